@@ -1,0 +1,52 @@
+import { z } from 'zod'
+import { Job } from './job.ts'
+import { LayProblem } from './lay.ts'
+
+/** A job as the server keeps it: every save is a new revision. */
+export const StoredJob = z.strictObject({
+  id: z.string(),
+  revision: z.int().min(1),
+  savedAt: z.iso.datetime(),
+  job: Job,
+})
+export type StoredJob = z.infer<typeof StoredJob>
+
+export const JobSummary = z.strictObject({
+  id: z.string(),
+  ticket: z.string(),
+  title: z.string(),
+  customer: z.string(),
+  revision: z.int(),
+  savedAt: z.iso.datetime(),
+})
+export type JobSummary = z.infer<typeof JobSummary>
+
+export const RevisionSummary = z.strictObject({ revision: z.int(), savedAt: z.iso.datetime(), reason: z.string() })
+export type RevisionSummary = z.infer<typeof RevisionSummary>
+
+/** What was changed, in words, for the history: "Seam allowance 15". */
+const Reason = z.string().max(200).default('')
+
+export const CreateJob = z.strictObject({ job: z.unknown(), reason: Reason })
+export const SaveJob = z.strictObject({
+  job: z.unknown(),
+  baseRevision: z.int().min(1).describe('the revision this edit started from'),
+  reason: Reason,
+})
+
+export const MakeLay = z.strictObject({
+  problem: LayProblem,
+  seconds: z.number().positive().max(60).default(5),
+  seed: z.int().default(1),
+  steps: z.int().min(1).max(1_000_000).optional(),
+})
+
+/** RFC 9457 problem document. */
+export const Problem = z.looseObject({
+  type: z.string(),
+  title: z.string(),
+  status: z.int(),
+  detail: z.string().optional(),
+  faults: z.array(z.strictObject({ path: z.string(), message: z.string() })).optional(),
+})
+export type Problem = z.infer<typeof Problem>

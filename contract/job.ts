@@ -1,0 +1,125 @@
+import { z } from 'zod'
+import { Lay } from './lay.ts'
+import { AllowanceMm, PositiveMm, Words } from './lengths.ts'
+import { AllowanceBook, Cloth, Grade } from './shop.ts'
+
+export const JOB_FORMAT = 'loft-seam/job'
+export const JOB_VERSION = 1
+
+export const Dimension = z.strictObject({
+  readings: z
+    .array(z.strictObject({ mm: PositiveMm, on: z.iso.date().optional() }))
+    .min(1)
+    .max(20)
+    .describe('readings of one dimension; its value is their median'),
+})
+export type Dimension = z.infer<typeof Dimension>
+
+export const EdgeRole = z.enum(['open', 'wall', 'hinge'])
+export type EdgeRole = z.infer<typeof EdgeRole>
+
+/** Sides as the seat is drawn: near is the bottom of the drawing. */
+export const Side = z.enum(['near', 'right', 'far', 'left'])
+export type Side = z.infer<typeof Side>
+
+const SeatBase = {
+  width: Dimension.describe('left to right as drawn'),
+  depth: Dimension.describe('near to far as drawn'),
+  thickness: Dimension,
+  front: Side.describe('the side the sitter faces'),
+  roles: z.strictObject({ near: EdgeRole, right: EdgeRole, far: EdgeRole, left: EdgeRole }).describe('what each side meets'),
+  clearanceMm: AllowanceMm.describe('left free at every wall or hinge'),
+}
+
+export const Seat = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('bench'),
+    ...SeatBase,
+    count: z.int().min(1, 'a bench has at least 1 cushion').max(60, 'more than 60 cushions on one bench: check the number'),
+    gapMm: z.number().min(-100, 'is squeezed by more than 100 mm').max(1000, 'is more than 1 m').describe('between neighbours; negative squeezes them together'),
+  }),
+  z.strictObject({
+    kind: z.literal('singles'),
+    ...SeatBase,
+    count: z.int().min(1, 'at least 1 cushion').max(60, 'more than 60 cushions in one job: split it'),
+  }),
+])
+export type Seat = z.infer<typeof Seat>
+
+const Wadding = { loftMm: PositiveMm.max(200), layers: z.int().min(1).max(6) }
+export const SizingSchool = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('size-for-size') }),
+  z.strictObject({ kind: z.literal('full-block'), thicknessExtraMm: z.number().min(0).max(6) }),
+  z.strictObject({ kind: z.literal('snug-cover') }),
+  z.strictObject({
+    kind: z.literal('wrap-then-measure'),
+    ...Wadding,
+    ends: z.boolean().describe('wrapped like a parcel, ends too'),
+    measured: z.strictObject({ widthMm: PositiveMm, depthMm: PositiveMm, thicknessMm: PositiveMm }).nullable().describe('the wrapped block as measured, when it has been'),
+  }),
+  z.strictObject({ kind: z.literal('thinner-block'), thinnerShare: z.number().min(0.05).max(0.3), loftMm: PositiveMm.max(200) }),
+])
+export type SizingSchool = z.infer<typeof SizingSchool>
+
+export const Filling = z.strictObject({
+  grade: Grade.describe('a copy of the grade as it was when chosen'),
+  school: SizingSchool,
+})
+export type Filling = z.infer<typeof Filling>
+
+export const Piping = z.discriminatedUnion('rows', [
+  z.strictObject({ rows: z.literal('none') }),
+  z.strictObject({
+    rows: z.enum(['top', 'both']),
+    cordMm: PositiveMm.max(40),
+    cut: z.enum(['straight', 'bias']),
+  }),
+])
+export type Piping = z.infer<typeof Piping>
+
+export const MakeUp = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('boxed'),
+    boxing: z.enum(['wrap', 'one-per-side']),
+    piping: Piping,
+  }),
+])
+export type MakeUp = z.infer<typeof MakeUp>
+
+/** Where the stripes fall. Bands are counted from 0; lengths run from the left end of the seat. */
+export const PlacementRule = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('band-on-centre'), band: z.int().min(0) }),
+  z.strictObject({ kind: z.literal('band-on-each-centre'), band: z.int().min(0) }),
+  z.strictObject({ kind: z.literal('band-at-left-end'), band: z.int().min(0) }),
+  z.strictObject({ kind: z.literal('band-at-mark'), band: z.int().min(0), markMm: z.number().min(0).max(20_000) }),
+])
+export type PlacementRule = z.infer<typeof PlacementRule>
+
+export const ClothChoice = z.strictObject({
+  cloth: Cloth.describe('a copy of the cloth as it was when chosen'),
+  direction: z.enum(['up-the-roll', 'railroaded']),
+  match: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('none') }), z.strictObject({ kind: z.literal('matched'), rule: PlacementRule })]),
+  sideBoxing: z.enum(['upright', 'along']).describe('how the stripe runs on the side boxing'),
+})
+export type ClothChoice = z.infer<typeof ClothChoice>
+
+export const Job = z.strictObject({
+  format: z.literal(JOB_FORMAT),
+  version: z.literal(JOB_VERSION),
+  ticket: Words(40).min(1),
+  title: Words(120).min(1),
+  customer: Words(120),
+  note: Words(4000),
+  units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),
+  currency: z.string().regex(/^[A-Z]{3}$/),
+  seat: Seat,
+  filling: Filling,
+  makeUp: MakeUp,
+  cloth: ClothChoice,
+  allowances: z.strictObject({
+    book: AllowanceBook.describe("the shop's allowance book as it was when the job was started"),
+    overrides: AllowanceBook.partial().describe('what this job sets otherwise'),
+  }),
+  lay: z.strictObject({ problemKey: Words(64), lay: Lay }).nullable().describe('the lay that was kept, and the key of the pieces it was made for'),
+})
+export type Job = z.infer<typeof Job>

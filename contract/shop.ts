@@ -1,0 +1,63 @@
+import { z } from 'zod'
+import { AllowanceMm, PositiveMm, Words } from './lengths.ts'
+
+export const FoamFamily = z.enum(['conventional', 'high-resilience', 'memory', 'latex', 'quick-dry', 'closed-cell', 'rebond'])
+export type FoamFamily = z.infer<typeof FoamFamily>
+
+export const Grade = z.strictObject({
+  id: Words(60).min(1),
+  name: Words(80).min(1),
+  family: FoamFamily,
+  densityKgM3: z.number().positive().max(1000),
+  hardnessN: z.number().positive().max(5000).describe('force at 40 % compression, newtons'),
+  supportFactor: z.number().min(1).max(6).describe('force at 65 % over force at 25 %'),
+  sheets: z.array(z.strictObject({ lengthMm: PositiveMm, widthMm: PositiveMm })).min(1).max(10),
+  thicknessesMm: z.array(PositiveMm).min(1).max(20),
+  pricePerM3: z.number().min(0).max(1e6),
+})
+export type Grade = z.infer<typeof Grade>
+
+export const Colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #b5532c')
+
+export const Band = z.strictObject({ colour: Colour, widthMm: PositiveMm, name: Words(40) })
+export type Band = z.infer<typeof Band>
+
+export const Pattern = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('plain') }),
+  z.strictObject({
+    kind: z.literal('stripes'),
+    bands: z.array(Band).min(2).max(60).describe('one repeat across the roll, running along it'),
+    startMm: z.number().min(0).max(5000).describe('from the left edge of the cloth to the start of a repeat'),
+  }),
+])
+export type Pattern = z.infer<typeof Pattern>
+
+export const Cloth = z.strictObject({
+  id: Words(60).min(1),
+  name: Words(80).min(1),
+  widthMm: PositiveMm.max(5000),
+  selvedgeMm: z.tuple([AllowanceMm, AllowanceMm]).describe('left and right, not usable'),
+  nap: z.enum(['two-way', 'one-way']),
+  ground: Colour,
+  pattern: Pattern,
+  pricePerMetre: z.number().min(0).max(1e5),
+  buyingStepMm: PositiveMm.max(5000),
+})
+export type Cloth = z.infer<typeof Cloth>
+
+export const AllowanceBook = z.strictObject({
+  seamMm: AllowanceMm.describe('from the sewing line to the cut edge'),
+  gussetTurnMm: AllowanceMm.describe('turned under beside the zip, each half of the gusset'),
+  zipRoundCornerMm: AllowanceMm.describe('the most that the zip runs round each back corner; a quarter of the depth if that is less'),
+  pipingOverlapMm: AllowanceMm.describe('joint of a closed loop of piping'),
+  notchMm: z.number().min(0).max(6).describe('depth of a notch, at most half the seam allowance'),
+})
+export type AllowanceBook = z.infer<typeof AllowanceBook>
+
+export const ShopSettings = z.strictObject({
+  shopName: Words(80).min(1),
+  currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code'),
+  units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),
+  book: AllowanceBook,
+})
+export type ShopSettings = z.infer<typeof ShopSettings>

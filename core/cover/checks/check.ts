@@ -1,0 +1,25 @@
+import type { Cover } from '../cover.ts'
+import type { Sizing } from '../../filling/index.ts'
+import { closesRoundBlock } from './closes-round-block.ts'
+import { cutOutlinesAreSound } from './cut-outlines.ts'
+import { edgesUsedOnce } from './edges-used-once.ts'
+import { seamLengthsAgree } from './seam-lengths.ts'
+import { canBeSewn } from './sewing-order.ts'
+
+/** A check's findings: empty when the cover passes. */
+export interface Check {
+  readonly name: string
+  readonly asks: string
+  readonly faults: readonly string[]
+}
+
+/** The five checks that every make-up must pass, whatever its recipe. */
+export function checkCover(cover: Cover, sizing: Sizing): readonly Check[] {
+  return [
+    { name: 'every edge is used once', asks: 'a seam or a closure on each finished edge', faults: edgesUsedOnce(cover) },
+    { name: 'seams meet in equal lengths', asks: 'within 1 mm and 0.2 %', faults: seamLengthsAgree(cover) },
+    { name: 'cut outlines are sound', asks: 'not crossed, and larger than the sewing line', faults: cutOutlinesAreSound(cover) },
+    { name: 'the cover closes round the block', asks: 'one closed surface, areas and girths as the cover size', faults: closesRoundBlock(cover, sizing) },
+    { name: 'it can be sewn in this order', asks: 'joins before the seams that cross them, and a way to turn and fill it', faults: canBeSewn(cover) },
+  ]
+}

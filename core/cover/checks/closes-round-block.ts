@@ -1,0 +1,66 @@
+import type { Sizing } from '../../filling/index.ts'
+import { areaOf, perimeterOf } from '../../outline/index.ts'
+import type { Cover } from '../cover.ts'
+import { edgeIndex, finishedEdgeLength, type Panel } from '../panel.ts'
+import type { Stretch } from '../seam.ts'
+import { seamTolerance } from './seam-lengths.ts'
+
+/**
+ * Sewn up, the panels must form one closed surface (Euler: corners − seam stretches + panels = 2)
+ * with the area of the cover's box.
+ */
+export function closesRoundBlock(cover: Cover, sizing: Sizing): readonly string[] {
+  const faults: string[] = []
+  const euler = eulerNumber(cover)
+  if (euler !== 2) faults.push(`the panels do not close into one surface (corners − seams + panels = ${euler}, not 2)`)
+  const { width, depth, thickness } = sizing.cover
+  const [w, d, t] = [width.value, depth.value, thickness.value]
+  const wanted = 2 * (w * d + w * t + d * t)
+  const sewn = cover.panels.reduce((sum, p) => sum + areaOf(p.finished), 0)
+  if (Math.abs(sewn - wanted) > seamTolerance(2 * (w + d)) * (w + d + t)) faults.push(`the sewn area is ${(sewn / 1e6).toFixed(3)} m², the cover's box has ${(wanted / 1e6).toFixed(3)} m²`)
+  return faults
+}
+
+/** Corners − seam stretches + panels of the sewn surface; 2 for anything that closes like a ball. */
+export function eulerNumber(cover: Cover): number {
+  const places = new Places(cover.panels)
+  let stretches = 0
+  for (const pair of cover.seams.flatMap((s) => s.pairs)) {
+    places.unite(pair.a, pair.a.from, pair.b, pair.b.from)
+    places.unite(pair.a, pair.a.to, pair.b, pair.b.to)
+    stretches++
+  }
+  return places.corners() - stretches + cover.panels.length
+}
+
+/** Places on panel boundaries, joined into the corners they become when sewn. */
+class Places {
+  private readonly parent = new Map<string, string>()
+  private readonly panels: ReadonlyMap<string, Panel>
+
+  constructor(panels: readonly Panel[]) {
+    this.panels = new Map(panels.map((p) => [p.id, p]))
+  }
+
+  unite(a: Stretch, alongA: number, b: Stretch, alongB: number): void {
+    this.parent.set(this.root(this.key(a, alongA)), this.root(this.key(b, alongB)))
+  }
+
+  corners(): number {
+    return new Set([...this.parent.keys()].map((k) => this.root(k))).size
+  }
+
+  /** Distance round the panel to a tenth of a millimetre, so that the end of one edge is the start of the next. */
+  private key(on: Stretch, along: number): string {
+    const panel = this.panels.get(on.panel)!
+    const before = panel.edges.slice(0, edgeIndex(panel, on.edge)).reduce((sum, e) => sum + finishedEdgeLength(panel, e.name), 0)
+    const round = perimeterOf(panel.finished)
+    return `${panel.id}@${Math.round((((before + along) % round) + round) * 10) % Math.round(round * 10)}`
+  }
+
+  private root(key: string): string {
+    const up = this.parent.get(key)
+    if (up === undefined) this.parent.set(key, key)
+    return up === undefined || up === key ? key : this.root(up)
+  }
+}

@@ -1,0 +1,27 @@
+import type { Cover } from '../cover.ts'
+import { finishedEdgeLength } from '../panel.ts'
+
+/** Gaps or overlaps shorter than this are not sewable differences. */
+const SLACK_MM = 0.5
+
+/** Each finished edge must be covered once, end to end, by the stretches of seams and closures. */
+export function edgesUsedOnce(cover: Cover): readonly string[] {
+  const stretches = cover.seams.flatMap((s) => s.pairs.flatMap((p) => [p.a, p.b]))
+  return cover.panels.flatMap((panel) =>
+    panel.edges.flatMap((edge) => {
+      const length = finishedEdgeLength(panel, edge.name)
+      const used = stretches
+        .filter((s) => s.panel === panel.id && s.edge === edge.name)
+        .map((s) => ({ low: Math.min(s.from, s.to), high: Math.max(s.from, s.to) }))
+        .toSorted((a, b) => a.low - b.low)
+      const where = `${panel.name}, ${edge.name}`
+      if (used.length === 0) return [`${where}: not sewn to anything`]
+      const starts = [...used.slice(1).map((u) => u.low), length]
+      const faults = used.flatMap((u, i) => {
+        const step = starts[i]! - u.high
+        return Math.abs(step) <= SLACK_MM ? [] : [`${where}: ${step > 0 ? 'free' : 'used twice'} for ${Math.abs(step).toFixed(1)} mm`]
+      })
+      return used[0]!.low > SLACK_MM ? [`${where}: free for ${used[0]!.low.toFixed(1)} mm`, ...faults] : faults
+    }),
+  )
+}

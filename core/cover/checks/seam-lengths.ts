@@ -1,0 +1,14 @@
+import type { Cover } from '../cover.ts'
+import { stretchLength } from '../seam.ts'
+
+/** Two sides of a seam may differ by 1 mm and 0.2 % of its length. */
+export const seamTolerance = (lengthMm: number): number => 1 + 0.002 * lengthMm
+
+export function seamLengthsAgree(cover: Cover): readonly string[] {
+  return cover.seams.flatMap((seam) =>
+    seam.pairs.flatMap(({ a, b }) => {
+      const [la, lb] = [stretchLength(a), stretchLength(b)]
+      return Math.abs(la - lb) <= seamTolerance(Math.max(la, lb)) ? [] : [`seam ${seam.letter}, ${seam.name}: ${la.toFixed(1)} mm of ${a.panel} ${a.edge} meet ${lb.toFixed(1)} mm of ${b.panel} ${b.edge}`]
+    }),
+  )
+}

@@ -1,0 +1,56 @@
+import { edgeOf } from '../outline/index.ts'
+import { edgeIndex, finishedEdgeLength, type Notch, type Panel } from './panel.ts'
+import { partnerPlace, type Seam, type SeamPair, type Stretch } from './seam.ts'
+
+/**
+ * Notches wherever two panels must meet in register: the middle of every plate edge, every place
+ * inside an edge where its partner changes (zip ends), and every plate corner on the strip that
+ * passes it. Both sides of a pair carry the same letter.
+ */
+export function markNotches(panels: readonly Panel[], seams: readonly Seam[]): readonly Panel[] {
+  const marks = new Map<string, Notch[]>(panels.map((p) => [p.id, []]))
+  const letters = letterSequence()
+  const panel = (id: string) => panels.find((p) => p.id === id)!
+  for (const seam of seams.filter((s) => s.kind === 'plate')) {
+    for (const pair of seam.pairs) {
+      for (const place of registerPlaces(pair, panel(pair.a.panel))) {
+        const letter = letters.next().value
+        put(marks, panel(pair.a.panel), pair.a, place, letter)
+        put(marks, panel(pair.b.panel), pair.b, partnerPlace(pair.a, pair.b, place), letter)
+      }
+    }
+  }
+  return panels.map((p) => ({ ...p, notches: marks.get(p.id)! }))
+}
+
+/** The middle of the plate's edge where this pair holds it, and where the pair begins. */
+function registerPlaces(pair: SeamPair, plate: Panel): readonly number[] {
+  const middle = finishedEdgeLength(plate, pair.a.edge) / 2
+  const [low, high] = [Math.min(pair.a.from, pair.a.to), Math.max(pair.a.from, pair.a.to)]
+  return low < middle && middle <= high ? [pair.a.from, middle] : [pair.a.from]
+}
+
+/** A mark that falls on the panel's own corner needs no notch there: the corner is the mark. */
+function put(marks: Map<string, Notch[]>, panel: Panel, on: Stretch, place: number, letter: string): void {
+  const length = finishedEdgeLength(panel, on.edge)
+  if (place < CORNER_MM || place > length - CORNER_MM) return
+  marks.get(panel.id)!.push({ letter, edge: on.edge, atMm: place })
+}
+
+const CORNER_MM = 1
+
+/** Where a notch stands on the finished outline. */
+export function notchPlace(panel: Panel, notch: Notch): { readonly x: number; readonly y: number; readonly outward: { readonly x: number; readonly y: number } } {
+  const [a, b] = edgeOf(panel.finished, edgeIndex(panel, notch.edge))
+  const length = Math.hypot(b.x - a.x, b.y - a.y)
+  const [dx, dy] = [(b.x - a.x) / length, (b.y - a.y) / length]
+  return { x: a.x + dx * notch.atMm, y: a.y + dy * notch.atMm, outward: { x: dy, y: -dx } }
+}
+
+/** a, b, … z, aa, ab, …: small letters, so that they are not taken for seam letters. */
+function* letterSequence(): Generator<string, string> {
+  for (let n = 0; ; n++) {
+    const last = String.fromCharCode(97 + (n % 26))
+    yield n < 26 ? last : String.fromCharCode(96 + Math.floor(n / 26)) + last
+  }
+}

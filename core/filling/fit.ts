@@ -1,0 +1,46 @@
+import type { Firmness } from './firmness.ts'
+import type { Sizing } from './sizing.ts'
+import type { Warning } from '../warning/index.ts'
+import { figure, minus, over, plus, times, type Figure } from '../working/index.ts'
+import type { CushionSize } from '../seat/index.ts'
+
+export type FitVerdict = 'loose' | 'easy' | 'snug' | 'tight' | 'too tight'
+
+export interface Fit {
+  readonly across: Figure
+  readonly frontToBack: Figure
+  readonly verdict: { readonly across: FitVerdict; readonly frontToBack: FitVerdict }
+}
+
+/** How the cover squeezes its filling, as girth of the filling over girth of the cover, each way. */
+export function fitOf(sizing: Sizing, firmness: Firmness): Fit {
+  const share = (way: 'width' | 'depth', id: string, label: string) =>
+    figure({ id, label, quantity: 'share', sum: minus(over(girth(sizing.wrapped, way), girth(sizing.cover, way)), 1), rule: 'girth of the filling over girth of the cover, less 1' })
+  const across = share('width', 'fit.across', 'Fit across')
+  const frontToBack = share('depth', 'fit.frontToBack', 'Fit front to back')
+  return { across, frontToBack, verdict: { across: verdictOf(across.value, firmness), frontToBack: verdictOf(frontToBack.value, firmness) } }
+}
+
+/** Windows of the trade: 0, 1, 3 and 5 %; soft foam moves the upper three by 1 %. */
+export function verdictOf(share: number, firmness: Firmness): FitVerdict {
+  const give = firmness === 'soft' ? 0.01 : 0
+  if (share < -1e-9) return 'loose'
+  if (share <= 0.01 + give) return 'easy'
+  if (share <= 0.03 + give) return 'snug'
+  return share <= 0.05 + give ? 'tight' : 'too tight'
+}
+
+export function fitWarnings(fit: Fit): readonly Warning[] {
+  const ways = [
+    ['across', fit.across.value, fit.verdict.across],
+    ['front to back', fit.frontToBack.value, fit.verdict.frontToBack],
+  ] as const
+  return ways.flatMap(([way, share, verdict]): Warning[] => {
+    const at = { station: 'filling', level: 'warning', way, share } as const
+    if (verdict === 'loose') return [{ ...at, code: 'fit-loose' }]
+    if (verdict === 'tight') return [{ ...at, code: 'fit-tight' }]
+    return verdict === 'too tight' ? [{ ...at, code: 'fit-too-tight' }] : []
+  })
+}
+
+const girth = (size: CushionSize, way: 'width' | 'depth') => times(2, plus(size[way], size.thickness))

@@ -1,0 +1,1 @@
+export { err, ok, type Result } from './result.ts'

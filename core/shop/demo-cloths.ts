@@ -1,0 +1,35 @@
+import type { Band, Cloth } from '../../contract/index.ts'
+
+const band = (name: string, colour: string, widthMm: number): Band => ({ name, colour, widthMm })
+const plain = (id: string, name: string, widthMm: number, ground: string, pricePerMetre: number, nap: Cloth['nap'] = 'two-way'): Cloth => ({
+  id,
+  name,
+  widthMm,
+  selvedgeMm: [10, 10],
+  nap,
+  ground,
+  pattern: { kind: 'plain' },
+  pricePerMetre,
+  buyingStepMm: 100,
+})
+
+const IVORY = '#efe6d2'
+const SLATE = '#5b6670'
+const RUST = '#a8502d'
+
+/** The made-up cloths of the demo shop. */
+export const DEMO_CLOTHS: readonly Cloth[] = [
+  {
+    ...plain('lamp-room-ticking', 'Lamp-room ticking', 1370, IVORY, 34),
+    pattern: {
+      kind: 'stripes',
+      startMm: 0,
+      bands: [band('ivory', IVORY, 22), band('slate', SLATE, 6), band('ivory', IVORY, 10), band('rust', RUST, 14), band('ivory', IVORY, 10), band('slate', SLATE, 6)],
+    },
+  },
+  plain('moss-loop', 'Moss loop', 1380, '#6f7d58', 46, 'one-way'),
+  plain('storm-canvas', 'Storm canvas', 1520, '#7c8a91', 29),
+  plain('hull-vinyl', 'Hull vinyl', 1370, '#dcd8cb', 24),
+  plain('ebb-linen', 'Ebb linen', 1460, '#cfc3aa', 38),
+  plain('house-calico', 'House calico', 1600, '#f0ead9', 6),
+]

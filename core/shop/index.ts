@@ -1,0 +1,3 @@
+export { DEMO_CLOTHS } from './demo-cloths.ts'
+export { DEMO_GRADES } from './demo-grades.ts'
+export { FACTORY_BOOK } from './factory-book.ts'

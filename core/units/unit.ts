@@ -1,0 +1,12 @@
+/**
+ * Every length in core is millimetres, every angle radians, every area mm², mass kg, money plain.
+ * A name carries its unit where it could be doubted: `thicknessMm`, `densityKgM3`.
+ * Axes: on a panel x runs across the front and y from front to back; on cloth x runs across
+ * the roll from the left selvedge and y along it. Areas are positive counter-clockwise.
+ */
+export const MM_PER_INCH = 25.4
+
+/** How a job shows its lengths; `inch-8` is inches in eighths. */
+export type LengthUnit = 'mm' | 'cm' | 'inch-8' | 'inch-16'
+
+export const isInch = (unit: LengthUnit): boolean => unit === 'inch-8' || unit === 'inch-16'

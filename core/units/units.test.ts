@@ -1,0 +1,81 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { formatLength, parseLength, type LengthUnit } from './index.ts'
+
+const mmOf = (text: string, unit: LengthUnit = 'mm') => {
+  const read = parseLength(text, unit)
+  return read.ok ? Number(read.value.mm.toFixed(4)) : read.error.code
+}
+
+describe('parseLength', () => {
+  it.each<[string, LengthUnit, number | string]>([
+    ['600', 'mm', 600],
+    ['60 cm', 'mm', 600],
+    ['60,5cm', 'mm', 605],
+    ['1.2 m', 'mm', 1200],
+    ['23 5/8', 'inch-8', 600.075],
+    ['23-5/8"', 'mm', 600.075],
+    ['23-5/8', 'inch-8', 600.075],
+    ['5/8', 'inch-8', 15.875],
+    [`4' 2 1/2"`, 'mm', 1282.7],
+    [`4' 2 1/2`, 'inch-8', 1282.7],
+    ['4ft', 'mm', 1219.2],
+    ['42+3/4', 'inch-8', 1085.85],
+    ['42+3/4 in', 'mm', 1085.85],
+    ['600 - 2', 'mm', 598],
+    ['-2', 'mm', -2],
+    ['−2', 'mm', -2],
+    ['.5', 'cm', 5],
+    ['', 'mm', 'empty'],
+    ['   ', 'mm', 'empty'],
+    ['wide', 'mm', 'not-a-length'],
+    ['NaN', 'mm', 'not-a-length'],
+    ['Infinity', 'mm', 'not-a-length'],
+    ['1e9', 'mm', 'not-a-length'],
+    ['1/0', 'mm', 'division-by-zero'],
+    ['3 1/0 in', 'mm', 'division-by-zero'],
+    ['12 34', 'mm', 'not-a-length'],
+    ['600 yards', 'mm', 'not-a-length'],
+    ['1.2.3', 'mm', 'not-a-length'],
+    ['600 +', 'mm', 'not-a-length'],
+    ["<b>600</b>", 'mm', 'not-a-length'],
+  ])('%s (shop in %s)', (text, unit, expected) => expect(mmOf(text, unit)).toBe(expected))
+
+  it('echoes how it understood the entry', () => {
+    const said = (text: string, unit: LengthUnit) => {
+      const read = parseLength(text, unit)
+      return read.ok && read.value.understood
+    }
+    expect(said('23 5/8', 'inch-8')).toBe('23 5/8 in = 600.1 mm')
+    expect(said('600', 'inch-8')).toBe('600 in = 15240 mm')
+    expect(said('60 cm', 'mm')).toBe('60 cm = 600 mm')
+    expect(said('600', 'mm')).toBe('600 mm')
+    expect(said('600 - 2', 'mm')).toBe('600 mm − 2 mm = 598 mm')
+    expect(said(`4' 2 1/2"`, 'mm')).toBe('4 ft + 2 1/2 in = 1282.7 mm')
+  })
+
+  it('reads back what formatLength writes, within the rounding of the unit', () => {
+    const grain: Record<LengthUnit, number> = { mm: 0.05, cm: 0.05, 'inch-8': 25.4 / 16, 'inch-16': 25.4 / 32 }
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 20_000, noNaN: true }), fc.constantFrom<LengthUnit>('mm', 'cm', 'inch-8', 'inch-16'), (mm, unit) => {
+        const read = parseLength(formatLength(mm, unit), unit)
+        expect(read.ok && Math.abs(read.value.mm - mm)).toBeLessThanOrEqual(grain[unit] + 1e-6)
+      }),
+    )
+  })
+})
+
+describe('formatLength', () => {
+  it.each<[number, LengthUnit, string]>([
+    [746.6667, 'mm', '746.7'],
+    [75, 'mm', '75'],
+    [746.6667, 'cm', '74.67'],
+    [600.075, 'inch-8', '23 5/8'],
+    [15.875, 'inch-8', '5/8'],
+    [25.4, 'inch-16', '1'],
+    [-2, 'mm', '-2'],
+    [-0.01, 'mm', '0'],
+    [-0.1, 'inch-8', '0'],
+    [-28.575, 'inch-8', '-1 1/8'],
+  ])('%d as %s', (mm, unit, text) => expect(formatLength(mm, unit)).toBe(text))
+})

@@ -1,0 +1,35 @@
+/** Stations of a job, in the order of the work. */
+export const STATIONS = ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists'] as const
+export type Station = (typeof STATIONS)[number]
+
+/** `stop`: cannot be made like this; `warning`: judge it; `note`: good to know; `safety`: can hurt someone. */
+export type Level = 'stop' | 'warning' | 'note' | 'safety'
+
+/** Everything the plan can object to, as data; words come from `words.ts`. Lengths in mm. */
+export type Warning = { readonly station: Station; readonly level: Level } & WarningCase
+
+export type WarningCase =
+  | { readonly code: 'readings-spread'; readonly dimension: 'width' | 'depth' | 'thickness'; readonly spread: number; readonly limit: number }
+  | { readonly code: 'cushion-vanishes'; readonly dimension: 'width' | 'depth'; readonly left: number }
+  | { readonly code: 'thickness-over-depth'; readonly thickness: number; readonly depth: number }
+  | { readonly code: 'heavy'; readonly massKg: number; readonly lengthMm: number }
+  | { readonly code: 'no-sheet-thickness'; readonly wanted: number; readonly nearest: number; readonly offered: readonly number[] }
+  | { readonly code: 'block-longer-than-sheet'; readonly block: number; readonly sheet: number }
+  | { readonly code: 'fit-loose' | 'fit-tight' | 'fit-too-tight'; readonly way: 'across' | 'front to back'; readonly share: number }
+  | { readonly code: 'cover-shrinks-seat'; readonly width: number; readonly depth: number }
+  | { readonly code: 'wrapped-size-not-measured' }
+  | { readonly code: 'fire-label' }
+  | { readonly code: 'seam-over-half'; readonly panel: string; readonly seam: number; readonly size: number }
+  | { readonly code: 'opening-too-small'; readonly opening: number; readonly needed: number; readonly packed: number }
+  | { readonly code: 'straight-piping-corners'; readonly cord: number; readonly needed: number }
+  | { readonly code: 'piping-as-high-as-boxing'; readonly cord: number; readonly thickness: number }
+  | { readonly code: 'check-failed'; readonly check: string; readonly detail: string }
+  | { readonly code: 'boxing-cut-per-side' }
+  | { readonly code: 'nothing-to-match'; readonly cloth: string }
+  | { readonly code: 'sides-cannot-match'; readonly edges: 'side' | 'front' }
+  | { readonly code: 'band-missing'; readonly band: number; readonly bands: number }
+  | { readonly code: 'repeat-over-width'; readonly repeat: number; readonly usable: number }
+  | { readonly code: 'pile-sideways' }
+  | { readonly code: 'piece-wider-than-cloth'; readonly piece: string; readonly over: number; readonly wouldTurn: boolean }
+  | { readonly code: 'kept-lay-outdated' }
+  | { readonly code: 'knives' }

@@ -1,0 +1,78 @@
+import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
+import type { Warning } from './warning.ts'
+
+export interface WarningWords {
+  readonly says: string
+  /** The cheapest cure; empty where there is nothing to mend. */
+  readonly cure: string
+}
+
+/** A warning in plain words, lengths in the job's unit. */
+export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
+  const mm = (length: number) => formatLengthWithUnit(length, unit)
+  switch (w.code) {
+    case 'readings-spread':
+      return words(`The readings of the ${w.dimension} lie ${mm(w.spread)} apart; ${mm(w.limit)} is usual.`, 'Take another reading, or strike out the one you doubt.')
+    case 'cushion-vanishes':
+      return words(`After clearances and gaps ${mm(w.left)} is left for the ${w.dimension} of a cushion.`, 'Check the measurement, the number of cushions and the gap.')
+    case 'thickness-over-depth':
+      return words(`The thickness ${mm(w.thickness)} is more than the depth ${mm(w.depth)}.`, 'Check that depth and thickness are not exchanged.')
+    case 'heavy':
+      return words(`A block weighs ${trimmed(w.massKg, 1)} kg and is ${mm(w.lengthMm)} long: two people carry it (over 12 kg or over 1.8 m).`, 'Divide the bench into more cushions, or plan for two.')
+    case 'no-sheet-thickness':
+      return words(`No stack of up to three sheets (${w.offered.map(mm).join(', ')}) makes ${mm(w.wanted)}.`, `The nearest stack is ${mm(w.nearest)}: change the thickness, or have a sheet split to order.`)
+    case 'block-longer-than-sheet':
+      return words(`The block is ${mm(w.block)} long, the longest sheet ${mm(w.sheet)}.`, 'Divide into more cushions, or order the block cut from a longer bun: a glued join must stay clear of the sitter.')
+    case 'fit-loose':
+      return words(`The cover is ${percent(-w.share)} larger than the block ${w.way}: it will look baggy.`, 'Choose a fuller sizing school or a thicker block.')
+    case 'fit-tight':
+      return words(`The cover squeezes the block by ${percent(w.share)} ${w.way}: tight.`, 'Choose a smaller block, or leave it where the cloth gives.')
+    case 'fit-too-tight':
+      return words(`The cover squeezes the block by ${percent(w.share)} ${w.way}: it is unlikely to close, or will cup.`, 'Choose a smaller block or size for size.')
+    case 'cover-shrinks-seat':
+      return words(`The snug cover finishes ${mm(w.width)} narrower and ${mm(w.depth)} shallower than the seat: the cushion no longer fills it.`, 'Choose the full block if the seat must be filled.')
+    case 'wrapped-size-not-measured':
+      return words('The cover is worked out from a wrapped size that is calculated, not measured.', 'Wrap the block, measure it, and enter the three sizes before cutting cloth.')
+    case 'fire-label':
+      return words(
+        'New foam or cloth ends any fire rating on an old label. National rules for seating, public places and boats come first; this program certifies nothing.',
+        'Ask the supplier for the certificate, take the old label off, keep foam batch and certificate with the job.',
+      )
+    case 'seam-over-half':
+      return words(`The seam allowance ${mm(w.seam)} is more than half of the ${w.panel} (${mm(w.size)}): the two allowances would meet.`, 'Use a smaller allowance.')
+    case 'opening-too-small':
+      return words(`The zip opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} this block needs.`, `Run the zip further round the corners, or fill it vacuum packed in film (${mm(w.packed)} would do).`)
+    case 'straight-piping-corners':
+      return words(`Straight-cut piping bends no sharper than ${mm(w.needed)} with a ${mm(w.cord)} cord; this plate has square corners.`, 'Clip the strip well at each corner, or cut it on the bias. Corners come out slightly round.')
+    case 'piping-as-high-as-boxing':
+      return words(`The cord ${mm(w.cord)} is thick for a boxing of ${mm(w.thickness)}.`, 'Use a thinner cord.')
+    case 'check-failed':
+      return words(`Check failed, ${w.check}: ${w.detail}.`, 'Do not cut. This combination of sizes cannot be sewn as drawn.')
+    case 'boxing-cut-per-side':
+      return words('A wrap cannot match stripes round a corner: the boxing is cut as one piece per side.', '')
+    case 'nothing-to-match':
+      return words(`${w.cloth} has no stripes to match.`, 'Match nothing, or choose another cloth.')
+    case 'sides-cannot-match':
+      return words(`The stripe runs along the ${w.edges} edges and does not cross them: the ${w.edges} boxing cannot match there.`, 'Choose how the stripe runs on it: upright or along.')
+    case 'band-missing':
+      return words(`The placement names band ${w.band + 1}; the cloth has ${w.bands}.`, 'Choose a band of this cloth.')
+    case 'repeat-over-width':
+      return words(`One repeat (${mm(w.repeat)}) is wider than the usable cloth (${mm(w.usable)}).`, 'Check the stripe widths: the pattern cannot repeat on this cloth.')
+    case 'pile-sideways':
+      return words('Railroaded on a one-way cloth the pile runs from side to side of every cushion.', 'Cut up the roll unless that is meant.')
+    case 'piece-wider-than-cloth':
+      return words(
+        `${w.piece} is ${mm(w.over)} wider than the usable cloth.`,
+        w.wouldTurn ? 'Turn the lay (up the roll or railroaded), or choose a wider cloth.' : 'Choose a wider cloth, or divide into more cushions.',
+      )
+    case 'kept-lay-outdated':
+      return words('The kept lay was made for other pieces.', 'Plan the lay again and keep it.')
+    case 'knives':
+      return words('Electric, bread and craft knives: cut away from the body, cord clear, block supported. Count pins in and out.', '')
+    default:
+      return w satisfies never
+  }
+}
+
+const words = (says: string, cure: string): WarningWords => ({ says, cure })
+const percent = (share: number): string => `${trimmed(share * 100, 1)} %`

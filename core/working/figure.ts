@@ -1,0 +1,84 @@
+import { unitName, type LengthUnit } from '../units/index.ts'
+import { evaluate, given, sayAmount, sayExpression, type Expression, type Quantity } from './expression.ts'
+
+/** Who or what decided a figure's rule. */
+export type SetBy = 'measured' | 'shop' | 'job' | 'rule' | 'catalogue'
+
+/** Which line a length is taken to: the sewing line (net) or the cut edge. */
+export type Line = 'net' | 'cut'
+
+/** A number with the sum that made it, the rule behind it and the place to change it. */
+export interface Figure {
+  /** Stable within a plan; drawings light up by it. */
+  readonly id: string
+  readonly label: string
+  readonly value: number
+  readonly quantity: Quantity
+  readonly line?: Line
+  readonly sum: Expression
+  readonly rule: string
+  readonly setBy: SetBy
+  /** The field that changes it, as `station.field`; absent where it follows from others. */
+  readonly change?: string
+}
+
+export type FigureDraft = Omit<Figure, 'value' | 'setBy'> & { readonly setBy?: SetBy }
+
+/** Works the sum out and keeps it with the result. */
+export const figure = (draft: FigureDraft): Figure => ({ setBy: 'rule', ...draft, value: evaluate(draft.sum) })
+
+/** A figure that was entered or looked up rather than worked out. */
+export const entered = (draft: Omit<FigureDraft, 'sum'> & { readonly value: number }): Figure =>
+  figure({ ...draft, sum: given(draft.value, draft.quantity, draft.label) })
+
+/** The figure's value with its unit: `746.7 mm`, `1.5 kg`, `3`. */
+export function sayFigure(f: Figure, unit: LengthUnit): string {
+  const amount = sayAmount(f.value, f.quantity, unit)
+  return f.quantity === 'length' ? `${amount} ${unitName(unit)}` : f.quantity === 'mass' ? `${amount} kg` : amount
+}
+
+/** The whole working on one line: `(2236 + 2 × 2) ÷ 3 = 746.7 mm net`. */
+export function sayWorking(f: Figure, unit: LengthUnit): string {
+  const result = sayFigure(f, unit) + (f.line ? ` ${f.line}` : '')
+  return f.sum.kind === 'given' ? result : `${sayExpression(f.sum, unit)} = ${result}`
+}
+
+export interface WorkingLine {
+  readonly label: string
+  readonly amount: string
+  /** The figure behind the line, where it opens further. */
+  readonly figure: Figure | null
+}
+
+/** What went into a figure, line by line, each figure once and in the order of the sum. */
+export function workingLines(f: Figure, unit: LengthUnit): readonly WorkingLine[] {
+  const lines = new Map<string, WorkingLine>()
+  const visit = (e: Expression): void => {
+    switch (e.kind) {
+      case 'given':
+        if (e.label !== '' && e.label !== f.label) lines.set(e.label, { label: e.label, amount: withUnit(e.value, e.quantity, unit), figure: null })
+        return
+      case 'figure':
+        lines.set(e.figure.id, { label: e.figure.label, amount: sayFigure(e.figure, unit), figure: e.figure })
+        return
+      case 'sum':
+        return e.terms.forEach((t) => visit(t.of))
+      case 'product':
+        return e.factors.forEach(visit)
+      case 'quotient':
+        visit(e.top)
+        return visit(e.bottom)
+      case 'pick':
+        return e.of.forEach(visit)
+      case 'round':
+        return visit(e.of)
+      default:
+        return e satisfies never
+    }
+  }
+  visit(f.sum)
+  return [...lines.values()]
+}
+
+const withUnit = (value: number, quantity: Quantity, unit: LengthUnit): string =>
+  sayAmount(value, quantity, unit) + (quantity === 'length' ? ` ${unitName(unit)}` : quantity === 'mass' ? ' kg' : '')
