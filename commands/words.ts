@@ -1,0 +1,17 @@
+import type { LayFailure } from '../core/lay/index.ts'
+
+/** Why there is no lay, for a terminal. Lengths in mm. */
+export function failureWords(failure: LayFailure): string {
+  switch (failure.code) {
+    case 'wider-than-cloth':
+      return `${failure.piece} is ${failure.over.toFixed(1)} mm wider than the usable cloth${failure.wouldTurn ? '; turned by 90 it would fit' : '; it wants a join or a wider cloth'}`
+    case 'longer-than-cloth':
+      return `${failure.piece} is ${failure.over.toFixed(1)} mm longer than the cloth`
+    case 'no-place':
+      return `${failure.piece} finds no place on this cloth, even alone`
+    case 'no-room':
+      return `no room for ${failure.pieces.join(', ')} beside the other pieces`
+    default:
+      return failure satisfies never
+  }
+}

@@ -1,0 +1,53 @@
+import type { Instance } from './instance.ts'
+
+export type BoundName = 'area' | 'tallest piece' | 'wide pieces'
+
+export interface Bound {
+  readonly name: BoundName
+  /** No lay is shorter than this. */
+  readonly length: number
+}
+
+/** Pieces that touch within the accepted tolerance may make a lay this much shorter than true sizes say. */
+const SLACK = 1e-6
+
+/** The best of the proven lower bounds of the used length (of all sheets together). */
+export function lowerBound(instance: Instance): Bound {
+  const bounds = [areaBound(instance), tallestBound(instance), widePiecesBound(instance)]
+  const best = bounds.reduce((a, b) => (b.length > a.length ? b : a))
+  const onLastSheet = best.length - (instance.sheets > 1 ? instance.maxY * (leastSheets(instance) - 1) : 0)
+  return { name: best.name, length: Math.max(0, onLastSheet - SLACK) }
+}
+
+/** Sheets that the area alone needs. */
+export const leastSheets = (instance: Instance): number =>
+  Number.isFinite(instance.maxY) ? Math.max(1, Math.ceil(instance.totalArea / ((instance.maxX - instance.minX) * instance.maxY) - 1e-9)) : 1
+
+const usable = (instance: Instance): number => Math.max(1e-9, instance.maxX - instance.minX)
+
+const areaBound = (instance: Instance): Bound => ({ name: 'area', length: instance.totalArea / usable(instance) })
+
+function tallestBound(instance: Instance): Bound {
+  const width = usable(instance)
+  const tallest = instance.items.map((item) => Math.min(...item.postures.filter((p) => p.shape.width <= width + 0.05).map((p) => p.shape.height)))
+  return { name: 'tallest piece', length: Math.max(0, ...tallest.filter(Number.isFinite)) }
+}
+
+/**
+ * Boxes wider than the width less t leave no room beside them for anything as wide as t, so they
+ * count with the whole width; boxes narrower than t count with nothing, the rest with their own
+ * width. (A dual feasible function; the best of all t is taken.)
+ */
+function widePiecesBound(instance: Instance): Bound {
+  const width = usable(instance)
+  const boxes = instance.items.map((i) => i.postures.filter((p) => p.shape.width <= width + 0.05)).filter((ps) => ps.length > 0 && ps.every((p) => p.shape.isBox))
+  const thresholds = new Set<number>([width / 2])
+  for (const postures of boxes) for (const { shape } of postures) for (const t of [shape.width, width - shape.width]) if (t > 0 && t <= width / 2) thresholds.add(Math.round(t * 1e4) / 1e4)
+  let best = 0
+  for (const t of thresholds) {
+    const counted = (w: number) => (w > width - t + 0.06 ? width : w < t - 1e-3 ? 0 : w)
+    const total = boxes.reduce((sum, postures) => sum + Math.min(...postures.map((p) => p.shape.height * counted(p.shape.width))), 0)
+    best = Math.max(best, total / width)
+  }
+  return { name: 'wide pieces', length: best }
+}

@@ -1,0 +1,7 @@
+export { acceptLay, type LayFault } from './accept.ts'
+export { lowerBound, type Bound } from './bound.ts'
+export { instanceOf } from './instance.ts'
+export { problemFaults } from './problem-faults.ts'
+export { seeded } from './random.ts'
+export { turned } from './shape.ts'
+export { solveLay, type Found, type LayFailure, type SolveOptions } from './solve.ts'

@@ -1,0 +1,111 @@
+import type { LayPiece, LayProblem } from '../../contract/index.ts'
+import { convexParts, type Ring } from './convex-parts.ts'
+import { posedRing, ShapeTable, turned, type Posture, type Shape } from './shape.ts'
+
+/** One copy of one piece to be laid. */
+export interface Item {
+  readonly piece: string
+  readonly copy: number
+  readonly postures: readonly Posture[]
+  readonly area: number
+  /** Index of the match group, or −1. */
+  readonly group: number
+  /** Demanded phases of the anchor, null where there is no demand on that axis. */
+  readonly across: number | null
+  readonly along: number | null
+}
+
+export interface Group {
+  readonly name: string
+  readonly across: number | null
+  readonly along: number | null
+}
+
+/** A lay problem made ready for search: shapes shared, postures listed, everything that may not be covered as obstacles. */
+export interface Instance {
+  readonly items: readonly Item[]
+  readonly groups: readonly Group[]
+  readonly shapes: readonly Shape[]
+  readonly minX: number
+  readonly maxX: number
+  /** Top of one sheet; Infinity for a roll. */
+  readonly maxY: number
+  readonly sheets: number
+  readonly gap: number
+  readonly repeatAcross: number | null
+  readonly repeatAlong: number | null
+  /** Convex rings on the cloth that no piece may cover: flaws, and all outside a remnant's outline. */
+  readonly obstacles: readonly Ring[]
+  readonly totalArea: number
+}
+
+/** @throws RangeError never: the problem has passed `readLayProblem`. */
+export function instanceOf(problem: LayProblem): Instance {
+  const { cloth } = problem
+  const table = new ShapeTable()
+  const groupNames = [...new Set(problem.pieces.flatMap((p) => (p.match ? [p.match.group] : [])))]
+  const items = problem.pieces.flatMap((piece) => {
+    const postures = posturesOf(piece, table, problem)
+    return Array.from({ length: piece.qty }, (_, i): Item => itemOf(piece, i + 1, postures, groupNames, problem))
+  })
+  const outlineXs = cloth.outline?.map((p) => p[0])
+  const outlineYs = cloth.outline?.map((p) => p[1])
+  const maxY = Math.min(cloth.length ?? Infinity, outlineYs ? Math.max(...outlineYs) : Infinity)
+  const [minX, maxX] = [Math.max(cloth.selvedge[0], outlineXs ? Math.min(...outlineXs) : 0), Math.min(cloth.width - cloth.selvedge[1], outlineXs ? Math.max(...outlineXs) : Infinity)]
+  return {
+    items,
+    groups: groupNames.map((name) => ({ name, across: problem.groups[name]?.across ?? null, along: problem.groups[name]?.along ?? null })),
+    shapes: table.shapes,
+    minX,
+    maxX,
+    maxY,
+    sheets: cloth.count ?? 1,
+    gap: problem.gap,
+    repeatAcross: cloth.repeat.across,
+    repeatAlong: cloth.repeat.along,
+    obstacles: [...cloth.flaws.filter(([, , w, h]) => w > 0 && h > 0).map(([x, y, w, h]) => [x, y, x + w, y, x + w, y + h, x, y + h]), ...(cloth.outline ? outsideOf(cloth.outline.flat()) : [])],
+    totalArea: items.reduce((sum, i) => sum + i.area, 0),
+  }
+}
+
+function itemOf(piece: LayPiece, copy: number, postures: readonly Posture[], groupNames: readonly string[], problem: LayProblem): Item {
+  const { match } = piece
+  const { repeat } = problem.cloth
+  return {
+    piece: piece.id,
+    copy,
+    postures,
+    area: postures[0]!.shape.area,
+    group: match ? groupNames.indexOf(match.group) : -1,
+    across: match && repeat.across !== null ? match.across : null,
+    along: match && repeat.along !== null ? match.along : null,
+  }
+}
+
+/** Every allowed turn once; turns that come to the same outline and anchor are dropped. */
+function posturesOf(piece: LayPiece, table: ShapeTable, problem: LayProblem): readonly Posture[] {
+  const postures: Posture[] = []
+  const { match } = piece
+  const bindsAcross = match !== null && match.across !== null && problem.cloth.repeat.across !== null
+  const bindsAlong = match !== null && match.along !== null && problem.cloth.repeat.along !== null
+  for (const flip of piece.flip ? [false, true] : [false]) {
+    for (const turn of piece.turns) {
+      const { ring, originX, originY } = posedRing(piece.outline, turn, flip)
+      const [dx, dy] = match ? turned(match.anchor[0], match.anchor[1], turn, flip) : [0, 0]
+      const posture = { shape: table.shapeOf(ring), turn, flip, originX, originY, anchorX: originX + dx, anchorY: originY + dy }
+      const isKnown = postures.some(
+        (p) => p.shape === posture.shape && (!bindsAcross || Math.abs(p.anchorX - posture.anchorX) < 1e-6) && (!bindsAlong || Math.abs(p.anchorY - posture.anchorY) < 1e-6),
+      )
+      if (!isKnown) postures.push(posture)
+    }
+  }
+  return postures
+}
+
+/** Convex rings that cover a box round the outline but for the outline itself. */
+function outsideOf(outline: Ring): readonly Ring[] {
+  const xs = outline.filter((_, i) => i % 2 === 0)
+  const ys = outline.filter((_, i) => i % 2 === 1)
+  const [x0, x1, y0, y1] = [Math.min(...xs) - 1, Math.max(...xs) + 1, Math.min(...ys) - 1, Math.max(...ys) + 1]
+  return convexParts([x0, y0, x1, y0, x1, y1, x0, y1], [outline])
+}

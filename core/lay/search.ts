@@ -1,0 +1,115 @@
+import type { Instance } from './instance.ts'
+import type { Arrangement, Placer, Recipe } from './placer.ts'
+import { pickBelow, type Random } from './random.ts'
+
+export interface Budget {
+  readonly steps: number
+  /** Asked once a step; a clock or a stop button stands behind it. */
+  readonly isStopped: () => boolean
+}
+
+export interface Progress {
+  readonly step: number
+  readonly best: Arrangement
+}
+
+/** How many steps back an answer is compared with: late acceptance forgets slowly. */
+const MEMORY = 60
+
+/**
+ * First lays by the usual orders (tall, large, wide, long first), then a search over orders,
+ * postures and free phases by late acceptance. Same instance, random and steps: same lay.
+ */
+export function search(instance: Instance, placer: Placer, random: Random, budget: Budget, goal: (a: Arrangement) => boolean, report: (p: Progress) => void): Arrangement {
+  const cost = (a: Arrangement) => costOf(instance, a)
+  let step = 0
+  let current = firstRecipes(instance)[0]!
+  let best = placer.arrange(current)
+  let bestCost = cost(best)
+  report({ step, best })
+  const better = (recipe: Recipe, found: Arrangement, foundCost: number) => {
+    if (foundCost >= bestCost - 1e-9) return
+    current = recipe
+    best = found
+    bestCost = foundCost
+    report({ step, best })
+  }
+  for (const recipe of firstRecipes(instance).slice(1)) {
+    if (budget.isStopped() || goal(best) || ++step >= budget.steps) return best
+    const found = placer.arrange(recipe)
+    better(recipe, found, cost(found))
+  }
+  let walker = current
+  let walkerCost = bestCost
+  const memory = new Float64Array(MEMORY).fill(walkerCost)
+  for (; step < budget.steps && !goal(best) && !budget.isStopped(); step++) {
+    const tried = varied(walker, instance, random)
+    const found = placer.arrange(tried)
+    const foundCost = cost(found)
+    const slot = step % MEMORY
+    if (foundCost <= walkerCost || foundCost <= memory[slot]!) {
+      walker = tried
+      walkerCost = foundCost
+    }
+    if (walkerCost < memory[slot]!) memory[slot] = walkerCost
+    better(tried, found, foundCost)
+  }
+  return best
+}
+
+/**
+ * Pieces without a place weigh most, then sheets, then the length; a little of how high pieces
+ * stand on average leads the search across plains of equal length.
+ */
+function costOf(instance: Instance, a: Arrangement): number {
+  const missing = a.left.reduce((sum, i) => sum + instance.items[i]!.area, 0) / (instance.maxX - instance.minX)
+  const standing = a.spots.reduce((sum, s) => sum + (s.y + s.posture.shape.height) * s.posture.shape.area, 0) / (instance.totalArea || 1)
+  const sheetHeight = Number.isFinite(instance.maxY) ? instance.maxY : 0
+  return 1e4 * a.left.length + 100 * missing + (a.sheets - 1) * 2 * sheetHeight + a.length + 0.02 * standing
+}
+
+function firstRecipes(instance: Instance): readonly Recipe[] {
+  const { items, groups } = instance
+  const all = items.map((_, i) => i)
+  const height = (i: number) => Math.max(...items[i]!.postures.map((p) => p.shape.height))
+  const width = (i: number) => Math.max(...items[i]!.postures.map((p) => p.shape.width))
+  const keys: readonly ((i: number) => number)[] = [height, (i) => items[i]!.area, width, (i) => Math.max(width(i), height(i)), (i) => width(i) + height(i)]
+  return keys.map((key) => ({ order: all.toSorted((a, b) => key(b) - key(a) || width(b) - width(a) || a - b), postures: new Int8Array(items.length).fill(-1), offsets: groups.map(() => null) }))
+}
+
+function varied(from: Recipe, instance: Instance, random: Random): Recipe {
+  const order = [...from.order]
+  const postures = from.postures.slice()
+  let offsets = from.offsets
+  const n = order.length
+  const move = random()
+  if (move < 0.4 || n < 3) {
+    const [i, j] = [pickBelow(random, n), pickBelow(random, n)]
+    ;[order[i], order[j]] = [order[j]!, order[i]!]
+  } else if (move < 0.75) {
+    const [piece] = order.splice(pickBelow(random, n), 1)
+    order.splice(pickBelow(random, n), 0, piece!)
+  } else if (move < 0.85) {
+    const length = 1 + pickBelow(random, Math.min(8, n - 1))
+    const block = order.splice(pickBelow(random, n - length), length)
+    order.splice(pickBelow(random, order.length + 1), 0, ...block)
+  } else if (move < 0.95 || instance.groups.length === 0) {
+    const i = pickBelow(random, n)
+    const choices = instance.items[i]!.postures.length
+    if (choices > 1) postures[i] = pickBelow(random, choices + 1) - 1
+  } else {
+    offsets = offsets.map((o) => (random() < 1 / offsets.length ? freeOffset(instance, random) : o))
+  }
+  return { order, postures, offsets }
+}
+
+/** The first piece decides, or some piece of a group standing at the left or right edge. */
+function freeOffset(instance: Instance, random: Random): number | null {
+  if (instance.repeatAcross === null || random() < 0.3) return null
+  const item = instance.items[pickBelow(random, instance.items.length)]!
+  if (item.across === null) return null
+  const posture = item.postures[pickBelow(random, item.postures.length)]!
+  const x = random() < 0.5 ? instance.minX : instance.maxX - posture.shape.width
+  const phase = (x + posture.anchorX - item.across) % instance.repeatAcross
+  return phase < 0 ? phase + instance.repeatAcross : phase
+}

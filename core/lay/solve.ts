@@ -1,0 +1,96 @@
+import type { Lay, LayProblem } from '../../contract/index.ts'
+import { err, ok, type Result } from '../result/index.ts'
+import { leastSheets, lowerBound, type Bound } from './bound.ts'
+import { instanceOf, type Instance } from './instance.ts'
+import { Placer, type Arrangement } from './placer.ts'
+import { seeded } from './random.ts'
+import { search, type Budget } from './search.ts'
+import { round4 } from './round.ts'
+
+/** Why there is no lay: what does not fit, and by how much. */
+export type LayFailure =
+  | { readonly code: 'wider-than-cloth'; readonly piece: string; readonly over: number; readonly wouldTurn: boolean }
+  | { readonly code: 'longer-than-cloth'; readonly piece: string; readonly over: number }
+  | { readonly code: 'no-place'; readonly piece: string }
+  | { readonly code: 'no-room'; readonly pieces: readonly string[] }
+
+export interface Found {
+  readonly lay: Omit<Lay, 'seconds'>
+  readonly bound: Bound
+  readonly steps: number
+}
+
+export interface SolveOptions {
+  readonly seed: number
+  readonly budget: Budget
+  /** Called with each better lay, the first one at once. */
+  readonly onBetter?: (found: Found) => void
+}
+
+/** Plans a lay: anytime, and the same for the same problem, seed and number of steps. */
+export function solveLay(problem: LayProblem, { seed, budget, onBetter }: SolveOptions): Result<Found, LayFailure> {
+  const instance = instanceOf(problem)
+  const impossible = neverFits(problem, instance)
+  if (impossible) return err(impossible)
+  const bound = lowerBound(instance)
+  const placer = new Placer(instance)
+  let steps = 0
+  const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps })
+  const best = search(instance, placer, seeded(seed), budget, (a) => isProven(instance, a, bound), (p) => {
+    steps = p.step
+    if (p.best.left.length === 0) onBetter?.(foundOf(p.best))
+  })
+  if (best.left.length > 0) return err(roomFailure(instance, placer, best))
+  return ok(foundOf(best))
+}
+
+const isProven = (instance: Instance, a: Arrangement, bound: Bound): boolean => a.left.length === 0 && a.sheets <= leastSheets(instance) && a.length <= bound.length + 1e-4
+
+/** Pieces that cannot stand on the cloth in any allowed turn. */
+function neverFits(problem: LayProblem, instance: Instance): LayFailure | null {
+  const width = instance.maxX - instance.minX
+  for (const item of instance.items) {
+    const narrow = item.postures.filter((p) => p.shape.width <= width + 1e-6)
+    if (narrow.length === 0) {
+      const least = Math.min(...item.postures.map((p) => p.shape.width))
+      const wouldTurn = item.postures.some((p) => p.shape.height <= width)
+      return { code: 'wider-than-cloth', piece: item.piece, over: least - width, wouldTurn }
+    }
+    const shortest = Math.min(...narrow.map((p) => p.shape.height))
+    if (shortest > instance.maxY + 1e-6) return { code: 'longer-than-cloth', piece: item.piece, over: shortest - instance.maxY }
+  }
+  return problem.pieces.length === 0 ? { code: 'no-room', pieces: [] } : null
+}
+
+/** A piece that has no place even alone is named by itself; else the ones that were left over. */
+function roomFailure(instance: Instance, placer: Placer, best: Arrangement): LayFailure {
+  const none = new Int8Array(instance.items.length).fill(-1)
+  for (const i of best.left) {
+    const alone = placer.arrange({ order: [i], postures: none, offsets: instance.groups.map(() => null) })
+    if (alone.left.length > 0) return { code: 'no-place', piece: instance.items[i]!.piece }
+  }
+  return { code: 'no-room', pieces: [...new Set(best.left.map((i) => instance.items[i]!.piece))] }
+}
+
+function layOf(instance: Instance, a: Arrangement, bound: Bound, seed: number): Omit<Lay, 'seconds'> {
+  const sheetful = instance.sheets > 1
+  return {
+    format: 'loft-seam/lay',
+    version: 1,
+    length: round4(a.length),
+    bound: Math.min(round4(a.length), round4(a.sheets > leastSheets(instance) ? 0 : bound.length)),
+    seed,
+    placements: a.spots.map((s) => ({
+      id: instance.items[s.item]!.piece,
+      copy: instance.items[s.item]!.copy,
+      x: round4(s.x + s.posture.originX),
+      y: round4(s.y + s.posture.originY),
+      turn: s.posture.turn,
+      flip: s.posture.flip,
+      ...(sheetful ? { sheet: s.sheet + 1 } : {}),
+    })),
+    offsets: Object.fromEntries(instance.groups.map((g, i) => [g.name, { across: roundedOrNull(a.offsets[i]!.across), along: roundedOrNull(a.offsets[i]!.along) }])),
+  }
+}
+
+const roundedOrNull = (v: number | null): number | null => (v === null ? null : round4(v))
