@@ -1,0 +1,112 @@
+import type { ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
+import { cutOutline, splitLoop, type Cover, type Panel, type StripSplit } from '../cover/index.ts'
+import type { Cushions } from '../seat/index.ts'
+import { at, boxOf, type Polygon } from '../outline/index.ts'
+import { matchOf, ruledPlace, runStart, type PatternFrame } from './match.ts'
+import { mirrorAxes, repeatOf } from './stripes.ts'
+
+/** A piece of the lay, and what it is: a panel of one cushion, or a strip of piping. */
+export interface LaidPiece {
+  readonly id: string
+  readonly name: string
+  readonly qty: number
+  readonly cut: Polygon
+  readonly panel: Panel | null
+  readonly cushion: number | null
+  readonly matched: boolean
+}
+
+export interface ClothPlan {
+  readonly pieces: readonly LaidPiece[]
+  readonly problem: LayProblem
+  readonly strips: StripSplit | null
+  readonly usableMm: number
+}
+
+/** Every piece to be laid on the cloth, with its turns and phases, as a lay problem. */
+export function planCloth(choice: ClothChoice, cover: Cover, cushions: Cushions): ClothPlan {
+  const { cloth } = choice
+  const usableMm = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
+  const laid: LaidPiece[] = []
+  const pieces: LayPiece[] = []
+  for (let cushion = 0; cushion < cushions.count; cushion++) {
+    for (const panel of cover.panels) {
+      const id = `${cushion + 1}/${panel.id}`
+      const cut = cutOutline(panel)
+      const frame = patternFrame(choice, panel, cushions, cushion)
+      const match = frame && matchOf(choice, panel, frame, ruledPlace(choice, cushions, cushion))
+      laid.push({ id, name: `${panel.name}, cushion ${cushion + 1}`, qty: 1, cut, panel, cushion, matched: match !== null })
+      pieces.push({ id, qty: 1, outline: asOutline(cut), turns: turnsOf(choice, panel, match !== null), flip: false, match })
+    }
+  }
+  const strips = cover.piping && usableMm > 0 ? pipingStrips(choice, cover, usableMm) : null
+  if (strips) {
+    const qty = Math.max(1, Math.round(strips.split.strips.value)) * cover.piping!.loops * cushions.count
+    laid.push({ id: 'piping', name: 'Piping strip', qty, cut: strips.outline, panel: null, cushion: null, matched: false })
+    pieces.push({ id: 'piping', qty, outline: asOutline(strips.outline), turns: isFreeToTurn(choice) || cover.piping!.choice.cut === 'bias' ? [0, 90] : [0], flip: false, match: null })
+  }
+  const isMatching = choice.match.kind === 'matched' && repeatOf(cloth) !== null
+  const start = cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0
+  return {
+    pieces: laid,
+    strips: strips?.split ?? null,
+    usableMm,
+    problem: {
+      format: 'loft-seam/lay-problem',
+      version: 1,
+      cloth: { width: cloth.widthMm, length: null, selvedge: cloth.selvedgeMm, repeat: { across: isMatching ? repeatOf(cloth) : null, along: null }, flaws: [] },
+      gap: 0,
+      groups: isMatching ? { run: { across: start, along: null } } : {},
+      pieces,
+    },
+  }
+}
+
+/** Panels whose edges cross the stripe, and how the run's pattern lies on them; null where no match is possible or wanted. */
+function patternFrame(choice: ClothChoice, panel: Panel, cushions: Cushions, cushion: number): PatternFrame | null {
+  const across = choice.direction === 'up-the-roll'
+  const { maxX } = boxOf(panel.finished)
+  const depth = cushions.size.depth.value
+  if (panel.role === 'plate') return across ? { start: runStart(cushions, cushion), axis: 'x', rises: 1 } : { start: 0, axis: 'y', rises: 1 }
+  if (across) return panel.id === 'boxing-front' ? { start: runStart(cushions, cushion), axis: 'x', rises: 1 } : null
+  if (panel.id === 'boxing-right') return { start: 0, axis: 'x', rises: 1 }
+  return panel.id === 'boxing-left' ? { start: Math.min(maxX, depth), axis: 'x', rises: -1 } : null
+}
+
+/** Plain two-way cloth looks the same every way round. */
+const isFreeToTurn = (choice: ClothChoice): boolean => choice.cloth.pattern.kind === 'plain' && choice.cloth.nap === 'two-way'
+
+/**
+ * Turns allowed on the cloth. The pattern's top is at the back of plates and at the top of boxing;
+ * railroaded plates lie on their side. 180° needs two-way cloth and, where matched, symmetrical stripes.
+ */
+function turnsOf(choice: ClothChoice, panel: Panel, matched: boolean): number[] {
+  const base = baseTurn(choice, panel, matched)
+  const { nap, pattern } = choice.cloth
+  if (isFreeToTurn(choice) && panel.role !== 'plate') return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
+  const hasTwoWays = nap === 'two-way' && (!matched || pattern.kind === 'plain' || mirrorAxes(pattern.bands).length > 0)
+  return hasTwoWays ? [base, (base + 180) % 360] : [base]
+}
+
+function baseTurn(choice: ClothChoice, panel: Panel, matched: boolean): number {
+  if (panel.role === 'plate') return choice.direction === 'up-the-roll' ? 0 : 270
+  // The left boxing runs from the back to the front: its stripes rise against its own length.
+  if (matched) return panel.id === 'boxing-left' ? 180 : 0
+  return choice.sideBoxing === 'along' && panel.role === 'boxing' && choice.cloth.pattern.kind === 'stripes' ? 270 : 0
+}
+
+function pipingStrips(choice: ClothChoice, cover: Cover, usableMm: number): { split: StripSplit; outline: Polygon } {
+  const piping = cover.piping!
+  const width = piping.stripWidth.value
+  if (piping.choice.cut === 'straight') {
+    const split = splitLoop(piping, usableMm, width)
+    return { split, outline: [at(0, 0), at(split.each.value, 0), at(split.each.value, width), at(0, width)] }
+  }
+  // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
+  const seam = cover.panels[0]!.edges[0]!.allowance.value
+  const split = splitLoop(piping, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam)
+  const [reach, rise] = [split.each.value / Math.SQRT2, width * Math.SQRT2]
+  return { split, outline: [at(0, 0), at(reach, reach), at(reach, reach + rise), at(0, rise)] }
+}
+
+const asOutline = (outline: Polygon): [number, number][] => outline.map((p) => [p.x, p.y])

@@ -1,0 +1,36 @@
+import type { Job } from '../../contract/index.ts'
+import { boxOf } from '../outline/index.ts'
+import type { Warning } from '../warning/index.ts'
+import type { ClothPlan } from './lay-pieces.ts'
+import { repeatOf } from './stripes.ts'
+
+/** What is doubtful about cloth, stripes and direction, before anything is laid. */
+export function clothWarnings(job: Job, plan: ClothPlan): readonly Warning[] {
+  const { cloth, match, direction } = job.cloth
+  const warnings: Warning[] = []
+  const repeat = repeatOf(cloth)
+  if (match.kind === 'matched' && cloth.pattern.kind === 'plain') warnings.push({ station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: cloth.name })
+  if (match.kind === 'matched' && cloth.pattern.kind === 'stripes') {
+    if (match.rule.band >= cloth.pattern.bands.length) warnings.push({ station: 'lay', level: 'warning', code: 'band-missing', band: match.rule.band, bands: cloth.pattern.bands.length })
+    warnings.push({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: direction === 'up-the-roll' ? 'side' : 'front' })
+  }
+  if (repeat !== null && repeat > plan.usableMm) warnings.push({ station: 'lay', level: 'stop', code: 'repeat-over-width', repeat, usable: plan.usableMm })
+  if (cloth.nap === 'one-way' && direction === 'railroaded') warnings.push({ station: 'lay', level: 'warning', code: 'pile-sideways' })
+  return [...warnings, ...tooWide(plan)]
+}
+
+/** One warning for each kind of panel that is wider than the usable cloth in every allowed turn. */
+function tooWide(plan: ClothPlan): readonly Warning[] {
+  const seen = new Set<string>()
+  return plan.problem.pieces.flatMap((piece, i): Warning[] => {
+    const { panel, cut, name } = plan.pieces[i]!
+    const box = boxOf(cut)
+    const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]
+    const widths = piece.turns.map((t) => (t % 180 === 0 ? w : h))
+    const over = Math.min(...widths) - plan.usableMm
+    const label = panel?.name ?? name
+    if (over <= 0 || seen.has(label)) return []
+    seen.add(label)
+    return [{ station: 'lay', level: 'stop', code: 'piece-wider-than-cloth', piece: label, over, wouldTurn: Math.min(w, h) <= plan.usableMm }]
+  })
+}

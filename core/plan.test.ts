@@ -1,0 +1,169 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { Job, readJob } from '../contract/index.ts'
+import { acceptLay, solveLay } from './lay/index.ts'
+import { buyingList, chalkList } from './lists/index.ts'
+import { planJob, type WorkedPlan } from './plan.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from './shop/index.ts'
+import { sayWorking } from './working/index.ts'
+
+const worked = (job: Job): WorkedPlan => {
+  const plan = planJob(job)
+  if (plan.kind !== 'worked') throw new Error(JSON.stringify(plan.warnings))
+  return plan
+}
+const codes = (job: Job) => planJob(job).warnings.map((w) => w.code)
+const steps = (n: number) => ({ seed: 1, budget: { steps: n, isStopped: () => false } })
+
+describe("the keepers' bench, worked by hand", () => {
+  const job = keepersBench()
+  const plan = worked(job)
+  const { block, cover } = plan.filling.sizing
+
+  it('is a valid job document', () => expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true))
+
+  it('divides 2236 squeezed by 2 mm at two meetings into three of 746.7', () => {
+    expect(plan.cushions.size.width.value).toBeCloseTo(2240 / 3, 6)
+    expect(sayWorking(plan.cushions.size.width, 'mm')).toBe('(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net')
+    expect(plan.cushions.leftMm.map((x) => Number(x.toFixed(2)))).toEqual([0, 744.67, 1489.33])
+  })
+
+  it('cuts a full block 2 % larger: 761.6 x 477.4 x 75', () => {
+    expect([block.width.value, block.depth.value, block.thickness.value].map((v) => Number(v.toFixed(1)))).toEqual([761.6, 477.4, 75])
+    expect(sayWorking(block.width, 'mm')).toBe('746.7 + 14.9 = 761.6 mm cut')
+    expect(cover.width.value).toBeCloseTo(746.667, 3)
+  })
+
+  it('up to 81 thick by the thickness setting', () => {
+    const thick = worked({ ...job, filling: { ...job.filling, school: { kind: 'full-block', thicknessExtraMm: 6 } } })
+    expect(thick.filling.sizing.block.thickness.value).toBe(81)
+  })
+
+  it('three blocks from one sheet, by rows: floor((2000 - 20 + 2) / 763.6) x floor(1182 / 479.4) = 2 x 2', () => {
+    expect(plan.filling.sheets.sheet).toEqual({ lengthMm: 2000, widthMm: 1200 })
+    expect(plan.filling.sheets.perSheet.value).toBe(4)
+    expect(plan.filling.sheets.sheets.value).toBe(1)
+    // 2.0 x 1.2 x 0.075 m³ at 260
+    expect(plan.filling.sheets.cost.value).toBeCloseTo(46.8, 6)
+  })
+
+  it('weighs 30 kg/m³ of its volume', () => expect(plan.filling.mass.value).toBeCloseTo(0.7616 * 0.47736 * 0.075 * 30, 4))
+
+  it('squeezes 1.8 % across and 1.7 % front to back: snug', () => {
+    expect(plan.filling.fit.across.value).toBeCloseTo((761.6 + 75) / (746.667 + 75) - 1, 4)
+    expect(plan.filling.fit.verdict).toEqual({ across: 'snug', frontToBack: 'snug' })
+  })
+
+  it('lays everything, matched, and the lay passes the exact check', () => {
+    const solved = solveLay(plan.cloth.problem, steps(200))
+    if (!solved.ok) throw new Error(solved.error.code)
+    const lay = { ...solved.value.lay, seconds: 0 }
+    expect(acceptLay(plan.cloth.problem, lay)).toEqual([])
+    expect(lay.placements.length).toBe(3 * 7 + 12)
+    expect(chalkList(plan.cloth, lay).map((l) => l.order)).toEqual(lay.placements.map((_, i) => i + 1))
+    const buying = buyingList(job, plan.filling, plan.cover, 3, lay.length, lay.bound)
+    expect(buying.lines[1]!.amount.value).toBe(Math.ceil(lay.length / 100) * 100)
+    expect(buying.total.value).toBeCloseTo(46.8 + (Math.ceil(lay.length / 100) / 10) * 34, 6)
+  })
+
+  it('continues the stripe along the row, and down each front boxing, at the sewing line', () => {
+    const solved = solveLay(plan.cloth.problem, steps(30))
+    if (!solved.ok) throw new Error(solved.error.code)
+    const repeat = 68
+    /** Phase of the cloth under a panel's left finished edge, reading the panel left to right; turned pieces are read through the mirror axis. */
+    const leftPhase = (id: string) => {
+      const place = solved.value.lay.placements.find((p) => p.id === id)!
+      return place.turn === 0 ? place.x : -place.x
+    }
+    const apart = (a: number, b: number) => {
+      const d = (((a - b) % repeat) + repeat) % repeat
+      return Math.min(d, repeat - d)
+    }
+    // The pattern is its own mirror image about 11 mm (the middle of the ivory), so a turned piece reads as 22 - phase.
+    const read = (id: string) => (solved.value.lay.placements.find((p) => p.id === id)!.turn === 0 ? leftPhase(id) : 22 + leftPhase(id))
+    for (const k of [1, 2, 3]) {
+      expect(apart(read(`${k}/top-plate`), read(`${k}/boxing-front`))).toBeLessThan(0.5)
+      expect(apart(read(`${k}/top-plate`), read(`${k}/bottom-plate`))).toBeLessThan(0.5)
+    }
+    for (const k of [1, 2]) expect(apart(read(`${k}/top-plate`) + 2240 / 3, read(`${k + 1}/top-plate`))).toBeLessThan(0.5)
+    // The rust band's middle (22 + 6 + 10 + 7 = 45) lies on the middle of the row, 1120 from the left end.
+    expect(apart(read('1/top-plate') + 1120, 45)).toBeLessThan(0.5)
+  })
+})
+
+describe('a bench in inches, worked by hand', () => {
+  it('88 x 18 1/2 x 3 in 3: each 29 3/8 wide', () => {
+    const job = keepersBench()
+    const inch = 25.4
+    const seat = { ...job.seat, kind: 'bench' as const, gapMm: 0, width: { readings: [{ mm: 88 * inch }] }, depth: { readings: [{ mm: 18.5 * inch }] }, thickness: { readings: [{ mm: 3 * inch }] } }
+    const plan = worked({ ...job, units: 'inch-8', seat })
+    expect(sayWorking(plan.cushions.size.width, 'inch-8')).toBe('88 ÷ 3 = 29 3/8 in net')
+    // 29.3333 + 2 x 12 mm (0.9449 in) = 30.278 in
+    expect(plan.cover.panels[0]!.figures.cutWidth.value / inch).toBeCloseTo(30.2782, 3)
+  })
+})
+
+describe('railroaded', () => {
+  it('puts plates on their side, matches the side boxing, and says the front cannot match', () => {
+    const base = keepersBench()
+    const job: Job = { ...base, cloth: { ...base.cloth, direction: 'railroaded' } }
+    const plan = worked(job)
+    const piece = (id: string) => plan.cloth.problem.pieces.find((p) => p.id === id)!
+    expect(piece('2/top-plate').turns).toEqual([270, 90])
+    expect(piece('2/boxing-front').match).toBeNull()
+    expect(piece('2/boxing-right').match?.across).toBeTypeOf('number')
+    expect(plan.warnings).toContainEqual({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'front' })
+    const solved = solveLay(plan.cloth.problem, steps(30))
+    expect(solved.ok && acceptLay(plan.cloth.problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
+  })
+})
+
+describe('warnings', () => {
+  const job = keepersBench()
+  const seat = job.seat as Extract<Job['seat'], { kind: 'bench' }>
+  const withSeat = (change: Partial<typeof seat>): Job => ({ ...job, seat: { ...seat, ...change } })
+  const one = (mm: number) => ({ readings: [{ mm }] })
+  it.each<[string, Job, string]>([
+    ['readings 9 mm apart on 468', withSeat({ depth: { readings: [{ mm: 468 }, { mm: 477 }] } }), 'readings-spread'],
+    ['thickness larger than the depth', withSeat({ thickness: one(600) }), 'thickness-over-depth'],
+    ['gaps larger than the bench', withSeat({ count: 30, gapMm: 200 }), 'cushion-vanishes'],
+    ['an allowance over half of the gusset', { ...job, allowances: { ...job.allowances, overrides: { seamMm: 40 } } }, 'seam-over-half'],
+    ['one block of 2.2 m', withSeat({ count: 1 }), 'block-longer-than-sheet'],
+    ['plates wider than the cloth', withSeat({ count: 1 }), 'piece-wider-than-cloth'],
+    ['a thickness no stack makes', withSeat({ thickness: one(83) }), 'no-sheet-thickness'],
+    ['stripes wider than the cloth', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [{ name: 'a', colour: '#ffffff', widthMm: 800 }, { name: 'b', colour: '#000000', widthMm: 900 }] } } } }, 'repeat-over-width'],
+    ['a snug cover', { ...job, filling: { ...job.filling, school: { kind: 'snug-cover' } } }, 'cover-shrinks-seat'],
+    ['matching a plain cloth', { ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')! } }, 'nothing-to-match'],
+  ])('%s', (_name, doubtful, code) => expect(codes(doubtful)).toContain(code))
+
+  it('says nothing but the notes and cautions of an ordinary job', () => {
+    expect(planJob(job).warnings.filter((w) => w.level === 'stop' || w.level === 'warning')).toEqual([])
+  })
+})
+
+describe('planJob is total', () => {
+  it('answers any valid job with a plan, never an exception', () => {
+    const size = fc.double({ min: 0.1, max: 20_000, noNaN: true })
+    fc.assert(
+      fc.property(
+        fc.record({ w: size, d: size, t: size, n: fc.integer({ min: 1, max: 6 }), gap: fc.double({ min: -100, max: 1000, noNaN: true }), s: fc.double({ min: 0, max: 60, noNaN: true }), grade: fc.integer({ min: 0, max: DEMO_GRADES.length - 1 }), cloth: fc.integer({ min: 0, max: DEMO_CLOTHS.length - 1 }), railroaded: fc.boolean(), bias: fc.boolean() }),
+        (r) => {
+          const job = keepersBench()
+          const tried: Job = {
+            ...job,
+            seat: { ...job.seat, kind: 'bench', count: r.n, gapMm: r.gap, width: { readings: [{ mm: r.w }] }, depth: { readings: [{ mm: r.d }] }, thickness: { readings: [{ mm: r.t }] } },
+            filling: { ...job.filling, grade: DEMO_GRADES[r.grade]! },
+            makeUp: { ...job.makeUp, piping: { rows: 'both', cordMm: 5, cut: r.bias ? 'bias' : 'straight' } },
+            cloth: { ...job.cloth, cloth: DEMO_CLOTHS[r.cloth]!, direction: r.railroaded ? 'railroaded' : 'up-the-roll' },
+            allowances: { ...job.allowances, overrides: { seamMm: r.s } },
+          }
+          expect(Job.safeParse(tried).success).toBe(true)
+          const plan = planJob(tried)
+          if (plan.kind === 'worked') expect(plan.checks.flatMap((c) => c.faults)).toEqual([])
+          else expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
+        },
+      ),
+      { numRuns: 200 },
+    )
+  })
+})

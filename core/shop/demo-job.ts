@@ -1,0 +1,26 @@
+import type { Job } from '../../contract/index.ts'
+import { newJob, newSeat } from '../job/index.ts'
+import { DEMO_CLOTHS } from './demo-cloths.ts'
+import { DEMO_GRADES } from './demo-grades.ts'
+import { FACTORY_BOOK } from './factory-book.ts'
+
+/** The demo ticket SL-02: a straight bench in three cushions, squeezed together by 2 mm. */
+export function keepersBench(): Job {
+  const grade = DEMO_GRADES.find((g) => g.name === 'Gannet 30/140')!
+  const cloth = DEMO_CLOTHS.find((c) => c.id === 'lamp-room-ticking')!
+  const seat = newSeat('bench', 2236, 468, 75, 3)
+  const job = newJob({ ticket: 'SL-02', title: "Keepers' bench", units: 'mm', currency: 'EUR', book: FACTORY_BOOK, grade, cloth, seat })
+  return {
+    ...job,
+    customer: 'Skerrow Light Trust',
+    seat: {
+      ...seat,
+      kind: 'bench',
+      gapMm: -2,
+      width: { readings: [{ mm: 2236 }, { mm: 2235 }, { mm: 2237 }] },
+      depth: { readings: [{ mm: 468 }, { mm: 468 }] },
+    },
+    makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'both', cordMm: 5, cut: 'straight' } },
+    cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } } },
+  }
+}

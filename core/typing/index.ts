@@ -1,0 +1,3 @@
+export { GRAMMAR } from './grammar.ts'
+export { readTyped, type Typed, type TypingContext, type TypingFailure } from './typing.ts'
+export { typingWords } from './words.ts'

@@ -1,0 +1,92 @@
+import { describe, expect, it } from 'vitest'
+import { readJob, type Job } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import type { LengthUnit } from '../units/index.ts'
+import { GRAMMAR, readTyped, typingWords } from './index.ts'
+
+const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS })
+const edited = (line: string, units: LengthUnit = 'mm'): Job => {
+  const typed = readTyped(line, context(units))
+  if (!typed.ok || typed.value.kind !== 'edit') throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)
+  return typed.value.edit.apply({ ...keepersBench(), units })
+}
+const refused = (line: string, job: Job | null = keepersBench()) => {
+  const typed = readTyped(line, context('mm', job))
+  return typed.ok ? 'understood' : typed.error.code
+}
+
+describe('a seat typed in one line', () => {
+  it('bench 2236 x 468 x 75 in 3', () => {
+    const typed = readTyped('bench 2236 x 468 x 75 in 3', context('mm', null))
+    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', says: 'Bench 2236 mm x 468 mm x 75 mm net, in 3', seat: { kind: 'bench', count: 3, width: { readings: [{ mm: 2236 }] } } })
+  })
+
+  it('bench 88 x 18 1/2 x 3 in 3, in inches', () => {
+    const typed = readTyped('bench 88 x 18 1/2 x 3 in 3', context('inch-8', null))
+    expect(typed.ok && typed.value).toMatchObject({ says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3' })
+    expect(typed.ok && typed.value.kind === 'seat' && typed.value.seat.depth.readings[0]!.mm).toBeCloseTo(469.9, 6)
+  })
+
+  it('mixed units and single cushions', () => {
+    const typed = readTyped(`seat 61 cm × 21 1/2" × 110 times 4`, context('mm', null))
+    expect(typed.ok && typed.value).toMatchObject({ seat: { kind: 'singles', count: 4, width: { readings: [{ mm: 610 }] } } })
+  })
+})
+
+describe('changes of the open job', () => {
+  it.each<[string, LengthUnit, (job: Job) => unknown, unknown]>([
+    ['depth 470 469', 'mm', (j) => j.seat.depth.readings.map((r) => r.mm), [470, 469]],
+    ['depth 18 1/2 18 5/8', 'inch-8', (j) => j.seat.depth.readings.map((r) => Number(r.mm.toFixed(2))), [469.9, 473.07]],
+    ['length 223,6 cm', 'mm', (j) => j.seat.width.readings[0]!.mm, 2236],
+    ['thickness 3 in', 'mm', (j) => Number(j.seat.thickness.readings[0]!.mm.toFixed(3)), 76.2],
+    ['squeeze 2', 'mm', (j) => j.seat.kind === 'bench' && j.seat.gapMm, -2],
+    ['gap −3', 'mm', (j) => j.seat.kind === 'bench' && j.seat.gapMm, -3],
+    ['in 4', 'mm', (j) => j.seat.count, 4],
+    ['sa 15', 'mm', (j) => j.allowances.overrides.seamMm, 15],
+    ['sa 1/2', 'inch-8', (j) => j.allowances.overrides.seamMm, 12.7],
+    ['pipe none', 'mm', (j) => j.makeUp.piping.rows, 'none'],
+    ['pipe top cord 6 bias', 'mm', (j) => j.makeUp.piping, { rows: 'top', cordMm: 6, cut: 'bias' }],
+    ['foam gannet 36', 'mm', (j) => j.filling.grade.name, 'Gannet 36/180'],
+    ['cloth storm', 'mm', (j) => [j.cloth.cloth.name, j.cloth.match.kind], ['Storm canvas', 'none']],
+    ['railroad', 'mm', (j) => j.cloth.direction, 'railroaded'],
+    ['units in16', 'mm', (j) => j.units, 'inch-16'],
+  ])('%s (in %s)', (line, units, read, expected) => {
+    const job = edited(line, units)
+    expect(read(job)).toEqual(expected)
+    expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true)
+  })
+})
+
+describe('what is not understood', () => {
+  it.each([
+    ['', 'empty'],
+    ['sofa 3', 'unknown-word'],
+    ['bench 2236 x 468 in 3', 'sizes'],
+    ['bench 0 x 468 x 75', 'length'],
+    ['bench -5 x 468 x 75', 'length'],
+    ['bench 1/0 x 468 x 75', 'length'],
+    ['bench 25000 x 468 x 75', 'length'],
+    ['bench NaN x 468 x 75', 'length'],
+    ['bench 2236 x 468 x 75 in 0', 'count'],
+    ['bench 2236 x 468 x 75 in 200', 'count'],
+    ['bench 2236 x 468 x 75 in three', 'count'],
+    ['sa -3', 'length'],
+    ['sa 900', 'length'],
+    ['pipe sideways', 'choice'],
+    ['foam', 'which'],
+    ['foam gannet', 'which'],
+    ["cloth '; drop table cloths", 'which'],
+    ['units furlongs', 'choice'],
+  ])('%s', (line, code) => expect(refused(line)).toBe(code))
+
+  it('changes want an open job', () => expect(refused('sa 12', null)).toBe('wants-job'))
+
+  it('is told in words with a cure', () => {
+    const typed = readTyped('bench 1/0 x 468 x 75', context())
+    expect(!typed.ok && typingWords(typed.error)).toBe('The length "1/0" divides by nought. Check the fraction.')
+  })
+})
+
+it('every example of the help is understood', () => {
+  for (const { example } of GRAMMAR) expect(readTyped(example, context()).ok, example).toBe(true)
+})

@@ -1,0 +1,36 @@
+import type { TypingFailure } from './typing.ts'
+
+/** What was not understood, and what to type instead. */
+export function typingWords(f: TypingFailure): string {
+  switch (f.code) {
+    case 'empty':
+      return 'Nothing typed yet. Try: bench 2236 x 468 x 75 in 3'
+    case 'unknown-word':
+      return `"${f.word}" is not a word of this line. Type ? to see what is.`
+    case 'wants-job':
+      return `"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
+    case 'sizes':
+      return `${f.word} wants three sizes with x between them, as in ${f.word} 2236 x 468 x 75; ${f.found} found.`
+    case 'length':
+      return `The ${f.what} "${f.text}" ${LENGTH_WORDS[f.why]}`
+    case 'count':
+      return `"${f.text}" is not a number of cushions: a whole number from 1 to 60 is wanted.`
+    case 'only-bench':
+      return `${f.word} belongs to a bench; this seat has single cushions.`
+    case 'choice':
+      return `${f.word} wants one of ${f.choices.join(', ')}; "${f.text}" is none of them.`
+    case 'which':
+      return f.text === '' ? `Which ${f.what}? ${f.found.join(', ')}` : `"${f.text}" does not name one ${f.what}. There are: ${f.found.join(', ')}`
+    default:
+      return f satisfies never
+  }
+}
+
+const LENGTH_WORDS = {
+  empty: 'is missing.',
+  'not-a-length': 'is not a length. Type it as 600, 60 cm, 23 5/8 or 42+3/4.',
+  'division-by-zero': 'divides by nought. Check the fraction.',
+  'not-positive': 'must be more than nought.',
+  'too-long': 'is larger than anything a cushion has: check the unit.',
+  negative: 'cannot be negative.',
+} as const
