@@ -1,0 +1,169 @@
+import { connect } from 'node:net'
+import request from 'supertest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { JobSummary, readJob, ShopSettings, StoredJob, type Job } from '../contract/index.ts'
+import { acceptLay } from '../core/lay/index.ts'
+import { planJob } from '../core/plan.ts'
+import { keepersBench } from '../core/shop/index.ts'
+import { openTestShop, type TestShop } from './testing/running-app.ts'
+
+let shop: TestShop
+const api = () => request(shop.address)
+beforeAll(async () => {
+  shop = await openTestShop()
+})
+afterAll(() => shop.end())
+
+const create = async (change: (job: Job) => Job = (j) => j): Promise<StoredJob> => {
+  const res = await api().post('/api/jobs').send({ job: change(keepersBench()), reason: 'test' })
+  expect(res.status).toBe(201)
+  return StoredJob.parse(res.body)
+}
+const put = (id: string, job: unknown, baseRevision: number) => api().put(`/api/jobs/${id}`).send({ job, baseRevision, reason: 'edit' })
+
+describe('the demo shop', () => {
+  it('hangs SL-02 on the nail and has its catalogue', async () => {
+    const list = (await api().get('/api/jobs')).body.map((j: unknown) => JobSummary.parse(j))
+    expect(list.map((j: JobSummary) => j.ticket)).toContain('SL-02')
+    expect((await api().get('/api/shop/grades')).body).toHaveLength(11)
+    expect((await api().get('/api/shop/cloths')).body.map((c: { name: string }) => c.name)).toContain('Lamp-room ticking')
+  })
+
+  it('keeps its allowance book; jobs already started keep theirs', async () => {
+    const settings = ShopSettings.parse((await api().get('/api/shop/settings')).body)
+    const before = await create()
+    const changed = { ...settings, book: { ...settings.book, seamMm: 15 } }
+    expect((await api().put('/api/shop/settings').send(changed)).body).toEqual(changed)
+    expect(StoredJob.parse((await api().get(`/api/jobs/${before.id}`)).body).job.allowances.book.seamMm).toBe(12)
+    expect((await api().put('/api/shop/settings').send({ ...settings, book: { ...settings.book, seamMm: -1 } })).body.detail).toBe('$.book.seamMm cannot be negative')
+    await api().put('/api/shop/settings').send(settings)
+  })
+})
+
+describe('revisions', () => {
+  it('every save is a new one, and the old ones stay', async () => {
+    const { id } = await create()
+    for (const [i, depth] of [470, 471].entries()) {
+      const job = { ...keepersBench(), title: `depth ${depth}` }
+      expect((await put(id, job, i + 1)).body.revision).toBe(i + 2)
+    }
+    const history = (await api().get(`/api/jobs/${id}/revisions`)).body
+    expect(history.map((r: { revision: number }) => r.revision)).toEqual([3, 2, 1])
+    expect((await api().get(`/api/jobs/${id}/revisions/1`)).body.job.title).toBe("Keepers' bench")
+    expect((await api().get(`/api/jobs/${id}/revisions/9`)).status).toBe(404)
+    expect((await api().get(`/api/jobs/${id}/revisions/x`)).status).toBe(404)
+  })
+
+  it('a save on an old revision is a conflict that brings theirs, and changes nothing', async () => {
+    const { id } = await create()
+    await put(id, { ...keepersBench(), title: 'theirs' }, 1)
+    const res = await put(id, { ...keepersBench(), title: 'mine' }, 1)
+    expect(res.status).toBe(409)
+    expect(res.type).toBe('application/problem+json')
+    expect(res.body).toMatchObject({ status: 409, baseRevision: 1, theirs: { revision: 2, job: { title: 'theirs' } } })
+    expect((await api().get(`/api/jobs/${id}`)).body.job.title).toBe('theirs')
+  })
+
+  it('of 20 saves at once on one revision exactly one wins; none is lost or locked', async () => {
+    const { id } = await create()
+    const results = await Promise.all(Array.from({ length: 20 }, (_, i) => put(id, { ...keepersBench(), title: `tab ${i}` }, 1)))
+    expect(results.map((r) => r.status).toSorted()).toEqual([200, ...Array.from({ length: 19 }, () => 409)])
+  })
+
+  it('20 jobs started at once are all kept', async () => {
+    const made = await Promise.all(Array.from({ length: 20 }, () => create()))
+    const ids = (await api().get('/api/jobs')).body.map((j: JobSummary) => j.id)
+    for (const { id } of made) expect(ids).toContain(id)
+  })
+})
+
+describe('job files', () => {
+  it('what is exported imports again, the same to the letter', async () => {
+    const { id, job } = await create((j) => ({ ...j, note: 'ünïcode – “quotes” 5/8″' }))
+    const file = await api().get(`/api/jobs/${id}/file`)
+    expect(file.headers['content-disposition']).toContain('SL-02.job.json')
+    const read = readJob(JSON.parse(file.text))
+    expect(read.ok && read.value).toEqual(job)
+  })
+
+  it.each<[string, unknown, RegExp]>([
+    ['not an object', 'hello', /^\$ is not a job file/],
+    ['a foreign file', { type: 'drawing' }, /^\$\.format is not a job file/],
+    ['a newer version', { ...keepersBench(), version: 7 }, /^\$\.version was written by a newer release \(version 7/],
+    ['an unknown key', { ...keepersBench(), colour: 'red' }, /^\$\.colour unknown key/],
+    ['a negative width', { ...keepersBench(), seat: { ...keepersBench().seat, width: { readings: [{ mm: -4 }] } } }, /^\$\.seat\.width\.readings\[0\]\.mm must be more than nought/],
+    ['25 m', { ...keepersBench(), seat: { ...keepersBench().seat, depth: { readings: [{ mm: 25_000 }] } } }, /more than 20 m/],
+    ['text for a number', { ...keepersBench(), seat: { ...keepersBench().seat, count: '3' } }, /^\$\.seat\.count/],
+    ['no cushions', { ...keepersBench(), seat: { ...keepersBench().seat, count: 0 } }, /at least 1 cushion/],
+    ['200 cushions', { ...keepersBench(), seat: { ...keepersBench().seat, count: 200 } }, /more than 60 cushions/],
+    ['a NUL in the name', { ...keepersBench(), title: 'bench\u0000' }, /^\$\.title contains characters/],
+    ['no readings', { ...keepersBench(), seat: { ...keepersBench().seat, depth: { readings: [] } } }, /^\$\.seat\.depth\.readings/],
+  ])('%s is refused with the path and the reason, and changes nothing', async (_name, document, says) => {
+    const before = (await api().get('/api/jobs')).body
+    const res = await api().post('/api/jobs').send({ job: document })
+    expect(res.status).toBe(422)
+    expect(res.body.detail).toMatch(says)
+    expect((await api().get('/api/jobs')).body).toEqual(before)
+  })
+
+  it('SQL and HTML in names are only text', async () => {
+    const title = `'; DROP TABLE jobs; -- <script>alert(1)</script>`
+    const { id } = await create((j) => ({ ...j, title }))
+    expect((await api().get(`/api/jobs/${id}`)).body.job.title).toBe(title)
+    expect((await api().get(`/api/jobs/${encodeURIComponent("' OR 1=1 --")}`)).status).toBe(404)
+  })
+})
+
+describe('requests that cannot be served', () => {
+  it('an unknown id, an unknown route', async () => {
+    expect((await api().get('/api/jobs/nobody')).body).toMatchObject({ status: 404, type: 'urn:loft-seam:problem:not-found' })
+    expect((await put('nobody', keepersBench(), 1)).status).toBe(404)
+    expect((await api().get('/api/sofas')).body.status).toBe(404)
+  })
+
+  it('a body that is not JSON, or not what the route takes', async () => {
+    const broken = await api().post('/api/jobs').set('content-type', 'application/json').send('{"job":')
+    expect([broken.status, broken.body.detail]).toEqual([400, 'The body is not JSON.'])
+    expect((await api().put('/api/jobs/x').send({ job: {}, baseRevision: 'two' })).status).toBe(400)
+  })
+
+  it('a body of 50 MB is cut off with 413', async () => {
+    const { port } = new URL(shop.address)
+    const head = await new Promise<string>((resolve, reject) => {
+      const socket = connect(Number(port), '127.0.0.1')
+      let seen = ''
+      socket.on('data', (d) => (seen += d.toString()))
+      socket.on('close', () => resolve(seen))
+      socket.on('error', () => (seen === '' ? reject(new Error('no answer')) : resolve(seen)))
+      socket.write(`POST /api/jobs HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\nContent-Length: ${50 * 1024 * 1024}\r\nConnection: close\r\n\r\n{"job":"${'x'.repeat(1000)}`)
+      socket.once('data', () => socket.end())
+    })
+    expect(head).toMatch(/^HTTP\/1\.1 413/)
+    expect(head).toContain('The request is too large')
+    expect((await api().get('/api/health')).status).toBe(200)
+  })
+})
+
+describe('lays planned on the server', () => {
+  const plan = planJob(keepersBench())
+  const problem = plan.kind === 'worked' ? plan.cloth.problem : null
+
+  it('are sound, and the same for the same seed and steps', async () => {
+    const ask = () => api().post('/api/lays').send({ problem, seed: 7, steps: 20, seconds: 20 })
+    const [a, b] = [await ask(), await ask()]
+    expect(a.status).toBe(200)
+    expect(acceptLay(problem!, a.body)).toEqual([])
+    expect({ ...a.body, seconds: 0 }).toEqual({ ...b.body, seconds: 0 })
+  })
+
+  it('tell what does not fit', async () => {
+    const res = await api().post('/api/lays').send({ problem: { ...problem, cloth: { ...problem!.cloth, width: 600 } }, steps: 5 })
+    expect([res.status, res.body.failure.code]).toEqual([422, 'wider-than-cloth'])
+  })
+
+  it('refuse a crossed outline by its path', async () => {
+    const pieces = [{ id: 'x', outline: [[0, 0], [10, 10], [10, 0], [0, 10]] }]
+    const res = await api().post('/api/lays').send({ problem: { format: 'loft-seam/lay-problem', version: 1, cloth: { width: 100 }, pieces } })
+    expect(res.body.detail).toMatch(/^\$\.problem\.pieces\[0\]\.outline crosses/)
+  })
+})

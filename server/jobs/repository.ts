@@ -1,0 +1,68 @@
+import { randomUUID } from 'node:crypto'
+import { and, asc, desc, eq } from 'drizzle-orm'
+import { readJob, type Job, type JobSummary, type RevisionSummary, type StoredJob } from '../../contract/index.ts'
+import { jobRevisions, jobs, type Database } from '../db/index.ts'
+
+export type SaveOutcome =
+  | { readonly kind: 'saved'; readonly stored: StoredJob }
+  | { readonly kind: 'unknown' }
+  /** Somebody saved in between; their revision comes back so that the maker can choose. */
+  | { readonly kind: 'conflict'; readonly theirs: StoredJob }
+
+export interface JobsRepository {
+  readonly list: () => Promise<readonly JobSummary[]>
+  readonly find: (id: string) => Promise<StoredJob | null>
+  readonly create: (job: Job, reason: string) => Promise<StoredJob>
+  readonly save: (id: string, job: Job, baseRevision: number, reason: string) => Promise<SaveOutcome>
+  readonly revisions: (id: string) => Promise<readonly RevisionSummary[]>
+  readonly findRevision: (id: string, revision: number) => Promise<StoredJob | null>
+}
+
+/** Jobs and all their revisions. A save is acknowledged only once it is on disk. */
+export function jobsRepository({ orm, write }: Database, now: () => Date): JobsRepository {
+  const find = async (id: string): Promise<StoredJob | null> => {
+    const [row] = await orm.select().from(jobs).where(eq(jobs.id, id))
+    return row ? stored(row.id, row) : null
+  }
+  return {
+    find,
+    list: () =>
+      orm
+        .select({ id: jobs.id, ticket: jobs.ticket, title: jobs.title, customer: jobs.customer, revision: jobs.revision, savedAt: jobs.savedAt })
+        .from(jobs)
+        .orderBy(asc(jobs.ticket), desc(jobs.savedAt)),
+    create: (job, reason) =>
+      write(async () => {
+        const row = { ...rowOf(job), id: randomUUID(), revision: 1, savedAt: now().toISOString() }
+        await orm.batch([orm.insert(jobs).values(row), orm.insert(jobRevisions).values({ jobId: row.id, revision: 1, savedAt: row.savedAt, reason, document: row.document })])
+        return stored(row.id, row)
+      }),
+    save: (id, job, baseRevision, reason) =>
+      write(async () => {
+        const before = await find(id)
+        if (!before) return { kind: 'unknown' }
+        if (before.revision !== baseRevision) return { kind: 'conflict', theirs: before }
+        const row = { ...rowOf(job), revision: baseRevision + 1, savedAt: now().toISOString() }
+        await orm.batch([
+          orm.update(jobs).set(row).where(and(eq(jobs.id, id), eq(jobs.revision, baseRevision))),
+          orm.insert(jobRevisions).values({ jobId: id, revision: row.revision, savedAt: row.savedAt, reason, document: row.document }),
+        ])
+        return { kind: 'saved', stored: stored(id, row) }
+      }),
+    revisions: (id) =>
+      orm.select({ revision: jobRevisions.revision, savedAt: jobRevisions.savedAt, reason: jobRevisions.reason }).from(jobRevisions).where(eq(jobRevisions.jobId, id)).orderBy(desc(jobRevisions.revision)),
+    findRevision: async (id, revision) => {
+      const [row] = await orm.select().from(jobRevisions).where(and(eq(jobRevisions.jobId, id), eq(jobRevisions.revision, revision)))
+      return row ? stored(id, row) : null
+    },
+  }
+}
+
+const rowOf = (job: Job) => ({ ticket: job.ticket, title: job.title, customer: job.customer, document: JSON.stringify(job) })
+
+/** @throws Error when the database holds a document that no release has written. */
+function stored(id: string, row: { revision: number; savedAt: string; document: string }): StoredJob {
+  const read = readJob(JSON.parse(row.document))
+  if (!read.ok) throw new Error(`job ${id}, revision ${row.revision}: ${read.faults[0]!.path} ${read.faults[0]!.message}`)
+  return { id, revision: row.revision, savedAt: row.savedAt, job: read.value }
+}

@@ -1,0 +1,31 @@
+import path from 'node:path'
+import { existsSync } from 'node:fs'
+import { pino } from 'pino'
+import { serve } from './serve.ts'
+
+const root = process.env['LOFT_SEAM_ROOT'] ?? process.cwd()
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' }, pino.destination({ dest: 2, sync: true }))
+const clientDir = path.join(root, 'dist/client')
+const isBuilt = import.meta.url.endsWith('.js')
+
+const running = await serve({
+  databaseFile: process.env['DATABASE_FILE'] ?? path.join(root, 'data/loft-seam.db'),
+  migrations: path.join(root, 'server/db/migrations'),
+  clientDir: existsSync(clientDir) ? clientDir : null,
+  layWorker: new URL(isBuilt ? './lay-worker.js' : './lays/lay-worker.ts', import.meta.url),
+  host: process.env['HOST'] ?? '127.0.0.1',
+  port: Number(process.env['PORT'] ?? 4173),
+  demo: process.env['DEMO'] === '1',
+  log,
+}).catch((error: NodeJS.ErrnoException) => {
+  const cure = error.code === 'EADDRINUSE' ? 'The port is taken: stop the other program or set PORT.' : error.message
+  process.stderr.write(`Loft Seam could not start. ${cure}\n`)
+  process.exit(1)
+})
+process.stdout.write(`Loft Seam is open at ${running.address}\n`)
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.once(signal, () => {
+    void running.stop().then(() => process.exit(0))
+  })
+}

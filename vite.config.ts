@@ -1,0 +1,10 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  root: 'client',
+  plugins: [vue()],
+  worker: { format: 'es' },
+  build: { outDir: '../dist/client', emptyOutDir: true, chunkSizeWarningLimit: 900 },
+  server: { port: 4174, proxy: { '/api': 'http://127.0.0.1:4173' } },
+})

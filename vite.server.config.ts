@@ -1,0 +1,11 @@
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  build: {
+    ssr: true,
+    outDir: 'dist/server',
+    emptyOutDir: true,
+    target: 'node20',
+    rollupOptions: { input: { main: 'server/main.ts', 'lay-worker': 'server/lays/lay-worker.ts' }, output: { entryFileNames: '[name].js' } },
+  },
+})
