@@ -72,7 +72,7 @@ export const Piping = z.discriminatedUnion('rows', [
   z.strictObject({
     rows: z.enum(['top', 'both']),
     cordMm: PositiveMm.max(40),
-    cut: z.enum(['straight', 'bias']),
+    cut: z.enum(['across', 'along', 'bias']).describe('straight across the roll, straight along it, or at 45°'),
   }),
 ])
 export type Piping = z.infer<typeof Piping>

@@ -1,5 +1,5 @@
 import type { ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
-import { cutOutline, splitLoop, type Cover, type Panel, type StripSplit } from '../cover/index.ts'
+import { cutOutline, splitLoop, type Cover, type Panel, type PipingPlan, type StripSplit } from '../cover/index.ts'
 import type { Cushions } from '../seat/index.ts'
 import { at, boxOf, type Polygon } from '../outline/index.ts'
 import { matchOf, ruledPlace, runStart, type PatternFrame } from './match.ts'
@@ -43,7 +43,7 @@ export function planCloth(choice: ClothChoice, cover: Cover, cushions: Cushions)
   if (strips) {
     const qty = Math.max(1, Math.round(strips.split.strips.value)) * cover.piping!.loops * cushions.count
     laid.push({ id: 'piping', name: 'Piping strip', qty, cut: strips.outline, panel: null, cushion: null, matched: false })
-    pieces.push({ id: 'piping', qty, outline: asOutline(strips.outline), turns: isFreeToTurn(choice) || cover.piping!.choice.cut === 'bias' ? [0, 90] : [0], flip: false, match: null })
+    pieces.push({ id: 'piping', qty, outline: asOutline(strips.outline), turns: pipingTurns(choice, cover.piping!.choice.cut), flip: false, match: null })
   }
   const isMatching = choice.match.kind === 'matched' && repeatOf(cloth) !== null
   const start = cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0
@@ -83,7 +83,9 @@ const isFreeToTurn = (choice: ClothChoice): boolean => choice.cloth.pattern.kind
 function turnsOf(choice: ClothChoice, panel: Panel, matched: boolean): number[] {
   const base = baseTurn(choice, panel, matched)
   const { nap, pattern } = choice.cloth
-  if (isFreeToTurn(choice) && panel.role !== 'plate') return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
+  // The gusset is hidden at the back: on two-way cloth it may lie any way.
+  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' : !panel.isSeen && choice.cloth.nap === 'two-way'
+  if (isFree) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
   const hasTwoWays = nap === 'two-way' && (!matched || pattern.kind === 'plain' || mirrorAxes(pattern.bands).length > 0)
   return hasTwoWays ? [base, (base + 180) % 360] : [base]
 }
@@ -95,11 +97,20 @@ function baseTurn(choice: ClothChoice, panel: Panel, matched: boolean): number {
   return choice.sideBoxing === 'along' && panel.role === 'boxing' && choice.cloth.pattern.kind === 'stripes' ? 270 : 0
 }
 
+/** Strips along the roll are cut no longer than can be handled on a table. */
+const LONGEST_STRIP_MM = 3000
+
+/** Plain two-way cloth lets straight strips lie either way; bias strips may follow either diagonal. */
+function pipingTurns(choice: ClothChoice, cut: PipingPlan['choice']['cut']): number[] {
+  if (isFreeToTurn(choice) || cut === 'bias') return [0, 90]
+  return cut === 'along' ? [90] : [0]
+}
+
 function pipingStrips(choice: ClothChoice, cover: Cover, usableMm: number): { split: StripSplit; outline: Polygon } {
   const piping = cover.piping!
   const width = piping.stripWidth.value
-  if (piping.choice.cut === 'straight') {
-    const split = splitLoop(piping, usableMm, width)
+  if (piping.choice.cut !== 'bias') {
+    const split = splitLoop(piping, piping.choice.cut === 'across' ? usableMm : LONGEST_STRIP_MM, width)
     return { split, outline: [at(0, 0), at(split.each.value, 0), at(split.each.value, width), at(0, width)] }
   }
   // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.

@@ -15,7 +15,7 @@ import { applied, boxed, checkCover, cutOutline, notchPlace, panelOf, splitLoop,
 
 const length = (id: string, value: number) => entered({ id, label: id, quantity: 'length', value, rule: '' })
 const sizeOf = (w: number, d: number, t: number): CushionSize => ({ width: length('width', w), depth: length('depth', d), thickness: length('thickness', t) })
-const piped: MakeUp = { kind: 'boxed', boxing: 'wrap', piping: { rows: 'both', cordMm: 5, cut: 'straight' } }
+const piped: MakeUp = { kind: 'boxed', boxing: 'wrap', piping: { rows: 'both', cordMm: 5, cut: 'across' } }
 const build = (w: number, d: number, t: number, boxing: 'wrap' | 'one-per-side', overrides = {}) => {
   const allowances = applied({ book: FACTORY_BOOK, overrides })
   const size = sizeOf(w, d, t)

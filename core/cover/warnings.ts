@@ -20,7 +20,7 @@ export function coverWarnings(job: Job, cover: Cover, filling: FillingPlan, chec
   if (cover.closure.lengthMm.value < need.neededMm) warnings.push({ station: 'make-up', level: 'warning', code: 'opening-too-small', opening: cover.closure.lengthMm.value, needed: need.neededMm, packed: need.packedMm })
   if (cover.piping) {
     const { choice } = cover.piping
-    if (choice.cut === 'straight') warnings.push({ station: 'make-up', level: 'note', code: 'straight-piping-corners', cord: choice.cordMm, needed: leastBend(choice) })
+    if (choice.cut !== 'bias') warnings.push({ station: 'make-up', level: 'note', code: 'straight-piping-corners', cord: choice.cordMm, needed: leastBend(choice) })
     const thickness = filling.sizing.cover.thickness.value
     if (choice.cordMm * 3 > thickness) warnings.push({ station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: choice.cordMm, thickness })
   }

@@ -21,8 +21,8 @@ export interface BuyingList {
 export function buyingList(job: Job, filling: FillingPlan, cover: Cover, cushions: number, layLengthMm: number | null, boundMm: number): BuyingList {
   const { cloth } = job.cloth
   const step = cloth.buyingStepMm
-  const used = entered({ id: 'buy.used', label: layLengthMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'length', value: layLengthMm ?? boundMm, rule: layLengthMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
-  const clothLength = figure({ id: 'buy.cloth', label: `${cloth.name}, to buy`, quantity: 'length', sum: roundUp(used, step, 'length'), rule: `sold by the ${step} mm`, setBy: 'catalogue' })
+  const used = entered({ id: 'buy.used', label: layLengthMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: layLengthMm ?? boundMm, rule: layLengthMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
+  const clothLength = figure({ id: 'buy.cloth', label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(used, step, 'run'), rule: `sold by the ${step} mm`, setBy: 'catalogue' })
   const clothCost = figure({ id: 'buy.clothCost', label: 'Cloth cost', quantity: 'money', sum: times(over(clothLength, given(1000, 'plain', 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
   const blocks = given(cushions, 'count', 'cushions')
   const { sheets } = filling.sheets
@@ -33,7 +33,7 @@ export function buyingList(job: Job, filling: FillingPlan, cover: Cover, cushion
     { what: 'Sliders', amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(blocks, given(1, 'count', 'slider a zip')), rule: 'one for each zip' }), cost: null },
   ]
   if (cover.piping) {
-    lines.push({ what: `Piping cord ${cover.piping.choice.cordMm} mm`, amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'length', sum: times(blocks, cover.piping.cordPerCushion), rule: 'cord of one cushion for each' }), cost: null })
+    lines.push({ what: `Piping cord ${cover.piping.choice.cordMm} mm`, amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: times(blocks, cover.piping.cordPerCushion), rule: 'cord of one cushion for each' }), cost: null })
   }
   lines.push({ what: 'Thread', amount: threadLength(cover, cushions), cost: null })
   const costs = lines.flatMap((l) => (l.cost ? [l.cost] : []))
@@ -43,8 +43,8 @@ export function buyingList(job: Job, filling: FillingPlan, cover: Cover, cushion
 /** Thread is three times the seam length and a tenth more. */
 function threadLength(cover: Cover, cushions: number): Figure {
   const seamMm = cover.seams.flatMap((s) => s.pairs).reduce((sum, p) => sum + stretchLength(p.a), 0)
-  const seams = entered({ id: 'buy.seamLength', label: 'Seams of one cushion', quantity: 'length', value: seamMm, rule: 'every seam once' })
-  return figure({ id: 'buy.thread', label: 'Thread', quantity: 'length', sum: times(given(3, 'plain', 'thread to seam'), seams, given(cushions, 'count', 'cushions'), plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the seams, and a tenth' })
+  const seams = entered({ id: 'buy.seamLength', label: 'Seams of one cushion', quantity: 'run', value: seamMm, rule: 'every seam once' })
+  return figure({ id: 'buy.thread', label: 'Thread', quantity: 'run', sum: times(given(3, 'plain', 'thread to seam'), seams, given(cushions, 'count', 'cushions'), plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the seams, and a tenth' })
 }
 
 const sheetSize = (filling: FillingPlan): string => {

@@ -20,7 +20,7 @@ export function keepersBench(): Job {
       width: { readings: [{ mm: 2236 }, { mm: 2235 }, { mm: 2237 }] },
       depth: { readings: [{ mm: 468 }, { mm: 468 }] },
     },
-    makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'both', cordMm: 5, cut: 'straight' } },
+    makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'both', cordMm: 5, cut: 'along' } },
     cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } } },
   }
 }

@@ -6,7 +6,7 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   { form: 'gap G  ·  squeeze G', does: 'between neighbours on a bench', example: 'squeeze 2' },
   { form: 'in N', does: 'number of cushions', example: 'in 4' },
   { form: 'sa S', does: 'seam allowance on this job', example: 'sa 12' },
-  { form: 'pipe none | top | both, cord C, bias | straight', does: 'piping', example: 'pipe both cord 5 bias' },
+  { form: 'pipe none | top | both, cord C, across | along | bias', does: 'piping', example: 'pipe both cord 5 bias' },
   { form: 'foam NAME', does: 'a grade of the catalogue', example: 'foam gannet 36' },
   { form: 'cloth NAME', does: 'a cloth of the shop', example: 'cloth storm canvas' },
   { form: 'railroad  ·  up', does: 'which way the cloth runs', example: 'railroad' },

@@ -27,6 +27,11 @@ describe('a seat typed in one line', () => {
     expect(typed.ok && typed.value.kind === 'seat' && typed.value.seat.depth.readings[0]!.mm).toBeCloseTo(469.9, 6)
   })
 
+  it.each(['bench 88 x 18 1/2 x 3 in 3', 'bench 88 x 18.5 x 3 in in 3', 'bench 88 x 18 1/2 x 3" in 3'])('%s is in inches in a metric shop too', (line) => {
+    const typed = readTyped(line, context('mm', null))
+    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', units: 'inch-8', says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3', seat: { count: 3 } })
+  })
+
   it('mixed units and single cushions', () => {
     const typed = readTyped(`seat 61 cm × 21 1/2" × 110 times 4`, context('mm', null))
     expect(typed.ok && typed.value).toMatchObject({ seat: { kind: 'singles', count: 4, width: { readings: [{ mm: 610 }] } } })

@@ -1,7 +1,7 @@
 import type { AllowanceBook, Cloth, Dimension, Grade, Job, Piping, Seat } from '../../contract/index.ts'
 import { newSeat, setAllowance, setCloth, setGrade, setReadings, setSeat, type DimensionName, type Edit } from '../job/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
-import { formatLengthWithUnit, parseLength, type LengthUnit } from '../units/index.ts'
+import { formatLengthWithUnit, isInch, parseLength, type LengthUnit } from '../units/index.ts'
 import { facing } from '../seat/index.ts'
 
 /** What a typed line can refer to. `job` is null on the shelf, where only new jobs make sense. */
@@ -13,7 +13,8 @@ export interface TypingContext {
 }
 
 export type Typed =
-  | { readonly kind: 'seat'; readonly seat: Seat; readonly says: string }
+  /** `units`: how the sizes were said, which a new job goes on with. */
+  | { readonly kind: 'seat'; readonly seat: Seat; readonly units: LengthUnit; readonly says: string }
   | { readonly kind: 'edit'; readonly edit: Edit }
 
 export type TypingFailure =
@@ -67,7 +68,7 @@ function readSeat(word: 'bench' | 'seat', rest: string, context: TypingContext):
   const [, sizes = rest, times] = /^(.*?)\s+(?:in|times)\s+(\S+)$/i.exec(rest) ?? []
   const texts = sizes.split(/\s*[x×*]\s*/i)
   if (texts.length !== 3) return err({ code: 'sizes', word, found: texts.filter((t) => t !== '').length })
-  const units = context.job?.units ?? context.units
+  const units = saidUnits(sizes, context.job?.units ?? context.units)
   const values: number[] = []
   for (const [i, what] of [word === 'bench' ? 'length' : 'width', 'depth', 'thickness'].entries()) {
     const length = readPositive(texts[i]!, what, units)
@@ -77,8 +78,15 @@ function readSeat(word: 'bench' | 'seat', rest: string, context: TypingContext):
   const [w, d, t] = values as [number, number, number]
   return chain(times === undefined ? ok(1) : readCount(times), (count) => {
     const said = [w, d, t].map((mm) => formatLengthWithUnit(mm, units)).join(' x ')
-    return ok({ kind: 'seat', seat: newSeat(word === 'bench' ? 'bench' : 'singles', w, d, t, count), says: word === 'bench' ? `Bench ${said} net, in ${count}` : `${count} of ${said} net` })
+    return ok({ kind: 'seat', units, seat: newSeat(word === 'bench' ? 'bench' : 'singles', w, d, t, count), says: word === 'bench' ? `Bench ${said} net, in ${count}` : `${count} of ${said} net` })
   })
+}
+
+/** Nobody says fractions of a millimetre: a bare fraction, or inches after the last size, makes the line one in inches. */
+function saidUnits(sizes: string, units: LengthUnit): LengthUnit {
+  if (isInch(units)) return /\d\s*(mm|cm|m)$/i.test(sizes.trim()) ? 'mm' : units
+  if (/\d\s*(in|inch|inches|")$/i.test(sizes.trim())) return 'inch-8'
+  return /\d\/\d+(?!\d)(?!\s*(mm|cm|m)\b)/i.test(sizes) && !/\d\s*(mm|cm|m)\b/i.test(sizes) && !/\d\/\d+\s*(in|inch|inches|"|ft|')/i.test(sizes) ? 'inch-8' : units
 }
 
 function readings(name: DimensionName, what: string, rest: string, { job }: { job: Job }): Answer {
@@ -121,11 +129,11 @@ function readPiping(rest: string, { job }: { job: Job }): Answer {
   if (rows !== 'none' && rows !== 'top' && rows !== 'both') return err({ code: 'choice', word: 'pipe', text: rows, choices: ['none', 'top', 'both'] })
   if (rows === 'none') return edit({ says: 'No piping', apply: (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { rows } } }) })
   const before = job.makeUp.piping
-  let choice: Piping = before.rows === 'none' ? { rows, cordMm: 5, cut: 'straight' } : { ...before, rows }
+  let choice: Piping = before.rows === 'none' ? { rows, cordMm: 5, cut: 'across' } : { ...before, rows }
   const words = more.join(' ')
-  if (/\bbias\b/.test(words)) choice = { ...choice, cut: 'bias' }
-  if (/\bstraight\b/.test(words)) choice = { ...choice, cut: 'straight' }
-  const cord = /\bcord\s+(.+?)(?=\s+(?:bias|straight)\b|$)/.exec(words)
+  const cut = /\b(across|along|bias)\b/.exec(words)?.[1]
+  if (cut) choice = { ...choice, cut: cut as typeof choice.cut }
+  const cord = /\bcord\s+(.+?)(?=\s+(?:across|along|bias)\b|$)/.exec(words)
   if (cord) {
     const mm = readPositive(cord[1]!, 'cord', job.units)
     if (!mm.ok) return mm

@@ -1,8 +1,8 @@
-import { formatLength, trimmed, type LengthUnit } from '../units/index.ts'
+import { formatLength, isInch, trimmed, type LengthUnit } from '../units/index.ts'
 import type { Figure } from './figure.ts'
 
-/** What a number counts or measures. Lengths are mm, areas mm², money is in the job's currency. */
-export type Quantity = 'length' | 'area' | 'count' | 'mass' | 'share' | 'money' | 'plain'
+/** What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², money is in the job's currency. */
+export type Quantity = 'length' | 'run' | 'area' | 'count' | 'mass' | 'share' | 'money' | 'plain'
 
 /**
  * The sum behind a figure, kept as a tree: the value and the shown working both come from it,
@@ -82,6 +82,8 @@ export function sayAmount(value: number, quantity: Quantity, unit: LengthUnit): 
   switch (quantity) {
     case 'length':
       return formatLength(value, unit)
+    case 'run':
+      return isInch(unit) ? `${trimmed(value / 914.4, 2)} yd` : `${trimmed(value / 1000, 2)} m`
     case 'area':
       return `${trimmed(value / 1e6, 3)} m²`
     case 'mass':

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Seat } from '../../contract/index.ts'
+import type { LengthUnit } from '../../core/units/index.ts'
+import { useJob } from '../stores/job.ts'
+import { useShop } from '../stores/shop.ts'
+import { STATION_PAGES } from '../stations/index.ts'
+import HelpSheet from '../ui/HelpSheet.vue'
+import TypingLine from '../ui/TypingLine.vue'
+import ConflictDialog from './ConflictDialog.vue'
+import HistoryDrawer from './HistoryDrawer.vue'
+import StationSpine from './StationSpine.vue'
+
+const props = defineProps<{ id: string }>()
+const jobs = useJob()
+const shop = useShop()
+const router = useRouter()
+const failed = ref('')
+const help = ref(false)
+const history = ref(false)
+const line = ref<InstanceType<typeof TypingLine>>()
+
+watch(
+  () => props.id,
+  async (id) => {
+    failed.value = ''
+    try {
+      await Promise.all([shop.open(), jobs.open(id)])
+    } catch (cause) {
+      failed.value = (cause as Error).message
+    }
+  },
+  { immediate: true },
+)
+
+function newSeat(seat: Seat, says: string, units: LengthUnit): void {
+  jobs.edit({ says, apply: (job) => ({ ...job, units, seat }) })
+}
+
+function onKey(event: KeyboardEvent): void {
+  const isTyping = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
+  const letter = event.key.toLowerCase()
+  if ((event.ctrlKey || event.metaKey) && letter === 'z') {
+    event.preventDefault()
+    if (event.shiftKey) jobs.redo()
+    else jobs.undo()
+  } else if (event.altKey && /^[1-6]$/.test(event.key)) {
+    event.preventDefault()
+    void router.push(`/jobs/${props.id}/${STATION_PAGES[Number(event.key) - 1]!.station}`)
+  } else if (!isTyping && event.key === '/') {
+    event.preventDefault()
+    line.value?.focus()
+  } else if (!isTyping && event.key === '?') help.value = true
+}
+
+const leaving = () => void jobs.flush()
+onMounted(() => {
+  window.addEventListener('keydown', onKey)
+  window.addEventListener('pagehide', leaving)
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey)
+  window.removeEventListener('pagehide', leaving)
+  void jobs.flush()
+})
+</script>
+
+<template>
+  <div class="job-page">
+    <header class="no-print">
+      <RouterLink to="/" class="shelf-link">Shelf</RouterLink>
+      <template v-if="jobs.job">
+        <h1><span class="ticket">{{ jobs.job.ticket }}</span>{{ jobs.job.title }}</h1>
+        <span class="quiet customer">{{ jobs.job.customer }}</span>
+        <span class="save" :class="jobs.saveState.kind" aria-live="polite">
+          <template v-if="jobs.saveState.kind === 'saved'">saved, revision {{ jobs.revision }}</template>
+          <template v-else-if="jobs.saveState.kind === 'saving'">saving …</template>
+          <template v-else-if="jobs.saveState.kind === 'waiting'">typed, not saved yet</template>
+          <template v-else>not saved: {{ jobs.saveState.why }}</template>
+        </span>
+        <button type="button" class="plain-button" :disabled="jobs.past.length === 0" :title="jobs.past.at(-1)?.says" @click="jobs.undo()">Undo</button>
+        <button type="button" class="plain-button" :disabled="jobs.future.length === 0" @click="jobs.redo()">Redo</button>
+        <button type="button" class="plain-button" @click="history = true">History</button>
+        <a class="plain-button" :href="`/api/jobs/${jobs.id}/file`">Job file</a>
+      </template>
+    </header>
+    <p v-if="failed" class="sheet failed" role="alert">{{ failed }} <RouterLink to="/">Back to the shelf</RouterLink></p>
+    <template v-else-if="jobs.job && jobs.plan">
+      <StationSpine />
+      <p v-if="jobs.refused" class="refused" role="alert">Not taken: {{ jobs.refused }}</p>
+      <main>
+        <RouterView />
+      </main>
+      <TypingLine ref="line" :job="jobs.job" :units="jobs.job.units" placeholder="Type a change: depth 470 469, sa 12, pipe top …" @seat="newSeat" @edit="(e) => jobs.edit(e)" @help="help = true" />
+      <ConflictDialog />
+      <HistoryDrawer v-model="history" />
+    </template>
+    <HelpSheet v-model="help" />
+  </div>
+</template>
+
+<style scoped>
+.job-page {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 8px 14px;
+}
+
+h1 {
+  font-size: 22px;
+}
+
+.ticket {
+  display: inline-block;
+  margin-right: 10px;
+  padding: 2px 9px 2px 20px;
+  border: 1px solid var(--ink);
+  border-radius: 2px;
+  background: radial-gradient(circle at 10px 50%, var(--floor) 0 3.5px, var(--ink) 3.5px 4.5px, transparent 4.5px) #fffdf8;
+}
+
+.customer {
+  flex: 1;
+}
+
+.shelf-link,
+a.plain-button {
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.shelf-link {
+  padding: 6px 4px;
+  text-decoration: underline;
+}
+
+.save {
+  font-size: 14px;
+  color: var(--moss);
+  max-width: 340px;
+}
+
+.save.waiting,
+.save.saving {
+  color: var(--ink-soft);
+}
+
+.save.failed {
+  color: var(--rust);
+  font-weight: 600;
+}
+
+main {
+  flex: 1;
+  min-height: 0;
+  padding: 14px;
+}
+
+.failed {
+  margin: 40px auto;
+  padding: 20px;
+}
+
+.refused {
+  margin: 0;
+  padding: 6px 14px;
+  color: var(--rust);
+  background: var(--rust-wash);
+}
+</style>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Station } from '../../core/warning/index.ts'
+import { useJob } from '../stores/job.ts'
+import { useLay } from '../stores/lay.ts'
+import { STATION_PAGES } from '../stations/index.ts'
+import { keyFigure } from './key-figures.ts'
+
+const jobs = useJob()
+const lays = useLay()
+const rows = computed(() =>
+  STATION_PAGES.map(({ station, title }) => {
+    const mine = jobs.plan?.warnings.filter((w) => w.station === station) ?? []
+    const doubts = mine.filter((w) => w.level === 'stop' || w.level === 'warning').length + (station === 'lay' && lays.failure ? 1 : 0)
+    return { station, title, doubts, figure: jobs.job && jobs.plan ? keyFigure(station as Station, jobs.job, jobs.plan, lays.current) : '' }
+  }),
+)
+</script>
+
+<template>
+  <nav class="spine no-print" aria-label="Stations of the job">
+    <RouterLink v-for="(row, i) in rows" :key="row.station" :to="`/jobs/${jobs.id}/${row.station}`" class="stop" active-class="here">
+      <span class="place">{{ i + 1 }}</span>
+      <span class="title">{{ row.title }}</span>
+      <span v-if="row.doubts > 0" class="doubts" :aria-label="`${row.doubts} open warnings`">{{ row.doubts }} to look at</span>
+      <span class="figure">{{ row.figure }}</span>
+    </RouterLink>
+  </nav>
+</template>
+
+<style scoped>
+.spine {
+  display: grid;
+  grid-template-columns: repeat(6, 1fr);
+  background: #e9dcc0;
+  border-top: 1px solid #cdbfa3;
+  border-bottom: 3px solid var(--ink);
+  /* The long rule let into the floor: a tick every 10 px, a longer one every 50. */
+  background-image: repeating-linear-gradient(90deg, #8c7c5c 0 1px, transparent 1px 50px), repeating-linear-gradient(90deg, #b3a482 0 1px, transparent 1px 10px);
+  background-size: 100% 9px, 100% 5px;
+  background-repeat: no-repeat;
+  background-position: bottom;
+}
+
+.stop {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  column-gap: 8px;
+  align-items: baseline;
+  padding: 8px 12px 14px;
+  color: var(--ink);
+  text-decoration: none;
+  border-right: 1px solid #cdbfa3;
+  min-height: 66px;
+}
+
+.stop:hover {
+  background-color: rgb(255 255 255 / 35%);
+}
+
+.stop.here {
+  background-color: var(--paper);
+  box-shadow: inset 0 3px 0 var(--chalk);
+}
+
+.place {
+  font-family: var(--slab);
+  color: #6b5c3c;
+}
+
+.title {
+  font-family: var(--slab);
+  font-weight: 600;
+  font-size: 18px;
+}
+
+.doubts {
+  color: var(--rust);
+  font-size: 13px;
+  font-weight: 600;
+}
+
+.figure {
+  grid-column: 1 / -1;
+  font-size: 14px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+</style>

@@ -1,0 +1,39 @@
+import type { Job, Lay } from '../../contract/index.ts'
+import type { LaidPiece } from '../../core/cloth/index.ts'
+import { buyingList } from '../../core/lists/index.ts'
+import { areaOf } from '../../core/outline/index.ts'
+import type { Plan } from '../../core/plan.ts'
+import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../core/units/index.ts'
+import type { Station } from '../../core/warning/index.ts'
+
+/** The one figure of a station that stands on the spine. */
+export function keyFigure(station: Station, job: Job, plan: Plan, lay: Lay | null): string {
+  const { size, count } = plan.cushions
+  const mm = (f: { value: number }) => formatLength(f.value, job.units)
+  if (station === 'measure') return `${count} of ${mm(size.width)} x ${mm(size.depth)} x ${mm(size.thickness)} ${unitName(job.units)}`
+  if (plan.kind === 'unworkable') return 'waits for the measurements'
+  switch (station) {
+    case 'filling':
+      return `${count} block${count === 1 ? '' : 's'}, ${plan.filling.sheets.sheets.value} sheet${plan.filling.sheets.sheets.value === 1 ? '' : 's'}`
+    case 'make-up':
+      return `boxed, ${job.makeUp.piping.rows === 'none' ? 'no piping' : job.makeUp.piping.rows === 'both' ? 'piped both rows' : 'piped on top'}`
+    case 'pieces': {
+      const wrong = plan.checks.filter((c) => c.faults.length > 0).length
+      return `${plan.cover.panels.length} panels, ${wrong === 0 ? '5 checks right' : `${wrong} checks wrong`}`
+    }
+    case 'lay':
+      return lay ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(plan.cloth.pieces, lay.length, plan.cloth.problem.cloth.width)} waste` : 'not laid yet'
+    case 'lists': {
+      const buying = buyingList(job, plan.filling, plan.cover, count, lay?.length ?? null, 0)
+      return lay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for the lay'
+    }
+    default:
+      return station satisfies never
+  }
+}
+
+/** Share of the cloth, selvedge to selvedge, that no piece uses. */
+export function wasteWords(pieces: readonly LaidPiece[], lengthMm: number, widthMm: number): string {
+  const used = pieces.reduce((sum, p) => sum + p.qty * areaOf(p.cut), 0)
+  return `${trimmed((1 - used / (lengthMm * widthMm)) * 100, 1)} %`
+}

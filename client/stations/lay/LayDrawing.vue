@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Lay } from '../../../contract/index.ts'
+import { turned } from '../../../core/lay/index.ts'
+import { at, boxOf, type Point } from '../../../core/outline/index.ts'
+import type { WorkedPlan } from '../../../core/plan.ts'
+import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import ClothPattern from '../../drawing/ClothPattern.vue'
+import DimensionLine from '../../drawing/DimensionLine.vue'
+import { useScale } from '../../drawing/use-scale.ts'
+import { useJob } from '../../stores/job.ts'
+
+/** The roll lies from left to right, its left selvedge at the top, its starting end at the left. */
+const props = defineProps<{ lay: Lay; marked: string | null }>()
+const emit = defineEmits<{ mark: [piece: string | null] }>()
+const jobs = useJob()
+const plan = computed(() => jobs.plan as WorkedPlan)
+const cloth = computed(() => jobs.job!.cloth.cloth)
+const place = ref<HTMLElement | null>(null)
+/** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
+const scale = useScale(place, computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: props.lay.length, maxY: 0 })), { left: 54, right: 24, top: 30, bottom: 44 })
+const onCloth = (across: number, along: number): Point => at(scale.value.x(along), scale.value.y(-across))
+const path = (outline: readonly Point[]) => outline.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ')
+
+const pieces = computed(() =>
+  props.lay.placements.map((place) => {
+    const piece = plan.value.cloth.pieces.find((p) => p.id === place.id)!
+    const put = (p: Point) => {
+      const [x, y] = turned(p.x, p.y, place.turn, place.flip)
+      return onCloth(x + place.x, y + place.y)
+    }
+    const cut = piece.cut.map(put)
+    const box = boxOf(cut)
+    const up = put(at(0, 1))
+    const origin = put(at(0, 0))
+    return {
+      key: `${place.id}#${place.copy}`,
+      id: place.id,
+      cut,
+      sew: piece.panel?.finished.map(put) ?? null,
+      label: shortLabel(piece.id),
+      title: piece.name,
+      centre: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
+      fits: labelFit(box.maxX - box.minX, box.maxY - box.minY, shortLabel(piece.id)),
+      arrow: { dx: (up.x - origin.x) / scale.value.k, dy: (up.y - origin.y) / scale.value.k, from: 13, length: shortLabel(piece.id) === '' ? 0 : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16) },
+      matched: piece.matched,
+    }
+  }),
+)
+const SHORT: Record<string, string> = { 'top-plate': 'top', 'bottom-plate': 'bottom', boxing: 'boxing', 'boxing-front': 'front', 'boxing-left': 'left', 'boxing-right': 'right', 'gusset-upper': 'gusset', 'gusset-lower': 'gusset' }
+/** Level where the piece is wide enough for its label, else upright, else not at all. */
+function labelFit(width: number, height: number, label: string): 'level' | 'upright' | null {
+  const needs = label.length * 6.8 + 8
+  if (label === '') return null
+  if (width > needs && height > 15) return 'level'
+  return height > needs && width > 13 ? 'upright' : null
+}
+function shortLabel(id: string): string {
+  const [cushion, panel] = id.split('/')
+  return panel === undefined ? '' : `${cushion} ${SHORT[panel] ?? panel}`
+}
+</script>
+
+<template>
+  <div ref="place" class="place">
+    <svg :width="scale.width" :height="scale.height" role="img" aria-label="The lay, to scale, on the cloth">
+      <defs>
+        <ClothPattern id="lay-cloth" :cloth="cloth" :k="scale.k" :origin-y="onCloth(cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0, 0).y" bands-go="down" />
+        <marker id="lay-arrow" viewBox="0 0 8 8" refX="6" refY="4" markerWidth="7" markerHeight="7" orient="auto"><path d="M0 0 8 4 0 8z" fill="#22282c" /></marker>
+      </defs>
+      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="lay.length * scale.k" :height="cloth.widthMm * scale.k" fill="url(#lay-cloth)" />
+      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="lay.length * scale.k" :height="cloth.widthMm * scale.k" class="waste" />
+      <rect v-for="(s, i) in [{ at: 0, w: cloth.selvedgeMm[0] }, { at: cloth.widthMm - cloth.selvedgeMm[1], w: cloth.selvedgeMm[1] }]" :key="i" :x="onCloth(0, 0).x" :y="onCloth(s.at, 0).y" :width="lay.length * scale.k" :height="s.w * scale.k" class="selvedge" />
+      <g v-for="p in pieces" :key="p.key" class="piece" :class="{ marked: marked === p.id }" @mouseenter="emit('mark', p.id)" @mouseleave="emit('mark', null)">
+        <title>{{ p.title }}</title>
+        <polygon :points="path(p.cut)" fill="url(#lay-cloth)" class="cut" />
+        <polygon v-if="p.sew" :points="path(p.sew)" class="sew" />
+        <line v-if="p.arrow.length > 10" :x1="p.centre.x + p.arrow.dx * p.arrow.from" :y1="p.centre.y + p.arrow.dy * p.arrow.from" :x2="p.centre.x + p.arrow.dx * (p.arrow.from + p.arrow.length)" :y2="p.centre.y + p.arrow.dy * (p.arrow.from + p.arrow.length)" class="arrow" marker-end="url(#lay-arrow)" />
+        <g v-if="p.fits" :transform="`translate(${p.centre.x} ${p.centre.y}) rotate(${p.fits === 'upright' ? -90 : 0})`">
+          <rect :x="-p.label.length * 3.4 - 3" y="-8" :width="p.label.length * 6.8 + 6" height="16" rx="2" class="tag" />
+          <text y="4.5" text-anchor="middle">{{ p.label }}</text>
+        </g>
+      </g>
+      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="lay.length * scale.k" :height="cloth.widthMm * scale.k" class="edge" />
+      <DimensionLine :x1="onCloth(0, 0).x" :x2="onCloth(0, lay.length).x" :y1="onCloth(cloth.widthMm, 0).y + 28" :y2="onCloth(cloth.widthMm, 0).y + 28" :text="`${formatLengthWithUnit(lay.length, jobs.job!.units)} along the roll`" />
+      <DimensionLine :x1="onCloth(0, 0).x - 18" :x2="onCloth(0, 0).x - 18" :y1="onCloth(cloth.widthMm, 0).y" :y2="onCloth(0, 0).y" :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)" />
+      <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">left selvedge · starting end at the left · arrows: back of plates, top of boxing</text>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.place {
+  height: 100%;
+  overflow: hidden;
+}
+
+.waste {
+  fill: var(--paper);
+  opacity: 0.72;
+}
+
+.selvedge {
+  fill: #b5a888;
+  opacity: 0.75;
+}
+
+.edge {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+
+.cut {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+
+.sew {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 1.2;
+  stroke-dasharray: 5 3;
+}
+
+.tag {
+  fill: #fffdf8;
+  opacity: 0.92;
+}
+
+.piece text {
+  font-size: 12px;
+  font-weight: 600;
+}
+
+.piece.marked .cut {
+  stroke: var(--chalk);
+  stroke-width: 4;
+}
+
+.arrow {
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+
+.caption {
+  font-size: 13px;
+  fill: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,20 @@
+import type { ClothPlan } from '../../../core/cloth/index.ts'
+import type { LayFailure } from '../../../core/lay/index.ts'
+import { formatLengthWithUnit, type LengthUnit } from '../../../core/units/index.ts'
+
+/** Why no lay exists, with a cure. */
+export function layFailureWords(failure: LayFailure, plan: ClothPlan, unit: LengthUnit): string {
+  const name = (id: string) => plan.pieces.find((p) => p.id === id)?.name ?? id
+  switch (failure.code) {
+    case 'wider-than-cloth':
+      return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} wider than the usable cloth. ${failure.wouldTurn ? 'Turned by 90° it would fit: try the other direction.' : 'Choose a wider cloth or divide into more cushions.'}`
+    case 'longer-than-cloth':
+      return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} longer than the cloth in hand.`
+    case 'no-place':
+      return `${name(failure.piece)} finds no place on this cloth, even alone.`
+    case 'no-room':
+      return `There is no room for ${failure.pieces.map(name).join(', ')}.`
+    default:
+      return failure satisfies never
+  }
+}

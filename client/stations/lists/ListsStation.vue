@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { buyingList } from '../../../core/lists/index.ts'
+import { unitName } from '../../../core/units/index.ts'
+import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
+import FigureValue from '../../ui/FigureValue.vue'
+import NotYet from '../../ui/NotYet.vue'
+import WarningList from '../../ui/WarningList.vue'
+
+const jobs = useJob()
+const lays = useLay()
+const job = computed(() => jobs.job!)
+const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+const buying = computed(() => plan.value && buyingList(job.value, plan.value.filling, plan.value.cover, plan.value.cushions.count, lays.current?.length ?? null, lays.current?.bound ?? 0))
+const print = () => window.print()
+</script>
+
+<template>
+  <section v-if="plan && buying" class="lists">
+    <div class="sheet paper">
+      <div class="head">
+        <div>
+          <h2>{{ job.ticket }} {{ job.title }}: cut list</h2>
+          <p class="quiet">{{ plan.cushions.count }} cushions, every size is <b>cut</b> unless it says net. {{ job.customer }}</p>
+        </div>
+        <button type="button" class="plain-button no-print" @click="print">Print both lists</button>
+      </div>
+      <table>
+        <thead><tr><th>Piece</th><th>From</th><th class="n">Count</th><th>Cut, {{ unitName(job.units) }}</th><th>Marks</th><th class="tick">Cut</th></tr></thead>
+        <tbody>
+          <tr v-for="(l, i) in plan.cutList" :key="i">
+            <th scope="row">{{ l.what }}</th>
+            <td>{{ l.material === 'foam' ? job.filling.grade.name : job.cloth.cloth.name }}</td>
+            <td class="n">{{ l.count }}</td>
+            <td><FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless /></td>
+            <td>{{ l.note }}</td>
+            <td class="tick"><span class="box" /></td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <div class="sheet paper">
+      <h2>Buying list</h2>
+      <p v-if="!buying.hasLay" class="quiet">The cloth waits for its lay; what stands here is the least it can be.</p>
+      <table>
+        <thead><tr><th>What</th><th>How much</th><th class="n">Cost</th></tr></thead>
+        <tbody>
+          <tr v-for="(l, i) in buying.lines" :key="i">
+            <th scope="row">{{ l.what }}</th>
+            <td><FigureValue :figure="l.amount" bare /></td>
+            <td class="n"><FigureValue v-if="l.cost" :figure="l.cost" /><span v-else class="quiet">no price</span></td>
+          </tr>
+          <tr class="total"><th scope="row">Foam and cloth</th><td /><td class="n"><FigureValue :figure="buying.total" /></td></tr>
+        </tbody>
+      </table>
+      <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lists')" />
+    </div>
+  </section>
+  <NotYet v-else />
+</template>
+
+<style scoped>
+.lists {
+  display: grid;
+  grid-template-columns: 3fr 2fr;
+  gap: 14px;
+  height: 100%;
+}
+
+.paper {
+  padding: 16px 18px;
+  overflow-y: auto;
+}
+
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+}
+
+.head p {
+  margin: 2px 0 10px;
+}
+
+table {
+  width: 100%;
+  margin-bottom: 14px;
+}
+
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 3px 10px 3px 0;
+  border-top: 1px solid var(--paper-edge);
+}
+
+thead th {
+  border: 0;
+  color: var(--ink-soft);
+}
+
+.n {
+  text-align: right;
+}
+
+.tick {
+  width: 46px;
+  text-align: center;
+}
+
+.box {
+  display: inline-block;
+  width: 18px;
+  height: 18px;
+  border: 1.5px solid var(--ink);
+  vertical-align: middle;
+}
+
+.total th,
+.total td {
+  border-top: 2px solid var(--ink);
+  font-weight: 600;
+}
+
+@media print {
+  .lists {
+    display: block;
+  }
+
+  .paper {
+    break-inside: avoid;
+    overflow: visible;
+  }
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { cutOutline, notchPlace, type Panel } from '../../../core/cover/index.ts'
+import { boxOf, edgeOf } from '../../../core/outline/index.ts'
+import DimensionLine from '../../drawing/DimensionLine.vue'
+import { svgPoints, useScale } from '../../drawing/use-scale.ts'
+
+const props = defineProps<{ panel: Panel; count: number; notchMm: number; lit: ReadonlySet<string> }>()
+const place = ref<HTMLElement | null>(null)
+const cut = computed(() => cutOutline(props.panel))
+const box = computed(() => boxOf(cut.value))
+const isStrip = computed(() => props.panel.role !== 'plate')
+const scale = useScale(place, box, { left: 62, right: 26, top: 44, bottom: 42 })
+const notches = computed(() =>
+  props.panel.notches.map((n) => {
+    const edge = props.panel.edges.find((e) => e.name === n.edge)!
+    const p = notchPlace(props.panel, n)
+    const [x, y] = [scale.value.x(p.x + p.outward.x * edge.allowance.value), scale.value.y(p.y + p.outward.y * edge.allowance.value)]
+    const depth = Math.max(5, Math.min(props.notchMm, edge.allowance.value / 2) * scale.value.k)
+    return { letter: n.letter, x, y, x2: x - p.outward.x * depth, y2: y + p.outward.y * depth, tx: x - p.outward.x * 15, ty: y + p.outward.y * 15 + 4 }
+  }),
+)
+const litEdges = computed(() =>
+  props.panel.edges.flatMap((e, i) => {
+    if (!props.lit.has(`${props.panel.id}/${e.name}`)) return []
+    const [a, b] = edgeOf(props.panel.finished, i)
+    return [{ x1: scale.value.x(a.x), y1: scale.value.y(a.y), x2: scale.value.x(b.x), y2: scale.value.y(b.y) }]
+  }),
+)
+const zipEdges = computed(() =>
+  props.panel.edges.flatMap((e, i) => {
+    if (e.treatment !== 'zip') return []
+    const [a, b] = edgeOf(props.panel.finished, i)
+    return [{ x1: scale.value.x(a.x), y1: scale.value.y(a.y), x2: scale.value.x(b.x), y2: scale.value.y(b.y) }]
+  }),
+)
+</script>
+
+<template>
+  <figure ref="place" :class="{ strip: isStrip }">
+    <svg :width="scale.width" :height="scale.height" role="img" :aria-label="`${panel.name}, to scale`">
+      <text x="8" y="18" class="title">{{ panel.name }} <tspan class="times">cut {{ count }}</tspan></text>
+      <polygon :points="svgPoints(cut, scale)" class="cut" />
+      <polygon :points="svgPoints(panel.finished, scale)" class="sew" />
+      <line v-for="(z, i) in zipEdges" :key="`z${i}`" v-bind="z" class="zip" />
+      <line v-for="(e, i) in litEdges" :key="`l${i}`" v-bind="e" class="lit" />
+      <g v-for="(n, i) in notches" :key="i">
+        <line :x1="n.x" :y1="n.y" :x2="n.x2" :y2="n.y2" class="notch" />
+        <text :x="n.tx" :y="n.ty" text-anchor="middle" class="letter">{{ n.letter }}</text>
+      </g>
+      <DimensionLine :x1="scale.x(box.minX)" :x2="scale.x(box.maxX)" :y1="scale.y(box.minY) + 28" :y2="scale.y(box.minY) + 28" :figure="panel.figures.cutWidth" />
+      <DimensionLine :x1="scale.x(box.minX) - 22" :x2="scale.x(box.minX) - 22" :y1="scale.y(box.minY)" :y2="scale.y(box.maxY)" :figure="panel.figures.cutHeight" />
+    </svg>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+  height: 250px;
+  overflow: hidden;
+}
+
+figure.strip {
+  grid-column: 1 / -1;
+  height: 132px;
+}
+
+.title {
+  font-family: var(--slab);
+  font-weight: 600;
+  font-size: 16px;
+}
+
+.times {
+  font-family: var(--sans);
+  font-weight: 400;
+  fill: var(--ink-soft);
+  font-size: 14px;
+}
+
+.cut {
+  fill: #fffdf8;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+
+.sew {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 1.5;
+  stroke-dasharray: 6 3.5;
+}
+
+.zip {
+  stroke: var(--ink);
+  stroke-width: 4;
+  stroke-dasharray: 3 2;
+}
+
+.lit {
+  stroke: var(--chalk);
+  stroke-width: 6;
+  opacity: 0.55;
+}
+
+.notch {
+  stroke: var(--rust);
+  stroke-width: 2.5;
+}
+
+.letter {
+  font-size: 12px;
+  fill: var(--rust);
+}
+</style>

@@ -1,0 +1,153 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { readJob, type Job, type StoredJob } from '../../contract/index.ts'
+import type { Edit } from '../../core/job/index.ts'
+import { planJob } from '../../core/plan.ts'
+import { ApiError } from '../api/http.ts'
+import { openJob, saveJob } from '../api/jobs.ts'
+import { dropDraft, findDraft, keepDraft } from './draft.ts'
+
+export type SaveState = { readonly kind: 'saved'; readonly at: string } | { readonly kind: 'waiting' } | { readonly kind: 'saving' } | { readonly kind: 'failed'; readonly why: string }
+
+interface Step {
+  readonly job: Job
+  readonly says: string
+  readonly key: string | null
+}
+
+const SAVE_AFTER_MS = 700
+const TRY_AGAIN_MS = 4000
+
+/** The open job: its document, undo and redo, and saving as you go. */
+export const useJob = defineStore('job', () => {
+  const id = ref('')
+  const revision = ref(0)
+  const job = shallowRef<Job | null>(null)
+  const past = shallowRef<readonly Step[]>([])
+  const future = shallowRef<readonly Step[]>([])
+  const saveState = shallowRef<SaveState>({ kind: 'waiting' })
+  const conflict = shallowRef<StoredJob | null>(null)
+  const refused = ref('')
+  const plan = computed(() => (job.value ? planJob(job.value) : null))
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let lastSays = ''
+
+  async function open(jobId: string): Promise<void> {
+    await flush()
+    const stored = await openJob(jobId)
+    id.value = jobId
+    past.value = future.value = []
+    take(stored)
+    const draft = findDraft(jobId)
+    if (!draft || JSON.stringify(draft.job) === JSON.stringify(stored.job)) return dropDraft(jobId)
+    // What an earlier page could not save: on top of the same revision it simply goes on; else the maker chooses.
+    past.value = [{ job: stored.job, says: 'as saved', key: null }]
+    job.value = draft.job
+    if (draft.baseRevision === stored.revision) schedule('recovered edit')
+    else conflict.value = stored
+  }
+
+  function take(stored: StoredJob): void {
+    revision.value = stored.revision
+    job.value = stored.job
+    saveState.value = { kind: 'saved', at: stored.savedAt }
+    conflict.value = null
+  }
+
+  /** Applies an edit; edits with the same key in a row (typing in one field) undo together. */
+  function edit(change: Edit, key: string | null = null): boolean {
+    if (!job.value) return false
+    const changed = change.apply(job.value)
+    const read = readJob(changed)
+    if (!read.ok) {
+      refused.value = `${read.faults[0]!.path.replace('$.', '')}: ${read.faults[0]!.message}`
+      return false
+    }
+    refused.value = ''
+    if (JSON.stringify(changed) === JSON.stringify(job.value)) return true
+    const goesOn = key !== null && past.value.at(-1)?.key === key
+    if (!goesOn) past.value = [...past.value.slice(-199), { job: job.value, says: change.says, key }]
+    future.value = []
+    job.value = read.value
+    schedule(change.says)
+    return true
+  }
+
+  function undo(): void {
+    const step = past.value.at(-1)
+    if (!step || !job.value) return
+    future.value = [...future.value, { ...step, job: job.value }]
+    past.value = past.value.slice(0, -1)
+    job.value = step.job
+    schedule(`undo: ${step.says}`)
+  }
+
+  function redo(): void {
+    const step = future.value.at(-1)
+    if (!step || !job.value) return
+    past.value = [...past.value, { ...step, job: job.value, key: null }]
+    future.value = future.value.slice(0, -1)
+    job.value = step.job
+    schedule(step.says)
+  }
+
+  function schedule(says: string): void {
+    lastSays = says
+    keepDraft(id.value, { job: job.value!, baseRevision: revision.value })
+    if (conflict.value) return
+    saveState.value = { kind: 'waiting' }
+    clearTimeout(timer)
+    timer = setTimeout(() => void save(), SAVE_AFTER_MS)
+  }
+
+  async function save(): Promise<void> {
+    const saving = job.value
+    if (!saving || conflict.value || saveState.value.kind === 'saving') return
+    const savingId = id.value
+    saveState.value = { kind: 'saving' }
+    try {
+      const answer = await saveJob(savingId, saving, revision.value, lastSays)
+      if (id.value !== savingId) return
+      if (answer.kind === 'conflict') {
+        conflict.value = answer.theirs
+        saveState.value = { kind: 'failed', why: 'This job was saved from another window.' }
+        return
+      }
+      revision.value = answer.stored.revision
+      saveState.value = { kind: 'saved', at: answer.stored.savedAt }
+      if (job.value === saving) dropDraft(savingId)
+      else schedule(lastSays)
+    } catch (cause) {
+      saveState.value = { kind: 'failed', why: cause instanceof ApiError ? cause.message : String(cause) }
+      timer = setTimeout(() => void save(), TRY_AGAIN_MS)
+    }
+  }
+
+  /** Saves what is waiting, now. */
+  async function flush(): Promise<void> {
+    clearTimeout(timer)
+    if (job.value && saveState.value.kind === 'waiting') await save()
+  }
+
+  /** My version goes on top of theirs; theirs stays in the history. */
+  async function keepMine(): Promise<void> {
+    const theirs = conflict.value
+    if (!theirs) return
+    revision.value = theirs.revision
+    conflict.value = null
+    saveState.value = { kind: 'waiting' }
+    lastSays = 'kept over a change from another window'
+    await save()
+  }
+
+  /** Their version is opened; mine can be had back with undo. */
+  function takeTheirs(): void {
+    const theirs = conflict.value
+    if (!theirs || !job.value) return
+    past.value = [...past.value, { job: job.value, says: 'my version', key: null }]
+    take(theirs)
+    dropDraft(id.value)
+  }
+
+  return { id, revision, job, plan, past, future, saveState, conflict, refused, open, edit, undo, redo, flush, keepMine, takeTheirs }
+})

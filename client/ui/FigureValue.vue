@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { sayAmount, sayFigure, sayWorking, workingLines, type Figure } from '../../core/working/index.ts'
+import { useHighlight } from '../stores/highlight.ts'
+import { useJob } from '../stores/job.ts'
+
+const props = defineProps<{ figure: Figure; bare?: boolean; unitless?: boolean }>()
+const jobs = useJob()
+const highlight = useHighlight()
+const unit = computed(() => jobs.job?.units ?? 'mm')
+const money = computed(() => (props.figure.quantity === 'money' ? ` ${jobs.job?.currency ?? ''}` : ''))
+const lines = computed(() => workingLines(props.figure, unit.value))
+const SET_BY = { measured: 'measured', shop: "set by the shop's allowance book", job: 'set on this job', rule: 'a rule of the trade', catalogue: 'from the catalogue' } as const
+const change = computed(() => {
+  const [station, field] = (props.figure.change ?? '').split('.')
+  return station ? { station, field } : null
+})
+</script>
+
+<template>
+  <ElPopover trigger="click" :width="380" :teleported="true" popper-class="working-popper">
+    <template #reference>
+      <button
+        type="button"
+        class="figure"
+        :class="{ lit: highlight.figure === figure.id }"
+        :aria-label="`${figure.label}: ${sayFigure(figure, unit)}${money}, show its sum`"
+        @mouseenter="highlight.figure = figure.id"
+        @mouseleave="highlight.figure = null"
+        @focus="highlight.figure = figure.id"
+        @blur="highlight.figure = null"
+      >
+        {{ unitless ? sayAmount(figure.value, figure.quantity, unit) : sayFigure(figure, unit) }}{{ money }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
+      </button>
+    </template>
+    <div class="working">
+      <h3>{{ figure.label }}</h3>
+      <p class="sum">{{ sayWorking(figure, unit) }}{{ money }}</p>
+      <ul v-if="lines.length > 0">
+        <li v-for="line in lines" :key="line.label">
+          <span>{{ line.label }}</span>
+          <FigureValue v-if="line.figure" :figure="line.figure" />
+          <span v-else>{{ line.amount }}</span>
+        </li>
+      </ul>
+      <p class="quiet">{{ figure.rule }} · {{ SET_BY[figure.setBy] }}</p>
+      <p v-if="change">
+        <RouterLink :to="`/jobs/${jobs.id}/${change.station}`">Change it at {{ change.station }}</RouterLink>
+      </p>
+    </div>
+  </ElPopover>
+</template>
+
+<style scoped>
+.figure {
+  white-space: nowrap;
+  min-height: 32px;
+  padding: 2px 4px;
+  border: 0;
+  border-bottom: 1px dotted var(--ink-soft);
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  font-weight: 600;
+}
+
+.figure:hover,
+.figure.lit {
+  background: var(--chalk-wash);
+}
+
+.line {
+  margin-left: 5px;
+  font-size: 12px;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+
+.line.net {
+  color: var(--chalk);
+}
+
+.working h3 {
+  color: var(--ink);
+}
+
+.working .sum {
+  font-size: 17px;
+  margin: 6px 0;
+}
+
+.working ul {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 6px;
+}
+
+.working li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  border-top: 1px solid var(--paper-edge);
+  min-height: 34px;
+}
+
+.working p {
+  margin: 4px 0;
+}
+
+.working a {
+  color: var(--chalk);
+}
+</style>

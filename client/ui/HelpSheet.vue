@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { GRAMMAR } from '../../core/typing/index.ts'
+import { SHORTCUTS } from './shortcuts.ts'
+
+defineProps<{ modelValue: boolean }>()
+defineEmits<{ 'update:modelValue': [open: boolean] }>()
+</script>
+
+<template>
+  <ElDialog :model-value="modelValue" title="What can be typed, and the keys" width="820px" @update:model-value="$emit('update:modelValue', $event)">
+    <table class="grammar">
+      <tbody>
+        <tr v-for="row in GRAMMAR" :key="row.form">
+          <th scope="row">{{ row.form }}</th>
+          <td>{{ row.does }}</td>
+          <td class="example">{{ row.example }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p>Lengths: <b>600</b>, <b>60 cm</b>, <b>23 5/8</b>, <b>23-5/8"</b>, <b>4' 2 1/2"</b>, <b>42+3/4</b>. A bare number is in the job's unit, and every length typed is net: the sewing line, not the cut edge.</p>
+    <table class="grammar">
+      <tbody>
+        <tr v-for="s in SHORTCUTS" :key="s.keys">
+          <th scope="row">{{ s.keys }}</th>
+          <td>{{ s.does }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </ElDialog>
+</template>
+
+<style scoped>
+.grammar th {
+  text-align: left;
+  font-weight: 600;
+  padding: 3px 16px 3px 0;
+  white-space: nowrap;
+}
+
+.grammar td {
+  padding: 3px 16px 3px 0;
+}
+
+.example {
+  color: var(--chalk);
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,9 @@
+/** Keys that work anywhere outside a field; shown in the help. */
+export const SHORTCUTS = [
+  { keys: '/', does: 'to the typing line' },
+  { keys: '?', does: 'this help' },
+  { keys: 'Ctrl+Z', does: 'undo' },
+  { keys: 'Ctrl+Shift+Z', does: 'redo' },
+  { keys: 'Alt+1 … Alt+6', does: 'to a station' },
+  { keys: 'Ctrl+P', does: 'print this station' },
+] as const

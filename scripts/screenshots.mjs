@@ -1,0 +1,24 @@
+// Pictures of each main view from the demo data at 1280 x 800: node scripts/screenshots.mjs ADDRESS FOLDER
+import { chromium } from '@playwright/test'
+import { CHROMIUM } from './chromium.mjs'
+
+const [address = 'http://127.0.0.1:4173', folder = 'docs/screenshots'] = process.argv.slice(2)
+const browser = await chromium.launch(CHROMIUM)
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+page.on('console', (m) => m.type() === 'error' && process.stderr.write(`${m.text()}\n`))
+page.on('pageerror', (e) => process.stderr.write(`${e}\n`))
+await page.goto(address)
+await page.getByText("Keepers' bench").first().waitFor()
+await page.screenshot({ path: `${folder}/shelf.png` })
+await page.getByText("Keepers' bench").first().click()
+for (const station of ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists']) {
+  await page.goto(page.url().replace(/[^/]*$/, station))
+  await page.locator('.station, .lay-station, .lists').waitFor()
+  await page.waitForTimeout(station === 'lay' ? 2600 : 500)
+  await page.screenshot({ path: `${folder}/${station}.png` })
+}
+await page.goto(page.url().replace(/[^/]*$/, 'make-up'))
+await page.getByRole('button', { name: /^Piping strip width/ }).click()
+await page.waitForTimeout(400)
+await page.screenshot({ path: `${folder}/figure-open.png` })
+await browser.close()
