@@ -1,7 +1,9 @@
 import { UsageError } from './arguments.ts'
+import { bench } from './bench.ts'
 import { lay } from './lay.ts'
+import { plan } from './plan.ts'
 
-const COMMANDS: Record<string, (argv: readonly string[]) => number | Promise<number>> = { lay }
+const COMMANDS: Record<string, (argv: readonly string[]) => number | Promise<number>> = { plan, lay, bench }
 
 const [name, ...argv] = process.argv.slice(2)
 try {

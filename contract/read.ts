@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { Job, JOB_FORMAT, JOB_VERSION } from './job.ts'
 
 /** One thing wrong with a document: where, and what, in words. */

@@ -20,7 +20,7 @@ const MEMORY = 60
  * First lays by the usual orders (tall, large, wide, long first), then a search over orders,
  * postures and free phases by late acceptance. Same instance, random and steps: same lay.
  */
-export function search(instance: Instance, placer: Placer, random: Random, budget: Budget, goal: (a: Arrangement) => boolean, report: (p: Progress) => void): Arrangement {
+export function search(instance: Instance, placer: Placer, random: Random, budget: Budget, goal: (a: Arrangement) => boolean, report: (p: Progress) => void): Progress {
   const cost = (a: Arrangement) => costOf(instance, a)
   let step = 0
   let current = firstRecipes(instance)[0]!
@@ -35,7 +35,7 @@ export function search(instance: Instance, placer: Placer, random: Random, budge
     report({ step, best })
   }
   for (const recipe of firstRecipes(instance).slice(1)) {
-    if (budget.isStopped() || goal(best) || ++step >= budget.steps) return best
+    if (budget.isStopped() || goal(best) || ++step >= budget.steps) return { step, best }
     const found = placer.arrange(recipe)
     better(recipe, found, cost(found))
   }
@@ -54,7 +54,7 @@ export function search(instance: Instance, placer: Placer, random: Random, budge
     if (walkerCost < memory[slot]!) memory[slot] = walkerCost
     better(tried, found, foundCost)
   }
-  return best
+  return { step, best }
 }
 
 /**

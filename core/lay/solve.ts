@@ -36,11 +36,12 @@ export function solveLay(problem: LayProblem, { seed, budget, onBetter }: SolveO
   const placer = new Placer(instance)
   let steps = 0
   const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps })
-  const best = search(instance, placer, seeded(seed), budget, (a) => isProven(instance, a, bound), (p) => {
+  const { best, step } = search(instance, placer, seeded(seed), budget, (a) => isProven(instance, a, bound), (p) => {
     steps = p.step
     if (p.best.left.length === 0) onBetter?.(foundOf(p.best))
   })
   if (best.left.length > 0) return err(roomFailure(instance, placer, best))
+  steps = step
   return ok(foundOf(best))
 }
 

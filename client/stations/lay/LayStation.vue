@@ -32,6 +32,7 @@ const gapWords = computed(() => {
   const gap = (lay.value.length / Math.max(1e-9, lay.value.bound) - 1) * 100
   return gap < 0.01 ? 'proven shortest' : `at most ${trimmed(gap, 1)} % above it`
 })
+const isProven = computed(() => lay.value !== null && lay.value.length <= lay.value.bound + 0.01)
 const across = computed(() => choice.value.direction === 'up-the-roll')
 
 const setChoice = (says: string, change: (c: typeof choice.value) => typeof choice.value, key: string | null = null) => jobs.edit({ says, apply: (j) => ({ ...j, cloth: change(j.cloth) }) }, key)
@@ -75,7 +76,7 @@ const RULES = computed(() => [
         <h2 v-else>No lay yet</h2>
         <div class="buttons no-print">
           <button v-if="lays.running" type="button" class="plain-button main" @click="lays.stop()">Stop, {{ trimmed(lays.seconds, 1) }} s</button>
-          <button v-else type="button" class="plain-button" :disabled="lays.failure !== null" @click="lays.search(10, 1 + Math.round(lays.found?.lay.seconds ?? 0))">Search 10 s more</button>
+          <button v-else type="button" class="plain-button" :disabled="lays.failure !== null || isProven" @click="lays.search(10, 1 + Math.round(lays.found?.lay.seconds ?? 0))">Search 10 s more</button>
           <button type="button" class="plain-button" :class="{ main: lay && !lays.isKept }" :disabled="!lay || lays.isKept" @click="lays.keep()">{{ lays.isKept ? 'Kept with the job' : 'Keep this lay' }}</button>
         </div>
       </div>

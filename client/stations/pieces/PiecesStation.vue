@@ -19,7 +19,7 @@ const unit = computed(() => jobs.job!.units)
 <template>
   <section class="station">
     <template v-if="plan">
-      <div class="drawing sheet panels">
+      <div class="drawing sheet panels" tabindex="0" role="region" aria-label="Panels, drawn to scale">
         <p class="key no-print"><span class="sew" /> sewing line, net <span class="cut" /> cut line <span class="notch" /> notch, same letter where two edges meet</p>
         <div class="grid">
           <PanelDrawing v-for="panel in plan.cover.panels" :key="panel.id" :panel="panel" :count="plan.cushions.count" :notch-mm="plan.allowances.notchMm.value" :lit="litPanels" />

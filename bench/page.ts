@@ -1,0 +1,58 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM } from '../scripts/chromium.mjs'
+import { keepersBench } from '../core/shop/index.ts'
+import { printTable } from './table.ts'
+
+/** The built page in headless Chromium: time until a job can be worked on, and the work of one keystroke. */
+export async function benchPage(root: string): Promise<void> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-page-'))
+  const server = spawn(process.execPath, ['dist/server/main.js'], { cwd: root, env: { ...process.env, DATABASE_FILE: path.join(folder, 'bench.db'), PORT: '4391', LOG_LEVEL: 'silent', DEMO: '1' }, stdio: ['ignore', 'pipe', 'inherit'] })
+  const browser = await chromium.launch(CHROMIUM)
+  try {
+    await new Promise((resolve, reject) => {
+      server.stdout.once('data', resolve)
+      server.once('exit', () => reject(new Error('the built server did not start: run npm run build first')))
+    })
+    const job = { ...keepersBench(), seat: { ...keepersBench().seat, count: 10, gapMm: 0 } }
+    const made = (await (await fetch('http://127.0.0.1:4391/api/jobs', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ job, reason: 'bench' }) })).json()) as { id: string }
+    const opened: number[] = []
+    const keys: number[] = []
+    for (let i = 0; i < 5; i++) {
+      const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+      const started = performance.now()
+      await page.goto(`http://127.0.0.1:4391/jobs/${made.id}/measure`)
+      await page.getByRole('textbox', { name: 'Thickness' }).waitFor()
+      opened.push(performance.now() - started)
+      keys.push(...(await keystrokes(page)))
+      await page.context().close()
+    }
+    const ms = (values: number[], q: number) => `${values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!.toFixed(1)} ms`
+    process.stdout.write('Page, built, headless Chromium, a job of 10 cushions\n')
+    printTable(['what', 'median', 'worst'], [['opened until its fields can be typed in', ms(opened, 0.5), ms(opened, 1)], ['work of a keystroke in a dimension', ms(keys, 0.5), ms(keys, 1)]])
+  } finally {
+    await browser.close()
+    server.kill('SIGTERM')
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
+
+/** Main-thread milliseconds from the input event until Vue has drawn the result, for 20 different depths. */
+const keystrokes = (page: Page): Promise<number[]> =>
+  page.evaluate(async () => {
+    const field = [...document.querySelectorAll('input')].find((i) => i.getAttribute('aria-label')?.startsWith('Depth'))!
+    field.focus()
+    const times: number[] = []
+    for (let i = 0; i < 20; i++) {
+      field.value = String(450 + i)
+      const started = performance.now()
+      field.dispatchEvent(new Event('input', { bubbles: true }))
+      await Promise.resolve().then(() => new Promise<void>((resolve) => queueMicrotask(resolve)))
+      times.push(performance.now() - started)
+      await new Promise((resolve) => setTimeout(resolve, 30))
+    }
+    return times
+  })

@@ -1,0 +1,27 @@
+import { readJob } from '../contract/index.ts'
+import { solveLay } from '../core/lay/index.ts'
+import { planJob } from '../core/plan.ts'
+import { planDocument } from '../core/plan-document.ts'
+import { numberOption, readArguments } from './arguments.ts'
+import { readJson, writeJson } from './files.ts'
+import { failureWords } from './words.ts'
+
+/** `plan JOB.json [--out PLAN.json] [--seconds S]`: the main job without a browser. Exit 2 on a bad job file, 3 when no lay exists. */
+export function plan(argv: readonly string[]): number {
+  const args = readArguments(argv, ['out', 'seconds'])
+  const seconds = numberOption(args, 'seconds', 2, 0.01, 3600)
+  const read = readJob(readJson(args.file))
+  if (!read.ok) {
+    for (const f of read.faults) process.stderr.write(`${f.path}: ${f.message}\n`)
+    return 2
+  }
+  const job = read.value
+  const planned = planJob(job)
+  const started = performance.now()
+  const elapsed = () => (performance.now() - started) / 1000
+  const solved = planned.kind === 'worked' ? solveLay(planned.cloth.problem, { seed: 1, budget: { steps: Infinity, isStopped: () => elapsed() > seconds } }) : null
+  const lay = solved?.ok ? { ...solved.value.lay, seconds: Number(elapsed().toFixed(2)) } : null
+  writeJson(args.options.get('out') ?? '-', planDocument(job, planned, lay))
+  if (solved && !solved.ok) process.stderr.write(`no lay: ${failureWords(solved.error)}\n`)
+  return solved && !solved.ok ? 3 : 0
+}

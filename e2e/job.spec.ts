@@ -1,0 +1,247 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+
+const station = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(`\\d${name}|\\d ${name}`) }).click()
+const typeLine = async (page: Page, line: string) => {
+  await page.getByLabel('Type what you want').fill(line)
+  await page.keyboard.press('Enter')
+}
+const start = async (page: Page, line: string) => {
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: /Keepers' bench/ }).first()).toBeVisible()
+  await typeLine(page, line)
+  await expect(page).toHaveURL(/\/jobs\/.+\/measure/)
+}
+const saved = (page: Page) => expect(page.locator('.save')).toContainText('saved, revision')
+/** Reads a figure by its label and the text it shows. */
+const figure = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`^${label}: `) }).first()
+
+test('the whole path in millimetres, from one typed line to the lists', async ({ page }) => {
+  await start(page, 'bench 2236 x 468 x 75 in 3')
+  await typeLine(page, 'squeeze 2')
+  await expect(figure(page, 'Cushion width')).toContainText('746.7')
+  await figure(page, 'Cushion width').click()
+  await expect(page.getByText('(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net')).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  await station(page, 'Filling')
+  await page.getByRole('button', { name: 'Gannet 30/140' }).click()
+  await expect(figure(page, 'Block width')).toContainText('761.6')
+  await expect(figure(page, 'Block depth')).toContainText('477.4')
+  await expect(page.getByText('this program certifies nothing')).toBeVisible()
+
+  await station(page, 'Make-up')
+  await page.getByRole('radiogroup', { name: 'Piping' }).getByText('Both').click()
+  await expect(figure(page, 'Piping strip width')).toContainText('40 mm')
+  await expect(figure(page, 'Perimeter of the plate')).toContainText('2429.3')
+  await expect(figure(page, 'Gusset run')).toContainText('980.7')
+
+  await station(page, 'Pieces')
+  await expect(figure(page, 'Gusset, upper half, cut height')).toContainText('71.5')
+  await expect(figure(page, 'Gusset, upper half, cut width')).toContainText('1004.7')
+  await expect(figure(page, 'Top plate, cut width')).toContainText('770.7')
+  await expect(figure(page, 'Front boxing, cut height')).toContainText('99')
+  await expect(page.locator('.checks .right')).toHaveCount(5)
+
+  await station(page, 'Lay')
+  await expect(page.getByRole('heading', { name: /mm, .* waste/ })).toBeVisible()
+  await expect(page.getByText('No lay can be shorter than')).toBeVisible()
+  await expect(page.locator('.chalk tbody tr')).toHaveCount(3 * 7 + 12)
+  await page.getByRole('button', { name: 'Keep this lay' }).click()
+  await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible()
+  await saved(page)
+
+  await station(page, 'Cut & buy')
+  await expect(page.getByRole('row', { name: /Top plate Lamp-room ticking 3/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /Foam and cloth/ })).toContainText('EUR')
+
+  await page.reload()
+  await expect(page.getByRole('row', { name: /Foam and cloth/ })).toContainText('EUR')
+  await station(page, 'Lay')
+  await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible()
+})
+
+test('the same in inches, with fractions everywhere', async ({ page }) => {
+  await start(page, 'bench 88 x 18 1/2 x 3 in 3')
+  await expect(figure(page, 'Cushion width')).toContainText('29 3/8')
+  const depth = page.getByRole('textbox', { name: 'Depth' })
+  await depth.fill('18-3/4"')
+  await expect(page.getByText('18 3/4 in = 476.3 mm, net')).toBeVisible()
+  await depth.press('Enter')
+  await expect(figure(page, 'Cushion depth')).toContainText('18 3/4')
+  await station(page, 'Make-up')
+  await page.getByRole('textbox', { name: 'Seam allowance' }).fill('1/2')
+  await expect(page.getByText("this job (book 1/2 in)")).toBeVisible()
+  await station(page, 'Pieces')
+  await expect(figure(page, 'Top plate, cut width')).toContainText('30 3/8')
+  await station(page, 'Lay')
+  await expect(page.getByRole('heading', { name: /in, .* waste/ })).toBeVisible()
+  await station(page, 'Cut & buy')
+  await expect(page.getByRole('columnheader', { name: 'Cut, in' })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Thread/ })).toContainText('yd')
+})
+
+test('bad entries are told in words and change nothing', async ({ page }) => {
+  await start(page, 'bench 2000 x 500 x 80 in 2')
+  await saved(page)
+  const length = page.getByRole('textbox', { name: 'Bench length' })
+  for (const [entry, words] of [
+    ['0', 'Bench length must be more than nought.'],
+    ['-4', 'Bench length must be more than nought.'],
+    ['30000', 'Bench length is 30000 mm; at most 20000 mm is taken. Check the unit.'],
+    ['wide', 'Bench length: "wide" is not a length.'],
+    ['1/0', 'Bench length: "1/0" divides by nought.'],
+    ['NaN', 'Bench length: "NaN" is not a length.'],
+    ['', 'Bench length is empty: type a length.'],
+  ] as const) {
+    await length.fill(entry)
+    await expect(page.getByRole('alert')).toContainText(words)
+  }
+  await expect(figure(page, 'Cushion width')).toContainText('1000')
+  await length.fill('2000')
+  await page.getByRole('textbox', { name: 'Number of cushions' }).fill('200')
+  await expect(page.getByRole('alert')).toContainText('a whole number from 1 to 60 is wanted')
+  await typeLine(page, 'sofa 12')
+  await expect(page.locator('output')).toContainText('"sofa" is not a word of this line')
+  await page.getByRole('textbox', { name: 'Thickness' }).fill('600')
+  await expect(page.getByText('Check that depth and thickness are not exchanged.')).toBeVisible()
+})
+
+test('readings far apart are doubted; the middle one counts', async ({ page }) => {
+  await start(page, 'bench 2000 x 500 x 80 in 2')
+  await typeLine(page, 'depth 500, 512, 501')
+  await expect(page.getByText('The readings of the depth lie 12 mm apart')).toBeVisible()
+  await expect(figure(page, 'Cushion depth')).toContainText('501')
+  await page.getByRole('button', { name: 'Strike out reading 2 of Depth' }).click()
+  await expect(page.getByText('The readings of the depth lie')).toBeHidden()
+})
+
+test('undo, redo, history and restore', async ({ page }) => {
+  await start(page, 'bench 2000 x 500 x 80 in 2')
+  await typeLine(page, 'in 4')
+  await expect(figure(page, 'Cushion width')).toContainText('500')
+  await saved(page)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(figure(page, 'Cushion width')).toContainText('1000')
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(figure(page, 'Cushion width')).toContainText('500')
+  await page.getByRole('heading', { name: 'Each cushion finishes' }).click()
+  await page.keyboard.press('Control+z')
+  await expect(figure(page, 'Cushion width')).toContainText('1000')
+  await saved(page)
+  await page.getByRole('button', { name: 'History' }).click()
+  await page.getByRole('listitem').filter({ hasText: '4 cushions' }).last().getByRole('button', { name: 'Bring back' }).click()
+  await expect(figure(page, 'Cushion width')).toContainText('500')
+  await saved(page)
+})
+
+test('a second tab cannot overwrite silently', async ({ page, context }) => {
+  await start(page, 'bench 2000 x 500 x 80 in 2')
+  await saved(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(figure(other, 'Cushion width')).toContainText('1000')
+  await typeLine(page, 'in 4')
+  await expect(page.locator('.save')).toContainText('saved, revision 2')
+  await typeLine(other, 'depth 480')
+  await expect(other.getByText('This job was saved from another window').first()).toBeVisible()
+  await expect(other.getByRole('row', { name: /seat count/ })).toContainText('4')
+  await other.getByRole('button', { name: 'Go on with theirs' }).click()
+  await expect(figure(other, 'Cushion width')).toContainText('500')
+  await other.getByRole('button', { name: 'Undo' }).click()
+  await expect(figure(other, 'Cushion depth')).toContainText('480')
+  await expect(other.locator('.save')).toContainText('saved, revision 3')
+
+  await typeLine(page, 'thickness 90')
+  await expect(page.getByText('This job was saved from another window').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Go on with mine' }).click()
+  await expect(page.locator('.save')).toContainText('saved, revision 4')
+  await expect(figure(page, 'Cushion thickness')).toContainText('90')
+})
+
+test('what the server did not take is kept in the browser and saved later', async ({ page, context }) => {
+  await start(page, 'bench 2000 x 500 x 80 in 2')
+  await saved(page)
+  await context.route('**/api/jobs/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.fallback()))
+  await typeLine(page, 'in 5')
+  await expect(page.locator('.save')).toContainText('not saved: The server cannot be reached')
+  await context.unroute('**/api/jobs/*')
+  await page.reload()
+  await expect(figure(page, 'Cushion width')).toContainText('400')
+  await expect(page.locator('.save')).toContainText('saved, revision 2')
+})
+
+test('a job file goes out and comes in again; a broken one changes nothing', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Job file' }).click()])
+  const file = await download.path()
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  const tickets = page.locator('.ticket')
+  await expect(tickets.first()).toBeVisible()
+  const before = await tickets.count()
+  await page.setInputFiles('input[type=file]', { name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') })
+  await expect(page.getByRole('alert')).toContainText('broken.json is not a job file')
+  await page.setInputFiles('input[type=file]', { name: 'newer.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"loft-seam/job","version":9}') })
+  await expect(page.getByRole('alert')).toContainText('newer release')
+  await page.setInputFiles('input[type=file]', file)
+  await expect(page).toHaveURL(/measure/)
+  await expect(figure(page, 'Cushion width')).toContainText('746.7')
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  await expect(tickets).toHaveCount(before + 1)
+})
+
+test('SQL and HTML typed as a name stay text', async ({ page, request }) => {
+  const [first] = (await (await request.get('/api/jobs')).json()) as { id: string }[]
+  const { job } = (await (await request.get(`/api/jobs/${first!.id}`)).json()) as { job: Record<string, unknown> }
+  const title = `<img src=x onerror="document.title='hit'">'; DROP TABLE jobs;--`
+  await request.post('/api/jobs', { data: { job: { ...job, title }, reason: 'test' } })
+  await page.goto('/')
+  await expect(page.getByText(title)).toBeVisible()
+  await expect(page).toHaveTitle('Loft Seam')
+})
+
+test('cloth and stripes: a narrow cloth is refused in words, a mark moves the stripe', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
+  await station(page, 'Lay')
+  await expect(page.getByRole('heading', { name: /waste/ })).toBeVisible()
+  const width = page.getByRole('textbox', { name: 'Cloth width' })
+  await width.fill('700')
+  await expect(page.getByRole('alert').filter({ hasText: 'wider than the usable cloth' })).toBeVisible()
+  await width.fill('1370')
+  await expect(page.getByRole('heading', { name: /waste/ })).toBeVisible()
+  await page.getByText('Railroaded', { exact: true }).click()
+  await expect(page.getByText('The stripe runs along the front edges')).toBeVisible()
+  await expect(page.getByRole('heading', { name: /waste/ })).toBeVisible()
+})
+
+test('keys: stations, typing line, help', async ({ page }) => {
+  await start(page, 'bench 2000 x 500 x 80 in 2')
+  await page.getByRole('heading', { name: 'Each cushion finishes' }).click()
+  await page.keyboard.press('Alt+4')
+  await expect(page).toHaveURL(/pieces/)
+  await page.keyboard.press('/')
+  await expect(page.getByLabel('Type what you want')).toBeFocused()
+  await page.keyboard.type('?')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('What can be typed, and the keys')).toBeVisible()
+})
+
+test('no station breaks the accessibility rules, and none is blank at 1024 px', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 })
+  await page.goto('/')
+  await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
+  for (const name of ['Measure', 'Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy']) {
+    await station(page, name)
+    await expect(page.locator('main .sheet').first()).toBeVisible()
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+    expect(violations.map((v) => `${name}: ${v.id} ${v.nodes[0]!.html}`)).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+  }
+})
+
+test('an unknown job says so', async ({ page }) => {
+  await page.goto('/jobs/nobody/measure')
+  await expect(page.getByRole('alert')).toContainText('No job has this id')
+})

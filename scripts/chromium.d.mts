@@ -1,0 +1,1 @@
+export declare const CHROMIUM: { readonly executablePath: string; readonly args: string[] }
