@@ -51,13 +51,15 @@ export class Placer {
     this.clearance = instance.gap > 0 ? clearanceRing(instance.gap) : null
   }
 
-  arrange(recipe: Recipe): Arrangement {
+  /** Lays every item of the recipe; null when stopped on the way. */
+  arrange(recipe: Recipe, isStopped: () => boolean = () => false): Arrangement | null {
     const { items, groups, sheets } = this.instance
     const spots: Spot[] = []
     const bySheet: Spot[][] = Array.from({ length: sheets }, () => [])
     const left: number[] = []
     const offsets = groups.map((g, i) => ({ across: g.across ?? recipe.offsets[i] ?? null, along: g.along }))
     for (const index of recipe.order) {
+      if (isStopped()) return null
       const item = items[index]!
       const spot = this.firstSheetFor(item, index, recipe.postures[index]!, bySheet, offsets)
       if (!spot) {

@@ -16,45 +16,76 @@ export interface Progress {
 /** How many steps back an answer is compared with: late acceptance forgets slowly. */
 const MEMORY = 60
 
+/** Steps without a better lay, per piece, after which the walk starts again from elsewhere. */
+const PATIENCE = 40
+
 /**
- * First lays by the usual orders (tall, large, wide, long first), then a search over orders,
- * postures and free phases by late acceptance. Same instance, random and steps: same lay.
+ * First lays by the usual orders (tall, large, wide, long first), then walks over orders, postures
+ * and free phases by late acceptance, each from a shaken copy of the best recipe once the last one
+ * has run dry. Same instance, random and steps: same lay.
  */
 export function search(instance: Instance, placer: Placer, random: Random, budget: Budget, goal: (a: Arrangement) => boolean, report: (p: Progress) => void): Progress {
-  const cost = (a: Arrangement) => costOf(instance, a)
+  const [firstRecipe, ...otherRecipes] = firstRecipes(instance)
   let step = 0
-  let current = firstRecipes(instance)[0]!
-  let best = placer.arrange(current)
-  let bestCost = cost(best)
+  let bestRecipe = firstRecipe!
+  // The first lay is always finished, however short the budget.
+  let best = placer.arrange(bestRecipe)!
+  let bestCost = costOf(instance, best)
   report({ step, best })
-  const better = (recipe: Recipe, found: Arrangement, foundCost: number) => {
-    if (foundCost >= bestCost - 1e-9) return
-    current = recipe
-    best = found
-    bestCost = foundCost
-    report({ step, best })
-  }
-  for (const recipe of firstRecipes(instance).slice(1)) {
-    if (budget.isStopped() || goal(best) || ++step >= budget.steps) return { step, best }
-    const found = placer.arrange(recipe)
-    better(recipe, found, cost(found))
-  }
-  let walker = current
-  let walkerCost = bestCost
-  const memory = new Float64Array(MEMORY).fill(walkerCost)
-  for (; step < budget.steps && !goal(best) && !budget.isStopped(); step++) {
-    const tried = varied(walker, instance, random)
-    const found = placer.arrange(tried)
-    const foundCost = cost(found)
-    const slot = step % MEMORY
-    if (foundCost <= walkerCost || foundCost <= memory[slot]!) {
-      walker = tried
-      walkerCost = foundCost
+  /** The cost of a recipe, kept if it is the best yet; null when the budget has run out. */
+  const attempt = (recipe: Recipe): number | null => {
+    if (step >= budget.steps || goal(best) || budget.isStopped()) return null
+    const found = placer.arrange(recipe, budget.isStopped)
+    if (!found) return null
+    step++
+    const cost = costOf(instance, found)
+    if (cost < bestCost - 1e-9) {
+      bestRecipe = recipe
+      best = found
+      bestCost = cost
+      report({ step, best })
     }
-    if (walkerCost < memory[slot]!) memory[slot] = walkerCost
-    better(tried, found, foundCost)
+    return cost
   }
-  return { step, best }
+  for (const recipe of otherRecipes) if (attempt(recipe) === null) return { step, best }
+  const patience = PATIENCE * instance.items.length
+  for (let shaken = bestRecipe; ; shaken = shake(bestRecipe, instance, random)) {
+    if (!walk(shaken, patience, instance, random, attempt)) return { step, best }
+  }
+}
+
+/** One walk by late acceptance until it runs dry; false when the budget ends it. */
+function walk(from: Recipe, patience: number, instance: Instance, random: Random, attempt: (recipe: Recipe) => number | null): boolean {
+  let here = from
+  const start = attempt(here)
+  if (start === null) return false
+  let hereCost = start
+  let lowest = start
+  const memory = new Float64Array(MEMORY).fill(start)
+  for (let turn = 0, dry = 0; dry < patience; turn++, dry++) {
+    const tried = varied(here, instance, random)
+    const cost = attempt(tried)
+    if (cost === null) return false
+    const slot = turn % MEMORY
+    if (cost <= hereCost || cost <= memory[slot]!) {
+      here = tried
+      hereCost = cost
+    }
+    if (hereCost < memory[slot]!) memory[slot] = hereCost
+    if (cost < lowest - 1e-9) {
+      lowest = cost
+      dry = 0
+    }
+  }
+  return true
+}
+
+/** A recipe several steps away, so that the next walk does not fall back at once. */
+function shake(recipe: Recipe, instance: Instance, random: Random): Recipe {
+  const moves = 3 + pickBelow(random, Math.max(3, instance.items.length))
+  let shaken = recipe
+  for (let i = 0; i < moves; i++) shaken = varied(shaken, instance, random)
+  return shaken
 }
 
 /**

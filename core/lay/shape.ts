@@ -31,8 +31,8 @@ export function turned(x: number, y: number, turn: number, flip: boolean): reado
   return [c * fx - s * y, s * fx + c * y]
 }
 
-/** Hollows are filled in by no more than this for the search: what shears cannot follow anyway. */
-const HOLLOW_MM = 0.5
+/** Flattened hollow arcs are filled in by no more than this for the search: a hair of cloth for a twentieth of the convex parts. */
+const HOLLOW_MM = 2
 
 /** Keeps one shape for each different outline. */
 export class ShapeTable {

@@ -67,7 +67,7 @@ function neverFits(problem: LayProblem, instance: Instance): LayFailure | null {
 function roomFailure(instance: Instance, placer: Placer, best: Arrangement): LayFailure {
   const none = new Int8Array(instance.items.length).fill(-1)
   for (const i of best.left) {
-    const alone = placer.arrange({ order: [i], postures: none, offsets: instance.groups.map(() => null) })
+    const alone = placer.arrange({ order: [i], postures: none, offsets: instance.groups.map(() => null) })!
     if (alone.left.length > 0) return { code: 'no-place', piece: instance.items[i]!.piece }
   }
   return { code: 'no-room', pieces: [...new Set(best.left.map((i) => instance.items[i]!.piece))] }
