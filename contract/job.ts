@@ -106,8 +106,8 @@ export type ClothChoice = z.infer<typeof ClothChoice>
 export const Job = z.strictObject({
   format: z.literal(JOB_FORMAT),
   version: z.literal(JOB_VERSION),
-  ticket: Words(40).min(1),
-  title: Words(120).min(1),
+  ticket: Words(40).min(1, 'cannot be empty'),
+  title: Words(120).min(1, 'cannot be empty'),
   customer: Words(120),
   note: Words(4000),
   units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),

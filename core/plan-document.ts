@@ -1,5 +1,6 @@
 import type { Job, Lay } from '../contract/index.ts'
 import { cutOutline, type Panel } from './cover/index.ts'
+import { instanceOf, lowerBound } from './lay/index.ts'
 import { buyingList, chalkList } from './lists/index.ts'
 import type { Plan, WorkedPlan } from './plan.ts'
 import { warningWords } from './warning/index.ts'
@@ -66,7 +67,7 @@ const panelDocument = (p: Panel, say: (f: Figure) => ReturnType<typeof figureDoc
 })
 
 function buyingDocument(job: Job, plan: WorkedPlan, lay: Lay | null) {
-  const list = buyingList(job, plan.filling, plan.cover, plan.cushions.count, lay?.length ?? null, lay?.bound ?? 0)
+  const list = buyingList(job, plan.filling, plan.cover, plan.cushions.count, lay?.length ?? null, lay?.bound ?? lowerBound(instanceOf(plan.cloth.problem)).length)
   const say = (f: Figure) => figureDocument(f, job)
   return { currency: job.currency, hasLay: list.hasLay, lines: list.lines.map((l) => ({ what: l.what, amount: say(l.amount), cost: l.cost && say(l.cost) })), total: say(list.total) }
 }

@@ -53,7 +53,7 @@ export function planJob(job: Job): Plan {
     cover,
     checks,
     cloth,
-    cutList: cutList(filling, cover, cloth, cushions.count),
+    cutList: cutList(filling, cover, cloth, cushions.count, job.units),
     warnings: [
       ...doubts,
       ...fillingWarnings(job.filling, filling, cushions),

@@ -241,6 +241,33 @@ test('no station breaks the accessibility rules, and none is blank at 1024 px', 
   }
 })
 
+test('ticket, title and customer can be changed; an empty title is not taken', async ({ page }) => {
+  await start(page, 'seat 500 x 480 x 60 times 4')
+  await page.getByRole('button', { name: /4 cushions/ }).click()
+  await page.getByLabel('What it is').fill('Chapel seats')
+  await page.getByLabel('Customer').fill('Skerrow Light Trust')
+  await page.getByLabel('Customer').press('Tab')
+  await page.getByLabel('What it is').fill('')
+  await page.getByLabel('Customer').focus()
+  await expect(page.getByRole('alert').first()).toContainText('cannot be empty')
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByRole('heading', { name: /Chapel seats/ })).toBeVisible()
+  await saved(page)
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: /Chapel seats Skerrow Light Trust/ })).toBeVisible()
+})
+
+test('a wrap too long for a one-way cloth says what would help, and the lists wait', async ({ page }) => {
+  await start(page, 'seat 600 x 540 x 100 times 4')
+  await typeLine(page, 'cloth moss')
+  await station(page, 'Make-up')
+  await page.getByText('One wrap').click()
+  await station(page, 'Lay')
+  await expect(page.getByText('Cut the boxing as one piece per side')).toBeVisible()
+  await station(page, 'Cut & buy')
+  await expect(page.getByText('These pieces cannot be laid on this cloth')).toBeVisible()
+})
+
 test('an unknown job says so', async ({ page }) => {
   await page.goto('/jobs/nobody/measure')
   await expect(page.getByRole('alert')).toContainText('No job has this id')

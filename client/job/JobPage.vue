@@ -10,6 +10,7 @@ import HelpSheet from '../ui/HelpSheet.vue'
 import TypingLine from '../ui/TypingLine.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import HistoryDrawer from './HistoryDrawer.vue'
+import TicketDialog from './TicketDialog.vue'
 import StationSpine from './StationSpine.vue'
 
 const props = defineProps<{ id: string }>()
@@ -19,6 +20,7 @@ const router = useRouter()
 const failed = ref('')
 const help = ref(false)
 const history = ref(false)
+const ticket = ref(false)
 const line = ref<InstanceType<typeof TypingLine>>()
 
 watch(
@@ -71,7 +73,9 @@ onBeforeUnmount(() => {
     <header class="no-print">
       <RouterLink to="/" class="shelf-link">Shelf</RouterLink>
       <template v-if="jobs.job">
-        <h1><span class="ticket">{{ jobs.job.ticket }}</span>{{ jobs.job.title }}</h1>
+        <button type="button" class="name" title="Change the ticket, its title and customer" @click="ticket = true">
+          <h1><span class="ticket">{{ jobs.job.ticket }}</span>{{ jobs.job.title }}</h1>
+        </button>
         <span class="quiet customer">{{ jobs.job.customer }}</span>
         <span class="save" :class="jobs.saveState.kind" aria-live="polite">
           <template v-if="jobs.saveState.kind === 'saved'">saved, revision {{ jobs.revision }}</template>
@@ -95,6 +99,7 @@ onBeforeUnmount(() => {
       <TypingLine ref="line" :job="jobs.job" :units="jobs.job.units" placeholder="Type a change: depth 470 469, sa 12, pipe top …" @seat="newSeat" @edit="(e) => jobs.edit(e)" @help="help = true" />
       <ConflictDialog />
       <HistoryDrawer v-model="history" />
+      <TicketDialog v-model="ticket" />
     </template>
     <HelpSheet v-model="help" />
   </div>
@@ -114,8 +119,20 @@ header {
   padding: 8px 14px;
 }
 
+.name {
+  border: 0;
+  padding: 0;
+  background: none;
+  color: inherit;
+  cursor: pointer;
+  min-width: 0;
+}
+
 h1 {
   font-size: 22px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 
 .ticket {

@@ -25,7 +25,7 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lay: Lay | nul
       return lay ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(plan.cloth.pieces, lay.length, plan.cloth.problem.cloth.width)} waste` : 'not laid yet'
     case 'lists': {
       const buying = buyingList(job, plan.filling, plan.cover, count, lay?.length ?? null, 0)
-      return lay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for the lay'
+      return lay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for a lay'
     }
     default:
       return station satisfies never

@@ -39,7 +39,7 @@ const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
     const { settings, grades, cloths } = shop.lists!
     const grade = grades.find((g) => g.hardnessN >= 110 && g.hardnessN < 160) ?? grades[0]!
-    const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: says.split(',')[0]!, units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
+    const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: seat.kind === 'bench' ? `Bench in ${seat.count}` : seat.count === 1 ? 'One cushion' : `${seat.count} cushions`, units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
     await router.push(`/jobs/${stored.id}/measure`)
   })
 

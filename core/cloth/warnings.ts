@@ -31,6 +31,6 @@ function tooWide(plan: ClothPlan): readonly Warning[] {
     const label = panel?.name ?? name
     if (over <= 0 || seen.has(label)) return []
     seen.add(label)
-    return [{ station: 'lay', level: 'stop', code: 'piece-wider-than-cloth', piece: label, over, wouldTurn: Math.min(w, h) <= plan.usableMm }]
+    return [{ station: 'lay', level: 'stop', code: 'piece-wider-than-cloth', piece: label, over, cure: panel?.id === 'boxing' ? 'one-per-side' : panel?.role === 'plate' && Math.min(w, h) <= plan.usableMm ? 'other-direction' : 'divide' }]
   })
 }

@@ -24,7 +24,7 @@ export function newJob(input: NewJobInput): Job {
     currency: input.currency,
     seat: input.seat,
     filling: { grade: input.grade, school: { kind: 'full-block', thicknessExtraMm: 0 } },
-    makeUp: { kind: 'boxed', boxing: 'wrap', piping: { rows: 'none' } },
+    makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'none' } },
     cloth: { cloth: input.cloth, direction: 'up-the-roll', match: input.cloth.pattern.kind === 'stripes' ? { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } : { kind: 'none' }, sideBoxing: 'upright' },
     allowances: { book: input.book, overrides: {} },
     lay: null,

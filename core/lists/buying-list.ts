@@ -2,6 +2,7 @@ import type { Job } from '../../contract/index.ts'
 import type { Cover } from '../cover/index.ts'
 import type { FillingPlan } from '../filling/index.ts'
 import { stretchLength } from '../cover/index.ts'
+import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
 import { entered, figure, given, over, plus, roundUp, times, type Figure } from '../working/index.ts'
 
 export interface BuyLine {
@@ -27,13 +28,13 @@ export function buyingList(job: Job, filling: FillingPlan, cover: Cover, cushion
   const blocks = given(cushions, 'count', 'cushions')
   const { sheets } = filling.sheets
   const lines: BuyLine[] = [
-    { what: `${job.filling.grade.name}, sheets ${sheetSize(filling)}`, amount: sheets, cost: filling.sheets.cost },
+    { what: `${job.filling.grade.name}, sheets ${sheetSize(filling, job.units)}`, amount: sheets, cost: filling.sheets.cost },
     { what: cloth.name, amount: clothLength, cost: clothCost },
     { what: `Zip, ${cushions} of`, amount: cover.closure.lengthMm, cost: null },
     { what: 'Sliders', amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(blocks, given(1, 'count', 'slider a zip')), rule: 'one for each zip' }), cost: null },
   ]
   if (cover.piping) {
-    lines.push({ what: `Piping cord ${cover.piping.choice.cordMm} mm`, amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: times(blocks, cover.piping.cordPerCushion), rule: 'cord of one cushion for each' }), cost: null })
+    lines.push({ what: `Piping cord ${formatLengthWithUnit(cover.piping.choice.cordMm, job.units)}`, amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: times(blocks, cover.piping.cordPerCushion), rule: 'cord of one cushion for each' }), cost: null })
   }
   lines.push({ what: 'Thread', amount: threadLength(cover, cushions), cost: null })
   const costs = lines.flatMap((l) => (l.cost ? [l.cost] : []))
@@ -47,7 +48,9 @@ function threadLength(cover: Cover, cushions: number): Figure {
   return figure({ id: 'buy.thread', label: 'Thread', quantity: 'run', sum: times(given(3, 'plain', 'thread to seam'), seams, given(cushions, 'count', 'cushions'), plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the seams, and a tenth' })
 }
 
-const sheetSize = (filling: FillingPlan): string => {
-  const { sheet, stack, nearestStackMm } = filling.sheets
-  return `${sheet.lengthMm} x ${sheet.widthMm} x ${stack.length > 0 ? [...new Set(stack)].join(' + ') : nearestStackMm} mm`
+/** Length, width and thicknesses of the sheets: `2000 x 1200 x 75 mm`. */
+export function sheetSize({ sheets }: FillingPlan, units: LengthUnit): string {
+  const say = (mm: number) => formatLength(mm, units)
+  const thickness = sheets.stack.length > 0 ? [...new Set(sheets.stack)].map(say).join(' + ') : say(sheets.nearestStackMm)
+  return `${say(sheets.sheet.lengthMm)} x ${say(sheets.sheet.widthMm)} x ${thickness} ${unitName(units)}`
 }

@@ -30,6 +30,5 @@ export type WarningCase =
   | { readonly code: 'band-missing'; readonly band: number; readonly bands: number }
   | { readonly code: 'repeat-over-width'; readonly repeat: number; readonly usable: number }
   | { readonly code: 'pile-sideways' }
-  | { readonly code: 'piece-wider-than-cloth'; readonly piece: string; readonly over: number; readonly wouldTurn: boolean }
-  | { readonly code: 'kept-lay-outdated' }
+  | { readonly code: 'piece-wider-than-cloth'; readonly piece: string; readonly over: number; readonly cure: 'other-direction' | 'one-per-side' | 'divide' }
   | { readonly code: 'knives' }

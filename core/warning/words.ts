@@ -61,18 +61,19 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'pile-sideways':
       return words('Railroaded on a one-way cloth the pile runs from side to side of every cushion.', 'Cut up the roll unless that is meant.')
     case 'piece-wider-than-cloth':
-      return words(
-        `${w.piece} is ${mm(w.over)} wider than the usable cloth.`,
-        w.wouldTurn ? 'Turn the lay (up the roll or railroaded), or choose a wider cloth.' : 'Choose a wider cloth, or divide into more cushions.',
-      )
-    case 'kept-lay-outdated':
-      return words('The kept lay was made for other pieces.', 'Plan the lay again and keep it.')
+      return words(`${w.piece} is ${mm(w.over)} wider than the usable cloth.`, WIDTH_CURES[w.cure])
     case 'knives':
       return words('Electric, bread and craft knives: cut away from the body, cord clear, block supported. Count pins in and out.', '')
     default:
       return w satisfies never
   }
 }
+
+const WIDTH_CURES = {
+  'other-direction': 'Try the other direction (up the roll or railroaded), or choose a wider cloth.',
+  'one-per-side': 'Cut the boxing as one piece per side (make-up station), or choose a wider cloth.',
+  divide: 'Choose a wider cloth, or divide into more cushions.',
+} as const
 
 const words = (says: string, cure: string): WarningWords => ({ says, cure })
 const percent = (share: number): string => `${trimmed(share * 100, 1)} %`

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { sheetSize } from '../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { useScale } from '../../drawing/use-scale.ts'
@@ -62,7 +63,7 @@ const onSheet = computed(() => {
         <rect v-bind="b" class="foam" />
         <text :x="b.x + b.width / 2" :y="b.y + b.height / 2 + 6" text-anchor="middle">block {{ i + 1 }}</text>
       </g>
-      <DimensionLine :x1="sheet.x(0)" :x2="sheet.x(sheets.sheet.lengthMm)" :y1="sheet.y(0) + 30" :y2="sheet.y(0) + 30" :text="`sheet ${sheets.sheet.lengthMm} x ${sheets.sheet.widthMm} x ${sheets.stack.join(' + ') || sheets.nearestStackMm} mm`" />
+      <DimensionLine :x1="sheet.x(0)" :x2="sheet.x(sheets.sheet.lengthMm)" :y1="sheet.y(0) + 30" :y2="sheet.y(0) + 30" :text="`sheet ${sheetSize(plan.filling, jobs.job!.units)}`" />
     </svg>
   </div>
 </template>

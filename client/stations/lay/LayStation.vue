@@ -119,7 +119,7 @@ const RULES = computed(() => [
       </template>
       <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lay')" />
     </div>
-    <div class="sheet panel chalk">
+    <div class="sheet panel chalk" tabindex="0" role="region" aria-label="Row preview and chalk list">
       <template v-if="lay">
         <h2>The row as this lay cuts it</h2>
         <RowPreview :lay="lay" />

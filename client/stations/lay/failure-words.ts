@@ -7,7 +7,7 @@ export function layFailureWords(failure: LayFailure, plan: ClothPlan, unit: Leng
   const name = (id: string) => plan.pieces.find((p) => p.id === id)?.name ?? id
   switch (failure.code) {
     case 'wider-than-cloth':
-      return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} wider than the usable cloth. ${failure.wouldTurn ? 'Turned by 90° it would fit: try the other direction.' : 'Choose a wider cloth or divide into more cushions.'}`
+      return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} wider than the usable cloth. What would help stands below.`
     case 'longer-than-cloth':
       return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} longer than the cloth in hand.`
     case 'no-place':

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
 import { buyingList } from '../../../core/lists/index.ts'
 import { unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -12,13 +13,15 @@ const jobs = useJob()
 const lays = useLay()
 const job = computed(() => jobs.job!)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
-const buying = computed(() => plan.value && buyingList(job.value, plan.value.filling, plan.value.cover, plan.value.cushions.count, lays.current?.length ?? null, lays.current?.bound ?? 0))
+/** Without a lay the cloth is only known from below; kept off the way of every keystroke elsewhere. */
+const bound = computed(() => (lays.current || !plan.value ? 0 : lowerBound(instanceOf(plan.value.cloth.problem)).length))
+const buying = computed(() => plan.value && buyingList(job.value, plan.value.filling, plan.value.cover, plan.value.cushions.count, lays.current?.length ?? null, bound.value))
 const print = () => window.print()
 </script>
 
 <template>
   <section v-if="plan && buying" class="lists">
-    <div class="sheet paper">
+    <div class="sheet paper" tabindex="0" role="region" aria-label="Cut list">
       <div class="head">
         <div>
           <h2>{{ job.ticket }} {{ job.title }}: cut list</h2>
@@ -40,9 +43,9 @@ const print = () => window.print()
         </tbody>
       </table>
     </div>
-    <div class="sheet paper">
+    <div class="sheet paper" tabindex="0" role="region" aria-label="Buying list">
       <h2>Buying list</h2>
-      <p v-if="!buying.hasLay" class="quiet">The cloth waits for its lay; what stands here is the least it can be.</p>
+      <p v-if="!buying.hasLay" class="quiet">{{ lays.failure ? 'These pieces cannot be laid on this cloth: see the lay station.' : 'The cloth waits for its lay.' }} What stands here is the least it can be.</p>
       <table>
         <thead><tr><th>What</th><th>How much</th><th class="n">Cost</th></tr></thead>
         <tbody>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Job } from '../../contract/index.ts'
+import { useJob } from '../stores/job.ts'
+
+defineProps<{ modelValue: boolean }>()
+const emit = defineEmits<{ 'update:modelValue': [open: boolean] }>()
+const jobs = useJob()
+const job = computed(() => jobs.job!)
+const FIELDS = [
+  { key: 'ticket', label: 'Ticket', most: 40, must: true },
+  { key: 'title', label: 'What it is', most: 120, must: true },
+  { key: 'customer', label: 'Customer', most: 120, must: false },
+] as const
+
+/** An empty ticket or title is not taken; the words typed before stay. */
+function set(key: 'ticket' | 'title' | 'customer' | 'note', label: string, event: Event): void {
+  const text = (event.target as HTMLInputElement).value
+  jobs.edit({ says: label, apply: (j: Job) => ({ ...j, [key]: text }) }, `ticket-${key}`)
+}
+</script>
+
+<template>
+  <ElDialog :model-value="modelValue" title="The ticket" width="520px" @update:model-value="emit('update:modelValue', $event)">
+    <div v-for="f in FIELDS" :key="f.key" class="field-row">
+      <label :for="`ticket-${f.key}`">{{ f.label }}</label>
+      <div>
+        <input :id="`ticket-${f.key}`" :value="job[f.key]" :maxlength="f.most" autocomplete="off" @change="set(f.key, f.label, $event)" />
+      </div>
+    </div>
+    <div class="field-row">
+      <label for="ticket-note">Note</label>
+      <textarea id="ticket-note" :value="job.note" rows="4" maxlength="4000" @change="set('note', 'Note', $event)" />
+    </div>
+    <p v-if="jobs.refused" role="alert" class="fault">Not taken: {{ jobs.refused }}. What was there stays.</p>
+    <template #footer><button type="button" class="plain-button main" @click="emit('update:modelValue', false)">Done</button></template>
+  </ElDialog>
+</template>
+
+<style scoped>
+.field-row {
+  margin-bottom: 8px;
+}
+
+input,
+textarea {
+  width: 100%;
+  min-height: var(--target);
+  border: 1px solid #b9ab8f;
+  border-radius: 3px;
+  background: #fffdf8;
+  padding: 4px 9px;
+  font: inherit;
+  color: inherit;
+}
+
+.fault {
+  color: var(--rust);
+}
+</style>
