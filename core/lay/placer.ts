@@ -1,6 +1,8 @@
-import { clearanceRing, chainAt, minkowskiSum, noFitRegion, type ConvexRegion } from './no-fit.ts'
+import { freeLines, lowestOn, settle, type Block } from './blocks.ts'
 import type { Instance, Item } from './instance.ts'
 import type { Ring } from './convex-parts.ts'
+import { HAIR, Intervals, latticePoints, modulo } from './intervals.ts'
+import { clearanceRing, minkowskiSum, noFitRegion, type ConvexRegion } from './no-fit.ts'
 import type { Posture, Shape } from './shape.ts'
 
 /** A piece put down: its posture, and the lower left corner of its box. */
@@ -30,9 +32,6 @@ export interface Recipe {
   /** Phase of each group where it is free and the recipe says; null: the first piece laid decides. */
   readonly offsets: readonly (number | null)[]
 }
-
-/** Penetration that rounding may cause, far below what scissors resolve. */
-const HAIR = 1e-5
 
 /**
  * Lays pieces one by one, each as low as it goes, then as far left. Along an upright line every
@@ -164,159 +163,9 @@ interface Offset {
 }
 const FREE: Offset = { across: null, along: null }
 
-interface Lattice {
-  readonly start: number
-  readonly step: number
-}
-
-/** Everything one placed piece (or obstacle) keeps free of the piece to be laid, and its reach across. */
-interface Block {
-  readonly regions: readonly ConvexRegion[]
-  readonly dx: number
-  readonly dy: number
-  readonly minX: number
-  readonly maxX: number
-}
-
 /** Lower top edge wins, then lower, then further left. */
 function isLower(place: { x: number; y: number }, posture: Posture, best: Spot): boolean {
   const [top, bestTop] = [place.y + posture.shape.height, best.y + best.posture.shape.height]
   if (Math.abs(top - bestTop) > HAIR) return top < bestTop
   return Math.abs(place.y - best.y) > HAIR ? place.y < best.y : place.x < best.x - HAIR
-}
-
-const modulo = (value: number, step: number): number => ((value % step) + step) % step
-
-function latticePoints(lattice: Lattice, low: number, high: number): readonly number[] {
-  const points: number[] = []
-  for (let x = low + modulo(lattice.start - low, lattice.step); x <= high; x += lattice.step) points.push(x)
-  return points
-}
-
-/** Upright lines worth trying: the cloth's edges and the lines of every blocked region, from left to right. */
-function freeLines(blocks: readonly Block[], low: number, high: number): Float64Array {
-  const lines = [low, high]
-  for (const { regions, dx } of blocks) {
-    for (const region of regions) {
-      for (const line of region.lines) {
-        const x = line + dx
-        if (x > low && x < high) lines.push(x)
-      }
-    }
-  }
-  const sorted = Float64Array.from(lines).sort()
-  let kept = 0
-  for (const x of sorted) if (kept === 0 || x - sorted[kept - 1]! > HAIR) sorted[kept++] = x
-  return sorted.subarray(0, kept)
-}
-
-/** The lowest free place on the upright line at x, not below `from`. */
-function lowestOn(blocks: readonly Block[], x: number, from: number, lattice: Lattice | null, scratch: Intervals): number {
-  scratch.clear()
-  for (const { regions, dx, dy, minX, maxX } of blocks) {
-    if (x <= minX || x >= maxX) continue
-    const at = x - dx
-    for (const region of regions) {
-      if (at <= region.minX + HAIR || at >= region.maxX - HAIR || region.maxY + dy <= from) continue
-      if (region.isBox) scratch.add(region.minY + dy, region.maxY + dy)
-      else scratch.add(chainAt(region.lower, at) + dy, chainAt(region.upper, at) + dy)
-    }
-  }
-  return lattice ? scratch.lowestFreeOnLattice(from, lattice) : scratch.lowestFree(from)
-}
-
-/** Blocked stretches of one line, sorted as they come; the buffers are used again for every line. */
-class Intervals {
-  private low = new Float64Array(256)
-  private high = new Float64Array(256)
-  private count = 0
-
-  clear(): void {
-    this.count = 0
-  }
-
-  add(low: number, high: number): void {
-    if (this.count === this.low.length) this.grow()
-    let i = this.count++
-    while (i > 0 && this.low[i - 1]! > low) {
-      this.low[i] = this.low[i - 1]!
-      this.high[i] = this.high[i - 1]!
-      i--
-    }
-    this.low[i] = low
-    this.high[i] = high
-  }
-
-  lowestFree(from: number): number {
-    let y = from
-    for (let i = 0; i < this.count; i++) {
-      if (this.low[i]! + HAIR >= y) break
-      if (this.high[i]! - HAIR > y) y = this.high[i]!
-    }
-    return y
-  }
-
-  /** A place on the lattice may jump over the start of a later stretch: looked at again until nothing blocks. */
-  lowestFreeOnLattice(from: number, lattice: Lattice): number {
-    const onLattice = (y: number) => y - HAIR + modulo(lattice.start - (y - HAIR), lattice.step)
-    let y = onLattice(from)
-    for (let blocked = true; blocked; ) {
-      blocked = false
-      for (let i = 0; i < this.count; i++) {
-        if (this.low[i]! + HAIR >= y || this.high[i]! - HAIR <= y) continue
-        y = onLattice(this.high[i]!)
-        blocked = true
-      }
-    }
-    return y
-  }
-
-  private grow(): void {
-    const [low, high] = [new Float64Array(this.low.length * 2), new Float64Array(this.high.length * 2)]
-    low.set(this.low)
-    high.set(this.high)
-    this.low = low
-    this.high = high
-  }
-}
-
-/** Slides left and down in turn until neither gives: the exact corner between two slanted edges. */
-function settle(blocks: readonly Block[], x: number, y: number, xLow: number, scratch: Intervals): { x: number; y: number } {
-  let at = { x, y }
-  for (let i = 0; i < 12; i++) {
-    const left = leftmostFrom(blocks, at.x, at.y, xLow)
-    const down = lowestOn(blocks, left, 0, null, scratch)
-    if (down > at.y + HAIR || (at.x - left < 0.01 && at.y - down < 0.01)) break
-    at = { x: left, y: down }
-  }
-  return at
-}
-
-/** How far left the level line through y is free from x on. */
-function leftmostFrom(blocks: readonly Block[], x: number, y: number, xLow: number): number {
-  let limit = xLow
-  for (const { regions, dx, dy, minX } of blocks) {
-    if (minX >= x) continue
-    const level = y - dy
-    for (const region of regions) {
-      if (level <= region.minY + HAIR || level >= region.maxY - HAIR || region.minX + dx >= x) continue
-      const right = rightEnd(region, level) + dx
-      if (right <= x + HAIR && right > limit) limit = right
-    }
-  }
-  return Math.min(x, limit)
-}
-
-/** The right end of a convex region on a level line that crosses it. */
-function rightEnd(region: ConvexRegion, level: number): number {
-  let right = region.minX
-  for (const chain of [region.lower, region.upper]) {
-    for (let i = 0; i + 3 < chain.length; i += 2) {
-      const [x0, y0, x1, y1] = [chain[i]!, chain[i + 1]!, chain[i + 2]!, chain[i + 3]!]
-      if (Math.min(y0, y1) <= level && level <= Math.max(y0, y1)) right = Math.max(right, y1 === y0 ? x1 : x0 + ((level - y0) / (y1 - y0)) * (x1 - x0))
-    }
-  }
-  // An upright right side lies in neither chain.
-  const [topEnd, bottomEnd] = [region.upper.at(-1)!, region.lower.at(-1)!]
-  return level >= bottomEnd && level <= topEnd ? region.maxX : right
 }

@@ -1,0 +1,84 @@
+import { HAIR, type Intervals, type Lattice } from './intervals.ts'
+import { chainAt, type ConvexRegion } from './no-fit.ts'
+
+/** Everything one placed piece (or obstacle) keeps free of the piece to be laid, and its reach across. */
+export interface Block {
+  readonly regions: readonly ConvexRegion[]
+  readonly dx: number
+  readonly dy: number
+  readonly minX: number
+  readonly maxX: number
+}
+
+/** Upright lines worth trying: the cloth's edges and the lines of every blocked region, from left to right. */
+export function freeLines(blocks: readonly Block[], low: number, high: number): Float64Array {
+  const lines = [low, high]
+  for (const { regions, dx } of blocks) {
+    for (const region of regions) {
+      for (const line of region.lines) {
+        const x = line + dx
+        if (x > low && x < high) lines.push(x)
+      }
+    }
+  }
+  const sorted = Float64Array.from(lines).sort()
+  let kept = 0
+  for (const x of sorted) if (kept === 0 || x - sorted[kept - 1]! > HAIR) sorted[kept++] = x
+  return sorted.subarray(0, kept)
+}
+
+/** The lowest free place on the upright line at x, not below `from`. */
+export function lowestOn(blocks: readonly Block[], x: number, from: number, lattice: Lattice | null, scratch: Intervals): number {
+  scratch.clear()
+  for (const { regions, dx, dy, minX, maxX } of blocks) {
+    if (x <= minX || x >= maxX) continue
+    const at = x - dx
+    for (const region of regions) {
+      if (at <= region.minX + HAIR || at >= region.maxX - HAIR || region.maxY + dy <= from) continue
+      if (region.isBox) scratch.add(region.minY + dy, region.maxY + dy)
+      else scratch.add(chainAt(region.lower, at) + dy, chainAt(region.upper, at) + dy)
+    }
+  }
+  return lattice ? scratch.lowestFreeOnLattice(from, lattice) : scratch.lowestFree(from)
+}
+
+/** Slides left and down in turn until neither gives: the exact corner between two slanted edges. */
+export function settle(blocks: readonly Block[], x: number, y: number, xLow: number, scratch: Intervals): { x: number; y: number } {
+  let at = { x, y }
+  for (let i = 0; i < 12; i++) {
+    const left = leftmostFrom(blocks, at.x, at.y, xLow)
+    const down = lowestOn(blocks, left, 0, null, scratch)
+    if (down > at.y + HAIR || (at.x - left < 0.01 && at.y - down < 0.01)) break
+    at = { x: left, y: down }
+  }
+  return at
+}
+
+/** How far left the level line through y is free from x on. */
+function leftmostFrom(blocks: readonly Block[], x: number, y: number, xLow: number): number {
+  let limit = xLow
+  for (const { regions, dx, dy, minX } of blocks) {
+    if (minX >= x) continue
+    const level = y - dy
+    for (const region of regions) {
+      if (level <= region.minY + HAIR || level >= region.maxY - HAIR || region.minX + dx >= x) continue
+      const right = rightEnd(region, level) + dx
+      if (right <= x + HAIR && right > limit) limit = right
+    }
+  }
+  return Math.min(x, limit)
+}
+
+/** The right end of a convex region on a level line that crosses it. */
+function rightEnd(region: ConvexRegion, level: number): number {
+  let right = region.minX
+  for (const chain of [region.lower, region.upper]) {
+    for (let i = 0; i + 3 < chain.length; i += 2) {
+      const [x0, y0, x1, y1] = [chain[i]!, chain[i + 1]!, chain[i + 2]!, chain[i + 3]!]
+      if (Math.min(y0, y1) <= level && level <= Math.max(y0, y1)) right = Math.max(right, y1 === y0 ? x1 : x0 + ((level - y0) / (y1 - y0)) * (x1 - x0))
+    }
+  }
+  // An upright right side lies in neither chain.
+  const [topEnd, bottomEnd] = [region.upper.at(-1)!, region.lower.at(-1)!]
+  return level >= bottomEnd && level <= topEnd ? region.maxX : right
+}
