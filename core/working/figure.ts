@@ -40,6 +40,9 @@ export function sayFigure(f: Figure, unit: LengthUnit): string {
 /** The whole working on one line: `(2236 + 2 × 2) ÷ 3 = 746.7 mm net`. */
 export function sayWorking(f: Figure, unit: LengthUnit): string {
   const result = sayFigure(f, unit) + (f.line ? ` ${f.line}` : '')
+  // A figure that only takes over another one shows how that one was worked out.
+  if (f.sum.kind === 'figure' && f.sum.figure.sum.kind !== 'given') return `${sayExpression(f.sum.figure.sum, unit)} = ${result}`
+  if (f.sum.kind === 'figure') return result
   return f.sum.kind === 'given' ? result : `${sayExpression(f.sum, unit)} = ${result}`
 }
 

@@ -36,6 +36,7 @@ export const lastResort =
     if (res.headersSent) return next(error)
     if (error?.type === 'entity.too.large') return sendProblem(res, 'too-large', { detail: `At most ${error.limit} bytes are read.` })
     if (error?.type === 'entity.parse.failed') return sendProblem(res, 'bad-request', { detail: 'The body is not JSON.' })
+    if (error?.status === 404) return sendProblem(res, 'not-found')
     if (typeof error?.status === 'number' && error.status < 500) return sendProblem(res, 'bad-request', { detail: String(error.message) })
     log.error({ err: error }, 'request failed')
     sendProblem(res, 'internal', { detail: 'Nothing was saved by this request. The log of the server has the cause.' })

@@ -1,0 +1,196 @@
+// @vitest-environment happy-dom
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Job, StoredJob } from '../../contract/index.ts'
+import { setSeat } from '../../core/job/index.ts'
+import { keepersBench } from '../../core/shop/index.ts'
+import { dropDraft, findDraft, keepDraft } from './draft.ts'
+import { useJob } from './job.ts'
+
+/** A server with one job, as the API keeps it. */
+function fakeServer() {
+  let stored: StoredJob = { id: 'j1', revision: 1, savedAt: new Date(0).toISOString(), job: keepersBench() }
+  const state = { isDown: false, saves: 0 }
+  const json = (body: unknown, status = 200) => Promise.resolve(new Response(JSON.stringify(body), { status }))
+  const put = (job: Job, baseRevision: number) => {
+    if (baseRevision !== stored.revision) return json({ type: 'x', title: 'Somebody saved', status: 409, theirs: stored }, 409)
+    stored = { ...stored, revision: stored.revision + 1, job }
+    state.saves++
+    return json(stored)
+  }
+  vi.stubGlobal('fetch', (_url: string, init?: { method?: string; body?: string }) => {
+    if (state.isDown) return Promise.reject(new Error('down'))
+    if (init?.method !== 'PUT') return json(stored)
+    const body = JSON.parse(init.body!) as { job: Job; baseRevision: number }
+    return put(body.job, body.baseRevision)
+  })
+  return { state, elsewhere: (job: Job) => void put(job, stored.revision), stored: () => stored }
+}
+
+const count = (n: number) => setSeat(`${n} cushions`, (s) => ({ ...s, count: n }))
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  setActivePinia(createPinia())
+  localStorage.clear()
+})
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+describe('editing', () => {
+  it('plans at once and saves a little later, once', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    expect(jobs.plan!.cushions.size.width.value).toBeCloseTo(746.667, 2)
+    jobs.edit(count(4))
+    jobs.edit(count(5))
+    expect(jobs.plan!.cushions.count).toBe(5)
+    expect(jobs.saveState.kind).toBe('waiting')
+    await vi.advanceTimersByTimeAsync(800)
+    expect(server.state.saves).toBe(1)
+    expect(server.stored().job.seat.count).toBe(5)
+    expect(jobs.saveState.kind).toBe('saved')
+  })
+
+  it('undoes and redoes, and typing in one field is one step', async () => {
+    fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    for (const n of [4, 5, 6]) jobs.edit(count(n), 'count')
+    jobs.edit({ says: 'units', apply: (j) => ({ ...j, units: 'cm' }) })
+    expect(jobs.past).toHaveLength(2)
+    jobs.undo()
+    jobs.undo()
+    expect(jobs.job!.seat.count).toBe(3)
+    jobs.redo()
+    expect(jobs.job!.seat.count).toBe(6)
+    jobs.redo()
+    expect(jobs.job!.units).toBe('cm')
+    jobs.undo()
+    jobs.edit(count(9))
+    expect(jobs.future).toHaveLength(0)
+  })
+
+  it('does not take what the job file could not hold, and says why', async () => {
+    fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    expect(jobs.edit(count(0))).toBe(false)
+    expect(jobs.refused).toBe('seat.count: a bench has at least 1 cushion')
+    expect(jobs.job!.seat.count).toBe(3)
+    jobs.edit(count(4))
+    expect(jobs.refused).toBe('')
+  })
+
+  it('an edit that changes nothing is no step', async () => {
+    fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    jobs.edit(count(3))
+    expect(jobs.past).toHaveLength(0)
+  })
+
+  it('what is typed while a save is under way is saved next', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    jobs.edit(count(4))
+    vi.advanceTimersByTime(700)
+    jobs.edit(count(5))
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(server.stored().job.seat.count).toBe(5)
+    expect(jobs.revision).toBe(server.stored().revision)
+  })
+})
+
+describe('a save from another window', () => {
+  async function conflicted() {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    jobs.edit(count(7))
+    await vi.advanceTimersByTimeAsync(800)
+    return { server, jobs }
+  }
+
+  it('stops saving and shows both', async () => {
+    const { server, jobs } = await conflicted()
+    expect(jobs.conflict?.job.title).toBe('theirs')
+    expect(jobs.job!.seat.count).toBe(7)
+    jobs.edit(count(8))
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(server.stored().job.title).toBe('theirs')
+  })
+
+  it('mine goes on top of theirs', async () => {
+    const { server, jobs } = await conflicted()
+    await jobs.keepMine()
+    expect(server.stored()).toMatchObject({ revision: 3, job: { seat: { count: 7 } } })
+    expect(jobs.conflict).toBeNull()
+  })
+
+  it('theirs is taken, and mine can be had back with undo', async () => {
+    const { jobs } = await conflicted()
+    jobs.takeTheirs()
+    expect(jobs.job!.title).toBe('theirs')
+    jobs.undo()
+    expect(jobs.job!.seat.count).toBe(7)
+  })
+})
+
+describe('when the server cannot be reached', () => {
+  it('says so, keeps a draft, and tries again', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    server.state.isDown = true
+    jobs.edit(count(6))
+    await vi.advanceTimersByTimeAsync(800)
+    expect(jobs.saveState).toMatchObject({ kind: 'failed', why: expect.stringContaining('cannot be reached') })
+    expect(findDraft('j1')?.job.seat.count).toBe(6)
+    server.state.isDown = false
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(server.stored().job.seat.count).toBe(6)
+    expect(findDraft('j1')).toBeNull()
+  })
+
+  it('a draft of an earlier page goes on where it was', async () => {
+    const server = fakeServer()
+    keepDraft('j1', { job: { ...keepersBench(), title: 'typed before the crash' }, baseRevision: 1 })
+    const jobs = useJob()
+    await jobs.open('j1')
+    expect(jobs.job!.title).toBe('typed before the crash')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.stored().job.title).toBe('typed before the crash')
+    jobs.undo()
+    expect(jobs.job!.title).toBe("Keepers' bench")
+  })
+
+  it('a draft on an older revision is a choice, not an overwrite', async () => {
+    const server = fakeServer()
+    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    keepDraft('j1', { job: { ...keepersBench(), title: 'mine' }, baseRevision: 1 })
+    const jobs = useJob()
+    await jobs.open('j1')
+    expect(jobs.conflict?.job.title).toBe('theirs')
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(server.stored().job.title).toBe('theirs')
+  })
+})
+
+describe('drafts', () => {
+  it('a broken or foreign one counts as none', () => {
+    localStorage.setItem('loft-seam/draft/j1', '{"job":{"format":"other"},"baseRevision":1}')
+    expect(findDraft('j1')).toBeNull()
+    localStorage.setItem('loft-seam/draft/j1', '{')
+    expect(findDraft('j1')).toBeNull()
+    keepDraft('j1', { job: keepersBench(), baseRevision: 2 })
+    expect(findDraft('j1')?.baseRevision).toBe(2)
+    dropDraft('j1')
+    expect(findDraft('j1')).toBeNull()
+  })
+})

@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest'
+import { keepersBench } from '../core/shop/index.ts'
+import { AllowanceBook, Cloth, Grade, jsonPath, Job, LayProblem, readJob, readWith, SaveJob, ShopSettings } from './index.ts'
+
+const job = (change: (j: Job) => unknown) => readJob(JSON.parse(JSON.stringify(change(keepersBench()))))
+const firstFault = (change: (j: Job) => unknown) => {
+  const read = job(change)
+  return read.ok ? 'sound' : `${read.faults[0]!.path} ${read.faults[0]!.message}`
+}
+
+describe('jsonPath', () => {
+  it.each<[PropertyKey[], string]>([
+    [[], '$'],
+    [['pieces', 3, 'outline'], '$.pieces[3].outline'],
+    [['groups', 'left run'], '$.groups["left run"]'],
+    [['groups', 'a"b'], '$.groups["a\\"b"]'],
+  ])('%j', (path, text) => expect(jsonPath(path)).toBe(text))
+})
+
+describe('a job document', () => {
+  it('survives being written and read', () => {
+    const read = job((j) => j)
+    expect(read.ok && read.value).toEqual(keepersBench())
+  })
+
+  it.each<[string, (j: Job) => unknown, RegExp]>([
+    ['null', () => null, /^\$ is not a job file/],
+    ['a list', (j) => [j], /^\$ is not a job file/],
+    ['no format', ({ format: _, ...j }) => j, /^\$\.format/],
+    ['no seat', ({ seat: _, ...j }) => j, /^\$\.seat/],
+    ['an unknown make-up', (j) => ({ ...j, makeUp: { kind: 'inflated' } }), /^\$\.makeUp\.kind/],
+    ['an unknown school', (j) => ({ ...j, filling: { ...j.filling, school: { kind: 'guess' } } }), /^\$\.filling\.school\.kind/],
+    ['a cord of 60 mm', (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { rows: 'top', cordMm: 60, cut: 'bias' } } }), /^\$\.makeUp\.piping\.cordMm/],
+    ['a gap of 2 m', (j) => ({ ...j, seat: { ...j.seat, gapMm: 2000 } }), /^\$\.seat\.gapMm is more than 1 m/],
+    ['a squeeze of 2 m', (j) => ({ ...j, seat: { ...j.seat, gapMm: -2000 } }), /^\$\.seat\.gapMm is squeezed by more than 100 mm/],
+    ['a colour that is none', (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, ground: 'red' } } }), /^\$\.cloth\.cloth\.ground must be a colour/],
+    ['a negative allowance', (j) => ({ ...j, allowances: { ...j.allowances, overrides: { seamMm: -1 } } }), /^\$\.allowances\.overrides\.seamMm cannot be negative/],
+    ['an unknown allowance', (j) => ({ ...j, allowances: { ...j.allowances, overrides: { luck: 1 } } }), /^\$\.allowances\.overrides\.luck unknown key/],
+    ['a reading on the 31st of February', (j) => ({ ...j, seat: { ...j.seat, depth: { readings: [{ mm: 468, on: '2026-02-31' }] } } }), /^\$\.seat\.depth\.readings\[0\]\.on/],
+    ['half a surrogate', (j) => ({ ...j, title: 'bench \ud800' }), /^\$\.title contains characters/],
+    ['an empty title', (j) => ({ ...j, title: '' }), /^\$\.title cannot be empty/],
+  ])('with %s is refused', (_name, change, says) => expect(firstFault(change)).toMatch(says))
+
+  it('a job of version 1 stays readable', () => expect(keepersBench().version).toBe(1))
+})
+
+describe('what a lay problem may leave out', () => {
+  it('is filled in', () => {
+    const read = readWith(LayProblem, { format: 'loft-seam/lay-problem', version: 1, cloth: { width: 900 }, pieces: [{ id: 'a', outline: [[0, 0], [1, 0], [0, 1]] }] })
+    expect(read.ok && read.value).toMatchObject({ gap: 0, groups: {}, cloth: { length: null, selvedge: [0, 0], repeat: { across: null, along: null }, flaws: [] }, pieces: [{ qty: 1, turns: [0], flip: false, match: null }] })
+  })
+
+  it('a match of null and a phase of null are no demand', () => {
+    const piece = { id: 'a', outline: [[0, 0], [1, 0], [0, 1]], match: { group: 'g', anchor: [0, 0], across: null } }
+    const read = readWith(LayProblem, { format: 'loft-seam/lay-problem', version: 1, cloth: { width: 900 }, pieces: [piece, { ...piece, id: 'b', match: null }] })
+    expect(read.ok && read.value.pieces.map((p) => p.match)).toEqual([{ group: 'g', anchor: [0, 0], across: null, along: null }, null])
+  })
+})
+
+describe('the shop', () => {
+  it.each([
+    ['a grade', Grade, { ...keepersBench().filling.grade, densityKgM3: 0 }],
+    ['a grade', Grade, { ...keepersBench().filling.grade, sheets: [] }],
+    ['a cloth', Cloth, { ...keepersBench().cloth.cloth, widthMm: 9000 }],
+    ['a cloth', Cloth, { ...keepersBench().cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [] } }],
+    ['a book', AllowanceBook, { ...keepersBench().allowances.book, notchMm: 7 }],
+    ['settings', ShopSettings, { shopName: 'x', currency: 'crowns', units: 'mm', book: keepersBench().allowances.book }],
+    ['a save', SaveJob, { job: {}, baseRevision: 0 }],
+  ] as const)('%s that cannot be is refused', (_name, schema, document) => expect(readWith(schema as never, document).ok).toBe(false))
+})

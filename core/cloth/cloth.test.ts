@@ -1,0 +1,177 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Band, Job } from '../../contract/index.ts'
+import { solveLay, turned } from '../lay/index.ts'
+import { planJob, type WorkedPlan } from '../plan.ts'
+import { DEMO_CLOTHS, keepersBench } from '../shop/index.ts'
+import { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf, ruledPlace, runStart } from './index.ts'
+
+const band = (colour: string, widthMm: number): Band => ({ name: colour, colour, widthMm })
+const [A, B, C] = ['#aaaaaa', '#bbbbbb', '#cccccc'] as const
+const ticking = DEMO_CLOTHS[0]!
+const tickingBands = ticking.pattern.kind === 'stripes' ? ticking.pattern.bands : []
+
+describe('stripes', () => {
+  it('the ticking repeats every 68 mm', () => {
+    expect(repeatOf(ticking)).toBe(68)
+    expect(repeatOf(DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!)).toBeNull()
+  })
+
+  it('finds the middle of a band: 22 + 6 + 10 + 14/2 = 45', () => expect(bandCentre(tickingBands, 3)).toBe(45))
+
+  it.each<[string, Band[], number[]]>([
+    ['the ticking, in the ivory and in the rust', tickingBands, [11, 45]],
+    ['two bands, in the middle of each', [band(A, 10), band(B, 20)], [5, 20]],
+    ['three different bands, nowhere', [band(A, 10), band(B, 20), band(C, 30)], []],
+    ['a b a c, in b and in c', [band(A, 10), band(B, 20), band(A, 10), band(C, 30)], [20, 55]],
+    ['equal colours but unequal widths, nowhere', [band(A, 10), band(B, 20), band(A, 15), band(C, 30)], []],
+  ])('mirrors %s', (_name, bands, axes) => expect(mirrorAxes(bands)).toEqual(axes))
+
+  it('looks the same on both sides of every axis it claims', () => {
+    const bands = fc.array(fc.record({ colour: fc.constantFrom(A, B, C), widthMm: fc.integer({ min: 2, max: 40 }) }), { minLength: 2, maxLength: 6 }).map((list) => list.map((b) => band(b.colour, b.widthMm)))
+    fc.assert(
+      fc.property(bands, fc.double({ min: 0, max: 200, noNaN: true }), (list, away) => {
+        for (const axis of mirrorAxes(list)) {
+          // Just beside a band's edge the two sides may round to different bands.
+          const edges = list.map((_, i) => bandsWidth(list.slice(0, i)))
+          const isNearEdge = (at: number) => edges.some((e) => Math.min(modulo(at - e, bandsWidth(list)), modulo(e - at, bandsWidth(list))) < 1e-6)
+          if (!isNearEdge(axis + away)) expect(colourAt(list, axis + away)).toBe(colourAt(list, axis - away))
+        }
+      }),
+    )
+  })
+
+  it('colourAt goes on for ever both ways', () => {
+    const bands = [band(A, 10), band(B, 20)]
+    expect([0, 9.9, 10, 29.9, 30, -1, -20.1, 305].map((x) => colourAt(bands, x))).toEqual([A, A, B, B, A, B, A, A])
+  })
+})
+
+const worked = (job: Job): WorkedPlan => {
+  const plan = planJob(job)
+  if (plan.kind !== 'worked') throw new Error('unworkable')
+  return plan
+}
+const withCloth = (change: Partial<Job['cloth']>, job = keepersBench()): Job => ({ ...job, cloth: { ...job.cloth, ...change } })
+
+describe('where the ruling band falls', () => {
+  const job = keepersBench()
+  const { cushions } = worked(job)
+  const placed = (rule: Extract<Job['cloth']['match'], { kind: 'matched' }>['rule'], cushion = 0, direction: Job['cloth']['direction'] = 'up-the-roll') =>
+    ruledPlace({ ...job.cloth, direction, match: { kind: 'matched', rule } }, cushions, cushion)
+
+  it('on the middle of the row: 3 x 746.67 / 2', () => expect(placed({ kind: 'band-on-centre', band: 3 })).toBeCloseTo(1120, 6))
+  it('on the middle of each cushion', () => {
+    expect(placed({ kind: 'band-on-each-centre', band: 3 }, 0)).toBeCloseTo(2240 / 6, 6)
+    expect(placed({ kind: 'band-on-each-centre', band: 3 }, 2)).toBeCloseTo((2240 / 3) * 2.5, 6)
+  })
+  it('at the left end the whole band shows: its middle is half of 14 in', () => expect(placed({ kind: 'band-at-left-end', band: 3 })).toBe(7))
+  it('at a mark on the first cushion, 214 from the left', () => expect(placed({ kind: 'band-at-mark', band: 3, markMm: 214 })).toBeCloseTo(214, 6))
+  it('at a mark further on, counting in the 2 mm squeezed away at each meeting', () => {
+    // 1600 lies 1600 - 1489.33 = 110.67 into the third cushion, whose pattern begins at 1493.33.
+    expect(placed({ kind: 'band-at-mark', band: 3, markMm: 1600 })).toBeCloseTo(1604, 6)
+  })
+  it('railroaded, it is measured from the front edge', () => {
+    expect(placed({ kind: 'band-on-centre', band: 3 }, 1, 'railroaded')).toBe(234)
+    expect(placed({ kind: 'band-at-mark', band: 3, markMm: 50 }, 1, 'railroaded')).toBe(50)
+  })
+
+  it('an open gap is counted in the run, a squeeze is not', () => {
+    expect(runStart(cushions, 2)).toBeCloseTo(2 * (2240 / 3), 6)
+    const open = worked({ ...job, seat: { ...job.seat, kind: 'bench', gapMm: 10 } }).cushions
+    expect(runStart(open, 2)).toBeCloseTo(2 * (open.size.width.value + 10), 6)
+  })
+})
+
+describe('turns on the cloth', () => {
+  const turnsOf = (job: Job, id: string) => worked(job).cloth.problem.pieces.find((p) => p.id === `1/${id}`)!.turns
+  const oneSided = { ...ticking, pattern: { kind: 'stripes' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
+  const plain = DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!
+  const pile = DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!
+
+  it('symmetrical stripes on two-way cloth: either way up', () => expect(turnsOf(keepersBench(), 'top-plate')).toEqual([0, 180]))
+  it('stripes with a left and a right: one way only where matched', () => expect(turnsOf(withCloth({ cloth: oneSided }), 'top-plate')).toEqual([0]))
+  it('pile: everything seen has its top up', () => {
+    const job = withCloth({ cloth: pile, match: { kind: 'none' } })
+    for (const id of ['top-plate', 'bottom-plate', 'boxing-front', 'boxing-left', 'gusset-upper']) expect(turnsOf(job, id)).toEqual([0])
+  })
+  it('pile, railroaded: plates lie on their side, all the same way', () => expect(turnsOf(withCloth({ cloth: pile, match: { kind: 'none' }, direction: 'railroaded' }), 'top-plate')).toEqual([270]))
+  it('plain two-way cloth: strips turn freely, plates keep to the grain', () => {
+    const job = withCloth({ cloth: plain, match: { kind: 'none' } })
+    expect(turnsOf(job, 'top-plate')).toEqual([0, 180])
+    expect(turnsOf(job, 'boxing-front')).toEqual([0, 90, 180, 270])
+  })
+  it('the stripe on side boxing is upright or along it, as chosen', () => {
+    expect(turnsOf(keepersBench(), 'boxing-left')).toEqual([0, 180])
+    expect(turnsOf(withCloth({ sideBoxing: 'along' }), 'boxing-left')).toEqual([270, 90])
+  })
+})
+
+describe('matching for real', () => {
+  /** The colour under a place of a panel, as the lay cuts it. */
+  function colourOn(job: Job, plan: WorkedPlan, lay: { placements: readonly { id: string; x: number; y: number; turn: number; flip: boolean }[] }, id: string, x: number, y: number): string {
+    const { pattern } = job.cloth.cloth
+    if (pattern.kind !== 'stripes') throw new Error('plain')
+    const place = lay.placements.find((p) => p.id === id)!
+    const [dx] = turned(x, y, place.turn, place.flip)
+    return colourAt(pattern.bands, place.x + dx - pattern.startMm)
+  }
+  const layOf = (plan: WorkedPlan) => {
+    const solved = solveLay(plan.cloth.problem, { seed: 1, budget: { steps: 15, isStopped: () => false } })
+    if (!solved.ok) throw new Error(solved.error.code)
+    return solved.value.lay
+  }
+  const cloths: [string, Band[]][] = [
+    ['symmetrical stripes', tickingBands.slice()],
+    ['stripes with a left and a right', [band(A, 20), band(B, 13), band(C, 7)]],
+  ]
+
+  it.each(cloths)('%s: every plate continues its neighbour and runs over its front boxing', (_name, bands) => {
+    const job = withCloth({ cloth: { ...ticking, pattern: { kind: 'stripes', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 1, markMm: 214 } } })
+    const plan = worked(job)
+    const lay = layOf(plan)
+    const w = plan.cushions.size.width.value
+    for (let x = 1.3; x < w; x += 17.7) {
+      const top = colourOn(job, plan, lay, '1/top-plate', x, 5)
+      expect(colourOn(job, plan, lay, '1/boxing-front', x, 70), `front at ${x}`).toBe(top)
+      expect(colourOn(job, plan, lay, '1/bottom-plate', x, 300), `bottom at ${x}`).toBe(top)
+      // The pattern coordinate of the second plate goes on where the first ended.
+      const onward = x + w
+      expect(colourOn(job, plan, lay, '2/top-plate', x, 5)).toBe(colourOn(job, plan, lay, '1/top-plate', onward, 5))
+    }
+    expect(colourOn(job, plan, lay, '1/top-plate', 214, 100)).toBe(bands[1]!.colour)
+  })
+
+  it.each(cloths)('%s, railroaded: the side boxing runs on from the plate, front to back', (_name, bands) => {
+    const job = withCloth({ direction: 'railroaded', cloth: { ...ticking, pattern: { kind: 'stripes', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } } })
+    const plan = worked(job)
+    const lay = layOf(plan)
+    const depth = plan.cushions.size.depth.value
+    for (let y = 2.1; y < 351; y += 13.3) {
+      const top = colourOn(job, plan, lay, '2/top-plate', 10, y)
+      expect(colourOn(job, plan, lay, '2/boxing-right', y, 70), `right at ${y}`).toBe(top)
+      // The left boxing, seen from outside, starts at its zip end and comes forward.
+      expect(colourOn(job, plan, lay, '2/boxing-left', 351 - y, 70), `left at ${y}`).toBe(top)
+      expect(colourOn(job, plan, lay, '3/top-plate', 10, y)).toBe(top)
+    }
+    expect(colourOn(job, plan, lay, '1/top-plate', 10, depth / 2)).toBe(bands[1]!.colour)
+  })
+})
+
+describe('piping on the cloth', () => {
+  const piped = (cut: 'across' | 'along' | 'bias') => worked({ ...keepersBench(), makeUp: { kind: 'boxed', boxing: 'wrap', piping: { rows: 'both', cordMm: 5, cut } } }).cloth
+  const strip = (cut: 'across' | 'along' | 'bias') => piped(cut).problem.pieces.find((p) => p.id === 'piping')!
+
+  it('across: two strips a loop, none wider than the cloth', () => {
+    expect(strip('across')).toMatchObject({ qty: 12, turns: [0] })
+    expect(piped('across').strips!.each.value).toBeLessThanOrEqual(1350)
+  })
+  it('along: one strip a loop', () => expect(strip('along')).toMatchObject({ qty: 6, turns: [90] }))
+  it('bias: a slanted strip whose ends lie on the grain, 40 mm across', () => {
+    const { outline, turns } = strip('bias')
+    expect(turns).toEqual([0, 90])
+    const [a, b, , d] = outline
+    expect(b![0] - a![0]).toBeCloseTo(b![1] - a![1], 6)
+    expect((d![1] - a![1]) / Math.SQRT2).toBeCloseTo(40, 6)
+  })
+})

@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest'
+import type { Job, Lay } from '../../contract/index.ts'
+import { planJob, type WorkedPlan } from '../plan.ts'
+import { keepersBench } from '../shop/index.ts'
+import { sayWorking } from '../working/index.ts'
+import { buyingList, chalkList, sheetSize, textKey } from './index.ts'
+
+const worked = (job: Job): WorkedPlan => {
+  const plan = planJob(job)
+  if (plan.kind !== 'worked') throw new Error('unworkable')
+  return plan
+}
+const job = keepersBench()
+const plan = worked(job)
+
+describe('the cut list', () => {
+  it('has foam first, then every panel once with its count, then the piping', () => {
+    expect(plan.cutList.map((l) => [l.count, l.what])).toEqual([
+      [3, 'Block, 75 mm sheet'],
+      [3, 'Top plate'],
+      [3, 'Bottom plate'],
+      [3, 'Front boxing'],
+      [3, 'Left boxing'],
+      [3, 'Right boxing'],
+      [3, 'Gusset, upper half'],
+      [3, 'Gusset, lower half'],
+      [6, 'Piping strip, along'],
+    ])
+  })
+
+  it('gives cut sizes throughout', () => {
+    for (const line of plan.cutList) {
+      expect(line.width.line).toBe('cut')
+      expect(line.height.line).toBe('cut')
+    }
+  })
+
+  it('counts a block of two layers twice, by sheet thickness', () => {
+    const thick = worked({ ...job, seat: { ...job.seat, thickness: { readings: [{ mm: 125 }] } } })
+    expect(thick.cutList.filter((l) => l.material === 'foam').map((l) => [l.count, l.what])).toEqual([
+      [3, 'Block, 100 mm sheet'],
+      [3, 'Block, 25 mm sheet'],
+    ])
+  })
+
+  it('has no piping where none is sewn', () => {
+    const bare = worked({ ...job, makeUp: { ...job.makeUp, piping: { rows: 'none' } } })
+    expect(bare.cutList.some((l) => l.what.startsWith('Piping'))).toBe(false)
+  })
+
+  it('speaks the unit of the job', () => {
+    expect(worked({ ...job, units: 'inch-8' }).cutList[0]!.what).toBe('Block, 3 in sheet')
+    expect(sheetSize(plan.filling, 'mm')).toBe('2000 x 1200 x 75 mm')
+    expect(sheetSize(plan.filling, 'cm')).toBe('200 x 120 x 7.5 cm')
+  })
+})
+
+describe('the buying list', () => {
+  const amounts = (j: Job, length: number | null) => {
+    const p = worked(j)
+    return Object.fromEntries(buyingList(j, p.filling, p.cover, p.cushions.count, length, 2500).lines.map((l) => [l.what.split(',')[0]!, l.amount.value]))
+  }
+
+  it('buys cloth by the step: 3249 laid is 3300 bought, at 34 a metre', () => {
+    const list = buyingList(job, plan.filling, plan.cover, 3, 3249, 3249)
+    expect(sayWorking(list.lines[1]!.amount, 'mm')).toBe('3.25 m, up to the next 0.1 m = 3.3 m')
+    expect(list.lines[1]!.cost!.value).toBeCloseTo(112.2, 6)
+    expect(list.hasLay).toBe(true)
+  })
+
+  it('without a lay it says that only the bound is known', () => {
+    const list = buyingList(job, plan.filling, plan.cover, 3, null, 2500)
+    expect(list.hasLay).toBe(false)
+    expect(list.lines[1]!.amount.value).toBe(2500)
+  })
+
+  it('cord by hand: 3 cushions x 2 loops x 2489.33 x 1.02', () => expect(amounts(job, 3249)['Piping cord 5 mm']).toBeCloseTo(15234.72, 1))
+  it('one zip and one slider for each cushion', () => expect(amounts(job, 3249)).toMatchObject({ Zip: expect.closeTo(980.667, 2), Sliders: 3 }))
+
+  it('thread by hand: seams of one cushion are 980.7 + 4 x 75 + 2 x 2429.3, times 3 cushions, times 3.3', () => {
+    expect(amounts(job, 3249)['Thread']).toBeCloseTo((980.667 + 4 * 75 + 2 * 2429.333) * 3 * 3.3, 0)
+  })
+})
+
+describe('the chalk list', () => {
+  const lay: Lay = {
+    format: 'loft-seam/lay',
+    version: 1,
+    length: 2000,
+    bound: 0,
+    seed: 1,
+    seconds: 0,
+    offsets: {},
+    placements: [
+      { id: '2/top-plate', copy: 1, x: 22, y: 1012, turn: 0, flip: false },
+      { id: '1/top-plate', copy: 1, x: 822, y: 12, turn: 0, flip: false },
+      { id: '1/boxing-front', copy: 1, x: 22, y: 12, turn: 0, flip: false },
+      { id: 'piping', copy: 2, x: 1300, y: 500, turn: 90, flip: false },
+    ],
+  }
+  const lines = chalkList(plan.cloth, lay)
+
+  it('goes from the starting end on, left to right', () => expect(lines.map((l) => `${l.order} ${l.name}`)).toEqual(['1 Front boxing, cushion 1', '2 Top plate, cushion 1', '3 Piping strip 2', '4 Top plate, cushion 2']))
+
+  it('gives the corners of the cut edge: 12 mm outside the sewing line', () => {
+    expect(lines[0]!.corners[0]).toEqual({ fromSelvedge: 10, fromStart: 0 })
+    expect(lines[0]!.corners[2]!.fromSelvedge).toBeCloseTo(22 + 746.667 + 12, 2)
+    expect(lines[0]!.corners[2]!.fromStart).toBeCloseTo(12 + 75 + 12, 6)
+  })
+
+  it('turns a strip along the roll', () => {
+    const strip = lines[2]!
+    expect(strip.arrowDegrees).toBe(90)
+    expect(strip.corners.map((c) => [Math.round(c.fromSelvedge), Math.round(c.fromStart)])).toEqual([[1300, 500], [1300, 2989], [1260, 2989], [1260, 500]])
+  })
+})
+
+describe('textKey', () => {
+  it('is the same for the same text and differs for the next', () => {
+    expect(textKey('lay')).toBe(textKey('lay'))
+    expect(textKey('lay')).toMatch(/^[0-9a-f]{16}$/)
+    expect(new Set(Array.from({ length: 5000 }, (_, i) => textKey(`piece ${i}`))).size).toBe(5000)
+  })
+})

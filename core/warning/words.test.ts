@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest'
+import { STATIONS, warningWords, type Warning } from './index.ts'
+
+/** One of each, so that a new warning without words or example stands out. */
+const EXAMPLES: readonly Warning[] = [
+  { station: 'measure', level: 'warning', code: 'readings-spread', dimension: 'depth', spread: 9, limit: 3 },
+  { station: 'measure', level: 'stop', code: 'cushion-vanishes', dimension: 'width', left: -4 },
+  { station: 'measure', level: 'warning', code: 'thickness-over-depth', thickness: 600, depth: 500 },
+  { station: 'filling', level: 'safety', code: 'heavy', massKg: 13.24, lengthMm: 1900 },
+  { station: 'filling', level: 'warning', code: 'no-sheet-thickness', wanted: 83, nearest: 75, offered: [25, 50] },
+  { station: 'filling', level: 'warning', code: 'block-longer-than-sheet', block: 2300, sheet: 2030 },
+  { station: 'filling', level: 'warning', code: 'fit-loose', way: 'across', share: -0.021 },
+  { station: 'filling', level: 'warning', code: 'fit-tight', way: 'across', share: 0.041 },
+  { station: 'filling', level: 'warning', code: 'fit-too-tight', way: 'front to back', share: 0.0712 },
+  { station: 'filling', level: 'warning', code: 'cover-shrinks-seat', width: 24, depth: 24 },
+  { station: 'filling', level: 'warning', code: 'wrapped-size-not-measured' },
+  { station: 'filling', level: 'safety', code: 'fire-label' },
+  { station: 'make-up', level: 'warning', code: 'seam-over-half', panel: 'gusset, upper half', seam: 40, size: 37.5 },
+  { station: 'make-up', level: 'warning', code: 'opening-too-small', opening: 300, needed: 480, packed: 192 },
+  { station: 'make-up', level: 'note', code: 'straight-piping-corners', cord: 5, needed: 50 },
+  { station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: 30, thickness: 60 },
+  { station: 'pieces', level: 'stop', code: 'check-failed', check: 'seams meet in equal lengths', detail: 'seam F' },
+  { station: 'make-up', level: 'note', code: 'boxing-cut-per-side' },
+  { station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: 'Storm canvas' },
+  { station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'side' },
+  { station: 'lay', level: 'warning', code: 'band-missing', band: 7, bands: 6 },
+  { station: 'lay', level: 'stop', code: 'repeat-over-width', repeat: 1700, usable: 1350 },
+  { station: 'lay', level: 'warning', code: 'pile-sideways' },
+  { station: 'lay', level: 'stop', code: 'piece-wider-than-cloth', piece: 'Top plate', over: 94.5, cure: 'other-direction' },
+  { station: 'lists', level: 'safety', code: 'knives' },
+]
+
+describe('words for every warning', () => {
+  it.each(EXAMPLES.map((w) => [w.code, w] as const))('%s', (_code, w) => {
+    const { says, cure } = warningWords(w, 'mm')
+    expect(says).toMatch(/^[A-Z].*\.$/)
+    expect(`${says} ${cure}`).not.toMatch(/undefined|NaN|null|\[object/)
+    // A doubt names its cure; notes and cautions may stand alone.
+    if (w.level === 'stop' || w.level === 'warning') expect(cure).toMatch(/^[A-Z].*\.$/)
+    expect(STATIONS).toContain(w.station)
+  })
+
+  it('speaks the unit of the job', () => {
+    const w = EXAMPLES[2]!
+    expect(warningWords(w, 'mm').says).toBe('The thickness 600 mm is more than the depth 500 mm.')
+    expect(warningWords({ ...w, thickness: 508, depth: 254 } as Warning, 'inch-8').says).toBe('The thickness 20 in is more than the depth 10 in.')
+  })
+
+  it('counts bands as a maker does, from one', () => expect(warningWords(EXAMPLES[20]!, 'mm').says).toBe('The placement names band 8; the cloth has 6.'))
+  it('a loose cover is larger, not minus tight', () => expect(warningWords(EXAMPLES[6]!, 'mm').says).toContain('2.1 % larger'))
+})
