@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { keepersBench } from '../core/shop/index.ts'
-import { AllowanceBook, Cloth, Grade, jsonPath, Job, LayProblem, readJob, readWith, SaveJob, ShopSettings } from './index.ts'
+import { AllowanceBook, Cloth, Grade, jsonPath, type Job, LayProblem, readJob, readWith, SaveJob, ShopSettings } from './index.ts'
 
 const job = (change: (j: Job) => unknown) => readJob(JSON.parse(JSON.stringify(change(keepersBench()))))
 const firstFault = (change: (j: Job) => unknown) => {
