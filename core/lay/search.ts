@@ -1,5 +1,5 @@
 import type { Instance } from './instance.ts'
-import type { Arrangement, Placer, Recipe } from './placer.ts'
+import type { Arrangement, Recipe } from './placer.ts'
 import { pickBelow, type Random } from './random.ts'
 
 export interface Budget {
@@ -8,13 +8,19 @@ export interface Budget {
   readonly isStopped: () => boolean
 }
 
+/** Turns a recipe into an arrangement; null when stopped on the way. */
+export type Decoder = (recipe: Recipe, isStopped?: () => boolean) => Arrangement | null
+
 export interface Progress {
   readonly step: number
   readonly best: Arrangement
 }
 
 /** How many steps back an answer is compared with: late acceptance forgets slowly. */
-const MEMORY = 60
+const MEMORY = 20
+
+/** With more pieces than this only the first, fastest decoder walks; the others have had their say on the first orders. */
+const FEW_PIECES = 25
 
 /** Steps without a better lay, per piece, after which the walk starts again from elsewhere. */
 const PATIENCE = 40
@@ -22,20 +28,20 @@ const PATIENCE = 40
 /**
  * First lays by the usual orders (tall, large, wide, long first), then walks over orders, postures
  * and free phases by late acceptance, each from a shaken copy of the best recipe once the last one
- * has run dry. Same instance, random and steps: same lay.
+ * has run dry, with each decoder in turn. Same instance, random and steps: same lay.
  */
-export function search(instance: Instance, placer: Placer, random: Random, budget: Budget, goal: (a: Arrangement) => boolean, report: (p: Progress) => void): Progress {
+export function search(instance: Instance, decoders: readonly [Decoder, ...Decoder[]], random: Random, budget: Budget, goal: (a: Arrangement) => boolean, report: (p: Progress) => void): Progress {
   const [firstRecipe, ...otherRecipes] = firstRecipes(instance)
   let step = 0
   let bestRecipe = firstRecipe!
   // The first lay is always finished, however short the budget.
-  let best = placer.arrange(bestRecipe)!
+  let best = decoders[0](bestRecipe)!
   let bestCost = costOf(instance, best)
   report({ step, best })
   /** The cost of a recipe, kept if it is the best yet; null when the budget has run out. */
-  const attempt = (recipe: Recipe): number | null => {
+  const attempt = (recipe: Recipe, decode: Decoder): number | null => {
     if (step >= budget.steps || goal(best) || budget.isStopped()) return null
-    const found = placer.arrange(recipe, budget.isStopped)
+    const found = decode(recipe, budget.isStopped)
     if (!found) return null
     step++
     const cost = costOf(instance, found)
@@ -47,10 +53,11 @@ export function search(instance: Instance, placer: Placer, random: Random, budge
     }
     return cost
   }
-  for (const recipe of otherRecipes) if (attempt(recipe) === null) return { step, best }
+  for (const recipe of [firstRecipe!, ...otherRecipes]) for (const decode of decoders) if (attempt(recipe, decode) === null) return { step, best }
   const patience = PATIENCE * instance.items.length
-  for (let shaken = bestRecipe; ; shaken = shake(bestRecipe, instance, random)) {
-    if (!walk(shaken, patience, instance, random, attempt)) return { step, best }
+  for (let turn = 0, from = bestRecipe; ; turn++, from = shake(bestRecipe, instance, random)) {
+    const decode = decoders[instance.items.length > FEW_PIECES ? 0 : turn % decoders.length]!
+    if (!walk(from, patience, instance, random, (recipe) => attempt(recipe, decode))) return { step, best }
   }
 }
 

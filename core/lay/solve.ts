@@ -4,7 +4,8 @@ import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import { Placer, type Arrangement } from './placer.ts'
 import { seeded } from './random.ts'
-import { search, type Budget } from './search.ts'
+import { search, type Budget, type Decoder } from './search.ts'
+import { arrangeOnSkyline, isSkylineInstance } from './skyline.ts'
 import { round4 } from './round.ts'
 
 /** Why there is no lay: what does not fit, and by how much. */
@@ -36,13 +37,19 @@ export function solveLay(problem: LayProblem, { seed, budget, onBetter }: SolveO
   const placer = new Placer(instance)
   let steps = 0
   const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps })
-  const { best, step } = search(instance, placer, seeded(seed), budget, (a) => isProven(instance, a, bound), (p) => {
+  const { best, step } = search(instance, decodersFor(instance, placer), seeded(seed), budget, (a) => isProven(instance, a, bound), (p) => {
     steps = p.step
     if (p.best.left.length === 0) onBetter?.(foundOf(p.best))
   })
   if (best.left.length > 0) return err(roomFailure(instance, placer, best))
   steps = step
   return ok(foundOf(best))
+}
+
+/** Plain boxes on a roll are laid on their skyline as well, which is faster and often tighter. */
+function decodersFor(instance: Instance, placer: Placer): readonly [Decoder, ...Decoder[]] {
+  const general: Decoder = (recipe, isStopped) => placer.arrange(recipe, isStopped)
+  return isSkylineInstance(instance) ? [(recipe, isStopped) => arrangeOnSkyline(instance, recipe, isStopped), general] : [general]
 }
 
 const isProven = (instance: Instance, a: Arrangement, bound: Bound): boolean => a.left.length === 0 && a.sheets <= leastSheets(instance) && a.length <= bound.length + 1e-4
