@@ -1,6 +1,6 @@
 export { CreateJob, JobSummary, MakeLay, Problem, RevisionSummary, SaveJob, StoredJob } from './api.ts'
-export { ClothChoice, Dimension, EdgeRole, Filling, Job, JOB_FORMAT, JOB_VERSION, MakeUp, Piping, PlacementRule, Seat, Side, SizingSchool } from './job.ts'
+export { ClothChoice, Dimension, EdgeRole, Filling, Job, JOB_FORMAT, JOB_VERSION, MakeUp, MOST_CUSHIONS, Piping, PlacementRule, Seat, Side, SizingSchool } from './job.ts'
 export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './lay.ts'
-export { LONGEST_MM, PositiveMm } from './lengths.ts'
+export { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
 export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
 export { AllowanceBook, Band, Cloth, FoamFamily, Grade, Pattern, ShopSettings } from './shop.ts'

@@ -5,6 +5,7 @@ import { AllowanceBook, Cloth, Grade } from './shop.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
 export const JOB_VERSION = 1
+export const MOST_CUSHIONS = 60
 
 export const Dimension = z.strictObject({
   readings: z
@@ -35,13 +36,13 @@ export const Seat = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('bench'),
     ...SeatBase,
-    count: z.int().min(1, 'a bench has at least 1 cushion').max(60, 'more than 60 cushions on one bench: check the number'),
+    count: z.int().min(1, 'a bench has at least 1 cushion').max(MOST_CUSHIONS, 'more than 60 cushions on one bench: check the number'),
     gapMm: z.number().min(-100, 'is squeezed by more than 100 mm').max(1000, 'is more than 1 m').describe('between neighbours; negative squeezes them together'),
   }),
   z.strictObject({
     kind: z.literal('singles'),
     ...SeatBase,
-    count: z.int().min(1, 'at least 1 cushion').max(60, 'more than 60 cushions in one job: split it'),
+    count: z.int().min(1, 'at least 1 cushion').max(MOST_CUSHIONS, 'more than 60 cushions in one job: split it'),
   }),
 ])
 export type Seat = z.infer<typeof Seat>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { AllowanceMm, PositiveMm, Words } from './lengths.ts'
+import { AllowanceMm, DEEPEST_NOTCH_MM, PositiveMm, Words } from './lengths.ts'
 
 export const FoamFamily = z.enum(['conventional', 'high-resilience', 'memory', 'latex', 'quick-dry', 'closed-cell', 'rebond'])
 export type FoamFamily = z.infer<typeof FoamFamily>
@@ -50,7 +50,7 @@ export const AllowanceBook = z.strictObject({
   gussetTurnMm: AllowanceMm.describe('turned under beside the zip, each half of the gusset'),
   zipRoundCornerMm: AllowanceMm.describe('the most that the zip runs round each back corner; a quarter of the depth if that is less'),
   pipingOverlapMm: AllowanceMm.describe('joint of a closed loop of piping'),
-  notchMm: z.number().min(0).max(6).describe('depth of a notch, at most half the seam allowance'),
+  notchMm: z.number().min(0).max(DEEPEST_NOTCH_MM).describe('depth of a notch, at most half the seam allowance'),
 })
 export type AllowanceBook = z.infer<typeof AllowanceBook>
 

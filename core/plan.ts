@@ -1,6 +1,6 @@
 import type { Job } from '../contract/index.ts'
 import { clothWarnings, planCloth, type ClothPlan } from './cloth/index.ts'
-import { applied, boxed, checkCover, coverWarnings, type Allowances, type Check, type Cover } from './cover/index.ts'
+import { applied, boxed, boxingAsCut, checkCover, coverWarnings, type Allowances, type Check, type Cover } from './cover/index.ts'
 import { fillingWarnings, planFilling, type FillingPlan } from './filling/index.ts'
 import { cutList, type CutLine } from './lists/index.ts'
 import { divideSeat, seatWarnings, type Cushions } from './seat/index.ts'
@@ -41,8 +41,7 @@ export function planJob(job: Job): Plan {
     const already = doubts.some((w) => w.level === 'stop')
     return { kind: 'unworkable', cushions, warnings: already || !vanished ? doubts : [...doubts, { station: 'measure', level: 'stop', code: 'cushion-vanishes', dimension: vanished[0], left: vanished[1].value }] }
   }
-  const boxing = job.cloth.match.kind === 'matched' ? 'one-per-side' : job.makeUp.boxing
-  const cover = boxed({ size: filling.sizing.cover, makeUp: job.makeUp, boxing, allowances })
+  const cover = boxed({ size: filling.sizing.cover, makeUp: job.makeUp, boxing: boxingAsCut(job), allowances })
   const checks = checkCover(cover, filling.sizing)
   const cloth = planCloth(job.cloth, cover, cushions)
   return {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import type { AllowanceBook, ShopSettings } from '../../contract/index.ts'
+import { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, type AllowanceBook, type ShopSettings } from '../../contract/index.ts'
 import { ALLOWANCE_LABELS, type AllowanceName } from '../../core/cover/index.ts'
 import { useShop } from '../stores/shop.ts'
 import LengthField from '../ui/LengthField.vue'
@@ -37,7 +37,7 @@ async function save(): Promise<void> {
     <p class="quiet">New jobs start with these. Jobs already started keep the book they were started with.</p>
     <div v-for="name in names" :key="name" class="field-row">
       <span class="label">{{ ALLOWANCE_LABELS[name] }}</span>
-      <LengthField :model-value="draft.book[name]" :unit="draft.units" :name="ALLOWANCE_LABELS[name]" :min="0" :max="name === 'notchMm' ? 6 : 500" @update:model-value="setBook(name, $event)" />
+      <LengthField :model-value="draft.book[name]" :unit="draft.units" :name="ALLOWANCE_LABELS[name]" :min="0" :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM" @update:model-value="setBook(name, $event)" />
     </div>
     <div class="field-row">
       <span class="label">Lengths of new jobs</span>

@@ -1,7 +1,6 @@
+import { LONGEST_MM } from '../../contract/index.ts'
 import type { Result } from '../../core/result/index.ts'
 import { formatLengthWithUnit, type LengthFailure, type LengthUnit, type ReadLength } from '../../core/units/index.ts'
-
-const LONGEST_MM = 20_000
 
 /** What is wrong with an entered length, with a cure; empty when nothing is. */
 export function lengthWords(name: string, text: string, read: Result<ReadLength, LengthFailure>, limits: { unit: LengthUnit; min?: number | undefined; max?: number | undefined }): string {

@@ -1,4 +1,5 @@
 export { ALLOWANCE_LABELS, applied, type AllowanceName, type Allowances } from './allowances.ts'
+export { boxingAsCut } from './boxing-choice.ts'
 export { checkCover, type Check } from './checks/check.ts'
 export { panelOf, type Closure, type Cover } from './cover.ts'
 export { boxed } from './makeups/boxed.ts'

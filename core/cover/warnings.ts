@@ -2,6 +2,7 @@ import type { Job } from '../../contract/index.ts'
 import type { FillingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Warning } from '../warning/index.ts'
+import { boxingAsCut } from './boxing-choice.ts'
 import type { Check } from './checks/check.ts'
 import type { Cover } from './cover.ts'
 import { openingNeed } from './opening.ts'
@@ -24,6 +25,6 @@ export function coverWarnings(job: Job, cover: Cover, filling: FillingPlan, chec
     const thickness = filling.sizing.cover.thickness.value
     if (choice.cordMm * 3 > thickness) warnings.push({ station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: choice.cordMm, thickness })
   }
-  if (job.cloth.match.kind === 'matched' && job.makeUp.boxing === 'wrap') warnings.push({ station: 'make-up', level: 'note', code: 'boxing-cut-per-side' })
+  if (boxingAsCut(job) !== job.makeUp.boxing) warnings.push({ station: 'make-up', level: 'note', code: 'boxing-cut-per-side' })
   return warnings
 }

@@ -5,7 +5,7 @@ import { newSeat } from '../job/index.ts'
 import { divideSeat } from '../seat/index.ts'
 import { DEMO_GRADES } from '../shop/index.ts'
 import { entered, sayWorking } from '../working/index.ts'
-import { fillingWarnings, firmnessOf, nearestStack, planFilling, planSheets, sizeBlock, stackFor, verdictOf, type Firmness } from './index.ts'
+import { blocksOnFirstSheet, fillingWarnings, firmnessOf, nearestStack, planFilling, planSheets, sizeBlock, stackFor, verdictOf, type Firmness } from './index.ts'
 
 const gradeOf = (hardnessN: number): Grade => ({ ...DEMO_GRADES[1]!, hardnessN })
 const seam = entered({ id: 's', label: 'Seam allowance', quantity: 'length', value: 12, rule: '' })
@@ -164,6 +164,17 @@ describe('sheets', () => {
     expect(plan.sheets.value).toBe(2)
     // 2 sheets of 62.5 mm on average: 2 x 2.0 x 1.2 x 0.0625 m³ at 260
     expect(plan.cost.value).toBeCloseTo(78, 6)
+  })
+
+  it('draws its rows inside the trim, a kerf apart', () => {
+    const { block } = sized({ kind: 'full-block', thicknessExtraMm: 0 }, 140, [600, 500, 75])
+    const plan = planSheets(block, 5, gradeOf(140))
+    const places = blocksOnFirstSheet(plan, block, 5)
+    expect(places.map((p) => [p.x, p.y])).toEqual([[10, 10], [624, 10], [1238, 10], [10, 522], [624, 522]])
+    for (const p of places) {
+      expect(p.x + p.width).toBeLessThanOrEqual(plan.sheet.lengthMm - 10)
+      expect(p.y + p.height).toBeLessThanOrEqual(plan.sheet.widthMm - 10)
+    }
   })
 
   it('rows with trim and kerf always fit on the sheet', () => {

@@ -3,8 +3,8 @@ import { given, figure, minus, over, plus, roundDown, roundUp, times, type Figur
 import type { CushionSize } from '../seat/index.ts'
 
 /** Lost to each cut by an electric knife, and trimmed off each edge of a sheet. */
-export const KERF_MM = 2
-export const TRIM_MM = 10
+const KERF_MM = 2
+const TRIM_MM = 10
 
 export interface SheetPlan {
   readonly sheet: { readonly lengthMm: number; readonly widthMm: number }
@@ -25,6 +25,20 @@ export function planSheets(block: CushionSize, count: number, grade: Grade): She
   const plans = grade.sheets.flatMap((sheet) => [false, true].map((turned) => onSheet(block, count, grade, sheet, turned, stack, nearestStackMm)))
   const possible = plans.filter((p) => p.perSheet.value > 0)
   return (possible.length > 0 ? possible : plans).reduce((best, p) => (p.cost.value < best.cost.value - 1e-6 ? p : best))
+}
+
+export interface BlockPlace {
+  readonly x: number
+  readonly y: number
+  readonly width: number
+  readonly height: number
+}
+
+/** Where the blocks lie on the first sheet: rows from a corner, inside the trim, a kerf between them. */
+export function blocksOnFirstSheet(plan: SheetPlan, block: CushionSize, count: number): readonly BlockPlace[] {
+  const [width, height] = plan.turned ? [block.depth.value, block.width.value] : [block.width.value, block.depth.value]
+  const perRow = Math.max(1, Math.floor((plan.sheet.lengthMm - 2 * TRIM_MM + KERF_MM) / (width + KERF_MM) + 1e-6))
+  return Array.from({ length: Math.min(plan.perSheet.value, count) }, (_, i) => ({ x: TRIM_MM + (i % perRow) * (width + KERF_MM), y: TRIM_MM + Math.floor(i / perRow) * (height + KERF_MM), width, height }))
 }
 
 /** Up to three sheet thicknesses that add up to the block, thickest first; empty when none do. */

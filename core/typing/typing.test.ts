@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { readJob, type Job } from '../../contract/index.ts'
+import { LARGEST_ALLOWANCE_MM, LONGEST_MM, MOST_CUSHIONS, readJob, type Job } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'
 
-const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS })
+const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: { longestMm: LONGEST_MM, largestAllowanceMm: LARGEST_ALLOWANCE_MM, mostCushions: MOST_CUSHIONS } })
 const edited = (line: string, units: LengthUnit = 'mm'): Job => {
   const typed = readTyped(line, context(units))
   if (!typed.ok || typed.value.kind !== 'edit') throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)

@@ -10,6 +10,14 @@ export interface TypingContext {
   readonly units: LengthUnit
   readonly grades: readonly Grade[]
   readonly cloths: readonly Cloth[]
+  readonly limits: TypingLimits
+}
+
+/** The most that a job file takes. */
+export interface TypingLimits {
+  readonly longestMm: number
+  readonly largestAllowanceMm: number
+  readonly mostCushions: number
 }
 
 export type Typed =
@@ -29,7 +37,8 @@ export type TypingFailure =
   | { readonly code: 'which'; readonly what: 'grade' | 'cloth'; readonly text: string; readonly found: readonly string[] }
 
 type Answer = Result<Typed, TypingFailure>
-type Reader = (rest: string, context: TypingContext & { readonly job: Job }) => Answer
+type OpenJob = TypingContext & { readonly job: Job }
+type Reader = (rest: string, context: OpenJob) => Answer
 
 /** Reads one typed line into a seat for a job, or a change of the open job, said back in words. */
 export function readTyped(line: string, context: TypingContext): Answer {
@@ -44,9 +53,6 @@ export function readTyped(line: string, context: TypingContext): Answer {
   return job ? reader(rest, { ...context, job }) : err({ code: 'wants-job', word })
 }
 
-const MOST_MM = 20_000
-const MOST_CUSHIONS = 60
-
 const READERS: Record<string, Reader> = {
   length: (rest, c) => readings(facing(c.job.seat.front).across, 'length', rest, c),
   width: (rest, c) => readings(facing(c.job.seat.front).across, 'width', rest, c),
@@ -54,7 +60,7 @@ const READERS: Record<string, Reader> = {
   thickness: (rest, c) => readings('thickness', 'thickness', rest, c),
   gap: (rest, c) => gap('gap', 1, rest, c),
   squeeze: (rest, c) => gap('squeeze', -1, rest, c),
-  in: (rest) => chain(readCount(rest), (n) => edit(setSeat(`${n} cushions`, (seat) => ({ ...seat, count: n })))),
+  in: (rest, c) => chain(readCount(rest, c.limits), (n) => edit(setSeat(`${n} cushions`, (seat) => ({ ...seat, count: n })))),
   sa: (rest, c) => allowance('seamMm', 'Seam allowance', rest, c),
   pipe: (rest, c) => readPiping(rest, c),
   foam: (rest, c) => chain(findNamed('grade', rest, c.grades), (grade) => edit(setGrade(grade))),
@@ -71,12 +77,12 @@ function readSeat(word: 'bench' | 'seat', rest: string, context: TypingContext):
   const units = saidUnits(sizes, context.job?.units ?? context.units)
   const values: number[] = []
   for (const [i, what] of [word === 'bench' ? 'length' : 'width', 'depth', 'thickness'].entries()) {
-    const length = readPositive(texts[i]!, what, units)
+    const length = readPositive(texts[i]!, what, units, context.limits)
     if (!length.ok) return length
     values.push(length.value)
   }
   const [w, d, t] = values as [number, number, number]
-  return chain(times === undefined ? ok(1) : readCount(times), (count) => {
+  return chain(times === undefined ? ok(1) : readCount(times, context.limits), (count) => {
     const said = [w, d, t].map((mm) => formatLengthWithUnit(mm, units)).join(' x ')
     return ok({ kind: 'seat', units, seat: newSeat(word === 'bench' ? 'bench' : 'singles', w, d, t, count), says: word === 'bench' ? `Bench ${said} net, in ${count}` : `${count} of ${said} net` })
   })
@@ -89,11 +95,11 @@ function saidUnits(sizes: string, units: LengthUnit): LengthUnit {
   return /\d\/\d+(?!\d)(?!\s*(mm|cm|m)\b)/i.test(sizes) && !/\d\s*(mm|cm|m)\b/i.test(sizes) && !/\d\/\d+\s*(in|inch|inches|"|ft|')/i.test(sizes) ? 'inch-8' : units
 }
 
-function readings(name: DimensionName, what: string, rest: string, { job }: { job: Job }): Answer {
+function readings(name: DimensionName, what: string, rest: string, { job, limits }: OpenJob): Answer {
   const texts = splitReadings(rest)
   const found: { mm: number }[] = []
   for (const text of texts) {
-    const length = readPositive(text, what, job.units)
+    const length = readPositive(text, what, job.units, limits)
     if (!length.ok) return length
     found.push({ mm: length.value })
   }
@@ -107,7 +113,7 @@ function splitReadings(rest: string): readonly string[] {
   return rest.match(/\d+(?:\s+|-)\d+\/\d+\S*|\S+(?:\s+(?:mm|cm|m|in|inch|inches|ft)\b)?/gi) ?? ['']
 }
 
-function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job }: { job: Job }): Answer {
+function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job }: OpenJob): Answer {
   if (job.seat.kind !== 'bench') return err({ code: 'only-bench', word })
   return chain(readLength(rest, word, job.units), (mm) => {
     const gapMm = sign * mm
@@ -116,15 +122,15 @@ function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job }: { job
   })
 }
 
-function allowance(name: keyof AllowanceBook, label: string, rest: string, { job }: { job: Job }): Answer {
+function allowance(name: keyof AllowanceBook, label: string, rest: string, { job, limits }: OpenJob): Answer {
   return chain(readLength(rest, label.toLowerCase(), job.units), (mm) => {
     if (mm < 0) return err({ code: 'length', what: label.toLowerCase(), text: rest, why: 'negative' })
-    if (mm > 500) return err({ code: 'length', what: label.toLowerCase(), text: rest, why: 'too-long' })
+    if (mm > limits.largestAllowanceMm) return err({ code: 'length', what: label.toLowerCase(), text: rest, why: 'too-long' })
     return edit(setAllowance(name, mm, `${label} ${formatLengthWithUnit(mm, job.units)}`))
   })
 }
 
-function readPiping(rest: string, { job }: { job: Job }): Answer {
+function readPiping(rest: string, { job, limits }: OpenJob): Answer {
   const [rows = '', ...more] = rest.toLowerCase().split(/\s+/)
   if (rows !== 'none' && rows !== 'top' && rows !== 'both') return err({ code: 'choice', word: 'pipe', text: rows, choices: ['none', 'top', 'both'] })
   if (rows === 'none') return edit({ says: 'No piping', apply: (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { rows } } }) })
@@ -135,7 +141,7 @@ function readPiping(rest: string, { job }: { job: Job }): Answer {
   if (cut) choice = { ...choice, cut: cut as typeof choice.cut }
   const cord = /\bcord\s+(.+?)(?=\s+(?:across|along|bias)\b|$)/.exec(words)
   if (cord) {
-    const mm = readPositive(cord[1]!, 'cord', job.units)
+    const mm = readPositive(cord[1]!, 'cord', job.units, limits)
     if (!mm.ok) return mm
     if (mm.value > 40) return err({ code: 'length', what: 'cord', text: cord[1]!, why: 'too-long' })
     choice = { ...choice, cordMm: mm.value }
@@ -162,16 +168,16 @@ function readLength(text: string, what: string, units: LengthUnit): Result<numbe
   return length.ok ? ok(length.value.mm) : err({ code: 'length', what, text, why: length.error.code })
 }
 
-function readPositive(text: string, what: string, units: LengthUnit): Result<number, TypingFailure> {
+function readPositive(text: string, what: string, units: LengthUnit, limits: TypingLimits): Result<number, TypingFailure> {
   return chain(readLength(text, what, units), (mm) => {
     if (mm <= 0) return err({ code: 'length', what, text, why: 'not-positive' })
-    return mm > MOST_MM ? err({ code: 'length', what, text, why: 'too-long' }) : ok(mm)
+    return mm > limits.longestMm ? err({ code: 'length', what, text, why: 'too-long' }) : ok(mm)
   })
 }
 
-function readCount(text: string): Result<number, TypingFailure> {
+function readCount(text: string, limits: TypingLimits): Result<number, TypingFailure> {
   const n = Number(text)
-  return Number.isInteger(n) && n >= 1 && n <= MOST_CUSHIONS ? ok(n) : err({ code: 'count', text })
+  return Number.isInteger(n) && n >= 1 && n <= limits.mostCushions ? ok(n) : err({ code: 'count', text })
 }
 
 const edit = (e: Edit): Answer => ok({ kind: 'edit', edit: e })

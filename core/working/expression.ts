@@ -1,21 +1,5 @@
 import { formatLength, isInch, trimmed, type LengthUnit } from '../units/index.ts'
-import type { Figure } from './figure.ts'
-
-/** What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², money is in the job's currency. */
-export type Quantity = 'length' | 'run' | 'area' | 'count' | 'mass' | 'share' | 'money' | 'plain'
-
-/**
- * The sum behind a figure, kept as a tree: the value and the shown working both come from it,
- * so that what is shown is what was computed.
- */
-export type Expression =
-  | { readonly kind: 'given'; readonly value: number; readonly quantity: Quantity; readonly label: string }
-  | { readonly kind: 'figure'; readonly figure: Figure }
-  | { readonly kind: 'sum'; readonly terms: readonly { readonly sign: 1 | -1; readonly of: Expression }[] }
-  | { readonly kind: 'product'; readonly factors: readonly Expression[] }
-  | { readonly kind: 'quotient'; readonly top: Expression; readonly bottom: Expression }
-  | { readonly kind: 'pick'; readonly by: 'least' | 'most' | 'median'; readonly of: readonly Expression[] }
-  | { readonly kind: 'round'; readonly way: 'up' | 'down'; readonly of: Expression; readonly step: number; readonly quantity: Quantity }
+import type { Expression, Figure, Quantity } from './model.ts'
 
 export type Operand = number | Figure | Expression
 

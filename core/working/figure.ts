@@ -1,26 +1,6 @@
 import { unitName, type LengthUnit } from '../units/index.ts'
-import { evaluate, given, sayAmount, sayExpression, type Expression, type Quantity } from './expression.ts'
-
-/** Who or what decided a figure's rule. */
-export type SetBy = 'measured' | 'shop' | 'job' | 'rule' | 'catalogue'
-
-/** Which line a length is taken to: the sewing line (net) or the cut edge. */
-export type Line = 'net' | 'cut'
-
-/** A number with the sum that made it, the rule behind it and the place to change it. */
-export interface Figure {
-  /** Stable within a plan; drawings light up by it. */
-  readonly id: string
-  readonly label: string
-  readonly value: number
-  readonly quantity: Quantity
-  readonly line?: Line
-  readonly sum: Expression
-  readonly rule: string
-  readonly setBy: SetBy
-  /** The field that changes it, as `station.field`; absent where it follows from others. */
-  readonly change?: string
-}
+import { evaluate, given, sayAmount, sayExpression } from './expression.ts'
+import type { Expression, Figure, Quantity, SetBy } from './model.ts'
 
 export type FigureDraft = Omit<Figure, 'value' | 'setBy'> & { readonly setBy?: SetBy }
 

@@ -1,2 +1,3 @@
-export { asExpression, evaluate, given, least, median, minus, most, over, plus, roundDown, roundUp, sayAmount, sayExpression, times, type Expression, type Operand, type Quantity } from './expression.ts'
-export { entered, figure, sayFigure, sayWorking, workingLines, type Figure, type Line, type SetBy, type WorkingLine } from './figure.ts'
+export { asExpression, evaluate, given, least, median, minus, most, over, plus, roundDown, roundUp, sayAmount, sayExpression, times, type Operand } from './expression.ts'
+export { entered, figure, sayFigure, sayWorking, workingLines, type WorkingLine } from './figure.ts'
+export type { Expression, Figure, Line, Quantity, SetBy } from './model.ts'

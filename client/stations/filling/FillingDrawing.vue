@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { blocksOnFirstSheet } from '../../../core/filling/index.ts'
 import { sheetSize } from '../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
@@ -28,14 +29,9 @@ const layers = computed(() => {
 
 const floor = ref<HTMLElement | null>(null)
 const sheet = useScale(floor, computed(() => ({ minX: 0, minY: 0, maxX: sheets.value.sheet.lengthMm, maxY: sheets.value.sheet.widthMm })), { left: 60, right: 60, top: 46, bottom: 50 })
-/** Blocks in straight rows inside the trim, with the kerf between them; as many as this job takes from a sheet. */
-const onSheet = computed(() => {
-  const { block } = sizing.value
-  const [a, b] = sheets.value.turned ? [block.depth.value, block.width.value] : [block.width.value, block.depth.value]
-  const along = Math.max(0, Math.floor((sheets.value.sheet.lengthMm - 20 + 2) / (a + 2)))
-  const wanted = Math.min(sheets.value.perSheet.value, plan.value.cushions.count)
-  return Array.from({ length: wanted }, (_, i) => ({ x: sheet.value.x(10 + (i % along) * (a + 2)), y: sheet.value.y(10 + Math.floor(i / along) * (b + 2) + b), width: a * sheet.value.k, height: b * sheet.value.k }))
-})
+const onSheet = computed(() =>
+  blocksOnFirstSheet(sheets.value, sizing.value.block, plan.value.cushions.count).map((b) => ({ x: sheet.value.x(b.x), y: sheet.value.y(b.y + b.height), width: b.width * sheet.value.k, height: b.height * sheet.value.k })),
+)
 </script>
 
 <template>
@@ -78,11 +74,6 @@ const onSheet = computed(() => {
 .floor {
   flex: 3;
   border-top: 1px solid var(--paper-edge);
-}
-
-.caption {
-  fill: var(--ink-soft);
-  font-size: 15px;
 }
 
 .foam {

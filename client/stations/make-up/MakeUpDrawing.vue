@@ -39,7 +39,7 @@ const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
 </script>
 
 <template>
-  <div ref="place" class="place">
+  <div ref="place" class="drawing-place">
     <svg :width="scale.width" :height="scale.height" role="img" aria-label="One cushion, made up">
       <text x="16" y="28" class="caption">One cushion made up, gusset and zip round the back corners</text>
       <polygon :points="points(faces.front)" class="boxing" />
@@ -60,17 +60,6 @@ const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
 </template>
 
 <style scoped>
-.place {
-  flex: 1;
-  min-height: 300px;
-  overflow: hidden;
-}
-
-.caption {
-  fill: var(--ink-soft);
-  font-size: 15px;
-}
-
 .plate,
 .boxing,
 .gusset {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Piping } from '../../../contract/index.ts'
-import { ALLOWANCE_LABELS, type AllowanceName } from '../../../core/cover/index.ts'
+import { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, type Piping } from '../../../contract/index.ts'
+import { ALLOWANCE_LABELS, boxingAsCut, type AllowanceName } from '../../../core/cover/index.ts'
 import { setAllowance } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -54,7 +54,7 @@ const setBy = (name: AllowanceName) => (job.value.allowances.overrides[name] ===
         <div class="field-row">
           <span class="label">Boxing</span>
           <div>
-            <ChoiceButtons :model-value="isMatched ? 'one-per-side' : job.makeUp.boxing" :choices="BOXINGS" :disabled="isMatched" name="Boxing" @update:model-value="setBoxing" />
+            <ChoiceButtons :model-value="boxingAsCut(job)" :choices="BOXINGS" :disabled="isMatched" name="Boxing" @update:model-value="setBoxing" />
             <div v-if="isMatched" class="quiet">stripes match, so it is cut one per side</div>
           </div>
         </div>
@@ -76,7 +76,7 @@ const setBy = (name: AllowanceName) => (job.value.allowances.overrides[name] ===
         <div v-for="name in names" :key="name" class="field-row allowance">
           <span class="label">{{ ALLOWANCE_LABELS[name] }}</span>
           <div class="one">
-            <LengthField :model-value="plan.allowances[name].value" :unit="job.units" :name="ALLOWANCE_LABELS[name]" :min="0" :max="name === 'notchMm' ? 6 : 500" @update:model-value="jobs.edit(setAllowance(name, $event, ALLOWANCE_LABELS[name]), `allowance-${name}`)" />
+            <LengthField :model-value="plan.allowances[name].value" :unit="job.units" :name="ALLOWANCE_LABELS[name]" :min="0" :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM" @update:model-value="jobs.edit(setAllowance(name, $event, ALLOWANCE_LABELS[name]), `allowance-${name}`)" />
             <span class="quiet">{{ setBy(name) }}</span>
             <button v-if="job.allowances.overrides[name] !== undefined" type="button" class="plain-button" @click="jobs.edit(setAllowance(name, null, `${ALLOWANCE_LABELS[name]} by the book`))">By the book</button>
           </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { EdgeRole, Seat, Side } from '../../../contract/index.ts'
+import { LARGEST_ALLOWANCE_MM, MOST_CUSHIONS, type EdgeRole, type Seat, type Side } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { facing } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -61,7 +61,7 @@ const nameOf = (side: Side) => (Object.entries(sides.value).find(([name, s]) => 
       <ReadingsField v-for="d in dimensions" :key="d.name" :name="d.name" :label="d.label" />
       <div class="field-row">
         <span class="label">Cushions</span>
-        <CountField :model-value="seat.count" name="Number of cushions" :min="1" :max="60" @update:model-value="(n) => change(`${n} cushions`, (s) => ({ ...s, count: n }), 'count')" />
+        <CountField :model-value="seat.count" name="Number of cushions" :min="1" :max="MOST_CUSHIONS" @update:model-value="(n) => change(`${n} cushions`, (s) => ({ ...s, count: n }), 'count')" />
       </div>
       <div v-if="seat.kind === 'bench'" class="field-row">
         <span class="label">Gap between</span>
@@ -83,7 +83,7 @@ const nameOf = (side: Side) => (Object.entries(sides.value).find(([name, s]) => 
       </div>
       <div class="field-row">
         <span class="label">Clearance</span>
-        <LengthField :model-value="seat.clearanceMm" :unit="job.units" name="Clearance at walls and hinges" :min="0" :max="500" @update:model-value="(mm) => change('Clearance', (s) => ({ ...s, clearanceMm: mm }), 'clearance')" />
+        <LengthField :model-value="seat.clearanceMm" :unit="job.units" name="Clearance at walls and hinges" :min="0" :max="LARGEST_ALLOWANCE_MM" @update:model-value="(mm) => change('Clearance', (s) => ({ ...s, clearanceMm: mm }), 'clearance')" />
       </div>
       <div class="field-row">
         <span class="label">Lengths in</span>

@@ -44,7 +44,7 @@ const edges = computed(() => {
 </script>
 
 <template>
-  <div ref="place" class="place">
+  <div ref="place" class="drawing-place">
     <svg :width="scale.width" :height="scale.height" role="img" aria-label="The seat from above, to scale">
       <text x="16" y="28" class="caption">The seat from above, front edge at the foot</text>
       <rect :x="scale.x(0)" :y="scale.y(d)" :width="w * scale.k" :height="d * scale.k" class="seat" />
@@ -65,17 +65,6 @@ const edges = computed(() => {
 </template>
 
 <style scoped>
-.place {
-  flex: 1;
-  min-height: 300px;
-  overflow: hidden;
-}
-
-.caption {
-  fill: var(--ink-soft);
-  font-size: 15px;
-}
-
 .seat {
   fill: #e4d6bb;
 }
