@@ -19,7 +19,7 @@ step('lint', bin('eslint'), ['.', '--max-warnings', '0'])
 step('import rules', bin('depcruise'), ['core', 'contract', 'server', 'client', 'commands', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'])
 
 const unit = path.join(folder, 'unit.json')
-run(bin('vitest'), ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unit}`])
+run(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`])
 countVitest(unit)
 
 step('build', bin('vite'), ['build', '--logLevel', 'warn'])

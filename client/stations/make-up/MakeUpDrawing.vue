@@ -2,14 +2,13 @@
 import { computed, ref } from 'vue'
 import { at, boxOf, type Point } from '../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
+import { bandCentre, ruledPlace } from '../../../core/cloth/index.ts'
+import ClothPattern from '../../drawing/ClothPattern.vue'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { svgPoints, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
 
-/**
- * One finished cushion, seen from the front right above and drawn to scale: depth runs back at 35°,
- * shortened by half. Lower drawing: the gusset and a seam cut through, twice natural size or so.
- */
+/** The first cushion finished, seen from the front right above, in its own cloth: widths and heights to scale, depth shortened. */
 const jobs = useJob()
 const plan = computed(() => jobs.plan as WorkedPlan)
 const place = ref<HTMLElement | null>(null)
@@ -35,17 +34,42 @@ const scale = useScale(place, box, { left: 80, right: 70, top: 50, bottom: 60 })
 const points = (outline: readonly Point[]) => svgPoints(outline, scale.value)
 const piping = computed(() => plan.value.cover.piping)
 const pipe = computed(() => Math.max(2.5, (piping.value?.choice.cordMm ?? 0) * scale.value.k))
+const choice = computed(() => jobs.job!.cloth)
+/** Where a repeat begins, in mm from the left edge (stripes front to back) or from the front (stripes left to right). */
+const repeatStart = computed(() => {
+  const { pattern } = choice.value.cloth
+  if (pattern.kind === 'plain' || choice.value.match.kind === 'none') return 0
+  return ruledPlace(choice.value, plan.value.cushions, 0) - bandCentre(pattern.bands, Math.min(choice.value.match.rule.band, pattern.bands.length - 1))
+})
+/** Lays the cloth, in millimetres, on each face: its bands follow one drawn direction, and run along the other. */
+const onFace = computed(() => {
+  const { k, x, y } = scale.value
+  const [across, back, up] = [`${k} 0`, `${BACK.x * k} ${-BACK.y * k}`, `0 ${-k}`]
+  const lay = (bands: string, run: string, from: Point) => `matrix(${bands} ${run} ${x(from.x)} ${y(from.y)})`
+  const [w, t] = [cover.value.width.value, cover.value.thickness.value]
+  const goesAcross = choice.value.direction === 'up-the-roll'
+  const upright = choice.value.sideBoxing === 'upright'
+  return {
+    top: goesAcross ? lay(across, back, seen(0, 0, t)) : lay(back, across, seen(0, 0, t)),
+    front: goesAcross || upright ? lay(across, up, seen(0, 0, 0)) : lay(up, across, seen(0, 0, 0)),
+    side: !goesAcross || upright ? lay(back, up, seen(w, 0, 0)) : lay(up, back, seen(w, 0, 0)),
+  }
+})
 const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
 </script>
 
 <template>
   <div ref="place" class="drawing-place">
     <svg :width="scale.width" :height="scale.height" role="img" aria-label="One cushion, made up">
-      <text x="16" y="28" class="caption">One cushion made up, gusset and zip round the back corners</text>
-      <polygon :points="points(faces.front)" class="boxing" />
-      <polygon :points="points(faces.side)" class="boxing shade" />
+      <text x="16" y="28" class="caption">The first cushion made up in its cloth; gusset and zip round the back corners</text>
+      <defs>
+        <ClothPattern v-for="(transform, face) in onFace" :id="`made-${face}`" :key="face" :cloth="choice.cloth" :k="1" :origin-x="repeatStart" bands-go="right" :transform="transform" />
+      </defs>
+      <polygon :points="points(faces.front)" class="boxing" fill="url(#made-front)" />
+      <polygon :points="points(faces.side)" class="boxing" fill="url(#made-side)" />
+      <polygon :points="points(faces.side)" class="shade" />
       <polygon :points="points(faces.gusset)" class="gusset" />
-      <polygon :points="points(faces.top)" class="plate" />
+      <polygon :points="points(faces.top)" class="plate" fill="url(#made-top)" />
       <line :x1="line(faces.zip[0]).x" :y1="line(faces.zip[0]).y" :x2="line(faces.zip[1]).x" :y2="line(faces.zip[1]).y" class="zip" />
       <template v-if="piping">
         <polygon :points="points(faces.top)" class="piping" :style="{ strokeWidth: `${pipe}px` }" />
@@ -54,7 +78,6 @@ const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
       <DimensionLine :x1="line(faces.front[0]!).x" :y1="line(faces.front[0]!).y + 34" :x2="line(faces.front[1]!).x" :y2="line(faces.front[1]!).y + 34" :figure="plan.cover.panels[0]!.figures.finishedWidth" />
       <DimensionLine :x1="line(faces.front[0]!).x - 30" :y1="line(faces.front[0]!).y" :x2="line(faces.front[3]!).x - 30" :y2="line(faces.front[3]!).y" :figure="cover.thickness" />
       <text :x="line(faces.zipFrom).x + 4" :y="line(faces.zipFrom).y + 40" text-anchor="middle">gusset, zip</text>
-      <text :x="line(seen(cover.width.value / 2, cover.depth.value / 2, cover.thickness.value)).x" :y="line(seen(cover.width.value / 2, cover.depth.value / 2, cover.thickness.value)).y + 5" text-anchor="middle" class="name">top plate</text>
     </svg>
   </div>
 </template>
@@ -63,18 +86,18 @@ const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
 .plate,
 .boxing,
 .gusset {
-  fill: #fffaf0;
   stroke: var(--ink);
   stroke-width: 1.2;
   stroke-linejoin: round;
 }
 
-.boxing {
-  fill: #f0e6d2;
+.shade {
+  fill: var(--ink);
+  opacity: 0.12;
 }
 
-.shade {
-  fill: #e4d8c0;
+.gusset {
+  fill: #d6dfe4;
 }
 
 .gusset {
@@ -93,8 +116,4 @@ const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
   stroke-linejoin: round;
 }
 
-.name {
-  font-size: 16px;
-  fill: var(--ink-soft);
-}
 </style>
