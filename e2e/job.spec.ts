@@ -359,3 +359,15 @@ test('the lists print without buttons and boards', async ({ page }) => {
   await expect(page.getByLabel('Type what you want')).toBeHidden()
   await expect(page.getByRole('row', { name: /Top plate/ })).toBeVisible()
 })
+
+test('a dimension line is a way to its field, and so is an opened figure', async ({ page }) => {
+  await start(page, 'bench 2000 x 500 x 80 in 2')
+  await page.locator('svg .dimension').filter({ hasText: '500 mm' }).locator('text').click()
+  await expect(page.getByRole('textbox', { name: 'Depth' })).toBeFocused()
+  await page.keyboard.type('480')
+  await expect(figure(page, 'Cushion depth')).toContainText('480')
+  await station(page, 'Pieces')
+  await figure(page, 'Top plate, cut width').click()
+  await page.getByRole('button', { name: 'Change it at make-up' }).click()
+  await expect(page.getByRole('textbox', { name: 'Seam allowance' })).toBeFocused()
+})

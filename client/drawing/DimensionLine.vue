@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { sayFigure, type Figure } from '../../core/working/index.ts'
+import { useRouter } from 'vue-router'
+import { focusField } from '../ui/focus-field.ts'
 import { useHighlight } from '../stores/highlight.ts'
 import { useJob } from '../stores/job.ts'
 
@@ -12,11 +14,17 @@ const isUpright = computed(() => Math.abs(props.x1 - props.x2) < Math.abs(props.
 const words = computed(() => props.text ?? (props.figure ? sayFigure(props.figure, jobs.job?.units ?? 'mm') : ''))
 const isLit = computed(() => props.figure !== undefined && highlight.figure === props.figure.id)
 const middle = computed(() => ({ x: (props.x1 + props.x2) / 2, y: (props.y1 + props.y2) / 2 }))
+/** The field behind the figure, or behind the one it is taken from: a click on the line goes there. */
+const changes = computed(() => {
+  const f = props.figure
+  return f?.change ?? (f?.sum.kind === 'figure' ? f.sum.figure.change : undefined)
+})
+const router = useRouter()
 const tick = 5
 </script>
 
 <template>
-  <g class="dimension" :class="{ lit: isLit }" @mouseenter="highlight.figure = figure?.id ?? null" @mouseleave="highlight.figure = null">
+  <g class="dimension" :class="{ lit: isLit, field: changes }" @click="changes && focusField(router, jobs.id, changes)" @mouseenter="highlight.figure = figure?.id ?? null" @mouseleave="highlight.figure = null">
     <line :x1="x1" :y1="y1" :x2="x2" :y2="y2" />
     <template v-if="isUpright">
       <line :x1="x1 - tick" :y1="y1 + tick" :x2="x1 + tick" :y2="y1 - tick" />
@@ -40,6 +48,10 @@ line {
 text {
   font-size: 15px;
   font-weight: 600;
+}
+
+.field {
+  cursor: pointer;
 }
 
 .lit line {

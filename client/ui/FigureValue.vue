@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useRouter } from 'vue-router'
 import { sayAmount, sayFigure, sayWorking, workingLines, type Figure } from '../../core/working/index.ts'
 import { useHighlight } from '../stores/highlight.ts'
 import { useJob } from '../stores/job.ts'
+import { focusField } from './focus-field.ts'
 
 const props = defineProps<{ figure: Figure; bare?: boolean; unitless?: boolean }>()
 const jobs = useJob()
 const highlight = useHighlight()
+const router = useRouter()
 const unit = computed(() => jobs.job?.units ?? 'mm')
 const money = computed(() => (props.figure.quantity === 'money' ? ` ${jobs.job?.currency ?? ''}` : ''))
 const lines = computed(() => workingLines(props.figure, unit.value))
@@ -45,7 +48,7 @@ const change = computed(() => {
       </ul>
       <p class="quiet">{{ figure.rule }} · {{ SET_BY[figure.setBy] }}</p>
       <p v-if="change">
-        <RouterLink :to="`/jobs/${jobs.id}/${change.station}`">Change it at {{ change.station }}</RouterLink>
+        <button type="button" class="plain-button" @click="focusField(router, jobs.id, figure.change!)">Change it at {{ change.station }}</button>
       </p>
     </div>
   </ElPopover>
@@ -106,9 +109,5 @@ const change = computed(() => {
 
 .working p {
   margin: 4px 0;
-}
-
-.working a {
-  color: var(--chalk);
 }
 </style>

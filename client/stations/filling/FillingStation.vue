@@ -30,7 +30,7 @@ const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, p
       <div class="drawing sheet"><FillingDrawing /></div>
       <div class="figures sheet">
         <h2>Foam</h2>
-        <div class="grades">
+        <div class="grades" data-field="filling.grade">
           <table>
             <thead>
               <tr><th>Grade</th><th>Family</th><th class="n">kg/m³</th><th class="n">N at 40 %</th><th>Feel</th></tr>
@@ -46,7 +46,7 @@ const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, p
             </tbody>
           </table>
         </div>
-        <div class="field-row">
+        <div class="field-row" data-field="filling.school">
           <span class="label">Sizing school</span>
           <div>
             <ElSelect :model-value="school.kind" aria-label="Sizing school" @update:model-value="chooseKind">
@@ -55,7 +55,7 @@ const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, p
             <p class="quiet reason">{{ plan.filling.sizing.reason }}</p>
           </div>
         </div>
-        <div v-if="school.kind === 'full-block'" class="field-row">
+        <div v-if="school.kind === 'full-block'" class="field-row" data-field="filling.thicknessExtra">
           <span class="label">Extra thickness</span>
           <LengthField :model-value="school.thicknessExtraMm" :unit="job.units" name="Extra thickness" :min="0" :max="6" @update:model-value="setSchool({ kind: 'full-block', thicknessExtraMm: $event }, 'Extra thickness', 'extra')" />
         </div>
@@ -72,7 +72,7 @@ const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, p
             <span class="label">Ends wrapped too</span>
             <ElSwitch :model-value="school.ends" aria-label="Ends wrapped too" @update:model-value="setSchool({ ...school, ends: Boolean($event) }, 'Ends wrapped')" />
           </div>
-          <div class="field-row">
+          <div class="field-row" data-field="filling.measured">
             <span class="label">Measured wrapped</span>
             <div v-if="school.measured">
               <LengthField v-for="key in (['widthMm', 'depthMm', 'thicknessMm'] as const)" :key="key" :model-value="school.measured[key]" :unit="job.units" :name="`Wrapped ${key.replace('Mm', '')}`" line="net" @update:model-value="setSchool({ ...school, measured: { ...school.measured!, [key]: $event } }, 'Wrapped size', key)" />

@@ -74,7 +74,7 @@ const RULES = computed(() => [
       <div class="head">
         <h2 v-if="lay">{{ formatLengthWithUnit(lay.length, unit) }}, {{ wasteWords(plan.cloth.pieces, lay.length, choice.cloth.widthMm) }} waste</h2>
         <h2 v-else>No lay yet</h2>
-        <div class="buttons no-print">
+        <div class="buttons no-print" data-field="lay.plan">
           <button v-if="lays.running" type="button" class="plain-button main" @click="lays.stop()">Stop, {{ trimmed(lays.seconds, 1) }} s</button>
           <button v-else type="button" class="plain-button" :disabled="lays.failure !== null || isProven" @click="lays.search(10, 1 + Math.round(lays.found?.lay.seconds ?? 0))">Search 10 s more</button>
           <button type="button" class="plain-button" :class="{ main: lay && !lays.isKept }" :disabled="!lay || lays.isKept" @click="lays.keep()">{{ lays.isKept ? 'Kept with the job' : 'Keep this lay' }}</button>

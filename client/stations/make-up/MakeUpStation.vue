@@ -63,7 +63,7 @@ const setBy = (name: AllowanceName) => (job.value.allowances.overrides[name] ===
           <div><ChoiceButtons :model-value="piping.rows" :choices="ROWS" name="Piping" @update:model-value="setRows" /></div>
         </div>
         <template v-if="piping.rows !== 'none' && plan.cover.piping">
-          <div class="field-row">
+          <div class="field-row" data-field="make-up.cord">
             <span class="label">Cord</span>
             <LengthField :model-value="piping.cordMm" :unit="job.units" name="Cord diameter" :min="1" :max="40" @update:model-value="setPiping({ ...piping, cordMm: $event }, 'Cord', 'cord')" />
           </div>
@@ -73,7 +73,7 @@ const setBy = (name: AllowanceName) => (job.value.allowances.overrides[name] ===
           </div>
         </template>
         <h2>Allowances</h2>
-        <div v-for="name in names" :key="name" class="field-row allowance">
+        <div v-for="name in names" :key="name" class="field-row allowance" :data-field="`make-up.${name}`">
           <span class="label">{{ ALLOWANCE_LABELS[name] }}</span>
           <div class="one">
             <LengthField :model-value="plan.allowances[name].value" :unit="job.units" :name="ALLOWANCE_LABELS[name]" :min="0" :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM" @update:model-value="jobs.edit(setAllowance(name, $event, ALLOWANCE_LABELS[name]), `allowance-${name}`)" />

@@ -63,7 +63,7 @@ const nameOf = (side: Side) => (Object.entries(sides.value).find(([name, s]) => 
         <span class="label">Cushions</span>
         <CountField :model-value="seat.count" name="Number of cushions" :min="1" :max="MOST_CUSHIONS" @update:model-value="(n) => change(`${n} cushions`, (s) => ({ ...s, count: n }), 'count')" />
       </div>
-      <div v-if="seat.kind === 'bench'" class="field-row">
+      <div v-if="seat.kind === 'bench'" class="field-row" data-field="measure.gap">
         <span class="label">Gap between</span>
         <div>
           <LengthField :model-value="seat.gapMm" :unit="job.units" name="Gap" :min="-100" :max="1000" @update:model-value="(mm) => change('Gap', (s) => (s.kind === 'bench' ? { ...s, gapMm: mm } : s), 'gap')" />
@@ -81,7 +81,7 @@ const nameOf = (side: Side) => (Object.entries(sides.value).find(([name, s]) => 
           </label>
         </div>
       </div>
-      <div class="field-row">
+      <div class="field-row" data-field="measure.clearance">
         <span class="label">Clearance</span>
         <LengthField :model-value="seat.clearanceMm" :unit="job.units" name="Clearance at walls and hinges" :min="0" :max="LARGEST_ALLOWANCE_MM" @update:model-value="(mm) => change('Clearance', (s) => ({ ...s, clearanceMm: mm }), 'clearance')" />
       </div>

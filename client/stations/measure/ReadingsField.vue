@@ -17,7 +17,7 @@ const strike = (i: number) => jobs.edit(setReadings(props.name, readings.value.f
 </script>
 
 <template>
-  <div class="field-row">
+  <div class="field-row" :data-field="`measure.${name}`">
     <span class="label">{{ label }}</span>
     <div class="readings">
       <div v-for="(r, i) in readings" :key="i" class="reading">
