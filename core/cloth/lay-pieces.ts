@@ -29,14 +29,15 @@ export function planCloth(choice: ClothChoice, cover: Cover, cushions: Cushions)
   const usableMm = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
+  const axes = cloth.pattern.kind === 'stripes' ? mirrorAxes(cloth.pattern.bands) : []
+  const panels = cover.panels.map((panel) => ({ panel, cut: cutOutline(panel) }))
   for (let cushion = 0; cushion < cushions.count; cushion++) {
-    for (const panel of cover.panels) {
+    for (const { panel, cut } of panels) {
       const id = `${cushion + 1}/${panel.id}`
-      const cut = cutOutline(panel)
       const frame = patternFrame(choice, panel, cushions, cushion)
-      const match = frame && matchOf(choice, panel, frame, ruledPlace(choice, cushions, cushion))
+      const match = frame && matchOf(choice, panel, frame, ruledPlace(choice, cushions, cushion), axes)
       laid.push({ id, name: `${panel.name}, cushion ${cushion + 1}`, qty: 1, cut, panel, cushion, matched: match !== null })
-      pieces.push({ id, qty: 1, outline: asOutline(cut), turns: turnsOf(choice, panel, match !== null), flip: false, match })
+      pieces.push({ id, qty: 1, outline: asOutline(cut), turns: turnsOf(choice, panel, match !== null, axes.length > 0), flip: false, match })
     }
   }
   const strips = cover.piping && usableMm > 0 ? pipingStrips(choice, cover, usableMm) : null
@@ -80,13 +81,13 @@ const isFreeToTurn = (choice: ClothChoice): boolean => choice.cloth.pattern.kind
  * Turns allowed on the cloth. The pattern's top is at the back of plates and at the top of boxing;
  * railroaded plates lie on their side. 180° needs two-way cloth and, where matched, symmetrical stripes.
  */
-function turnsOf(choice: ClothChoice, panel: Panel, matched: boolean): number[] {
+function turnsOf(choice: ClothChoice, panel: Panel, matched: boolean, isMirrored: boolean): number[] {
   const base = baseTurn(choice, panel, matched)
-  const { nap, pattern } = choice.cloth
+  const { nap } = choice.cloth
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
   const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' : !panel.isSeen && choice.cloth.nap === 'two-way'
   if (isFree) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
-  const hasTwoWays = nap === 'two-way' && (!matched || pattern.kind === 'plain' || mirrorAxes(pattern.bands).length > 0)
+  const hasTwoWays = nap === 'two-way' && (!matched || isMirrored)
   return hasTwoWays ? [base, (base + 180) % 360] : [base]
 }
 

@@ -2,7 +2,7 @@ import type { ClothChoice, LayProblem } from '../../contract/index.ts'
 import type { Panel } from '../cover/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Cushions } from '../seat/index.ts'
-import { bandCentre, mirrorAxes, modulo, repeatOf } from './stripes.ts'
+import { bandCentre, modulo, repeatOf } from './stripes.ts'
 
 export type Match = NonNullable<LayProblem['pieces'][number]['match']>
 
@@ -49,9 +49,10 @@ export function runStart(cushions: Cushions, cushion: number): number {
 /**
  * The match of a panel: an anchor on it and the phase that anchor must have. Where the stripes are
  * symmetrical the anchor is the mirror axis nearest the panel's middle, so that the panel may be
- * turned by 180° and still match; and such cloths alone allow it.
+ * turned by 180° and still match; and such cloths alone allow it. `axes` are the mirror axes of the
+ * pattern from the start of its repeat.
  */
-export function matchOf(choice: ClothChoice, panel: Panel, frame: PatternFrame, ruled: number): Match | null {
+export function matchOf(choice: ClothChoice, panel: Panel, frame: PatternFrame, ruled: number, axes: readonly number[]): Match | null {
   const { pattern } = choice.cloth
   if (pattern.kind === 'plain' || choice.match.kind === 'none') return null
   const bands = pattern.bands
@@ -60,7 +61,6 @@ export function matchOf(choice: ClothChoice, panel: Panel, frame: PatternFrame, 
   const box = boxOf(panel.finished)
   const length = frame.axis === 'x' ? box.maxX : box.maxY
   const middle = frame.start + (frame.rises * length) / 2
-  const axes = mirrorAxes(bands)
   // u of an anchor and its phase within the repeat.
   const anchors = axes.length > 0 ? axes.map((axis) => ({ u: nearest(ruled + axis - centre, repeat, middle), phase: axis })) : [{ u: middle, phase: modulo(centre + middle - ruled, repeat) }]
   const best = anchors.reduce((a, b) => (Math.abs(b.u - middle) < Math.abs(a.u - middle) ? b : a))
