@@ -163,9 +163,12 @@ interface Offset {
 }
 const FREE: Offset = { across: null, along: null }
 
-/** Lower top edge wins, then lower, then further left. */
+/** Between postures the place counts whole and the height in part: measured over cushion sets, better than the top edge alone. */
+const HEIGHT_WEIGHT = 0.75
+
+/** Lower wins, place and height weighed together, then the lower place, then further left. */
 function isLower(place: { x: number; y: number }, posture: Posture, best: Spot): boolean {
-  const [top, bestTop] = [place.y + posture.shape.height, best.y + best.posture.shape.height]
-  if (Math.abs(top - bestTop) > HAIR) return top < bestTop
+  const [level, bestLevel] = [place.y + HEIGHT_WEIGHT * posture.shape.height, best.y + HEIGHT_WEIGHT * best.posture.shape.height]
+  if (Math.abs(level - bestLevel) > HAIR) return level < bestLevel
   return Math.abs(place.y - best.y) > HAIR ? place.y < best.y : place.x < best.x - HAIR
 }
