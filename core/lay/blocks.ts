@@ -43,11 +43,11 @@ export function lowestOn(blocks: readonly Block[], x: number, from: number, latt
 }
 
 /** Slides left and down in turn until neither gives: the exact corner between two slanted edges. */
-export function settle(blocks: readonly Block[], x: number, y: number, xLow: number, scratch: Intervals): { x: number; y: number } {
+export function settle(blocks: readonly Block[], x: number, y: number, xLow: number, floor: number, scratch: Intervals): { x: number; y: number } {
   let at = { x, y }
   for (let i = 0; i < 12; i++) {
     const left = leftmostFrom(blocks, at.x, at.y, xLow)
-    const down = lowestOn(blocks, left, 0, null, scratch)
+    const down = lowestOn(blocks, left, floor, null, scratch)
     if (down > at.y + HAIR || (at.x - left < 0.01 && at.y - down < 0.01)) break
     at = { x: left, y: down }
   }

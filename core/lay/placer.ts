@@ -25,6 +25,16 @@ export interface Arrangement {
   readonly offsets: readonly { readonly across: number | null; readonly along: number | null }[]
 }
 
+/** What lies on one sheet while it is being laid. */
+interface Sheet {
+  readonly spots: Spot[]
+  /**
+   * Where each shape (or bound posture) last found its lowest place. The more lies on the sheet the
+   * higher that is, so nothing below is looked at again.
+   */
+  readonly floors: Map<Shape | Posture, number>
+}
+
 export interface Recipe {
   readonly order: readonly number[]
   /** Posture of each item by index; −1 lets the placer choose. */
@@ -54,7 +64,7 @@ export class Placer {
   arrange(recipe: Recipe, isStopped: () => boolean = () => false): Arrangement | null {
     const { items, groups, sheets } = this.instance
     const spots: Spot[] = []
-    const bySheet: Spot[][] = Array.from({ length: sheets }, () => [])
+    const bySheet: Sheet[] = Array.from({ length: sheets }, () => ({ spots: [], floors: new Map() }))
     const left: number[] = []
     const offsets = groups.map((g, i) => ({ across: g.across ?? recipe.offsets[i] ?? null, along: g.along }))
     for (const index of recipe.order) {
@@ -66,14 +76,14 @@ export class Placer {
         continue
       }
       spots.push(spot)
-      bySheet[spot.sheet]!.push(spot)
+      bySheet[spot.sheet]!.spots.push(spot)
       this.fixOffset(item, spot, offsets)
     }
-    const used = bySheet.findLastIndex((s) => s.length > 0) + 1
-    return { spots, left, sheets: Math.max(1, used), length: Math.max(0, ...(bySheet[used - 1] ?? []).map((s) => s.y + s.posture.shape.height)), offsets }
+    const used = bySheet.findLastIndex((s) => s.spots.length > 0) + 1
+    return { spots, left, sheets: Math.max(1, used), length: Math.max(0, ...(bySheet[used - 1]?.spots ?? []).map((s) => s.y + s.posture.shape.height)), offsets }
   }
 
-  private firstSheetFor(item: Item, index: number, wanted: number, bySheet: readonly Spot[][], offsets: readonly Offset[]): Spot | null {
+  private firstSheetFor(item: Item, index: number, wanted: number, bySheet: readonly Sheet[], offsets: readonly Offset[]): Spot | null {
     const postures = wanted >= 0 ? [item.postures[wanted]!] : item.postures
     for (let sheet = 0; sheet < bySheet.length; sheet++) {
       let best: Spot | null = null
@@ -83,27 +93,31 @@ export class Placer {
       }
       if (best) return best
       // An untouched sheet that refuses a piece refuses it on every later sheet as well.
-      if (bySheet[sheet]!.length === 0) return null
+      if (bySheet[sheet]!.spots.length === 0) return null
     }
     return null
   }
 
-  private lowest(item: Item, posture: Posture, placed: readonly Spot[], offset: Offset): { x: number; y: number } | null {
+  private lowest(item: Item, posture: Posture, { spots, floors }: Sheet, offset: Offset): { x: number; y: number } | null {
     const { minX, maxX, maxY, repeatAcross, repeatAlong } = this.instance
     const { shape } = posture
     const [xLow, xHigh, yHigh] = [minX, maxX - shape.width + HAIR, maxY - shape.height + HAIR]
     if (xHigh < xLow || yHigh < 0) return null
-    const blocks = this.blocksFor(shape, placed, xLow, xHigh)
+    const isBound = item.across !== null || item.along !== null
+    const floor = floors.get(isBound ? posture : shape) ?? 0
+    const blocks = this.blocksFor(shape, spots, xLow, xHigh, floor)
     const boundX = item.across !== null && offset.across !== null ? { start: offset.across + item.across - posture.anchorX, step: repeatAcross! } : null
     const boundY = item.along !== null && offset.along !== null ? { start: offset.along + item.along - posture.anchorY, step: repeatAlong! } : null
     const xs = boundX ? latticePoints(boundX, xLow - HAIR, xHigh) : freeLines(blocks, xLow, xHigh - HAIR)
     let best: { x: number; y: number } | null = null
     for (const x of xs) {
-      const y = lowestOn(blocks, x, 0, boundY, this.scratch)
+      const y = lowestOn(blocks, x, floor, boundY, this.scratch)
       if (y > yHigh || (best && (y > best.y + HAIR || (y > best.y - HAIR && x >= best.x)))) continue
       best = { x, y }
     }
-    return best && !boundX && !boundY && !this.isBoxesOnly(shape, placed) ? settle(blocks, best.x, best.y, xLow, this.scratch) : best
+    if (best && !boundX && !boundY && !this.isBoxesOnly(shape, spots)) best = settle(blocks, best.x, best.y, xLow, floor, this.scratch)
+    if (best) floors.set(isBound ? posture : shape, best.y)
+    return best
   }
 
   private fixOffset(item: Item, spot: Spot, offsets: Offset[]): void {
@@ -117,15 +131,16 @@ export class Placer {
   }
 
   /** Where this shape may not stand, as convex regions of its lower left corner. */
-  private blocksFor(shape: Shape, placed: readonly Spot[], xLow: number, xHigh: number): readonly Block[] {
+  private blocksFor(shape: Shape, placed: readonly Spot[], xLow: number, xHigh: number, floor: number): readonly Block[] {
     const blocks: Block[] = []
     const add = (regions: readonly ConvexRegion[], dx: number, dy: number) => {
-      let [minX, maxX] = [Infinity, -Infinity]
+      let [minX, maxX, maxY] = [Infinity, -Infinity, -Infinity]
       for (const region of regions) {
         minX = Math.min(minX, region.minX + dx)
         maxX = Math.max(maxX, region.maxX + dx)
+        maxY = Math.max(maxY, region.maxY + dy)
       }
-      if (maxX > xLow && minX < xHigh) blocks.push({ regions, dx, dy, minX, maxX })
+      if (maxX > xLow && minX < xHigh && maxY > floor) blocks.push({ regions, dx, dy, minX, maxX })
     }
     for (const region of this.obstacleRegionsFor(shape)) add([region], 0, 0)
     for (const spot of placed) add(this.regionsFor(spot.posture.shape, shape), spot.x, spot.y)
