@@ -27,14 +27,17 @@ export function freeLines(blocks: readonly Block[], low: number, high: number): 
   return sorted.subarray(0, kept)
 }
 
-/** The lowest free place on the upright line at x, not below `from`. */
-export function lowestOn(blocks: readonly Block[], x: number, from: number, lattice: Lattice | null, scratch: Intervals): number {
+/**
+ * The lowest free place on the upright line at x, not below `from`. What begins at `ceiling` or above
+ * is not looked at: an answer from there up only says that there is nothing below.
+ */
+export function lowestOn(blocks: readonly Block[], x: number, from: number, lattice: Lattice | null, scratch: Intervals, ceiling = Infinity): number {
   scratch.clear()
   for (const { regions, dx, dy, minX, maxX } of blocks) {
     if (x <= minX || x >= maxX) continue
     const at = x - dx
     for (const region of regions) {
-      if (at <= region.minX + HAIR || at >= region.maxX - HAIR || region.maxY + dy <= from) continue
+      if (at <= region.minX + HAIR || at >= region.maxX - HAIR || region.maxY + dy <= from || region.minY + dy >= ceiling) continue
       if (region.isBox) scratch.add(region.minY + dy, region.maxY + dy)
       else scratch.add(chainAt(region.lower, at) + dy, chainAt(region.upper, at) + dy)
     }

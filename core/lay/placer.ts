@@ -111,7 +111,7 @@ export class Placer {
     const xs = boundX ? latticePoints(boundX, xLow - HAIR, xHigh) : freeLines(blocks, xLow, xHigh - HAIR)
     let best: { x: number; y: number } | null = null
     for (const x of xs) {
-      const y = lowestOn(blocks, x, floor, boundY, this.scratch)
+      const y = lowestOn(blocks, x, floor, boundY, this.scratch, best ? best.y + HAIR : Infinity)
       if (y > yHigh || (best && (y > best.y + HAIR || (y > best.y - HAIR && x >= best.x)))) continue
       best = { x, y }
     }

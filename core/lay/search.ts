@@ -46,7 +46,8 @@ export function search(instance: Instance, decoders: readonly [Decoder, ...Decod
     step++
     const cost = costOf(instance, found)
     if (cost < bestCost - 1e-9) {
-      bestRecipe = recipe
+      // Trying every turn of every piece is the slow part: walks go on with the turns that were found good.
+      bestRecipe = decoders.length === 1 ? pinned(recipe, found, instance) : recipe
       best = found
       bestCost = cost
       report({ step, best })
@@ -85,6 +86,13 @@ function walk(from: Recipe, patience: number, instance: Instance, random: Random
     }
   }
   return true
+}
+
+/** The recipe with the postures that its arrangement chose: it lays the same, without trying the others. */
+function pinned(recipe: Recipe, found: Arrangement, instance: Instance): Recipe {
+  const postures = recipe.postures.slice()
+  for (const spot of found.spots) postures[spot.item] = instance.items[spot.item]!.postures.indexOf(spot.posture)
+  return { ...recipe, postures }
 }
 
 /** A recipe several steps away, so that the next walk does not fall back at once. */
