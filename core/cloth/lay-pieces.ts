@@ -16,6 +16,9 @@ export interface LaidPiece {
   readonly matched: boolean
 }
 
+/** All strips of piping are copies of one piece of the lay. */
+export const PIPING_ID = 'piping'
+
 export interface ClothPlan {
   readonly pieces: readonly LaidPiece[]
   readonly problem: LayProblem
@@ -43,8 +46,8 @@ export function planCloth(choice: ClothChoice, cover: Cover, cushions: Cushions)
   const strips = cover.piping && usableMm > 0 ? pipingStrips(choice, cover, usableMm) : null
   if (strips) {
     const qty = Math.max(1, Math.round(strips.split.strips.value)) * cover.piping!.loops * cushions.count
-    laid.push({ id: 'piping', name: 'Piping strip', qty, cut: strips.outline, panel: null, cushion: null, matched: false })
-    pieces.push({ id: 'piping', qty, outline: asOutline(strips.outline), turns: pipingTurns(choice, cover.piping!.choice.cut), flip: false, match: null })
+    laid.push({ id: PIPING_ID, name: 'Piping strip', qty, cut: strips.outline, panel: null, cushion: null, matched: false })
+    pieces.push({ id: PIPING_ID, qty, outline: asOutline(strips.outline), turns: pipingTurns(choice, cover.piping!.choice.cut), flip: false, match: null })
   }
   const isMatching = choice.match.kind === 'matched' && repeatOf(cloth) !== null
   const start = cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0
@@ -85,7 +88,7 @@ function turnsOf(choice: ClothChoice, panel: Panel, matched: boolean, isMirrored
   const base = baseTurn(choice, panel, matched)
   const { nap } = choice.cloth
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
-  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' : !panel.isSeen && choice.cloth.nap === 'two-way'
+  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' : !panel.isSeen && nap === 'two-way'
   if (isFree) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
   const hasTwoWays = nap === 'two-way' && (!matched || isMirrored)
   return hasTwoWays ? [base, (base + 180) % 360] : [base]

@@ -11,7 +11,7 @@ import { closesRoundBlock, eulerNumber } from './checks/closes-round-block.ts'
 import { seamLengthsAgree } from './checks/seam-lengths.ts'
 import { canBeSewn } from './checks/sewing-order.ts'
 import { cutOutlinesAreSound } from './checks/cut-outlines.ts'
-import { applied, boxed, checkCover, cutOutline, notchPlace, panelOf, splitLoop, type Cover } from './index.ts'
+import { applied, boxed, checkCover, cutOutline, notchDepth, notchPlace, panelOf, splitLoop, type Cover } from './index.ts'
 
 const length = (id: string, value: number) => entered({ id, label: id, quantity: 'length', value, rule: '' })
 const sizeOf = (w: number, d: number, t: number): CushionSize => ({ width: length('width', w), depth: length('depth', d), thickness: length('thickness', t) })
@@ -92,6 +92,16 @@ describe('the five checks on any boxed cover', () => {
       { numRuns: 30 },
     )
   })
+})
+
+it('a notch is as deep as the book says, but at most half of the allowance', () => {
+  const depthWith = (seamMm: number) => {
+    const plate = panelOf(build(600, 500, 80, 'wrap', { seamMm }).cover, 'top-plate')
+    return notchDepth(plate, plate.notches[0]!, 5)
+  }
+  expect(depthWith(12)).toBe(5)
+  expect(depthWith(6)).toBe(3)
+  expect(depthWith(0)).toBe(0)
 })
 
 describe('the checks find what is wrong', () => {

@@ -39,6 +39,9 @@ function put(marks: Map<string, Notch[]>, panel: Panel, on: Stretch, place: numb
 
 const CORNER_MM = 1
 
+/** How deep a notch is cut into its edge: as the book says, but never past half of the allowance. */
+export const notchDepth = (panel: Panel, notch: Notch, bookMm: number): number => Math.min(bookMm, panel.edges[edgeIndex(panel, notch.edge)]!.allowance.value / 2)
+
 /** Where a notch stands on the finished outline. */
 export function notchPlace(panel: Panel, notch: Notch): { readonly x: number; readonly y: number; readonly outward: { readonly x: number; readonly y: number } } {
   const [a, b] = edgeOf(panel.finished, edgeIndex(panel, notch.edge))

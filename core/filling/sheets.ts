@@ -1,5 +1,5 @@
 import type { Grade } from '../../contract/index.ts'
-import { given, figure, minus, over, plus, roundDown, roundUp, times, type Figure } from '../working/index.ts'
+import { evaluate, given, figure, minus, over, plus, roundDown, roundUp, times, type Figure } from '../working/index.ts'
 import type { CushionSize } from '../seat/index.ts'
 
 /** Lost to each cut by an electric knife, and trimmed off each edge of a sheet. */
@@ -13,6 +13,8 @@ export interface SheetPlan {
   readonly nearestStackMm: number
   /** Blocks cut from one sheet in straight rows; nought when the block is larger than the sheet. */
   readonly perSheet: Figure
+  /** Blocks side by side along the sheet. */
+  readonly perRow: number
   readonly turned: boolean
   readonly sheets: Figure
   readonly cost: Figure
@@ -37,8 +39,7 @@ export interface BlockPlace {
 /** Where the blocks lie on the first sheet: rows from a corner, inside the trim, a kerf between them. */
 export function blocksOnFirstSheet(plan: SheetPlan, block: CushionSize, count: number): readonly BlockPlace[] {
   const [width, height] = plan.turned ? [block.depth.value, block.width.value] : [block.width.value, block.depth.value]
-  const perRow = Math.max(1, Math.floor((plan.sheet.lengthMm - 2 * TRIM_MM + KERF_MM) / (width + KERF_MM) + 1e-6))
-  return Array.from({ length: Math.min(plan.perSheet.value, count) }, (_, i) => ({ x: TRIM_MM + (i % perRow) * (width + KERF_MM), y: TRIM_MM + Math.floor(i / perRow) * (height + KERF_MM), width, height }))
+  return Array.from({ length: Math.min(plan.perSheet.value, count) }, (_, i) => ({ x: TRIM_MM + (i % plan.perRow) * (width + KERF_MM), y: TRIM_MM + Math.floor(i / plan.perRow) * (height + KERF_MM), width, height }))
 }
 
 /** Up to three sheet thicknesses that add up to the block, thickest first; empty when none do. */
@@ -56,11 +57,12 @@ function onSheet(block: CushionSize, count: number, grade: Grade, sheet: { lengt
   const kerf = given(KERF_MM, 'length', 'knife kerf')
   const rows = (side: number, name: string, of: Figure) =>
     roundDown(over(plus(minus(given(side, 'length', name), times(2, given(TRIM_MM, 'length', 'trim'))), kerf), plus(of, kerf)), 1, 'count')
+  const along = rows(sheet.lengthMm, 'sheet length', alongBlock)
   const perSheet = figure({
     id: 'filling.perSheet',
     label: 'Blocks from one sheet',
     quantity: 'count',
-    sum: times(rows(sheet.lengthMm, 'sheet length', alongBlock), rows(sheet.widthMm, 'sheet width', acrossBlock)),
+    sum: times(along, rows(sheet.widthMm, 'sheet width', acrossBlock)),
     rule: `straight rows${turned ? ', blocks turned' : ''}; nesting may do better`,
   })
   const layers = Math.max(1, stack.length)
@@ -82,7 +84,7 @@ function onSheet(block: CushionSize, count: number, grade: Grade, sheet: { lengt
     setBy: 'catalogue',
     change: 'filling.grade',
   })
-  return { sheet, stack, nearestStackMm: nearest, perSheet, turned, sheets, cost }
+  return { sheet, stack, nearestStackMm: nearest, perSheet, perRow: evaluate(along), turned, sheets, cost }
 }
 
 function stacks(offered: readonly number[]): readonly (readonly number[])[] {

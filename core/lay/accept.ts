@@ -4,9 +4,9 @@ import { turned } from './shape.ts'
 import { distanceToRing, insideDeeper, isInside, outlinesCloserThan, type Ring } from './penetration.ts'
 
 /** What scissors cannot see: pieces may touch, and overlap by no more than this. */
-export const OVERLAP_MM = 0.05
-export const MATCH_MM = 0.5
-export const LENGTH_MM = 0.1
+const OVERLAP_MM = 0.05
+const MATCH_MM = 0.5
+const LENGTH_MM = 0.1
 
 export type LayFault =
   | { readonly code: 'unknown-piece'; readonly piece: string }

@@ -1,6 +1,6 @@
 import type { Cover } from '../cover/index.ts'
 import type { FillingPlan } from '../filling/index.ts'
-import type { ClothPlan } from '../cloth/index.ts'
+import { PIPING_ID, type ClothPlan } from '../cloth/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 import type { Figure } from '../working/index.ts'
 
@@ -21,7 +21,7 @@ export function cutList(filling: FillingPlan, cover: Cover, cloth: ClothPlan, cu
   const foam = [...new Set(stack)].map((thickness): CutLine => ({ what: `Block, ${formatLengthWithUnit(thickness, units)} sheet`, material: 'foam', count: cushions * stack.filter((t) => t === thickness).length, width: block.width, height: block.depth, note: '' }))
   const panels = cover.panels.map((p): CutLine => ({ what: p.name, material: 'cloth', count: cushions, width: p.figures.cutWidth, height: p.figures.cutHeight, note: p.notches.length > 0 ? `notches ${p.notches.map((n) => n.letter).join(' ')}` : '' }))
   const strips = cloth.strips && cover.piping
-    ? [{ what: `Piping strip, ${cover.piping.choice.cut}`, material: 'cloth', count: cloth.strips.strips.value * cover.piping.loops * cushions, width: cloth.strips.each, height: cover.piping.stripWidth, note: `${cloth.strips.strips.value} to a loop` } as const]
+    ? [{ what: `Piping strip, ${cover.piping.choice.cut}`, material: 'cloth', count: cloth.pieces.find((p) => p.id === PIPING_ID)!.qty, width: cloth.strips.each, height: cover.piping.stripWidth, note: `${cloth.strips.strips.value} to a loop` } as const]
     : []
   return [...foam, ...panels, ...strips]
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cutOutline, notchPlace, type Panel } from '../../../core/cover/index.ts'
+import { cutOutline, notchDepth, notchPlace, type Panel } from '../../../core/cover/index.ts'
 import { boxOf, edgeOf } from '../../../core/outline/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { svgPoints, useScale } from '../../drawing/use-scale.ts'
@@ -16,7 +16,7 @@ const notches = computed(() =>
     const edge = props.panel.edges.find((e) => e.name === n.edge)!
     const p = notchPlace(props.panel, n)
     const [x, y] = [scale.value.x(p.x + p.outward.x * edge.allowance.value), scale.value.y(p.y + p.outward.y * edge.allowance.value)]
-    const depth = Math.max(5, Math.min(props.notchMm, edge.allowance.value / 2) * scale.value.k)
+    const depth = Math.max(5, notchDepth(props.panel, n, props.notchMm) * scale.value.k)
     return { letter: n.letter, x, y, x2: x - p.outward.x * depth, y2: y + p.outward.y * depth, tx: x - p.outward.x * 15, ty: y + p.outward.y * 15 + 4 }
   }),
 )
