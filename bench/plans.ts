@@ -2,13 +2,13 @@ import { Bench } from 'tinybench'
 import { Job } from '../contract/index.ts'
 import { solveLay } from '../core/lay/index.ts'
 import { planJob } from '../core/plan.ts'
-import { keepersBench } from '../core/shop/index.ts'
+import { benchJob } from '../core/testing/jobs.ts'
 import { cushionMix } from './problems.ts'
 import { printTable } from './table.ts'
 
 /** Recalculation of a whole job without its lay, and the first lay of 60 pieces. */
 export async function benchPlans(): Promise<void> {
-  const ten: Job = { ...keepersBench(), seat: { ...keepersBench().seat, kind: 'bench', count: 10, gapMm: 0, width: { readings: [{ mm: 7400 }] } } }
+  const ten: Job = benchJob({ width: 7400, count: 10, gapMm: 0 })
   const sixty = cushionMix(60, 8).problem
   const bench = new Bench({ time: 1500, warmupTime: 300 })
   bench

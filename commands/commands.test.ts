@@ -74,7 +74,7 @@ describe('plan', () => {
     const { code, out } = run('plan', file('job.json', keepersBench()), '--seconds', '0.5')
     expect(code).toBe(0)
     const plan = JSON.parse(out)
-    expect(plan.cover.panels[0].size.cutWidth.working).toBe('746.7 + 12 + 12 = 770.7 mm cut')
+    expect(plan.designs[0].cover.panels[0].size.cutWidth.working).toBe('746.7 + 12 + 12 = 770.7 mm cut')
     expect(plan.lay.length).toBeGreaterThan(3000)
   })
 
@@ -90,6 +90,6 @@ describe('plan', () => {
     const { code, err } = run('plan', file('job3.json', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, widthMm: 600 } } }), '--out', out)
     expect(code).toBe(3)
     expect(err).toContain('wider than the usable cloth')
-    expect(JSON.parse(readFileSync(out, 'utf8')).cover.panels).toHaveLength(7)
+    expect(JSON.parse(readFileSync(out, 'utf8')).designs[0].cover.panels).toHaveLength(7)
   })
 })

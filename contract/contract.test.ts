@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { keepersBench } from '../core/shop/index.ts'
 import { AllowanceBook, Cloth, Grade, jsonPath, type Job, LayProblem, readJob, readWith, SaveJob, ShopSettings } from './index.ts'
@@ -31,17 +32,31 @@ describe('a job document', () => {
     ['an unknown make-up', (j) => ({ ...j, makeUp: { kind: 'inflated' } }), /^\$\.makeUp\.kind/],
     ['an unknown school', (j) => ({ ...j, filling: { ...j.filling, school: { kind: 'guess' } } }), /^\$\.filling\.school\.kind/],
     ['a cord of 60 mm', (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { rows: 'top', cordMm: 60, cut: 'bias' } } }), /^\$\.makeUp\.piping\.cordMm/],
-    ['a gap of 2 m', (j) => ({ ...j, seat: { ...j.seat, gapMm: 2000 } }), /^\$\.seat\.gapMm is more than 1 m/],
-    ['a squeeze of 2 m', (j) => ({ ...j, seat: { ...j.seat, gapMm: -2000 } }), /^\$\.seat\.gapMm is squeezed by more than 100 mm/],
+    ['a gap of 2 m', (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: 2000 } } }), /^\$\.seat\.division\.gapMm is more than 1 m/],
+    ['a squeeze of 2 m', (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: -2000 } } }), /^\$\.seat\.division\.gapMm is squeezed by more than 100 mm/],
     ['a colour that is none', (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, ground: 'red' } } }), /^\$\.cloth\.cloth\.ground must be a colour/],
     ['a negative allowance', (j) => ({ ...j, allowances: { ...j.allowances, overrides: { seamMm: -1 } } }), /^\$\.allowances\.overrides\.seamMm cannot be negative/],
     ['an unknown allowance', (j) => ({ ...j, allowances: { ...j.allowances, overrides: { luck: 1 } } }), /^\$\.allowances\.overrides\.luck unknown key/],
-    ['a reading on the 31st of February', (j) => ({ ...j, seat: { ...j.seat, depth: { readings: [{ mm: 468, on: '2026-02-31' }] } } }), /^\$\.seat\.depth\.readings\[0\]\.on/],
+    ['a reading on the 31st of February', (j) => ({ ...j, seat: { ...j.seat, thickness: { readings: [{ mm: 468, on: '2026-02-31' }] } } }), /^\$\.seat\.thickness\.readings\[0\]\.on/],
     ['half a surrogate', (j) => ({ ...j, title: 'bench \ud800' }), /^\$\.title contains characters/],
     ['an empty title', (j) => ({ ...j, title: '' }), /^\$\.title cannot be empty/],
   ])('with %s is refused', (_name, change, says) => expect(firstFault(change)).toMatch(says))
 
-  it('a job of version 1 stays readable', () => expect(keepersBench().version).toBe(1))
+  it('of version 1 is brought to the present one: nothing measured is lost', () => {
+    const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
+    const read = readJob(old)
+    expect(read.ok && read.value).toEqual(keepersBench())
+    const walled = { ...old, seat: { ...old.seat, roles: { ...old.seat.roles, left: 'wall' }, front: 'far' } }
+    const again = readJob(walled)
+    expect(again.ok && again.value.seat).toMatchObject({ front: 'far', edges: { left: { meets: 'wall', lean: null, riseMm: 0 } } })
+  })
+
+  it('of version 1 with a fault is refused by the name of the fault', () => {
+    const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
+    const read = readJob({ ...old, seat: { ...old.seat, depth: { readings: [] } } })
+    expect(!read.ok && read.faults[0]!.path).toBe('$.seat.footprint.depth.readings')
+    expect(readJob({ ...old, seat: { ...old.seat, springs: 3 } })).toMatchObject({ ok: false, faults: [{ path: '$.seat.springs' }] })
+  })
 })
 
 describe('what a lay problem may leave out', () => {

@@ -1,6 +1,7 @@
 export { CreateJob, JobSummary, MakeLay, Problem, RevisionSummary, SaveJob, StoredJob } from './api.ts'
-export { ClothChoice, Dimension, EdgeRole, Filling, Job, JOB_FORMAT, JOB_VERSION, MakeUp, MOST_CUSHIONS, Piping, PlacementRule, Seat, Side, SizingSchool } from './job.ts'
+export { ClothChoice, Filling, Job, JOB_FORMAT, JOB_VERSION, MakeUp, Piping, PlacementRule, SizingSchool } from './job.ts'
 export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './lay.ts'
 export { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
 export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
+export { CornerSetting, Dimension, Division, type Ear, EdgeRole, EdgeSetting, Footprint, Lean, MOST_CUSHIONS, type OldSizes, Seat } from './seat.ts'
 export { AllowanceBook, Band, Cloth, FoamFamily, Grade, Pattern, ShopSettings } from './shop.ts'

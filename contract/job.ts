@@ -1,51 +1,11 @@
 import { z } from 'zod'
 import { Lay } from './lay.ts'
-import { AllowanceMm, PositiveMm, Words } from './lengths.ts'
+import { PositiveMm, Words } from './lengths.ts'
+import { Seat } from './seat.ts'
 import { AllowanceBook, Cloth, Grade } from './shop.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 1
-export const MOST_CUSHIONS = 60
-
-export const Dimension = z.strictObject({
-  readings: z
-    .array(z.strictObject({ mm: PositiveMm, on: z.iso.date().optional() }))
-    .min(1)
-    .max(20)
-    .describe('readings of one dimension; its value is their median'),
-})
-export type Dimension = z.infer<typeof Dimension>
-
-export const EdgeRole = z.enum(['open', 'wall', 'hinge'])
-export type EdgeRole = z.infer<typeof EdgeRole>
-
-/** Sides as the seat is drawn: near is the bottom of the drawing. */
-export const Side = z.enum(['near', 'right', 'far', 'left'])
-export type Side = z.infer<typeof Side>
-
-const SeatBase = {
-  width: Dimension.describe('left to right as drawn'),
-  depth: Dimension.describe('near to far as drawn'),
-  thickness: Dimension,
-  front: Side.describe('the side the sitter faces'),
-  roles: z.strictObject({ near: EdgeRole, right: EdgeRole, far: EdgeRole, left: EdgeRole }).describe('what each side meets'),
-  clearanceMm: AllowanceMm.describe('left free at every wall or hinge'),
-}
-
-export const Seat = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('bench'),
-    ...SeatBase,
-    count: z.int().min(1, 'a bench has at least 1 cushion').max(MOST_CUSHIONS, 'more than 60 cushions on one bench: check the number'),
-    gapMm: z.number().min(-100, 'is squeezed by more than 100 mm').max(1000, 'is more than 1 m').describe('between neighbours; negative squeezes them together'),
-  }),
-  z.strictObject({
-    kind: z.literal('singles'),
-    ...SeatBase,
-    count: z.int().min(1, 'at least 1 cushion').max(MOST_CUSHIONS, 'more than 60 cushions in one job: split it'),
-  }),
-])
-export type Seat = z.infer<typeof Seat>
+export const JOB_VERSION = 2
 
 const Wadding = { loftMm: PositiveMm.max(200), layers: z.int().min(1).max(6) }
 export const SizingSchool = z.discriminatedUnion('kind', [

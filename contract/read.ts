@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { migrateJob } from './migrate.ts'
 import { Job, JOB_FORMAT, JOB_VERSION } from './job.ts'
 
 /** One thing wrong with a document: where, and what, in words. */
@@ -23,7 +24,7 @@ export function readJob(document: unknown): ReadDocument<Job> {
   if (typeof version === 'number' && version > JOB_VERSION) {
     return refuse('$.version', `was written by a newer release (version ${version}; this one reads up to ${JOB_VERSION}): update, then open it again`)
   }
-  return readWith(Job, document)
+  return readWith(Job, migrateJob(document as Record<string, unknown>))
 }
 
 /** `pieces`, 3, `outline` to `$.pieces[3].outline`. */

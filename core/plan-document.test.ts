@@ -3,6 +3,7 @@ import { solveLay } from './lay/index.ts'
 import { planDocument } from './plan-document.ts'
 import { planJob } from './plan.ts'
 import { keepersBench } from './shop/index.ts'
+import { benchJob } from './testing/jobs.ts'
 
 const job = keepersBench()
 const plan = planJob(job)
@@ -43,16 +44,16 @@ describe('the plan as a document', () => {
   })
 
   it('holds panels, seams, lay, chalk list, lists and warnings in words', () => {
-    expect(document.cover.panels).toHaveLength(7)
-    expect(document.cover.panels[0].cut).toHaveLength(4)
-    expect(document.cover.checks.every((c: { faults: string[] }) => c.faults.length === 0)).toBe(true)
+    expect(document.designs[0].cover.panels).toHaveLength(7)
+    expect(document.designs[0].cover.panels[0].cut).toHaveLength(4)
+    expect(document.designs[0].cover.checks.every((c: { faults: string[] }) => c.faults.length === 0)).toBe(true)
     expect(document.lay.chalkList).toHaveLength(document.lay.placements.length)
     expect(document.buying.hasLay).toBe(true)
     expect(document.warnings.every((w: { says: string }) => w.says.length > 10)).toBe(true)
   })
 
   it('says so when nothing can be worked out', () => {
-    const bad = { ...job, seat: { ...job.seat, kind: 'bench' as const, count: 40, gapMm: 200 } }
-    expect(planDocument(bad, planJob(bad), null)).toMatchObject({ workable: false, warnings: [{ code: 'cushion-vanishes' }] })
+    const bad = benchJob({ count: 40, gapMm: 200 })
+    expect(planDocument(bad, planJob(bad), null)).toMatchObject({ workable: false, warnings: [{ code: 'seat-fault', fault: { code: 'cushion-vanishes' } }] })
   })
 })

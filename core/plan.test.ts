@@ -3,29 +3,26 @@ import { describe, expect, it } from 'vitest'
 import { Job, readJob } from '../contract/index.ts'
 import { acceptLay, solveLay } from './lay/index.ts'
 import { buyingList, chalkList } from './lists/index.ts'
-import { planJob, type WorkedPlan } from './plan.ts'
+import { planJob } from './plan.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from './shop/index.ts'
+import { benchJob, onlyDesign, worked } from './testing/jobs.ts'
 import { sayWorking } from './working/index.ts'
 
-const worked = (job: Job): WorkedPlan => {
-  const plan = planJob(job)
-  if (plan.kind !== 'worked') throw new Error(JSON.stringify(plan.warnings))
-  return plan
-}
 const codes = (job: Job) => planJob(job).warnings.map((w) => w.code)
 const steps = (n: number) => ({ seed: 1, budget: { steps: n, isStopped: () => false } })
 
 describe("the keepers' bench, worked by hand", () => {
   const job = keepersBench()
   const plan = worked(job)
-  const { block, cover } = plan.filling.sizing
+  const { filling, design } = onlyDesign(plan)
+  const { block, cover } = filling.sizing
 
   it('is a valid job document', () => expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true))
 
   it('divides 2236 squeezed by 2 mm at two meetings into three of 746.7', () => {
-    expect(plan.cushions.size.width.value).toBeCloseTo(2240 / 3, 6)
-    expect(sayWorking(plan.cushions.size.width, 'mm')).toBe('(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net')
-    expect(plan.cushions.leftMm.map((x) => Number(x.toFixed(2)))).toEqual([0, 744.67, 1489.33])
+    expect(design.solid.width.value).toBeCloseTo(2240 / 3, 6)
+    expect(sayWorking(design.solid.width, 'mm')).toBe('(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net')
+    expect(plan.cushions.inOrder.map((c) => Number(c.leftMm.toFixed(2)))).toEqual([0, 744.67, 1489.33])
   })
 
   it('cuts a full block 2 % larger: 761.6 x 477.4 x 75', () => {
@@ -36,22 +33,22 @@ describe("the keepers' bench, worked by hand", () => {
 
   it('up to 81 thick by the thickness setting', () => {
     const thick = worked({ ...job, filling: { ...job.filling, school: { kind: 'full-block', thicknessExtraMm: 6 } } })
-    expect(thick.filling.sizing.block.thickness.value).toBe(81)
+    expect(onlyDesign(thick).filling.sizing.block.thickness.value).toBe(81)
   })
 
   it('three blocks from one sheet, by rows: floor((2000 - 20 + 2) / 763.6) x floor(1182 / 479.4) = 2 x 2', () => {
-    expect(plan.filling.sheets.sheet).toEqual({ lengthMm: 2000, widthMm: 1200 })
-    expect(plan.filling.sheets.perSheet.value).toBe(4)
-    expect(plan.filling.sheets.sheets.value).toBe(1)
+    expect(plan.sheets.sheet).toEqual({ lengthMm: 2000, widthMm: 1200 })
+    expect(plan.sheets.perSheet.value).toBe(4)
+    expect(plan.sheets.sheets.value).toBe(1)
     // 2.0 x 1.2 x 0.075 m³ at 260
-    expect(plan.filling.sheets.cost.value).toBeCloseTo(46.8, 6)
+    expect(plan.sheets.cost.value).toBeCloseTo(46.8, 6)
   })
 
-  it('weighs 30 kg/m³ of its volume', () => expect(plan.filling.mass.value).toBeCloseTo(0.7616 * 0.47736 * 0.075 * 30, 4))
+  it('weighs 30 kg/m³ of its volume', () => expect(filling.mass.value).toBeCloseTo(0.7616 * 0.47736 * 0.075 * 30, 4))
 
   it('squeezes 1.8 % across and 1.7 % front to back: snug', () => {
-    expect(plan.filling.fit.across.value).toBeCloseTo((761.6 + 75) / (746.667 + 75) - 1, 4)
-    expect(plan.filling.fit.verdict).toEqual({ across: 'snug', frontToBack: 'snug' })
+    expect(filling.fit.across.value).toBeCloseTo((761.6 + 75) / (746.667 + 75) - 1, 4)
+    expect(filling.fit.verdict).toEqual({ across: 'snug', frontToBack: 'snug' })
   })
 
   it('lays everything, matched, and the lay passes the exact check', () => {
@@ -61,7 +58,7 @@ describe("the keepers' bench, worked by hand", () => {
     expect(acceptLay(plan.cloth.problem, lay)).toEqual([])
     expect(lay.placements.length).toBe(3 * 7 + 6)
     expect(chalkList(plan.cloth, lay).map((l) => l.order)).toEqual(lay.placements.map((_, i) => i + 1))
-    const buying = buyingList(job, plan.filling, plan.cover, 3, lay.length, lay.bound)
+    const buying = buyingList(job, plan, lay.length, lay.bound)
     expect(buying.lines[1]!.amount.value).toBe(Math.ceil(lay.length / 100) * 100)
     expect(buying.total.value).toBeCloseTo(46.8 + (Math.ceil(lay.length / 100) / 10) * 34, 6)
   })
@@ -83,7 +80,8 @@ describe("the keepers' bench, worked by hand", () => {
     const read = (id: string) => (solved.value.lay.placements.find((p) => p.id === id)!.turn === 0 ? leftPhase(id) : 22 + leftPhase(id))
     for (const k of [1, 2, 3]) {
       expect(apart(read(`${k}/top-plate`), read(`${k}/boxing-front`))).toBeLessThan(0.5)
-      expect(apart(read(`${k}/top-plate`), read(`${k}/bottom-plate`))).toBeLessThan(0.5)
+      // The bottom plate is cut as a mirror image: its left edge lies at the right end of the cushion.
+      expect(apart(22 - (read(`${k}/top-plate`) + 2240 / 3), read(`${k}/bottom-plate`))).toBeLessThan(0.5)
     }
     for (const k of [1, 2]) expect(apart(read(`${k}/top-plate`) + 2240 / 3, read(`${k + 1}/top-plate`))).toBeLessThan(0.5)
     // The rust band's middle (22 + 6 + 10 + 7 = 45) lies on the middle of the row, 1120 from the left end.
@@ -93,13 +91,11 @@ describe("the keepers' bench, worked by hand", () => {
 
 describe('a bench in inches, worked by hand', () => {
   it('88 x 18 1/2 x 3 in 3: each 29 3/8 wide', () => {
-    const job = keepersBench()
     const inch = 25.4
-    const seat = { ...job.seat, kind: 'bench' as const, gapMm: 0, width: { readings: [{ mm: 88 * inch }] }, depth: { readings: [{ mm: 18.5 * inch }] }, thickness: { readings: [{ mm: 3 * inch }] } }
-    const plan = worked({ ...job, units: 'inch-8', seat })
-    expect(sayWorking(plan.cushions.size.width, 'inch-8')).toBe('88 ÷ 3 = 29 3/8 in net')
+    const { design, cover } = onlyDesign(worked({ ...benchJob({ width: 88 * inch, depth: 18.5 * inch, thickness: 3 * inch, gapMm: 0 }), units: 'inch-8' }))
+    expect(sayWorking(design.solid.width, 'inch-8')).toBe('88 ÷ 3 = 29 3/8 in net')
     // 29.3333 + 2 x 12 mm (0.9449 in) = 30.278 in
-    expect(plan.cover.panels[0]!.figures.cutWidth.value / inch).toBeCloseTo(30.2782, 3)
+    expect(cover.panels[0]!.figures.cutWidth.value / inch).toBeCloseTo(30.2782, 3)
   })
 })
 
@@ -120,17 +116,14 @@ describe('railroaded', () => {
 
 describe('warnings', () => {
   const job = keepersBench()
-  const seat = job.seat as Extract<Job['seat'], { kind: 'bench' }>
-  const withSeat = (change: Partial<typeof seat>): Job => ({ ...job, seat: { ...seat, ...change } })
-  const one = (mm: number) => ({ readings: [{ mm }] })
   it.each<[string, Job, string]>([
-    ['readings 9 mm apart on 468', withSeat({ depth: { readings: [{ mm: 468 }, { mm: 477 }] } }), 'readings-spread'],
-    ['thickness larger than the depth', withSeat({ thickness: one(600) }), 'thickness-over-depth'],
-    ['gaps larger than the bench', withSeat({ count: 30, gapMm: 200 }), 'cushion-vanishes'],
+    ['readings 9 mm apart on 468', benchJob({ depth: { readings: [{ mm: 468 }, { mm: 477 }] } }), 'readings-spread'],
+    ['thickness larger than the depth', benchJob({ thickness: 600 }), 'thickness-over-depth'],
+    ['gaps larger than the bench', benchJob({ count: 30, gapMm: 200 }), 'seat-fault'],
     ['an allowance over half of the gusset', { ...job, allowances: { ...job.allowances, overrides: { seamMm: 40 } } }, 'seam-over-half'],
-    ['one block of 2.2 m', withSeat({ count: 1 }), 'block-longer-than-sheet'],
-    ['plates wider than the cloth', withSeat({ count: 1 }), 'piece-wider-than-cloth'],
-    ['a thickness no stack makes', withSeat({ thickness: one(83) }), 'no-sheet-thickness'],
+    ['one block of 2.2 m', benchJob({ count: 1 }), 'block-longer-than-sheet'],
+    ['plates wider than the cloth', benchJob({ count: 1 }), 'piece-wider-than-cloth'],
+    ['a thickness no stack makes', benchJob({ thickness: 83 }), 'no-sheet-thickness'],
     ['stripes wider than the cloth', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [{ name: 'a', colour: '#ffffff', widthMm: 800 }, { name: 'b', colour: '#000000', widthMm: 900 }] } } } }, 'repeat-over-width'],
     ['a wrap longer than a one-way cloth is wide', { ...job, makeUp: { ...job.makeUp, boxing: 'wrap' }, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } } }, 'piece-wider-than-cloth'],
     ['a snug cover', { ...job, filling: { ...job.filling, school: { kind: 'snug-cover' } } }, 'cover-shrinks-seat'],
@@ -151,8 +144,7 @@ describe('planJob is total', () => {
         (r) => {
           const job = keepersBench()
           const tried: Job = {
-            ...job,
-            seat: { ...job.seat, kind: 'bench', count: r.n, gapMm: r.gap, width: { readings: [{ mm: r.w }] }, depth: { readings: [{ mm: r.d }] }, thickness: { readings: [{ mm: r.t }] } },
+            ...benchJob({ width: r.w, depth: r.d, thickness: r.t, count: r.n, gapMm: r.gap }),
             filling: { ...job.filling, grade: DEMO_GRADES[r.grade]! },
             makeUp: { ...job.makeUp, piping: { rows: 'both', cordMm: 5, cut: r.bias ? 'bias' : 'along' } },
             cloth: { ...job.cloth, cloth: DEMO_CLOTHS[r.cloth]!, direction: r.railroaded ? 'railroaded' : 'up-the-roll' },
@@ -160,7 +152,7 @@ describe('planJob is total', () => {
           }
           expect(Job.safeParse(tried).success).toBe(true)
           const plan = planJob(tried)
-          if (plan.kind === 'worked') expect(plan.checks.flatMap((c) => c.faults)).toEqual([])
+          if (plan.kind === 'worked') expect(plan.designs.flatMap((d) => d.checks).flatMap((c) => c.faults)).toEqual([])
           else expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
         },
       ),

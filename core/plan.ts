@@ -1,28 +1,35 @@
 import type { Job } from '../contract/index.ts'
 import { clothWarnings, planCloth, type ClothPlan } from './cloth/index.ts'
 import { applied, boxed, boxingAsCut, checkCover, coverWarnings, type Allowances, type Check, type Cover } from './cover/index.ts'
-import { fillingWarnings, planFilling, type FillingPlan } from './filling/index.ts'
+import { fillingWarnings, planFilling, planSheets, type FillingPlan, type SheetPlan } from './filling/index.ts'
 import { cutList, type CutLine } from './lists/index.ts'
-import { divideSeat, seatWarnings, type Cushions } from './seat/index.ts'
+import { cushionsOf, LEAST_COVER_MM, seatFaultWarning, seatWarnings, type Cushions, type Design } from './seat/index.ts'
 import type { Warning } from './warning/index.ts'
+
+/** One design of cushion worked out: its filling, its cover, and whether the cover can be sewn. */
+export interface DesignPlan {
+  readonly design: Design
+  readonly filling: FillingPlan
+  readonly cover: Cover
+  readonly checks: readonly Check[]
+}
 
 /** Everything that follows from a job but the lay, which takes a search. */
 export interface WorkedPlan {
   readonly kind: 'worked'
   readonly cushions: Cushions
   readonly allowances: Allowances
-  readonly filling: FillingPlan
-  readonly cover: Cover
-  readonly checks: readonly Check[]
+  readonly designs: readonly DesignPlan[]
+  readonly sheets: SheetPlan
   readonly cloth: ClothPlan
   readonly cutList: readonly CutLine[]
   readonly warnings: readonly Warning[]
 }
 
-/** A seat on which nothing can be sewn; the warnings say why. */
+/** A seat on which nothing can be sewn; the warnings say why. Without cushions it has no outline at all. */
 export interface UnworkablePlan {
   readonly kind: 'unworkable'
-  readonly cushions: Cushions
+  readonly cushions: Cushions | null
   readonly warnings: readonly Warning[]
 }
 
@@ -30,37 +37,51 @@ export type Plan = WorkedPlan | UnworkablePlan
 
 /** From the tape to the pieces, at once. Total: bad sizes give warnings, never exceptions. */
 export function planJob(job: Job): Plan {
-  const cushions = divideSeat(job.seat)
+  const found = cushionsOf(job.seat)
+  if (!found.ok) return { kind: 'unworkable', cushions: null, warnings: [seatFaultWarning(found.error), ...seatWarnings(job.seat, null)] }
+  const cushions = found.value
   const doubts = seatWarnings(job.seat, cushions)
   const allowances = applied(job.allowances)
-  const filling = planFilling(job.filling, cushions, allowances.seamMm)
-  const { width, depth, thickness } = filling.sizing.cover
-  const vanishing = [['width', width], ['depth', depth], ['depth', thickness]] as const
-  const vanished = vanishing.find(([, f]) => f.value < LEAST_COVER_MM)
-  if (vanished || doubts.some((w) => w.level === 'stop')) {
-    const already = doubts.some((w) => w.level === 'stop')
-    return { kind: 'unworkable', cushions, warnings: already || !vanished ? doubts : [...doubts, { station: 'measure', level: 'stop', code: 'cushion-vanishes', dimension: vanished[0], left: vanished[1].value }] }
-  }
-  const cover = boxed({ size: filling.sizing.cover, makeUp: job.makeUp, boxing: boxingAsCut(job), allowances })
-  const checks = checkCover(cover, filling.sizing)
-  const cloth = planCloth(job.cloth, cover, cushions)
+  const fillings = cushions.designs.map((d) => planFilling(job.filling, d.solid, allowances.seamMm))
+  const stops = [...doubts.filter((w) => w.level === 'stop'), ...vanishing(fillings)]
+  if (stops.length > 0) return { kind: 'unworkable', cushions, warnings: [stops[0]!, ...doubts.filter((w) => w !== stops[0])] }
+  const designs = cushions.designs.map((design, i) => planDesign(job, design, fillings[i]!, allowances))
+  const sheets = planSheets(designs.map((d) => ({ block: d.filling.sizing.block, count: d.design.count })), job.filling.grade)
+  const covers = designs.map((d) => d.cover)
+  const cloth = planCloth(job.cloth, covers, cushions)
   return {
     kind: 'worked',
     cushions,
     allowances,
-    filling,
-    cover,
-    checks,
+    designs,
+    sheets,
     cloth,
-    cutList: cutList(filling, cover, cloth, cushions.count, job.units),
-    warnings: [
-      ...doubts,
-      ...fillingWarnings(job.filling, filling, cushions),
-      ...coverWarnings(job, cover, filling, checks),
-      ...clothWarnings(job, cloth),
-      { station: 'lists', level: 'safety', code: 'knives' },
-    ],
+    cutList: cutList(designs, sheets, cloth, job.units),
+    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, sheets, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }],
   }
 }
 
-const LEAST_COVER_MM = 3
+function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: Allowances): DesignPlan {
+  const cover = boxed({ solid: filling.sizing.cover, makeUp: job.makeUp, boxing: boxingAsCut(job), allowances })
+  return { design, filling, cover, checks: checkCover(cover, filling.sizing) }
+}
+
+/** A cover that its sizing school leaves nothing of. */
+function vanishing(fillings: readonly FillingPlan[]): readonly Warning[] {
+  for (const { sizing } of fillings) {
+    const gone = (['width', 'depth', 'thickness'] as const).find((way) => sizing.cover[way].value < LEAST_COVER_MM)
+    if (gone) return [{ station: 'measure', level: 'stop', code: 'cushion-vanishes', dimension: gone === 'width' ? 'width' : 'depth', left: sizing.cover[gone].value }]
+  }
+  return []
+}
+
+/** Designs of one job share most doubts: each is said once. */
+function unique(warnings: readonly Warning[]): readonly Warning[] {
+  const seen = new Set<string>()
+  return warnings.filter((w) => {
+    const key = w.code === 'check-failed' ? `${w.check}: ${w.detail}` : w.code === 'seam-over-half' ? `${w.code} ${w.panel}` : w.code
+    if (seen.has(key)) return false
+    seen.add(key)
+    return true
+  })
+}

@@ -21,6 +21,9 @@ const create = async (change: (job: Job) => Job = (j) => j): Promise<StoredJob> 
 }
 const put = (id: string, job: unknown, baseRevision: number) => api().put(`/api/jobs/${id}`).send({ job, baseRevision, reason: 'edit' })
 
+const withFootprint = (change: object) => ({ ...keepersBench().seat, footprint: { ...keepersBench().seat.footprint, ...change } })
+const withDivision = (change: object) => ({ ...keepersBench().seat, division: { ...keepersBench().seat.division, ...change } })
+
 describe('the demo shop', () => {
   it('hangs SL-02 on the nail and has its catalogue', async () => {
     const list = (await api().get('/api/jobs')).body.map((j: unknown) => JobSummary.parse(j))
@@ -91,13 +94,13 @@ describe('job files', () => {
     ['a foreign file', { type: 'drawing' }, /^\$\.format is not a job file/],
     ['a newer version', { ...keepersBench(), version: 7 }, /^\$\.version was written by a newer release \(version 7/],
     ['an unknown key', { ...keepersBench(), colour: 'red' }, /^\$\.colour unknown key/],
-    ['a negative width', { ...keepersBench(), seat: { ...keepersBench().seat, width: { readings: [{ mm: -4 }] } } }, /^\$\.seat\.width\.readings\[0\]\.mm must be more than nought/],
-    ['25 m', { ...keepersBench(), seat: { ...keepersBench().seat, depth: { readings: [{ mm: 25_000 }] } } }, /more than 20 m/],
-    ['text for a number', { ...keepersBench(), seat: { ...keepersBench().seat, count: '3' } }, /^\$\.seat\.count/],
-    ['no cushions', { ...keepersBench(), seat: { ...keepersBench().seat, count: 0 } }, /at least 1 cushion/],
-    ['200 cushions', { ...keepersBench(), seat: { ...keepersBench().seat, count: 200 } }, /more than 60 cushions/],
+    ['a negative width', { ...keepersBench(), seat: withFootprint({ width: { readings: [{ mm: -4 }] } }) }, /^\$\.seat\.footprint\.width\.readings\[0\]\.mm must be more than nought/],
+    ['25 m', { ...keepersBench(), seat: withFootprint({ depth: { readings: [{ mm: 25_000 }] } }) }, /more than 20 m/],
+    ['text for a number', { ...keepersBench(), seat: withDivision({ count: '3' }) }, /^\$\.seat\.division\.count/],
+    ['no cushions', { ...keepersBench(), seat: withDivision({ count: 0 }) }, /at least 1 cushion/],
+    ['200 cushions', { ...keepersBench(), seat: withDivision({ count: 200 }) }, /more than 60 cushions/],
     ['a NUL in the name', { ...keepersBench(), title: 'bench\u0000' }, /^\$\.title contains characters/],
-    ['no readings', { ...keepersBench(), seat: { ...keepersBench().seat, depth: { readings: [] } } }, /^\$\.seat\.depth\.readings/],
+    ['no readings', { ...keepersBench(), seat: withFootprint({ depth: { readings: [] } }) }, /^\$\.seat\.footprint\.depth\.readings/],
   ])('%s is refused with the path and the reason, and changes nothing', async (_name, document, says) => {
     const before = (await api().get('/api/jobs')).body
     const res = await api().post('/api/jobs').send({ job: document })

@@ -6,14 +6,19 @@ import { focusField } from '../ui/focus-field.ts'
 import { useHighlight } from '../stores/highlight.ts'
 import { useJob } from '../stores/job.ts'
 
-/** From (x1, y1) to (x2, y2) in pixels, level or upright; the words stand beside the line. */
-const props = defineProps<{ x1: number; y1: number; x2: number; y2: number; figure?: Figure; text?: string; hideLine?: boolean }>()
+/** From (x1, y1) to (x2, y2) in pixels, at any slant; the words stand along the line and read from below or from the right. */
+const props = defineProps<{ x1: number; y1: number; x2: number; y2: number; figure?: Figure; text?: string; editable?: boolean }>()
+const emit = defineEmits<{ edit: [] }>()
 const jobs = useJob()
 const highlight = useHighlight()
-const isUpright = computed(() => Math.abs(props.x1 - props.x2) < Math.abs(props.y1 - props.y2))
 const words = computed(() => props.text ?? (props.figure ? sayFigure(props.figure, jobs.job?.units ?? 'mm') : ''))
 const isLit = computed(() => props.figure !== undefined && highlight.figure === props.figure.id)
 const middle = computed(() => ({ x: (props.x1 + props.x2) / 2, y: (props.y1 + props.y2) / 2 }))
+/** Degrees, turned so that the words are never upside down; an upright line is read from the right. */
+const slant = computed(() => {
+  const degrees = (Math.atan2(props.y2 - props.y1, props.x2 - props.x1) * 180) / Math.PI
+  return degrees >= 89.99 ? degrees - 180 : degrees < -90.01 ? degrees + 180 : degrees
+})
 /** The field behind the figure, or behind the one it is taken from: a click on the line goes there. */
 const changes = computed(() => {
   const f = props.figure
@@ -21,21 +26,18 @@ const changes = computed(() => {
 })
 const router = useRouter()
 const tick = 5
+function open(): void {
+  if (props.editable) emit('edit')
+  else if (changes.value) void focusField(router, jobs.id, changes.value)
+}
 </script>
 
 <template>
-  <g class="dimension" :class="{ lit: isLit, field: changes }" @click="changes && focusField(router, jobs.id, changes)" @mouseenter="highlight.figure = figure?.id ?? null" @mouseleave="highlight.figure = null">
+  <g class="dimension" :class="{ lit: isLit, field: changes }" @click="open" @mouseenter="highlight.figure = figure?.id ?? null" @mouseleave="highlight.figure = null">
     <line :x1="x1" :y1="y1" :x2="x2" :y2="y2" />
-    <template v-if="isUpright">
-      <line :x1="x1 - tick" :y1="y1 + tick" :x2="x1 + tick" :y2="y1 - tick" />
-      <line :x1="x2 - tick" :y1="y2 + tick" :x2="x2 + tick" :y2="y2 - tick" />
-      <text :transform="`translate(${middle.x - 6} ${middle.y}) rotate(-90)`" text-anchor="middle">{{ words }}</text>
-    </template>
-    <template v-else>
-      <line :x1="x1 - tick" :y1="y1 + tick" :x2="x1 + tick" :y2="y1 - tick" />
-      <line :x1="x2 - tick" :y1="y2 + tick" :x2="x2 + tick" :y2="y2 - tick" />
-      <text :x="middle.x" :y="middle.y - 6" text-anchor="middle">{{ words }}</text>
-    </template>
+    <line :x1="x1 - tick" :y1="y1 + tick" :x2="x1 + tick" :y2="y1 - tick" />
+    <line :x1="x2 - tick" :y1="y2 + tick" :x2="x2 + tick" :y2="y2 - tick" />
+    <text :transform="`translate(${middle.x} ${middle.y}) rotate(${slant}) translate(0 -6)`" text-anchor="middle">{{ words }}</text>
   </g>
 </template>
 
@@ -48,6 +50,9 @@ line {
 text {
   font-size: 15px;
   font-weight: 600;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
 }
 
 .field {

@@ -1,6 +1,6 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
-import type { Box, Point } from '../../core/outline/index.ts'
+import { arcBetween, edgeOf, isStraight, type Box, type Outline, type Point } from '../../core/outline/index.ts'
 
 /** From millimetres (y up) to the pixels of a drawing that fills its place, true to scale both ways. */
 export interface Scale {
@@ -32,5 +32,25 @@ export function useScale(place: Ref<HTMLElement | null>, box: Ref<Box>, margins:
   })
 }
 
-/** An outline as the `points` of an SVG polygon. */
+/** An outline, arcs and all, as the `d` of an SVG path. */
+export function svgPath(outline: Outline, scale: Pick<Scale, 'x' | 'y' | 'k'>): string {
+  const at = (p: Point) => `${scale.x(p.x).toFixed(2)} ${scale.y(p.y).toFixed(2)}`
+  const steps = outline.map((v, i) => {
+    const next = edgeOf(outline, i)[1]
+    if (isStraight(v.bulge)) return `L ${at(next)}`
+    const { radius, sweep } = arcBetween(v, next, v.bulge!)
+    const r = (Math.abs(radius) * scale.k).toFixed(2)
+    // The drawing's y runs down: what turns left in millimetres turns the other way for SVG.
+    return `A ${r} ${r} 0 ${Math.abs(sweep) > Math.PI ? 1 : 0} ${sweep > 0 ? 0 : 1} ${at(next)}`
+  })
+  return outline.length === 0 ? '' : `M ${at(outline[0]!)} ${steps.join(' ')} Z`
+}
+
+/** One edge of an outline as the `d` of an SVG path. */
+export const edgePath = (outline: Outline, i: number, scale: Pick<Scale, 'x' | 'y' | 'k'>): string => {
+  const [a, b] = edgeOf(outline, i)
+  return svgPath([a, { x: b.x, y: b.y }], scale).replace(/ L [^LAZ]* Z$/, '')
+}
+
+/** An outline of straight edges as the `points` of an SVG polygon. */
 export const svgPoints = (outline: readonly Point[], scale: Pick<Scale, 'x' | 'y'>): string => outline.map((p) => `${scale.x(p.x).toFixed(2)},${scale.y(p.y).toFixed(2)}`).join(' ')

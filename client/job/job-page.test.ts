@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest'
 import type { Lay } from '../../contract/index.ts'
 import { planJob } from '../../core/plan.ts'
 import { keepersBench } from '../../core/shop/index.ts'
+import { benchJob } from '../../core/testing/jobs.ts'
+import { withCount } from '../../core/typing/index.ts'
 import { nextTicket } from '../shelf/next-ticket.ts'
 import { differences } from './differences.ts'
 import { keyFigure, wasteWords } from './key-figures.ts'
@@ -11,10 +13,10 @@ describe('differences between two versions', () => {
 
   it('names the place and both sides', () => {
     const mine = { ...keepersBench(), title: 'mine' }
-    const theirs = { ...keepersBench(), seat: { ...keepersBench().seat, count: 4 } }
+    const theirs = { ...keepersBench(), seat: withCount(keepersBench().seat, 4) }
     expect(differences(mine, theirs)).toEqual([
       { path: 'title', mine: '"mine"', theirs: '"Keepers\' bench"' },
-      { path: 'seat count', mine: '3', theirs: '4' },
+      { path: 'seat division count', mine: '3', theirs: '4' },
     ])
   })
 
@@ -42,7 +44,7 @@ describe('the key figure of each station', () => {
   it('waits where nothing can be told yet', () => {
     expect(keyFigure('lay', job, plan, null)).toBe('not laid yet')
     expect(keyFigure('lists', job, plan, null)).toBe('waits for a lay')
-    const bad = { ...job, seat: { ...job.seat, kind: 'bench' as const, count: 40, gapMm: 200 } }
+    const bad = benchJob({ count: 40, gapMm: 200 })
     expect(keyFigure('filling', bad, planJob(bad), null)).toBe('waits for the measurements')
   })
 

@@ -8,23 +8,30 @@ import type { Station } from '../../core/warning/index.ts'
 
 /** The one figure of a station that stands on the spine. */
 export function keyFigure(station: Station, job: Job, plan: Plan, lay: Lay | null): string {
-  const { size, count } = plan.cushions
   const mm = (f: { value: number }) => formatLength(f.value, job.units)
-  if (station === 'measure') return `${count} of ${mm(size.width)} x ${mm(size.depth)} x ${mm(size.thickness)} ${unitName(job.units)}`
+  if (station === 'measure') {
+    if (!plan.cushions) return 'no outline yet'
+    const [first, ...others] = plan.cushions.designs
+    const { width, depth, thickness } = first!.solid
+    return others.length === 0 ? `${plan.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}` : `${plan.cushions.count} cushions of ${others.length + 1} shapes`
+  }
   if (plan.kind === 'unworkable') return 'waits for the measurements'
   switch (station) {
-    case 'filling':
-      return `${count} block${count === 1 ? '' : 's'}, ${plan.filling.sheets.sheets.value} sheet${plan.filling.sheets.sheets.value === 1 ? '' : 's'}`
+    case 'filling': {
+      const [count, sheets] = [plan.cushions.count, plan.sheets.sheets.value]
+      return `${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`
+    }
     case 'make-up':
       return `boxed, ${job.makeUp.piping.rows === 'none' ? 'no piping' : job.makeUp.piping.rows === 'both' ? 'piped both rows' : 'piped on top'}`
     case 'pieces': {
-      const wrong = plan.checks.filter((c) => c.faults.length > 0).length
-      return `${plan.cover.panels.length} panels, ${wrong === 0 ? '5 checks right' : `${wrong} checks wrong`}`
+      const wrong = plan.designs.flatMap((d) => d.checks).filter((c) => c.faults.length > 0).length
+      const panels = plan.designs.reduce((sum, d) => sum + d.cover.panels.length, 0)
+      return `${panels} panels, ${wrong === 0 ? '5 checks right' : `${wrong} checks wrong`}`
     }
     case 'lay':
       return lay ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(plan.cloth.pieces, lay.length, plan.cloth.problem.cloth.width)} waste` : 'not laid yet'
     case 'lists': {
-      const buying = buyingList(job, plan.filling, plan.cover, count, lay?.length ?? null, 0)
+      const buying = buyingList(job, plan, lay?.length ?? null, 0)
       return lay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for a lay'
     }
     default:

@@ -10,6 +10,7 @@ import HelpSheet from '../ui/HelpSheet.vue'
 import TypingLine from '../ui/TypingLine.vue'
 import AllowanceBookDialog from './AllowanceBookDialog.vue'
 import { nextTicket } from './next-ticket.ts'
+import { startTitle } from './start-title.ts'
 
 const shop = useShop()
 const router = useRouter()
@@ -39,7 +40,7 @@ const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
     const { settings, grades, cloths } = shop.lists!
     const grade = grades.find((g) => g.hardnessN >= 110 && g.hardnessN < 160) ?? grades[0]!
-    const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: seat.kind === 'bench' ? `Bench in ${seat.count}` : seat.count === 1 ? 'One cushion' : `${seat.count} cushions`, units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
+    const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: startTitle(seat), units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
     await router.push(`/jobs/${stored.id}/measure`)
   })
 

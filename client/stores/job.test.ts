@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Job, StoredJob } from '../../contract/index.ts'
 import { setSeat } from '../../core/job/index.ts'
 import { keepersBench } from '../../core/shop/index.ts'
+import { withCount } from '../../core/typing/index.ts'
 import { dropDraft, findDraft, keepDraft } from './draft.ts'
 import { useJob } from './job.ts'
 
@@ -27,7 +28,8 @@ function fakeServer() {
   return { state, elsewhere: (job: Job) => void put(job, stored.revision), stored: () => stored }
 }
 
-const count = (n: number) => setSeat(`${n} cushions`, (s) => ({ ...s, count: n }))
+const count = (n: number) => setSeat(`${n} cushions`, (s) => withCount(s, n))
+const countOf = (job: Job) => (job.seat.division.kind === 'run' ? job.seat.division.count : 0)
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -44,14 +46,14 @@ describe('editing', () => {
     const server = fakeServer()
     const jobs = useJob()
     await jobs.open('j1')
-    expect(jobs.plan!.cushions.size.width.value).toBeCloseTo(746.667, 2)
+    expect(jobs.plan!.cushions!.designs[0]!.solid.width.value).toBeCloseTo(746.667, 2)
     jobs.edit(count(4))
     jobs.edit(count(5))
-    expect(jobs.plan!.cushions.count).toBe(5)
+    expect(jobs.plan!.cushions!.count).toBe(5)
     expect(jobs.saveState.kind).toBe('waiting')
     await vi.advanceTimersByTimeAsync(800)
     expect(server.state.saves).toBe(1)
-    expect(server.stored().job.seat.count).toBe(5)
+    expect(countOf(server.stored().job)).toBe(5)
     expect(jobs.saveState.kind).toBe('saved')
   })
 
@@ -64,9 +66,9 @@ describe('editing', () => {
     expect(jobs.past).toHaveLength(2)
     jobs.undo()
     jobs.undo()
-    expect(jobs.job!.seat.count).toBe(3)
+    expect(countOf(jobs.job!)).toBe(3)
     jobs.redo()
-    expect(jobs.job!.seat.count).toBe(6)
+    expect(countOf(jobs.job!)).toBe(6)
     jobs.redo()
     expect(jobs.job!.units).toBe('cm')
     jobs.undo()
@@ -79,8 +81,8 @@ describe('editing', () => {
     const jobs = useJob()
     await jobs.open('j1')
     expect(jobs.edit(count(0))).toBe(false)
-    expect(jobs.refused).toBe('seat.count: a bench has at least 1 cushion')
-    expect(jobs.job!.seat.count).toBe(3)
+    expect(jobs.refused).toBe('seat.division.count: at least 1 cushion')
+    expect(countOf(jobs.job!)).toBe(3)
     jobs.edit(count(4))
     expect(jobs.refused).toBe('')
   })
@@ -101,7 +103,7 @@ describe('editing', () => {
     vi.advanceTimersByTime(700)
     jobs.edit(count(5))
     await vi.advanceTimersByTimeAsync(2000)
-    expect(server.stored().job.seat.count).toBe(5)
+    expect(countOf(server.stored().job)).toBe(5)
     expect(jobs.revision).toBe(server.stored().revision)
   })
 })
@@ -120,7 +122,7 @@ describe('a save from another window', () => {
   it('stops saving and shows both', async () => {
     const { server, jobs } = await conflicted()
     expect(jobs.conflict?.job.title).toBe('theirs')
-    expect(jobs.job!.seat.count).toBe(7)
+    expect(countOf(jobs.job!)).toBe(7)
     jobs.edit(count(8))
     await vi.advanceTimersByTimeAsync(5000)
     expect(server.stored().job.title).toBe('theirs')
@@ -129,7 +131,7 @@ describe('a save from another window', () => {
   it('mine goes on top of theirs', async () => {
     const { server, jobs } = await conflicted()
     await jobs.keepMine()
-    expect(server.stored()).toMatchObject({ revision: 3, job: { seat: { count: 7 } } })
+    expect(server.stored()).toMatchObject({ revision: 3, job: { seat: { division: { count: 7 } } } })
     expect(jobs.conflict).toBeNull()
   })
 
@@ -138,7 +140,7 @@ describe('a save from another window', () => {
     jobs.takeTheirs()
     expect(jobs.job!.title).toBe('theirs')
     jobs.undo()
-    expect(jobs.job!.seat.count).toBe(7)
+    expect(countOf(jobs.job!)).toBe(7)
   })
 })
 
@@ -151,10 +153,10 @@ describe('when the server cannot be reached', () => {
     jobs.edit(count(6))
     await vi.advanceTimersByTimeAsync(800)
     expect(jobs.saveState).toMatchObject({ kind: 'failed', why: expect.stringContaining('cannot be reached') })
-    expect(findDraft('j1')?.job.seat.count).toBe(6)
+    expect(countOf(findDraft('j1')!.job)).toBe(6)
     server.state.isDown = false
     await vi.advanceTimersByTimeAsync(5000)
-    expect(server.stored().job.seat.count).toBe(6)
+    expect(countOf(server.stored().job)).toBe(6)
     expect(findDraft('j1')).toBeNull()
   })
 

@@ -2,8 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Band, Job } from '../../contract/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
-import { planJob, type WorkedPlan } from '../plan.ts'
+import type { WorkedPlan } from '../plan.ts'
 import { DEMO_CLOTHS, keepersBench } from '../shop/index.ts'
+import { benchJob, onlyDesign, worked } from '../testing/jobs.ts'
 import { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf, ruledPlace, runStart } from './index.ts'
 
 const band = (colour: string, widthMm: number): Band => ({ name: colour, colour, widthMm })
@@ -47,11 +48,6 @@ describe('stripes', () => {
   })
 })
 
-const worked = (job: Job): WorkedPlan => {
-  const plan = planJob(job)
-  if (plan.kind !== 'worked') throw new Error('unworkable')
-  return plan
-}
 const withCloth = (change: Partial<Job['cloth']>, job = keepersBench()): Job => ({ ...job, cloth: { ...job.cloth, ...change } })
 
 describe('where the ruling band falls', () => {
@@ -78,8 +74,8 @@ describe('where the ruling band falls', () => {
 
   it('an open gap is counted in the run, a squeeze is not', () => {
     expect(runStart(cushions, 2)).toBeCloseTo(2 * (2240 / 3), 6)
-    const open = worked({ ...job, seat: { ...job.seat, kind: 'bench', gapMm: 10 } }).cushions
-    expect(runStart(open, 2)).toBeCloseTo(2 * (open.size.width.value + 10), 6)
+    const open = worked(benchJob({ gapMm: 10 })).cushions
+    expect(runStart(open, 2)).toBeCloseTo(2 * (open.designs[0]!.solid.width.value + 10), 6)
   })
 })
 
@@ -130,11 +126,12 @@ describe('matching for real', () => {
     const job = withCloth({ cloth: { ...ticking, pattern: { kind: 'stripes', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 1, markMm: 214 } } })
     const plan = worked(job)
     const lay = layOf(plan)
-    const w = plan.cushions.size.width.value
+    const w = onlyDesign(plan).design.solid.width.value
     for (let x = 1.3; x < w; x += 17.7) {
       const top = colourOn(job, plan, lay, '1/top-plate', x, 5)
       expect(colourOn(job, plan, lay, '1/boxing-front', x, 70), `front at ${x}`).toBe(top)
-      expect(colourOn(job, plan, lay, '1/bottom-plate', x, 300), `bottom at ${x}`).toBe(top)
+      // Its right side looks down: the bottom plate is cut as a mirror image.
+      expect(colourOn(job, plan, lay, '1/bottom-plate', w - x, 300), `bottom at ${x}`).toBe(top)
       // The pattern coordinate of the second plate goes on where the first ended.
       const onward = x + w
       expect(colourOn(job, plan, lay, '2/top-plate', x, 5)).toBe(colourOn(job, plan, lay, '1/top-plate', onward, 5))
@@ -146,7 +143,7 @@ describe('matching for real', () => {
     const job = withCloth({ direction: 'railroaded', cloth: { ...ticking, pattern: { kind: 'stripes', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } } })
     const plan = worked(job)
     const lay = layOf(plan)
-    const depth = plan.cushions.size.depth.value
+    const depth = onlyDesign(plan).design.solid.depth.value
     for (let y = 2.1; y < 351; y += 13.3) {
       const top = colourOn(job, plan, lay, '2/top-plate', 10, y)
       expect(colourOn(job, plan, lay, '2/boxing-right', y, 70), `right at ${y}`).toBe(top)
@@ -164,7 +161,7 @@ describe('piping on the cloth', () => {
 
   it('across: two strips a loop, none wider than the cloth', () => {
     expect(strip('across')).toMatchObject({ qty: 12, turns: [0] })
-    expect(piped('across').strips!.each.value).toBeLessThanOrEqual(1350)
+    expect(piped('across').strips[0]!.each.value).toBeLessThanOrEqual(1350)
   })
   it('along: one strip a loop', () => expect(strip('along')).toMatchObject({ qty: 6, turns: [90] }))
   it('bias: a slanted strip whose ends lie on the grain, 40 mm across', () => {

@@ -1,8 +1,9 @@
 import type { ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
 import { cutOutline, splitLoop, type Cover, type Panel, type PipingPlan, type StripSplit } from '../cover/index.ts'
 import type { Cushions } from '../seat/index.ts'
-import { at, boxOf, type Polygon } from '../outline/index.ts'
-import { matchOf, ruledPlace, runStart, type PatternFrame } from './match.ts'
+import { at, flatten, type Outline, type Polygon } from '../outline/index.ts'
+import { matchOf, ruledPlace } from './match.ts'
+import { patternFrame, type PatternFrame } from './pattern-frame.ts'
 import { mirrorAxes, repeatOf } from './stripes.ts'
 
 /** A piece of the lay, and what it is: a panel of one cushion, or a strip of piping. */
@@ -10,50 +11,54 @@ export interface LaidPiece {
   readonly id: string
   readonly name: string
   readonly qty: number
-  readonly cut: Polygon
+  readonly cut: Outline
   readonly panel: Panel | null
   readonly cushion: number | null
   readonly matched: boolean
 }
 
-/** All strips of piping are copies of one piece of the lay. */
+/** All strips of piping are copies of one piece of the lay, for each design of cushion. */
 export const PIPING_ID = 'piping'
 
 export interface ClothPlan {
   readonly pieces: readonly LaidPiece[]
   readonly problem: LayProblem
-  readonly strips: StripSplit | null
+  /** How the piping of each design is split into strips; null where it has none. */
+  readonly strips: readonly (StripSplit | null)[]
   readonly usableMm: number
 }
 
-/** Every piece to be laid on the cloth, with its turns and phases, as a lay problem. */
-export function planCloth(choice: ClothChoice, cover: Cover, cushions: Cushions): ClothPlan {
+/** Every piece to be laid on the cloth, with its turns and phases, as a lay problem. `covers[i]` belongs to design i. */
+export function planCloth(choice: ClothChoice, covers: readonly Cover[], cushions: Cushions): ClothPlan {
   const { cloth } = choice
   const usableMm = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
   const axes = cloth.pattern.kind === 'stripes' ? mirrorAxes(cloth.pattern.bands) : []
-  const panels = cover.panels.map((panel) => ({ panel, cut: cutOutline(panel) }))
-  for (let cushion = 0; cushion < cushions.count; cushion++) {
-    for (const { panel, cut } of panels) {
+  const cuts = covers.map((cover) => cover.panels.map((panel) => ({ panel, cut: cutOutline(panel) })).map((p) => ({ ...p, flat: asOutline(p.cut) })))
+  cushions.inOrder.forEach(({ design }, cushion) => {
+    for (const { panel, cut, flat } of cuts[design]!) {
       const id = `${cushion + 1}/${panel.id}`
-      const frame = patternFrame(choice, panel, cushions, cushion)
+      const frame = matchable(choice, patternFrame(choice, covers[design]!, panel, cushions, cushion), axes)
       const match = frame && matchOf(choice, panel, frame, ruledPlace(choice, cushions, cushion), axes)
       laid.push({ id, name: `${panel.name}, cushion ${cushion + 1}`, qty: 1, cut, panel, cushion, matched: match !== null })
-      pieces.push({ id, qty: 1, outline: asOutline(cut), turns: turnsOf(choice, panel, match !== null, axes.length > 0), flip: false, match })
+      pieces.push({ id, qty: 1, outline: flat, turns: turnsOf(choice, panel, match === null ? null : frame, axes.length > 0), flip: false, match })
     }
-  }
-  const strips = cover.piping && usableMm > 0 ? pipingStrips(choice, cover, usableMm) : null
-  if (strips) {
-    const qty = Math.max(1, Math.round(strips.split.strips.value)) * cover.piping!.loops * cushions.count
-    laid.push({ id: PIPING_ID, name: 'Piping strip', qty, cut: strips.outline, panel: null, cushion: null, matched: false })
-    pieces.push({ id: PIPING_ID, qty, outline: asOutline(strips.outline), turns: pipingTurns(choice, cover.piping!.choice.cut), flip: false, match: null })
-  }
+  })
+  const strips = covers.map((cover) => (cover.piping && usableMm > 0 ? pipingStrips(choice, cover, usableMm) : null))
+  strips.forEach((found, design) => {
+    if (!found) return
+    const qty = Math.max(1, Math.round(found.split.strips.value)) * covers[design]!.piping!.loops * cushions.designs[design]!.count
+    const id = strips.length === 1 ? PIPING_ID : `${PIPING_ID}-${cushions.designs[design]!.id}`
+    const name = strips.length === 1 ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
+    laid.push({ id, name, qty, cut: found.outline, panel: null, cushion: null, matched: false })
+    pieces.push({ id, qty, outline: asOutline(found.outline), turns: pipingTurns(choice, covers[design]!.piping!.choice.cut), flip: false, match: null })
+  })
   const isMatching = choice.match.kind === 'matched' && repeatOf(cloth) !== null
   const start = cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0
   return {
     pieces: laid,
-    strips: strips?.split ?? null,
+    strips: strips.map((s) => s?.split ?? null),
     usableMm,
     problem: {
       format: 'loft-seam/lay-problem',
@@ -66,16 +71,12 @@ export function planCloth(choice: ClothChoice, cover: Cover, cushions: Cushions)
   }
 }
 
-/** Panels whose edges cross the stripe, and how the run's pattern lies on them; null where no match is possible or wanted. */
-function patternFrame(choice: ClothChoice, panel: Panel, cushions: Cushions, cushion: number): PatternFrame | null {
-  const across = choice.direction === 'up-the-roll'
-  const { maxX } = boxOf(panel.finished)
-  const depth = cushions.size.depth.value
-  if (panel.role === 'plate') return across ? { start: runStart(cushions, cushion), axis: 'x', rises: 1 } : { start: 0, axis: 'y', rises: 1 }
-  if (across) return panel.id === 'boxing-front' ? { start: runStart(cushions, cushion), axis: 'x', rises: 1 } : null
-  if (panel.id === 'boxing-right') return { start: 0, axis: 'x', rises: 1 }
-  return panel.id === 'boxing-left' ? { start: Math.min(maxX, depth), axis: 'x', rises: -1 } : null
-}
+/**
+ * A panel on which the run's pattern rises against its own axis must lie upside down unless the
+ * stripes are symmetrical; a pile does not allow that, and the panel stays unmatched.
+ */
+const matchable = (choice: ClothChoice, frame: PatternFrame | null, axes: readonly number[]): PatternFrame | null =>
+  frame && frame.rises === -1 && axes.length === 0 && choice.cloth.nap === 'one-way' ? null : frame
 
 /** Plain two-way cloth looks the same every way round. */
 const isFreeToTurn = (choice: ClothChoice): boolean => choice.cloth.pattern.kind === 'plain' && choice.cloth.nap === 'two-way'
@@ -84,20 +85,20 @@ const isFreeToTurn = (choice: ClothChoice): boolean => choice.cloth.pattern.kind
  * Turns allowed on the cloth. The pattern's top is at the back of plates and at the top of boxing;
  * railroaded plates lie on their side. 180° needs two-way cloth and, where matched, symmetrical stripes.
  */
-function turnsOf(choice: ClothChoice, panel: Panel, matched: boolean, isMirrored: boolean): number[] {
-  const base = baseTurn(choice, panel, matched)
+function turnsOf(choice: ClothChoice, panel: Panel, frame: PatternFrame | null, isMirrored: boolean): number[] {
+  const base = baseTurn(choice, panel, frame, isMirrored)
   const { nap } = choice.cloth
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
-  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' : !panel.isSeen && nap === 'two-way'
+  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' : !panel.isSeen && panel.role === 'gusset' && nap === 'two-way'
   if (isFree) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
-  const hasTwoWays = nap === 'two-way' && (!matched || isMirrored)
+  const hasTwoWays = nap === 'two-way' && (frame === null || isMirrored)
   return hasTwoWays ? [base, (base + 180) % 360] : [base]
 }
 
-function baseTurn(choice: ClothChoice, panel: Panel, matched: boolean): number {
-  if (panel.role === 'plate') return choice.direction === 'up-the-roll' ? 0 : 270
-  // The left boxing runs from the back to the front: its stripes rise against its own length.
-  if (matched) return panel.id === 'boxing-left' ? 180 : 0
+function baseTurn(choice: ClothChoice, panel: Panel, frame: PatternFrame | null, isMirrored: boolean): number {
+  const against = frame !== null && frame.axis === 'x' && frame.rises === -1 && !isMirrored ? 180 : 0
+  if (panel.role === 'plate') return choice.direction === 'up-the-roll' ? against : 270
+  if (frame !== null) return against
   return choice.sideBoxing === 'along' && panel.role === 'boxing' && choice.cloth.pattern.kind === 'stripes' ? 270 : 0
 }
 
@@ -124,4 +125,7 @@ function pipingStrips(choice: ClothChoice, cover: Cover, usableMm: number): { sp
   return { split, outline: [at(0, 0), at(reach, reach), at(reach, reach + rise), at(0, rise)] }
 }
 
-const asOutline = (outline: Polygon): [number, number][] => outline.map((p) => [p.x, p.y])
+/** Arcs are laid as chords within this of them. */
+const CHORD_MM = 0.08
+
+const asOutline = (outline: Outline): [number, number][] => flatten(outline, CHORD_MM).map((p) => [p.x, p.y])

@@ -1,19 +1,11 @@
 import type { ClothChoice, LayProblem } from '../../contract/index.ts'
 import type { Panel } from '../cover/index.ts'
-import { boxOf } from '../outline/index.ts'
-import type { Cushions } from '../seat/index.ts'
+import { boxOf, edgeLength } from '../outline/index.ts'
+import { frontSpan, type Cushions } from '../seat/index.ts'
+import type { PatternFrame } from './pattern-frame.ts'
 import { bandCentre, modulo, repeatOf } from './stripes.ts'
 
 export type Match = NonNullable<LayProblem['pieces'][number]['match']>
-
-/** How a panel stands to the stripe: where the run's pattern coordinate u lies on it. */
-export interface PatternFrame {
-  /** u of the panel's own x = 0 (or y = 0 for `y`). */
-  readonly start: number
-  readonly axis: 'x' | 'y'
-  /** Whether u rises (1) or falls (−1) along the panel's axis. */
-  readonly rises: 1 | -1
-}
 
 /**
  * Where the ruling band's middle lies, in the run's own coordinate u: from the left end of the row
@@ -24,9 +16,10 @@ export function ruledPlace(choice: ClothChoice, cushions: Cushions, cushion: num
   if (choice.match.kind === 'none') return 0
   const { rule } = choice.match
   const across = choice.direction === 'up-the-roll'
-  const own = across ? cushions.size.width.value : cushions.size.depth.value
+  const own = across ? frontWidth(cushions, cushion) : depthOf(cushions, cushion)
   const start = across ? runStart(cushions, cushion) : 0
-  const run = across ? runStart(cushions, cushions.count - 1) + own : own
+  const last = cushions.count - 1
+  const run = across ? runStart(cushions, last) + frontWidth(cushions, last) : own
   switch (rule.kind) {
     case 'band-on-centre':
       return run / 2
@@ -41,9 +34,15 @@ export function ruledPlace(choice: ClothChoice, cushions: Cushions, cushion: num
   }
 }
 
-/** u at which a cushion begins: where its neighbour ended, and the gap if it is open to the eye. */
+/**
+ * u at which a cushion's front begins: where its neighbour's ended, and the gap if it is open to the
+ * eye. Single cushions are a run of their own each.
+ */
 export function runStart(cushions: Cushions, cushion: number): number {
-  return cushion * patternPitch(cushions)
+  if (isSingles(cushions)) return 0
+  let start = 0
+  for (let i = 0; i < cushion; i++) start += frontWidth(cushions, i) + Math.max(0, gapAfter(cushions, i))
+  return start
 }
 
 /**
@@ -59,8 +58,8 @@ export function matchOf(choice: ClothChoice, panel: Panel, frame: PatternFrame, 
   const centre = bandCentre(bands, Math.min(choice.match.rule.band, bands.length - 1))
   const repeat = repeatOf(choice.cloth)!
   const box = boxOf(panel.finished)
-  const length = frame.axis === 'x' ? box.maxX : box.maxY
-  const middle = frame.start + (frame.rises * length) / 2
+  const centreOwn = frame.axis === 'x' ? (box.minX + box.maxX) / 2 : (box.minY + box.maxY) / 2
+  const middle = frame.start + frame.rises * centreOwn
   // u of an anchor and its phase within the repeat.
   const anchors = axes.length > 0 ? axes.map((axis) => ({ u: nearest(ruled + axis - centre, repeat, middle), phase: axis })) : [{ u: middle, phase: modulo(centre + middle - ruled, repeat) }]
   const best = anchors.reduce((a, b) => (Math.abs(b.u - middle) < Math.abs(a.u - middle) ? b : a))
@@ -68,20 +67,34 @@ export function matchOf(choice: ClothChoice, panel: Panel, frame: PatternFrame, 
   return { group: 'run', anchor: frame.axis === 'x' ? [own, 0] : [0, own], across: best.phase, along: null }
 }
 
-function patternPitch(cushions: Cushions): number {
-  if (cushions.count < 2) return cushions.size.width.value
-  const gap = cushions.leftMm[1]! - cushions.leftMm[0]! - cushions.size.width.value
-  // Singles all start at the left end: each is a run of its own.
-  return cushions.leftMm[1] === cushions.leftMm[0] ? 0 : cushions.size.width.value + Math.max(0, gap)
+const designOf = (cushions: Cushions, cushion: number) => cushions.designs[cushions.inOrder[cushion]!.design]!.solid
+
+function frontWidth(cushions: Cushions, cushion: number): number {
+  const { from, to } = frontSpan(designOf(cushions, cushion))
+  return to - from
+}
+
+const depthOf = (cushions: Cushions, cushion: number): number => designOf(cushions, cushion).depth.value
+
+const isSingles = ({ inOrder }: Cushions): boolean => inOrder.length > 1 && inOrder[1]!.leftMm === inOrder[0]!.leftMm
+
+/** Along the front, negative where neighbours are squeezed. */
+function gapAfter(cushions: Cushions, cushion: number): number {
+  const [here, next] = [cushions.inOrder[cushion]!, cushions.inOrder[cushion + 1]]
+  return next ? next.leftMm - here.leftMm - frontLength(cushions, cushion) : 0
+}
+
+function frontLength(cushions: Cushions, cushion: number): number {
+  const { outline, edges } = designOf(cushions, cushion)
+  return edges.reduce((sum, e, i) => (e.side === 'front' ? sum + edgeLength(outline, i) : sum), 0)
 }
 
 /** A mark on the furniture in the run's coordinate, where a squeezed row stands closer than it is cut. */
 function markInRun(cushions: Cushions, markMm: number): number {
-  const standing = cushions.count > 1 ? cushions.leftMm[1]! - cushions.leftMm[0]! : 0
-  if (standing <= 0) return markMm - cushions.leftMm[0]!
-  const fromFirst = markMm - cushions.leftMm[0]!
-  const cushion = Math.max(0, Math.min(cushions.count - 1, Math.floor(fromFirst / standing)))
-  return runStart(cushions, cushion) + fromFirst - cushion * standing
+  const { inOrder } = cushions
+  if (isSingles(cushions)) return markMm - inOrder[0]!.leftMm
+  const cushion = Math.max(0, inOrder.findLastIndex((c) => c.leftMm <= markMm))
+  return runStart(cushions, cushion) + markMm - inOrder[cushion]!.leftMm
 }
 
 const bandWidth = (choice: ClothChoice, band: number): number => (choice.cloth.pattern.kind === 'stripes' ? (choice.cloth.pattern.bands[band]?.widthMm ?? 0) : 0)

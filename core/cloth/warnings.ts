@@ -1,17 +1,21 @@
 import type { Job } from '../../contract/index.ts'
+import type { Cover } from '../cover/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Warning } from '../warning/index.ts'
 import type { ClothPlan } from './lay-pieces.ts'
+import { frontMismatch } from './pattern-frame.ts'
 import { repeatOf } from './stripes.ts'
 
 /** What is doubtful about cloth, stripes and direction, before anything is laid. */
-export function clothWarnings(job: Job, plan: ClothPlan): readonly Warning[] {
+export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[]): readonly Warning[] {
   const { cloth, match, direction } = job.cloth
   const warnings: Warning[] = []
   const repeat = repeatOf(cloth)
   if (match.kind === 'matched' && cloth.pattern.kind === 'plain') warnings.push({ station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: cloth.name })
   if (match.kind === 'matched' && cloth.pattern.kind === 'stripes') {
     if (match.rule.band >= cloth.pattern.bands.length) warnings.push({ station: 'lay', level: 'warning', code: 'band-missing', band: match.rule.band, bands: cloth.pattern.bands.length })
+    const off = Math.max(...covers.map(frontMismatch))
+    if (direction === 'up-the-roll' && off > 0.5) warnings.push({ station: 'lay', level: 'note', code: 'curved-front-match', off })
     warnings.push({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: direction === 'up-the-roll' ? 'side' : 'front' })
   }
   if (repeat !== null && repeat > plan.usableMm) warnings.push({ station: 'lay', level: 'stop', code: 'repeat-over-width', repeat, usable: plan.usableMm })

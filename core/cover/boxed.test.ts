@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest'
 import type { MakeUp } from '../../contract/index.ts'
 import { sizeBlock } from '../filling/index.ts'
 import { areaOf, boxOf } from '../outline/index.ts'
-import type { CushionSize } from '../seat/index.ts'
 import { DEMO_GRADES, FACTORY_BOOK } from '../shop/index.ts'
+import { boxSolid } from '../testing/jobs.ts'
 import { entered, sayWorking } from '../working/index.ts'
 import { edgesUsedOnce } from './checks/edges-used-once.ts'
 import { closesRoundBlock, eulerNumber } from './checks/closes-round-block.ts'
@@ -14,13 +14,12 @@ import { cutOutlinesAreSound } from './checks/cut-outlines.ts'
 import { applied, boxed, checkCover, cutOutline, notchDepth, notchPlace, panelOf, splitLoop, type Cover } from './index.ts'
 
 const length = (id: string, value: number) => entered({ id, label: id, quantity: 'length', value, rule: '' })
-const sizeOf = (w: number, d: number, t: number): CushionSize => ({ width: length('width', w), depth: length('depth', d), thickness: length('thickness', t) })
 const piped: MakeUp = { kind: 'boxed', boxing: 'wrap', piping: { rows: 'both', cordMm: 5, cut: 'across' } }
 const build = (w: number, d: number, t: number, boxing: 'wrap' | 'one-per-side', overrides = {}) => {
   const allowances = applied({ book: FACTORY_BOOK, overrides })
-  const size = sizeOf(w, d, t)
-  const cover = boxed({ size, makeUp: piped, boxing, allowances })
-  return { cover, sizing: sizeBlock(size, DEMO_GRADES[0]!, { kind: 'size-for-size' }, allowances.seamMm) }
+  const solid = boxSolid(w, d, t)
+  const cover = boxed({ solid, makeUp: piped, boxing, allowances })
+  return { cover, sizing: sizeBlock(solid, DEMO_GRADES[0]!, { kind: 'size-for-size' }, allowances.seamMm) }
 }
 
 describe('boxed, worked by hand: 2240/3 x 468 x 75, s 12', () => {

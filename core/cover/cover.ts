@@ -2,6 +2,7 @@ import type { Figure } from '../working/index.ts'
 import type { PipingPlan } from './piping/piping.ts'
 import type { Panel } from './panel.ts'
 import type { Seam } from './seam.ts'
+import type { Wall } from './wall.ts'
 
 export interface Closure {
   readonly kind: 'zip'
@@ -14,6 +15,8 @@ export interface Closure {
 export interface Cover {
   readonly panels: readonly Panel[]
   readonly seams: readonly Seam[]
+  /** The cushion's outlines at foot and top, between which the sides stand. */
+  readonly wall: Wall
   readonly closure: Closure
   readonly piping: PipingPlan | null
   readonly perimeter: Figure

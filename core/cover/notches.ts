@@ -1,11 +1,12 @@
-import { edgeOf } from '../outline/index.ts'
+import { onEdge, outwardOn, turnAt } from '../outline/index.ts'
 import { edgeIndex, finishedEdgeLength, type Notch, type Panel } from './panel.ts'
 import { partnerPlace, type Seam, type SeamPair, type Stretch } from './seam.ts'
 
 /**
  * Notches wherever two panels must meet in register: the middle of every plate edge, every place
  * inside an edge where its partner changes (zip ends), and every plate corner on the strip that
- * passes it. Both sides of a pair carry the same letter.
+ * passes it. Both sides of a pair carry the same letter. The short edges of a traced outline, which
+ * run on without a corner, carry none.
  */
 export function markNotches(panels: readonly Panel[], seams: readonly Seam[]): readonly Panel[] {
   const marks = new Map<string, Notch[]>(panels.map((p) => [p.id, []]))
@@ -23,12 +24,22 @@ export function markNotches(panels: readonly Panel[], seams: readonly Seam[]): r
   return panels.map((p) => ({ ...p, notches: marks.get(p.id)! }))
 }
 
+/** Shorter edges need no notch of their own unless they turn a corner. */
+const SHORT_MM = 40
+
 /** The middle of the plate's edge where this pair holds it, and where the pair begins. */
 function registerPlaces(pair: SeamPair, plate: Panel): readonly number[] {
-  const middle = finishedEdgeLength(plate, pair.a.edge) / 2
+  const i = edgeIndex(plate, pair.a.edge)
+  const length = finishedEdgeLength(plate, pair.a.edge)
+  const isShort = length < SHORT_MM && plate.edges.length > 8
+  const startsAtCorner = pair.a.from < 1e-6 ? turnAt(plate.finished, i) : pair.a.from > length - 1e-6 ? turnAt(plate.finished, (i + 1) % plate.edges.length) : 1
+  const start = isShort && Math.abs(startsAtCorner) < TURN_RAD ? [] : [pair.a.from]
+  const middle = length / 2
   const [low, high] = [Math.min(pair.a.from, pair.a.to), Math.max(pair.a.from, pair.a.to)]
-  return low < middle && middle <= high ? [pair.a.from, middle] : [pair.a.from]
+  return low < middle && middle <= high && !isShort ? [...start, middle] : start
 }
+
+const TURN_RAD = Math.PI / 12
 
 /** A mark that falls on the panel's own corner needs no notch there: the corner is the mark. */
 function put(marks: Map<string, Notch[]>, panel: Panel, on: Stretch, place: number, letter: string): void {
@@ -44,10 +55,10 @@ export const notchDepth = (panel: Panel, notch: Notch, bookMm: number): number =
 
 /** Where a notch stands on the finished outline. */
 export function notchPlace(panel: Panel, notch: Notch): { readonly x: number; readonly y: number; readonly outward: { readonly x: number; readonly y: number } } {
-  const [a, b] = edgeOf(panel.finished, edgeIndex(panel, notch.edge))
-  const length = Math.hypot(b.x - a.x, b.y - a.y)
-  const [dx, dy] = [(b.x - a.x) / length, (b.y - a.y) / length]
-  return { x: a.x + dx * notch.atMm, y: a.y + dy * notch.atMm, outward: { x: dy, y: -dx } }
+  const i = edgeIndex(panel, notch.edge)
+  const share = notch.atMm / finishedEdgeLength(panel, notch.edge)
+  const { x, y } = onEdge(panel.finished, i, share)
+  return { x, y, outward: outwardOn(panel.finished, i, share) }
 }
 
 /** a, b, … z, aa, ab, …: small letters, so that they are not taken for seam letters. */

@@ -1,4 +1,5 @@
-import { edgeLength, edgeOf, offsetEdges, type Polygon } from '../outline/index.ts'
+import { edgeLength, offsetEdges, type Outline } from '../outline/index.ts'
+import type { SideName } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
 
 export type PanelRole = 'plate' | 'boxing' | 'gusset'
@@ -11,6 +12,8 @@ export interface PanelEdge {
   readonly treatment: EdgeTreatment
   /** From the sewing line to the cut edge. */
   readonly allowance: Figure
+  /** On a plate: the side of the cushion this edge lies at. */
+  readonly side?: SideName
 }
 
 /** A small cut on an edge; the same letter stands on the edge it meets. */
@@ -23,13 +26,14 @@ export interface Notch {
 
 /**
  * One piece of cloth in its own plane, right side up: x across, y up or to the back.
- * `edges[i]` runs from `finished[i]` to `finished[i + 1]`, counter-clockwise.
+ * `edges[i]` leaves corner i of `finished`, counter-clockwise. A bottom plate is therefore the
+ * mirror image of what is seen from above.
  */
 export interface Panel {
   readonly id: string
   readonly name: string
   readonly role: PanelRole
-  readonly finished: Polygon
+  readonly finished: Outline
   readonly edges: readonly PanelEdge[]
   readonly notches: readonly Notch[]
   readonly figures: { readonly finishedWidth: Figure; readonly finishedHeight: Figure; readonly cutWidth: Figure; readonly cutHeight: Figure }
@@ -38,7 +42,7 @@ export interface Panel {
 }
 
 /** The line to cut along. */
-export const cutOutline = (panel: Panel): Polygon => offsetEdges(panel.finished, panel.edges.map((e) => e.allowance.value))
+export const cutOutline = (panel: Panel): Outline => offsetEdges(panel.finished, panel.edges.map((e) => e.allowance.value))
 
 export function edgeIndex(panel: Panel, name: string): number {
   const index = panel.edges.findIndex((e) => e.name === name)
@@ -47,13 +51,3 @@ export function edgeIndex(panel: Panel, name: string): number {
 }
 
 export const finishedEdgeLength = (panel: Panel, name: string): number => edgeLength(panel.finished, edgeIndex(panel, name))
-
-/**
- * Where a place counted from the left (or from the front, on an upright edge) lies along the edge
- * as it is drawn, which runs counter-clockwise.
- */
-export function alongEdge(panel: Panel, name: string, fromLeftOrFront: number): number {
-  const [a, b] = edgeOf(panel.finished, edgeIndex(panel, name))
-  const runsForward = Math.abs(b.x - a.x) >= Math.abs(b.y - a.y) ? b.x > a.x : b.y > a.y
-  return runsForward ? fromLeftOrFront : finishedEdgeLength(panel, name) - fromLeftOrFront
-}

@@ -1,5 +1,3 @@
-import { alongEdge, type Panel } from './panel.ts'
-
 /** A stretch of a panel's finished edge, in mm along the edge as drawn; `from` above `to` runs backwards. */
 export interface Stretch {
   readonly panel: string
@@ -23,14 +21,6 @@ export interface Seam {
   readonly kind: SeamKind
   readonly pairs: readonly SeamPair[]
 }
-
-/** A stretch counted from the left (or front) end of the edge. */
-export const stretch = (panel: Panel, edge: string, from: number, to: number): Stretch => ({
-  panel: panel.id,
-  edge,
-  from: alongEdge(panel, edge, from),
-  to: alongEdge(panel, edge, to),
-})
 
 export const stretchLength = (s: Stretch): number => Math.abs(s.to - s.from)
 

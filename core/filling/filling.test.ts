@@ -2,14 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Filling, Grade, SizingSchool } from '../../contract/index.ts'
 import { newSeat } from '../job/index.ts'
-import { divideSeat } from '../seat/index.ts'
+import type { Solid } from '../seat/index.ts'
 import { DEMO_GRADES } from '../shop/index.ts'
+import { boxSolid, cushionsFrom } from '../testing/jobs.ts'
 import { entered, sayWorking } from '../working/index.ts'
-import { blocksOnFirstSheet, fillingWarnings, firmnessOf, nearestStack, planFilling, planSheets, sizeBlock, stackFor, verdictOf, type Firmness } from './index.ts'
+import { fillingWarnings, firmnessOf, nearestStack, planFilling, planSheets, sizeBlock, stackFor, verdictOf, type Firmness } from './index.ts'
 
 const gradeOf = (hardnessN: number): Grade => ({ ...DEMO_GRADES[1]!, hardnessN })
 const seam = entered({ id: 's', label: 'Seam allowance', quantity: 'length', value: 12, rule: '' })
-const cushionOf = (w: number, d: number, t: number) => divideSeat(newSeat('singles', w, d, t, 1)).size
+const cushionOf = boxSolid
+const sheetsFor = (block: Solid, count: number) => planSheets([{ block, count }], gradeOf(140))
 const values = (size: { width: { value: number }; depth: { value: number }; thickness: { value: number } }) => [size.width.value, size.depth.value, size.thickness.value].map((v) => Number(v.toFixed(2)))
 const sized = (school: SizingSchool, hardnessN = 140, size: [number, number, number] = [600, 500, 80]) => sizeBlock(cushionOf(...size), gradeOf(hardnessN), school, seam)
 
@@ -143,7 +145,7 @@ describe('sheets', () => {
 
   it('by hand: 612 x 510 on 2000 x 1200 gives 3 x 2, on 2030 x 1520 turned or not no cheaper', () => {
     const { block } = sized({ kind: 'full-block', thicknessExtraMm: 0 }, 140, [600, 500, 75])
-    const plan = planSheets(block, 6, gradeOf(140))
+    const plan = sheetsFor(block, 6)
     expect(plan.sheet).toEqual({ lengthMm: 2000, widthMm: 1200 })
     expect(plan.perSheet.value).toBe(6)
     expect(plan.sheets.value).toBe(1)
@@ -152,14 +154,14 @@ describe('sheets', () => {
 
   it('a seventh block wants a larger or a second sheet, whichever is cheaper', () => {
     const { block } = sized({ kind: 'full-block', thicknessExtraMm: 0 }, 140, [600, 500, 75])
-    const plan = planSheets(block, 7, gradeOf(140))
+    const plan = sheetsFor(block, 7)
     // 2030 x 1520 takes floor(2012/512) x floor(1502/614) = 3 x 2 lying along, 3 x 2 turned: two sheets of the smaller are cheaper.
     expect([plan.sheet.widthMm, plan.sheets.value]).toEqual([1200, 2])
   })
 
   it('layers multiply the sheets', () => {
     const { block } = sized({ kind: 'full-block', thicknessExtraMm: 0 }, 140, [600, 500, 125])
-    const plan = planSheets(block, 3, gradeOf(140))
+    const plan = sheetsFor(block, 3)
     expect(plan.stack).toEqual([100, 25])
     expect(plan.sheets.value).toBe(2)
     // 2 sheets of 62.5 mm on average: 2 x 2.0 x 1.2 x 0.0625 m³ at 260
@@ -168,8 +170,8 @@ describe('sheets', () => {
 
   it('draws its rows inside the trim, a kerf apart', () => {
     const { block } = sized({ kind: 'full-block', thicknessExtraMm: 0 }, 140, [600, 500, 75])
-    const plan = planSheets(block, 5, gradeOf(140))
-    const places = blocksOnFirstSheet(plan, block, 5)
+    const plan = sheetsFor(block, 5)
+    const places = plan.firstSheet
     expect(places.map((p) => [p.x, p.y])).toEqual([[10, 10], [624, 10], [1238, 10], [10, 522], [624, 522]])
     for (const p of places) {
       expect(p.x + p.width).toBeLessThanOrEqual(plan.sheet.lengthMm - 10)
@@ -180,7 +182,7 @@ describe('sheets', () => {
   it('rows with trim and kerf always fit on the sheet', () => {
     fc.assert(
       fc.property(fc.integer({ min: 100, max: 1900 }), fc.integer({ min: 100, max: 1100 }), fc.integer({ min: 1, max: 20 }), (w, d, count) => {
-        const plan = planSheets(cushionOf(w, d, 50), count, gradeOf(140))
+        const plan = sheetsFor(cushionOf(w, d, 50), count)
         const area = plan.perSheet.value * w * d
         expect(area).toBeLessThanOrEqual(plan.sheet.lengthMm * plan.sheet.widthMm)
         expect(plan.sheets.value * Math.max(1, plan.perSheet.value)).toBeGreaterThanOrEqual(count)
@@ -192,14 +194,14 @@ describe('sheets', () => {
 describe('the plan of a filling', () => {
   const filling = (change: Partial<Filling> = {}): Filling => ({ grade: gradeOf(140), school: { kind: 'full-block', thicknessExtraMm: 0 }, ...change })
   const warned = (size: [number, number, number], change: Partial<Filling> = {}) => {
-    const cushions = divideSeat(newSeat('singles', ...size, 1))
+    const cushions = cushionsFrom(newSeat('singles', ...size, 1))
     const f = filling(change)
-    return fillingWarnings(f, planFilling(f, cushions, seam), cushions).map((w) => w.code)
+    const plan = planFilling(f, cushions.designs[0]!.solid, seam)
+    return fillingWarnings(f, [plan], planSheets([{ block: plan.sizing.block, count: 1 }], f.grade), cushions).map((w) => w.code)
   }
 
   it('weighs the block: 0.612 x 0.51 x 0.08 m³ of 30 kg/m³', () => {
-    const cushions = divideSeat(newSeat('singles', 600, 500, 80, 1))
-    expect(planFilling(filling(), cushions, seam).mass.value).toBeCloseTo(0.749, 3)
+    expect(planFilling(filling(), boxSolid(600, 500, 80), seam).mass.value).toBeCloseTo(0.749, 3)
   })
 
   it('always tells of the fire label, once', () => expect(warned([600, 500, 75]).filter((c) => c === 'fire-label')).toHaveLength(1))

@@ -1,5 +1,5 @@
 export { fillingWarnings, planFilling, type FillingPlan } from './filling.ts'
 export { firmnessOf, OVERSIZE_SHARE, type Firmness } from './firmness.ts'
 export { verdictOf, type Fit, type FitVerdict } from './fit.ts'
-export { blocksOnFirstSheet, nearestStack, planSheets, stackFor, type SheetPlan } from './sheets.ts'
+export { isPlainBox, nearestStack, planSheets, stackFor, type BlockBatch, type BlockPlace, type SheetPlan } from './sheets.ts'
 export { sizeBlock, type Sizing } from './sizing.ts'

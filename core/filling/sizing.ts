@@ -1,15 +1,16 @@
 import type { Grade, SizingSchool } from '../../contract/index.ts'
-import type { CushionSize } from '../seat/index.ts'
+import { boxOf, grown } from '../outline/index.ts'
+import type { CushionSize, Solid } from '../seat/index.ts'
 import { asExpression, entered, figure, given, least, minus, most, over, plus, times, type Expression, type Figure, type Operand } from '../working/index.ts'
 import { firmnessOf, OVERSIZE_SHARE } from './firmness.ts'
 
 export interface Sizing {
   /** The block as it is cut. */
-  readonly block: CushionSize
+  readonly block: Solid
   /** The block with its wadding on, which the cover goes round. */
-  readonly wrapped: CushionSize
+  readonly wrapped: Solid
   /** What the cover finishes at. */
-  readonly cover: CushionSize
+  readonly cover: Solid
   readonly reason: string
 }
 
@@ -18,34 +19,34 @@ export interface Sizing {
  * Oversize of a full block stays between 6 and 25 mm over all. Wadding is squeezed to about a
  * third of its loft on every face it covers. Sources: rules of thumb of the trade.
  */
-export function sizeBlock(cushion: CushionSize, grade: Grade, school: SizingSchool, seam: Figure): Sizing {
+export function sizeBlock(cushion: Solid, grade: Grade, school: SizingSchool, seam: Figure): Sizing {
   switch (school.kind) {
     case 'size-for-size': {
-      const block = named('block', cushion, 'size for size: the block is the finished size')
+      const block = named('block', cushion, cushion, 'size for size: the block is the finished size')
       return { block, wrapped: block, cover: coverAs(cushion), reason: 'The block is cut to the finished size; the cover to the block.' }
     }
     case 'full-block': {
       const oversized = (of: Figure) => plus(of, oversize(of, grade))
       const extra = entered({ id: 'filling.thicknessExtra', label: 'Extra thickness', quantity: 'length', value: school.thicknessExtraMm, rule: '0 to 6 mm, for a plumper cushion', setBy: 'job', change: 'filling.thicknessExtra' })
-      const block = named('block', { width: oversized(cushion.width), depth: oversized(cushion.depth), thickness: plus(cushion.thickness, extra) }, 'full block: a little larger than the cover, so that it fills every corner')
+      const block = named('block', cushion, { width: oversized(cushion.width), depth: oversized(cushion.depth), thickness: plus(cushion.thickness, extra) }, 'full block: a little larger than the cover, so that it fills every corner')
       return { block, wrapped: block, cover: coverAs(cushion), reason: 'The block is cut larger than the finished size: plump, no wrinkles.' }
     }
     case 'snug-cover': {
-      const block = named('block', cushion, 'snug cover: the block fills the seat')
+      const block = named('block', cushion, cushion, 'snug cover: the block fills the seat')
       const less = (of: Figure) => minus(of, times(given(2, 'count', 'sides'), seam))
-      const cover = named('cover', { width: less(cushion.width), depth: less(cushion.depth), thickness: cushion.thickness }, 'snug cover: plates are cut with no allowance added; the boxing keeps its height, where the same millimetres would be far too much')
+      const cover = named('cover', cushion, { width: less(cushion.width), depth: less(cushion.depth), thickness: cushion.thickness }, 'snug cover: plates are cut with no allowance added; the boxing keeps its height, where the same millimetres would be far too much')
       return { block, wrapped: block, cover, reason: 'The plates are cut at the seat size with no allowance, so the cover squeezes.' }
     }
     case 'wrap-then-measure': {
-      const block = named('block', cushion, 'wrap then measure: the bare block is the finished size')
-      const wrapped = school.measured ? measuredWrap(school.measured) : calculatedWrap(block, school)
-      return { block, wrapped, cover: named('cover', wrapped, 'wrap then measure: the cover is cut to the wrapped block'), reason: 'Wrap the wadding, measure the wrapped block, cut the cover to that.' }
+      const block = named('block', cushion, cushion, 'wrap then measure: the bare block is the finished size')
+      const wrapped = school.measured ? named('wrapped', block, measuredWrap(school.measured), 'measured on the wrapped block') : calculatedWrap(block, school)
+      return { block, wrapped, cover: named('cover', wrapped, wrapped, 'wrap then measure: the cover is cut to the wrapped block'), reason: 'Wrap the wadding, measure the wrapped block, cut the cover to that.' }
     }
     case 'thinner-block': {
       const thinner = times(cushion.thickness, minus(1, given(school.thinnerShare, 'share', 'thinner by')))
-      const block = named('block', { width: cushion.width, depth: cushion.depth, thickness: thinner }, 'thinner block: firmer, better foam, wadding to fill')
+      const block = named('block', cushion, { width: cushion.width, depth: cushion.depth, thickness: thinner }, 'thinner block: firmer, better foam, wadding to fill')
       const fill = { width: block.width, depth: plus(block.depth, wadding(school.loftMm, 1)), thickness: plus(block.thickness, wadding(school.loftMm, 1)) }
-      return { block, wrapped: named('wrapped', fill, 'one layer of wadding, front to back'), cover: coverAs(cushion), reason: 'Firmer foam a little thinner than the cover, with wadding to fill: for an existing cover.' }
+      return { block, wrapped: named('wrapped', block, fill, 'one layer of wadding, front to back'), cover: coverAs(cushion), reason: 'Firmer foam a little thinner than the cover, with wadding to fill: for an existing cover.' }
     }
     default:
       return school satisfies never
@@ -67,9 +68,9 @@ function oversize(of: Figure, grade: Grade): Figure {
 const wadding = (loftMm: number, layers: number): Expression =>
   times(given(2, 'count', 'faces'), over(times(given(layers, 'count', 'layers'), given(loftMm, 'length', 'loft')), given(3, 'count', 'squeezed to a third')))
 
-function calculatedWrap(block: CushionSize, school: { loftMm: number; layers: number; ends: boolean }): CushionSize {
+function calculatedWrap(block: Solid, school: { loftMm: number; layers: number; ends: boolean }): Solid {
   const w = wadding(school.loftMm, school.layers)
-  return named('wrapped', { width: school.ends ? plus(block.width, w) : block.width, depth: plus(block.depth, w), thickness: plus(block.thickness, w) }, 'block and squeezed wadding on each wrapped face')
+  return named('wrapped', block, { width: school.ends ? plus(block.width, w) : block.width, depth: plus(block.depth, w), thickness: plus(block.thickness, w) }, 'block and squeezed wadding on each wrapped face')
 }
 
 function measuredWrap(measured: { widthMm: number; depthMm: number; thicknessMm: number }): CushionSize {
@@ -78,9 +79,10 @@ function measuredWrap(measured: { widthMm: number; depthMm: number; thicknessMm:
   return { width: side('width', measured.widthMm), depth: side('depth', measured.depthMm), thickness: side('thickness', measured.thicknessMm) }
 }
 
-const coverAs = (cushion: CushionSize): CushionSize => named('cover', cushion, 'the cover finishes at the cushion size')
+const coverAs = (cushion: Solid): Solid => named('cover', cushion, cushion, 'the cover finishes at the cushion size')
 
-function named(what: 'block' | 'wrapped' | 'cover', sums: Record<keyof CushionSize, Operand>, rule: string): CushionSize {
+/** Grows a solid to new sizes over all. Where the outline is no rectangle, what it then measures is what counts. */
+function named(what: 'block' | 'wrapped' | 'cover', base: Solid, sums: Record<keyof CushionSize, Operand>, rule: string): Solid {
   const one = (key: keyof CushionSize): Figure =>
     figure({
       id: `${what}.${key}`,
@@ -88,8 +90,13 @@ function named(what: 'block' | 'wrapped' | 'cover', sums: Record<keyof CushionSi
       quantity: 'length',
       line: what === 'block' ? 'cut' : 'net',
       sum: asExpression(sums[key]),
+      setBy: key in sums && 'setBy' in Object(sums[key]) && (sums[key] as Figure).setBy === 'measured' && what === 'wrapped' ? 'measured' : 'rule',
       rule,
       change: 'filling.school',
     })
-  return { width: one('width'), depth: one('depth'), thickness: one('thickness') }
+  const [width, depth] = [one('width'), one('depth')]
+  const outline = grown(base.outline, width.value - base.width.value, depth.value - base.depth.value)
+  const box = boxOf(outline)
+  const overAll = (f: Figure, value: number): Figure => (Math.abs(f.value - value) < 0.01 ? f : entered({ ...f, value, rule: `${rule}; over all, from the outline` }))
+  return { outline, edges: base.edges, width: overAll(width, box.maxX), depth: overAll(depth, box.maxY), thickness: one('thickness') }
 }

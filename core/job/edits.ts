@@ -1,3 +1,4 @@
+import { slotOf } from '../seat/index.ts'
 import type { AllowanceBook, Cloth, Dimension, Grade, Job, Seat } from '../../contract/index.ts'
 
 /** A change of a job, said in words for the history. */
@@ -6,9 +7,9 @@ export interface Edit {
   readonly apply: (job: Job) => Job
 }
 
-export type DimensionName = 'width' | 'depth' | 'thickness'
-
-export const setReadings = (name: DimensionName, readings: Dimension['readings'], says: string): Edit => ({ says, apply: (job) => ({ ...job, seat: { ...job.seat, [name]: { readings } } }) })
+/** Puts readings into a slot of the seat (`width`, `tapes.3`, `thickness`); an unknown slot changes nothing. */
+export const setReadings = (slot: string, readings: Dimension['readings'], says: string): Edit =>
+  setSeat(says, (seat) => slotOf(seat, slot)?.with({ readings }) ?? seat)
 
 export const setSeat = (says: string, change: (seat: Seat) => Seat): Edit => ({ says, apply: (job) => ({ ...job, seat: change(job.seat) }) })
 

@@ -1,2 +1,2 @@
-export { setAllowance, setCloth, setGrade, setReadings, setSeat, type DimensionName, type Edit } from './edits.ts'
-export { newJob, newSeat, type NewJobInput } from './new-job.ts'
+export { setAllowance, setCloth, setGrade, setReadings, setSeat, type Edit } from './edits.ts'
+export { newJob, newSeat, reading, shapedSeat, type NewJobInput } from './new-job.ts'

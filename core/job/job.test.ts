@@ -22,7 +22,7 @@ describe('edits', () => {
   it('leave the job they started from as it was', () => {
     const job = keepersBench()
     const before = JSON.stringify(job)
-    for (const edit of [setGrade(DEMO_GRADES[4]!), setCloth(plainCloth), setAllowance('seamMm', 15, 'sa'), setReadings('depth', [{ mm: 470 }], 'd'), setSeat('n', (s) => ({ ...s, count: 9 }))]) {
+    for (const edit of [setGrade(DEMO_GRADES[4]!), setCloth(plainCloth), setAllowance('seamMm', 15, 'sa'), setReadings('depth', [{ mm: 470 }], 'd'), setSeat('n', (s) => ({ ...s, clearanceMm: 9 }))]) {
       const after = edit.apply(job)
       expect(after).not.toBe(job)
       expect(readJob(JSON.parse(JSON.stringify(after))).ok).toBe(true)

@@ -1,4 +1,5 @@
-import type { AllowanceBook, Cloth, Grade, Job, Seat } from '../../contract/index.ts'
+import { FRONTS } from '../seat/index.ts'
+import type { AllowanceBook, Cloth, Dimension, Footprint, Grade, Job, Seat } from '../../contract/index.ts'
 
 export interface NewJobInput {
   readonly ticket: string
@@ -15,7 +16,7 @@ export interface NewJobInput {
 export function newJob(input: NewJobInput): Job {
   return {
     format: 'loft-seam/job',
-    version: 1,
+    version: 2,
     ticket: input.ticket,
     title: input.title,
     customer: '',
@@ -31,17 +32,26 @@ export function newJob(input: NewJobInput): Job {
   }
 }
 
-/** One reading each, everything open round it, the near side in front. */
+/** A rectangle by one reading each, everything open round it, the near side in front. */
 export function newSeat(kind: 'bench' | 'singles', widthMm: number, depthMm: number, thicknessMm: number, count: number): Seat {
-  const reading = (mm: number) => ({ readings: [{ mm }] })
-  const base = {
-    width: reading(widthMm),
-    depth: reading(depthMm),
-    thickness: reading(thicknessMm),
-    front: 'near' as const,
-    roles: { near: 'open', right: 'open', far: 'open', left: 'open' } as const,
-    clearanceMm: 3,
-    count,
-  }
-  return kind === 'bench' ? { kind, ...base, gapMm: 0 } : { kind, ...base }
+  const division: Seat['division'] = kind === 'bench' ? { kind: 'run', count, gapMm: 0, cuts: 'straight' } : { kind: 'singles', count, mirrored: 0 }
+  return shapedSeat({ kind: 'rectangle', width: reading(widthMm), depth: reading(depthMm), rising: null, falling: null }, thicknessMm, division)
 }
+
+/** A seat of any footprint with nothing set on its edges. */
+export const shapedSeat = (footprint: Footprint, thicknessMm: number, division: Seat['division']): Seat => ({
+  footprint,
+  thickness: reading(thicknessMm),
+  edges: {},
+  corners: {},
+  front: FRONTS[footprint.kind],
+  turnDeg: 0,
+  mirrored: false,
+  clearanceMm: INDOOR_CLEARANCE_MM,
+  division,
+  old: { measured: null, label: null },
+})
+
+export const reading = (mm: number): Dimension => ({ readings: [{ mm }] })
+
+const INDOOR_CLEARANCE_MM = 3

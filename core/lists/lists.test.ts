@@ -1,15 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import type { Job, Lay } from '../../contract/index.ts'
-import { planJob, type WorkedPlan } from '../plan.ts'
 import { keepersBench } from '../shop/index.ts'
+import { benchJob, worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { buyingList, chalkList, sheetSize, textKey } from './index.ts'
 
-const worked = (job: Job): WorkedPlan => {
-  const plan = planJob(job)
-  if (plan.kind !== 'worked') throw new Error('unworkable')
-  return plan
-}
 const job = keepersBench()
 const plan = worked(job)
 
@@ -36,7 +31,7 @@ describe('the cut list', () => {
   })
 
   it('counts a block of two layers twice, by sheet thickness', () => {
-    const thick = worked({ ...job, seat: { ...job.seat, thickness: { readings: [{ mm: 125 }] } } })
+    const thick = worked(benchJob({ thickness: 125 }))
     expect(thick.cutList.filter((l) => l.material === 'foam').map((l) => [l.count, l.what])).toEqual([
       [3, 'Block, 100 mm sheet'],
       [3, 'Block, 25 mm sheet'],
@@ -50,26 +45,26 @@ describe('the cut list', () => {
 
   it('speaks the unit of the job', () => {
     expect(worked({ ...job, units: 'inch-8' }).cutList[0]!.what).toBe('Block, 3 in sheet')
-    expect(sheetSize(plan.filling, 'mm')).toBe('2000 x 1200 x 75 mm')
-    expect(sheetSize(plan.filling, 'cm')).toBe('200 x 120 x 7.5 cm')
+    expect(sheetSize(plan.sheets, 'mm')).toBe('2000 x 1200 x 75 mm')
+    expect(sheetSize(plan.sheets, 'cm')).toBe('200 x 120 x 7.5 cm')
   })
 })
 
 describe('the buying list', () => {
   const amounts = (j: Job, length: number | null) => {
     const p = worked(j)
-    return Object.fromEntries(buyingList(j, p.filling, p.cover, p.cushions.count, length, 2500).lines.map((l) => [l.what.split(',')[0]!, l.amount.value]))
+    return Object.fromEntries(buyingList(j, p, length, 2500).lines.map((l) => [l.what.split(',')[0]!, l.amount.value]))
   }
 
   it('buys cloth by the step: 3249 laid is 3300 bought, at 34 a metre', () => {
-    const list = buyingList(job, plan.filling, plan.cover, 3, 3249, 3249)
+    const list = buyingList(job, plan, 3249, 3249)
     expect(sayWorking(list.lines[1]!.amount, 'mm')).toBe('3.25 m, up to the next 0.1 m = 3.3 m')
     expect(list.lines[1]!.cost!.value).toBeCloseTo(112.2, 6)
     expect(list.hasLay).toBe(true)
   })
 
   it('without a lay it says that only the bound is known', () => {
-    const list = buyingList(job, plan.filling, plan.cover, 3, null, 2500)
+    const list = buyingList(job, plan, null, 2500)
     expect(list.hasLay).toBe(false)
     expect(list.lines[1]!.amount.value).toBe(2500)
   })

@@ -1,21 +1,43 @@
 import { orient2d } from 'robust-predicates'
-import { edgeOf, type Point, type Polygon } from './polygon.ts'
+import { flatten } from './flatten.ts'
+import { edgeOf, type Outline, type Polygon } from './outline.ts'
+import type { Point } from './point.ts'
 
-/** True when no two edges touch but neighbours at their common corner, and no edge is empty. */
-export function isSimple(outline: Polygon): boolean {
-  const n = outline.length
+/** Arcs are looked at as chords this near to them. */
+const CHORD_MM = 0.05
+
+/**
+ * True when no two edges touch but neighbours at their common corner, and no edge is empty.
+ * Edges are swept from left to right, so that only those over each other are compared.
+ */
+export function isSimple(outline: Outline): boolean {
+  const polygon = flatten(outline, CHORD_MM)
+  const n = polygon.length
   if (n < 3) return false
   for (let i = 0; i < n; i++) {
-    const [a, b] = edgeOf(outline, i)
+    const [a, b] = edgeOf(polygon, i)
     if (a.x === b.x && a.y === b.y) return false
-    const next = outline[(i + 2) % n]!
-    if (foldsBack(a, b, next)) return false
-    for (let j = i + 2; j < n; j++) {
-      if (i === 0 && j === n - 1) continue
-      if (segmentsTouch(a, b, ...edgeOf(outline, j))) return false
-    }
+    if (foldsBack(a, b, polygon[(i + 2) % n]!)) return false
   }
-  return true
+  return !someTouch(polygon)
+}
+
+function someTouch(polygon: Polygon): boolean {
+  const n = polygon.length
+  const edges = polygon.map((a, i) => {
+    const b = polygon[(i + 1) % n]!
+    return { i, a, b, left: Math.min(a.x, b.x), right: Math.max(a.x, b.x), low: Math.min(a.y, b.y), high: Math.max(a.y, b.y) }
+  })
+  edges.sort((p, q) => p.left - q.left)
+  return edges.some((e, place) => {
+    for (let k = place + 1; k < n && edges[k]!.left <= e.right; k++) {
+      const f = edges[k]!
+      const apart = Math.abs(e.i - f.i)
+      if (apart === 1 || apart === n - 1 || f.low > e.high || f.high < e.low) continue
+      if (segmentsTouch(e.a, e.b, f.a, f.b)) return true
+    }
+    return false
+  })
 }
 
 /** robust-predicates counts y downwards; turned round here, once: positive is a left turn. */

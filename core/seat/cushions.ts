@@ -1,8 +1,12 @@
 import type { Seat } from '../../contract/index.ts'
-import type { Warning } from '../warning/index.ts'
+import { err, ok, type Result } from '../result/index.ts'
+import { areaOf, atHeight, boxOf, edgeLength, keepsShape, type Outline } from '../outline/index.ts'
 import { asExpression, entered, figure, given, minus, over, times, type Figure, type Operand } from '../working/index.ts'
-import { dimensionFigure, spreadLimit, spreadOf } from './dimension.ts'
-import { facing } from './facing.ts'
+import { dimensionFigure, valueOf } from './dimension.ts'
+import { divide, type Cut, type DivisionFault, type Place } from './division.ts'
+import { ringSizes } from './footprints/index.ts'
+import { shapeSeat, type EdgedOutline, type SeatFault, type ShapedSeat } from './shaped-seat.ts'
+import { slotsOf } from './slots.ts'
 
 export interface CushionSize {
   readonly width: Figure
@@ -10,63 +14,176 @@ export interface CushionSize {
   readonly thickness: Figure
 }
 
-export interface Cushions {
-  /** What every cushion of this seat finishes at. */
-  readonly size: CushionSize
+/** A cushion, block or cover: its true outline at the foot, its leaning sides, and its sizes over all. */
+export interface Solid extends CushionSize, EdgedOutline {}
+
+/** One shape of cushion and how often it is made. */
+export interface Design {
+  /** A, B, … in the order in which they stand on the seat. */
+  readonly id: string
   readonly count: number
-  /** From the left end of the seat (as the sitter's front edge is seen) to each cushion's left edge. */
-  readonly leftMm: readonly number[]
-  readonly measured: { readonly across: Figure; readonly frontToBack: Figure; readonly thickness: Figure }
+  readonly solid: Solid
+}
+
+export interface PlacedCushion {
+  readonly design: number
+  readonly place: Place | null
+  /** From the left end of the seat, along its front, to the cushion's left front corner. */
+  readonly leftMm: number
+}
+
+export interface Cushions {
+  readonly seat: ShapedSeat
+  readonly designs: readonly Design[]
+  readonly count: number
+  /** Every cushion in order: the index of its design, and where it stands on the seat (null: another of the same). */
+  readonly inOrder: readonly PlacedCushion[]
+  readonly measured: readonly Figure[]
+  /** Worked out from the tape: edges, area, the sizes of an arc. */
+  readonly derived: readonly Figure[]
 }
 
 /**
- * Divides a seat into cushions. A bench of length B with n cushions and gap g between them gives
- * each (B − (n − 1) g) / n, after a clearance at every end that meets a wall or hinge.
- * Sizes may come out negative; `seatWarnings` says so.
+ * From the tape to the cushions: the seat's outline less its clearances, divided. Equal cushions
+ * share a design. Leaning sides must leave a top.
  */
-export function divideSeat(seat: Seat): Cushions {
-  const sides = facing(seat.front)
-  const measured = {
-    across: dimensionFigure(sides.across === 'width' ? seat.width : seat.depth, 'seat.across', seat.kind === 'bench' ? 'Bench length' : 'Seat width', `measure.${sides.across}`),
-    frontToBack: dimensionFigure(sides.across === 'width' ? seat.depth : seat.width, 'seat.frontToBack', 'Seat depth', `measure.${sides.across === 'width' ? 'depth' : 'width'}`),
-    thickness: dimensionFigure(seat.thickness, 'seat.thickness', 'Thickness', 'measure.thickness'),
+export function cushionsOf(seat: Seat): Result<Cushions, SeatFault | DivisionFault> {
+  const shaped = shapeSeat(seat)
+  if (!shaped.ok) return shaped
+  const cuts = divide(seat, shaped.value)
+  if (!cuts.ok) return cuts
+  const thickness = valueOf(seat.thickness)
+  for (const cut of cuts.value) {
+    const leans = cut.edges.map((e) => e.leanRad)
+    if (leans.some((l) => l !== 0) && !keepsShape(cut.outline, atHeight(cut.outline, leans, thickness))) return err({ code: 'top-vanishes' })
   }
-  const isEnclosed = (side: 'left' | 'right' | 'back' | 'front') => seat.roles[sides[side]] !== 'open'
-  const clearance = entered({ id: 'seat.clearance', label: 'Clearance at a wall or hinge', quantity: 'length', value: seat.clearanceMm, rule: 'left free so that the cushion goes in and out', setBy: 'job', change: 'measure.clearance' })
-  const clear = (from: Figure, enclosed: number): Operand => (enclosed === 0 || seat.clearanceMm === 0 ? from : minus(from, times(given(enclosed, 'count', 'walls or hinges it meets'), clearance)))
-  const freeAcross = clear(measured.across, Number(isEnclosed('left')) + Number(isEnclosed('right')))
-  const size: CushionSize = {
-    width: figure({ id: 'cushion.width', label: 'Cushion width', quantity: 'length', line: 'net', sum: acrossSum(seat, freeAcross), rule: seat.kind === 'bench' ? 'the bench less its gaps, shared out evenly' : 'the seat less its clearances' }),
-    depth: figure({ id: 'cushion.depth', label: 'Cushion depth', quantity: 'length', line: 'net', sum: asExpression(clear(measured.frontToBack, Number(isEnclosed('back')) + Number(isEnclosed('front')))), rule: 'the seat less its clearances' }),
-    thickness: figure({ id: 'cushion.thickness', label: 'Cushion thickness', quantity: 'length', line: 'net', sum: asExpression(measured.thickness), rule: 'as measured' }),
-  }
-  const pitch = size.width.value + (seat.kind === 'bench' ? seat.gapMm : 0)
-  const start = isEnclosed('left') ? seat.clearanceMm : 0
-  return { size, count: seat.count, leftMm: Array.from({ length: seat.count }, (_, i) => start + (seat.kind === 'bench' ? i * pitch : 0)), measured }
-}
-
-/** What is doubtful about the measurements. */
-export function seatWarnings(seat: Seat, cushions: Cushions): readonly Warning[] {
-  const { width, depth, thickness } = cushions.size
-  const warnings: Warning[] = []
-  for (const dimension of ['width', 'depth', 'thickness'] as const) {
-    const spread = spreadOf(seat[dimension])
-    const limit = spreadLimit(Math.max(...seat[dimension].readings.map((r) => r.mm)))
-    if (spread > limit) warnings.push({ station: 'measure', level: 'warning', code: 'readings-spread', dimension, spread, limit })
-  }
-  for (const [dimension, left] of [['width', width.value], ['depth', depth.value]] as const) {
-    if (left < LEAST_CUSHION_MM) warnings.push({ station: 'measure', level: 'stop', code: 'cushion-vanishes', dimension, left })
-  }
-  if (thickness.value > depth.value && depth.value >= LEAST_CUSHION_MM) warnings.push({ station: 'measure', level: 'warning', code: 'thickness-over-depth', thickness: thickness.value, depth: depth.value })
-  return warnings
+  const groups = alike(cuts.value)
+  const designs = groups.map((g, i): Design => ({ id: designLetter(i), count: g.count, solid: solidOf(seat, g.cut, groups.length === 1 ? '' : designLetter(i)) }))
+  return ok({
+    seat: shaped.value,
+    designs,
+    count: cuts.value.length,
+    inOrder: inOrder(seat, cuts.value, groups),
+    measured: slotsOf(seat).map((s) => dimensionFigure(s.dimension, `seat.${s.slot}`, s.label, `measure.${s.slot}`)),
+    derived: derivedFigures(seat, shaped.value),
+  })
 }
 
 /** Smaller than this nothing can be sewn; the plan stops there. */
 export const LEAST_CUSHION_MM = 10
+export const LEAST_COVER_MM = 3
 
-function acrossSum(seat: Seat, free: Operand) {
-  if (seat.kind === 'singles' || seat.count === 1) return asExpression(free)
-  const gap = entered({ id: 'seat.gap', label: seat.gapMm < 0 ? 'Gap (squeezed)' : 'Gap between cushions', quantity: 'length', value: seat.gapMm, rule: 'negative: neighbours are squeezed together', setBy: 'job', change: 'measure.gap' })
-  const free2 = seat.gapMm === 0 ? free : minus(free, times(given(seat.count - 1, 'count', 'meetings between cushions'), gap))
-  return over(free2, given(seat.count, 'count', 'cushions'))
+export const designLetter = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : `${String.fromCharCode(64 + Math.floor(i / 26))}${String.fromCharCode(65 + (i % 26))}`)
+
+function alike(cuts: readonly Cut[]): readonly { cut: Cut; count: number }[] {
+  const groups: { cut: Cut; count: number }[] = []
+  for (const cut of cuts) {
+    const known = groups.find((g) => isAlike(g.cut, cut))
+    if (known) known.count++
+    else groups.push({ cut, count: 1 })
+  }
+  return groups
+}
+
+function inOrder({ division, edges, clearanceMm }: Seat, cuts: readonly Cut[], groups: readonly { cut: Cut }[]): readonly PlacedCushion[] {
+  const startsClear = cuts[0]!.edges.some((e) => e.side === 'left' && e.meets !== 'open' && e.meets !== 'neighbour') && Object.keys(edges).length > 0
+  const start = startsClear ? clearanceMm : 0
+  let left = start
+  return cuts.map((cut) => {
+    const placed = { design: groups.findIndex((g) => isAlike(g.cut, cut)), place: cut.place, leftMm: left }
+    const front = cut.edges.reduce((sum, e, i) => (e.side === 'front' ? sum + edgeLength(cut.outline, i) : sum), 0)
+    left = division.kind === 'singles' ? start : left + front + division.gapMm
+    return placed
+  })
+}
+
+/** A hundredth of a millimetre is nobody's cut. */
+function isAlike(a: Cut, b: Cut): boolean {
+  return a.outline.length === b.outline.length && a.outline.every((v, i) => near(v.x, b.outline[i]!.x, 0.01) && near(v.y, b.outline[i]!.y, 0.01) && near(v.bulge ?? 0, b.outline[i]!.bulge ?? 0, 1e-5) && near(a.edges[i]!.leanRad, b.edges[i]!.leanRad, 1e-9))
+}
+
+const near = (a: number, b: number, by: number): boolean => Math.abs(a - b) <= by
+
+function solidOf(seat: Seat, cut: Cut, letter: string): Solid {
+  const box = boxOf(cut.outline)
+  const sums = plainSums(seat)
+  const label = letter === '' ? 'Cushion' : `Cushion ${letter}`
+  const id = letter === '' ? 'cushion' : `cushion.${letter}`
+  const size = (way: 'width' | 'depth', value: number): Figure => {
+    const common = { id: `${id}.${way}`, label: `${label} ${way}`, quantity: 'length', line: 'net' } as const
+    return sums && near(box[way === 'width' ? 'maxX' : 'maxY'], sums[way].value, 0.01) ? figure({ ...common, sum: sums[way].sum, rule: sums[way].rule }) : entered({ ...common, value, rule: 'over all, from the outline' })
+  }
+  const thickness = dimensionFigure(seat.thickness, 'seat.thickness', 'Thickness', 'measure.thickness')
+  return {
+    outline: cut.outline,
+    edges: cut.edges,
+    width: size('width', box.maxX),
+    depth: size('depth', box.maxY),
+    thickness: figure({ id: `${id}.thickness`, label: `${label} thickness`, quantity: 'length', line: 'net', sum: asExpression(thickness), rule: 'as measured' }),
+  }
+}
+
+interface PlainSum {
+  readonly value: number
+  readonly sum: ReturnType<typeof asExpression>
+  readonly rule: string
+}
+
+/** The sums of a rectangle that stands square, whole or divided along its front; null for other shapes. */
+function plainSums(seat: Seat): { readonly width: PlainSum; readonly depth: PlainSum } | null {
+  const { footprint, division } = seat
+  if (footprint.kind !== 'rectangle' || seat.turnDeg !== 0 || division.kind === 'corner') return null
+  const isAcross = seat.front === 'near' || seat.front === 'far'
+  const [across, deep] = isAcross ? (['width', 'depth'] as const) : (['depth', 'width'] as const)
+  const slot = (name: 'width' | 'depth') => dimensionFigure(footprint[name], `seat.${name}`, name === 'width' ? 'Width' : 'Depth', `measure.${name}`)
+  const enclosed = (...names: readonly string[]) => names.filter((name) => (seat.edges[name]?.meets ?? 'open') !== 'open').length
+  const clearance = entered({ id: 'seat.clearance', label: 'Clearance at a wall, hinge or hull', quantity: 'length', value: seat.clearanceMm, rule: 'left free so that the cushion goes in and out', setBy: 'job', change: 'measure.clearance' })
+  const clear = (from: Figure, walls: number): Operand => (walls === 0 || seat.clearanceMm === 0 ? from : minus(from, times(given(walls, 'count', 'walls, hinges or hulls it meets'), clearance)))
+  const ends = isAcross ? (['left', 'right'] as const) : (['near', 'far'] as const)
+  const faces = isAcross ? (['near', 'far'] as const) : (['left', 'right'] as const)
+  const wide = asExpression(shared(clear(slot(across), enclosed(...ends)), seat))
+  const far = asExpression(clear(slot(deep), enclosed(...faces)))
+  const value = (sum: ReturnType<typeof asExpression>) => figure({ id: '', label: '', quantity: 'length', sum, rule: '' }).value
+  return {
+    width: { value: value(wide), sum: wide, rule: division.kind === 'run' ? 'the bench less its gaps, shared out evenly' : 'the seat less its clearances' },
+    depth: { value: value(far), sum: far, rule: 'the seat less its clearances' },
+  }
+}
+
+/** (B − (n − 1) g) / n. */
+function shared(free: Operand, { division }: Seat): Operand {
+  if (division.kind !== 'run' || division.count === 1) return free
+  return over(division.gapMm === 0 ? free : minus(free, times(given(division.count - 1, 'count', 'meetings between cushions'), gapFigure(division.gapMm))), given(division.count, 'count', 'cushions'))
+}
+
+const gapFigure = (gapMm: number): Figure =>
+  entered({ id: 'seat.gap', label: gapMm < 0 ? 'Gap (squeezed)' : 'Gap between cushions', quantity: 'length', value: gapMm, rule: 'negative: neighbours are squeezed together', setBy: 'job', change: 'measure.gap' })
+
+function derivedFigures(seat: Seat, shaped: ShapedSeat): readonly Figure[] {
+  const { outline, edges } = shaped.bare
+  const area = entered({ id: 'seat.area', label: 'Area of the seat', quantity: 'area', value: areaOf(outline), rule: 'inside the outline as measured' })
+  const lengths = edges.map((e, i) => entered({ id: `seat.edge.${e.name}`, label: `Edge ${e.name}`, quantity: 'length', line: 'net', value: edgeLength(outline, i), rule: 'along the edge, from the outline' }))
+  return [...ringFigures(seat), ...lengths, area]
+}
+
+/** Angle and arcs of a ring, and the front arc of one cushion when it is cut towards the centre. */
+function ringFigures({ footprint, division }: Seat): readonly Figure[] {
+  if (footprint.kind !== 'ring') return []
+  const sizes = ringSizes(footprint)
+  if (!sizes.ok) return []
+  const { innerRadius, outerRadius, angleRad } = sizes.value
+  const radius = (id: string, label: string, value: number) => entered({ id: `seat.${id}`, label, quantity: 'length', value, rule: 'from the tape' })
+  const angle = entered({ id: 'seat.angle', label: 'Angle of the bench', quantity: 'angle', value: angleRad, rule: 'length of the arc over its radius' })
+  const inner = figure({ id: 'seat.innerArc', label: 'Inner arc', quantity: 'length', line: 'net', sum: times(radius('innerRadius', 'Inner radius', innerRadius), angle), rule: 'radius by angle' })
+  const outer = figure({ id: 'seat.outerArc', label: 'Outer arc', quantity: 'length', line: 'net', sum: times(radius('outerRadius', 'Outer radius', outerRadius), angle), rule: 'radius by angle' })
+  if (division.kind !== 'run' || division.cuts !== 'radial') return [angle, inner, outer]
+  const each = figure({ id: 'seat.eachArc', label: 'Inner arc of each cushion', quantity: 'length', line: 'net', sum: over(division.gapMm === 0 ? inner : minus(inner, times(given(division.count - 1, 'count', 'meetings between cushions'), gapFigure(division.gapMm))), given(division.count, 'count', 'cushions')), rule: 'the arc less its gaps, shared out evenly; a wall at an end takes its clearance besides' })
+  return [angle, inner, outer, each]
+}
+
+/** The two ends of a cushion's front edge, from its left; a row of stripes runs on from one to the next. */
+export function frontSpan({ outline, edges }: { readonly outline: Outline; readonly edges: EdgedOutline['edges'] }): { readonly from: number; readonly to: number } {
+  const n = outline.length
+  const fronts = edges.flatMap((e, i) => (e.side === 'front' ? [outline[i]!.x, outline[(i + 1) % n]!.x] : []))
+  return { from: Math.min(...fronts), to: Math.max(...fronts) }
 }

@@ -12,6 +12,12 @@ export function dimensionFigure(dimension: Dimension, id: string, label: string,
   return figure({ ...common, sum: median(dimension.readings.map((r, i) => given(r.mm, 'length', `reading ${i + 1}`))) })
 }
 
+/** The middle of the readings, in mm. */
+export function valueOf(dimension: Dimension): number {
+  const sorted = dimension.readings.map((r) => r.mm).toSorted((a, b) => a - b)
+  return (sorted[(sorted.length - 1) >> 1]! + sorted[sorted.length >> 1]!) / 2
+}
+
 /** How far readings may lie apart: 3 mm or 0.5 %, whichever is more. */
 export const spreadLimit = (valueMm: number): number => Math.max(3, valueMm * 0.005)
 

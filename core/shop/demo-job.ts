@@ -15,10 +15,8 @@ export function keepersBench(): Job {
     customer: 'Skerrow Light Trust',
     seat: {
       ...seat,
-      kind: 'bench',
-      gapMm: -2,
-      width: { readings: [{ mm: 2236 }, { mm: 2235 }, { mm: 2237 }] },
-      depth: { readings: [{ mm: 468 }, { mm: 468 }] },
+      footprint: { kind: 'rectangle', width: { readings: [{ mm: 2236 }, { mm: 2235 }, { mm: 2237 }] }, depth: { readings: [{ mm: 468 }, { mm: 468 }] }, rising: null, falling: null },
+      division: { kind: 'run', count: 3, gapMm: -2, cuts: 'straight' },
     },
     makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'both', cordMm: 5, cut: 'along' } },
     cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } } },

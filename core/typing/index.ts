@@ -1,3 +1,5 @@
+export type { Typed, TypingContext, TypingFailure } from './failure.ts'
 export { GRAMMAR } from './grammar.ts'
-export { readTyped, type Typed, type TypingContext, type TypingFailure } from './typing.ts'
+export { withCorner, withEdge } from './shape-edits.ts'
+export { readTyped, withCount } from './typing.ts'
 export { typingWords } from './words.ts'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { LARGEST_ALLOWANCE_MM, LONGEST_MM, MOST_CUSHIONS, readJob, type Job } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import { slotOf } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'
 
@@ -10,6 +11,7 @@ const edited = (line: string, units: LengthUnit = 'mm'): Job => {
   if (!typed.ok || typed.value.kind !== 'edit') throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)
   return typed.value.edit.apply({ ...keepersBench(), units })
 }
+const read = (job: Job, slot: string) => slotOf(job.seat, slot)!.dimension.readings
 const refused = (line: string, job: Job | null = keepersBench()) => {
   const typed = readTyped(line, context('mm', job))
   return typed.ok ? 'understood' : typed.error.code
@@ -18,35 +20,35 @@ const refused = (line: string, job: Job | null = keepersBench()) => {
 describe('a seat typed in one line', () => {
   it('bench 2236 x 468 x 75 in 3', () => {
     const typed = readTyped('bench 2236 x 468 x 75 in 3', context('mm', null))
-    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', says: 'Bench 2236 mm x 468 mm x 75 mm net, in 3', seat: { kind: 'bench', count: 3, width: { readings: [{ mm: 2236 }] } } })
+    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', says: 'Bench 2236 mm x 468 mm x 75 mm net, in 3', seat: { division: { kind: 'run', count: 3 }, footprint: { kind: 'rectangle', width: { readings: [{ mm: 2236 }] } } } })
   })
 
   it('bench 88 x 18 1/2 x 3 in 3, in inches', () => {
     const typed = readTyped('bench 88 x 18 1/2 x 3 in 3', context('inch-8', null))
     expect(typed.ok && typed.value).toMatchObject({ says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3' })
-    expect(typed.ok && typed.value.kind === 'seat' && typed.value.seat.depth.readings[0]!.mm).toBeCloseTo(469.9, 6)
+    expect(typed.ok && typed.value.kind === 'seat' && slotOf(typed.value.seat, 'depth')!.dimension.readings[0]!.mm).toBeCloseTo(469.9, 6)
   })
 
   it.each(['bench 88 x 18 1/2 x 3 in 3', 'bench 88 x 18.5 x 3 in in 3', 'bench 88 x 18 1/2 x 3" in 3'])('%s is in inches in a metric shop too', (line) => {
     const typed = readTyped(line, context('mm', null))
-    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', units: 'inch-8', says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3', seat: { count: 3 } })
+    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', units: 'inch-8', says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3', seat: { division: { count: 3 } } })
   })
 
   it('mixed units and single cushions', () => {
     const typed = readTyped(`seat 61 cm × 21 1/2" × 110 times 4`, context('mm', null))
-    expect(typed.ok && typed.value).toMatchObject({ seat: { kind: 'singles', count: 4, width: { readings: [{ mm: 610 }] } } })
+    expect(typed.ok && typed.value).toMatchObject({ seat: { division: { kind: 'singles', count: 4 }, footprint: { width: { readings: [{ mm: 610 }] } } } })
   })
 })
 
 describe('changes of the open job', () => {
   it.each<[string, LengthUnit, (job: Job) => unknown, unknown]>([
-    ['depth 470 469', 'mm', (j) => j.seat.depth.readings.map((r) => r.mm), [470, 469]],
-    ['depth 18 1/2 18 5/8', 'inch-8', (j) => j.seat.depth.readings.map((r) => Number(r.mm.toFixed(2))), [469.9, 473.07]],
-    ['length 223,6 cm', 'mm', (j) => j.seat.width.readings[0]!.mm, 2236],
+    ['depth 470 469', 'mm', (j) => read(j, 'depth').map((r) => r.mm), [470, 469]],
+    ['depth 18 1/2 18 5/8', 'inch-8', (j) => read(j, 'depth').map((r) => Number(r.mm.toFixed(2))), [469.9, 473.07]],
+    ['length 223,6 cm', 'mm', (j) => read(j, 'width')[0]!.mm, 2236],
     ['thickness 3 in', 'mm', (j) => Number(j.seat.thickness.readings[0]!.mm.toFixed(3)), 76.2],
-    ['squeeze 2', 'mm', (j) => j.seat.kind === 'bench' && j.seat.gapMm, -2],
-    ['gap −3', 'mm', (j) => j.seat.kind === 'bench' && j.seat.gapMm, -3],
-    ['in 4', 'mm', (j) => j.seat.count, 4],
+    ['squeeze 2', 'mm', (j) => j.seat.division, { kind: 'run', count: 3, gapMm: -2, cuts: 'straight' }],
+    ['gap −3', 'mm', (j) => j.seat.division.kind === 'run' && j.seat.division.gapMm, -3],
+    ['in 4', 'mm', (j) => j.seat.division.kind === 'run' && j.seat.division.count, 4],
     ['sa 15', 'mm', (j) => j.allowances.overrides.seamMm, 15],
     ['sa 1/2', 'inch-8', (j) => j.allowances.overrides.seamMm, 12.7],
     ['pipe none', 'mm', (j) => j.makeUp.piping.rows, 'none'],
@@ -54,10 +56,22 @@ describe('changes of the open job', () => {
     ['foam gannet 36', 'mm', (j) => j.filling.grade.name, 'Gannet 36/180'],
     ['cloth storm', 'mm', (j) => [j.cloth.cloth.name, j.cloth.match.kind], ['Storm canvas', 'none']],
     ['railroad', 'mm', (j) => j.cloth.direction, 'railroaded'],
+    ['cut 330 x 210 far right', 'mm', (j) => j.seat.corners, { 'far right': { kind: 'cut', arrivingMm: 330, leavingMm: 210 } }],
+    ['round 60', 'mm', (j) => Object.keys(j.seat.corners).length, 4],
+    ['round 2 1/2 near left', 'inch-8', (j) => j.seat.corners['near left'], { kind: 'round', radiusMm: 63.5 }],
+    ['bow 40 front', 'mm', (j) => j.seat.edges['near'], { meets: 'open', lean: null, riseMm: 40 }],
+    ['lean 24° left', 'mm', (j) => j.seat.edges['left']!.lean, { by: 'angle', degrees: 24 }],
+    ['overhang 40 far', 'mm', (j) => j.seat.edges['far']!.lean, { by: 'overhang', mm: 40 }],
+    ['wall back', 'mm', (j) => j.seat.edges['far']!.meets, 'wall'],
+    ['front right', 'mm', (j) => j.seat.front, 'right'],
+    ['mirror', 'mm', (j) => j.seat.mirrored, true],
+    ['turn -15', 'mm', (j) => j.seat.turnDeg, -15],
+    ['times 1 and 1 mirrored', 'mm', (j) => j.seat.division, { kind: 'singles', count: 1, mirrored: 1 }],
+    ['clearance 6', 'mm', (j) => j.seat.clearanceMm, 6],
     ['units in16', 'mm', (j) => j.units, 'inch-16'],
-  ])('%s (in %s)', (line, units, read, expected) => {
+  ])('%s (in %s)', (line, units, found, expected) => {
     const job = edited(line, units)
-    expect(read(job)).toEqual(expected)
+    expect(found(job)).toEqual(expected)
     expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true)
   })
 })
@@ -75,6 +89,21 @@ describe('what is not understood', () => {
     ['bench 2236 x 468 x 75 in 0', 'count'],
     ['bench 2236 x 468 x 75 in 200', 'count'],
     ['bench 2236 x 468 x 75 in three', 'count'],
+    ['taper 1124 x 860 x 402', 'sizes'],
+    ['tseat 610 x 545 x 110', 'pattern'],
+    ['ring 1870 x 520 x 90', 'pattern'],
+    ['ring 1870 x 520 x 90 angle 400', 'angle'],
+    ['berth 1860 x 640 x 215 x 100 hull 95', 'angle'],
+    ['taped AB 1860, BC thick 100', 'pattern'],
+    ['taped AB 1860, BC 640, CA 900', 'pattern'],
+    ['points 0 0, 600 0 thick 80', 'pattern'],
+    ['lean 24 roof', 'which'],
+    ['round 60 middle', 'which'],
+    ['radius 500', 'unknown-word'],
+    ['front', 'which'],
+    ['turn north', 'angle'],
+    ['clearance -1', 'length'],
+    ['constructor 3', 'unknown-word'],
     ['sa -3', 'length'],
     ['sa 900', 'length'],
     ['pipe sideways', 'choice'],

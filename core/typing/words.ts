@@ -1,4 +1,4 @@
-import type { TypingFailure } from './typing.ts'
+import type { TypingFailure } from './failure.ts'
 
 /** What was not understood, and what to type instead. */
 export function typingWords(f: TypingFailure): string {
@@ -10,7 +10,11 @@ export function typingWords(f: TypingFailure): string {
     case 'wants-job':
       return `"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
     case 'sizes':
-      return `${f.word} wants three sizes with x between them, as in ${f.word} 2236 x 468 x 75; ${f.found} found.`
+      return `${f.word} wants ${COUNT_WORDS[f.wanted] ?? f.wanted} sizes with x between them, as in ${f.example}; ${f.found} found.`
+    case 'pattern':
+      return `${f.word} is typed as in: ${f.example}`
+    case 'angle':
+      return `"${f.text}" is not an angle from ${f.least} to ${f.most} degrees.`
     case 'length':
       return `The ${f.what} "${f.text}" ${LENGTH_WORDS[f.why]}`
     case 'count':
@@ -25,6 +29,8 @@ export function typingWords(f: TypingFailure): string {
       return f satisfies never
   }
 }
+
+const COUNT_WORDS: Readonly<Record<number, string>> = { 2: 'two', 3: 'three', 4: 'four' }
 
 const LENGTH_WORDS = {
   empty: 'is missing.',

@@ -1,3 +1,5 @@
+import type { DivisionFault, SeatFault } from '../seat/index.ts'
+
 /** Stations of a job, in the order of the work. */
 export const STATIONS = ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists'] as const
 export type Station = (typeof STATIONS)[number]
@@ -9,8 +11,17 @@ export type Level = 'stop' | 'warning' | 'note' | 'safety'
 export type Warning = { readonly station: Station; readonly level: Level } & WarningCase
 
 export type WarningCase =
-  | { readonly code: 'readings-spread'; readonly dimension: 'width' | 'depth' | 'thickness'; readonly spread: number; readonly limit: number }
+  | { readonly code: 'readings-spread'; readonly dimension: string; readonly spread: number; readonly limit: number }
   | { readonly code: 'cushion-vanishes'; readonly dimension: 'width' | 'depth'; readonly left: number }
+  | { readonly code: 'seat-fault'; readonly fault: SeatFault | DivisionFault }
+  | { readonly code: 'diagonal-too-short' }
+  | { readonly code: 'not-square'; readonly lean: number; readonly far: number; readonly offset: number }
+  | { readonly code: 'tape-suspect'; readonly tape: string; readonly shouldBe: number; readonly off: number }
+  | { readonly code: 'tapes-disagree'; readonly tapes: readonly { readonly tape: string; readonly offMm: number }[] }
+  | { readonly code: 'old-differs'; readonly source: 'old cushion' | 'label'; readonly dimension: 'width' | 'depth' | 'thickness'; readonly was: number; readonly now: number }
+  | { readonly code: 'hull-clearance'; readonly clearance: number; readonly usual: number }
+  | { readonly code: 'cover-outline-lost' }
+  | { readonly code: 'curved-front-match'; readonly off: number }
   | { readonly code: 'thickness-over-depth'; readonly thickness: number; readonly depth: number }
   | { readonly code: 'heavy'; readonly massKg: number; readonly lengthMm: number }
   | { readonly code: 'no-sheet-thickness'; readonly wanted: number; readonly nearest: number; readonly offered: readonly number[] }

@@ -1,4 +1,5 @@
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
+import { seatFaultWords } from '../seat/fault-words.ts'
 import type { Warning } from './warning.ts'
 
 export interface WarningWords {
@@ -15,6 +16,24 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(`The readings of the ${w.dimension} lie ${mm(w.spread)} apart; ${mm(w.limit)} is usual.`, 'Take another reading, or strike out the one you doubt.')
     case 'cushion-vanishes':
       return words(`After clearances and gaps ${mm(w.left)} is left for the ${w.dimension} of a cushion.`, 'Check the measurement, the number of cushions and the gap.')
+    case 'seat-fault':
+      return seatFaultWords(w.fault, unit)
+    case 'diagonal-too-short':
+      return words('A diagonal is shorter than the depth: that cannot be.', 'Measure the diagonals again, corner to corner.')
+    case 'not-square':
+      return words(`The diagonals say that the seat leans ${mm(Math.abs(w.lean))} to the ${w.lean < 0 ? 'left' : 'right'} over its depth and is ${mm(w.far)} wide at the far edge.`, 'Take over the shape of the diagonals, or measure them again.')
+    case 'tape-suspect':
+      return words(`Tape ${w.tape} is most likely misread: the others want ${mm(w.shouldBe)}, ${mm(Math.abs(w.off))} ${w.off > 0 ? 'less' : 'more'}.`, `Measure ${w.tape} again.`)
+    case 'tapes-disagree':
+      return words(`The tapes disagree: ${w.tapes.slice(0, 6).map((t) => `${t.tape} is ${mm(Math.abs(t.offMm))} too ${t.offMm > 0 ? 'long' : 'short'}`).join(', or ')}.`, 'One more tape between other corners, or to the middle of a side, will tell which.')
+    case 'old-differs':
+      return words(`The ${w.source} says ${mm(w.was)} for the ${w.dimension}; by the seat the cushion finishes at ${mm(w.now)}.`, 'Labels and old covers lie by 10 to 25 mm: trust the seat, and ask how the old cushion fitted.')
+    case 'hull-clearance':
+      return words(`A clearance of ${mm(w.clearance)} is little against a hull: foam swells with damp and goes in past frames.`, `${mm(w.usual)} is usual aboard.`)
+    case 'cover-outline-lost':
+      return words('At its finished size the cover loses an edge of the outline.', 'Choose another sizing school, or a smaller allowance.')
+    case 'curved-front-match':
+      return words(`The front is bowed: its boxing matches the stripes in the middle and is ${mm(w.off)} off at its ends.`, 'Choose a plain boxing where that would show.')
     case 'thickness-over-depth':
       return words(`The thickness ${mm(w.thickness)} is more than the depth ${mm(w.depth)}.`, 'Check that depth and thickness are not exchanged.')
     case 'heavy':

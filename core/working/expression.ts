@@ -70,6 +70,8 @@ export function sayAmount(value: number, quantity: Quantity, unit: LengthUnit): 
       return isInch(unit) ? `${trimmed(value / 914.4, 2)} yd` : `${trimmed(value / 1000, 2)} m`
     case 'area':
       return `${trimmed(value / 1e6, 3)} m²`
+    case 'angle':
+      return `${trimmed((value * 180) / Math.PI, 2)}°`
     case 'mass':
       return trimmed(value, 2)
     case 'share':

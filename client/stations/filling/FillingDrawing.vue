@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { blocksOnFirstSheet } from '../../../core/filling/index.ts'
+import { atHeight, at, boxOf, moved, turnedBy, type Outline } from '../../../core/outline/index.ts'
 import { sheetSize } from '../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
-import { useScale } from '../../drawing/use-scale.ts'
+import { svgPath, useScale } from '../../drawing/use-scale.ts'
+import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
 
 /** Above: the block against the cover, cut through from the side. Below: how blocks come from one sheet. */
 const jobs = useJob()
+const design = useDesign()
 const plan = computed(() => jobs.plan as WorkedPlan)
-const sizing = computed(() => plan.value.filling.sizing)
-const sheets = computed(() => plan.value.filling.sheets)
+const sizing = computed(() => design.chosen!.filling.sizing)
+const sheets = computed(() => plan.value.sheets)
 
 const section = ref<HTMLElement | null>(null)
 const longest = computed(() => Math.max(sizing.value.block.width.value, sizing.value.cover.width.value))
@@ -29,8 +31,16 @@ const layers = computed(() => {
 
 const floor = ref<HTMLElement | null>(null)
 const sheet = useScale(floor, computed(() => ({ minX: 0, minY: 0, maxX: sheets.value.sheet.lengthMm, maxY: sheets.value.sheet.widthMm })), { left: 60, right: 60, top: 46, bottom: 50 })
+/** True outlines of foot and top, each within the box it needs. */
 const onSheet = computed(() =>
-  blocksOnFirstSheet(sheets.value, sizing.value.block, plan.value.cushions.count).map((b) => ({ x: sheet.value.x(b.x), y: sheet.value.y(b.y + b.height), width: b.width * sheet.value.k, height: b.height * sheet.value.k })),
+  sheets.value.firstSheet.map((b) => {
+    const { outline, edges, thickness } = plan.value.designs[b.design]!.filling.sizing.block
+    const leans = edges.map((e) => e.leanRad)
+    const [foot, top] = [outline, atHeight(outline, leans, thickness.value)].map((o) => (b.turned ? turnedBy(o, Math.PI / 2) : o)) as [Outline, Outline]
+    const boxes = [boxOf(foot), boxOf(top)]
+    const shift = at(b.x - Math.min(...boxes.map((o) => o.minX)), b.y - Math.min(...boxes.map((o) => o.minY)))
+    return { foot: svgPath(moved(foot, shift), sheet.value), top: leans.some((l) => l !== 0) ? svgPath(moved(top, shift), sheet.value) : null, x: sheet.value.x(b.x + b.width / 2), y: sheet.value.y(b.y + b.height / 2) }
+  }),
 )
 </script>
 
@@ -56,10 +66,11 @@ const onSheet = computed(() =>
       <text x="16" y="26" class="caption">{{ onSheet.length > 0 ? 'On the first sheet, in straight rows, trim and kerf taken off' : 'The block is larger than any sheet' }}</text>
       <rect :x="sheet.x(0)" :y="sheet.y(sheets.sheet.widthMm)" :width="sheets.sheet.lengthMm * sheet.k" :height="sheets.sheet.widthMm * sheet.k" class="sheetful" />
       <g v-for="(b, i) in onSheet" :key="i">
-        <rect v-bind="b" class="foam" />
-        <text :x="b.x + b.width / 2" :y="b.y + b.height / 2 + 6" text-anchor="middle">block {{ i + 1 }}</text>
+        <path :d="b.foot" class="foam" />
+        <path v-if="b.top" :d="b.top" class="foam-top" />
+        <text :x="b.x" :y="b.y + 6" text-anchor="middle">block {{ i + 1 }}</text>
       </g>
-      <DimensionLine :x1="sheet.x(0)" :x2="sheet.x(sheets.sheet.lengthMm)" :y1="sheet.y(0) + 30" :y2="sheet.y(0) + 30" :text="`sheet ${sheetSize(plan.filling, jobs.job!.units)}`" />
+      <DimensionLine :x1="sheet.x(0)" :x2="sheet.x(sheets.sheet.lengthMm)" :y1="sheet.y(0) + 30" :y2="sheet.y(0) + 30" :text="`sheet ${sheetSize(sheets, jobs.job!.units)}`" />
     </svg>
   </div>
 </template>
@@ -79,6 +90,12 @@ const onSheet = computed(() =>
 .foam {
   fill: #efdca6;
   stroke: #a78c46;
+}
+
+.foam-top {
+  fill: none;
+  stroke: #a78c46;
+  stroke-dasharray: 3 3;
 }
 
 .glue {

@@ -4,7 +4,9 @@ import type { SizingSchool } from '../../../contract/index.ts'
 import { setGrade } from '../../../core/job/index.ts'
 import { firmnessOf } from '../../../core/filling/index.ts'
 import { useJob } from '../../stores/job.ts'
+import { useDesign } from '../../stores/design.ts'
 import { useShop } from '../../stores/shop.ts'
+import DesignChoice from '../../ui/DesignChoice.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
 import WarningList from '../../ui/WarningList.vue'
@@ -15,20 +17,23 @@ import { SCHOOLS, startSchool } from './schools.ts'
 
 const jobs = useJob()
 const shop = useShop()
+const design = useDesign()
+const filling = computed(() => design.chosen!.filling)
 const job = computed(() => jobs.job!)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 const school = computed(() => job.value.filling.school)
 const grades = computed(() => shop.lists?.grades ?? [])
 
 const setSchool = (next: SizingSchool, says: string, key: string | null = null) => jobs.edit({ says, apply: (j) => ({ ...j, filling: { ...j.filling, school: next } }) }, key)
-const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, plan.value?.filling.sizing ?? null), SCHOOLS.find((s) => s.kind === kind)!.name)
+const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, design.chosen?.filling.sizing ?? null), SCHOOLS.find((s) => s.kind === kind)!.name)
 </script>
 
 <template>
   <section class="station">
-    <template v-if="plan">
+    <template v-if="plan && design.chosen">
       <div class="drawing sheet"><FillingDrawing /></div>
       <div class="figures sheet">
+        <DesignChoice />
         <h2>Foam</h2>
         <div class="grades" data-field="filling.grade">
           <table>
@@ -52,7 +57,7 @@ const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, p
             <ElSelect :model-value="school.kind" aria-label="Sizing school" @update:model-value="chooseKind">
               <ElOption v-for="s in SCHOOLS" :key="s.kind" :value="s.kind" :label="s.name" />
             </ElSelect>
-            <p class="quiet reason">{{ plan.filling.sizing.reason }}</p>
+            <p class="quiet reason">{{ filling.sizing.reason }}</p>
           </div>
         </div>
         <div v-if="school.kind === 'full-block'" class="field-row" data-field="filling.thicknessExtra">
@@ -78,7 +83,7 @@ const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, p
               <LengthField v-for="key in (['widthMm', 'depthMm', 'thicknessMm'] as const)" :key="key" :model-value="school.measured[key]" :unit="job.units" :name="`Wrapped ${key.replace('Mm', '')}`" line="net" @update:model-value="setSchool({ ...school, measured: { ...school.measured!, [key]: $event } }, 'Wrapped size', key)" />
               <button type="button" class="plain-button" @click="setSchool({ ...school, measured: null }, 'Wrapped size calculated')">Not measured after all</button>
             </div>
-            <button v-else type="button" class="plain-button" @click="setSchool({ ...school, measured: { widthMm: plan.filling.sizing.wrapped.width.value, depthMm: plan.filling.sizing.wrapped.depth.value, thicknessMm: plan.filling.sizing.wrapped.thickness.value } }, 'Wrapped size measured')">Enter the measured size</button>
+            <button v-else type="button" class="plain-button" @click="setSchool({ ...school, measured: { widthMm: filling.sizing.wrapped.width.value, depthMm: filling.sizing.wrapped.depth.value, thicknessMm: filling.sizing.wrapped.thickness.value } }, 'Wrapped size measured')">Enter the measured size</button>
           </div>
         </template>
         <div v-if="school.kind === 'thinner-block'" class="field-row">
@@ -87,12 +92,12 @@ const chooseKind = (kind: SizingSchool['kind']) => setSchool(startSchool(kind, p
         </div>
         <table class="results">
           <tbody>
-            <tr><th scope="row">Block</th><td><FigureValue :figure="plan.filling.sizing.block.width" bare unitless /> x <FigureValue :figure="plan.filling.sizing.block.depth" bare unitless /> x <FigureValue :figure="plan.filling.sizing.block.thickness" /></td></tr>
-            <tr><th scope="row">Fit</th><td><FigureValue :figure="plan.filling.fit.across" /> across, {{ plan.filling.fit.verdict.across }}; <FigureValue :figure="plan.filling.fit.frontToBack" /> front to back, {{ plan.filling.fit.verdict.frontToBack }}</td></tr>
-            <tr><th scope="row">From one sheet</th><td><FigureValue :figure="plan.filling.sheets.perSheet" /></td></tr>
-            <tr><th scope="row">Sheets</th><td><FigureValue :figure="plan.filling.sheets.sheets" /></td></tr>
-            <tr><th scope="row">Mass of a block</th><td><FigureValue :figure="plan.filling.mass" /></td></tr>
-            <tr><th scope="row">Foam cost</th><td><FigureValue :figure="plan.filling.sheets.cost" /></td></tr>
+            <tr><th scope="row">Block</th><td><FigureValue :figure="filling.sizing.block.width" bare unitless /> x <FigureValue :figure="filling.sizing.block.depth" bare unitless /> x <FigureValue :figure="filling.sizing.block.thickness" /></td></tr>
+            <tr><th scope="row">Fit</th><td><FigureValue :figure="filling.fit.across" /> across, {{ filling.fit.verdict.across }}; <FigureValue :figure="filling.fit.frontToBack" /> front to back, {{ filling.fit.verdict.frontToBack }}</td></tr>
+            <tr><th scope="row">From one sheet</th><td><FigureValue :figure="plan.sheets.perSheet" /></td></tr>
+            <tr><th scope="row">Sheets</th><td><FigureValue :figure="plan.sheets.sheets" /></td></tr>
+            <tr><th scope="row">Mass of a block</th><td><FigureValue :figure="filling.mass" /></td></tr>
+            <tr><th scope="row">Foam cost</th><td><FigureValue :figure="plan.sheets.cost" /></td></tr>
           </tbody>
         </table>
         <WarningList :warnings="plan.warnings.filter((w) => w.station === 'filling')" />

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
 import { turned } from '../../../core/lay/index.ts'
-import { at, boxOf, type Point } from '../../../core/outline/index.ts'
+import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
@@ -29,7 +29,7 @@ const pieces = computed(() =>
       const [x, y] = turned(p.x, p.y, place.turn, place.flip)
       return onCloth(x + place.x, y + place.y)
     }
-    const cut = piece.cut.map(put)
+    const cut = flatten(piece.cut, DRAWN_MM).map(put)
     const box = boxOf(cut)
     const up = put(at(0, 1))
     const origin = put(at(0, 0))
@@ -37,7 +37,7 @@ const pieces = computed(() =>
       key: `${place.id}#${place.copy}`,
       id: place.id,
       cut,
-      sew: piece.panel?.finished.map(put) ?? null,
+      sew: piece.panel ? flatten(piece.panel.finished, DRAWN_MM).map(put) : null,
       label: shortLabel(piece.id),
       title: piece.name,
       centre: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
@@ -47,6 +47,8 @@ const pieces = computed(() =>
     }
   }),
 )
+/** Arcs are drawn as chords this near to them. */
+const DRAWN_MM = 0.5
 const SHORT: Record<string, string> = { 'top-plate': 'top', 'bottom-plate': 'bottom', boxing: 'boxing', 'boxing-front': 'front', 'boxing-left': 'left', 'boxing-right': 'right', 'gusset-upper': 'gusset', 'gusset-lower': 'gusset' }
 /** Level where the piece is wide enough for its label, else upright, else not at all. */
 function labelFit(width: number, height: number, label: string): 'level' | 'upright' | null {

@@ -15,7 +15,7 @@ const job = computed(() => jobs.job!)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 /** Without a lay the cloth is only known from below; kept off the way of every keystroke elsewhere. */
 const bound = computed(() => (lays.current || !plan.value ? 0 : lowerBound(instanceOf(plan.value.cloth.problem)).length))
-const buying = computed(() => plan.value && buyingList(job.value, plan.value.filling, plan.value.cover, plan.value.cushions.count, lays.current?.length ?? null, bound.value))
+const buying = computed(() => plan.value && buyingList(job.value, plan.value, lays.current?.length ?? null, bound.value))
 const print = () => window.print()
 </script>
 

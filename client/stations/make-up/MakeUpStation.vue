@@ -4,8 +4,10 @@ import { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, type Piping } from '../../../co
 import { ALLOWANCE_LABELS, boxingAsCut, type AllowanceName } from '../../../core/cover/index.ts'
 import { setAllowance } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
+import DesignChoice from '../../ui/DesignChoice.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
 import NotYet from '../../ui/NotYet.vue'
@@ -13,8 +15,10 @@ import WarningList from '../../ui/WarningList.vue'
 import MakeUpDrawing from './MakeUpDrawing.vue'
 
 const jobs = useJob()
+const design = useDesign()
 const job = computed(() => jobs.job!)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+const strips = computed(() => plan.value?.cloth.strips[design.index] ?? null)
 const piping = computed(() => job.value.makeUp.piping)
 const names = Object.keys(ALLOWANCE_LABELS) as AllowanceName[]
 const isMatched = computed(() => job.value.cloth.match.kind === 'matched')
@@ -46,11 +50,12 @@ const setBy = (name: AllowanceName) => (job.value.allowances.overrides[name] ===
 
 <template>
   <section class="station">
-    <template v-if="plan">
+    <template v-if="plan && design.chosen">
       <div class="drawing sheet"><MakeUpDrawing /></div>
       <div class="figures sheet">
-        <h2>Boxed, square corners</h2>
-        <p class="quiet intro">Two plates, boxing round front and sides, and a zip gusset across the back that runs round both back corners.</p>
+        <DesignChoice />
+        <h2>Boxed</h2>
+        <p class="quiet intro">Two plates, boxing round front and sides, and a zip gusset across the back that runs round both back corners. A side that leans is a piece of its own.</p>
         <div class="field-row">
           <span class="label">Boxing</span>
           <div>
@@ -62,7 +67,7 @@ const setBy = (name: AllowanceName) => (job.value.allowances.overrides[name] ===
           <span class="label">Piping</span>
           <div><ChoiceButtons :model-value="piping.rows" :choices="ROWS" name="Piping" @update:model-value="setRows" /></div>
         </div>
-        <template v-if="piping.rows !== 'none' && plan.cover.piping">
+        <template v-if="piping.rows !== 'none' && design.chosen.cover.piping">
           <div class="field-row" data-field="make-up.cord">
             <span class="label">Cord</span>
             <LengthField :model-value="piping.cordMm" :unit="job.units" name="Cord diameter" :min="1" :max="40" @update:model-value="setPiping({ ...piping, cordMm: $event }, 'Cord', 'cord')" />
@@ -83,12 +88,12 @@ const setBy = (name: AllowanceName) => (job.value.allowances.overrides[name] ===
         </div>
         <table class="results">
           <tbody>
-            <tr><th scope="row">Perimeter</th><td><FigureValue :figure="plan.cover.perimeter" /></td></tr>
-            <tr><th scope="row">Zip and gusset run</th><td><FigureValue :figure="plan.cover.closure.lengthMm" /></td></tr>
-            <template v-if="plan.cover.piping">
-              <tr><th scope="row">Piping strip width</th><td><FigureValue :figure="plan.cover.piping.stripWidth" /></td></tr>
-              <tr><th scope="row">Piping, one loop</th><td><FigureValue :figure="plan.cover.piping.loopLength" /></td></tr>
-              <tr v-if="plan.cloth.strips"><th scope="row">Strips to a loop</th><td><FigureValue :figure="plan.cloth.strips.strips" /> of <FigureValue :figure="plan.cloth.strips.each" /></td></tr>
+            <tr><th scope="row">Perimeter</th><td><FigureValue :figure="design.chosen.cover.perimeter" /></td></tr>
+            <tr><th scope="row">Zip and gusset run</th><td><FigureValue :figure="design.chosen.cover.closure.lengthMm" /></td></tr>
+            <template v-if="design.chosen.cover.piping">
+              <tr><th scope="row">Piping strip width</th><td><FigureValue :figure="design.chosen.cover.piping.stripWidth" /></td></tr>
+              <tr><th scope="row">Piping, one loop</th><td><FigureValue :figure="design.chosen.cover.piping.loopLength" /></td></tr>
+              <tr v-if="strips"><th scope="row">Strips to a loop</th><td><FigureValue :figure="strips.strips" /> of <FigureValue :figure="strips.each" /></td></tr>
             </template>
           </tbody>
         </table>

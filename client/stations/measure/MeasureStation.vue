@@ -1,116 +1,180 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { LARGEST_ALLOWANCE_MM, MOST_CUSHIONS, type EdgeRole, type Seat, type Side } from '../../../contract/index.ts'
+import { computed, ref, watch } from 'vue'
+import { LARGEST_ALLOWANCE_MM } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
-import { facing } from '../../../core/seat/index.ts'
+import { asTaped, slotsOf, squareness } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
 import FigureValue from '../../ui/FigureValue.vue'
-import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import LengthField from '../../ui/LengthField.vue'
 import { UNIT_CHOICES } from '../../ui/unit-choices.ts'
 import WarningList from '../../ui/WarningList.vue'
-import CountField from '../../ui/CountField.vue'
+import CornerCard from './CornerCard.vue'
+import DivisionFields from './DivisionFields.vue'
+import EdgeCard from './EdgeCard.vue'
+import OldCushionFields from './OldCushionFields.vue'
+import PaperTemplate from './PaperTemplate.vue'
+import type { Picked } from './picked.ts'
 import ReadingsField from './ReadingsField.vue'
 import SeatDrawing from './SeatDrawing.vue'
+import ShapeFields from './ShapeFields.vue'
+import ShapePicker from './ShapePicker.vue'
+import TapePanel from './TapePanel.vue'
 
 const jobs = useJob()
 const job = computed(() => jobs.job!)
 const seat = computed(() => job.value.seat)
-const plan = computed(() => jobs.plan!)
-const sides = computed(() => facing(seat.value.front))
-const warnings = computed(() => plan.value.warnings.filter((w) => w.station === 'measure'))
-const dimensions = computed(() => [
-  { name: sides.value.across, label: seat.value.kind === 'bench' ? 'Bench length' : 'Width at the front' },
-  { name: sides.value.across === 'width' ? ('depth' as const) : ('width' as const), label: 'Depth' },
-  { name: 'thickness' as const, label: 'Thickness' },
-])
+const cushions = computed(() => jobs.plan!.cushions)
+const warnings = computed(() => jobs.plan!.warnings.filter((w) => w.station === 'measure'))
+const slots = computed(() => slotsOf(seat.value))
+const picked = ref<Picked | null>(null)
+watch(() => seat.value.footprint.kind, () => (picked.value = null))
+const tapeOut = ref(false)
+const template = ref(false)
+const card = computed(() => ({ left: `${Math.max(8, (picked.value?.x ?? 0) - 150)}px`, top: `${Math.max(8, (picked.value?.y ?? 0) + 16)}px` }))
 
-const change = (says: string, apply: (s: Seat) => Seat, key: string | null = null) => jobs.edit(setSeat(says, apply), key)
-const setKind = (kind: Seat['kind']) =>
-  change(kind === 'bench' ? 'One bench, divided' : 'Single cushions', (s) => {
-    if (s.kind === kind) return s
-    if (kind === 'bench') return { ...s, kind, gapMm: 0 }
-    const { gapMm: _, ...rest } = s as Extract<Seat, { kind: 'bench' }>
-    return { ...rest, kind: 'singles' }
-  })
-const ROLES: readonly { readonly value: EdgeRole; readonly label: string }[] = [
-  { value: 'open', label: 'open' },
-  { value: 'wall', label: 'wall' },
-  { value: 'hinge', label: 'hinge' },
-]
-const KINDS: readonly { readonly value: Seat['kind']; readonly label: string }[] = [
-  { value: 'bench', label: 'One bench, divided' },
-  { value: 'singles', label: 'Single cushions' },
-]
-const SIDES: readonly Side[] = ['near', 'right', 'far', 'left']
-const nameOf = (side: Side) => (Object.entries(sides.value).find(([name, s]) => s === side && name !== 'across')?.[0] ?? side)
+/** The shape that measured diagonals describe, where it is another than the one entered. */
+const offered = computed(() => {
+  const { footprint } = seat.value
+  if (footprint.kind !== 'rectangle' && footprint.kind !== 'taper') return null
+  const found = squareness(footprint)
+  return found && !found.isTrue ? asTaped(footprint, found) : null
+})
+function setTurn(event: Event): void {
+  const turnDeg = Number((event.target as HTMLInputElement).value)
+  if (Number.isFinite(turnDeg) && Math.abs(turnDeg) <= 180) jobs.edit(setSeat(`Turned by ${turnDeg}°`, (s) => ({ ...s, turnDeg })), 'turn')
+}
 </script>
 
 <template>
   <section class="station">
     <div class="drawing sheet">
-      <SeatDrawing @front="(side) => change(`Front on the ${side} side`, (s) => ({ ...s, front: side }))" />
+      <SeatDrawing :picked="picked" @pick="(p) => (picked = p)">
+        <aside v-if="picked" class="card" :style="card" :aria-label="picked.kind === 'edge' ? 'Edge' : 'Corner'">
+          <button type="button" class="plain-button close" aria-label="Close" @click="picked = null">close</button>
+          <EdgeCard v-if="picked.kind === 'edge'" :key="picked.name" :edge="picked.name" />
+          <CornerCard v-else :key="picked.name" :corner="picked.name" />
+        </aside>
+      </SeatDrawing>
     </div>
     <div class="figures sheet">
       <h2>Each cushion finishes</h2>
-      <p class="finishes">
-        <FigureValue :figure="plan.cushions.size.width" bare unitless /> x <FigureValue :figure="plan.cushions.size.depth" bare unitless /> x <FigureValue :figure="plan.cushions.size.thickness" />
+      <p v-if="!cushions" class="quiet">no outline yet: see below what is wrong</p>
+      <p v-for="d in cushions?.designs ?? []" :key="d.id" class="finishes">
+        <span v-if="cushions!.designs.length > 1" class="quiet">{{ d.id }}, {{ d.count }} of: </span>
+        <FigureValue :figure="d.solid.width" bare unitless /> x <FigureValue :figure="d.solid.depth" bare unitless /> x <FigureValue :figure="d.solid.thickness" />
       </p>
+      <WarningList :warnings="warnings" />
+      <p v-if="offered"><button type="button" class="plain-button" @click="jobs.edit(setSeat('Shape of the diagonals taken over', (s) => ({ ...s, footprint: offered! })))">Take over the shape of the diagonals</button></p>
       <h2>The seat, by the tape</h2>
-      <div><ChoiceButtons :model-value="seat.kind" :choices="KINDS" name="Kind of seat" @update:model-value="setKind" /></div>
-      <ReadingsField v-for="d in dimensions" :key="d.name" :name="d.name" :label="d.label" />
-      <div class="field-row">
-        <span class="label">Cushions</span>
-        <CountField :model-value="seat.count" name="Number of cushions" :min="1" :max="MOST_CUSHIONS" @update:model-value="(n) => change(`${n} cushions`, (s) => ({ ...s, count: n }), 'count')" />
-      </div>
-      <div v-if="seat.kind === 'bench'" class="field-row" data-field="measure.gap">
-        <span class="label">Gap between</span>
-        <div>
-          <LengthField :model-value="seat.gapMm" :unit="job.units" name="Gap" :min="-100" :max="1000" @update:model-value="(mm) => change('Gap', (s) => (s.kind === 'bench' ? { ...s, gapMm: mm } : s), 'gap')" />
-          <span class="quiet">{{ seat.gapMm < 0 ? 'squeezed together' : seat.gapMm === 0 ? 'touching' : 'open' }}; a minus squeezes</span>
-        </div>
-      </div>
-      <div class="field-row">
-        <span class="label">Sides meet</span>
-        <div class="roles">
-          <label v-for="side in SIDES" :key="side">
-            <span>{{ nameOf(side) }}</span>
-            <ElSelect :model-value="seat.roles[side]" :aria-label="`What the ${nameOf(side)} side meets`" @update:model-value="(role: EdgeRole) => change(`${nameOf(side)} side: ${role}`, (s) => ({ ...s, roles: { ...s.roles, [side]: role } }))">
-              <ElOption v-for="r in ROLES" :key="r.value" :value="r.value" :label="r.label" />
-            </ElSelect>
-          </label>
-        </div>
-      </div>
+      <ShapePicker />
+      <ReadingsField v-for="s in slots" :key="s.slot" :slot-name="s.slot" :label="s.label" />
+      <ShapeFields />
+      <h2>Cushions</h2>
+      <DivisionFields />
       <div class="field-row" data-field="measure.clearance">
         <span class="label">Clearance</span>
-        <LengthField :model-value="seat.clearanceMm" :unit="job.units" name="Clearance at walls and hinges" :min="0" :max="LARGEST_ALLOWANCE_MM" @update:model-value="(mm) => change('Clearance', (s) => ({ ...s, clearanceMm: mm }), 'clearance')" />
+        <div class="clearance">
+          <LengthField :model-value="seat.clearanceMm" :unit="job.units" name="Clearance at walls and hinges" :min="0" :max="LARGEST_ALLOWANCE_MM" @update:model-value="(mm) => jobs.edit(setSeat('Clearance', (s) => ({ ...s, clearanceMm: mm })), 'clearance')" />
+          <button v-for="c in [{ mm: 3, label: 'indoors' }, { mm: 6, label: 'aboard' }]" :key="c.mm" type="button" class="plain-button" :aria-pressed="seat.clearanceMm === c.mm" @click="jobs.edit(setSeat(`Clearance as usual ${c.label}`, (s) => ({ ...s, clearanceMm: c.mm })))">{{ c.label }}</button>
+        </div>
       </div>
+      <div class="field-row">
+        <span class="label">Stands</span>
+        <div class="clearance">
+          <button type="button" class="plain-button" :aria-pressed="seat.mirrored" @click="jobs.edit(setSeat('Mirrored', (s) => ({ ...s, mirrored: !s.mirrored })))">{{ seat.mirrored ? 'mirrored' : 'mirror it' }}</button>
+          <label>turned by <input type="number" min="-180" max="180" :value="seat.turnDeg" aria-label="Turned by, degrees" @change="setTurn" />°</label>
+        </div>
+      </div>
+      <OldCushionFields />
       <div class="field-row">
         <span class="label">Lengths in</span>
         <ElSelect :model-value="job.units" aria-label="Unit of this job" @update:model-value="(units: typeof job.units) => jobs.edit({ says: `Lengths in ${units}`, apply: (j) => ({ ...j, units }) })">
           <ElOption v-for="u in UNIT_CHOICES" :key="u.value" :value="u.value" :label="u.label" />
         </ElSelect>
       </div>
-      <WarningList :warnings="warnings" />
+      <div class="tools">
+        <button type="button" class="plain-button" :aria-pressed="tapeOut" @click="tapeOut = !tapeOut">Radio tape</button>
+        <button type="button" class="plain-button" :disabled="!cushions" @click="template = true">Paper template</button>
+      </div>
+      <TapePanel v-if="tapeOut" @close="tapeOut = false" />
+      <h2>Worked out</h2>
+      <table v-if="cushions" class="derived">
+        <tbody>
+          <tr v-for="f in cushions.derived.slice(0, 24)" :key="f.id"><th scope="row">{{ f.label }}</th><td><FigureValue :figure="f" bare /></td></tr>
+        </tbody>
+      </table>
+      <p v-if="cushions && cushions.derived.length > 24" class="quiet">and {{ cushions.derived.length - 24 }} more edges</p>
     </div>
+    <PaperTemplate v-if="cushions" v-model="template" />
   </section>
 </template>
 
 <style scoped>
-.roles {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 6px 12px;
-}
-
-.roles label {
-  display: grid;
-  grid-template-columns: 46px 1fr;
-  align-items: center;
-}
-
 .finishes {
   margin: 0;
   font-size: 19px;
+}
+
+.card {
+  position: absolute;
+  width: 372px;
+  padding: 8px 12px 10px;
+  background: var(--paper);
+  border: 1px solid var(--chalk);
+  border-radius: 4px;
+  box-shadow: 0 3px 12px rgb(0 0 0 / 22%);
+}
+
+.card :deep(h3) {
+  margin: 0 0 6px;
+  font-size: 17px;
+}
+
+.card :deep(.line) {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 10px;
+  margin: 5px 0;
+}
+
+.card :deep(.line > span:first-child),
+.card :deep(.line > label:first-child) {
+  min-width: 86px;
+}
+
+.close {
+  float: right;
+  font-size: 14px;
+  padding: 2px 8px;
+}
+
+.clearance,
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+
+input[type='number'],
+.card :deep(input[type='number']) {
+  width: 72px;
+  height: var(--target);
+  border: 1px solid #b9ab8f;
+  border-radius: 3px;
+  padding: 0 8px;
+  font: inherit;
+}
+
+.derived th {
+  text-align: left;
+  font-weight: 400;
+  padding-right: 16px;
+}
+
+[aria-pressed='true'] {
+  background: var(--chalk-wash);
+  border-color: var(--chalk);
 }
 </style>

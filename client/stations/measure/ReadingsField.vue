@@ -1,33 +1,36 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { setReadings, type DimensionName } from '../../../core/job/index.ts'
+import { setReadings } from '../../../core/job/index.ts'
+import { dimensionFigure, slotOf } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
+import { useTape } from '../../stores/tape.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
-import { dimensionFigure } from '../../../core/seat/index.ts'
 
-const props = defineProps<{ name: DimensionName; label: string }>()
+/** The readings of one dimension of the seat. A reading from the tape goes to the field that has the focus. */
+const props = defineProps<{ slotName: string; label: string }>()
 const jobs = useJob()
-const readings = computed(() => jobs.job!.seat[props.name].readings)
-const value = computed(() => dimensionFigure(jobs.job!.seat[props.name], `seat.${props.name}`, props.label, `measure.${props.name}`))
+const tape = useTape()
+const dimension = computed(() => slotOf(jobs.job!.seat, props.slotName)?.dimension ?? { readings: [{ mm: 1 }] })
+const readings = computed(() => dimension.value.readings)
+const value = computed(() => dimensionFigure(dimension.value, `seat.${props.slotName}`, props.label, `measure.${props.slotName}`))
 
-const set = (i: number, mm: number) => jobs.edit(setReadings(props.name, readings.value.map((r, j) => (j === i ? { ...r, mm } : r)), `${props.label} measured`), `reading-${props.name}-${i}`)
-const add = () => jobs.edit(setReadings(props.name, [...readings.value, { mm: value.value.value }], `${props.label}: one more reading`))
-const strike = (i: number) => jobs.edit(setReadings(props.name, readings.value.filter((_, j) => j !== i), `${props.label}: a reading struck out`))
+const set = (i: number, mm: number) => jobs.edit(setReadings(props.slotName, readings.value.map((r, j) => (j === i ? { ...r, mm } : r)), `${props.label} measured`), `reading-${props.slotName}-${i}`)
+const add = () => jobs.edit(setReadings(props.slotName, [...readings.value, { mm: value.value.value }], `${props.label}: one more reading`))
+const strike = (i: number) => jobs.edit(setReadings(props.slotName, readings.value.filter((_, j) => j !== i), `${props.label}: a reading struck out`))
+const listen = () => tape.aim({ slot: props.slotName, label: props.label })
 </script>
 
 <template>
-  <div class="field-row" :data-field="`measure.${name}`">
-    <span class="label">{{ label }}</span>
+  <div class="field-row" :data-field="`measure.${slotName}`" @focusin="listen">
+    <span class="label" :class="{ aimed: tape.isConnected && tape.target?.slot === slotName }">{{ label }}</span>
     <div class="readings">
       <div v-for="(r, i) in readings" :key="i" class="reading">
         <LengthField :model-value="r.mm" :unit="jobs.job!.units" :name="readings.length > 1 ? `${label}, reading ${i + 1}` : label" line="net" @update:model-value="set(i, $event)" />
-        <button v-if="readings.length > 1" type="button" class="plain-button strike" :aria-label="`Strike out reading ${i + 1} of ${label}`" @click="strike(i)">strike out</button>
+        <button v-if="readings.length > 1" type="button" class="plain-button small" :aria-label="`Strike out reading ${i + 1} of ${label}`" @click="strike(i)">strike out</button>
+        <button v-if="i === readings.length - 1" type="button" class="plain-button small" :disabled="readings.length >= 20" :aria-label="`Another reading of ${label}`" title="Another reading" @click="add">+ reading</button>
       </div>
-      <div class="foot">
-        <button type="button" class="plain-button" :disabled="readings.length >= 20" @click="add">Another reading</button>
-        <span v-if="readings.length > 1">counts as <FigureValue :figure="value" bare /></span>
-      </div>
+      <div v-if="readings.length > 1" class="foot">counts as <FigureValue :figure="value" bare /></div>
     </div>
   </div>
 </template>
@@ -50,8 +53,13 @@ const strike = (i: number) => jobs.edit(setReadings(props.name, readings.value.f
   align-items: center;
 }
 
-.strike {
+.small {
   font-size: 14px;
   padding: 4px 8px;
+}
+
+.aimed {
+  box-shadow: inset 3px 0 0 var(--chalk);
+  padding-left: 8px;
 }
 </style>

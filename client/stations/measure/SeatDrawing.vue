@@ -1,78 +1,159 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import type { Side } from '../../../contract/index.ts'
-import { facing } from '../../../core/seat/index.ts'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { setReadings } from '../../../core/job/index.ts'
+import { at, atHeight, boxOf, moved, onEdge, outwardOn, turnedBy, type Box, type Outline, type Point } from '../../../core/outline/index.ts'
+import { handlesOf, shapeSeat, slotOf, valueOf, type Handle } from '../../../core/seat/index.ts'
+import { formatLength } from '../../../core/units/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
-import { useScale } from '../../drawing/use-scale.ts'
+import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
+import LengthField from '../../ui/LengthField.vue'
+import { placeMarks } from './place-marks.ts'
+import type { Picked } from './picked.ts'
+import { useDrag } from './use-drag.ts'
 
-/** The seat from above with its front edge at the foot, and how the cushions stand on it. */
-const emit = defineEmits<{ front: [side: Side] }>()
+/** The seat from above with its front edge at the foot: every dimension is a field, corners and bows can be dragged. */
+const props = defineProps<{ picked: Picked | null }>()
+const emit = defineEmits<{ pick: [picked: Picked | null] }>()
 const jobs = useJob()
 const place = ref<HTMLElement | null>(null)
+const svg = ref<SVGSVGElement | null>(null)
 const seat = computed(() => jobs.job!.seat)
+const shaped = computed(() => {
+  const found = shapeSeat(seat.value)
+  return found.ok ? found.value : null
+})
 const cushions = computed(() => jobs.plan!.cushions)
-const sides = computed(() => facing(seat.value.front))
-const isBench = computed(() => seat.value.kind === 'bench')
-const w = computed(() => cushions.value.measured.across.value)
-const d = computed(() => cushions.value.measured.frontToBack.value)
-const scale = useScale(place, computed(() => ({ minX: 0, minY: 0, maxX: w.value, maxY: d.value })), { left: 90, right: 70, top: 90, bottom: 110 })
-const frontClearance = computed(() => (seat.value.roles[sides.value.front] === 'open' ? 0 : seat.value.clearanceMm))
 
-/** Squeezed neighbours are drawn as they stand: each gives half. */
-const drawn = computed(() => {
-  const { size, count, leftMm } = cushions.value
-  const shown = isBench.value ? count : 1
-  return Array.from({ length: shown }, (_, i) => {
-    const squeeze = isBench.value && seat.value.kind === 'bench' ? Math.min(0, seat.value.gapMm) / 2 : 0
-    const left = leftMm[i]! - (i > 0 ? squeeze : 0)
-    const right = leftMm[i]! + size.width.value + (i < shown - 1 ? squeeze : 0)
-    return { x: scale.value.x(left), width: Math.max(0, (right - left) * scale.value.k), y: scale.value.y(frontClearance.value + size.depth.value), height: Math.max(0, size.depth.value * scale.value.k) }
-  })
+/** Drawn from the footprint's own origin, so that nothing jumps while a corner is dragged. */
+const origin = computed(() => shaped.value?.origin ?? at(0, 0))
+const bare = computed(() => shaped.value?.bare.outline ?? [])
+const liveBox = computed((): Box => {
+  const box = bare.value.length > 0 ? boxOf(bare.value) : { minX: 0, minY: 0, maxX: 1000, maxY: 600 }
+  return { minX: box.minX - origin.value.x, minY: box.minY - origin.value.y, maxX: box.maxX - origin.value.x, maxY: box.maxY - origin.value.y }
 })
-const edges = computed(() => {
-  const { x, y } = scale.value
-  const [x0, x1, y0, y1] = [x(0), x(w.value), y(0), y(d.value)]
-  const edge = (side: Side, name: string, a: [number, number], b: [number, number], label: [number, number], turn: number) => ({ side, name, role: seat.value.roles[side], a, b, label, turn })
-  return [
-    edge(sides.value.front, 'front', [x0, y0], [x1, y0], [(x0 + x1) / 2, y0 + 22], 0),
-    edge(sides.value.right, 'right', [x1, y0], [x1, y1], [x1 + 22, (y0 + y1) / 2], 90),
-    edge(sides.value.back, 'back', [x1, y1], [x0, y1], [(x0 + x1) / 2, y1 - 14], 0),
-    edge(sides.value.left, 'left', [x0, y1], [x0, y0], [x0 - 14, (y0 + y1) / 2], -90),
-  ]
+const frozen = shallowRef<Box | null>(null)
+const scale = useScale(place, computed(() => frozen.value ?? liveBox.value), { left: 96, right: 84, top: 92, bottom: 96 })
+const view = computed(() => {
+  const { k, x, y } = scale.value
+  return { k, x: (mm: number) => x(mm - origin.value.x), y: (mm: number) => y(mm - origin.value.y) }
 })
+const pixel = (p: Point) => ({ x: view.value.x(p.x), y: view.value.y(p.y) })
+
+const handles = computed(() => handlesOf(seat.value))
+const { dragged, guides, start } = useDrag(svg, scale, origin, computed(() => shaped.value?.corners.map((c) => c.at) ?? []))
+watch(dragged, (id) => (frozen.value = id === null ? null : (frozen.value ?? liveBox.value)))
+
+const drawn = computed(() =>
+  (cushions.value?.inOrder ?? []).flatMap((c, i) => {
+    if (!c.place || !cushions.value) return []
+    const { solid, id, count } = cushions.value.designs[c.design]!
+    const leans = solid.edges.map((e) => e.leanRad)
+    const stand = (outline: Outline) => svgPath(moved(turnedBy(outline, c.place!.angleRad), c.place!), view.value)
+    const box = boxOf(solid.outline)
+    const middle = moved(turnedBy([at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)], c.place.angleRad), c.place)[0]!
+    const isAlone = seat.value.division.kind === 'singles'
+    const size = `${formatLength(solid.width.value, jobs.job!.units)} x ${formatLength(solid.depth.value, jobs.job!.units)}`
+    return [{ number: isAlone ? `${cushions.value.count} of these` : String(i + 1), size: cushions.value.designs.length > 1 && !isAlone ? `${id}: ${size}` : size, fits: box.maxX * scale.value.k > 96, mirrored: isAlone && count < cushions.value.count ? `${cushions.value.count - count} of them mirrored` : '', foot: stand(solid.outline), top: leans.some((l) => l !== 0) ? stand(atHeight(solid.outline, leans, solid.thickness.value)) : null, ...pixel(middle) }]
+  }),
+)
+
+const edges = computed(() =>
+  (shaped.value?.bare.edges ?? []).map((e, i) => {
+    const [middle, out] = [pixel(onEdge(bare.value, i, 0.5)), outwardOn(bare.value, i, 0.5)]
+    const away = out.y < -0.5 ? 19 : 11
+    const role = [e.meets === 'open' ? '' : e.meets, e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`].filter((t) => t !== '').join(', ')
+    const isLong = bare.value.length <= 14
+    return { ...e, d: edgePath(bare.value, i, view.value), x: middle.x + out.x * away, y: middle.y - out.y * away, anchor: out.x > 0.5 ? 'start' : out.x < -0.5 ? 'end' : 'middle', words: isLong || role !== '' ? [e.side === 'front' && e.name === frontName.value ? 'front' : e.name, role].filter((t) => t !== '').join(', ') : '' }
+  }),
+)
+const frontName = computed(() => (shaped.value?.bare.edges.some((e) => e.name === seat.value.front) ? seat.value.front : shaped.value?.bare.edges[0]?.name))
+const marks = computed(() => (shaped.value ? placeMarks(shaped.value.marks, bare.value, scale.value.k) : []).map((m) => ({ slot: m.slot, line: m.line.map(pixel), between: m.between.map(pixel), figure: cushions.value?.measured.find((f) => f.id === `seat.${m.slot}`) })))
+const corners = computed(() => (shaped.value?.corners ?? []).filter((c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`)))
+
+const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) => emit('pick', { kind, name, x: p.x, y: p.y })
+const grab = (event: PointerEvent, h: Handle) => start(event, h, () => (h.kind === 'corner' ? pick('corner', h.id.replace('corner ', ''), pixel(h.at)) : pick('edge', h.id.replace('rise ', ''), pixel(h.at))))
+
+/** The dimension that is being typed on the drawing. */
+const editing = ref<{ slot: string; x: number; y: number } | null>(null)
+const editor = ref<HTMLElement | null>(null)
+const edited = computed(() => (editing.value ? slotOf(seat.value, editing.value.slot) : undefined))
+async function edit(slot: string, line: readonly { x: number; y: number }[]): Promise<void> {
+  editing.value = { slot, x: Math.min(scale.value.width - 190, Math.max(8, (line[0]!.x + line[1]!.x) / 2 - 70)), y: Math.min(scale.value.height - 70, Math.max(8, (line[0]!.y + line[1]!.y) / 2 - 18)) }
+  await nextTick()
+  const input = editor.value?.querySelector('input')
+  input?.focus()
+  input?.select()
+}
+/** One reading is changed; to several one more is added. */
+function typed(mm: number): void {
+  const slot = edited.value
+  if (!slot) return
+  const before = slot.dimension.readings
+  const readings = before.length === 1 || isAdding ? [...before.slice(0, -1), { mm }] : [...before, { mm }]
+  isAdding = true
+  jobs.edit(setReadings(slot.slot, readings, `${slot.label} typed on the drawing`), `drawing-${slot.slot}`)
+}
+let isAdding = false
+watch(editing, () => (isAdding = false))
 </script>
 
 <template>
   <div ref="place" class="drawing-place">
-    <svg :width="scale.width" :height="scale.height" role="img" aria-label="The seat from above, to scale">
-      <text x="16" y="28" class="caption">The seat from above, front edge at the foot</text>
-      <rect :x="scale.x(0)" :y="scale.y(d)" :width="w * scale.k" :height="d * scale.k" class="seat" />
-      <g v-for="(c, i) in drawn" :key="i">
-        <rect :x="c.x" :y="c.y" :width="c.width" :height="c.height" class="cushion" rx="2" />
-        <text :x="c.x + c.width / 2" :y="c.y + c.height / 2 + 6" text-anchor="middle" class="number">{{ isBench ? i + 1 : `${cushions.count} of these` }}</text>
+    <svg ref="svg" :width="scale.width" :height="scale.height" role="img" aria-label="The seat from above, to scale" @click.self="emit('pick', null)">
+      <text x="16" y="28" class="caption">The seat from above, front at the foot. Click an edge, corner or dimension; drag corners and bows.</text>
+      <path :d="svgPath(bare, view)" class="seat" />
+      <g v-for="(c, i) in drawn" :key="i" class="cushion">
+        <path :d="c.foot" class="foot" />
+        <path v-if="c.top" :d="c.top" class="top" />
+        <text :x="c.x" :y="c.y" text-anchor="middle" class="number">{{ c.number }}</text>
+        <text v-if="c.fits" :x="c.x" :y="c.y + 22" text-anchor="middle" class="size">{{ c.size }}</text>
+        <text v-if="c.mirrored" :x="c.x" :y="c.y + 42" text-anchor="middle" class="size">{{ c.mirrored }}</text>
       </g>
-      <g v-for="e in edges" :key="e.name" class="edge" :class="[e.role, { front: e.name === 'front' }]">
-        <line :x1="e.a[0]" :y1="e.a[1]" :x2="e.b[0]" :y2="e.b[1]" class="hit" @click="emit('front', e.side)"><title>Make this the front</title></line>
-        <line :x1="e.a[0]" :y1="e.a[1]" :x2="e.b[0]" :y2="e.b[1]" class="drawn" />
-        <text :transform="`translate(${e.label[0]} ${e.label[1]}) rotate(${e.turn})`" text-anchor="middle">{{ e.name }}{{ e.role === 'open' ? '' : `, ${e.role}` }}</text>
+      <g v-for="e in edges" :key="e.name" class="edge" :class="[e.meets, { front: e.name === frontName, picked: picked?.kind === 'edge' && picked.name === e.name }]">
+        <path :d="e.d" class="drawn" />
+        <path :d="e.d" class="hit" :data-edge="e.name" @click="pick('edge', e.name, { x: e.x, y: e.y })"><title>Edge {{ e.name }}</title></path>
+        <text :x="e.x" :y="e.y + 4" :text-anchor="e.anchor">{{ e.words }}</text>
       </g>
-      <DimensionLine :x1="scale.x(0)" :y1="scale.y(0) + 56" :x2="scale.x(w)" :y2="scale.y(0) + 56" :figure="cushions.measured.across" />
-      <DimensionLine :x1="scale.x(0) - 50" :y1="scale.y(0)" :x2="scale.x(0) - 50" :y2="scale.y(d)" :figure="cushions.measured.frontToBack" />
-      <DimensionLine v-if="drawn[0] && drawn[0].width > 0" :x1="drawn[0].x" :y1="scale.y(d) - 38" :x2="drawn[0].x + drawn[0].width" :y2="scale.y(d) - 38" :figure="cushions.size.width" />
+      <g v-for="m in marks" :key="m.slot">
+        <line v-for="n in [0, 1]" :key="n" :x1="m.between[n]!.x" :y1="m.between[n]!.y" :x2="m.line[n]!.x" :y2="m.line[n]!.y" class="extension" />
+        <DimensionLine v-if="m.figure" :x1="m.line[0]!.x" :y1="m.line[0]!.y" :x2="m.line[1]!.x" :y2="m.line[1]!.y" :figure="m.figure" editable @edit="edit(m.slot, m.line)" />
+      </g>
+      <circle v-for="c in corners" :key="c.name" :cx="pixel(c.at).x" :cy="pixel(c.at).y" r="7" class="corner" @click="pick('corner', c.name, pixel(c.at))"><title>Corner {{ c.name }}</title></circle>
+      <g v-for="h in handles" :key="h.id" class="handle" :class="[h.kind, { dragged: dragged === h.id }]" :data-handle="h.id" @pointerdown.prevent="grab($event, h)">
+        <circle v-if="h.kind === 'corner'" :cx="pixel(h.at).x" :cy="pixel(h.at).y" r="8" />
+        <path v-else :d="`M ${pixel(h.at).x - 7} ${pixel(h.at).y} l 7 -7 l 7 7 l -7 7 z`" />
+        <title>{{ h.label }}: drag; click for more</title>
+      </g>
+      <line v-for="(g, i) in guides" :key="i" v-bind="g.x === undefined ? { x1: 0, x2: scale.width, y1: view.y(g.y!), y2: view.y(g.y!) } : { x1: view.x(g.x), x2: view.x(g.x), y1: 0, y2: scale.height }" class="guide" />
     </svg>
+    <div v-if="editing && edited" ref="editor" class="editor" :style="{ left: `${editing.x}px`, top: `${editing.y}px` }" @keydown.esc="editing = null" @keydown.enter="editing = null">
+      <LengthField :model-value="valueOf(edited.dimension)" :unit="jobs.job!.units" :name="`${edited.label}, on the drawing`" line="net" @update:model-value="typed" @done="editing = null" />
+    </div>
+    <slot />
   </div>
 </template>
 
 <style scoped>
+.drawing-place {
+  position: relative;
+}
+
 .seat {
   fill: #e4d6bb;
 }
 
-.cushion {
+.foot {
   fill: #fffdf8;
   stroke: var(--chalk);
   stroke-width: 1.5;
+}
+
+.top {
+  fill: none;
+  stroke: var(--chalk);
+  stroke-width: 1.2;
+  stroke-dasharray: 6 4;
 }
 
 .number {
@@ -81,7 +162,15 @@ const edges = computed(() => {
   fill: var(--ink-soft);
 }
 
+.cushion,
+.size {
+  font-size: 14px;
+  fill: var(--ink-soft);
+  pointer-events: none;
+}
+
 .edge .drawn {
+  fill: none;
   stroke: var(--ink);
   stroke-width: 2;
   pointer-events: none;
@@ -101,18 +190,73 @@ const edges = computed(() => {
   stroke-width: 4;
 }
 
+.edge.hull .drawn {
+  stroke-width: 7;
+  stroke: #51707f;
+}
+
+.edge.picked .drawn,
+.edge:hover .drawn {
+  stroke: var(--chalk);
+}
+
 .edge text {
   font-size: 14px;
   fill: var(--ink-soft);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
+  pointer-events: none;
 }
 
 .hit {
+  fill: none;
   stroke: transparent;
-  stroke-width: 30;
+  stroke-width: 22;
   cursor: pointer;
 }
 
-.hit:hover + .drawn {
-  stroke: var(--chalk);
+.extension {
+  stroke: #b9ab8f;
+  stroke-width: 0.8;
+}
+
+.corner {
+  fill: #fffdf8;
+  stroke: var(--ink-soft);
+  cursor: pointer;
+}
+
+.handle {
+  cursor: move;
+  touch-action: none;
+}
+
+.handle circle,
+.handle path {
+  fill: #fffdf8;
+  stroke: var(--brass);
+  stroke-width: 2.5;
+}
+
+.handle.dragged circle,
+.handle.dragged path,
+.handle:hover circle,
+.handle:hover path {
+  fill: var(--brass);
+}
+
+.guide {
+  stroke: var(--rust);
+  stroke-dasharray: 4 4;
+}
+
+.editor {
+  position: absolute;
+  padding: 5px 8px;
+  background: var(--paper);
+  border: 1px solid var(--chalk);
+  border-radius: 4px;
+  box-shadow: 0 2px 8px rgb(0 0 0 / 18%);
 }
 </style>

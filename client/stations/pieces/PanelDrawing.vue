@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { cutOutline, notchDepth, notchPlace, type Panel } from '../../../core/cover/index.ts'
-import { boxOf, edgeOf } from '../../../core/outline/index.ts'
+import { boxOf } from '../../../core/outline/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
-import { svgPoints, useScale } from '../../drawing/use-scale.ts'
+import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
 
 const props = defineProps<{ panel: Panel; count: number; notchMm: number; lit: ReadonlySet<string> }>()
 const place = ref<HTMLElement | null>(null)
@@ -23,15 +23,13 @@ const notches = computed(() =>
 const litEdges = computed(() =>
   props.panel.edges.flatMap((e, i) => {
     if (!props.lit.has(`${props.panel.id}/${e.name}`)) return []
-    const [a, b] = edgeOf(props.panel.finished, i)
-    return [{ x1: scale.value.x(a.x), y1: scale.value.y(a.y), x2: scale.value.x(b.x), y2: scale.value.y(b.y) }]
+    return [edgePath(props.panel.finished, i, scale.value)]
   }),
 )
 const zipEdges = computed(() =>
   props.panel.edges.flatMap((e, i) => {
     if (e.treatment !== 'zip') return []
-    const [a, b] = edgeOf(props.panel.finished, i)
-    return [{ x1: scale.value.x(a.x), y1: scale.value.y(a.y), x2: scale.value.x(b.x), y2: scale.value.y(b.y) }]
+    return [edgePath(props.panel.finished, i, scale.value)]
   }),
 )
 </script>
@@ -40,10 +38,10 @@ const zipEdges = computed(() =>
   <figure ref="place" :class="{ strip: isStrip }">
     <svg :width="scale.width" :height="scale.height" role="img" :aria-label="`${panel.name}, to scale`">
       <text x="8" y="18" class="title">{{ panel.name }} <tspan class="times">cut {{ count }}</tspan></text>
-      <polygon :points="svgPoints(cut, scale)" class="cut" />
-      <polygon :points="svgPoints(panel.finished, scale)" class="sew" />
-      <line v-for="(z, i) in zipEdges" :key="`z${i}`" v-bind="z" class="zip" />
-      <line v-for="(e, i) in litEdges" :key="`l${i}`" v-bind="e" class="lit" />
+      <path :d="svgPath(cut, scale)" class="cut" />
+      <path :d="svgPath(panel.finished, scale)" class="sew" />
+      <path v-for="(z, i) in zipEdges" :key="`z${i}`" :d="z" class="zip" />
+      <path v-for="(e, i) in litEdges" :key="`l${i}`" :d="e" class="lit" />
       <g v-for="(n, i) in notches" :key="i">
         <line :x1="n.x" :y1="n.y" :x2="n.x2" :y2="n.y2" class="notch" />
         <text :x="n.tx" :y="n.ty" text-anchor="middle" class="letter">{{ n.letter }}</text>
@@ -92,13 +90,16 @@ figure.strip {
   stroke-dasharray: 6 3.5;
 }
 
+
 .zip {
+  fill: none;
   stroke: var(--ink);
   stroke-width: 4;
   stroke-dasharray: 3 2;
 }
 
 .lit {
+  fill: none;
   stroke: var(--chalk);
   stroke-width: 6;
   opacity: 0.55;

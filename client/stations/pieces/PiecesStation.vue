@@ -2,7 +2,9 @@
 import { computed, ref } from 'vue'
 import { stretchLength } from '../../../core/cover/index.ts'
 import { formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
+import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
+import DesignChoice from '../../ui/DesignChoice.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
@@ -11,34 +13,38 @@ import PanelDrawing from './PanelDrawing.vue'
 const jobs = useJob()
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 const lit = ref<string | null>(null)
-const seams = computed(() => plan.value?.cover.seams.map((s) => ({ ...s, lengthMm: s.pairs.reduce((sum, p) => sum + stretchLength(p.a), 0) })) ?? [])
-const litPanels = computed(() => new Set(plan.value?.cover.seams.find((s) => s.letter === lit.value)?.pairs.flatMap((p) => [`${p.a.panel}/${p.a.edge}`, `${p.b.panel}/${p.b.edge}`]) ?? []))
+const design = useDesign()
+const chosen = computed(() => design.chosen)
+const strips = computed(() => plan.value?.cloth.strips[design.index] ?? null)
+const seams = computed(() => chosen.value?.cover.seams.map((s) => ({ ...s, lengthMm: s.pairs.reduce((sum, p) => sum + stretchLength(p.a), 0) })) ?? [])
+const litPanels = computed(() => new Set(chosen.value?.cover.seams.find((s) => s.letter === lit.value)?.pairs.flatMap((p) => [`${p.a.panel}/${p.a.edge}`, `${p.b.panel}/${p.b.edge}`]) ?? []))
 const unit = computed(() => jobs.job!.units)
 </script>
 
 <template>
   <section class="station">
-    <template v-if="plan">
+    <template v-if="plan && chosen">
       <div class="drawing sheet panels" tabindex="0" role="region" aria-label="Panels, drawn to scale">
         <p class="key no-print"><span class="sew" /> sewing line, net <span class="cut" /> cut line <span class="notch" /> notch, same letter where two edges meet</p>
         <div class="grid">
-          <PanelDrawing v-for="panel in plan.cover.panels" :key="panel.id" :panel="panel" :count="plan.cushions.count" :notch-mm="plan.allowances.notchMm.value" :lit="litPanels" />
+          <PanelDrawing v-for="panel in chosen.cover.panels" :key="panel.id" :panel="panel" :count="chosen.design.count" :notch-mm="plan.allowances.notchMm.value" :lit="litPanels" />
         </div>
       </div>
       <div class="figures sheet">
+        <DesignChoice />
         <h2>Sizes of each piece</h2>
         <table class="sizes">
           <thead><tr><th>Piece</th><th>Net, {{ unitName(unit) }}</th><th>Cut, {{ unitName(unit) }}</th></tr></thead>
           <tbody>
-            <tr v-for="p in plan.cover.panels" :key="p.id">
+            <tr v-for="p in chosen.cover.panels" :key="p.id">
               <th scope="row">{{ p.name }}</th>
               <td><FigureValue :figure="p.figures.finishedWidth" bare unitless /> x <FigureValue :figure="p.figures.finishedHeight" bare unitless /></td>
               <td><FigureValue :figure="p.figures.cutWidth" bare unitless /> x <FigureValue :figure="p.figures.cutHeight" bare unitless /></td>
             </tr>
-            <tr v-if="plan.cover.piping && plan.cloth.strips">
-              <th scope="row">Piping strip, {{ plan.cover.piping.choice.cut }}</th>
+            <tr v-if="chosen.cover.piping && strips">
+              <th scope="row">Piping strip, {{ chosen.cover.piping.choice.cut }}</th>
               <td />
-              <td><FigureValue :figure="plan.cloth.strips.each" bare unitless /> x <FigureValue :figure="plan.cover.piping.stripWidth" bare unitless /></td>
+              <td><FigureValue :figure="strips.each" bare unitless /> x <FigureValue :figure="chosen.cover.piping.stripWidth" bare unitless /></td>
             </tr>
           </tbody>
         </table>
@@ -50,7 +56,7 @@ const unit = computed(() => jobs.job!.units)
         </ol>
         <h2>Checks</h2>
         <ul class="checks">
-          <li v-for="c in plan.checks" :key="c.name" :class="c.faults.length === 0 ? 'right' : 'wrong'">
+          <li v-for="c in chosen.checks" :key="c.name" :class="c.faults.length === 0 ? 'right' : 'wrong'">
             <b>{{ c.faults.length === 0 ? 'right' : 'wrong' }}</b>
             <span>{{ c.name }} <span class="quiet">({{ c.asks }})</span><template v-for="f in c.faults" :key="f"><br />{{ f }}</template></span>
           </li>

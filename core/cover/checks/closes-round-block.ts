@@ -1,23 +1,25 @@
 import type { Sizing } from '../../filling/index.ts'
-import { areaOf, perimeterOf } from '../../outline/index.ts'
+import { areaOf, atHeight, boxOf, perimeterOf } from '../../outline/index.ts'
 import type { Cover } from '../cover.ts'
 import { edgeIndex, finishedEdgeLength, type Panel } from '../panel.ts'
 import type { Stretch } from '../seam.ts'
+import { wallArea } from '../wall.ts'
 import { seamTolerance } from './seam-lengths.ts'
 
 /**
  * Sewn up, the panels must form one closed surface (Euler: corners − seam stretches + panels = 2)
- * with the area of the cover's box.
+ * with the area of the cover's plates and sides, worked out without unrolling anything.
  */
 export function closesRoundBlock(cover: Cover, sizing: Sizing): readonly string[] {
   const faults: string[] = []
   const euler = eulerNumber(cover)
   if (euler !== 2) faults.push(`the panels do not close into one surface (corners − seams + panels = ${euler}, not 2)`)
-  const { width, depth, thickness } = sizing.cover
-  const [w, d, t] = [width.value, depth.value, thickness.value]
-  const wanted = 2 * (w * d + w * t + d * t)
+  const { outline, edges, thickness } = sizing.cover
+  const top = atHeight(outline, edges.map((e) => e.leanRad), thickness.value)
+  const wanted = areaOf(outline) + areaOf(top) + wallArea({ foot: outline, top, heightMm: thickness.value })
   const sewn = cover.panels.reduce((sum, p) => sum + areaOf(p.finished), 0)
-  if (Math.abs(sewn - wanted) > seamTolerance(2 * (w + d)) * (w + d + t)) faults.push(`the sewn area is ${(sewn / 1e6).toFixed(3)} m², the cover's box has ${(wanted / 1e6).toFixed(3)} m²`)
+  const box = boxOf(outline)
+  if (Math.abs(sewn - wanted) > seamTolerance(perimeterOf(outline)) * (box.maxX + box.maxY + thickness.value)) faults.push(`the sewn area is ${(sewn / 1e6).toFixed(3)} m², the cover's surface has ${(wanted / 1e6).toFixed(3)} m²`)
   return faults
 }
 

@@ -1,16 +1,21 @@
 import type { MakeUp } from '../../../contract/index.ts'
-import type { CushionSize } from '../../seat/index.ts'
-import { figure, given, least, minus, over, plus, times, type Figure } from '../../working/index.ts'
+import { atHeight, edgeLength } from '../../outline/index.ts'
+import { isPlainBox } from '../../filling/index.ts'
+import type { SideName, Solid } from '../../seat/index.ts'
+import { entered, figure, given, least, minus, over, plus, times, type Expression, type Figure, type Operand } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Cover } from '../cover.ts'
 import { markNotches } from '../notches.ts'
-import type { Panel } from '../panel.ts'
 import { planPiping } from '../piping/piping.ts'
-import { stretch, type Seam, type SeamPair } from '../seam.ts'
-import { rectanglePanel, type EdgeDraft } from './strip.ts'
+import type { Seam, SeamPair } from '../seam.ts'
+import type { Wall, WallPart } from '../wall.ts'
+import { edgeNames, plateOf, type Plate } from './plates.ts'
+import { endToStart, isWholeEdge, stripOf, type Strip } from './strips.ts'
+import { boxingRuns, shareWall, type WallRound } from './wall-round.ts'
 
 export interface BoxedInput {
-  readonly size: CushionSize
+  /** What the cover finishes at. */
+  readonly solid: Solid
   readonly makeUp: MakeUp
   /** Matching stripes forces one piece per side. */
   readonly boxing: 'wrap' | 'one-per-side'
@@ -18,116 +23,160 @@ export interface BoxedInput {
 }
 
 /**
- * Boxed cover with square corners: two plates, boxing round front and sides, and a gusset in two
- * halves with the zip between them, across the back and round both back corners by k, the smaller
- * of the shop's limit and a quarter of the depth.
+ * Boxed cover on any outline, upright or with leaning sides: two plates, boxing round front and
+ * sides, and a gusset in two halves with the zip between them, across the back and round both back
+ * corners by k, the smaller of the shop's limit and a quarter of the depth. Sides that lean differ at
+ * a corner, so each of them is a piece of its own.
  */
-export function boxed({ size, makeUp, boxing, allowances }: BoxedInput): Cover {
-  const { width, depth } = size
-  const perimeter = figure({ id: 'cover.perimeter', label: 'Perimeter of the plate', quantity: 'length', line: 'net', sum: times(2, plus(width, depth)), rule: 'along the sewing line' })
-  const k = figure({ id: 'cover.zipRoundCorner', label: 'Zip round each corner', quantity: 'length', sum: least(allowances.zipRoundCornerMm, over(depth, given(4, 'count', 'a quarter of the depth'))), rule: "the smaller of the shop's limit and a quarter of the depth", change: 'make-up.zipRoundCornerMm' })
-  const run = figure({ id: 'cover.gussetRun', label: 'Gusset run', quantity: 'length', line: 'net', sum: plus(width, times(given(2, 'count', 'corners'), k)), rule: 'the back, and round both corners' })
-  const side = figure({ id: 'cover.sideBoxing', label: 'Side boxing', quantity: 'length', line: 'net', sum: minus(depth, k), rule: 'the depth less what the gusset takes' })
+export function boxed({ solid, makeUp, boxing, allowances }: BoxedInput): Cover {
+  const leans = solid.edges.map((e) => e.leanRad)
+  const t = solid.thickness.value
+  const [foot, middle, top] = [0, t / 2, t].map((height) => atHeight(solid.outline, leans, height)) as [typeof solid.outline, typeof solid.outline, typeof solid.outline]
+  const walls = { whole: { foot, top, heightMm: t }, lower: { foot, top: middle, heightMm: t / 2 }, upper: { foot: middle, top, heightMm: t / 2 } }
+  const lengths = edgeFigures(solid)
+  const perimeter = perimeterFigure(solid, lengths)
+  const k = figure({ id: 'cover.zipRoundCorner', label: 'Zip round each corner', quantity: 'length', sum: least(allowances.zipRoundCornerMm, over(solid.depth, given(4, 'count', 'a quarter of the depth'))), rule: "the smaller of the shop's limit and a quarter of the depth", change: 'make-up.zipRoundCornerMm' })
+  const round = shareWall(walls.whole, solid.edges, k.value)
+  const sums = new PartSums(walls.whole, lengths, k)
 
-  const plates = { top: plate('top-plate', 'Top plate', size, allowances, true), bottom: plate('bottom-plate', 'Bottom plate', size, allowances, true) }
-  const gusset = gussetHalves(size.thickness, run, allowances)
-  const strips = boxing === 'wrap' ? wrapBoxing(size, side, perimeter, run, allowances) : boxingPerSide(size, side, allowances)
-  const panels = [plates.top, plates.bottom, ...strips.panels, gusset.upper, gusset.lower]
+  const plates = { top: plateOf('top', solid, top, allowances), bottom: plateOf('bottom', solid, foot, allowances) }
+  const run = figure({ id: 'cover.gussetRun', label: 'Gusset run', quantity: 'length', line: 'net', sum: gussetSum(round, walls.whole, lengths, k), rule: 'the back, and round both corners' })
+  const gusset = gussetHalves(walls, round.gusset, solid.thickness, run, allowances)
+  const strips = boxingRuns(walls.whole, solid.edges, round.boxing, boxing === 'one-per-side').map((parts, i, all) =>
+    stripOf(walls.whole, { ...stripName(solid, parts, all, i), role: 'boxing', isSeen: true, parts, width: sums.of(parts), height: solid.thickness, rule: 'boxing finishes at the thickness, measured along the sewing line', zip: null }, allowances),
+  )
+  const letters = letterSequence()
+  const seam = (name: string, kind: Seam['kind'], pairs: readonly SeamPair[]): Seam => ({ letter: letters.next().value as string, name, kind, pairs })
+  const name = (s: Strip) => s.panel.name.toLowerCase()
   const seams: readonly Seam[] = [
-    { letter: 'A', name: 'zip into the gusset', kind: 'closure', pairs: [{ a: stretch(gusset.upper, 'zip', 0, run.value), b: stretch(gusset.lower, 'zip', 0, run.value) }] },
-    ...strips.joins,
-    ...gussetJoins(strips, gusset, size.thickness.value),
-    { letter: 'F', name: 'boxing and gusset to the bottom plate', kind: 'plate', pairs: plateRing(plates.bottom, 'bottom', strips, gusset.lower, size, k.value) },
-    { letter: 'G', name: 'boxing and gusset to the top plate', kind: 'plate', pairs: plateRing(plates.top, 'top', strips, gusset.upper, size, k.value) },
+    seam('zip into the gusset', 'closure', zipPairs(gusset)),
+    ...strips.slice(1).map((after, i) => seam(`${name(strips[i]!)} to ${name(after)}`, 'join', [endToStart(strips[i]!, after)])),
+    seam(strips.length > 1 ? `${name(strips.at(-1)!)} to the gusset` : 'right end of the boxing to the gusset', 'join', gussetEnds(strips.at(-1)!, gusset, 'end')),
+    seam(strips.length > 1 ? `${name(strips[0]!)} to the gusset` : 'left end of the boxing to the gusset', 'join', gussetEnds(strips[0]!, gusset, 'start')),
+    seam('boxing and gusset to the bottom plate', 'plate', ring(plates.bottom, 'bottom', [...strips, gusset.lower])),
+    seam('boxing and gusset to the top plate', 'plate', ring(plates.top, 'top', [...strips, gusset.upper])),
   ]
+  const panels = [plates.top, plates.bottom, ...strips.toSorted(frontFirst), gusset.upper, gusset.lower].map((p) => p.panel)
   return {
     panels: markNotches(panels, seams),
     seams,
+    wall: walls.whole,
     closure: { kind: 'zip', seam: 'A', lengthMm: run },
-    piping: makeUp.piping.rows === 'none' ? null : planPiping(makeUp.piping, perimeter, plates.top, allowances),
+    piping: makeUp.piping.rows === 'none' ? null : planPiping(makeUp.piping, perimeter, plates.top.panel, plates.bottom.panel, allowances),
     perimeter,
   }
 }
 
-/** Pieces of boxing from the left zip end, round the front, to the right zip end. */
-interface Strips {
-  readonly panels: readonly Panel[]
-  readonly joins: readonly Seam[]
-  /** Which panel lies along a side, and where along it that side begins. */
-  readonly along: Readonly<Record<'left' | 'front' | 'right', { readonly panel: Panel; readonly startMm: number }>>
+/** Length of each edge of the cover along its foot: a size of the box, or what the outline measures. */
+function edgeFigures(solid: Solid): readonly Figure[] {
+  if (isPlainBox(solid) && solid.outline.length === 4) return [solid.width, solid.depth, solid.width, solid.depth]
+  const names = edgeNames(solid.edges)
+  return names.map((name, i) => entered({ id: `cover.edge.${name}`, label: `Cover edge, ${name}`, quantity: 'length', line: 'net', value: edgeLength(solid.outline, i), rule: 'along the sewing line, from the outline' }))
 }
 
-const seamEdge = (name: string, allowances: Allowances): EdgeDraft => ({ name, treatment: 'seam', allowances: [allowances.seamMm] })
-
-function plate(id: string, name: string, size: CushionSize, allowances: Allowances, isSeen: boolean): Panel {
-  const edge = (side: string) => seamEdge(side, allowances)
-  return rectanglePanel({ id, name, role: 'plate', isSeen, width: size.width, height: size.depth, rule: 'the plate finishes at the cover size', edges: [edge('front'), edge('right'), edge('back'), edge('left')] })
+function perimeterFigure(solid: Solid, lengths: readonly Figure[]): Figure {
+  const sum = lengths.length === 4 && lengths[0] === lengths[2] ? times(2, plus(solid.width, solid.depth)) : plus(...lengths)
+  return figure({ id: 'cover.perimeter', label: 'Perimeter of the plate', quantity: 'length', line: 'net', sum, rule: 'along the sewing line' })
 }
 
-function boxingStrip(id: string, name: string, length: Figure, thickness: Figure, allowances: Allowances): Panel {
-  const edge = (side: string) => seamEdge(side, allowances)
-  return rectanglePanel({ id, name, role: 'boxing', isSeen: true, width: length, height: thickness, rule: 'boxing finishes at the thickness, measured along the sewing line', edges: [edge('bottom'), edge('end'), edge('top'), edge('start')] })
-}
+/** Says the length of wall parts as sums of edges and of k. */
+class PartSums {
+  constructor(
+    private readonly wall: Wall,
+    private readonly lengths: readonly Figure[],
+    private readonly k: Figure,
+  ) {}
 
-function wrapBoxing(size: CushionSize, side: Figure, perimeter: Figure, run: Figure, allowances: Allowances): Strips {
-  const length = figure({ id: 'cover.boxingRun', label: 'Boxing, front and sides', quantity: 'length', line: 'net', sum: minus(perimeter, run), rule: 'the perimeter less the gusset' })
-  const wrap = boxingStrip('boxing', 'Boxing, front and sides', length, size.thickness, allowances)
-  const front = side.value
-  return { panels: [wrap], joins: [], along: { left: { panel: wrap, startMm: 0 }, front: { panel: wrap, startMm: front }, right: { panel: wrap, startMm: front + size.width.value } } }
-}
+  of(parts: readonly WallPart[]): Operand {
+    const terms = parts.map((p) => this.one(p))
+    return terms.length === 1 ? terms[0]! : plus(...terms)
+  }
 
-function boxingPerSide(size: CushionSize, side: Figure, allowances: Allowances): Strips {
-  const left = boxingStrip('boxing-left', 'Left boxing', side, size.thickness, allowances)
-  const front = boxingStrip('boxing-front', 'Front boxing', size.width, size.thickness, allowances)
-  const right = boxingStrip('boxing-right', 'Right boxing', side, size.thickness, allowances)
-  const t = size.thickness.value
-  return {
-    panels: [front, left, right],
-    joins: [
-      { letter: 'B', name: 'left boxing to front boxing', kind: 'join', pairs: [{ a: stretch(left, 'end', 0, t), b: stretch(front, 'start', 0, t) }] },
-      { letter: 'C', name: 'front boxing to right boxing', kind: 'join', pairs: [{ a: stretch(front, 'end', 0, t), b: stretch(right, 'start', 0, t) }] },
-    ],
-    along: { left: { panel: left, startMm: 0 }, front: { panel: front, startMm: 0 }, right: { panel: right, startMm: 0 } },
+  private one(part: WallPart): Operand {
+    const whole = this.lengths[part.edge]!
+    if (isWholeEdge(this.wall, part)) return whole
+    const rest = whole.value - (part.to - part.from)
+    if (Math.abs(rest - this.k.value) < 1e-6) return minus(whole, this.k)
+    return Math.abs(rest - 2 * this.k.value) < 1e-6 ? minus(whole, times(2, this.k)) : given(part.to - part.from, 'length', 'part of an edge')
   }
 }
 
-function gussetHalves(thickness: Figure, run: Figure, allowances: Allowances): { upper: Panel; lower: Panel } {
+function gussetSum(round: WallRound, wall: Wall, lengths: readonly Figure[], k: Figure): Expression {
+  const isFull = (mm: number) => Math.abs(mm - k.value) < 1e-6
+  const backs = round.gusset.filter((p) => isWholeEdge(wall, p) && !sideParts(round, p)).map((p) => lengths[p.edge]!)
+  if (isFull(round.roundLeft) && isFull(round.roundRight)) return plus(...backs, times(given(2, 'count', 'corners'), k))
+  const past = [round.roundRight, round.roundLeft].filter((mm) => mm > 1e-6).map((mm) => (isFull(mm) ? k : given(mm, 'length', 'round a corner')))
+  return plus(...backs, ...past)
+}
+
+/** Whether a part belongs to what the gusset takes of the sides rather than to the back. */
+function sideParts(round: WallRound, part: WallPart): boolean {
+  const at = round.gusset.indexOf(part)
+  const before = round.gusset.slice(0, at).reduce((sum, p) => sum + p.to - p.from, 0)
+  const total = round.gusset.reduce((sum, p) => sum + p.to - p.from, 0)
+  return before + (part.to - part.from) <= round.roundRight + 1e-6 || before >= total - round.roundLeft - 1e-6
+}
+
+const SIDE_NAMES: Readonly<Record<SideName, string>> = { front: 'Front boxing', right: 'Right boxing', back: 'Back boxing', left: 'Left boxing' }
+
+/** Called by its side; by nothing when one strip goes all the way round. */
+function stripName(solid: Solid, parts: readonly WallPart[], all: readonly (readonly WallPart[])[], i: number): { id: string; name: string } {
+  if (all.length === 1) return { id: 'boxing', name: 'Boxing, front and sides' }
+  const mainSide = (of: readonly WallPart[]): SideName => solid.edges[of.reduce((longest, p) => (p.to - p.from > longest.to - longest.from ? p : longest)).edge]!.side
+  const side = mainSide(parts)
+  const before = all.slice(0, i).filter((other) => mainSide(other) === side).length
+  return before === 0 ? { id: `boxing-${side}`, name: SIDE_NAMES[side] } : { id: `boxing-${side}-${before + 1}`, name: `${SIDE_NAMES[side]} ${before + 1}` }
+}
+
+const ORDER: readonly string[] = ['boxing-front', 'boxing-left', 'boxing-right', 'boxing-back']
+const frontFirst = (a: Strip, b: Strip): number => ORDER.findIndex((o) => a.panel.id.startsWith(o)) - ORDER.findIndex((o) => b.panel.id.startsWith(o))
+
+interface Halves {
+  readonly lower: Strip
+  readonly upper: Strip
+}
+
+function gussetHalves(walls: { lower: Wall; upper: Wall; whole: Wall }, parts: readonly WallPart[], thickness: Figure, run: Figure, allowances: Allowances): Halves {
   const half = over(thickness, given(2, 'count', 'halves'))
-  const outer = (name: string) => seamEdge(name, allowances)
-  const zip: EdgeDraft = { name: 'zip', treatment: 'zip', allowances: [allowances.gussetTurnMm] }
   const common = { role: 'gusset', isSeen: false, width: run, height: half, rule: 'each half finishes at half the thickness; together they make the boxing height' } as const
+  // Seen from half way up, whole edges are as long as they are there.
+  const upperParts = parts.map((p) => (isWholeEdge(walls.whole, p) ? { edge: p.edge, from: 0, to: edgeLength(walls.upper.foot, p.edge) } : p))
   return {
-    upper: rectanglePanel({ ...common, id: 'gusset-upper', name: 'Gusset, upper half', edges: [zip, outer('end'), outer('top'), outer('start')] }),
-    lower: rectanglePanel({ ...common, id: 'gusset-lower', name: 'Gusset, lower half', edges: [outer('bottom'), outer('end'), zip, outer('start')] }),
+    upper: stripOf(walls.upper, { ...common, id: 'gusset-upper', name: 'Gusset, upper half', parts: upperParts, zip: 'bottom' }, allowances),
+    lower: stripOf(walls.lower, { ...common, id: 'gusset-lower', name: 'Gusset, lower half', parts, zip: 'top' }, allowances),
   }
 }
 
-/** The gusset, seen from behind, starts at the right-hand boxing and ends at the left-hand one. */
-function gussetJoins(strips: Strips, gusset: { upper: Panel; lower: Panel }, t: number): readonly Seam[] {
-  const ends = (boxing: Panel, boxingEdge: 'start' | 'end', gussetEdge: 'start' | 'end'): readonly SeamPair[] => [
-    { a: stretch(boxing, boxingEdge, 0, t / 2), b: stretch(gusset.lower, gussetEdge, 0, t / 2) },
-    { a: stretch(boxing, boxingEdge, t / 2, t), b: stretch(gusset.upper, gussetEdge, 0, t / 2) },
-  ]
+function zipPairs({ upper, lower }: Halves): readonly SeamPair[] {
+  const pairs = upper.parts.map((part, i) => ({ a: upper.along('bottom', part), b: lower.along('top', lower.parts[i]!) }))
+  // Parts on one straight zip edge are one seam.
+  return pairs.reduce<SeamPair[]>((merged, pair) => {
+    const last = merged.at(-1)
+    if (last && last.a.edge === pair.a.edge && last.b.edge === pair.b.edge) merged[merged.length - 1] = { a: { ...last.a, to: pair.a.to }, b: { ...last.b, to: pair.b.to } }
+    else merged.push(pair)
+    return merged
+  }, [])
+}
+
+/** An end of the boxing sewn to both halves of the gusset, which starts at the boxing's end and ends at its start. */
+function gussetEnds(strip: Strip, { lower, upper }: Halves, end: 'start' | 'end'): readonly SeamPair[] {
+  const other = end === 'end' ? 'start' : 'end'
   return [
-    { letter: 'D', name: 'right boxing to the gusset', kind: 'join', pairs: ends(strips.along.right.panel, 'end', 'start') },
-    { letter: 'E', name: 'left boxing to the gusset', kind: 'join', pairs: ends(strips.along.left.panel, 'start', 'end') },
+    { a: strip.up(end, 0, 0.5), b: lower.up(other, 0, 1) },
+    { a: strip.up(end, 0.5, 1), b: upper.up(other, 0, 1) },
   ]
 }
 
-/** Everything that meets one plate, once round: left, front and right boxing, then the gusset. */
-function plateRing(plate: Panel, edge: 'top' | 'bottom', strips: Strips, gusset: Panel, size: CushionSize, k: number): readonly SeamPair[] {
-  const [w, d] = [size.width.value, size.depth.value]
-  const boxing = (side: 'left' | 'front' | 'right', from: number, to: number) => {
-    const { panel, startMm } = strips.along[side]
-    return stretch(panel, edge, startMm + from, startMm + to)
-  }
-  const gussetEdge = (from: number, to: number) => stretch(gusset, edge, from, to)
-  return [
-    { a: stretch(plate, 'left', d - k, 0), b: boxing('left', 0, d - k) },
-    { a: stretch(plate, 'front', 0, w), b: boxing('front', 0, w) },
-    { a: stretch(plate, 'right', 0, d - k), b: boxing('right', 0, d - k) },
-    { a: stretch(plate, 'right', d - k, d), b: gussetEdge(0, k) },
-    { a: stretch(plate, 'back', w, 0), b: gussetEdge(k, k + w) },
-    { a: stretch(plate, 'left', d, d - k), b: gussetEdge(k + w, k + w + k) },
-  ]
+/** Everything that meets one plate, once round. */
+function ring(plate: Plate, line: 'top' | 'bottom', strips: readonly Strip[]): readonly SeamPair[] {
+  return strips.flatMap((strip) =>
+    strip.parts.map((part) => ({
+      a: line === 'bottom' ? plate.stretch(part.part.edge, part.part.from, part.part.to) : plate.stretch(part.part.edge, part.topFrom, part.topTo),
+      b: strip.along(line, part),
+    })),
+  )
+}
+
+function* letterSequence(): Generator<string> {
+  for (let n = 0; ; n++) yield n < 26 ? String.fromCharCode(65 + n) : `${String.fromCharCode(64 + Math.floor(n / 26))}${String.fromCharCode(65 + (n % 26))}`
 }

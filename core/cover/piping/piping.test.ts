@@ -1,16 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { FACTORY_BOOK } from '../../shop/index.ts'
-import { entered, sayWorking } from '../../working/index.ts'
+import { boxSolid } from '../../testing/jobs.ts'
+import { sayWorking } from '../../working/index.ts'
 import { applied } from '../allowances.ts'
 import { boxed } from '../makeups/boxed.ts'
 import { leastBend, splitLoop, type PipingChoice, type PipingPlan } from './piping.ts'
 
-const length = (id: string, value: number) => entered({ id, label: id, quantity: 'length', value, rule: '' })
 function pipingOf(w: number, d: number, choice: Partial<PipingChoice> = {}, seamMm = 12): PipingPlan {
   const piping: PipingChoice = { rows: 'both', cordMm: 5, cut: 'across', ...choice }
-  const size = { width: length('w', w), depth: length('d', d), thickness: length('t', 80) }
-  return boxed({ size, makeUp: { kind: 'boxed', boxing: 'wrap', piping }, boxing: 'wrap', allowances: applied({ book: FACTORY_BOOK, overrides: { seamMm } }) }).piping!
+  return boxed({ solid: boxSolid(w, d, 80), makeUp: { kind: 'boxed', boxing: 'wrap', piping }, boxing: 'wrap', allowances: applied({ book: FACTORY_BOOK, overrides: { seamMm } }) }).piping!
 }
 
 describe('strip width, by hand', () => {

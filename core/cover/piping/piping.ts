@@ -1,5 +1,6 @@
 import type { Piping } from '../../../contract/index.ts'
-import { figure, given, over, plus, roundUp, times, type Figure } from '../../working/index.ts'
+import { isStraight, perimeterOf, edgeLength, isSmoothAt } from '../../outline/index.ts'
+import { entered, figure, given, over, plus, roundUp, times, type Figure } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Panel } from '../panel.ts'
 
@@ -20,7 +21,14 @@ export interface PipingPlan {
 const CORD_SPARE = 0.02
 
 /** Strip width π·c + 2s for a cord of diameter c, and a loop round the plate with its joint. */
-export function planPiping(choice: PipingChoice, perimeter: Figure, plate: Panel, allowances: Allowances): PipingPlan {
+export function planPiping(choice: PipingChoice, footPerimeter: Figure, plate: Panel, bottom: Panel, allowances: Allowances): PipingPlan {
+  const [topMm, footMm] = [perimeterOf(plate.finished), perimeterOf(bottom.finished)]
+  const loops = choice.rows === 'both' ? 2 : 1
+  const longest = loops === 2 ? Math.max(topMm, footMm) : topMm
+  const perimeter =
+    Math.abs(longest - footPerimeter.value) < 0.01
+      ? footPerimeter
+      : entered({ id: 'piping.perimeter', label: loops === 2 ? 'Perimeter of the larger plate' : 'Perimeter of the top plate', quantity: 'length', line: 'net', value: longest, rule: 'along the sewing line; leaning sides make the plates unequal' })
   const cord = given(choice.cordMm, 'length', 'cord diameter')
   const bare = figure({
     id: 'piping.bareStrip',
@@ -32,7 +40,6 @@ export function planPiping(choice: PipingChoice, perimeter: Figure, plate: Panel
   })
   const stripWidth = figure({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', sum: roundUp(bare, 1, 'length'), rule: 'up to the next whole millimetre: too narrow cannot be sewn', change: 'make-up.cord' })
   const loopLength = figure({ id: 'piping.loop', label: 'Piping for one loop', quantity: 'length', line: 'cut', sum: plus(perimeter, allowances.pipingOverlapMm), rule: 'round the plate, and the overlap of its joint', change: 'make-up.pipingOverlapMm' })
-  const loops = choice.rows === 'both' ? 2 : 1
   const cordPerCushion = figure({
     id: 'piping.cord',
     label: 'Cord for one cushion',
@@ -76,18 +83,27 @@ export function splitLoop(plan: PipingPlan, longestMm: number, lossMm: number): 
     sum: over(plus(plan.loopLength, times(given(n - 1, 'count', 'joins'), loss)), given(n, 'count', 'strips')),
     rule: 'the loop and its joins, shared out evenly',
   })
-  return { strips, each, joinsMm: joinPlaces(plan.plate.figures.finishedWidth.value, plan.plate.figures.finishedHeight.value, n) }
+  return { strips, each, joinsMm: joinPlaces(plan.plate, n) }
 }
 
-function joinPlaces(w: number, d: number, n: number): readonly number[] {
-  const round = 2 * (w + d)
-  const corners = [w / 2, w / 2 + d, w / 2 + d + w, w / 2 + 2 * d + w]
-  const isOnFront = (p: number) => p > w / 2 + d && p < w / 2 + d + w
+/** Places round the plate from the middle of its back, as far from corners as can be and off the front. */
+function joinPlaces(plate: Panel, n: number): readonly number[] {
+  const count = plate.edges.length
+  const lengths = plate.edges.map((_, i) => edgeLength(plate.finished, i))
+  const starts = lengths.map((_, i) => lengths.slice(0, i).reduce((sum, l) => sum + l, 0))
+  const round = starts.at(-1)! + lengths.at(-1)!
+  const backs = plate.edges.flatMap((e, i) => (e.side === 'back' ? [i] : []))
+  const origin = backs.length > 0 ? (starts[backs[0]!]! + starts[backs.at(-1)!]! + lengths[backs.at(-1)!]!) / 2 : 0
+  const fromBack = (place: number) => (((place - origin) % round) + round) % round
+  const corners = starts.flatMap((s, i) => (isSmoothAt(plate.finished, i) && isStraight(plate.finished[i]!.bulge) === isStraight(plate.finished[(i + count - 1) % count]!.bulge) ? [] : [fromBack(s)]))
+  const fronts = plate.edges.flatMap((e, i) => (e.side === 'front' ? [{ from: fromBack(starts[i]!), length: lengths[i]! }] : []))
+  const isOnFront = (p: number) => fronts.some((f) => (p - f.from + round) % round < f.length)
+  const apart = (p: number, c: number) => Math.min((p - c + round) % round, (c - p + round) % round)
   let best = { worth: -Infinity, places: [] as number[] }
   const tries = 72
   for (let i = 0; i < tries; i++) {
     const places = Array.from({ length: n }, (_, j) => ((i / tries + j) * round) / n)
-    const clear = Math.min(...places.map((p) => Math.min(...corners.map((c) => Math.abs(p - c)))))
+    const clear = Math.min(...places.map((p) => Math.min(...corners.map((c) => apart(p, c)))))
     const worth = clear - places.filter(isOnFront).length * round
     if (worth > best.worth) best = { worth, places }
   }

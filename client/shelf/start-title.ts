@@ -1,0 +1,17 @@
+import type { Seat } from '../../contract/index.ts'
+
+/** What a job is called until it gets a better name. */
+export function startTitle({ division }: Seat): string {
+  switch (division.kind) {
+    case 'run':
+      return `Bench in ${division.count}`
+    case 'corner':
+      return `Corner bench in ${division.countA} and ${division.countB}`
+    case 'singles': {
+      const count = division.count + division.mirrored
+      return count === 1 ? 'One cushion' : `${count} cushions`
+    }
+    default:
+      return division satisfies never
+  }
+}

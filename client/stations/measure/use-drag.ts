@@ -1,0 +1,73 @@
+import { ref, type Ref } from 'vue'
+import { setSeat } from '../../../core/job/index.ts'
+import { at, distance, type Point } from '../../../core/outline/index.ts'
+import type { Handle } from '../../../core/seat/index.ts'
+import { isInch } from '../../../core/units/index.ts'
+import type { Scale } from '../../drawing/use-scale.ts'
+import { useJob } from '../../stores/job.ts'
+
+/** Nearer than this in pixels a corner snaps to the level of another. */
+const SNAP_PX = 7
+const CLICK_PX = 4
+
+export interface Guide {
+  readonly x?: number
+  readonly y?: number
+}
+
+/**
+ * Dragging a handle of the seat: the drawing's scale holds still, the place snaps to whole steps and to
+ * other corners (not with Shift held), and the job follows frame by frame as one undoable edit.
+ * `origin` is how far the drawing's own zero lies from the seat's.
+ */
+export function useDrag(svg: Ref<SVGSVGElement | null>, scale: Ref<Scale>, origin: Ref<Point>, corners: Ref<readonly Point[]>) {
+  const jobs = useJob()
+  const dragged = ref<string | null>(null)
+  const guides = ref<readonly Guide[]>([])
+  let frame = 0
+
+  /** Starts to drag; calls `onClick` instead when the pointer is let go where it was. */
+  function start(event: PointerEvent, handle: Handle, onClick: () => void): void {
+    const from = { x: event.clientX, y: event.clientY }
+    const others = corners.value.filter((c) => distance(c, handle.at) > 1)
+    const shift = origin.value
+    const move = (e: PointerEvent): void => {
+      if (dragged.value === null && Math.hypot(e.clientX - from.x, e.clientY - from.y) < CLICK_PX) return
+      dragged.value = handle.id
+      cancelAnimationFrame(frame)
+      frame = requestAnimationFrame(() => {
+        const snap = snapped(toSeat(e, shift), others, e.shiftKey)
+        guides.value = snap.guides
+        jobs.edit(setSeat(`${handle.label} dragged`, () => handle.drag(snap.place)), `drag-${handle.id}`)
+      })
+    }
+    const end = (): void => {
+      window.removeEventListener('pointermove', move)
+      window.removeEventListener('pointerup', end)
+      if (dragged.value === null) onClick()
+      dragged.value = null
+      guides.value = []
+    }
+    window.addEventListener('pointermove', move)
+    window.addEventListener('pointerup', end)
+  }
+
+  function toSeat(e: PointerEvent, shift: Point): Point {
+    const box = svg.value!.getBoundingClientRect()
+    const { x, y, k } = scale.value
+    return at((e.clientX - box.left - x(0)) / k + shift.x, (y(0) - (e.clientY - box.top)) / k + shift.y)
+  }
+
+  function snapped(p: Point, others: readonly Point[], isFree: boolean): { place: Point; guides: readonly Guide[] } {
+    if (isFree) return { place: p, guides: [] }
+    const reach = SNAP_PX / scale.value.k
+    const step = isInch(jobs.job!.units) ? 25.4 / 4 : 5
+    const shift = origin.value
+    const level = (value: number, key: 'x' | 'y') => others.map((o) => o[key]).find((v) => Math.abs(v - value) < reach)
+    const [x, y] = [level(p.x, 'x'), level(p.y, 'y')]
+    const whole = (value: number, zero: number) => Math.round((value - zero) / step) * step + zero
+    return { place: at(x ?? whole(p.x, shift.x), y ?? whole(p.y, shift.y)), guides: [...(x === undefined ? [] : [{ x }]), ...(y === undefined ? [] : [{ y }])] }
+  }
+
+  return { dragged, guides, start }
+}

@@ -1,0 +1,64 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { LONGEST_MM } from '../../contract/index.ts'
+import { setReadings } from '../../core/job/index.ts'
+import { slotOf } from '../../core/seat/index.ts'
+import { formatLengthWithUnit } from '../../core/units/index.ts'
+import type { TapeDriver, TapeReading } from '../tape/driver.ts'
+import { useJob } from './job.ts'
+
+/** The dimension a reading goes to: that of the field that had the focus last. */
+export interface TapeTarget {
+  readonly slot: string
+  readonly label: string
+}
+
+/** A connected tape, and where its readings go. */
+export const useTape = defineStore('tape', () => {
+  const jobs = useJob()
+  const driver = shallowRef<TapeDriver | null>(null)
+  const target = ref<TapeTarget | null>(null)
+  const said = ref('')
+  let stop: (() => void) | null = null
+  /** The first reading after a field is focused replaces what stood there; those that follow are added. */
+  let isFresh = true
+
+  function connect(next: TapeDriver): void {
+    disconnect()
+    driver.value = next
+    stop = next.connect(take, (why) => (said.value = why))
+  }
+
+  function disconnect(): void {
+    stop?.()
+    stop = null
+    driver.value = null
+    said.value = ''
+  }
+
+  function aim(next: TapeTarget): void {
+    if (target.value?.slot === next.slot) return
+    target.value = next
+    isFresh = true
+  }
+
+  function take({ mm, at }: TapeReading): void {
+    const job = jobs.job
+    const slot = job && target.value ? slotOf(job.seat, target.value.slot) : undefined
+    if (!job || !slot || !target.value) {
+      said.value = 'No field has the focus: click into the dimension that is being measured.'
+      return
+    }
+    if (!(mm > 0) || mm > LONGEST_MM) {
+      said.value = `The tape sent ${mm} mm, which cannot be: not taken.`
+      return
+    }
+    const reading = { mm, on: at.toISOString().slice(0, 10) }
+    const before = isFresh ? [] : slot.dimension.readings.slice(-19)
+    isFresh = false
+    jobs.edit(setReadings(target.value.slot, [...before, reading], `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} from the tape`))
+    said.value = `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} taken`
+  }
+
+  return { driver, isConnected: computed(() => driver.value !== null), target, said, connect, disconnect, aim }
+})

@@ -1,0 +1,202 @@
+import { arcBetween, areaOf, at, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
+
+/**
+ * The side of a cushion between two heights: foot and top are its outlines there, edge by edge.
+ * A straight side is a plane trapezium, a bowed one a stretch of a cone (upright: of a cylinder).
+ */
+export interface Wall {
+  readonly foot: Outline
+  readonly top: Outline
+  readonly heightMm: number
+}
+
+/** A stretch of one edge's wall, in mm along the foot edge; its ends stand square to the foot where the edge does not end. */
+export interface WallPart {
+  readonly edge: number
+  readonly from: number
+  readonly to: number
+}
+
+/** Where a part came to lie on the edges of an unrolled strip, and on the top edge of its wall. */
+export interface UnrolledPart {
+  readonly part: WallPart
+  readonly topFrom: number
+  readonly topTo: number
+  readonly bottom: OnStrip
+  readonly top: OnStrip
+}
+
+/** A strip edge by its index among the strip's bottom or top edges, left to right, in mm from its left end. */
+export interface OnStrip {
+  readonly edge: number
+  readonly from: number
+  readonly to: number
+}
+
+export interface Unrolled {
+  /** Counter-clockwise: bottom edges, end, top edges, start. */
+  readonly outline: Outline
+  readonly bottoms: number
+  readonly tops: number
+  readonly parts: readonly UnrolledPart[]
+}
+
+/** The part of a wall over a whole edge. */
+export const wholePart = (wall: Wall, edge: number): WallPart => ({ edge, from: 0, to: edgeLength(wall.foot, edge) })
+
+/** Whether the walls before and after a corner lie flat as one strip: an upright corner, or one that runs on smoothly. */
+export function runsOnFlat(wall: Wall, corner: number): boolean {
+  const n = wall.foot.length
+  const before = (corner + n - 1) % n
+  if (isSmoothAt(wall.foot, corner) && Math.abs(flatEdge(wall, before).slant - flatEdge(wall, corner).slant) < 1e-6) return true
+  return Math.hypot(wall.foot[corner]!.x - wall.top[corner]!.x, wall.foot[corner]!.y - wall.top[corner]!.y) < 1e-6
+}
+
+/** Unrolls parts that follow each other into one flat strip, seen from outside, its foot at the bottom. */
+export function unroll(wall: Wall, parts: readonly WallPart[]): Unrolled {
+  const bottoms: Vertex[] = []
+  const tops: Vertex[] = []
+  const placed: UnrolledPart[] = []
+  let pen: Pen = { at: at(0, 0), angle: 0 }
+  let topEnd: Point = at(0, 0)
+  for (const part of parts) {
+    const flat = cutPart(flatEdge(wall, part.edge), part)
+    const put = (p: Point): Point => {
+      const [c, s] = [Math.cos(pen.angle), Math.sin(pen.angle)]
+      return at(pen.at.x + p.x * c - p.y * s, pen.at.y + p.x * s + p.y * c)
+    }
+    const bottom = joinOn(bottoms, put(at(0, 0)), put(flat.footEnd), flat.footBulge, flat.footLength)
+    const top = joinOn(tops, put(flat.topStart), put(flat.topEnd), flat.topBulge, flat.topLength)
+    placed.push({ part, topFrom: flat.topFrom, topTo: flat.topFrom + flat.topLength, bottom, top })
+    topEnd = put(flat.topEnd)
+    pen = { at: put(flat.footEnd), angle: pen.angle + 4 * Math.atan(flat.footBulge) }
+  }
+  const reversed = [...tops.map((v, i) => vertex(i + 1 < tops.length ? tops[i + 1]! : topEnd, -(v.bulge ?? 0)))].reverse()
+  return { outline: levelled([...bottoms, at(pen.at.x, pen.at.y), ...reversed, at(tops[0]!.x, tops[0]!.y)]), bottoms: bottoms.length, tops: tops.length, parts: placed }
+}
+
+interface Pen {
+  readonly at: Point
+  readonly angle: number
+}
+
+/** Goes on with the last edge where the new stretch is straight and in line with it, so that an upright strip is one rectangle. */
+function joinOn(edges: Vertex[], start: Point, end: Point, bulge: number, length: number): OnStrip {
+  const last = edges.at(-1)
+  if (last && isStraight(last.bulge) && isStraight(bulge)) {
+    const [before, now] = [unit(minusPoint(start, last)), unit(minusPoint(end, start))]
+    if (Math.abs(before.x * now.y - before.y * now.x) < 1e-7) {
+      const from = Math.hypot(start.x - last.x, start.y - last.y)
+      return { edge: edges.length - 1, from, to: from + length }
+    }
+  }
+  edges.push(vertex(start, bulge))
+  return { edge: edges.length - 1, from: 0, to: length }
+}
+
+/** A strip is drawn with its two lower ends on one level and its box at the origin. */
+function levelled(outline: Outline): Outline {
+  const [minX, minY] = [Math.min(...outline.map((v) => v.x)), Math.min(...outline.map((v) => v.y))]
+  return outline.map((v) => vertex(at(v.x - minX, v.y - minY), v.bulge))
+}
+
+/** One edge's wall laid flat: foot from the origin along x, the top edge above it. */
+interface FlatEdge {
+  readonly slant: number
+  readonly footLength: number
+  /** Along the foot's direction where the top edge starts and ends; on a cone the angles are scaled to lengths at the foot. */
+  readonly topStart: number
+  readonly topEnd: number
+  /** Radius of the unrolled foot, 0 when straight; positive when its centre is above. */
+  readonly radius: number
+  /** Length at the top for each mm at the foot. */
+  readonly widens: number
+}
+
+function flatEdge({ foot, top, heightMm }: Wall, i: number): FlatEdge {
+  const [a, b] = edgeOf(foot, i)
+  const [c, d] = edgeOf(top, i)
+  const footLength = edgeLength(foot, i)
+  if (isStraight(a.bulge)) {
+    const along = unit(minusPoint(b, a))
+    const out = dot(minusPoint(c, a), at(along.y, -along.x))
+    return { slant: Math.hypot(heightMm, out), footLength, topStart: dot(minusPoint(c, a), along), topEnd: dot(minusPoint(d, a), along), radius: 0, widens: 1 }
+  }
+  const [low, high] = [arcBetween(a, b, a.bulge!), arcBetween(c, d, c.bulge!)]
+  const way = Math.sign(low.radius)
+  const [r0, r1] = [Math.abs(low.radius), Math.abs(high.radius)]
+  const angleAt = (p: Point) => Math.atan2(p.y - low.centre.y, p.x - low.centre.x)
+  const ahead = (p: Point) => way * Math.atan2(Math.sin(angleAt(p) - low.startAngle), Math.cos(angleAt(p) - low.startAngle))
+  const topStart = ahead(c) * r0
+  const slant = Math.hypot(heightMm, r1 - r0)
+  // A cone's side laid flat has the apex radius r/sin a; angles shrink by sin a, so arc lengths are kept.
+  const sine = (r0 - r1) / slant
+  return { slant, footLength, topStart, topEnd: topStart + Math.abs(high.sweep) * r0, radius: Math.abs(sine) < 1e-9 ? 0 : r0 / sine, widens: r1 / r0 }
+}
+
+interface FlatPart {
+  readonly footLength: number
+  readonly footEnd: Point
+  readonly footBulge: number
+  readonly topFrom: number
+  readonly topLength: number
+  readonly topStart: Point
+  readonly topEnd: Point
+  readonly topBulge: number
+}
+
+/** Takes the part between two places of the foot; a cut inside the edge runs square up from the foot. */
+function cutPart(flat: FlatEdge, part: WallPart): FlatPart {
+  const atStart = part.from < 1e-6
+  const atEnd = part.to > flat.footLength - 1e-6
+  const topStart = atStart ? flat.topStart : part.from
+  const topEnd = atEnd ? flat.topEnd : part.to
+  const placeFoot = placer(flat, part.from, 0)
+  const placeTop = placer(flat, part.from, flat.slant)
+  const bulgeOver = (length: number) => (flat.radius === 0 ? 0 : Math.tan(length / flat.radius / 4))
+  return {
+    footLength: part.to - part.from,
+    footEnd: placeFoot(part.to),
+    footBulge: bulgeOver(part.to - part.from),
+    topFrom: (topStart - flat.topStart) * flat.widens,
+    topLength: (topEnd - topStart) * flat.widens,
+    topStart: placeTop(topStart),
+    topEnd: placeTop(topEnd),
+    topBulge: bulgeOver(topEnd - topStart),
+  }
+}
+
+/** Flat place of a point at a foot length, at a height up the slant, when the part's foot starts at the origin along x. */
+function placer(flat: FlatEdge, from: number, up: number): (footPlace: number) => Point {
+  if (flat.radius === 0) return (place) => at(place - from, up)
+  const rho = flat.radius
+  return (place) => {
+    const angle = (place - from) / rho
+    return at((rho - up) * Math.sin(angle), rho - (rho - up) * Math.cos(angle))
+  }
+}
+
+/** Area of the walls by triangles between foot and top, as a check that knows nothing of unrolling. */
+export function wallArea({ foot, top, heightMm }: Wall): number {
+  return foot.reduce((sum, _, i) => {
+    const steps = isStraight(foot[i]!.bulge) ? 1 : 64
+    const [low, high] = [pointsOn(foot, i, steps), pointsOn(top, i, steps)]
+    return sum + Array.from({ length: steps }, (_, k) => triangle(low[k]!, low[k + 1]!, high[k]!, heightMm) + triangle(high[k]!, high[k + 1]!, low[k + 1]!, -heightMm)).reduce((a, b) => a + b, 0)
+  }, 0)
+}
+
+function pointsOn(outline: Outline, i: number, steps: number): readonly Point[] {
+  const [a, b] = edgeOf(outline, i)
+  if (isStraight(a.bulge)) return [a, b]
+  const { centre, radius, startAngle, sweep } = arcBetween(a, b, a.bulge!)
+  return Array.from({ length: steps + 1 }, (_, k) => at(centre.x + Math.abs(radius) * Math.cos(startAngle + (sweep * k) / steps), centre.y + Math.abs(radius) * Math.sin(startAngle + (sweep * k) / steps)))
+}
+
+/** Area of the triangle p q r; p and q lie level, r higher by `up`. */
+function triangle(p: Point, q: Point, r: Point, up: number): number {
+  const u = [q.x - p.x, q.y - p.y, 0] as const
+  const v = [r.x - p.x, r.y - p.y, up] as const
+  return Math.hypot(u[1] * v[2], -u[0] * v[2], u[0] * v[1] - u[1] * v[0]) / 2
+}
+
+export const isFlatRectangle = (u: Unrolled): boolean => u.outline.length === 4 && Math.abs(areaOf(u.outline) - Math.max(...u.outline.map((v) => v.x)) * Math.max(...u.outline.map((v) => v.y))) < 1e-3

@@ -1,0 +1,66 @@
+import { arcBetween, isStraight } from './arc.ts'
+import { curveOf, meet, type Curve } from './curve.ts'
+import { onEdge, stretchOf } from './along.ts'
+import { edgeOf, type Outline, type Vertex } from './outline.ts'
+import { at, distance, dot, minusPoint, type Point } from './point.ts'
+
+/** The part of an outline on one side of a straight cut; `sources[i]` is the edge that edge i comes from, −1 for the cut itself. */
+export interface CutOff {
+  readonly outline: Outline
+  readonly sources: readonly number[]
+}
+
+/**
+ * Keeps what lies to the left of a line through `from` along `direction`. An outline that the line
+ * parts in more than two comes back crossed or touching itself: ask `isSimple`.
+ */
+export function keepLeftOf(part: CutOff, from: Point, direction: Point): CutOff {
+  const side = (p: Point): number => direction.x * (p.y - from.y) - direction.y * (p.x - from.x)
+  const line: Curve = { kind: 'line', from, direction }
+  const kept: { start: Vertex; end: Point; source: number }[] = []
+  part.outline.forEach((_, i) => {
+    const shares = [0, ...crossings(part.outline, i, line), 1]
+    for (let k = 0; k + 1 < shares.length; k++) {
+      const [a, b] = [shares[k]!, shares[k + 1]!]
+      if (b - a < 1e-9 || side(onEdge(part.outline, i, (a + b) / 2)) <= 0) continue
+      kept.push({ start: stretchOf(part.outline, i, a, b), end: onEdge(part.outline, i, b), source: part.sources[i]! })
+    }
+  })
+  const outline: Vertex[] = []
+  const sources: number[] = []
+  kept.forEach((piece, k) => {
+    outline.push(piece.start)
+    sources.push(piece.source)
+    const next = kept[(k + 1) % kept.length]!.start
+    if (distance(piece.end, next) > 1e-6) {
+      outline.push(at(piece.end.x, piece.end.y))
+      sources.push(-1)
+    }
+  })
+  return { outline, sources }
+}
+
+export const wholeOf = (outline: Outline): CutOff => ({ outline, sources: outline.map((_, i) => i) })
+
+/** Shares of an edge at which a line crosses it, rising. */
+function crossings(outline: Outline, i: number, line: Extract<Curve, { kind: 'line' }>): readonly number[] {
+  const [a, b] = edgeOf(outline, i)
+  const curve = curveOf(outline, i)
+  if (curve.kind === 'line') {
+    const p = meet(line, curve, a)
+    if (!p) return []
+    const share = dot(minusPoint(p, a), minusPoint(b, a)) / dot(minusPoint(b, a), minusPoint(b, a))
+    return share > 1e-9 && share < 1 - 1e-9 ? [share] : []
+  }
+  const arc = arcBetween(a, b, isStraight(a.bulge) ? 1e-4 : a.bulge!)
+  const far = 4 * Math.abs(curve.radius) + distance(a, line.from)
+  const ends = [-far, far].map((t) => at(line.from.x + line.direction.x * t, line.from.y + line.direction.y * t))
+  const points = ends.flatMap((near) => meet(line, curve, near) ?? [])
+  const shares = points.map((p) => {
+    const turned = (Math.atan2(p.y - arc.centre.y, p.x - arc.centre.x) - arc.startAngle) * Math.sign(arc.sweep)
+    return (((turned % TAU) + TAU) % TAU) / Math.abs(arc.sweep)
+  })
+  return [...new Set(shares)].filter((s) => s > 1e-9 && s < 1 - 1e-9).toSorted((p, q) => p - q)
+}
+
+const TAU = 2 * Math.PI

@@ -1,0 +1,1 @@
+export { simulatedReading, USUAL_NOISE, type TapeNoise } from './simulated-reading.ts'

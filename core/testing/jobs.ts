@@ -1,0 +1,51 @@
+import type { Dimension, Job } from '../../contract/index.ts'
+import { reading, newSeat } from '../job/index.ts'
+import { planJob, type DesignPlan, type WorkedPlan } from '../plan.ts'
+import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
+import { keepersBench } from '../shop/index.ts'
+
+/** The plan of a job that can be worked; throws its warnings otherwise. */
+export function worked(job: Job): WorkedPlan {
+  const plan = planJob(job)
+  if (plan.kind !== 'worked') throw new Error(JSON.stringify(plan.warnings))
+  return plan
+}
+
+/** The only design of a job whose cushions are all alike. */
+export function onlyDesign(plan: WorkedPlan): DesignPlan {
+  if (plan.designs.length !== 1) throw new Error(`${plan.designs.length} designs`)
+  return plan.designs[0]!
+}
+
+export function cushionsFrom(seat: Job['seat']): Cushions {
+  const found = cushionsOf(seat)
+  if (!found.ok) throw new Error(JSON.stringify(found.error))
+  return found.value
+}
+
+/** An upright rectangular cushion. */
+export const boxSolid = (width: number, depth: number, thickness: number): Solid => cushionsFrom(newSeat('singles', width, depth, thickness, 1)).designs[0]!.solid
+
+export interface BenchChange {
+  readonly width?: Dimension | number
+  readonly depth?: Dimension | number
+  readonly thickness?: Dimension | number
+  readonly count?: number
+  readonly gapMm?: number
+}
+
+/** The demo bench with something changed. */
+export function benchJob({ width, depth, thickness, count, gapMm }: BenchChange, job: Job = keepersBench()): Job {
+  const { footprint, division } = job.seat
+  if (footprint.kind !== 'rectangle' || division.kind !== 'run') throw new Error('not a bench')
+  const dimension = (d: Dimension | number | undefined, was: Dimension) => (d === undefined ? was : typeof d === 'number' ? reading(d) : d)
+  return {
+    ...job,
+    seat: {
+      ...job.seat,
+      footprint: { ...footprint, width: dimension(width, footprint.width), depth: dimension(depth, footprint.depth) },
+      thickness: dimension(thickness, job.seat.thickness),
+      division: { ...division, count: count ?? division.count, gapMm: gapMm ?? division.gapMm },
+    },
+  }
+}

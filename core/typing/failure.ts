@@ -1,0 +1,52 @@
+import type { AllowanceBook, Cloth, Grade, Job, Seat } from '../../contract/index.ts'
+import type { Edit } from '../job/index.ts'
+import { ok, type Result } from '../result/index.ts'
+import type { LengthUnit } from '../units/index.ts'
+
+/** What a typed line can refer to. `job` is null on the shelf, where only new jobs make sense. */
+export interface TypingContext {
+  readonly job: Job | null
+  readonly units: LengthUnit
+  readonly grades: readonly Grade[]
+  readonly cloths: readonly Cloth[]
+  readonly limits: TypingLimits
+}
+
+/** The most that a job file takes. */
+export interface TypingLimits {
+  readonly longestMm: number
+  readonly largestAllowanceMm: number
+  readonly mostCushions: number
+}
+
+export type Typed =
+  /** `units`: how the sizes were said, which a new job goes on with. */
+  | { readonly kind: 'seat'; readonly seat: Seat; readonly units: LengthUnit; readonly says: string }
+  | { readonly kind: 'edit'; readonly edit: Edit }
+
+export type TypingFailure =
+  | { readonly code: 'empty' }
+  | { readonly code: 'unknown-word'; readonly word: string }
+  | { readonly code: 'wants-job'; readonly word: string }
+  | { readonly code: 'sizes'; readonly word: string; readonly found: number; readonly wanted: number; readonly example: string }
+  | { readonly code: 'length'; readonly what: string; readonly text: string; readonly why: 'not-a-length' | 'division-by-zero' | 'empty' | 'not-positive' | 'too-long' | 'negative' }
+  | { readonly code: 'angle'; readonly text: string; readonly least: number; readonly most: number }
+  | { readonly code: 'count'; readonly text: string }
+  | { readonly code: 'only-bench'; readonly word: string }
+  | { readonly code: 'choice'; readonly word: string; readonly text: string; readonly choices: readonly string[] }
+  | { readonly code: 'which'; readonly what: 'grade' | 'cloth' | 'edge' | 'corner' | 'dimension'; readonly text: string; readonly found: readonly string[] }
+  | { readonly code: 'pattern'; readonly word: string; readonly example: string }
+
+export type Answer = Result<Typed, TypingFailure>
+export type OpenJob = TypingContext & { readonly job: Job }
+export type Reader = (rest: string, context: OpenJob) => Answer
+export type AllowanceName = keyof AllowanceBook
+
+export const edit = (e: Edit): Answer => ok({ kind: 'edit', edit: e })
+export const fail = (error: TypingFailure): { readonly ok: false; readonly error: TypingFailure } => ({ ok: false, error })
+
+export function chain<T, U, E>(result: Result<T, E>, next: (value: T) => Result<U, E>): Result<U, E> {
+  return result.ok ? next(result.value) : result
+}
+
+export const listed = (text: string): readonly string[] => text.split(/\s*[,;]\s*/).filter((t) => t !== '')
