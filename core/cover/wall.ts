@@ -1,4 +1,4 @@
-import { arcBetween, areaOf, at, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
+import { arcBetween, at, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
 
 /**
  * The side of a cushion between two heights: foot and top are its outlines there, edge by edge.
@@ -198,5 +198,3 @@ function triangle(p: Point, q: Point, r: Point, up: number): number {
   const v = [r.x - p.x, r.y - p.y, up] as const
   return Math.hypot(u[1] * v[2], -u[0] * v[2], u[0] * v[1] - u[1] * v[0]) / 2
 }
-
-export const isFlatRectangle = (u: Unrolled): boolean => u.outline.length === 4 && Math.abs(areaOf(u.outline) - Math.max(...u.outline.map((v) => v.x)) * Math.max(...u.outline.map((v) => v.y))) < 1e-3

@@ -1,9 +1,8 @@
-import { isSmoothAt } from './along.ts'
+import { directionOn, isSmoothAt } from './along.ts'
 import { isStraight } from './arc.ts'
 import { curveOf, footOn, meet, movedCurve, type Curve } from './curve.ts'
-import { directionOn } from './along.ts'
 import { edgeOf, vertex, type Outline } from './outline.ts'
-import { at, distance, dot, minusPoint, rightOf, type Point } from './point.ts'
+import { at, dot, minusPoint, rightOf, type Point } from './point.ts'
 import { isSimple } from './is-simple.ts'
 
 /**
@@ -21,7 +20,7 @@ export function offsetEdges(outline: Outline, distances: readonly number[]): Out
   const corners = outline.map((_, i) => movedCorner(outline, i, distances, curves))
   outline.forEach((_, i) => {
     if (!roundsUnequal(outline, i, distances)) return
-    const fillet = keepTangent(outline, i, distances, curves, corners)
+    const fillet = keepTangent(outline, i, curves)
     if (!fillet) return
     curves[i] = fillet.curve
     corners[i] = fillet.start
@@ -59,10 +58,18 @@ function roundsUnequal(outline: Outline, i: number, distances: readonly number[]
   const n = outline.length
   const [before, after] = [(i + n - 1) % n, (i + 1) % n]
   const isUnequal = Math.abs(distances[before]! - distances[i]!) > SAME || Math.abs(distances[after]! - distances[i]!) > SAME
-  return isUnequal && isSmoothAt(outline, i) && isSmoothAt(outline, after)
+  return isUnequal && isSmoothAt(outline, i) && isSmoothAt(outline, after) && [before, after].every((j) => bendOf(outline, i) > SHARPER * bendOf(outline, j))
 }
 
-function keepTangent(outline: Outline, i: number, distances: readonly number[], curves: readonly Curve[], corners: readonly Point[]): { curve: Curve; start: Point; end: Point } | null {
+/** A rounding bends more than the edges it joins; the arcs of a smooth hull bend alike and are moved each by itself. */
+const SHARPER = 3
+
+function bendOf(outline: Outline, i: number): number {
+  const curve = curveOf(outline, i)
+  return curve.kind === 'line' ? 0 : 1 / Math.abs(curve.radius)
+}
+
+function keepTangent(outline: Outline, i: number, curves: readonly Curve[]): { curve: Curve; start: Point; end: Point } | null {
   const n = outline.length
   const [before, after] = [(i + n - 1) % n, (i + 1) % n]
   const old = curves[i]!
@@ -72,7 +79,7 @@ function keepTangent(outline: Outline, i: number, distances: readonly number[], 
   if (!centre) return null
   const curve: Curve = { kind: 'circle', centre, radius: old.radius }
   const [start, end] = [footOn(first, centre), footOn(last, centre)]
-  return distance(start, corners[i]!) < 4 * Math.abs(old.radius) + Math.abs(distances[i]!) * 8 ? { curve, start, end } : null
+  return { curve, start, end }
 }
 
 /** The bulge between two points of a curve; of the two ways round a circle the one nearer to the bulge it had. */

@@ -137,7 +137,7 @@ function stood(seat: Seat, footing: Footing, outline: Outline, drafts: readonly 
   return ok({
     bare: { outline: bare, edges: edged },
     free: { outline: free, edges: edged },
-    marks: footing.marks.map((m) => ({ ...m, from: toSeat(m.from), to: toSeat(m.to) })),
+    marks: footing.marks.map((m) => ({ ...m, from: toSeat(m.from), to: toSeat(m.to), ...(m.bulge === undefined ? {} : { bulge: seat.mirrored ? -m.bulge : m.bulge }) })),
     corners: footing.outline.map((p, i) => ({ name: footing.corners[i]!, at: toSeat(p) })),
     centre: footing.centre && toSeat(footing.centre),
     toSeat,

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import { bandCentre, ruledPlace } from '../../../core/cloth/index.ts'
+import { frontSpan } from '../../../core/seat/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { svgPoints, useScale } from '../../drawing/use-scale.ts'
@@ -59,7 +60,10 @@ const faces = computed(() => walls.value.map((w, i) => ({ ...w, id: `made-wall-$
 const middle = (p: Point, q: Point) => ({ x: scale.value.x((p.x + q.x) / 2), y: scale.value.y((p.y + q.y) / 2) })
 const gusset = computed(() => faces.value.find((f) => f.isGusset))
 const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
-const ends = computed(() => ({ left: line(at(box.value.minX, 0)), right: line(seen(at(size.value.width.value, 0), 0)) }))
+const front = computed(() => frontSpan(size.value))
+/** The width over all is that of the front edge. */
+const isFullFront = computed(() => Math.abs(front.value.to - front.value.from - size.value.width.value) < 1)
+const ends = computed(() => ({ left: line(seen(at(front.value.from, 0), 0)), right: line(seen(at(front.value.to, 0), 0)) }))
 </script>
 
 <template>
@@ -78,8 +82,8 @@ const ends = computed(() => ({ left: line(at(box.value.minX, 0)), right: line(se
       </g>
       <polygon :points="points(top)" class="plate" fill="url(#made-top)" />
       <polygon v-if="piping" :points="points(top)" class="piping" :style="{ strokeWidth: `${pipe}px` }" />
-      <DimensionLine :x1="line(seen(at(0, 0), 0)).x" :y1="ends.left.y + 34" :x2="ends.right.x" :y2="ends.left.y + 34" :figure="size.width" />
-      <DimensionLine :x1="ends.left.x - 30" :y1="scale.y(0)" :x2="ends.left.x - 30" :y2="scale.y(size.thickness.value)" :figure="size.thickness" />
+      <DimensionLine v-if="isFullFront" :x1="ends.left.x" :y1="ends.left.y + 34" :x2="ends.right.x" :y2="ends.left.y + 34" :figure="size.width" />
+      <DimensionLine :x1="scale.x(box.minX) - 30" :y1="scale.y(0)" :x2="scale.x(box.minX) - 30" :y2="scale.y(size.thickness.value)" :figure="size.thickness" />
       <text v-if="gusset" :x="line(gusset.corners[0]).x + 4" :y="line(gusset.corners[0]).y + 40" text-anchor="middle">gusset, zip</text>
     </svg>
   </div>

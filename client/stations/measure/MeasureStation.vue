@@ -30,7 +30,7 @@ const picked = ref<Picked | null>(null)
 watch(() => seat.value.footprint.kind, () => (picked.value = null))
 const tapeOut = ref(false)
 const template = ref(false)
-const card = computed(() => ({ left: `${Math.max(8, (picked.value?.x ?? 0) - 150)}px`, top: `${Math.max(8, (picked.value?.y ?? 0) + 16)}px` }))
+const card = computed(() => ({ left: `clamp(8px, ${(picked.value?.x ?? 0) - 150}px, calc(100% - 384px))`, top: `clamp(8px, ${(picked.value?.y ?? 0) + 16}px, calc(100% - 300px))` }))
 
 /** The shape that measured diagonals describe, where it is another than the one entered. */
 const offered = computed(() => {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { setReadings } from '../../../core/job/index.ts'
-import { at, atHeight, boxOf, moved, onEdge, outwardOn, turnedBy, type Box, type Outline, type Point } from '../../../core/outline/index.ts'
-import { handlesOf, shapeSeat, slotOf, valueOf, type Handle } from '../../../core/seat/index.ts'
+import { at, atHeight, boxOf, edgeLength, moved, onEdge, outwardOn, turnedBy, vertex, type Box, type Outline, type Point } from '../../../core/outline/index.ts'
+import { frontSpan, handlesOf, settingName, shapeSeat, slotOf, valueOf, type Handle } from '../../../core/seat/index.ts'
 import { formatLength } from '../../../core/units/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
@@ -54,21 +54,31 @@ const drawn = computed(() =>
     const middle = moved(turnedBy([at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)], c.place.angleRad), c.place)[0]!
     const isAlone = seat.value.division.kind === 'singles'
     const size = `${formatLength(solid.width.value, jobs.job!.units)} x ${formatLength(solid.depth.value, jobs.job!.units)}`
-    return [{ number: isAlone ? `${cushions.value.count} of these` : String(i + 1), size: cushions.value.designs.length > 1 && !isAlone ? `${id}: ${size}` : size, fits: box.maxX * scale.value.k > 96, mirrored: isAlone && count < cushions.value.count ? `${cushions.value.count - count} of them mirrored` : '', foot: stand(solid.outline), top: leans.some((l) => l !== 0) ? stand(atHeight(solid.outline, leans, solid.thickness.value)) : null, ...pixel(middle) }]
+    const isNarrow = box.maxX * scale.value.k < 150
+    return [{ number: isAlone ? (isNarrow ? `× ${cushions.value.count}` : `${cushions.value.count} of these`) : String(i + 1), size: cushions.value.designs.length > 1 && !isAlone ? `${id}: ${size}` : size, fits: Math.min(box.maxX, frontSpan(solid).to - frontSpan(solid).from) * scale.value.k > size.length * 7.2 + 10 && box.maxY * scale.value.k > 76, mirrored: isAlone && count < cushions.value.count ? `${cushions.value.count - count} mirrored` : '', foot: stand(solid.outline), top: leans.some((l) => l !== 0) ? stand(atHeight(solid.outline, leans, solid.thickness.value)) : null, ...pixel(middle) }]
   }),
 )
 
 const edges = computed(() =>
   (shaped.value?.bare.edges ?? []).map((e, i) => {
-    const [middle, out] = [pixel(onEdge(bare.value, i, 0.5)), outwardOn(bare.value, i, 0.5)]
-    const away = out.y < -0.5 ? 19 : 11
-    const role = [e.meets === 'open' ? '' : e.meets, e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`].filter((t) => t !== '').join(', ')
-    const isLong = bare.value.length <= 14
-    return { ...e, d: edgePath(bare.value, i, view.value), x: middle.x + out.x * away, y: middle.y - out.y * away, anchor: out.x > 0.5 ? 'start' : out.x < -0.5 ? 'end' : 'middle', words: isLong || role !== '' ? [e.side === 'front' && e.name === frontName.value ? 'front' : e.name, role].filter((t) => t !== '').join(', ') : '' }
+    // Inside the seat and off the middle, where dimension lines and handles leave room.
+    const share = 0.3
+    const [spot, out] = [pixel(onEdge(bare.value, i, share)), outwardOn(bare.value, i, share)]
+    const inside = Math.abs(out.y) > 0.5 ? 14 : 8
+    const role = [e.meets === 'open' || e.meets === settingName(e.name) ? '' : e.meets, e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`].filter((t) => t !== '').join(', ')
+    // A hull in several arcs is named once, on its longest.
+    const group = settingName(e.name)
+    const alike = shaped.value!.bare.edges.flatMap((other, j) => (settingName(other.name) === group ? [j] : []))
+    const isNamed = bare.value.length <= 20 && alike.reduce((longest, j) => (edgeLength(bare.value, j) > edgeLength(bare.value, longest) ? j : longest)) === i
+    return { ...e, d: edgePath(bare.value, i, view.value), x: spot.x - out.x * inside, y: spot.y + out.y * inside, anchor: out.x > 0.5 ? 'end' : out.x < -0.5 ? 'start' : 'middle', words: isNamed ? [e.name === frontName.value ? 'front' : group, role].filter((t) => t !== '').join(', ') : '' }
   }),
 )
 const frontName = computed(() => (shaped.value?.bare.edges.some((e) => e.name === seat.value.front) ? seat.value.front : shaped.value?.bare.edges[0]?.name))
-const marks = computed(() => (shaped.value ? placeMarks(shaped.value.marks, bare.value, scale.value.k) : []).map((m) => ({ slot: m.slot, line: m.line.map(pixel), between: m.between.map(pixel), figure: cushions.value?.measured.find((f) => f.id === `seat.${m.slot}`) })))
+const arcOf = ([from, to]: readonly [Point, Point], bulge: number) => {
+  const arc = [vertex(from, bulge), to]
+  return { d: edgePath(arc, 0, view.value), ...pixel(onEdge(arc, 0, 0.5)) }
+}
+const marks = computed(() => (shaped.value ? placeMarks(shaped.value.marks, bare.value, scale.value.k) : []).map((m) => ({ slot: m.slot, line: m.line.map(pixel), between: m.between.map(pixel), arc: m.bulge === 0 ? undefined : arcOf(m.line, m.bulge), figure: cushions.value?.measured.find((f) => f.id === `seat.${m.slot}`) })))
 const corners = computed(() => (shaped.value?.corners ?? []).filter((c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`)))
 
 const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) => emit('pick', { kind, name, x: p.x, y: p.y })
@@ -117,7 +127,7 @@ watch(editing, () => (isAdding = false))
       </g>
       <g v-for="m in marks" :key="m.slot">
         <line v-for="n in [0, 1]" :key="n" :x1="m.between[n]!.x" :y1="m.between[n]!.y" :x2="m.line[n]!.x" :y2="m.line[n]!.y" class="extension" />
-        <DimensionLine v-if="m.figure" :x1="m.line[0]!.x" :y1="m.line[0]!.y" :x2="m.line[1]!.x" :y2="m.line[1]!.y" :figure="m.figure" editable @edit="edit(m.slot, m.line)" />
+        <DimensionLine v-if="m.figure" :x1="m.line[0]!.x" :y1="m.line[0]!.y" :x2="m.line[1]!.x" :y2="m.line[1]!.y" :figure="m.figure" :arc="m.arc" editable @edit="edit(m.slot, m.line)" />
       </g>
       <circle v-for="c in corners" :key="c.name" :cx="pixel(c.at).x" :cy="pixel(c.at).y" r="7" class="corner" @click="pick('corner', c.name, pixel(c.at))"><title>Corner {{ c.name }}</title></circle>
       <g v-for="h in handles" :key="h.id" class="handle" :class="[h.kind, { dragged: dragged === h.id }]" :data-handle="h.id" @pointerdown.prevent="grab($event, h)">

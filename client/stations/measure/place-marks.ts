@@ -1,4 +1,4 @@
-import { distance, isInside, rightOf, unit, minusPoint, between, at, type Outline, type Point } from '../../../core/outline/index.ts'
+import { arcBetween, distance, isInside, rightOf, unit, minusPoint, between, at, type Outline, type Point } from '../../../core/outline/index.ts'
 import type { Mark } from '../../../core/seat/index.ts'
 
 /** A dimension line of the sketch, in mm of the seat: where it is drawn, and the places it measures between. */
@@ -6,10 +6,12 @@ export interface PlacedMark {
   readonly slot: string
   readonly line: readonly [Point, Point]
   readonly between: readonly [Point, Point]
+  /** Of an arc, drawn round the same centre; 0 for a straight line. */
+  readonly bulge: number
 }
 
 /** Pixels from the outline to the first line beside it, and to the next. */
-const FIRST_PX = 44
+const FIRST_PX = 40
 const NEXT_PX = 30
 
 /**
@@ -19,16 +21,26 @@ const NEXT_PX = 30
 export function placeMarks(marks: readonly Mark[], outline: Outline, k: number): readonly PlacedMark[] {
   const taken = new Map<number, number>()
   return marks.map((mark): PlacedMark => {
-    const { from, to } = mark
-    const out = outwards(from, to, outline)
-    if (!out) return { slot: mark.slot, line: [from, to], between: [from, to] }
+    const { from, to, bulge } = mark
+    if (bulge !== undefined) return beside(mark, bulge, outline, k)
+    const out = mark.isDirect ? null : outwards(from, to, outline)
+    if (!out) return { slot: mark.slot, line: [from, to], between: [from, to], bulge: 0 }
     const side = Math.round(Math.atan2(out.y, out.x) / (Math.PI / 6))
     const level = taken.get(side) ?? 0
     taken.set(side, level + 1)
     const by = (FIRST_PX + level * NEXT_PX) / k
     const moved = (p: Point) => at(p.x + out.x * by, p.y + out.y * by)
-    return { slot: mark.slot, line: [moved(from), moved(to)], between: [from, to] }
+    return { slot: mark.slot, line: [moved(from), moved(to)], between: [from, to], bulge: 0 }
   })
+}
+
+/** A length along an arc is drawn as an arc on the side that is free. */
+function beside({ slot, from, to }: Mark, bulge: number, outline: Outline, k: number): PlacedMark {
+  const { centre, radius, startAngle, sweep } = arcBetween(from, to, bulge)
+  const on = (r: number, share: number) => at(centre.x + r * Math.cos(startAngle + sweep * share), centre.y + r * Math.sin(startAngle + sweep * share))
+  const r = Math.abs(radius)
+  const by = (isInside(outline, on(r + 5, 0.5)) ? -1 : 1) * (FIRST_PX / k)
+  return { slot, line: [on(r + by, 0), on(r + by, 1)], between: [from, to], bulge }
 }
 
 /** The side of a line that is free of the seat; null when the line crosses the seat. */

@@ -10,16 +10,21 @@ const place = ref<HTMLElement | null>(null)
 const cut = computed(() => cutOutline(props.panel))
 const box = computed(() => boxOf(cut.value))
 const isStrip = computed(() => props.panel.role !== 'plate')
-const scale = useScale(place, box, { left: 62, right: 26, top: 44, bottom: 42 })
+const scale = useScale(place, box, { left: 62, right: 26, top: 46, bottom: 48 })
 const notches = computed(() =>
   props.panel.notches.map((n) => {
     const edge = props.panel.edges.find((e) => e.name === n.edge)!
     const p = notchPlace(props.panel, n)
     const [x, y] = [scale.value.x(p.x + p.outward.x * edge.allowance.value), scale.value.y(p.y + p.outward.y * edge.allowance.value)]
     const depth = Math.max(5, notchDepth(props.panel, n, props.notchMm) * scale.value.k)
-    return { letter: n.letter, x, y, x2: x - p.outward.x * depth, y2: y + p.outward.y * depth, tx: x - p.outward.x * 15, ty: y + p.outward.y * 15 + 4 }
+    return { letter: n.letter, x, y, x2: x - p.outward.x * depth, y2: y + p.outward.y * depth, ...letterPlace(x, y, p.outward) }
   }),
 )
+/** Inside a plate; outside a strip, which is too low for letters from both edges. */
+const letterPlace = (x: number, y: number, outward: { x: number; y: number }) => {
+  const by = isStrip.value ? 9 : -15
+  return { tx: x + outward.x * by, ty: y - outward.y * by + 4 }
+}
 const litEdges = computed(() =>
   props.panel.edges.flatMap((e, i) => {
     if (!props.lit.has(`${props.panel.id}/${e.name}`)) return []
@@ -46,7 +51,7 @@ const zipEdges = computed(() =>
         <line :x1="n.x" :y1="n.y" :x2="n.x2" :y2="n.y2" class="notch" />
         <text :x="n.tx" :y="n.ty" text-anchor="middle" class="letter">{{ n.letter }}</text>
       </g>
-      <DimensionLine :x1="scale.x(box.minX)" :x2="scale.x(box.maxX)" :y1="scale.y(box.minY) + 28" :y2="scale.y(box.minY) + 28" :figure="panel.figures.cutWidth" />
+      <DimensionLine :x1="scale.x(box.minX)" :x2="scale.x(box.maxX)" :y1="scale.y(box.minY) + 34" :y2="scale.y(box.minY) + 34" :figure="panel.figures.cutWidth" />
       <DimensionLine :x1="scale.x(box.minX) - 22" :x2="scale.x(box.minX) - 22" :y1="scale.y(box.minY)" :y2="scale.y(box.maxY)" :figure="panel.figures.cutHeight" />
     </svg>
   </figure>

@@ -1,9 +1,9 @@
-import { edgeLength } from '../../outline/index.ts'
-import type { Figure, Operand } from '../../working/index.ts'
+import { areaOf, boxOf, edgeLength, type Outline } from '../../outline/index.ts'
+import { asExpression, evaluate, type Figure, type Operand } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import { finishedEdgeLength, type EdgeTreatment, type Panel } from '../panel.ts'
 import type { SeamPair, Stretch } from '../seam.ts'
-import { isFlatRectangle, unroll, type OnStrip, type UnrolledPart, type Wall, type WallPart } from '../wall.ts'
+import { unroll, type OnStrip, type UnrolledPart, type Wall, type WallPart } from '../wall.ts'
 import { rectanglePanel, shapedPanel, type EdgeDraft } from './panel-draft.ts'
 
 /** A strip of boxing or half a gusset: its panel, and where each part of the wall lies on it. */
@@ -37,7 +37,7 @@ export function stripOf(wall: Wall, draft: StripDraft, allowances: Allowances): 
   const long = (line: 'bottom' | 'top', count: number) =>
     Array.from({ length: count }, (_, k) => (draft.zip === line ? edge(zipName(k), 'zip', allowances.gussetTurnMm) : edge(name(line, k), 'seam', allowances.seamMm)))
   const edges = [...long('bottom', unrolled.bottoms), edge('end', 'seam', allowances.seamMm), ...long('top', unrolled.tops).reverse(), edge('start', 'seam', allowances.seamMm)]
-  const panel = isFlatRectangle(unrolled) ? rectanglePanel({ ...draft, edges }) : shapedPanel({ ...draft, finished: unrolled.outline, edges })
+  const panel = isRectangleOf(unrolled.outline, evaluate(asExpression(draft.width)), evaluate(asExpression(draft.height))) ? rectanglePanel({ ...draft, edges }) : shapedPanel({ ...draft, finished: unrolled.outline, edges })
   return {
     panel,
     parts: unrolled.parts,
@@ -53,6 +53,12 @@ export function stripOf(wall: Wall, draft: StripDraft, allowances: Allowances): 
       return end === 'end' ? { panel: panel.id, edge: end, from: from * length, to: to * length } : { panel: panel.id, edge: end, from: (1 - from) * length, to: (1 - to) * length }
     },
   }
+}
+
+/** A leaning side may unroll to a rectangle too, but then it is higher than the cushion is thick. */
+function isRectangleOf(outline: Outline, width: number, height: number): boolean {
+  const { maxX, maxY } = boxOf(outline)
+  return outline.length === 4 && Math.abs(maxX - width) < 1e-3 && Math.abs(maxY - height) < 1e-3 && Math.abs(areaOf(outline) - width * height) < 1e-2 * Math.max(width, height)
 }
 
 const zipName = (k: number): string => (k === 0 ? 'zip' : `zip ${k + 1}`)

@@ -5,6 +5,10 @@ export interface Mark {
   readonly slot: string
   readonly from: Point
   readonly to: Point
+  /** Taken along an arc with this bulge, rather than straight. */
+  readonly bulge?: number
+  /** Drawn where it was taped, not set out beside the seat. */
+  readonly isDirect?: boolean
 }
 
 /** A seat's bare outline, counter-clockwise as drawn (near at the bottom), every edge and corner with its name. */

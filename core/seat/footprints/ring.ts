@@ -48,9 +48,9 @@ function ringMarks({ innerRadius, outerRadius, angleRad }: RingSizes, ring: Ring
   const half = angleRad / 2
   const taken = ring.at === 'inner' ? innerRadius : outerRadius
   const marks: Mark[] = [{ slot: 'depth', from: on(outerRadius, -half), to: on(innerRadius, -half) }]
-  if (ring.curve.by === 'radius') marks.push({ slot: 'radius', from: on(0, 0), to: on(taken, half / 2) })
-  else marks.push({ slot: 'chord', from: on(taken, -half), to: on(taken, half) })
-  if (ring.extent.by === 'length') marks.push({ slot: 'length', from: on(taken, -half), to: on(taken, half) })
+  if (ring.curve.by === 'radius') marks.push({ slot: 'radius', from: on(0, 0), to: on(taken, half / 2), isDirect: true })
+  else marks.push({ slot: 'chord', from: on(taken, -half), to: on(taken, half) }, { slot: 'rise', from: at(0, on(taken, half).y), to: on(taken, 0), isDirect: true })
+  if (ring.extent.by === 'length') marks.push({ slot: 'length', from: on(taken, half), to: on(taken, -half), bulge: Math.tan(angleRad / 4) })
   return marks
 }
 
