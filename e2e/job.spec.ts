@@ -145,7 +145,7 @@ test('a second tab cannot overwrite silently', async ({ page, context }) => {
   await expect(page.locator('.save')).toContainText('saved, revision 2')
   await typeLine(other, 'depth 480')
   await expect(other.getByText('This job was saved from another window').first()).toBeVisible()
-  await expect(other.getByRole('row', { name: /seat count/ })).toContainText('4')
+  await expect(other.getByRole('row', { name: /seat division count/ })).toContainText('4')
   await other.getByRole('button', { name: 'Go on with theirs' }).click()
   await expect(figure(other, 'Cushion width')).toContainText('500')
   await other.getByRole('button', { name: 'Undo' }).click()

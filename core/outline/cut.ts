@@ -40,6 +40,12 @@ export function keepLeftOf(part: CutOff, from: Point, direction: Point): CutOff 
   return { outline, sources }
 }
 
+/** Edges too short to be sewn, left where a cut passes a corner by a hair, are closed up. */
+export function withoutSlivers(part: CutOff, shortestMm: number): CutOff {
+  const stays = part.outline.map((v, i) => distance(v, edgeOf(part.outline, i)[1]) >= shortestMm)
+  return stays.every(Boolean) ? part : { outline: part.outline.filter((_, i) => stays[i]), sources: part.sources.filter((_, i) => stays[i]) }
+}
+
 export const wholeOf = (outline: Outline): CutOff => ({ outline, sources: outline.map((_, i) => i) })
 
 /** Shares of an edge at which a line crosses it, rising. */

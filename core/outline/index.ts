@@ -2,7 +2,7 @@ export { directionOn, edgeStarts, isSmoothAt, onEdge, outwardOfChord, outwardOn,
 export { arcBetween, bulgeOfRise, isStraight, riseOfBulge, type Arc } from './arc.ts'
 export { atHeight, bevelVolume, leanOut, slantOf } from './bevel.ts'
 export { dressCorners, type CornerCut, type CornerFault, type Dressed } from './corners.ts'
-export { keepLeftOf, wholeOf, type CutOff } from './cut.ts'
+export { keepLeftOf, wholeOf, withoutSlivers, type CutOff } from './cut.ts'
 export { flatten } from './flatten.ts'
 export { grown } from './grow.ts'
 export { isInside } from './inside.ts'

@@ -6,7 +6,7 @@ import { dimensionFigure, valueOf } from './dimension.ts'
 import { divide, type Cut, type DivisionFault, type Place } from './division.ts'
 import { ringSizes } from './footprints/index.ts'
 import { shapeSeat, type EdgedOutline, type SeatFault, type ShapedSeat } from './shaped-seat.ts'
-import { slotsOf } from './slots.ts'
+import { slotOf, slotsOf } from './slots.ts'
 
 export interface CushionSize {
   readonly width: Figure
@@ -135,7 +135,7 @@ function plainSums(seat: Seat): { readonly width: PlainSum; readonly depth: Plai
   if (footprint.kind !== 'rectangle' || seat.turnDeg !== 0 || division.kind === 'corner') return null
   const isAcross = seat.front === 'near' || seat.front === 'far'
   const [across, deep] = isAcross ? (['width', 'depth'] as const) : (['depth', 'width'] as const)
-  const slot = (name: 'width' | 'depth') => dimensionFigure(footprint[name], `seat.${name}`, name === 'width' ? 'Width' : 'Depth', `measure.${name}`)
+  const slot = (name: 'width' | 'depth') => dimensionFigure(footprint[name], `seat.${name}`, slotOf(seat, name)!.label, `measure.${name}`)
   const enclosed = (...names: readonly string[]) => names.filter((name) => (seat.edges[name]?.meets ?? 'open') !== 'open').length
   const clearance = entered({ id: 'seat.clearance', label: 'Clearance at a wall, hinge or hull', quantity: 'length', value: seat.clearanceMm, rule: 'left free so that the cushion goes in and out', setBy: 'job', change: 'measure.clearance' })
   const clear = (from: Figure, walls: number): Operand => (walls === 0 || seat.clearanceMm === 0 ? from : minus(from, times(given(walls, 'count', 'walls, hinges or hulls it meets'), clearance)))

@@ -1,6 +1,6 @@
 import type { Division, Seat } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
-import { areaOf, at, boxOf, distance, edgeOf, isSimple, keepLeftOf, minusPoint, mirrored, mirroredEdge, moved, offsetEdges, startedAt, turnedBy, unit, wholeOf, type CutOff, type Outline, type Point } from '../outline/index.ts'
+import { areaOf, at, boxOf, distance, edgeLength, edgeOf, isSimple, keepLeftOf, minusPoint, mirrored, mirroredEdge, moved, offsetEdges, outwardOfChord, startedAt, turnedBy, unit, wholeOf, withoutSlivers, type CutOff, type Outline, type Point } from '../outline/index.ts'
 import type { EdgedOutline, SeatEdge, ShapedSeat } from './shaped-seat.ts'
 import { frontEdge, sidesOf } from './sides.ts'
 
@@ -143,15 +143,18 @@ function roundTheCorner(free: EdgedOutline, division: Extract<Division, { kind: 
   }
 }
 
+const SLIVER_MM = 0.6
+
 /** Turned so that `along` runs to the right, box at the origin, starting at its front edge; edges named and sided. */
-function inOwnFrame(of: EdgedOutline, cut: CutOff, along: Point): Cut {
+function inOwnFrame(of: EdgedOutline, whole: CutOff, along: Point): Cut {
+  const cut = withoutSlivers(whole, SLIVER_MM)
   const angle = Math.atan2(along.y, along.x)
   if (cut.outline.length < 3) return { outline: [], edges: [], place: null }
   const turned = angle === 0 ? cut.outline : turnedBy(cut.outline, -angle)
   const box = boxOf(turned)
   const own = moved(turned, at(-box.minX, -box.minY))
   const isWhole = cut.sources.every((s, i) => s === i) && cut.outline.length === of.outline.length
-  const front = isWhole ? of.edges.findIndex((e) => e.side === 'front') : frontEdge(own)
+  const front = isWhole ? of.edges.findIndex((e) => e.side === 'front') : (longestFront(of, own, cut.sources) ?? frontEdge(own))
   const sides = isWhole ? of.edges.map((e) => e.side) : sidesOf(own, front)
   const seen = new Map<string, number>()
   const edges = cut.sources.map((source, i): SeatEdge => {
@@ -163,6 +166,12 @@ function inOwnFrame(of: EdgedOutline, cut: CutOff, along: Point): Cut {
   })
   const [origin] = turnedBy([at(box.minX, box.minY)], angle)
   return { outline: startedAt(own, front), edges: [...edges.slice(front), ...edges.slice(0, front)], place: { x: origin!.x, y: origin!.y, angleRad: angle } }
+}
+
+/** What a part has of the seat's own front, where it turns that to the foot. */
+function longestFront(of: EdgedOutline, outline: Outline, sources: readonly number[]): number | null {
+  const fronts = sources.flatMap((s, i) => (of.edges[s]?.side === 'front' && -outwardOfChord(outline, i).y > 0.5 ? [i] : []))
+  return fronts.length === 0 ? null : fronts.reduce((best, i) => (edgeLength(outline, i) > edgeLength(outline, best) ? i : best))
 }
 
 const OTHER_HAND: Readonly<Record<SeatEdge['side'], SeatEdge['side']>> = { front: 'front', right: 'left', back: 'back', left: 'right' }

@@ -1,4 +1,4 @@
-import { onEdge, outwardOfChord, turnAt, type Outline } from '../outline/index.ts'
+import { between, edgeOf, outwardOfChord, turnAt, type Outline, type Point } from '../outline/index.ts'
 
 export type SideName = 'front' | 'right' | 'back' | 'left'
 
@@ -28,7 +28,7 @@ export function sidesOf(outline: Outline, front: number): readonly SideName[] {
 export function frontEdge(outline: Outline): number {
   return best(outline, (i) => {
     const out = outwardOfChord(outline, i)
-    return -out.y > 0.5 ? 1e6 - onEdge(outline, i, 0.5).y : -out.y
+    return -out.y > 0.5 ? 1e6 - chordMiddle(outline, i).y : -out.y
   })
 }
 
@@ -39,8 +39,13 @@ function backEdge(outline: Outline, front: number): number {
   return best(outline, (i) => {
     if (i === front) return -Infinity
     const out = outwardOfChord(outline, i)
-    return out.y > 0.5 ? 1e6 + onEdge(outline, i, 0.5).y : out.y
+    return out.y > 0.5 ? 1e6 + chordMiddle(outline, i).y : out.y
   })
+}
+
+function chordMiddle(outline: Outline, i: number): Point {
+  const [a, b] = edgeOf(outline, i)
+  return between(a, b, 0.5)
 }
 
 const best = (outline: Outline, worth: (i: number) => number): number => outline.reduce((found, _, i) => (worth(i) > worth(found) ? i : found), 0)

@@ -12,7 +12,9 @@ export interface Slot {
 
 /** Everything the tape is wanted for on this seat, thickness last. */
 export function slotsOf(seat: Seat): readonly Slot[] {
-  const shaped = footprintSlots(seat.footprint).map((s): Slot => ({ ...s, with: (d) => ({ ...seat, footprint: s.with(d) }) }))
+  const isBench = seat.division.kind === 'run' && seat.footprint.kind === 'rectangle'
+  const named = (s: FootprintSlot) => (isBench && s.slot === 'width' ? 'Bench length' : s.label)
+  const shaped = footprintSlots(seat.footprint).map((s): Slot => ({ ...s, label: named(s), with: (d) => ({ ...seat, footprint: s.with(d) }) }))
   return [...shaped, { slot: 'thickness', label: 'Thickness', dimension: seat.thickness, with: (thickness) => ({ ...seat, thickness }) }]
 }
 

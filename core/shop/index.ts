@@ -1,3 +1,4 @@
+export { demoJobs } from './demo-jobs.ts'
 export { keepersBench } from './demo-job.ts'
 export { DEMO_CLOTHS } from './demo-cloths.ts'
 export { DEMO_GRADES } from './demo-grades.ts'

@@ -79,6 +79,14 @@ const arcOf = ([from, to]: readonly [Point, Point], bulge: number) => {
   return { d: edgePath(arc, 0, view.value), ...pixel(onEdge(arc, 0, 0.5)) }
 }
 const marks = computed(() => (shaped.value ? placeMarks(shaped.value.marks, bare.value, scale.value.k) : []).map((m) => ({ slot: m.slot, line: m.line.map(pixel), between: m.between.map(pixel), arc: m.bulge === 0 ? undefined : arcOf(m.line, m.bulge), figure: cushions.value?.measured.find((f) => f.id === `seat.${m.slot}`) })))
+/** The width of the first cushion of a straight row, over the seat. */
+const cushionLine = computed(() => {
+  const first = cushions.value?.inOrder[0]
+  if (!cushions.value || !first?.place || seat.value.division.kind !== 'run' || first.place.angleRad !== 0 || cushions.value.count === 1) return null
+  const { solid } = cushions.value.designs[first.design]!
+  const y = view.value.y(boxOf(bare.value).maxY) - 34
+  return { x1: view.value.x(first.place.x), x2: view.value.x(first.place.x + solid.width.value), y1: y, y2: y, figure: solid.width }
+})
 const corners = computed(() => (shaped.value?.corners ?? []).filter((c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`)))
 
 const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) => emit('pick', { kind, name, x: p.x, y: p.y })
@@ -129,6 +137,7 @@ watch(editing, () => (isAdding = false))
         <line v-for="n in [0, 1]" :key="n" :x1="m.between[n]!.x" :y1="m.between[n]!.y" :x2="m.line[n]!.x" :y2="m.line[n]!.y" class="extension" />
         <DimensionLine v-if="m.figure" :x1="m.line[0]!.x" :y1="m.line[0]!.y" :x2="m.line[1]!.x" :y2="m.line[1]!.y" :figure="m.figure" :arc="m.arc" editable @edit="edit(m.slot, m.line)" />
       </g>
+      <DimensionLine v-if="cushionLine" v-bind="cushionLine" />
       <circle v-for="c in corners" :key="c.name" :cx="pixel(c.at).x" :cy="pixel(c.at).y" r="7" class="corner" @click="pick('corner', c.name, pixel(c.at))"><title>Corner {{ c.name }}</title></circle>
       <g v-for="h in handles" :key="h.id" class="handle" :class="[h.kind, { dragged: dragged === h.id }]" :data-handle="h.id" @pointerdown.prevent="grab($event, h)">
         <circle v-if="h.kind === 'corner'" :cx="pixel(h.at).x" :cy="pixel(h.at).y" r="8" />

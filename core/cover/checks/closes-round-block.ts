@@ -35,10 +35,13 @@ export function eulerNumber(cover: Cover): number {
   return places.corners() - stretches + cover.panels.length
 }
 
+const HAIR_MM = 0.3
+
 /** Places on panel boundaries, joined into the corners they become when sewn. */
 class Places {
   private readonly parent = new Map<string, string>()
   private readonly panels: ReadonlyMap<string, Panel>
+  private readonly found = new Map<string, number[]>()
 
   constructor(panels: readonly Panel[]) {
     this.panels = new Map(panels.map((p) => [p.id, p]))
@@ -52,12 +55,17 @@ class Places {
     return new Set([...this.parent.keys()].map((k) => this.root(k))).size
   }
 
-  /** Distance round the panel to a tenth of a millimetre, so that the end of one edge is the start of the next. */
+  /** Distance round the panel, so that the end of one edge is the start of the next; places nearer than a hair are one. */
   private key(on: Stretch, along: number): string {
     const panel = this.panels.get(on.panel)!
     const before = panel.edges.slice(0, edgeIndex(panel, on.edge)).reduce((sum, e) => sum + finishedEdgeLength(panel, e.name), 0)
     const round = perimeterOf(panel.finished)
-    return `${panel.id}@${Math.round((((before + along) % round) + round) * 10) % Math.round(round * 10)}`
+    const place = (((before + along) % round) + round) % round
+    const known = this.found.get(panel.id) ?? []
+    this.found.set(panel.id, known)
+    const apart = (a: number, b: number) => Math.min(Math.abs(a - b), round - Math.abs(a - b))
+    const same = known.findIndex((k) => apart(k, place) < HAIR_MM)
+    return `${panel.id}@${same >= 0 ? same : known.push(place) - 1}`
   }
 
   private root(key: string): string {

@@ -1,15 +1,14 @@
 import type { MakeUp } from '../../../contract/index.ts'
 import { atHeight, edgeLength } from '../../outline/index.ts'
-import { isPlainBox } from '../../filling/index.ts'
 import type { SideName, Solid } from '../../seat/index.ts'
 import { entered, figure, given, least, minus, over, plus, times, type Expression, type Figure, type Operand } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Cover } from '../cover.ts'
 import { markNotches } from '../notches.ts'
 import { planPiping } from '../piping/piping.ts'
-import type { Seam, SeamPair } from '../seam.ts'
+import { stretchLength, type Seam, type SeamPair } from '../seam.ts'
 import type { Wall, WallPart } from '../wall.ts'
-import { edgeNames, plateOf, type Plate } from './plates.ts'
+import { edgeNames, isLevelBox, plateOf, type Plate } from './plates.ts'
 import { endToStart, isWholeEdge, stripOf, type Strip } from './strips.ts'
 import { boxingRuns, shareWall, type WallRound } from './wall-round.ts'
 
@@ -69,7 +68,7 @@ export function boxed({ solid, makeUp, boxing, allowances }: BoxedInput): Cover 
 
 /** Length of each edge of the cover along its foot: a size of the box, or what the outline measures. */
 function edgeFigures(solid: Solid): readonly Figure[] {
-  if (isPlainBox(solid) && solid.outline.length === 4) return [solid.width, solid.depth, solid.width, solid.depth]
+  if (isLevelBox(solid)) return [solid.width, solid.depth, solid.width, solid.depth]
   const names = edgeNames(solid.edges)
   return names.map((name, i) => entered({ id: `cover.edge.${name}`, label: `Cover edge, ${name}`, quantity: 'length', line: 'net', value: edgeLength(solid.outline, i), rule: 'along the sewing line, from the outline' }))
 }
@@ -136,15 +135,13 @@ interface Halves {
   readonly upper: Strip
 }
 
-function gussetHalves(walls: { lower: Wall; upper: Wall; whole: Wall }, parts: readonly WallPart[], thickness: Figure, run: Figure, allowances: Allowances): Halves {
+function gussetHalves(walls: { lower: Wall; upper: Wall }, parts: readonly WallPart[], thickness: Figure, run: Figure, allowances: Allowances): Halves {
   const half = over(thickness, given(2, 'count', 'halves'))
   const common = { role: 'gusset', isSeen: false, width: run, height: half, rule: 'each half finishes at half the thickness; together they make the boxing height' } as const
-  // Seen from half way up, whole edges are as long as they are there.
-  const upperParts = parts.map((p) => (isWholeEdge(walls.whole, p) ? { edge: p.edge, from: 0, to: edgeLength(walls.upper.foot, p.edge) } : p))
-  return {
-    upper: stripOf(walls.upper, { ...common, id: 'gusset-upper', name: 'Gusset, upper half', parts: upperParts, zip: 'bottom' }, allowances),
-    lower: stripOf(walls.lower, { ...common, id: 'gusset-lower', name: 'Gusset, lower half', parts, zip: 'top' }, allowances),
-  }
+  const lower = stripOf(walls.lower, { ...common, id: 'gusset-lower', name: 'Gusset, lower half', parts, zip: 'top' }, allowances)
+  // The upper half stands on the lower one: its parts begin where those end.
+  const upperParts = lower.parts.map((p): WallPart => ({ edge: p.part.edge, from: p.topFrom, to: p.topTo }))
+  return { lower, upper: stripOf(walls.upper, { ...common, id: 'gusset-upper', name: 'Gusset, upper half', parts: upperParts, zip: 'bottom' }, allowances) }
 }
 
 function zipPairs({ upper, lower }: Halves): readonly SeamPair[] {
@@ -161,9 +158,11 @@ function zipPairs({ upper, lower }: Halves): readonly SeamPair[] {
 /** An end of the boxing sewn to both halves of the gusset, which starts at the boxing's end and ends at its start. */
 function gussetEnds(strip: Strip, { lower, upper }: Halves, end: 'start' | 'end'): readonly SeamPair[] {
   const other = end === 'end' ? 'start' : 'end'
+  const [low, high] = [stretchLength(lower.up(other, 0, 1)), stretchLength(upper.up(other, 0, 1))]
+  const middle = low / (low + high)
   return [
-    { a: strip.up(end, 0, 0.5), b: lower.up(other, 0, 1) },
-    { a: strip.up(end, 0.5, 1), b: upper.up(other, 0, 1) },
+    { a: strip.up(end, 0, middle), b: lower.up(other, 0, 1) },
+    { a: strip.up(end, middle, 1), b: upper.up(other, 0, 1) },
   ]
 }
 

@@ -21,12 +21,18 @@ export function plateOf(which: 'top' | 'bottom', solid: Solid, outline: Outline,
   const order = outline.map((_, i) => (isTop ? i : (2 * n - i) % n))
   const edges = order.map((i): EdgeDraft => ({ name: names[i]!, treatment: 'seam', allowances: [allowances.seamMm], side: solid.edges[i]!.side }))
   const head = { id: `${which}-plate`, name: isTop ? 'Top plate' : 'Bottom plate', role: 'plate', isSeen: isTop, rule: 'the plate finishes at the cover size' } as const
-  const panel = isPlainBox(solid) && n === 4 ? rectanglePanel({ ...head, width: solid.width, height: solid.depth, edges }) : shapedPanel({ ...head, finished: isTop ? outline : frontFirst(outline), edges })
+  const panel = isLevelBox(solid) ? rectanglePanel({ ...head, width: solid.width, height: solid.depth, edges }) : shapedPanel({ ...head, finished: isTop ? outline : frontFirst(outline), edges })
   const stretch = (edge: number, from: number, to: number): Stretch => {
     const length = edgeLength(outline, edge)
     return isTop ? { panel: panel.id, edge: names[edge]!, from, to } : { panel: panel.id, edge: names[edge]!, from: length - from, to: length - to }
   }
   return { panel, stretch }
+}
+
+/** A rectangle that begins with its front edge, at the foot: sums of sizes say everything about it. */
+export function isLevelBox(solid: Solid): boolean {
+  const [a, b] = solid.outline
+  return isPlainBox(solid) && solid.outline.length === 4 && Math.hypot(a!.x, a!.y) < 1e-6 && Math.abs(b!.y) < 1e-6
 }
 
 /** Each side's edges by its name, numbered where a side has several. */

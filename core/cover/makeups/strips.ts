@@ -58,7 +58,7 @@ export function stripOf(wall: Wall, draft: StripDraft, allowances: Allowances): 
 /** A leaning side may unroll to a rectangle too, but then it is higher than the cushion is thick. */
 function isRectangleOf(outline: Outline, width: number, height: number): boolean {
   const { maxX, maxY } = boxOf(outline)
-  return outline.length === 4 && Math.abs(maxX - width) < 1e-3 && Math.abs(maxY - height) < 1e-3 && Math.abs(areaOf(outline) - width * height) < 1e-2 * Math.max(width, height)
+  return outline.length === 4 && Math.abs(maxX - width) < 1e-3 && Math.abs(maxY - height) < 1e-3 && Math.abs(areaOf(outline) - width * height) < 0.01 * height
 }
 
 const zipName = (k: number): string => (k === 0 ? 'zip' : `zip ${k + 1}`)

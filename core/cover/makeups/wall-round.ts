@@ -51,15 +51,18 @@ function longestFlatBack(wall: Wall, edges: readonly SeatEdge[]): readonly numbe
   return runs.reduce((best, run) => (length(run) > length(best) ? run : best))
 }
 
+/** A zip does not end a hair before or after a corner: it ends at the corner. */
+const SLIVER_MM = 3
+
 /** Parts of the edges from `start` on, as long as they lie flat with the gusset, up to a length. */
 function takeAlong(wall: Wall, edges: readonly SeatEdge[], start: number, step: 1 | -1, upToMm: number, back: readonly number[]): readonly WallPart[] {
   const n = edges.length
   const parts: WallPart[] = []
   let left = upToMm
-  for (let i = start; left > 1e-6 && !back.includes(i) && edges[i]!.side !== 'front'; i = (i + step + n) % n) {
+  for (let i = start; left > SLIVER_MM && !back.includes(i) && edges[i]!.side !== 'front'; i = (i + step + n) % n) {
     if (!runsOnFlat(wall, step === 1 ? i : (i + 1) % n)) break
     const length = edgeLength(wall.foot, i)
-    const taken = Math.min(length, left)
+    const taken = length - left < SLIVER_MM ? length : left
     parts.push(step === 1 ? { edge: i, from: 0, to: taken } : { edge: i, from: length - taken, to: length })
     left -= taken
     if (parts.length > n) break

@@ -4,7 +4,7 @@ import { at } from '../../outline/index.ts'
 import { valueOf } from '../dimension.ts'
 import { footing, type Footing, type FootprintFault } from './footing.ts'
 
-/** A bench round a corner of the room: leg A along the far wall, leg B along the left wall, both measured from the corner. */
+/** A bench round a corner of the room, its fronts straight (the legs are parted along them): leg A along the far wall, leg B along the left wall, both measured from the corner. */
 export function cornerBenchFooting(shape: Extract<Footprint, { kind: 'corner-bench' }>): Result<Footing, FootprintFault> {
   const [a, p, b, q] = [valueOf(shape.lengthA), valueOf(shape.depthA), valueOf(shape.lengthB), valueOf(shape.depthB)]
   if (a <= q) return err({ code: 'legs-too-short', leg: 'A', length: a, depth: q })
@@ -16,6 +16,6 @@ export function cornerBenchFooting(shape: Extract<Footprint, { kind: 'corner-ben
       { slot: 'depthA', from: outline[3]!, to: outline[4]! },
       { slot: 'lengthB', from: outline[5]!, to: outline[0]! },
       { slot: 'depthB', from: outline[0]!, to: outline[1]! },
-    ]),
+    ], { curved: ['A front', 'B front'] }),
   )
 }

@@ -19,7 +19,7 @@ export interface Footing {
   /** Name of the corner where edge i begins. */
   readonly corners: readonly string[]
   readonly marks: readonly Mark[]
-  /** Edges that are arcs by their nature, and take no rise of their own. */
+  /** Edges that take no bow of their own: arcs by their nature, and lines that divide the seat. */
   readonly curved: readonly string[]
   /** Centre of a ring, towards which radial cuts run. */
   readonly centre: Point | null

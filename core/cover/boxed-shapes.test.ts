@@ -1,0 +1,131 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { Job } from '../../contract/index.ts'
+import { reading, shapedSeat } from '../job/index.ts'
+import { areaOf, atHeight, bevelVolume, boxOf, edgeLength, slantOf, vertex, at } from '../outline/index.ts'
+import { planJob } from '../plan.ts'
+import { keepersBench } from '../shop/index.ts'
+import { onlyDesign, worked } from '../testing/jobs.ts'
+import { anySeat } from '../testing/seats.ts'
+import { eulerNumber } from './checks/closes-round-block.ts'
+import { panelOf } from './index.ts'
+import { runsOnFlat, unroll, wallArea, wholePart } from './wall.ts'
+
+const withSeat = (seat: Job['seat']): Job => ({ ...keepersBench(), seat, filling: { ...keepersBench().filling, school: { kind: 'size-for-size' } } })
+const upright = { meets: 'open' as const, riseMm: 0, lean: null }
+
+describe('a leaning side, by hand', () => {
+  const degrees = 24
+  const seat = shapedSeat({ kind: 'rectangle', width: reading(600), depth: reading(500), rising: null, falling: null }, 100, { kind: 'singles', count: 1, mirrored: 0 })
+  const job = withSeat({ ...seat, edges: { left: { ...upright, lean: { by: 'angle', degrees } } } })
+  const { cover, design } = onlyDesign(worked(job))
+
+  it('leaning 24° at 100: the top moves out 44.5, the slant is 109.5', () => {
+    expect(boxOf(panelOf(cover, 'top-plate').finished).minX).toBeCloseTo(-44.523, 3)
+    expect(slantOf((degrees * Math.PI) / 180, 100)).toBeCloseTo(109.464, 3)
+    const left = panelOf(cover, 'boxing-left')
+    expect(boxOf(left.finished).maxY).toBeCloseTo(109.464, 3)
+  })
+
+  it('the front beside it is a trapezium: 600 at the foot, 644.5 at the top, 100 high', () => {
+    const front = panelOf(cover, 'boxing-front').finished
+    expect(areaOf(front)).toBeCloseTo(((600 + 644.523) / 2) * 100, 1)
+  })
+
+  it('the volume is that of a prism and a wedge', () => {
+    const { outline, edges } = design.solid
+    expect(bevelVolume(outline, edges.map((e) => e.leanRad), 100)).toBeCloseTo(600 * 500 * 100 + (44.5229 * 100 * 500) / 2, -2)
+  })
+
+  it('leaning all round by 10°, the volume is that of a frustum', () => {
+    const leans = [1, 1, 1, 1].map(() => (10 * Math.PI) / 180)
+    const out = 100 * Math.tan((10 * Math.PI) / 180)
+    const [low, high] = [600 * 500, (600 + 2 * out) * (500 + 2 * out)]
+    const middle = (600 + out) * (500 + out)
+    expect(bevelVolume(design.solid.outline, leans, 100)).toBeCloseTo((100 / 6) * (low + 4 * middle + high), 3)
+  })
+
+  it('a top 40 mm further out than the foot is told by its overhang', () => {
+    const { cover: by } = onlyDesign(worked(withSeat({ ...seat, edges: { far: { ...upright, lean: { by: 'overhang', mm: 40 } } } })))
+    expect(boxOf(panelOf(by, 'top-plate').finished).maxY).toBeCloseTo(540, 6)
+  })
+})
+
+describe('a bowed leaning side is a stretch of a cone', () => {
+  // A half disc of radius 300 leaning out by 20° over 100: slant 106.4, apex radius 300 / sin 20° = 877.1.
+  const foot = [vertex(at(-300, 0), 1), at(300, 0)].reverse().map((v, i) => (i === 0 ? vertex(at(300, 0), 1) : at(-300, 0)))
+  const lean = (20 * Math.PI) / 180
+  const top = atHeight(foot, [lean, 0], 100)
+  const wall = { foot, top, heightMm: 100 }
+  const flat = unroll(wall, [wholePart(wall, 0)])
+
+  it('keeps the lengths of both arcs', () => {
+    expect(edgeLength(flat.outline, 0)).toBeCloseTo(edgeLength(foot, 0), 6)
+    expect(edgeLength(flat.outline, 2)).toBeCloseTo(edgeLength(top, 0), 6)
+    expect(edgeLength(foot, 0)).toBeCloseTo(Math.PI * 300, 6)
+  })
+
+  it('has the area of the cone between them', () => {
+    const slant = 100 / Math.cos(lean)
+    const outer = 300 + 100 * Math.tan(lean)
+    // The straight side does not lean: the top arc runs on a little past the half circle to meet it.
+    const half = ((Math.PI * (300 + outer)) / 2) * slant
+    expect(Math.abs(areaOf(flat.outline) - half)).toBeLessThan(0.02 * half)
+  })
+})
+
+describe('the five checks on any shape', () => {
+  it('pass wherever a plan is made, or the plan says why it cannot be', () => {
+    let made = 0
+    fc.assert(
+      fc.property(anySeat, fc.constantFrom('wrap' as const, 'one-per-side' as const), fc.boolean(), (seat, boxing, matched) => {
+        const base = withSeat(seat)
+        const job: Job = { ...base, makeUp: { ...base.makeUp, boxing }, cloth: { ...base.cloth, match: matched ? base.cloth.match : { kind: 'none' } } }
+        expect(Job.safeParse(job).success).toBe(true)
+        const plan = planJob(job)
+        if (plan.kind === 'unworkable') {
+          expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
+          return
+        }
+        made++
+        for (const { cover, checks } of plan.designs) {
+          // Where an edge is hardly longer than its allowance the cut line can cross itself: then the check says so.
+          const shortest = Math.min(...cover.panels.flatMap((p) => p.finished.map((_, i) => edgeLength(p.finished, i))))
+          const faults = checks.flatMap((c) => c.faults).filter((f) => !(shortest < 24 && f.endsWith('crosses itself')))
+          expect(faults, JSON.stringify(seat)).toEqual([])
+          expect(eulerNumber(cover)).toBe(2)
+        }
+      }),
+      { numRuns: 400 },
+    )
+    expect(made).toBeGreaterThan(200)
+  })
+
+  it('unrolled strips are as long as the outlines they meet, and together as large as the walls', () => {
+    fc.assert(
+      fc.property(anySeat, (seat) => {
+        const plan = planJob(withSeat(seat))
+        if (plan.kind === 'unworkable') return
+        for (const { cover } of plan.designs) {
+          const { wall } = cover
+          wall.foot.forEach((_, i) => {
+            const flat = unroll(wall, [wholePart(wall, i)])
+            expect(edgeLength(flat.outline, 0)).toBeCloseTo(edgeLength(wall.foot, i), 4)
+            const [part] = flat.parts
+            expect(part!.topTo - part!.topFrom).toBeCloseTo(edgeLength(wall.top, i), 1)
+          })
+          const strips = cover.panels.filter((p) => p.role !== 'plate').reduce((sum, p) => sum + areaOf(p.finished), 0)
+          expect(Math.abs(strips - wallArea(wall))).toBeLessThan(0.004 * strips)
+        }
+      }),
+      { numRuns: 150 },
+    )
+  })
+
+  it('upright corners run on flat; a corner between leaning sides does not', () => {
+    const box = onlyDesign(worked(withSeat(shapedSeat({ kind: 'rectangle', width: reading(600), depth: reading(500), rising: null, falling: null }, 100, { kind: 'singles', count: 1, mirrored: 0 })))).cover.wall
+    expect([0, 1, 2, 3].map((i) => runsOnFlat(box, i))).toEqual([true, true, true, true])
+    const leaning = { ...box, top: atHeight(box.foot, [0, 0.2, 0, 0], 100) }
+    expect([0, 1, 2, 3].map((i) => runsOnFlat(leaning, i))).toEqual([true, false, false, true])
+  })
+})
