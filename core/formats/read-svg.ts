@@ -114,7 +114,8 @@ function addPath(d: string, transform: string, found: Found): void {
   }
   path.iterate((segment, _i, x, y) => {
     const s = segment as readonly [string, ...number[]]
-    const p = s.slice(1) as number[]
+    // A flag that a mirroring transform turned comes back as text.
+    const p = s.slice(1).map(Number)
     switch (s[0]) {
       case 'M':
         close(false)
