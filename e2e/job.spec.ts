@@ -1,20 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
-
-const station = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(`\\d${name}|\\d ${name}`) }).click()
-const typeLine = async (page: Page, line: string) => {
-  await page.getByLabel('Type what you want').fill(line)
-  await page.keyboard.press('Enter')
-}
-const start = async (page: Page, line: string) => {
-  await page.goto('/')
-  await expect(page.getByRole('link', { name: /Keepers' bench/ }).first()).toBeVisible()
-  await typeLine(page, line)
-  await expect(page).toHaveURL(/\/jobs\/.+\/measure/)
-}
-const saved = (page: Page) => expect(page.locator('.save')).toContainText('saved, revision')
-/** Reads a figure by its label and the text it shows. */
-const figure = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`^${label}: `) }).first()
+import { expect, test } from '@playwright/test'
+import { clickEdge, figure, saved, start, station, typeLine } from './steps.ts'
 
 test('the whole path in millimetres, from one typed line to the lists', async ({ page }) => {
   await start(page, 'bench 2236 x 468 x 75 in 3')
@@ -330,9 +316,8 @@ test('a figure and its line in the drawing light each other', async ({ page }) =
 test('the front is chosen by clicking an edge of the drawing', async ({ page }) => {
   await start(page, 'seat 600 x 400 x 80')
   await expect(figure(page, 'Cushion width')).toContainText('600')
-  const edge = page.locator('svg .edge').filter({ hasText: 'right' }).locator('.hit')
-  const box = (await edge.boundingBox())!
-  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2)
+  await clickEdge(page, 'right')
+  await page.getByRole('button', { name: 'Make this the front' }).click()
   await expect(figure(page, 'Cushion width')).toContainText('400')
   await expect(figure(page, 'Cushion depth')).toContainText('600')
 })
@@ -363,9 +348,12 @@ test('the lists print without buttons and boards', async ({ page }) => {
 test('a dimension line is a way to its field, and so is an opened figure', async ({ page }) => {
   await start(page, 'bench 2000 x 500 x 80 in 2')
   await page.locator('svg .dimension').filter({ hasText: '500 mm' }).locator('text').click()
-  await expect(page.getByRole('textbox', { name: 'Depth' })).toBeFocused()
+  const onDrawing = page.getByRole('textbox', { name: 'Depth, on the drawing' })
+  await expect(onDrawing).toBeFocused()
   await page.keyboard.type('480')
   await expect(figure(page, 'Cushion depth')).toContainText('480')
+  await page.keyboard.press('Enter')
+  await expect(onDrawing).toBeHidden()
   await station(page, 'Pieces')
   await figure(page, 'Top plate, cut width').click()
   await page.getByRole('button', { name: 'Change it at make-up' }).click()

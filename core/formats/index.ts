@@ -1,6 +1,8 @@
 import { err, type Result } from '../result/index.ts'
 import { tracedOutline, type OutlineFault, type TracedOutline } from './outline-file.ts'
 import { readDxf } from './read-dxf.ts'
+import type { Template } from './template-pdf.ts'
+import type { Page } from './template-tiles.ts'
 import { readSvg } from './read-svg.ts'
 
 /** An outline from a drawing, by the ending of its file name. */
@@ -11,4 +13,8 @@ export function readOutlineFile(name: string, text: string): Result<TracedOutlin
 
 export { outlineFaultWords } from './fault-words.ts'
 export type { OutlineFault, TracedOutline } from './outline-file.ts'
+/** A paper template at true size as a PDF; the writer is fetched when it is first wanted. */
+export const templatePdf = async (template: Template, page: Page): Promise<Uint8Array> => (await import('./template-pdf.ts')).templatePdf(template, page)
+
+export type { Template }
 export { PAGES, tileTemplate, type Page } from './template-tiles.ts'

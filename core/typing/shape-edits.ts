@@ -32,7 +32,7 @@ export const SHAPE_EDITS: Readonly<Record<string, Reader>> = {
     }),
   tape: (rest, c) => {
     const [, name = '', values = ''] = /^(\S+)\s*(.*)$/.exec(rest) ?? []
-    return readingsInto(`tape ${name}`, values, c)
+    return readingsInto(`tape ${name.replace('-', '–')}`, values, c)
   },
 }
 

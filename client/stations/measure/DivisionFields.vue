@@ -15,6 +15,7 @@ import LengthField from '../../ui/LengthField.vue'
 const jobs = useJob()
 const job = computed(() => jobs.job!)
 const division = computed(() => job.value.seat.division)
+const madeAs = computed(() => (division.value.kind === 'singles' ? 'singles' : 'run'))
 const isRing = computed(() => job.value.seat.footprint.kind === 'ring')
 const isCorner = computed(() => job.value.seat.footprint.kind === 'corner-bench')
 const set = (next: Division, says: string, undo: string | null = null) => jobs.edit(setSeat(says, (s) => ({ ...s, division: next })), undo)
@@ -53,7 +54,7 @@ const advice = computed(() => {
 </script>
 
 <template>
-  <div v-if="!isCorner" class="field-row"><span class="label">Made as</span><div><ChoiceButtons :model-value="division.kind as 'run' | 'singles'" :choices="KINDS" name="Kind of seat" @update:model-value="setKind" /></div></div>
+  <div v-if="!isCorner" class="field-row"><span class="label">Made as</span><div><ChoiceButtons :model-value="madeAs" :choices="KINDS" name="Kind of seat" @update:model-value="setKind" /></div></div>
   <template v-if="division.kind === 'corner'">
     <div class="field-row"><span class="label">Corner</span><div><ChoiceButtons :model-value="division.corner" :choices="CORNERS" name="Who keeps the corner" @update:model-value="(corner) => set({ ...(division as Of<'corner'>), corner }, `Corner: ${corner}`)" /></div></div>
     <div class="field-row"><span class="label">On leg A</span><CountField :model-value="division.countA" name="Cushions on leg A" :min="1" :max="MOST_CUSHIONS" @update:model-value="(countA) => set({ ...(division as Of<'corner'>), countA }, `${countA} cushions on leg A`, 'count-a')" /></div>

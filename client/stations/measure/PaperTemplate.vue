@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { PAGES, tileTemplate } from '../../../core/formats/index.ts'
+import { PAGES, templatePdf, tileTemplate } from '../../../core/formats/index.ts'
 import { atHeight, at, boxOf, onEdge } from '../../../core/outline/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -39,7 +39,6 @@ async function make(): Promise<void> {
   isMaking.value = true
   failed.value = ''
   try {
-    const { templatePdf } = await import('../../../core/formats/template-pdf.ts')
     const bytes = await templatePdf(template.value, page.value)
     const link = document.createElement('a')
     link.href = URL.createObjectURL(new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }))

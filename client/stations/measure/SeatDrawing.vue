@@ -13,7 +13,7 @@ import type { Picked } from './picked.ts'
 import { useDrag } from './use-drag.ts'
 
 /** The seat from above with its front edge at the foot: every dimension is a field, corners and bows can be dragged. */
-const props = defineProps<{ picked: Picked | null }>()
+defineProps<{ picked: Picked | null }>()
 const emit = defineEmits<{ pick: [picked: Picked | null] }>()
 const jobs = useJob()
 const place = ref<HTMLElement | null>(null)

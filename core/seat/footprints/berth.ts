@@ -1,6 +1,6 @@
 import type { Footprint } from '../../../contract/index.ts'
 import { err, ok, type Result } from '../../result/index.ts'
-import { at, vertex, type Vertex } from '../../outline/index.ts'
+import { at, type Vertex } from '../../outline/index.ts'
 import { valueOf } from '../dimension.ts'
 import { footing, type Footing, type FootprintFault, type Mark } from './footing.ts'
 import { smoothArcs } from './smooth-arcs.ts'

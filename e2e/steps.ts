@@ -1,0 +1,22 @@
+import { expect, type Page } from '@playwright/test'
+
+export const station = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(`\\d${name}|\\d ${name}`) }).click()
+export const typeLine = async (page: Page, line: string) => {
+  await page.getByLabel('Type what you want').fill(line)
+  await page.keyboard.press('Enter')
+}
+export const start = async (page: Page, line: string) => {
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: /Keepers' bench/ }).first()).toBeVisible()
+  await typeLine(page, line)
+  await expect(page).toHaveURL(/\/jobs\/.+\/measure/)
+}
+export const saved = (page: Page) => expect(page.locator('.save')).toContainText('saved, revision')
+/** Reads a figure by its label and the text it shows. */
+export const figure = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`^${label}: `) }).first()
+
+/** Clicks an edge of the seat's drawing, off its middle, where handles are. */
+export async function clickEdge(page: Page, name: string): Promise<void> {
+  const box = (await page.locator(`[data-edge="${name}"]`).boundingBox())!
+  await page.mouse.click(box.x + box.width * (box.width > box.height ? 0.2 : 0.5), box.y + box.height * (box.height >= box.width ? 0.2 : 0.5))
+}
