@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { CHROMIUM } from '../scripts/chromium.mjs'
-import { keepersBench } from '../core/shop/index.ts'
+import { benchJob } from '../core/testing/jobs.ts'
 import { printTable } from './table.ts'
 
 /** The built page in headless Chromium: time until a job can be worked on, and the work of one keystroke. */
@@ -17,10 +17,11 @@ export async function benchPage(root: string): Promise<void> {
       server.stdout.once('data', resolve)
       server.once('exit', () => reject(new Error('the built server did not start: run npm run build first')))
     })
-    const job = { ...keepersBench(), seat: { ...keepersBench().seat, count: 10, gapMm: 0 } }
+    const job = benchJob({ width: 7400, count: 10, gapMm: 0 })
     const made = (await (await fetch('http://127.0.0.1:4391/api/jobs', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ job, reason: 'bench' }) })).json()) as { id: string }
     const opened: number[] = []
     const keys: number[] = []
+    const drags: number[] = []
     for (let i = 0; i < 5; i++) {
       const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
       const started = performance.now()
@@ -28,11 +29,12 @@ export async function benchPage(root: string): Promise<void> {
       await page.getByRole('textbox', { name: 'Thickness' }).waitFor()
       opened.push(performance.now() - started)
       keys.push(...(await keystrokes(page)))
+      drags.push(...(await dragging(page)))
       await page.context().close()
     }
     const ms = (values: number[], q: number) => `${values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!.toFixed(1)} ms`
     process.stdout.write('Page, built, headless Chromium, a job of 10 cushions\n')
-    printTable(['what', 'median', 'worst'], [['opened until its fields can be typed in', ms(opened, 0.5), ms(opened, 1)], ['work of a keystroke in a dimension', ms(keys, 0.5), ms(keys, 1)]])
+    printTable(['what', 'median', 'worst'], [['opened until its fields can be typed in', ms(opened, 0.5), ms(opened, 1)], ['work of a keystroke in a dimension', ms(keys, 0.5), ms(keys, 1)], ['work of a frame while a corner is dragged', ms(drags, 0.5), ms(drags, 1)]])
   } finally {
     await browser.close()
     server.kill('SIGTERM')
@@ -54,5 +56,27 @@ const keystrokes = (page: Page): Promise<number[]> =>
       times.push(performance.now() - started)
       await new Promise((resolve) => setTimeout(resolve, 30))
     }
+    return times
+  })
+
+/** Main-thread milliseconds of the frames in which a dragged corner moves: plan, drawing and warnings anew. */
+const dragging = (page: Page): Promise<number[]> =>
+  page.evaluate(async () => {
+    const handle = document.querySelector('[data-handle="corner far right"]')!
+    const box = handle.getBoundingClientRect()
+    handle.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, clientX: box.x + 8, clientY: box.y + 8 }))
+    const times: number[] = []
+    for (let i = 3; i < 23; i++) {
+      await new Promise<void>((resolve) => {
+        let started = 0
+        requestAnimationFrame(() => (started = performance.now()))
+        window.dispatchEvent(new PointerEvent('pointermove', { clientX: box.x + 8 + i * 2, clientY: box.y + 8 - i }))
+        requestAnimationFrame(() => {
+          times.push(performance.now() - started)
+          resolve()
+        })
+      })
+    }
+    window.dispatchEvent(new PointerEvent('pointerup'))
     return times
   })

@@ -88,6 +88,8 @@ const openFile = (event: Event) =>
         <p>Type the seat at the foot of the page, as you would say it:</p>
         <p class="say">bench 2236 x 468 x 75 in 3</p>
         <p class="say">bench 88 x 18 1/2 x 3 in 3</p>
+        <p class="say">ring 1870 x 520 x 90 wall 3640 in 5</p>
+        <p class="say">berth 1860 x 640 x 215 x 100 hull 24 pair</p>
         <p>Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy. Every figure opens into its sum; nothing is locked.</p>
       </section>
     </main>

@@ -98,7 +98,7 @@ describe('the chalk list', () => {
   it('goes from the starting end on, left to right', () => expect(lines.map((l) => `${l.order} ${l.name}`)).toEqual(['1 Front boxing, cushion 1', '2 Top plate, cushion 1', '3 Piping strip 2', '4 Top plate, cushion 2']))
 
   it('gives the corners of the cut edge: 12 mm outside the sewing line', () => {
-    expect(lines[0]!.corners[0]).toEqual({ fromSelvedge: 10, fromStart: 0 })
+    expect(lines[0]!.corners[0]).toEqual({ fromSelvedge: 10, fromStart: 0, bowMm: 0 })
     expect(lines[0]!.corners[2]!.fromSelvedge).toBeCloseTo(22 + 746.667 + 12, 2)
     expect(lines[0]!.corners[2]!.fromStart).toBeCloseTo(12 + 75 + 12, 6)
   })

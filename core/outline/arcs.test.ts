@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, at, boxOf, bulgeOfRise, dressCorners, edgeLength, flatten, grown, isInside, isSimple, keepLeftOf, keepsShape, mirrored, moved, offsetEdges, perimeterOf, rectangle, riseOfBulge, turnedBy, vertex, wholeOf, type Outline } from './index.ts'
+import { areaOf, at, boxOf, bulgeOfRise, dressCorners, edgeLength, flatten, grown, isInside, isSimple, keepLeftOf, keepsShape, mirrored, moved, offsetEdges, perimeterOf, rectangle, riseOfBulge, turnedBy, vertex, wholeOf, type Outline, type Vertex } from './index.ts'
 
 const circle = (r: number): Outline => [vertex(at(-r, 0), 1), vertex(at(r, 0), 1)]
 const rounded = (w: number, h: number, r: number): Outline => {
@@ -109,7 +109,7 @@ describe('cut, mirrored, turned', () => {
     const outline = [vertex(at(0, 0), 0.2), at(700, 0), vertex(at(650, 600), -0.1), at(-40, 500)]
     const once = mirrored(outline)
     expect(areaOf(once)).toBeCloseTo(areaOf(outline), 6)
-    expect(mirrored(once).map((v) => [v.x + 0, v.y, v.bulge])).toEqual(outline.map((v) => [v.x, v.y, v.bulge]))
+    expect(mirrored(once).map((v) => [v.x + 0, v.y, v.bulge])).toEqual(outline.map((v: Vertex) => [v.x, v.y, v.bulge]))
   })
 
   it('knows inside from outside, round an arc too', () => {

@@ -131,7 +131,7 @@ const RULES = computed(() => [
             <tr v-for="line in chalk" :key="line.order" :class="{ marked: marked === line.piece }" @mouseenter="marked = line.piece" @mouseleave="marked = null">
               <td>{{ line.order }}</td>
               <td>{{ line.name }}</td>
-              <td><span v-for="(c, i) in line.corners" :key="i" class="corner">{{ formatLength(c.fromSelvedge, unit) }} / {{ formatLength(c.fromStart, unit) }}</span></td>
+              <td><span v-for="(c, i) in line.corners" :key="i" class="corner">{{ formatLength(c.fromSelvedge, unit) }} / {{ formatLength(c.fromStart, unit) }}<i v-if="c.bowMm !== 0"> bow {{ formatLength(c.bowMm, unit) }}</i></span></td>
             </tr>
           </tbody>
         </table>

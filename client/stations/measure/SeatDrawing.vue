@@ -55,7 +55,7 @@ const drawn = computed(() =>
     const isAlone = seat.value.division.kind === 'singles'
     const size = `${formatLength(solid.width.value, jobs.job!.units)} x ${formatLength(solid.depth.value, jobs.job!.units)}`
     const isNarrow = box.maxX * scale.value.k < 150
-    return [{ number: isAlone ? (isNarrow ? `× ${cushions.value.count}` : `${cushions.value.count} of these`) : String(i + 1), size: cushions.value.designs.length > 1 && !isAlone ? `${id}: ${size}` : size, fits: Math.min(box.maxX, frontSpan(solid).to - frontSpan(solid).from) * scale.value.k > size.length * 7.2 + 10 && box.maxY * scale.value.k > 76, mirrored: isAlone && count < cushions.value.count ? `${cushions.value.count - count} mirrored` : '', foot: stand(solid.outline), top: leans.some((l) => l !== 0) ? stand(atHeight(solid.outline, leans, solid.thickness.value)) : null, ...pixel(middle) }]
+    return [{ number: isAlone && cushions.value.count === 1 ? '' : isAlone ? (isNarrow ? `× ${cushions.value.count}` : `${cushions.value.count} of these`) : String(i + 1), size: cushions.value.designs.length > 1 && !isAlone ? `${id}: ${size}` : size, fits: Math.min(box.maxX, frontSpan(solid).to - frontSpan(solid).from) * scale.value.k > size.length * 7.2 + 10 && box.maxY * scale.value.k > 76, mirrored: isAlone && count < cushions.value.count ? `${cushions.value.count - count} mirrored` : '', foot: stand(solid.outline), top: leans.some((l) => l !== 0) ? stand(atHeight(solid.outline, leans, solid.thickness.value)) : null, ...pixel(middle) }]
   }),
 )
 
@@ -88,6 +88,21 @@ const cushionLine = computed(() => {
   return { x1: view.value.x(first.place.x), x2: view.value.x(first.place.x + solid.width.value), y1: y, y2: y, figure: solid.width }
 })
 const corners = computed(() => (shaped.value?.corners ?? []).filter((c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`)))
+
+/** Corners go by letters or numbers where tapes and tables speak of them. */
+const letters = computed(() => {
+  const { kind } = seat.value.footprint
+  if (kind !== 'taped' && kind !== 'points') return []
+  const all = shaped.value?.corners ?? []
+  if (all.length > 24) return []
+  const box = boxOf(bare.value)
+  const middle = pixel(at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2))
+  return all.map((c) => {
+    const p = pixel(c.at)
+    const away = Math.hypot(p.x - middle.x, p.y - middle.y) || 1
+    return { name: c.name, x: p.x + ((p.x - middle.x) / away) * 20, y: p.y + ((p.y - middle.y) / away) * 20 + 5 }
+  })
+})
 
 const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) => emit('pick', { kind, name, x: p.x, y: p.y })
 const grab = (event: PointerEvent, h: Handle) => start(event, h, () => (h.kind === 'corner' ? pick('corner', h.id.replace('corner ', ''), pixel(h.at)) : pick('edge', h.id.replace('rise ', ''), pixel(h.at))))
@@ -144,6 +159,7 @@ watch(editing, () => (isAdding = false))
         <path v-else :d="`M ${pixel(h.at).x - 7} ${pixel(h.at).y} l 7 -7 l 7 7 l -7 7 z`" />
         <title>{{ h.label }}: drag; click for more</title>
       </g>
+      <text v-for="l in letters" :key="l.name" :x="l.x" :y="l.y" text-anchor="middle" class="letter">{{ l.name }}</text>
       <line v-for="(g, i) in guides" :key="i" v-bind="g.x === undefined ? { x1: 0, x2: scale.width, y1: view.y(g.y!), y2: view.y(g.y!) } : { x1: view.x(g.x), x2: view.x(g.x), y1: 0, y2: scale.height }" class="guide" />
     </svg>
     <div v-if="editing && edited" ref="editor" class="editor" :style="{ left: `${editing.x}px`, top: `${editing.y}px` }" @keydown.esc="editing = null" @keydown.enter="editing = null">
@@ -244,6 +260,13 @@ watch(editing, () => (isAdding = false))
   fill: #fffdf8;
   stroke: var(--ink-soft);
   cursor: pointer;
+}
+
+.letter {
+  font-family: var(--slab);
+  font-weight: 600;
+  font-size: 17px;
+  fill: var(--rust);
 }
 
 .handle {
