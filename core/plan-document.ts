@@ -15,7 +15,7 @@ import { sayWorking, type Figure } from './working/index.ts'
 export function planDocument(job: Job, plan: Plan, lay: Lay | null) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = plan.warnings.map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 1, ticket: job.ticket, title: job.title, units: job.units } as const
+  const head = { format: 'loft-seam/plan', version: 2, ticket: job.ticket, title: job.title, units: job.units } as const
   const cushions = plan.cushions && seatDocument(plan.cushions, say)
   if (plan.kind === 'unworkable') return { ...head, workable: false, cushions, warnings } as const
   return { ...head, workable: true, cushions, sheets: sheetsDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i] ?? null) })), lay: lay && { ...lay, chalkList: chalkList(plan.cloth, lay) }, layProblem: plan.cloth.problem, cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lay), warnings } as const

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef, watch } from 'vue'
-import { setReadings } from '../../../core/job/index.ts'
-import { at, atHeight, boxOf, edgeLength, moved, onEdge, outwardOn, turnedBy, vertex, type Box, type Outline, type Point } from '../../../core/outline/index.ts'
-import { frontSpan, handlesOf, settingName, shapeSeat, slotOf, valueOf, type Handle } from '../../../core/seat/index.ts'
-import { formatLength } from '../../../core/units/index.ts'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { at, boxOf, onEdge, vertex, type Box, type Point } from '../../../core/outline/index.ts'
+import { handlesOf, shapeSeat, type Handle } from '../../../core/seat/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
-import LengthField from '../../ui/LengthField.vue'
+import DimensionEditor from './DimensionEditor.vue'
 import { placeMarks } from './place-marks.ts'
 import type { Picked } from './picked.ts'
+import { pixelOf, sketchCushions, sketchCushionWidth, sketchEdges, sketchLetters } from './seat-sketch.ts'
 import { useDrag } from './use-drag.ts'
 
 /** The seat from above with its front edge at the foot: every dimension is a field, corners and bows can be dragged. */
@@ -38,97 +37,33 @@ const view = computed(() => {
   const { k, x, y } = scale.value
   return { k, x: (mm: number) => x(mm - origin.value.x), y: (mm: number) => y(mm - origin.value.y) }
 })
-const pixel = (p: Point) => ({ x: view.value.x(p.x), y: view.value.y(p.y) })
+const pixel = (p: Point) => pixelOf(view.value, p)
 
 const handles = computed(() => handlesOf(seat.value))
 const { dragged, guides, start } = useDrag(svg, scale, origin, computed(() => shaped.value?.corners.map((c) => c.at) ?? []))
 watch(dragged, (id) => (frozen.value = id === null ? null : (frozen.value ?? liveBox.value)))
 
-const drawn = computed(() =>
-  (cushions.value?.inOrder ?? []).flatMap((c, i) => {
-    if (!c.place || !cushions.value) return []
-    const { solid, id, count } = cushions.value.designs[c.design]!
-    const leans = solid.edges.map((e) => e.leanRad)
-    const stand = (outline: Outline) => svgPath(moved(turnedBy(outline, c.place!.angleRad), c.place!), view.value)
-    const box = boxOf(solid.outline)
-    const middle = moved(turnedBy([at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)], c.place.angleRad), c.place)[0]!
-    const isAlone = seat.value.division.kind === 'singles'
-    const size = `${formatLength(solid.width.value, jobs.job!.units)} x ${formatLength(solid.depth.value, jobs.job!.units)}`
-    const isNarrow = box.maxX * scale.value.k < 150
-    return [{ number: isAlone && cushions.value.count === 1 ? '' : isAlone ? (isNarrow ? `× ${cushions.value.count}` : `${cushions.value.count} of these`) : String(i + 1), size: cushions.value.designs.length > 1 && !isAlone ? `${id}: ${size}` : size, fits: Math.min(box.maxX, frontSpan(solid).to - frontSpan(solid).from) * scale.value.k > size.length * 7.2 + 10 && box.maxY * scale.value.k > 76, mirrored: isAlone && count < cushions.value.count ? `${cushions.value.count - count} mirrored` : '', foot: stand(solid.outline), top: leans.some((l) => l !== 0) ? stand(atHeight(solid.outline, leans, solid.thickness.value)) : null, ...pixel(middle) }]
-  }),
-)
-
-const edges = computed(() =>
-  (shaped.value?.bare.edges ?? []).map((e, i) => {
-    // Inside the seat and off the middle, where dimension lines and handles leave room.
-    const share = 0.3
-    const [spot, out] = [pixel(onEdge(bare.value, i, share)), outwardOn(bare.value, i, share)]
-    const inside = Math.abs(out.y) > 0.5 ? 14 : 8
-    const role = [e.meets === 'open' || e.meets === settingName(e.name) ? '' : e.meets, e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`].filter((t) => t !== '').join(', ')
-    // A hull in several arcs is named once, on its longest.
-    const group = settingName(e.name)
-    const alike = shaped.value!.bare.edges.flatMap((other, j) => (settingName(other.name) === group ? [j] : []))
-    const isNamed = bare.value.length <= 20 && alike.reduce((longest, j) => (edgeLength(bare.value, j) > edgeLength(bare.value, longest) ? j : longest)) === i
-    return { ...e, d: edgePath(bare.value, i, view.value), x: spot.x - out.x * inside, y: spot.y + out.y * inside, anchor: out.x > 0.5 ? 'end' : out.x < -0.5 ? 'start' : 'middle', words: isNamed ? [e.name === frontName.value ? 'front' : group, role].filter((t) => t !== '').join(', ') : '' }
-  }),
-)
-const frontName = computed(() => (shaped.value?.bare.edges.some((e) => e.name === seat.value.front) ? seat.value.front : shaped.value?.bare.edges[0]?.name))
+const drawn = computed(() => (cushions.value ? sketchCushions(seat.value, cushions.value, jobs.job!.units, view.value) : []))
+const frontName = computed(() => (shaped.value?.bare.edges.some((e) => e.name === seat.value.front) ? seat.value.front : (shaped.value?.bare.edges[0]?.name ?? '')))
+const edges = computed(() => (shaped.value ? sketchEdges(shaped.value, frontName.value, view.value) : []))
+const letters = computed(() => (shaped.value ? sketchLetters(seat.value, shaped.value, view.value) : []))
+const cushionWidth = computed(() => (cushions.value ? sketchCushionWidth(seat.value, cushions.value, bare.value, view.value) : null))
 const arcOf = ([from, to]: readonly [Point, Point], bulge: number) => {
   const arc = [vertex(from, bulge), to]
   return { d: edgePath(arc, 0, view.value), ...pixel(onEdge(arc, 0, 0.5)) }
 }
 const marks = computed(() => (shaped.value ? placeMarks(shaped.value.marks, bare.value, scale.value.k) : []).map((m) => ({ slot: m.slot, line: m.line.map(pixel), between: m.between.map(pixel), arc: m.bulge === 0 ? undefined : arcOf(m.line, m.bulge), figure: cushions.value?.measured.find((f) => f.id === `seat.${m.slot}`) })))
-/** The width of the first cushion of a straight row, over the seat. */
-const cushionLine = computed(() => {
-  const first = cushions.value?.inOrder[0]
-  if (!cushions.value || !first?.place || seat.value.division.kind !== 'run' || first.place.angleRad !== 0 || cushions.value.count === 1) return null
-  const { solid } = cushions.value.designs[first.design]!
-  const y = view.value.y(boxOf(bare.value).maxY) - 34
-  return { x1: view.value.x(first.place.x), x2: view.value.x(first.place.x + solid.width.value), y1: y, y2: y, figure: solid.width }
-})
 const corners = computed(() => (shaped.value?.corners ?? []).filter((c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`)))
-
-/** Corners go by letters or numbers where tapes and tables speak of them. */
-const letters = computed(() => {
-  const { kind } = seat.value.footprint
-  if (kind !== 'taped' && kind !== 'points') return []
-  const all = shaped.value?.corners ?? []
-  if (all.length > 24) return []
-  const box = boxOf(bare.value)
-  const middle = pixel(at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2))
-  return all.map((c) => {
-    const p = pixel(c.at)
-    const away = Math.hypot(p.x - middle.x, p.y - middle.y) || 1
-    return { name: c.name, x: p.x + ((p.x - middle.x) / away) * 20, y: p.y + ((p.y - middle.y) / away) * 20 + 5 }
-  })
-})
 
 const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) => emit('pick', { kind, name, x: p.x, y: p.y })
 const grab = (event: PointerEvent, h: Handle) => start(event, h, () => (h.kind === 'corner' ? pick('corner', h.id.replace('corner ', ''), pixel(h.at)) : pick('edge', h.id.replace('rise ', ''), pixel(h.at))))
 
 /** The dimension that is being typed on the drawing. */
 const editing = ref<{ slot: string; x: number; y: number } | null>(null)
-const editor = ref<HTMLElement | null>(null)
-const edited = computed(() => (editing.value ? slotOf(seat.value, editing.value.slot) : undefined))
-async function edit(slot: string, line: readonly { x: number; y: number }[]): Promise<void> {
-  editing.value = { slot, x: Math.min(scale.value.width - 190, Math.max(8, (line[0]!.x + line[1]!.x) / 2 - 70)), y: Math.min(scale.value.height - 70, Math.max(8, (line[0]!.y + line[1]!.y) / 2 - 18)) }
-  await nextTick()
-  const input = editor.value?.querySelector('input')
-  input?.focus()
-  input?.select()
+function edit(slot: string, line: readonly { x: number; y: number }[]): void {
+  const middle = { x: (line[0]!.x + line[1]!.x) / 2, y: (line[0]!.y + line[1]!.y) / 2 }
+  editing.value = { slot, x: Math.min(scale.value.width - 190, Math.max(8, middle.x - 70)), y: Math.min(scale.value.height - 70, Math.max(8, middle.y - 18)) }
 }
-/** One reading is changed; to several one more is added. */
-function typed(mm: number): void {
-  const slot = edited.value
-  if (!slot) return
-  const before = slot.dimension.readings
-  const readings = before.length === 1 || isAdding ? [...before.slice(0, -1), { mm }] : [...before, { mm }]
-  isAdding = true
-  jobs.edit(setReadings(slot.slot, readings, `${slot.label} typed on the drawing`), `drawing-${slot.slot}`)
-}
-let isAdding = false
-watch(editing, () => (isAdding = false))
 </script>
 
 <template>
@@ -140,7 +75,7 @@ watch(editing, () => (isAdding = false))
         <path :d="c.foot" class="foot" />
         <path v-if="c.top" :d="c.top" class="top" />
         <text :x="c.x" :y="c.y" text-anchor="middle" class="number">{{ c.number }}</text>
-        <text v-if="c.fits" :x="c.x" :y="c.y + 22" text-anchor="middle" class="size">{{ c.size }}</text>
+        <text v-if="c.size" :x="c.x" :y="c.y + 22" text-anchor="middle" class="size">{{ c.size }}</text>
         <text v-if="c.mirrored" :x="c.x" :y="c.y + 42" text-anchor="middle" class="size">{{ c.mirrored }}</text>
       </g>
       <g v-for="e in edges" :key="e.name" class="edge" :class="[e.meets, { front: e.name === frontName, picked: picked?.kind === 'edge' && picked.name === e.name }]">
@@ -152,7 +87,7 @@ watch(editing, () => (isAdding = false))
         <line v-for="n in [0, 1]" :key="n" :x1="m.between[n]!.x" :y1="m.between[n]!.y" :x2="m.line[n]!.x" :y2="m.line[n]!.y" class="extension" />
         <DimensionLine v-if="m.figure" :x1="m.line[0]!.x" :y1="m.line[0]!.y" :x2="m.line[1]!.x" :y2="m.line[1]!.y" :figure="m.figure" :arc="m.arc" editable @edit="edit(m.slot, m.line)" />
       </g>
-      <DimensionLine v-if="cushionLine" v-bind="cushionLine" />
+      <DimensionLine v-if="cushionWidth" v-bind="cushionWidth" />
       <circle v-for="c in corners" :key="c.name" :cx="pixel(c.at).x" :cy="pixel(c.at).y" r="7" class="corner" @click="pick('corner', c.name, pixel(c.at))"><title>Corner {{ c.name }}</title></circle>
       <g v-for="h in handles" :key="h.id" class="handle" :class="[h.kind, { dragged: dragged === h.id }]" :data-handle="h.id" @pointerdown.prevent="grab($event, h)">
         <circle v-if="h.kind === 'corner'" :cx="pixel(h.at).x" :cy="pixel(h.at).y" r="8" />
@@ -162,9 +97,7 @@ watch(editing, () => (isAdding = false))
       <text v-for="l in letters" :key="l.name" :x="l.x" :y="l.y" text-anchor="middle" class="letter">{{ l.name }}</text>
       <line v-for="(g, i) in guides" :key="i" v-bind="g.x === undefined ? { x1: 0, x2: scale.width, y1: view.y(g.y!), y2: view.y(g.y!) } : { x1: view.x(g.x), x2: view.x(g.x), y1: 0, y2: scale.height }" class="guide" />
     </svg>
-    <div v-if="editing && edited" ref="editor" class="editor" :style="{ left: `${editing.x}px`, top: `${editing.y}px` }" @keydown.esc="editing = null" @keydown.enter="editing = null">
-      <LengthField :model-value="valueOf(edited.dimension)" :unit="jobs.job!.units" :name="`${edited.label}, on the drawing`" line="net" @update:model-value="typed" @done="editing = null" />
-    </div>
+    <DimensionEditor v-if="editing" :key="editing.slot" :slot-name="editing.slot" :style="{ left: `${editing.x}px`, top: `${editing.y}px` }" @close="editing = null" />
     <slot />
   </div>
 </template>
@@ -291,14 +224,5 @@ watch(editing, () => (isAdding = false))
 .guide {
   stroke: var(--rust);
   stroke-dasharray: 4 4;
-}
-
-.editor {
-  position: absolute;
-  padding: 5px 8px;
-  background: var(--paper);
-  border: 1px solid var(--chalk);
-  border-radius: 4px;
-  box-shadow: 0 2px 8px rgb(0 0 0 / 18%);
 }
 </style>

@@ -1,0 +1,86 @@
+import type { Seat } from '../../../contract/index.ts'
+import { at, atHeight, boxOf, edgeLength, moved, onEdge, outwardOn, turnedBy, type Outline, type Point } from '../../../core/outline/index.ts'
+import { frontSpan, settingName, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
+import { formatLength, type LengthUnit } from '../../../core/units/index.ts'
+import { edgePath, svgPath, type Scale } from '../../drawing/use-scale.ts'
+
+/** From millimetres of the seat to pixels. */
+export type View = Pick<Scale, 'x' | 'y' | 'k'>
+
+export const pixelOf = (view: View, p: Point) => ({ x: view.x(p.x), y: view.y(p.y) })
+
+/** More edges than this are not named one by one. */
+const MOST_NAMED = 20
+
+/** The cushions as they stand on the seat, each with its number and, where there is room, its size. */
+export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit, view: View) {
+  const isAlone = seat.division.kind === 'singles'
+  return cushions.inOrder.flatMap(({ design, place }, i) => {
+    if (!place) return []
+    const { solid, id, count } = cushions.designs[design]!
+    const leans = solid.edges.map((e) => e.leanRad)
+    const stand = (outline: Outline) => moved(turnedBy(outline, place.angleRad), place)
+    const box = boxOf(solid.outline)
+    const front = frontSpan(solid)
+    const size = `${formatLength(solid.width.value, unit)} x ${formatLength(solid.depth.value, unit)}`
+    const isNarrow = box.maxX * view.k < 150
+    const fits = Math.min(box.maxX, front.to - front.from) * view.k > size.length * 7.2 + 10 && box.maxY * view.k > 76
+    return [
+      {
+        number: isAlone ? alone(cushions.count, isNarrow) : String(i + 1),
+        size: fits ? (cushions.designs.length > 1 && !isAlone ? `${id}: ${size}` : size) : '',
+        mirrored: isAlone && count < cushions.count ? `${cushions.count - count} mirrored` : '',
+        foot: svgPath(stand(solid.outline), view),
+        top: leans.some((l) => l !== 0) ? svgPath(stand(atHeight(solid.outline, leans, solid.thickness.value)), view) : null,
+        ...pixelOf(view, stand([at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)])[0]!),
+      },
+    ]
+  })
+}
+
+const alone = (count: number, isNarrow: boolean): string => (count === 1 ? '' : isNarrow ? `× ${count}` : `${count} of these`)
+
+/** The edges by the tape, each with its name and what it meets, written inside the seat and off the middle, clear of handles. */
+export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
+  const { outline, edges } = shaped.bare
+  return edges.map((e, i) => {
+    const share = 0.3
+    const [spot, out] = [pixelOf(view, onEdge(outline, i, share)), outwardOn(outline, i, share)]
+    const inside = Math.abs(out.y) > 0.5 ? 14 : 8
+    // A hull in several arcs is named once, on its longest.
+    const group = settingName(e.name)
+    const alike = edges.flatMap((other, j) => (settingName(other.name) === group ? [j] : []))
+    const longest = alike.reduce((best, j) => (edgeLength(outline, j) > edgeLength(outline, best) ? j : best))
+    const words = [e.name === front ? 'front' : group, e.meets === 'open' || e.meets === group ? '' : e.meets, e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`]
+    return {
+      ...e,
+      d: edgePath(outline, i, view),
+      x: spot.x - out.x * inside,
+      y: spot.y + out.y * inside,
+      anchor: out.x > 0.5 ? 'end' : out.x < -0.5 ? 'start' : 'middle',
+      words: edges.length <= MOST_NAMED && longest === i ? words.filter((w) => w !== '').join(', ') : '',
+    }
+  })
+}
+
+/** Letters or numbers at the corners, where tapes and tables speak of them. */
+export function sketchLetters(seat: Seat, shaped: ShapedSeat, view: View) {
+  const { kind } = seat.footprint
+  if ((kind !== 'taped' && kind !== 'points') || shaped.corners.length > MOST_NAMED) return []
+  const box = boxOf(shaped.bare.outline)
+  const middle = pixelOf(view, at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2))
+  return shaped.corners.map((c) => {
+    const p = pixelOf(view, c.at)
+    const away = Math.hypot(p.x - middle.x, p.y - middle.y) || 1
+    return { name: c.name, x: p.x + ((p.x - middle.x) / away) * 20, y: p.y + ((p.y - middle.y) / away) * 20 + 5 }
+  })
+}
+
+/** The width of the first cushion of a straight row, drawn above the seat. */
+export function sketchCushionWidth(seat: Seat, cushions: Cushions, outline: Outline, view: View) {
+  const first = cushions.inOrder[0]
+  if (!first?.place || seat.division.kind !== 'run' || first.place.angleRad !== 0 || cushions.count === 1) return null
+  const { solid } = cushions.designs[first.design]!
+  const y = view.y(boxOf(outline).maxY) - 34
+  return { x1: view.x(first.place.x), x2: view.x(first.place.x + solid.width.value), y1: y, y2: y, figure: solid.width }
+}
