@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { connect } from 'node:net'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -81,6 +82,14 @@ describe('revisions', () => {
 })
 
 describe('job files', () => {
+  it('a file of version 1 comes in and is kept as the present version', async () => {
+    const old = JSON.parse(readFileSync(new URL('../contract/testing/job-version-1.json', import.meta.url), 'utf8')) as unknown
+    const made = await api().post('/api/jobs').send({ job: old })
+    expect(made.status).toBe(201)
+    const again = await api().get(`/api/jobs/${(made.body as { id: string }).id}`)
+    expect((again.body as { job: unknown }).job).toEqual(keepersBench())
+  })
+
   it('what is exported imports again, the same to the letter', async () => {
     const { id, job } = await create((j) => ({ ...j, note: 'ünïcode – “quotes” 5/8″' }))
     const file = await api().get(`/api/jobs/${id}/file`)

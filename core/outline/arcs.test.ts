@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, at, boxOf, bulgeOfRise, dressCorners, edgeLength, flatten, grown, isInside, isSimple, keepLeftOf, keepsShape, mirrored, moved, offsetEdges, perimeterOf, rectangle, riseOfBulge, turnedBy, vertex, wholeOf, type Outline, type Vertex } from './index.ts'
+import { areaOf, at, boxOf, bulgeOfRise, centroidOf, dressCorners, edgeLength, flatten, grown, isInside, isSimple, keepLeftOf, keepsShape, mirrored, moved, offsetEdges, perimeterOf, rectangle, riseOfBulge, turnedBy, vertex, wholeOf, type Outline, type Vertex } from './index.ts'
 
 const circle = (r: number): Outline => [vertex(at(-r, 0), 1), vertex(at(r, 0), 1)]
 const rounded = (w: number, h: number, r: number): Outline => {
@@ -110,6 +110,11 @@ describe('cut, mirrored, turned', () => {
     const once = mirrored(outline)
     expect(areaOf(once)).toBeCloseTo(areaOf(outline), 6)
     expect(mirrored(once).map((v) => [v.x + 0, v.y, v.bulge])).toEqual(outline.map((v: Vertex) => [v.x, v.y, v.bulge]))
+  })
+
+  it('finds the balance point: of a circle its centre, of a half disc 4r/3π above its straight side', () => {
+    expect(centroidOf(moved(circle(300), at(40, 70))).x).toBeCloseTo(40, 3)
+    expect(centroidOf([vertex(at(300, 0), 1), at(-300, 0)]).y).toBeCloseTo((4 * 300) / (3 * Math.PI), 0)
   })
 
   it('knows inside from outside, round an arc too', () => {

@@ -52,7 +52,7 @@ const arcOf = ([from, to]: readonly [Point, Point], bulge: number) => {
   const arc = [vertex(from, bulge), to]
   return { d: edgePath(arc, 0, view.value), ...pixel(onEdge(arc, 0, 0.5)) }
 }
-const marks = computed(() => (shaped.value ? placeMarks(shaped.value.marks, bare.value, scale.value.k) : []).map((m) => ({ slot: m.slot, line: m.line.map(pixel), between: m.between.map(pixel), arc: m.bulge === 0 ? undefined : arcOf(m.line, m.bulge), figure: cushions.value?.measured.find((f) => f.id === `seat.${m.slot}`) })))
+const marks = computed(() => (shaped.value ? placeMarks(shaped.value.marks, bare.value, scale.value.k) : []).map((m, i) => ({ slot: m.slot, textAt: m.line[0] === m.between[0] ? [0.5, 0.36, 0.64][i % 3] : 0.5, line: m.line.map(pixel), between: m.between.map(pixel), arc: m.bulge === 0 ? undefined : arcOf(m.line, m.bulge), figure: cushions.value?.measured.find((f) => f.id === `seat.${m.slot}`) })))
 const corners = computed(() => (shaped.value?.corners ?? []).filter((c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`)))
 
 const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) => emit('pick', { kind, name, x: p.x, y: p.y })
@@ -85,7 +85,7 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
       </g>
       <g v-for="m in marks" :key="m.slot">
         <line v-for="n in [0, 1]" :key="n" :x1="m.between[n]!.x" :y1="m.between[n]!.y" :x2="m.line[n]!.x" :y2="m.line[n]!.y" class="extension" />
-        <DimensionLine v-if="m.figure" :x1="m.line[0]!.x" :y1="m.line[0]!.y" :x2="m.line[1]!.x" :y2="m.line[1]!.y" :figure="m.figure" :arc="m.arc" editable @edit="edit(m.slot, m.line)" />
+        <DimensionLine v-if="m.figure" :x1="m.line[0]!.x" :y1="m.line[0]!.y" :x2="m.line[1]!.x" :y2="m.line[1]!.y" :figure="m.figure" :arc="m.arc" :text-at="m.textAt" editable @edit="edit(m.slot, m.line)" />
       </g>
       <DimensionLine v-if="cushionWidth" v-bind="cushionWidth" />
       <circle v-for="c in corners" :key="c.name" :cx="pixel(c.at).x" :cy="pixel(c.at).y" r="7" class="corner" @click="pick('corner', c.name, pixel(c.at))"><title>Corner {{ c.name }}</title></circle>

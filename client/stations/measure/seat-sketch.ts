@@ -1,5 +1,5 @@
 import type { Seat } from '../../../contract/index.ts'
-import { at, atHeight, boxOf, edgeLength, moved, onEdge, outwardOn, turnedBy, type Outline, type Point } from '../../../core/outline/index.ts'
+import { at, atHeight, boxOf, centroidOf, edgeLength, moved, onEdge, outwardOn, turnedBy, type Outline, type Point } from '../../../core/outline/index.ts'
 import { frontSpan, settingName, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
 import { formatLength, type LengthUnit } from '../../../core/units/index.ts'
 import { edgePath, svgPath, type Scale } from '../../drawing/use-scale.ts'
@@ -32,7 +32,7 @@ export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit,
         mirrored: isAlone && count < cushions.count ? `${cushions.count - count} mirrored` : '',
         foot: svgPath(stand(solid.outline), view),
         top: leans.some((l) => l !== 0) ? svgPath(stand(atHeight(solid.outline, leans, solid.thickness.value)), view) : null,
-        ...pixelOf(view, stand([at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)])[0]!),
+        ...pixelOf(view, stand([centroidOf(solid.outline)])[0]!),
       },
     ]
   })
