@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { clickEdge, figure, start, station, typeLine } from './steps.ts'
 
@@ -141,6 +142,16 @@ test('an outline from a DXF drawing, and a paper template of it', async ({ page 
   const file = await download
   expect(file.suggestedFilename()).toMatch(/template-seat\.pdf$/)
   expect(readFileSync(await file.path()).subarray(0, 5).toString()).toBe('%PDF-')
+})
+
+test('every shape can be measured without breaking the accessibility rules', async ({ page }) => {
+  await start(page, 'seat 600 x 500 x 80')
+  for (const name of ['Taper', 'T or L seat', 'Round a corner', 'Round wall', 'Berth half', 'By tapes', 'Points or drawing']) {
+    await shape(page, name)
+    await expect(page.locator('.finishes').first()).toBeVisible()
+    const found = await new AxeBuilder({ page }).include('main').analyze()
+    expect(found.violations.map((v) => `${name}: ${v.id} ${v.nodes[0]?.html}`)).toEqual([])
+  }
 })
 
 test('the demo tickets with measured seats open without a stop', async ({ page }) => {

@@ -1,6 +1,6 @@
 import type { Division, Seat } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
-import { areaOf, at, boxOf, distance, edgeLength, edgeOf, isSimple, keepLeftOf, minusPoint, mirrored, mirroredEdge, moved, offsetEdges, outwardOfChord, startedAt, turnedBy, unit, wholeOf, withoutSlivers, type CutOff, type Outline, type Point } from '../outline/index.ts'
+import { arcBetween, areaOf, at, boxOf, distance, edgeLength, edgeOf, isSimple, isStraight, keepLeftOf, minusPoint, mirrored, mirroredEdge, moved, offsetEdges, onEdge, outwardOfChord, startedAt, stretchOf, turnedBy, unit, vertex, wholeOf, withoutSlivers, type Arc, type CutOff, type Outline, type Point } from '../outline/index.ts'
 import type { EdgedOutline, SeatEdge, ShapedSeat } from './shaped-seat.ts'
 import { frontEdge, sidesOf } from './sides.ts'
 
@@ -25,7 +25,10 @@ export function divide(seat: Seat, shaped: ShapedSeat): Result<readonly Cut[], D
     case 'singles':
       return ok(singles(shaped.free, division.count, division.mirrored))
     case 'run':
-      if (division.cuts === 'radial' && division.count > 1) return shaped.centre ? sound(radialRun(shaped, shaped.centre, division.count, division.gapMm, seat)) : err({ code: 'division-not-for-shape', division: 'radial' })
+      if (division.cuts === 'radial' && division.count > 1) {
+        const sectors = shaped.centre && radialRun(shaped, division.count, division.gapMm, seat)
+        return sectors ? sound(sectors) : err({ code: 'division-not-for-shape', division: 'radial' })
+      }
       return division.count === 1 ? ok([inOwnFrame(shaped.free, wholeOf(shaped.free.outline), at(1, 0))]) : sound(straightRun(shaped.free, wholeOf(shaped.free.outline), at(1, 0), division.count, division.gapMm))
     case 'corner':
       return shaped.free.edges.some((e) => e.name === 'A front') ? sound(roundTheCorner(shaped.free, division)) : err({ code: 'division-not-for-shape', division: 'corner' })
@@ -63,46 +66,66 @@ function straightRun(of: EdgedOutline, part: CutOff, along: Point, n: number, ga
 
 /**
  * Equal sectors of a ring, cut towards its centre; gap and end clearance are taken on the front arc.
- * The ends keep their angle from the centre, so that all cushions are alike.
+ * The ends keep their angle from the centre, so that all cushions are alike. Null when front and back
+ * are not both arcs.
  */
-function radialRun(shaped: ShapedSeat, centre: Point, n: number, gapMm: number, seat: Seat): readonly Cut[] {
+function radialRun(shaped: ShapedSeat, n: number, gapMm: number, seat: Seat): readonly Cut[] | null {
   const { edges } = shaped.free
   // Clearance comes off the arcs here and off the ends by angle below.
   const outline = offsetEdges(shaped.bare.outline, edges.map((e) => (e.meets !== 'open' && (e.side === 'front' || e.side === 'back') ? -seat.clearanceMm : 0)))
-  const of = { outline, edges }
-  const arc = edges.findIndex((e) => e.side === 'front')
-  const front = edgeOf(outline, Math.max(0, arc))
-  const radius = Math.hypot(front[0].x - centre.x, front[0].y - centre.y)
-  const angleOf = (p: Point): number => Math.atan2(p.y - centre.y, p.x - centre.x)
-  const ends = { left: edges.find((e) => e.side === 'left'), right: edges.find((e) => e.side === 'right') }
-  const bare = { from: angleOf(edgeOf(shaped.bare.outline, arc)[0]), to: angleOf(edgeOf(shaped.bare.outline, arc)[1]) }
-  const turn = Math.sign(Math.sin(bare.to - bare.from)) || 1
-  const whole = sweepOf(shaped, arc)
-  const clear = (end: SeatEdge | undefined): number => (end && end.meets !== 'open' ? seat.clearanceMm / radius : 0)
-  const free = whole - clear(ends.left) - clear(ends.right)
+  const [front, back] = [arcIndex(outline, edges, 'front'), arcIndex(outline, edges, 'back')]
+  if (front < 0 || back < 0) return null
+  const bare = arcOn(shaped.bare.outline, arcIndex(shaped.bare.outline, edges, 'front'))
+  const radius = Math.abs(arcOn(outline, front).radius)
+  const clear = (side: 'left' | 'right'): number => (edges.some((e) => e.side === side && e.meets !== 'open') ? seat.clearanceMm / radius : 0)
   const gap = gapMm / radius
-  const each = (free - (n - 1) * gap) / n
-  const way = arcTurn(shaped, arc) || turn
-  const start = bare.from + way * clear(ends.left)
-  // The end faces stay where the tape found them; the cut at an end with clearance is made afresh.
+  const each = (Math.abs(bare.sweep) - clear('left') - clear('right') - (n - 1) * gap) / n
+  if (!(each > 0)) return [{ outline: [], edges: [], place: null }]
+  const way = Math.sign(bare.sweep)
+  const start = bare.startAngle + way * clear('left')
   return Array.from({ length: n }, (_, i) => {
     const [from, to] = [start + way * i * (each + gap), start + way * (i * (each + gap) + each)]
-    let cut = wholeOf(outline)
-    cut = keepTowards(cut, centre, i === 0 && clear(ends.left) === 0 ? from - way * 0.01 : from, way)
-    cut = keepTowards(cut, centre, i === n - 1 && clear(ends.right) === 0 ? to + way * 0.01 : to, -way)
+    // An end without clearance stays as the tape found it, corners and all.
+    const keeps = { left: i === 0 && clear('left') === 0, right: i === n - 1 && clear('right') === 0 }
+    const cut = sector(outline, front, back, from, to, keeps)
     const middle = (from + to) / 2
-    const outwards = at(Math.cos(middle), Math.sin(middle))
-    const along = way < 0 ? at(outwards.y, -outwards.x) : at(-outwards.y, outwards.x)
-    return inOwnFrame(of, cut, along)
+    return inOwnFrame({ outline, edges }, cut, at(-Math.sin(middle) * way, Math.cos(middle) * way))
   })
 }
 
-/** Swept angle of the front arc, and the way it is walked from left to right as seen from the centre. */
-const sweepOf = (shaped: ShapedSeat, arc: number): number => Math.abs(4 * Math.atan(shaped.bare.outline[arc]!.bulge ?? 0))
-const arcTurn = (shaped: ShapedSeat, arc: number): number => Math.sign(shaped.bare.outline[arc]!.bulge ?? 0)
+const arcIndex = (outline: Outline, edges: readonly SeatEdge[], side: SeatEdge['side']): number => edges.findIndex((e, i) => e.side === side && !isStraight(outline[i]!.bulge))
 
-/** Keeps what lies beyond a ray from the centre, in the turning direction. */
-const keepTowards = (cut: CutOff, centre: Point, angle: number, way: number): CutOff => keepLeftOf(cut, centre, at(way * Math.cos(angle), way * Math.sin(angle)))
+function arcOn(outline: Outline, i: number): Arc {
+  const [a, b] = edgeOf(outline, i)
+  return arcBetween(a, b, a.bulge!)
+}
+
+/** What lies between two angles: along the front arc, across, back along the back arc, across; or round an end of the seat. */
+function sector(outline: Outline, front: number, back: number, from: number, to: number, keeps: { readonly left: boolean; readonly right: boolean }): CutOff {
+  const [f, b] = [arcOn(outline, front), arcOn(outline, back)]
+  const frontShare = [keeps.left ? 0 : shareAt(f, from), keeps.right ? 1 : shareAt(f, to)] as const
+  const backShare = [keeps.right ? 0 : shareAt(b, to), keeps.left ? 1 : shareAt(b, from)] as const
+  const chain = (after: number, until: number): readonly number[] => {
+    const list: number[] = []
+    for (let i = (after + 1) % outline.length; i !== until; i = (i + 1) % outline.length) list.push(i)
+    return list
+  }
+  const across = (edge: number, share: number) => ({ vertex: vertex(onEdge(outline, edge, share)), source: -1 })
+  const round = (list: readonly number[]) => list.map((i) => ({ vertex: outline[i]!, source: i }))
+  const walk = [
+    { vertex: stretchOf(outline, front, ...frontShare), source: front },
+    ...(keeps.right ? round(chain(front, back)) : [across(front, frontShare[1])]),
+    { vertex: stretchOf(outline, back, ...backShare), source: back },
+    ...(keeps.left ? round(chain(back, front)) : [across(back, backShare[1])]),
+  ]
+  return { outline: walk.map((w) => w.vertex), sources: walk.map((w) => w.source) }
+}
+
+/** Where on an arc an angle from its centre lies, as a share of its sweep. */
+function shareAt(arc: Arc, angle: number): number {
+  const turns = [-2, -1, 0, 1, 2].map((k) => (angle + k * 2 * Math.PI - arc.startAngle) / arc.sweep)
+  return turns.reduce((best, share) => (Math.abs(share - 0.5) < Math.abs(best - 0.5) ? share : best))
+}
 
 /** Legs A and B of a corner bench, and who keeps the corner. */
 function roundTheCorner(free: EdgedOutline, division: Extract<Division, { kind: 'corner' }>): readonly Cut[] {

@@ -81,6 +81,22 @@ describe('a ring, by hand', () => {
     expect(edgeLength(solid.outline, solid.edges.findIndex((e) => e.side === 'front'))).toBeCloseTo(arc, 6)
   })
 
+  it.each([170, 200, 300, 345])('of %d° it is cut into any number of equal cushions', (degrees) => {
+    const seat = seatOf({ kind: 'ring', at: 'inner', curve: { by: 'radius', radius: reading(500) }, depth: reading(400), extent: { by: 'angle', degrees } })
+    for (const count of [2, 3, 6]) {
+      const { designs, inOrder } = cushionsFrom({ ...seat, division: { kind: 'run', count, gapMm: 0, cuts: 'radial' } })
+      expect(designs.map((d) => d.count)).toEqual([count])
+      expect(areaOf(designs[0]!.solid.outline) * count).toBeCloseTo((((degrees * Math.PI) / 180) * (900 * 900 - 500 * 500)) / 2, 1)
+      expect(new Set(inOrder.map((c) => c.place!.angleRad.toFixed(6))).size).toBe(count)
+    }
+  })
+
+  it('keeps the rounded corners at the ends of the bench', () => {
+    const seat = { ...seatOf(ring), corners: { 'far left': { kind: 'round' as const, radiusMm: 80 } }, division: { kind: 'run' as const, count: 3, gapMm: 0, cuts: 'radial' as const } }
+    const { designs, inOrder } = cushionsFrom(seat)
+    expect(inOrder.map((c) => designs[c.design]!.solid.outline.length)).toEqual([5, 4, 4])
+  })
+
   it('with walls at its ends all cushions stay alike', () => {
     const wall = { meets: 'wall' as const, lean: null, riseMm: 0 }
     const { designs } = cushionsFrom({ ...seatOf(ring), edges: { left: wall, right: wall, far: wall }, division: { kind: 'run', count: 5, gapMm: 0, cuts: 'radial' } })

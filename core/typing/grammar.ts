@@ -5,7 +5,7 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   { form: 'taper NEAR x FAR x DEPTH x T left OFFSET', does: 'near and far edges parallel; centred without an offset', example: 'taper 1124 x 860 x 402 x 60 left 0' },
   { form: 'tseat W x D x T ears OUT x DEEP', does: 'ears in front of the arms; lseat with left or right for one', example: 'tseat 610 x 545 x 110 ears 62 x 148 times 4' },
   { form: 'corner A x B x DEPTH x T in N and M', does: 'a bench round a corner; square or mitre for its corner', example: 'corner 2400 x 1800 x 500 x 90 in 3 and 2 square' },
-  { form: 'ring RADIUS x DEPTH x T wall LENGTH in N', does: 'a bench along a round wall; angle for a length', example: 'ring 1870 x 520 x 90 wall 3640 in 5' },
+  { form: 'ring RADIUS x DEPTH x T wall LENGTH in N', does: 'a bench along a round wall; angle for a length, outer if taped on the wall, straight for straight cuts', example: 'ring 1870 x 520 x 90 wall 3640 in 5' },
   { form: 'ring chord CHORD x RISE x DEPTH x T in N', does: 'the same from a chord and its rise', example: 'ring chord 3000 x 620 x 520 x 90 in 5' },
   { form: 'berth LENGTH x HEAD x FOOT x T hull ANGLE pair', does: 'half a berth and its mirror image; at 600 610 for stations, smooth to bend the hull', example: 'berth 1860 x 640 x 215 x 100 hull 24 pair' },
   { form: 'taped AB 1860, BC 640, … thick T', does: 'corners from tapes between them; A-BC to the middle of a side; hollow C for an inward corner', example: 'taped AB 900, BC 600, CD 900, DA 600, AC 1082 thick 80' },

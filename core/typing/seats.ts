@@ -92,8 +92,10 @@ function readCornerBench({ word, rest, units, context }: Line): Answer {
 }
 
 function readRing({ word, rest, units, context }: Line): Answer {
-  const isChord = /^chord\s/i.test(rest)
-  const { head, options } = parted(rest.replace(/^chord\s+/i, ''), ['wall', 'angle', 'in'])
+  const isChord = /\bchord\s/i.test(rest)
+  const isOuter = /\bouter\b/i.test(rest)
+  const cuts = /\bstraight\b/i.test(rest) ? 'straight' : 'radial'
+  const { head, options } = parted(rest.replace(/\b(outer|straight)\b/gi, '').trim().replace(/^chord\s+/i, ''), ['wall', 'angle', 'in'])
   const example = isChord ? 'ring chord 3000 x 620 x 520 x 90 in 5' : 'ring 1870 x 520 x 90 wall 3640 in 5'
   const whats = isChord ? ['chord', 'rise', 'depth', 'thickness'] : ['radius', 'depth', 'thickness']
   if (!isChord && options['wall'] === undefined && options['angle'] === undefined) return fail({ code: 'pattern', word, example })
@@ -101,8 +103,8 @@ function readRing({ word, rest, units, context }: Line): Answer {
     chain(ringExtent(options, isChord, units, context), (extent) =>
       chain(countOf(options['in'], context), (count) => {
         const [depth, t] = sizes.slice(-2) as [number, number]
-        const footprint: Footprint = { kind: 'ring', at: 'inner', curve: isChord ? { by: 'chord', chord: reading(sizes[0]!), rise: reading(sizes[1]!) } : { by: 'radius', radius: reading(sizes[0]!) }, depth: reading(depth), extent }
-        return seat(shapedSeat(footprint, t, { kind: 'run', count, gapMm: 0, cuts: 'radial' }), units, `Round bench, inner ${isChord ? `chord and rise ${say(sizes.slice(0, 2), units)}` : `radius ${say([sizes[0]!], units)}`}, ${say([depth, t], units)}, in ${count} towards the centre`)
+        const footprint: Footprint = { kind: 'ring', at: isOuter ? 'outer' : 'inner', curve: isChord ? { by: 'chord', chord: reading(sizes[0]!), rise: reading(sizes[1]!) } : { by: 'radius', radius: reading(sizes[0]!) }, depth: reading(depth), extent }
+        return seat(shapedSeat(footprint, t, { kind: 'run', count, gapMm: 0, cuts }), units, `Round bench, ${isOuter ? 'outer' : 'inner'} ${isChord ? `chord and rise ${say(sizes.slice(0, 2), units)}` : `radius ${say([sizes[0]!], units)}`}, ${say([depth, t], units)}, in ${count} ${cuts === 'radial' ? 'towards the centre' : 'cut straight'}`)
       }),
     ),
   )

@@ -40,6 +40,36 @@ describe('a seat typed in one line', () => {
   })
 })
 
+describe('every shape typed in one line', () => {
+  const shape = (line: string) => {
+    const typed = readTyped(line, context('mm', null))
+    if (!typed.ok) throw new Error(typingWords(typed.error))
+    if (typed.value.kind !== 'seat') throw new Error('an edit')
+    return typed.value
+  }
+  it.each<[string, object]>([
+    ['taper 1124 x 860 x 402 x 60 left -20 times 2', { footprint: { kind: 'taper', offset: { kind: 'left', mm: -20 } }, division: { kind: 'singles', count: 2 } }],
+    ['taper 1124 x 860 x 402 x 60', { footprint: { offset: { kind: 'centred' } } }],
+    ['tseat 610 x 545 x 110 ears 62 x 148 times 4', { footprint: { kind: 'eared', left: { out: { readings: [{ mm: 62 }] } }, right: { deep: { readings: [{ mm: 148 }] } } }, division: { count: 4 } }],
+    ['lseat 610 x 545 x 110 right 62 x 148', { footprint: { kind: 'eared', left: null } }],
+    ['corner 2400 x 1800 x 500 x 90 in 3 and 2 mitre', { footprint: { kind: 'corner-bench' }, division: { kind: 'corner', countA: 3, countB: 2, corner: 'mitre' } }],
+    ['ring 1870 x 520 x 90 wall 3640 in 5', { footprint: { kind: 'ring', at: 'inner', extent: { by: 'length' } }, division: { count: 5, cuts: 'radial' } }],
+    ['ring outer chord 3000 x 620 x 520 x 90 straight in 4', { footprint: { at: 'outer', curve: { by: 'chord' }, extent: { by: 'chord' } }, division: { count: 4, cuts: 'straight' } }],
+    ['ring 1870 x 520 x 90 angle 120', { footprint: { extent: { by: 'angle', degrees: 120 } }, division: { count: 1 } }],
+    ['berth 1860 x 640 x 215 x 100 hull 24 at 600 610, 1200 450 smooth pair', { footprint: { kind: 'berth', hull: 'smooth', stations: [{ at: { readings: [{ mm: 600 }] } }, { width: { readings: [{ mm: 450 }] } }] }, edges: { hull: { meets: 'hull', lean: { by: 'angle', degrees: 24 } } }, division: { mirrored: 1 }, clearanceMm: 6 }],
+    ['taped AB 900, BC 600, CD 500, DA 700, AC 1000, A-CD 800 thick 80 hollow C', { footprint: { kind: 'taped', corners: 4, hollow: ['C'], tapes: { 5: { from: 'A', to: 'CD' } } } }],
+    ['points 0 0, 600 -20, 600 500, 0 500 thick 80', { footprint: { kind: 'points', points: [{ x: 0 }, { y: -20 }, {}, {}] } }],
+  ])('%s', (line, expected) => {
+    const { seat } = shape(line)
+    expect(seat).toMatchObject(expected)
+    expect(readJob(JSON.parse(JSON.stringify({ ...keepersBench(), seat }))).ok).toBe(true)
+  })
+
+  it('in inches, with fractions, in a metric shop', () => {
+    expect(shape('tseat 24 x 21 1/2 x 4 3/8 ears 2 1/2 x 5 7/8 times 4')).toMatchObject({ units: 'inch-8', says: '4 of 24 in x 21 1/2 in x 4 3/8 in, ears 2 1/2 in x 5 7/8 in net' })
+  })
+})
+
 describe('changes of the open job', () => {
   it.each<[string, LengthUnit, (job: Job) => unknown, unknown]>([
     ['depth 470 469', 'mm', (j) => read(j, 'depth').map((r) => r.mm), [470, 469]],
