@@ -1,5 +1,5 @@
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
-import type { DivisionFault } from './division.ts'
+import type { DivisionFault } from './division/index.ts'
 import type { SeatFault } from './shaped-seat.ts'
 
 export interface FaultWords {

@@ -1,7 +1,7 @@
 export { adviseCount, type CountAdvice } from './advice.ts'
 export { cushionsOf, designLetter, frontSpan, LEAST_COVER_MM, LEAST_CUSHION_MM, type Cushions, type CushionSize, type Design, type Solid } from './cushions.ts'
 export { dimensionFigure, spreadLimit, spreadOf, valueOf } from './dimension.ts'
-export type { DivisionFault, Place } from './division.ts'
+export type { DivisionFault, Place } from './division/index.ts'
 export { seatFaultWords } from './fault-words.ts'
 export { footingOf, ringSizes, settingName, tapedSurvey, tapeName, type Footing, type FootprintFault, type Mark, type Suspicion } from './footprints/index.ts'
 export { handlesOf, type Handle } from './handles.ts'
