@@ -31,7 +31,7 @@ export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'sheets'
   const lines: BuyLine[] = [
     { what: `${job.filling.grade.name}, sheets ${sheetSize(sheets, job.units)}`, amount: sheets.sheets, cost: sheets.cost },
     { what: cloth.name, amount: clothLength, cost: clothCost },
-    ...designs.map(({ design, cover }) => ({ what: `Zip, ${design.count} of`, amount: cover.closure.lengthMm, cost: null })),
+    ...zipLines(designs),
     { what: 'Sliders', amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(blocks, given(1, 'count', 'slider a zip')), rule: 'one for each zip' }), cost: null },
   ]
   const piped = designs.flatMap(({ design, cover }) => (cover.piping ? [{ count: design.count, piping: cover.piping }] : []))
@@ -42,6 +42,17 @@ export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'sheets'
   lines.push({ what: 'Thread', amount: threadLength(designs), cost: null })
   const costs = lines.flatMap((l) => (l.cost ? [l.cost] : []))
   return { lines, total: figure({ id: 'buy.total', label: 'Foam and cloth', quantity: 'money', sum: plus(...costs), rule: 'what has a price' }), hasLay: layLengthMm !== null }
+}
+
+/** Zips of one length are one line; mirrored cushions take the same zip. */
+function zipLines(designs: WorkedPlan['designs']): readonly BuyLine[] {
+  const byLength = new Map<string, { count: number; length: Figure }>()
+  for (const { design, cover } of designs) {
+    const length = cover.closure.lengthMm
+    const key = length.value.toFixed(0)
+    byLength.set(key, { count: (byLength.get(key)?.count ?? 0) + design.count, length: byLength.get(key)?.length ?? length })
+  }
+  return [...byLength.values()].map(({ count, length }) => ({ what: `Zip, ${count} of`, amount: length, cost: null }))
 }
 
 /** Thread is three times the seam length and a tenth more. */

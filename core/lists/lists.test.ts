@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Job, Lay } from '../../contract/index.ts'
-import { keepersBench } from '../shop/index.ts'
+import { demoJobs, keepersBench } from '../shop/index.ts'
 import { benchJob, worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { buyingList, chalkList, sheetSize, textKey } from './index.ts'
@@ -72,8 +72,48 @@ describe('the buying list', () => {
   it('cord by hand: 3 cushions x 2 loops x 2489.33 x 1.02', () => expect(amounts(job, 3249)['Piping cord 5 mm']).toBeCloseTo(15234.72, 1))
   it('one zip and one slider for each cushion', () => expect(amounts(job, 3249)).toMatchObject({ Zip: expect.closeTo(980.667, 2), Sliders: 3 }))
 
+  it('cushions that are alike or mirrored take the same zip: one line', () => {
+    const zips = (j: Job) => buyingList(j, worked(j), 3000, 3000).lines.filter((l) => l.what.startsWith('Zip')).map((l) => l.what)
+    const [ring, , , , lids, berth] = demoJobs()
+    expect(zips(ring!)).toEqual(['Zip, 5 of'])
+    expect(zips(lids!)).toEqual(['Zip, 2 of'])
+    expect(zips(berth!)).toEqual(['Zip, 2 of'])
+  })
+
   it('thread by hand: seams of one cushion are 980.7 + 4 x 75 + 2 x 2429.3, times 3 cushions, times 3.3', () => {
     expect(amounts(job, 3249)['Thread']).toBeCloseTo((980.667 + 4 * 75 + 2 * 2429.333) * 3 * 3.3, 0)
+  })
+})
+
+describe('the cut list of shapes', () => {
+  const [ring, , chairs, bunks, lids, berth] = demoJobs()
+  const lines = (j: Job) => worked(j).cutList
+
+  it('says what is cut to a template, and how the knife is tilted', () => {
+    expect(lines(berth!).filter((l) => l.material === 'foam').map((l) => [l.what, l.count, l.note])).toEqual([
+      ['Block A, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
+      ['Block B, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
+    ])
+    expect(lines(ring!)[0]!.note).toBe('cut to the template')
+    expect(lines(bunks!)[0]!.note).toBe('cut to the template')
+    expect(lines(chairs!).filter((l) => l.material === 'foam').every((l) => l.note === 'cut to the template')).toBe(true)
+  })
+
+  it('tells mirrored cushions apart by their letter', () => {
+    expect(lines(lids!).map((l) => l.what)).toEqual(expect.arrayContaining(['Top plate A', 'Top plate B', 'Right boxing A', 'Right boxing B']))
+    expect(lines(ring!).map((l) => l.what)).toContain('Top plate')
+  })
+})
+
+describe('the chalk list of bowed pieces', () => {
+  it('gives the bow of each arc: the inner arc of 728 on 1870 less the wall clearance rises inwards by 35', () => {
+    const plan = worked(demoJobs()[0]!)
+    const lay: Lay = { format: 'loft-seam/lay', version: 1, length: 2000, bound: 0, seed: 1, seconds: 0, offsets: {}, placements: [{ id: '1/top-plate', copy: 1, x: 20, y: 20, turn: 0, flip: false }] }
+    const bows = chalkList(plan.cloth, lay)[0]!.corners.map((c) => Number(c.bowMm.toFixed(1)))
+    // Cut 12 mm outside the sewing line: radius 1858 over the same angle of 0.3893 and its allowance at the ends.
+    const half = Math.asin((2 * 1870 * Math.sin(728 / 1870 / 2) + 24 / Math.cos(728 / 1870 / 2) - 24 * Math.tan(728 / 1870 / 2)) / 2 / 1858)
+    expect(bows.filter((b) => b !== 0)).toHaveLength(2)
+    expect(-bows.find((b) => b < 0)!).toBeCloseTo(1858 * (1 - Math.cos(half)), 0)
   })
 })
 

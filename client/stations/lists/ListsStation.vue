@@ -36,7 +36,7 @@ const print = () => window.print()
             <th scope="row">{{ l.what }}</th>
             <td>{{ l.material === 'foam' ? job.filling.grade.name : job.cloth.cloth.name }}</td>
             <td class="n">{{ l.count }}</td>
-            <td><FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless /></td>
+            <td class="size"><FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless /></td>
             <td>{{ l.note }}</td>
             <td class="tick"><span class="box" /></td>
           </tr>
@@ -64,6 +64,10 @@ const print = () => window.print()
 </template>
 
 <style scoped>
+.size {
+  white-space: nowrap;
+}
+
 .lists {
   display: grid;
   grid-template-columns: 3fr 2fr;
