@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest'
 import type { Band, Job } from '../../contract/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
 import type { WorkedPlan } from '../plan.ts'
-import { DEMO_CLOTHS, keepersBench } from '../shop/index.ts'
+import { panelOf } from '../cover/index.ts'
+import { reading, shapedSeat } from '../job/index.ts'
+import { frontSpan } from '../seat/index.ts'
+import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { benchJob, onlyDesign, worked } from '../testing/jobs.ts'
 import { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf, ruledPlace, runStart } from './index.ts'
 
@@ -152,6 +155,57 @@ describe('matching for real', () => {
       expect(colourOn(job, plan, lay, '3/top-plate', 10, y)).toBe(top)
     }
     expect(colourOn(job, plan, lay, '1/top-plate', 10, depth / 2)).toBe(bands[1]!.colour)
+  })
+})
+
+describe('matching on other shapes', () => {
+  /** Place in the repeat of the cloth under a point of a laid panel. */
+  function phaseOn(plan: WorkedPlan, lay: { placements: readonly { id: string; x: number; turn: number; flip: boolean }[] }, id: string, x: number, y: number): number {
+    const place = lay.placements.find((p) => p.id === id)!
+    const [dx] = turned(x, y, place.turn, place.flip)
+    return modulo(place.x + dx, plan.cloth.problem.cloth.repeat.across!)
+  }
+  const lay = (plan: WorkedPlan) => {
+    const solved = solveLay(plan.cloth.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
+    if (!solved.ok) throw new Error(solved.error.code)
+    return solved.value.lay
+  }
+  /** The ticking mirrors itself at 11: a phase and its mirror image are the same stripe. */
+  const isSame = (a: number, b: number) => Math.min(...[a - b, a + b - 22].map((d) => Math.min(modulo(d, 68), modulo(-d, 68)))) < 0.5
+
+  it('round the window seat the stripe at each front corner goes on in the next cushion, and under it', () => {
+    const plan = worked(demoJobs()[0]!)
+    const found = lay(plan)
+    const { cover } = onlyDesign(plan)
+    const { from, to } = frontSpan({ outline: cover.wall.foot, edges: onlyDesign(plan).design.solid.edges })
+    const wide = Math.max(...cover.wall.foot.map((v) => v.x))
+    for (const k of [1, 2, 3, 4]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, to, 0), phaseOn(plan, found, `${k + 1}/top-plate`, from, 0)), `corner ${k}`).toBe(true)
+    for (const k of [1, 5]) for (const x of [from, (from + to) / 2, to]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, x, 0), phaseOn(plan, found, `${k}/bottom-plate`, wide - x, 0))).toBe(true)
+    // The boxing of the bowed front matches in its middle.
+    const arc = panelOf(cover, 'boxing-front').figures.finishedWidth.value
+    for (const k of [1, 3, 5]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, (from + to) / 2, 0), phaseOn(plan, found, `${k}/boxing-front`, arc / 2, 0))).toBe(true)
+  })
+
+  it('the mark on the panelling, 1820 from the left along the front, lies on the rust stripe', () => {
+    const plan = worked(demoJobs()[0]!)
+    const { solid } = onlyDesign(plan).design
+    // 1820 is the middle of the 3640 and so the middle of the third cushion.
+    const middle = solid.width.value / 2
+    expect(isSame(phaseOn(plan, lay(plan), '3/top-plate', middle, 0), 45)).toBe(true)
+  })
+
+  it('a tapering seat, railroaded, matches no boxing on its slanted side', () => {
+    const job = keepersBench()
+    const seat = shapedSeat({ kind: 'taper', near: reading(900), far: reading(700), depth: reading(500), offset: { kind: 'left', mm: 0 }, rising: null, falling: null }, 75, { kind: 'singles', count: 1, mirrored: 0 })
+    const plan = worked({ ...job, seat, cloth: { ...job.cloth, direction: 'railroaded' } })
+    const matched = plan.cloth.pieces.filter((p) => p.matched).map((p) => p.id)
+    expect(matched).toEqual(['1/top-plate', '1/bottom-plate', '1/boxing-left'])
+  })
+
+  it('stripes with a left and a right cannot match the bottom plate of a pile cloth', () => {
+    const oneSided = { ...ticking, nap: 'one-way' as const, pattern: { kind: 'stripes' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
+    const matched = worked(withCloth({ cloth: oneSided })).cloth.pieces.filter((p) => p.matched && p.cushion === 0).map((p) => p.id)
+    expect(matched).toEqual(['1/top-plate', '1/boxing-front'])
   })
 })
 

@@ -1,6 +1,6 @@
 import type { ClothChoice, LayProblem } from '../../contract/index.ts'
 import type { Panel } from '../cover/index.ts'
-import { boxOf, edgeLength } from '../outline/index.ts'
+import { boxOf, edgeLength, onEdge } from '../outline/index.ts'
 import { frontSpan, type Cushions } from '../seat/index.ts'
 import type { PatternFrame } from './pattern-frame.ts'
 import { bandCentre, modulo, repeatOf } from './stripes.ts'
@@ -89,12 +89,26 @@ function frontLength(cushions: Cushions, cushion: number): number {
   return edges.reduce((sum, e, i) => (e.side === 'front' ? sum + edgeLength(outline, i) : sum), 0)
 }
 
+/** How far across its front a place lies that was taped along it: the same on a straight front, less on a bowed one. */
+function acrossFront(cushions: Cushions, cushion: number, alongMm: number): number {
+  const { outline, edges } = designOf(cushions, cushion)
+  const { from } = frontSpan({ outline, edges })
+  let left = alongMm
+  for (const [i, e] of edges.entries()) {
+    if (e.side !== 'front') continue
+    const length = edgeLength(outline, i)
+    if (left <= length) return onEdge(outline, i, left / length).x - from
+    left -= length
+  }
+  return frontWidth(cushions, cushion) + left
+}
+
 /** A mark on the furniture in the run's coordinate, where a squeezed row stands closer than it is cut. */
 function markInRun(cushions: Cushions, markMm: number): number {
   const { inOrder } = cushions
   if (isSingles(cushions)) return markMm - inOrder[0]!.leftMm
   const cushion = Math.max(0, inOrder.findLastIndex((c) => c.leftMm <= markMm))
-  return runStart(cushions, cushion) + markMm - inOrder[cushion]!.leftMm
+  return runStart(cushions, cushion) + acrossFront(cushions, cushion, markMm - inOrder[cushion]!.leftMm)
 }
 
 const bandWidth = (choice: ClothChoice, band: number): number => (choice.cloth.pattern.kind === 'stripes' ? (choice.cloth.pattern.bands[band]?.widthMm ?? 0) : 0)
