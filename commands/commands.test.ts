@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url'
 import { afterAll, describe, expect, it } from 'vitest'
 import { Lay, LayProblem } from '../contract/index.ts'
 import { acceptLay } from '../core/lay/index.ts'
-import { keepersBench } from '../core/shop/index.ts'
+import { demoJobs, keepersBench } from '../core/shop/index.ts'
 
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
 const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-commands-'))
@@ -76,6 +76,23 @@ describe('plan', () => {
     const plan = JSON.parse(out)
     expect(plan.designs[0].cover.panels[0].size.cutWidth.working).toBe('746.7 + 12 + 12 = 770.7 mm cut')
     expect(plan.lay.length).toBeGreaterThan(3000)
+  })
+
+  it('plans leaning berth halves: two designs, true outlines, every check right', () => {
+    const berth = demoJobs().find((j) => j.ticket === 'SL-06')!
+    const { code, out } = run('plan', file('berth.json', berth), '--seconds', '0.5')
+    expect(code).toBe(0)
+    const plan = JSON.parse(out)
+    expect(plan.designs.map((d: { design: string; count: number }) => [d.design, d.count])).toEqual([['A', 1], ['B', 1]])
+    expect(plan.designs[0].filling.block.note).toContain('knife tilt: hull 24° outwards going up')
+    expect(plan.designs.flatMap((d: { cover: { checks: { faults: string[] }[] } }) => d.cover.checks).every((c: { faults: string[] }) => c.faults.length === 0)).toBe(true)
+    expect(plan.cushions.edges.find((e: { name: string }) => e.name === 'hull')).toMatchObject({ meets: 'hull', leanDegrees: expect.closeTo(24, 6) })
+  })
+
+  it('a seat that cannot be: exit 3 or a plan that says why, never a crash', () => {
+    const job = keepersBench()
+    const { out } = run('plan', file('crossed.json', { ...job, seat: { ...job.seat, front: '1-2', footprint: { kind: 'points', source: { kind: 'typed' }, points: [[0, 0], [500, 500], [500, 0], [0, 400]].map(([x, y]) => ({ x, y, riseMm: 0 })) } } }))
+    expect(JSON.parse(out)).toMatchObject({ workable: false, warnings: [{ code: 'seat-fault', says: 'The outline crosses or touches itself.' }] })
   })
 
   it('a bad job file: exit 2 and the path', () => {

@@ -58,6 +58,7 @@ function onWall(w: WallFace): string {
 }
 const faces = computed(() => walls.value.map((w, i) => ({ ...w, id: `made-wall-${i}`, transform: onWall(w), isGusset: w.panel.startsWith('gusset'), shade: 0.03 + 0.1 * Math.max(0, (w.foot[1].y - w.foot[0].y) / (Math.hypot(w.foot[1].x - w.foot[0].x, w.foot[1].y - w.foot[0].y) || 1)) })))
 const middle = (p: Point, q: Point) => ({ x: scale.value.x((p.x + q.x) / 2), y: scale.value.y((p.y + q.y) / 2) })
+const seamLines = (f: WallFace): readonly (readonly [Point, Point])[] => [[f.corners[0], f.corners[1]], ...(f.lines.start ? [[f.corners[0], f.corners[3]] as const] : []), ...(f.lines.end ? [[f.corners[1], f.corners[2]] as const] : [])]
 const gusset = computed(() => faces.value.find((f) => f.isGusset))
 const line = (p: Point) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })
 const front = computed(() => frontSpan(size.value))
@@ -77,6 +78,7 @@ const ends = computed(() => ({ left: line(seen(at(front.value.from, 0), 0)), rig
       <g v-for="f in faces" :key="f.id">
         <polygon :points="points(f.corners)" class="wall" :class="{ gusset: f.isGusset }" :fill="f.isGusset ? undefined : `url(#${f.id})`" />
         <polygon :points="points(f.corners)" class="shade" :style="{ opacity: f.shade }" />
+        <line v-for="[p, q] in seamLines(f)" :key="`${p.x} ${q.x} ${p.y}`" :x1="line(p).x" :y1="line(p).y" :x2="line(q).x" :y2="line(q).y" class="seam" />
         <line v-if="f.isGusset" :x1="middle(f.corners[0], f.corners[3]).x" :y1="middle(f.corners[0], f.corners[3]).y" :x2="middle(f.corners[1], f.corners[2]).x" :y2="middle(f.corners[1], f.corners[2]).y" class="zip" />
         <line v-if="piping && piping.choice.rows === 'both'" :x1="line(f.corners[0]).x" :y1="line(f.corners[0]).y" :x2="line(f.corners[1]).x" :y2="line(f.corners[1]).y" class="piping" :style="{ strokeWidth: `${pipe}px` }" />
       </g>
@@ -98,7 +100,12 @@ const ends = computed(() => ({ left: line(seen(at(front.value.from, 0), 0)), rig
 }
 
 .wall {
-  stroke-width: 0.5;
+  stroke: none;
+}
+
+.seam {
+  stroke: var(--ink);
+  stroke-width: 1;
 }
 
 .shade {

@@ -1,5 +1,5 @@
 import { panelOf, type Cover } from '../../../core/cover/index.ts'
-import { at, edgeLength, flatten, onEdge, type Point } from '../../../core/outline/index.ts'
+import { at, edgeLength, flatten, isSmoothAt, onEdge, type Point } from '../../../core/outline/index.ts'
 
 /** Seen from the front right above: widths and heights to scale, depth shortened. */
 export const BACK = { x: Math.cos((35 * Math.PI) / 180) * 0.55, y: Math.sin((35 * Math.PI) / 180) * 0.55 }
@@ -14,6 +14,8 @@ export interface WallFace {
   readonly fromMm: number
   readonly foot: readonly [Point, Point]
   readonly isSeen: boolean
+  /** Whether a corner or the end of a panel shows as a line at its start, and at its end. */
+  readonly lines: { readonly start: boolean; readonly end: boolean }
   /** Middle of the back corner first: drawn in this order nearer faces cover farther ones. */
   readonly far: number
 }
@@ -34,7 +36,8 @@ export function wallFaces(cover: Cover): readonly WallFace[] {
       const corners = [seen(p, 0), seen(q, 0), seen(onEdge(top, i, s1), heightMm), seen(onEdge(top, i, s0), heightMm)] as const
       // What is drawn counter-clockwise shows its outside.
       const turn = corners.reduce((sum, c, n) => sum + c.x * corners[(n + 1) % 4]!.y - corners[(n + 1) % 4]!.x * c.y, 0)
-      return { panel: b.panel, side: plate.edges[i]!.side!, corners, fromMm: s0 * edgeLength(foot, i), foot: [p, q], isSeen: turn > 1e-6, far: p.y + q.y }
+      const lines = { start: k === 0 && (a.from > 1e-6 || !isSmoothAt(foot, i)), end: k === steps - 1 && (a.to < topLength - 1e-6 || !isSmoothAt(foot, (i + 1) % foot.length)) }
+      return { lines, panel: b.panel, side: plate.edges[i]!.side!, corners, fromMm: s0 * edgeLength(foot, i), foot: [p, q], isSeen: turn > 1e-6, far: p.y + q.y }
     })
   })
   return faces.filter((f) => f.isSeen).toSorted((a, b) => b.far - a.far)
