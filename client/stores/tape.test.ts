@@ -20,7 +20,7 @@ function handTape() {
       return () => (send = () => {})
     },
   }
-  return { driver, press: (mm: number) => send({ mm, at: new Date('2026-03-04T10:00:00Z') }), fail: (why: string) => fail(why) }
+  return { driver, press: (mm: number) => send({ mm, at: new Date(2026, 2, 4, 10) }), fail: (why: string) => fail(why) }
 }
 
 describe('a tape and the field that has the focus', () => {

@@ -5,6 +5,7 @@ import { setReadings } from '../../core/job/index.ts'
 import { slotOf } from '../../core/seat/index.ts'
 import { formatLengthWithUnit } from '../../core/units/index.ts'
 import type { TapeDriver, TapeReading } from '../tape/driver.ts'
+import { dayOf } from '../ui/today.ts'
 import { useJob } from './job.ts'
 
 /** The dimension a reading goes to: that of the field that had the focus last. */
@@ -53,7 +54,7 @@ export const useTape = defineStore('tape', () => {
       said.value = `The tape sent ${mm} mm, which cannot be: not taken.`
       return
     }
-    const reading = { mm, on: at.toISOString().slice(0, 10) }
+    const reading = { mm, on: dayOf(at) }
     const before = isFresh ? [] : slot.dimension.readings.slice(-19)
     isFresh = false
     jobs.edit(setReadings(target.value.slot, [...before, reading], `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} from the tape`))

@@ -3,7 +3,7 @@ import { Seat } from '../../contract/index.ts'
 import { newSeat, reading, shapedSeat } from '../job/index.ts'
 import { areaOf, at, boxOf } from '../outline/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES } from '../shop/index.ts'
-import { adviseCount, handlesOf, reshape, shapeSeat, slotOf, slotsOf, valueOf } from './index.ts'
+import { adviseCount, handlesOf, insertPoint, removePoint, reshape, shapeSeat, slotOf, slotsOf, valueOf } from './index.ts'
 
 const lid = (change: Partial<Seat> = {}): Seat => ({ ...shapedSeat({ kind: 'taper', near: reading(1000), far: reading(800), depth: reading(400), offset: { kind: 'left', mm: 50 }, rising: null, falling: null }, 60, { kind: 'singles', count: 1, mirrored: 0 }), ...change })
 const handle = (seat: Seat, id: string) => handlesOf(seat).find((h) => h.id === id)!
@@ -48,6 +48,42 @@ describe('dragging', () => {
       for (const h of handlesOf(seat)) expect(Seat.safeParse(h.drag(at(h.at.x + 13, h.at.y + 9))).success, `${kind} ${h.id}`).toBe(true)
     }
     expect(handlesOf(reshape(newSeat('singles', 600, 500, 80, 1), 'taped'))).toEqual([])
+  })
+})
+
+describe('points put in and taken out', () => {
+  const wall = { meets: 'wall' as const, lean: null, riseMm: 0 }
+  const hinge = { ...wall, meets: 'hinge' as const }
+  const five: Seat = {
+    ...shapedSeat({ kind: 'points', source: { kind: 'typed' }, points: [[0, 0], [600, 0], [700, 300], [600, 600], [0, 600]].map(([x, y]) => ({ x: x!, y: y!, riseMm: 0 })) }, 80, { kind: 'singles', count: 1, mirrored: 0 }),
+    edges: { '1-2': wall, '4-5': hinge, '5-1': wall },
+    corners: { '4': { kind: 'round', radiusMm: 30 } },
+    front: '4-5',
+  }
+  const names = (seat: Seat) => {
+    const shaped = shapeSeat(seat)
+    if (!shaped.ok) throw new Error(shaped.error.code)
+    return shaped.value.bare.edges
+  }
+
+  it('what was set on later edges and corners moves along, both halves keep the setting', () => {
+    const more = insertPoint(five, 0)
+    expect(more.edges).toEqual({ '1-2': wall, '2-3': wall, '5-6': hinge, '6-1': wall })
+    expect(more.corners).toEqual({ '5': { kind: 'round', radiusMm: 30 } })
+    expect(more.front).toBe('5-6')
+    expect(names(more).filter((e) => e.meets === 'hinge')).toHaveLength(1)
+  })
+
+  it('taken out again the seat is as it was', () => {
+    expect(removePoint(insertPoint(five, 1), 2)).toEqual(five)
+  })
+
+  it('taking out a point of the front leaves a front; a triangle keeps its points', () => {
+    const fewer = removePoint(five, 3)
+    expect(names(fewer).some((e) => e.name === fewer.front)).toBe(true)
+    expect(fewer.corners).toEqual({})
+    const triangle = removePoint(removePoint(five, 0), 0)
+    expect(removePoint(triangle, 0)).toBe(triangle)
   })
 })
 

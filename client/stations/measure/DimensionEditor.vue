@@ -4,6 +4,7 @@ import { setReadings } from '../../../core/job/index.ts'
 import { slotOf, valueOf } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
 import LengthField from '../../ui/LengthField.vue'
+import { dayOf } from '../../ui/today.ts'
 
 /** A dimension typed on the drawing: its one reading is changed; to several readings one more is added. */
 const props = defineProps<{ slotName: string }>()
@@ -17,7 +18,7 @@ const kept = slot.value && slot.value.dimension.readings.length > 1 ? slot.value
 function typed(mm: number): void {
   if (!slot.value) return
   shown.value = mm
-  jobs.edit(setReadings(slot.value.slot, [...kept.slice(-19), { mm }], `${slot.value.label} typed on the drawing`), `drawing-${slot.value.slot}`)
+  jobs.edit(setReadings(slot.value.slot, [...kept.slice(-19), { mm, on: dayOf(new Date()) }], `${slot.value.label} typed on the drawing`), `drawing-${slot.value.slot}`)
 }
 onMounted(() => {
   const input = place.value?.querySelector('input')

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { LONGEST_MM, type Footprint } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { outlineFaultWords, readOutlineFile } from '../../../core/formats/index.ts'
+import { insertPoint, removePoint } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
 import LengthField from '../../ui/LengthField.vue'
 
@@ -15,11 +16,8 @@ const failed = ref('')
 const SHOWN = 40
 const set = (change: Partial<Points>, says: string, undo: string | null = null) => jobs.edit(setSeat(says, (s) => ({ ...s, footprint: { ...shape.value, ...change } })), undo)
 const setPoint = (i: number, change: Partial<Points['points'][number]>) => set({ points: shape.value.points.map((p, j) => (j === i ? { ...p, ...change } : p)) }, `Point ${i + 1}`, `point-${i}-${Object.keys(change)[0]!}`)
-function addPoint(i: number): void {
-  const [a, b] = [shape.value.points[i]!, shape.value.points[(i + 1) % shape.value.points.length]!]
-  set({ points: [...shape.value.points.slice(0, i + 1), { x: Math.round((a.x + b.x) / 2), y: Math.round((a.y + b.y) / 2), riseMm: 0 }, ...shape.value.points.slice(i + 1)] }, 'One more point')
-}
-const dropPoint = (i: number) => set({ points: shape.value.points.filter((_, j) => j !== i) }, `Point ${i + 1} taken out`)
+const addPoint = (i: number) => jobs.edit(setSeat('One more point', (seat) => insertPoint(seat, i)))
+const dropPoint = (i: number) => jobs.edit(setSeat(`Point ${i + 1} taken out`, (seat) => removePoint(seat, i)))
 
 async function open(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
