@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Job } from '../../contract/index.ts'
-import { reading, shapedSeat } from '../job/index.ts'
+import { newSeat, reading, shapedSeat } from '../job/index.ts'
 import { areaOf, atHeight, bevelVolume, boxOf, edgeLength, slantOf, vertex, at } from '../outline/index.ts'
 import { planJob } from '../plan.ts'
-import { keepersBench } from '../shop/index.ts'
+import { reshape } from '../seat/index.ts'
+import { demoJobs, keepersBench } from '../shop/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
 import { anySeat } from '../testing/seats.ts'
 import { eulerNumber } from './checks/closes-round-block.ts'
@@ -56,7 +57,7 @@ describe('a bowed leaning side is a stretch of a cone', () => {
   const foot = [vertex(at(-300, 0), 1), at(300, 0)].reverse().map((v, i) => (i === 0 ? vertex(at(300, 0), 1) : at(-300, 0)))
   const lean = (20 * Math.PI) / 180
   const top = atHeight(foot, [lean, 0], 100)
-  const wall = { foot, top, heightMm: 100 }
+  const wall = { foot, middle: atHeight(foot, [lean, 0], 50), top, heightMm: 100 }
   const flat = unroll(wall, [wholePart(wall, 0)])
 
   it('keeps the lengths of both arcs', () => {
@@ -75,8 +76,9 @@ describe('a bowed leaning side is a stretch of a cone', () => {
 })
 
 describe('the five checks on any shape', () => {
-  it('pass wherever a plan is made, or the plan says why it cannot be', () => {
-    let made = 0
+  /** Sharp bows beside steep leans, or edges hardly longer than their allowance, are rare corners that cannot be sewn: the plan must say so. */
+  it('pass wherever a plan is made but for a hundredth, and then the plan stops', () => {
+    let [made, stopped] = [0, 0]
     fc.assert(
       fc.property(anySeat, fc.constantFrom('wrap' as const, 'one-per-side' as const), fc.boolean(), (seat, boxing, matched) => {
         const base = withSeat(seat)
@@ -87,18 +89,30 @@ describe('the five checks on any shape', () => {
           expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
           return
         }
-        made++
         for (const { cover, checks } of plan.designs) {
-          // Where an edge is hardly longer than its allowance the cut line can cross itself: then the check says so.
-          const shortest = Math.min(...cover.panels.flatMap((p) => p.finished.map((_, i) => edgeLength(p.finished, i))))
-          const faults = checks.flatMap((c) => c.faults).filter((f) => !(shortest < 24 && f.endsWith('crosses itself')))
-          expect(faults, JSON.stringify(seat)).toEqual([])
-          expect(eulerNumber(cover)).toBe(2)
+          made++
+          const faults = checks.flatMap((c) => c.faults)
+          if (faults.length === 0) expect(eulerNumber(cover)).toBe(2)
+          else {
+            stopped++
+            expect(plan.warnings.some((w) => w.code === 'check-failed' && w.level === 'stop')).toBe(true)
+          }
         }
       }),
       { numRuns: 400 },
     )
     expect(made).toBeGreaterThan(200)
+    expect(stopped).toBeLessThan(made / 100)
+  })
+
+  it('pass on every seat of the demo shop and on every shape as it starts', () => {
+    const starts = (['rectangle', 'taper', 'eared', 'corner-bench', 'ring', 'berth', 'taped', 'points'] as const).map((kind) => withSeat(reshape(newSeat('bench', 1800, 600, 80, 3), kind)))
+    for (const job of [...demoJobs(), ...starts]) {
+      for (const { cover, checks } of worked(job).designs) {
+        expect(checks.flatMap((c) => c.faults), job.seat.footprint.kind).toEqual([])
+        expect(eulerNumber(cover)).toBe(2)
+      }
+    }
   })
 
   it('unrolled strips are as long as the outlines they meet, and together as large as the walls', () => {
@@ -125,7 +139,7 @@ describe('the five checks on any shape', () => {
   it('upright corners run on flat; a corner between leaning sides does not', () => {
     const box = onlyDesign(worked(withSeat(shapedSeat({ kind: 'rectangle', width: reading(600), depth: reading(500), rising: null, falling: null }, 100, { kind: 'singles', count: 1, mirrored: 0 })))).cover.wall
     expect([0, 1, 2, 3].map((i) => runsOnFlat(box, i))).toEqual([true, true, true, true])
-    const leaning = { ...box, top: atHeight(box.foot, [0, 0.2, 0, 0], 100) }
+    const leaning = { ...box, middle: atHeight(box.foot, [0, 0.2, 0, 0], 50), top: atHeight(box.foot, [0, 0.2, 0, 0], 100) }
     expect([0, 1, 2, 3].map((i) => runsOnFlat(leaning, i))).toEqual([true, false, false, true])
   })
 })

@@ -1,11 +1,13 @@
-import { arcBetween, at, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
+import { arcBetween, at, between, bulgeOfRise, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, rightOf, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
 
 /**
- * The side of a cushion between two heights: foot and top are its outlines there, edge by edge.
+ * The side of a cushion between two heights: foot and top are its outlines there, edge by edge, and
+ * middle the one half way up, through which a corner between a bowed and another leaning side bends.
  * A straight side is a plane trapezium, a bowed one a stretch of a cone (upright: of a cylinder).
  */
 export interface Wall {
   readonly foot: Outline
+  readonly middle: Outline
   readonly top: Outline
   readonly heightMm: number
 }
@@ -59,6 +61,7 @@ export function unroll(wall: Wall, parts: readonly WallPart[]): Unrolled {
   const placed: UnrolledPart[] = []
   let pen: Pen = { at: at(0, 0), angle: 0 }
   let topEnd: Point = at(0, 0)
+  let [startMiddle, endMiddle]: [Point | null, Point] = [null, at(0, 0)]
   for (const part of parts) {
     const flat = cutPart(flatEdge(wall, part.edge), part)
     const put = (p: Point): Point => {
@@ -69,10 +72,21 @@ export function unroll(wall: Wall, parts: readonly WallPart[]): Unrolled {
     const top = joinOn(tops, put(flat.topStart), put(flat.topEnd), flat.topBulge, flat.topLength)
     placed.push({ part, topFrom: flat.topFrom, topTo: flat.topFrom + flat.topLength, bottom, top })
     topEnd = put(flat.topEnd)
+    startMiddle ??= put(flat.startMiddle)
+    endMiddle = put(flat.endMiddle)
     pen = { at: put(flat.footEnd), angle: pen.angle + 4 * Math.atan(flat.footBulge) }
   }
   const reversed = [...tops.map((v, i) => vertex(i + 1 < tops.length ? tops[i + 1]! : topEnd, -(v.bulge ?? 0)))].reverse()
-  return { outline: levelled([...bottoms, at(pen.at.x, pen.at.y), ...reversed, at(tops[0]!.x, tops[0]!.y)]), bottoms: bottoms.length, tops: tops.length, parts: placed }
+  const end = vertex(pen.at, bulgeThrough(pen.at, endMiddle, topEnd))
+  const start = vertex(tops[0]!, bulgeThrough(tops[0]!, startMiddle!, bottoms[0]!))
+  return { outline: levelled([...bottoms, end, ...reversed, start]), bottoms: bottoms.length, tops: tops.length, parts: placed }
+}
+
+/** An end bends through its middle, so that both pieces that meet there are as long as the corner between them. */
+function bulgeThrough(a: Point, middle: Point, b: Point): number {
+  const chord = minusPoint(b, a)
+  const rise = dot(minusPoint(middle, between(a, b, 0.5)), rightOf(unit(chord)))
+  return bulgeOfRise(Math.hypot(chord.x, chord.y), rise)
 }
 
 interface Pen {
@@ -107,31 +121,36 @@ interface FlatEdge {
   /** Along the foot's direction where the top edge starts and ends; on a cone the angles are scaled to lengths at the foot. */
   readonly topStart: number
   readonly topEnd: number
+  /** The same half way up. */
+  readonly middleStart: number
+  readonly middleEnd: number
   /** Radius of the unrolled foot, 0 when straight; positive when its centre is above. */
   readonly radius: number
   /** Length at the top for each mm at the foot. */
   readonly widens: number
 }
 
-function flatEdge({ foot, top, heightMm }: Wall, i: number): FlatEdge {
+function flatEdge({ foot, middle, top, heightMm }: Wall, i: number): FlatEdge {
   const [a, b] = edgeOf(foot, i)
   const [c, d] = edgeOf(top, i)
+  const [m, n] = edgeOf(middle, i)
   const footLength = edgeLength(foot, i)
   if (isStraight(a.bulge)) {
     const along = unit(minusPoint(b, a))
     const out = dot(minusPoint(c, a), at(along.y, -along.x))
-    return { slant: Math.hypot(heightMm, out), footLength, topStart: dot(minusPoint(c, a), along), topEnd: dot(minusPoint(d, a), along), radius: 0, widens: 1 }
+    return { slant: Math.hypot(heightMm, out), footLength, topStart: dot(minusPoint(c, a), along), topEnd: dot(minusPoint(d, a), along), middleStart: dot(minusPoint(m, a), along), middleEnd: dot(minusPoint(n, a), along), radius: 0, widens: 1 }
   }
   const [low, high] = [arcBetween(a, b, a.bulge!), arcBetween(c, d, c.bulge!)]
   const way = Math.sign(low.radius)
   const [r0, r1] = [Math.abs(low.radius), Math.abs(high.radius)]
   const angleAt = (p: Point) => Math.atan2(p.y - low.centre.y, p.x - low.centre.x)
-  const ahead = (p: Point) => way * Math.atan2(Math.sin(angleAt(p) - low.startAngle), Math.cos(angleAt(p) - low.startAngle))
+  const aheadOf = (angle: number, from: number) => way * Math.atan2(Math.sin(angle - from), Math.cos(angle - from))
+  const ahead = (p: Point) => aheadOf(angleAt(p), low.startAngle)
   const topStart = ahead(c) * r0
   const slant = Math.hypot(heightMm, r1 - r0)
   // A cone's side laid flat has the apex radius r/sin a; angles shrink by sin a, so arc lengths are kept.
   const sine = (r0 - r1) / slant
-  return { slant, footLength, topStart, topEnd: topStart + Math.abs(high.sweep) * r0, radius: Math.abs(sine) < 1e-9 ? 0 : r0 / sine, widens: r1 / r0 }
+  return { slant, footLength, topStart, topEnd: topStart + Math.abs(high.sweep) * r0, middleStart: ahead(m) * r0, middleEnd: footLength + aheadOf(angleAt(n), angleAt(b)) * r0, radius: Math.abs(sine) < 1e-9 ? 0 : r0 / sine, widens: r1 / r0 }
 }
 
 interface FlatPart {
@@ -143,6 +162,8 @@ interface FlatPart {
   readonly topStart: Point
   readonly topEnd: Point
   readonly topBulge: number
+  readonly startMiddle: Point
+  readonly endMiddle: Point
 }
 
 /** Takes the part between two places of the foot; a cut inside the edge runs square up from the foot. */
@@ -153,6 +174,7 @@ function cutPart(flat: FlatEdge, part: WallPart): FlatPart {
   const topEnd = atEnd ? flat.topEnd : part.to
   const placeFoot = placer(flat, part.from, 0)
   const placeTop = placer(flat, part.from, flat.slant)
+  const placeMiddle = placer(flat, part.from, flat.slant / 2)
   const bulgeOver = (length: number) => (flat.radius === 0 ? 0 : Math.tan(length / flat.radius / 4))
   return {
     footLength: part.to - part.from,
@@ -163,6 +185,8 @@ function cutPart(flat: FlatEdge, part: WallPart): FlatPart {
     topStart: placeTop(topStart),
     topEnd: placeTop(topEnd),
     topBulge: bulgeOver(topEnd - topStart),
+    startMiddle: placeMiddle(atStart ? flat.middleStart : part.from),
+    endMiddle: placeMiddle(atEnd ? flat.middleEnd : part.to),
   }
 }
 

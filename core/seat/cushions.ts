@@ -55,7 +55,7 @@ export function cushionsOf(seat: Seat): Result<Cushions, SeatFault | DivisionFau
   const thickness = valueOf(seat.thickness)
   for (const cut of cuts.value) {
     const leans = cut.edges.map((e) => e.leanRad)
-    if (leans.some((l) => l !== 0) && !keepsShape(cut.outline, atHeight(cut.outline, leans, thickness))) return err({ code: 'top-vanishes' })
+    if (leans.some((l) => l !== 0) && !keepsTop(cut.outline, atHeight(cut.outline, leans, thickness))) return err({ code: 'top-vanishes' })
   }
   const groups = alike(cuts.value)
   const designs = groups.map((g, i): Design => ({ id: designLetter(i), count: g.count, solid: solidOf(seat, g.cut, groups.length === 1 ? '' : designLetter(i)) }))
@@ -74,6 +74,13 @@ export const LEAST_CUSHION_MM = 10
 export const LEAST_COVER_MM = 3
 
 export const designLetter = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : `${String.fromCharCode(64 + Math.floor(i / 26))}${String.fromCharCode(65 + (i % 26))}`)
+
+/** No edge may be turned, crossed or all but gone at the top. */
+function keepsTop(foot: Outline, top: Outline): boolean {
+  return keepsShape(foot, top) && top.every((_, i) => edgeLength(top, i) > Math.min(LEAST_EDGE_MM, edgeLength(foot, i)))
+}
+
+const LEAST_EDGE_MM = 2
 
 function alike(cuts: readonly Cut[]): readonly { cut: Cut; count: number }[] {
   const groups: { cut: Cut; count: number }[] = []

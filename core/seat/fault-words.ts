@@ -41,7 +41,7 @@ export function seatFaultWords(fault: SeatFault | DivisionFault, unit: LengthUni
     case 'clearance-swallows':
       return words('The clearances leave nothing of an edge.', 'Make the clearance smaller, or check the short edges.')
     case 'top-vanishes':
-      return words('The sides lean in so far that nothing is left at the top.', 'Check lean and thickness: a side moves by thickness times the tangent of its angle.')
+      return words('The sides lean in so far that the top, or one of its edges, vanishes.', 'Check lean and thickness: a side moves by thickness times the tangent of its angle.')
     case 'parts-in-two':
       return words('A straight division would part a cushion in two.', 'Cut towards the centre, or divide into another number.')
     case 'cushion-vanishes':

@@ -57,8 +57,21 @@ export interface ShapedSeat {
 
 export type SeatFault = FootprintFault | { readonly code: 'corner-between-leans'; readonly corner: string } | { readonly code: 'clearance-swallows' } | { readonly code: 'top-vanishes' }
 
-/** From the tape to the outline: bows, corners, mirroring, the chosen front, clearances. */
+/**
+ * From the tape to the outline: bows, corners, mirroring, the chosen front, clearances. A seat is never
+ * changed in place, so plan, drawing and fields share what was worked out for one.
+ */
 export function shapeSeat(seat: Seat): Result<ShapedSeat, SeatFault> {
+  const known = shapedBefore.get(seat)
+  if (known) return known
+  const shaped = shapeAnew(seat)
+  shapedBefore.set(seat, shaped)
+  return shaped
+}
+
+const shapedBefore = new WeakMap<Seat, Result<ShapedSeat, SeatFault>>()
+
+function shapeAnew(seat: Seat): Result<ShapedSeat, SeatFault> {
   const read = footingOf(seat.footprint)
   if (!read.ok) return read
   const bowed = withRises(read.value, seat)

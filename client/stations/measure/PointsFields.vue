@@ -43,7 +43,7 @@ async function open(event: Event): Promise<void> {
     <span class="label">Points</span>
     <div>
       <table>
-        <thead><tr><th>Point</th><th>Across</th><th>Up</th><th>Bow after it</th><th /></tr></thead>
+        <thead><tr><th>Point</th><th>Across</th><th>Up</th><th>Bow after it</th><td /></tr></thead>
         <tbody>
           <tr v-for="(p, i) in shape.points.slice(0, SHOWN)" :key="i">
             <th scope="row">{{ i + 1 }}</th>

@@ -1,5 +1,5 @@
 import type { Sizing } from '../../filling/index.ts'
-import { areaOf, atHeight, boxOf, perimeterOf } from '../../outline/index.ts'
+import { areaOf, atHeight, boxOf, perimeterOf, type Outline } from '../../outline/index.ts'
 import type { Cover } from '../cover.ts'
 import { edgeIndex, finishedEdgeLength, type Panel } from '../panel.ts'
 import type { Stretch } from '../seam.ts'
@@ -15,8 +15,8 @@ export function closesRoundBlock(cover: Cover, sizing: Sizing): readonly string[
   const euler = eulerNumber(cover)
   if (euler !== 2) faults.push(`the panels do not close into one surface (corners − seams + panels = ${euler}, not 2)`)
   const { outline, edges, thickness } = sizing.cover
-  const top = atHeight(outline, edges.map((e) => e.leanRad), thickness.value)
-  const wanted = areaOf(outline) + areaOf(top) + wallArea({ foot: outline, top, heightMm: thickness.value })
+  const [middle, top] = [0.5, 1].map((share) => atHeight(outline, edges.map((e) => e.leanRad), share * thickness.value)) as [Outline, Outline]
+  const wanted = areaOf(outline) + areaOf(top) + wallArea({ foot: outline, middle, top, heightMm: thickness.value })
   const sewn = cover.panels.reduce((sum, p) => sum + areaOf(p.finished), 0)
   const box = boxOf(outline)
   if (Math.abs(sewn - wanted) > seamTolerance(perimeterOf(outline)) * (box.maxX + box.maxY + thickness.value)) faults.push(`the sewn area is ${(sewn / 1e6).toFixed(3)} m², the cover's surface has ${(wanted / 1e6).toFixed(3)} m²`)

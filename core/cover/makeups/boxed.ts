@@ -30,8 +30,12 @@ export interface BoxedInput {
 export function boxed({ solid, makeUp, boxing, allowances }: BoxedInput): Cover {
   const leans = solid.edges.map((e) => e.leanRad)
   const t = solid.thickness.value
-  const [foot, middle, top] = [0, t / 2, t].map((height) => atHeight(solid.outline, leans, height)) as [typeof solid.outline, typeof solid.outline, typeof solid.outline]
-  const walls = { whole: { foot, top, heightMm: t }, lower: { foot, top: middle, heightMm: t / 2 }, upper: { foot: middle, top, heightMm: t / 2 } }
+  const between = (from: number, to: number): Wall => {
+    const [foot, middle, top] = [from, (from + to) / 2, to].map((share) => atHeight(solid.outline, leans, share * t))
+    return { foot: foot!, middle: middle!, top: top!, heightMm: (to - from) * t }
+  }
+  const walls = { whole: between(0, 1), lower: between(0, 0.5), upper: between(0.5, 1) }
+  const { foot, top } = walls.whole
   const lengths = edgeFigures(solid)
   const perimeter = perimeterFigure(solid, lengths)
   const k = figure({ id: 'cover.zipRoundCorner', label: 'Zip round each corner', quantity: 'length', sum: least(allowances.zipRoundCornerMm, over(solid.depth, given(4, 'count', 'a quarter of the depth'))), rule: "the smaller of the shop's limit and a quarter of the depth", change: 'make-up.zipRoundCornerMm' })
