@@ -128,6 +128,16 @@ describe('the paper template', () => {
     )
   })
 
+  it('pages wholly outside the outline are left out, those inside stay', () => {
+    const triangle = [at(0, 0), at(1000, 0), at(0, 1000)]
+    const { tiles, columns, rows } = tileTemplate([triangle], PAGES[0]!)
+    expect(tiles.length).toBeLessThan(columns * rows)
+    expect(tiles.some((t) => t.label === 'A1')).toBe(true)
+    expect(tiles.some((t) => t.window.minX + t.window.minY > 1000)).toBe(false)
+    // Every place of the outline is on some page.
+    for (let k = 0; k <= 100; k++) expect(tiles.some(({ window: w }) => w.minX <= k * 10 && k * 10 <= w.maxX && w.minY <= 1000 - k * 10 && 1000 - k * 10 <= w.maxY)).toBe(true)
+  })
+
   it('is a PDF of one page for the map and one for each tile, at the size of the paper, lines at true size', async () => {
     const page = PAGES[0]!
     const template = { title: 'SL-02 cushion', foot: rectangle(300, 400), top: null, labels: [], notes: ['net'] }

@@ -39,12 +39,12 @@ function firstPage(page: PDFPage, font: PDFFont, template: Template, tiling: Til
   write('Print at 100 %, not fitted to the page. Then measure this square: it must be 100 mm each way.', 15, 32, 9.5)
   page.drawRectangle({ x: 15 * PT, y: (heightMm - 38 - TEST_SQUARE_MM) * PT, width: TEST_SQUARE_MM * PT, height: TEST_SQUARE_MM * PT, borderColor: INK, borderWidth: 0.7 })
   write('100 mm', 15 + TEST_SQUARE_MM / 2 - 6, 38 + TEST_SQUARE_MM + 5, 9)
-  write(`${tiling.tiles.length} pages: ${tiling.columns} across, ${tiling.rows} up. Lay the crosses on each other; neighbours overlap by ${OVERLAP_MM} mm.`, 15, 154, 9.5)
+  write(`${tiling.tiles.length} pages, ${tiling.columns} across and ${tiling.rows} up; those wholly outside are left out. Lay the crosses on each other; neighbours overlap by ${OVERLAP_MM} mm.`, 15, 154, 9.5)
   template.notes.forEach((note, i) => write(note, 15, 161 + i * 5, 9.5))
   const top = 166 + template.notes.length * 5
   const scale = Math.min((tiling.page.widthMm - 30) / span(tiling, 'X'), (heightMm - top - 15) / span(tiling, 'Y'))
-  const origin = tiling.tiles[0]!.window
-  const small = (p: Point): Point => ({ x: 15 + (p.x - origin.minX) * scale, y: 12 + (p.y - origin.minY) * scale })
+  const origin = { x: left(tiling, 'X'), y: left(tiling, 'Y') }
+  const small = (p: Point): Point => ({ x: 15 + (p.x - origin.x) * scale, y: 12 + (p.y - origin.y) * scale })
   for (const tile of tiling.tiles) {
     const low = small({ x: tile.window.minX, y: tile.window.minY })
     page.drawRectangle({ x: low.x * PT, y: low.y * PT, width: (tile.window.maxX - tile.window.minX) * scale * PT, height: (tile.window.maxY - tile.window.minY) * scale * PT, borderColor: SOFT, borderWidth: 0.4 })
@@ -53,7 +53,8 @@ function firstPage(page: PDFPage, font: PDFFont, template: Template, tiling: Til
   line(page, flatten(template.foot, 1).map(small), 0.8, [])
 }
 
-const span = (tiling: Tiling, axis: 'X' | 'Y'): number => Math.max(...tiling.tiles.map((t) => t.window[`max${axis}`])) - tiling.tiles[0]!.window[`min${axis}`]
+const span = (tiling: Tiling, axis: 'X' | 'Y'): number => Math.max(...tiling.tiles.map((t) => t.window[`max${axis}`])) - left(tiling, axis)
+const left = (tiling: Tiling, axis: 'X' | 'Y'): number => Math.min(...tiling.tiles.map((t) => t.window[`min${axis}`]))
 
 function tilePage(page: PDFPage, font: PDFFont, template: Template, tiling: Tiling, tile: Tile): void {
   const onPage = (p: Point): Point => ({ x: p.x - tile.window.minX + MARGIN_MM, y: p.y - tile.window.minY + MARGIN_MM })

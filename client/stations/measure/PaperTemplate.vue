@@ -58,7 +58,7 @@ async function make(): Promise<void> {
   <ElDialog :model-value="modelValue" title="Paper template at true size" width="560px" @update:model-value="$emit('update:modelValue', $event)">
     <div class="field-row"><span class="label">Outline of</span><div><ChoiceButtons v-model="what" :choices="choices" name="Outline of" /></div></div>
     <div class="field-row"><span class="label">Paper</span><div><ChoiceButtons v-model="size" :choices="PAGES.map((p) => ({ value: p.name, label: p.name }))" name="Paper" /></div></div>
-    <p>{{ pages.tiles.length + 1 }} pages: a first one with a 100 mm square to check the printer, then {{ pages.columns }} across and {{ pages.rows }} up, with crosses where neighbours overlap.</p>
+    <p>{{ pages.tiles.length + 1 }} pages: a first one with a 100 mm square to check the printer, then those the outline needs of {{ pages.columns }} across and {{ pages.rows }} up, with crosses where neighbours overlap.</p>
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
     <button type="button" class="plain-button" :disabled="isMaking" @click="make">{{ isMaking ? 'Making the PDF …' : 'Make the PDF' }}</button>
   </ElDialog>
