@@ -1,4 +1,4 @@
-export { PIPING_ID, planCloth, type ClothPlan, type LaidPiece } from './lay-pieces.ts'
+export { pipingId, planCloth, type ClothPlan, type LaidPiece } from './lay-pieces.ts'
 export { ruledPlace, runStart } from './match.ts'
 export { frontMismatch } from './pattern-frame.ts'
 export { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf } from './stripes.ts'

@@ -1,6 +1,6 @@
 import type { ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
 import { cutOutline, splitLoop, type Cover, type Panel, type PipingPlan, type StripSplit } from '../cover/index.ts'
-import type { Cushions } from '../seat/index.ts'
+import type { Cushions, Design } from '../seat/index.ts'
 import { at, flatten, type Outline, type Polygon } from '../outline/index.ts'
 import { matchOf, ruledPlace } from './match.ts'
 import { patternFrame, type PatternFrame } from './pattern-frame.ts'
@@ -17,8 +17,8 @@ export interface LaidPiece {
   readonly matched: boolean
 }
 
-/** All strips of piping are copies of one piece of the lay, for each design of cushion. */
-export const PIPING_ID = 'piping'
+/** The piece of the lay that all piping strips of one design are copies of. */
+export const pipingId = (designs: readonly Design[], design: number): string => (designs.length === 1 ? 'piping' : `piping-${designs[design]!.id}`)
 
 export interface ClothPlan {
   readonly pieces: readonly LaidPiece[]
@@ -49,7 +49,7 @@ export function planCloth(choice: ClothChoice, covers: readonly Cover[], cushion
   strips.forEach((found, design) => {
     if (!found) return
     const qty = Math.max(1, Math.round(found.split.strips.value)) * covers[design]!.piping!.loops * cushions.designs[design]!.count
-    const id = strips.length === 1 ? PIPING_ID : `${PIPING_ID}-${cushions.designs[design]!.id}`
+    const id = pipingId(cushions.designs, design)
     const name = strips.length === 1 ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
     laid.push({ id, name, qty, cut: found.outline, panel: null, cushion: null, matched: false })
     pieces.push({ id, qty, outline: asOutline(found.outline), turns: pipingTurns(choice, covers[design]!.piping!.choice.cut), flip: false, match: null })

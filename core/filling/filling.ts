@@ -1,6 +1,6 @@
 import type { Filling } from '../../contract/index.ts'
 import { bevelVolume, keepsShape } from '../outline/index.ts'
-import type { Cushions, Solid } from '../seat/index.ts'
+import { HEAVY_KG, type Cushions, type Solid } from '../seat/index.ts'
 import type { Warning } from '../warning/index.ts'
 import { given, figure, over, times, type Expression, type Figure } from '../working/index.ts'
 import { firmnessOf, type Firmness } from './firmness.ts'
@@ -39,7 +39,7 @@ export function fillingWarnings(filling: Filling, plans: readonly FillingPlan[],
   const { block } = heaviest.sizing
   const warnings: Warning[] = [{ station: 'filling', level: 'safety', code: 'fire-label' }, ...fitWarnings(heaviest.fit)]
   const lengthMm = Math.max(...plans.flatMap((p) => [p.sizing.block.width.value, p.sizing.block.depth.value]))
-  if (heaviest.mass.value > 12 || lengthMm > 1800) warnings.push({ station: 'filling', level: 'safety', code: 'heavy', massKg: heaviest.mass.value, lengthMm })
+  if (heaviest.mass.value > HEAVY_KG || lengthMm > 1800) warnings.push({ station: 'filling', level: 'safety', code: 'heavy', massKg: heaviest.mass.value, lengthMm })
   if (sheets.stack.length === 0) {
     warnings.push({ station: 'filling', level: 'warning', code: 'no-sheet-thickness', wanted: block.thickness.value, nearest: sheets.nearestStackMm, offered: filling.grade.thicknessesMm })
   }

@@ -1,4 +1,4 @@
-import { FRONTS } from '../seat/index.ts'
+import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import type { AllowanceBook, Cloth, Dimension, Footprint, Grade, Job, Seat } from '../../contract/index.ts'
 
 export interface NewJobInput {
@@ -47,11 +47,9 @@ export const shapedSeat = (footprint: Footprint, thicknessMm: number, division: 
   front: FRONTS[footprint.kind],
   turnDeg: 0,
   mirrored: false,
-  clearanceMm: INDOOR_CLEARANCE_MM,
+  clearanceMm: USUAL_CLEARANCE_MM.indoors,
   division,
   old: { measured: null, label: null },
 })
 
 export const reading = (mm: number): Dimension => ({ readings: [{ mm }] })
-
-const INDOOR_CLEARANCE_MM = 3

@@ -1,4 +1,4 @@
-import { PIPING_ID, type ClothPlan } from '../cloth/index.ts'
+import { pipingId, type ClothPlan } from '../cloth/index.ts'
 import type { SheetPlan } from '../filling/index.ts'
 import { hasArcs } from '../outline/index.ts'
 import type { DesignPlan } from '../plan.ts'
@@ -32,7 +32,7 @@ export function cutList(designs: readonly DesignPlan[], sheets: SheetPlan, cloth
   const strips = designs.flatMap((d, i): readonly CutLine[] => {
     const split = cloth.strips[i]
     if (!split || !d.cover.piping) return []
-    const id = designs.length === 1 ? PIPING_ID : `${PIPING_ID}-${d.design.id}`
+    const id = pipingId(designs.map((each) => each.design), i)
     return [{ what: `Piping strip${letter(d)}, ${d.cover.piping.choice.cut}`, material: 'cloth', count: cloth.pieces.find((p) => p.id === id)!.qty, width: split.each, height: d.cover.piping.stripWidth, note: `${split.strips.value} to a loop` }]
   })
   return [...foam, ...panels, ...strips]

@@ -1,5 +1,5 @@
 import { arcBetween, arcPoint, bulgeOfShare, isStraight } from './arc.ts'
-import { edgeLength, edgeOf, vertex, type Outline, type Vertex } from './outline.ts'
+import { edgeOf, vertex, type Outline, type Vertex } from './outline.ts'
 import { at, between, minusPoint, rightOf, unit, type Point } from './point.ts'
 
 /** A place on an edge at a share of its length. */
@@ -41,11 +41,4 @@ export const isSmoothAt = (outline: Outline, i: number): boolean => Math.abs(tur
 export function stretchOf(outline: Outline, i: number, fromShare: number, toShare: number): Vertex {
   const { bulge } = outline[i]!
   return vertex(onEdge(outline, i, fromShare), isStraight(bulge) ? 0 : bulgeOfShare(bulge!, toShare - fromShare))
-}
-
-/** Lengths along the outline at which its edges begin, and the whole length last. */
-export function edgeStarts(outline: Outline): readonly number[] {
-  const starts = [0]
-  outline.forEach((_, i) => starts.push(starts[i]! + edgeLength(outline, i)))
-  return starts
 }

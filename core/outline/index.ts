@@ -1,4 +1,4 @@
-export { directionOn, edgeStarts, isSmoothAt, onEdge, outwardOfChord, outwardOn, stretchOf, turnAt } from './along.ts'
+export { directionOn, isSmoothAt, onEdge, outwardOfChord, outwardOn, stretchOf, turnAt } from './along.ts'
 export { arcBetween, bulgeOfRise, isStraight, riseOfBulge, type Arc } from './arc.ts'
 export { atHeight, bevelVolume, leanOut, slantOf } from './bevel.ts'
 export { centroidOf } from './centroid.ts'

@@ -23,8 +23,8 @@ export interface BenchSizes {
   readonly gapMm: number
 }
 
-/** Over this two people carry. */
-const HEAVY_KG = 12
+/** Over this two people carry a cushion. */
+export const HEAVY_KG = 12
 /** Width to depth that looks right on a bench; beyond the outer pair it ripples, or is all seams. */
 const LOOK = { least: 0.75, best: 1.25, most: 2.2 }
 

@@ -1,5 +1,6 @@
 import type { OldSizes, Seat } from '../../contract/index.ts'
 import type { Warning } from '../warning/index.ts'
+import { USUAL_CLEARANCE_MM } from './clearance.ts'
 import { LEAST_CUSHION_MM, type Cushions } from './cushions.ts'
 import { spreadLimit, spreadOf } from './dimension.ts'
 import type { DivisionFault } from './division/index.ts'
@@ -64,10 +65,7 @@ function oldWarnings({ old }: Seat, cushions: Cushions): readonly Warning[] {
   return [...compare(old.measured, 'old cushion'), ...compare(old.label, 'label')]
 }
 
-/** Foam swells with damp aboard and goes in past frames: 6 mm rather than 3. */
-const ABOARD_CLEARANCE_MM = 6
-
 function aboardWarnings(seat: Seat): readonly Warning[] {
   const meetsHull = Object.values(seat.edges).some((e) => e.meets === 'hull')
-  return meetsHull && seat.clearanceMm < ABOARD_CLEARANCE_MM ? [{ station: 'measure', level: 'note', code: 'hull-clearance', clearance: seat.clearanceMm, usual: ABOARD_CLEARANCE_MM }] : []
+  return meetsHull && seat.clearanceMm < USUAL_CLEARANCE_MM.aboard ? [{ station: 'measure', level: 'note', code: 'hull-clearance', clearance: seat.clearanceMm, usual: USUAL_CLEARANCE_MM.aboard }] : []
 }

@@ -1,5 +1,6 @@
 import type { EdgeSetting, Job, Seat } from '../../contract/index.ts'
 import { newJob, reading, shapedSeat } from '../job/index.ts'
+import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { DEMO_CLOTHS } from './demo-cloths.ts'
 import { DEMO_GRADES } from './demo-grades.ts'
 import { keepersBench } from './demo-job.ts'
@@ -8,7 +9,6 @@ import { FACTORY_BOOK } from './factory-book.ts'
 /** The tickets of the demo shop that are measured so far, in the order of their numbers. */
 export const demoJobs = (): readonly Job[] => [watchRoom(), keepersBench(), readingChairs(), bunks(), lockerLids(), forwardBerth()]
 
-const ABOARD_CLEARANCE_MM = 6
 const meets = (what: EdgeSetting['meets'], degrees = 0): EdgeSetting => ({ meets: what, lean: degrees === 0 ? null : { by: 'angle', degrees }, riseMm: 0 })
 const readings = (...mm: number[]) => ({ readings: mm.map((m) => ({ mm: m })) })
 
@@ -48,11 +48,11 @@ function bunks(): Job {
 /** SL-05: lids of the cockpit lockers, port and starboard, hinged along the side that tapers. */
 function lockerLids(): Job {
   const seat = shapedSeat({ kind: 'taper', near: reading(402), far: reading(318), depth: readings(1124, 1125), offset: { kind: 'left', mm: 0 }, rising: null, falling: null }, 60, { kind: 'singles', count: 1, mirrored: 1 })
-  return ticket('SL-05', 'Kittiwake cockpit, locker lids', 'Auk 33/400', 'hull-vinyl', { ...seat, front: 'left', edges: { right: meets('hinge') }, clearanceMm: ABOARD_CLEARANCE_MM })
+  return ticket('SL-05', 'Kittiwake cockpit, locker lids', 'Auk 33/400', 'hull-vinyl', { ...seat, front: 'left', edges: { right: meets('hinge') }, clearanceMm: USUAL_CLEARANCE_MM.aboard })
 }
 
 /** SL-06: two mirrored berth halves against a hull that leans out by 24°. */
 function forwardBerth(): Job {
   const seat = shapedSeat({ kind: 'berth', length: readings(1860, 1858), head: reading(640), foot: reading(215), stations: [], hull: 'straight' }, 100, { kind: 'singles', count: 1, mirrored: 1 })
-  return ticket('SL-06', 'Kittiwake forward berth', 'Skua 30/150', 'storm-canvas', { ...seat, edges: { hull: meets('hull', 24) }, clearanceMm: ABOARD_CLEARANCE_MM })
+  return ticket('SL-06', 'Kittiwake forward berth', 'Skua 30/150', 'storm-canvas', { ...seat, edges: { hull: meets('hull', 24) }, clearanceMm: USUAL_CLEARANCE_MM.aboard })
 }

@@ -1,6 +1,7 @@
 import type { Dimension, Footprint, Seat } from '../../contract/index.ts'
 import { newSeat, reading, shapedSeat } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
+import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 import { readAngle, readCount, readLength, readPositive, readSizes, saidUnits } from './amounts.ts'
 import { chain, fail, listed, type Answer, type TypingContext, type TypingFailure } from './failure.ts'
@@ -126,13 +127,11 @@ function readBerth({ word, rest, units, context }: Line): Answer {
         const footprint: Footprint = { kind: 'berth', length: reading(length!), head: reading(atHead!), foot: reading(foot!), stations, hull: isSmooth ? 'smooth' : 'straight' }
         const base = shapedSeat(footprint, t!, { kind: 'singles', count: 1, mirrored: isPair ? 1 : 0 })
         const hull = { meets: 'hull' as const, lean: degrees ? { by: 'angle' as const, degrees } : null, riseMm: 0 }
-        return seat({ ...base, clearanceMm: ABOARD_CLEARANCE_MM, edges: { hull } }, units, `Berth half ${say([length!, atHead!, foot!, t!], units)}${degrees ? `, hull side leaning ${degrees}°` : ''}${isPair ? ', and its mirror image' : ''}`)
+        return seat({ ...base, clearanceMm: USUAL_CLEARANCE_MM.aboard, edges: { hull } }, units, `Berth half ${say([length!, atHead!, foot!, t!], units)}${degrees ? `, hull side leaning ${degrees}°` : ''}${isPair ? ', and its mirror image' : ''}`)
       }),
     ),
   )
 }
-
-const ABOARD_CLEARANCE_MM = 6
 
 function readStations(text: string | undefined, units: LengthUnit, context: TypingContext): Result<Extract<Footprint, { kind: 'berth' }>['stations'], TypingFailure> {
   const stations: { at: Dimension; width: Dimension }[] = []

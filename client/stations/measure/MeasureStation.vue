@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { LARGEST_ALLOWANCE_MM } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
-import { asTaped, slotsOf, squareness } from '../../../core/seat/index.ts'
+import { asTaped, slotsOf, squareness, USUAL_CLEARANCE_MM } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
@@ -75,7 +75,7 @@ function setTurn(event: Event): void {
         <span class="label">Clearance</span>
         <div class="clearance">
           <LengthField :model-value="seat.clearanceMm" :unit="job.units" name="Clearance at walls and hinges" :min="0" :max="LARGEST_ALLOWANCE_MM" @update:model-value="(mm) => jobs.edit(setSeat('Clearance', (s) => ({ ...s, clearanceMm: mm })), 'clearance')" />
-          <button v-for="c in [{ mm: 3, label: 'indoors' }, { mm: 6, label: 'aboard' }]" :key="c.mm" type="button" class="plain-button" :aria-pressed="seat.clearanceMm === c.mm" @click="jobs.edit(setSeat(`Clearance as usual ${c.label}`, (s) => ({ ...s, clearanceMm: c.mm })))">{{ c.label }}</button>
+          <button v-for="(mm, where) in USUAL_CLEARANCE_MM" :key="where" type="button" class="plain-button" :aria-pressed="seat.clearanceMm === mm" @click="jobs.edit(setSeat(`Clearance as usual ${where}`, (s) => ({ ...s, clearanceMm: mm })))">{{ where }}</button>
         </div>
       </div>
       <div class="field-row">
