@@ -1,5 +1,5 @@
 import type { LayProblem } from '../contract/index.ts'
-import { seeded, type Random } from '../core/lay/index.ts'
+import { seeded, type Random } from '../core/random/index.ts'
 
 /** A lay problem of a family, and the shortest possible length where the construction tells it. */
 export interface BenchProblem {

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import FoamStorePage from './foam/FoamStorePage.vue'
 import JobPage from './job/JobPage.vue'
 import ShelfPage from './shelf/ShelfPage.vue'
 import { STATION_PAGES } from './stations/index.ts'
@@ -7,6 +8,7 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'shelf', component: ShelfPage },
+    { path: '/foam', name: 'foam', component: FoamStorePage },
     {
       path: '/jobs/:id',
       component: JobPage,

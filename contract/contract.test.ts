@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { keepersBench } from '../core/shop/index.ts'
+import { DEMO_GRADES, keepersBench } from '../core/shop/index.ts'
 import { AllowanceBook, Cloth, Grade, jsonPath, type Job, LayProblem, readJob, readWith, SaveJob, ShopSettings } from './index.ts'
 
 const job = (change: (j: Job) => unknown) => readJob(JSON.parse(JSON.stringify(change(keepersBench()))))
@@ -74,8 +74,8 @@ describe('what a lay problem may leave out', () => {
 
 describe('the shop', () => {
   it.each([
-    ['a grade', Grade, { ...keepersBench().filling.grade, densityKgM3: 0 }],
-    ['a grade', Grade, { ...keepersBench().filling.grade, sheets: [] }],
+    ['a grade', Grade, { ...DEMO_GRADES[1]!, densityKgM3: 0 }],
+    ['a grade', Grade, { ...DEMO_GRADES[1]!, thicknessesMm: [] }],
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, widthMm: 9000 }],
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [] } }],
     ['a book', AllowanceBook, { ...keepersBench().allowances.book, notchMm: 7 }],

@@ -1,32 +1,12 @@
 import { z } from 'zod'
+import { Filling } from './filling.ts'
 import { Lay } from './lay.ts'
 import { PositiveMm, Words } from './lengths.ts'
 import { Seat } from './seat.ts'
-import { AllowanceBook, Cloth, Grade } from './shop.ts'
+import { AllowanceBook, Cloth } from './shop.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 2
-
-const Wadding = { loftMm: PositiveMm.max(200), layers: z.int().min(1).max(6) }
-export const SizingSchool = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('size-for-size') }),
-  z.strictObject({ kind: z.literal('full-block'), thicknessExtraMm: z.number().min(0).max(6) }),
-  z.strictObject({ kind: z.literal('snug-cover') }),
-  z.strictObject({
-    kind: z.literal('wrap-then-measure'),
-    ...Wadding,
-    ends: z.boolean().describe('wrapped like a parcel, ends too'),
-    measured: z.strictObject({ widthMm: PositiveMm, depthMm: PositiveMm, thicknessMm: PositiveMm }).nullable().describe('the wrapped block as measured, when it has been'),
-  }),
-  z.strictObject({ kind: z.literal('thinner-block'), thinnerShare: z.number().min(0.05).max(0.3), loftMm: PositiveMm.max(200) }),
-])
-export type SizingSchool = z.infer<typeof SizingSchool>
-
-export const Filling = z.strictObject({
-  grade: Grade.describe('a copy of the grade as it was when chosen'),
-  school: SizingSchool,
-})
-export type Filling = z.infer<typeof Filling>
+export const JOB_VERSION = 3
 
 export const Piping = z.discriminatedUnion('rows', [
   z.strictObject({ rows: z.literal('none') }),

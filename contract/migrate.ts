@@ -5,7 +5,57 @@ type Document = Record<string, unknown>
  * like the old format is handed on as it is, for the schema to name the fault.
  */
 export function migrateJob(document: Document): Document {
-  return document['version'] === 1 ? { ...document, version: 2, seat: shapedSeat(document['seat']) } : document
+  const second = document['version'] === 1 ? { ...document, version: 2, seat: shapedSeat(document['seat']) } : document
+  return second['version'] === 2 ? { ...second, version: 3, filling: judgedFilling(second['filling'], second) } : second
+}
+
+/** A grade of the time before its curve was known: one force at 40 %, one support factor. */
+export function migrateGrade(grade: unknown): unknown {
+  if (typeof grade !== 'object' || grade === null || !('hardnessN' in grade)) return grade
+  const { hardnessN, supportFactor, ...others } = grade as Document
+  return { ...others, at25N: null, at40N: hardnessN, at65N: null, supportFactor: typeof supportFactor === 'number' ? Math.max(1.2, supportFactor) : supportFactor, exposures: EXPOSURES[String(others['family'])] ?? ['indoors'], combustionModified: false, ageing: null }
+}
+
+/** Where the families could be used when version 2 was written. */
+const EXPOSURES: Readonly<Record<string, readonly string[]>> = {
+  conventional: ['indoors', 'sun', 'damp'],
+  'high-resilience': ['indoors', 'sun', 'damp'],
+  memory: ['indoors', 'sun'],
+  latex: ['indoors', 'damp'],
+  'quick-dry': ['indoors', 'sun', 'damp', 'wet'],
+  'closed-cell': ['indoors', 'sun', 'damp', 'wet'],
+  rebond: ['indoors', 'sun'],
+}
+
+const LOAD = { use: 'bench', exposure: 'indoors', base: 'board', lightestKg: 50, heaviestKg: 100, own: {} }
+const CUTTING = { tool: 'electric-knife', trimMm: 10, joint: 'butt', supply: 'sheets', glueGM2: 90, film: false, stock: [], nest: null }
+const WRAP = { top: true, bottom: true, front: true, back: true, ends: 'bare', layers: 1, measured: null }
+
+/** Version 2 knew one grade and wadding as a part of two schools; nobody had said what the seat carries. */
+function judgedFilling(filling: unknown, { seat }: Document): unknown {
+  if (typeof filling !== 'object' || filling === null) return filling
+  const { grade, school, ...unknown } = filling as Document
+  const exposure = typeof seat === 'object' && seat !== null && JSON.stringify(seat).includes('"hull"') ? 'damp' : 'indoors'
+  return {
+    ...unknown,
+    kind: 'foam',
+    load: { ...LOAD, exposure },
+    boardMm: { now: 0, before: 0 },
+    layers: [{ grade: migrateGrade(grade), thicknessMm: null }],
+    limits: null,
+    ...parted(school),
+    cutting: CUTTING,
+    test: null,
+    old: null,
+  }
+}
+
+/** The wadding of a version 2 school, apart from the school. */
+function parted(school: unknown): Document {
+  if (typeof school !== 'object' || school === null) return { school, wadding: null }
+  const { loftMm, layers, ends, measured, ...bare } = school as Document
+  if (bare['kind'] === 'wrap-then-measure') return { school: bare, wadding: { ...WRAP, loftMm, layers, ends: ends === true ? 'covered' : 'bare', measured } }
+  return bare['kind'] === 'thinner-block' ? { school: bare, wadding: { ...WRAP, loftMm } } : { school, wadding: null }
 }
 
 const SIDES = ['near', 'right', 'far', 'left'] as const

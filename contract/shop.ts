@@ -1,22 +1,6 @@
 import { z } from 'zod'
 import { AllowanceMm, DEEPEST_NOTCH_MM, PositiveMm, Words } from './lengths.ts'
 
-export const FoamFamily = z.enum(['conventional', 'high-resilience', 'memory', 'latex', 'quick-dry', 'closed-cell', 'rebond'])
-export type FoamFamily = z.infer<typeof FoamFamily>
-
-export const Grade = z.strictObject({
-  id: Words(60).min(1),
-  name: Words(80).min(1),
-  family: FoamFamily,
-  densityKgM3: z.number().positive().max(1000),
-  hardnessN: z.number().positive().max(5000).describe('force at 40 % compression, newtons'),
-  supportFactor: z.number().min(1).max(6).describe('force at 65 % over force at 25 %'),
-  sheets: z.array(z.strictObject({ lengthMm: PositiveMm, widthMm: PositiveMm })).min(1).max(10),
-  thicknessesMm: z.array(PositiveMm).min(1).max(20),
-  pricePerM3: z.number().min(0).max(1e6),
-})
-export type Grade = z.infer<typeof Grade>
-
 export const Colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #b5532c')
 
 export const Band = z.strictObject({ colour: Colour, widthMm: PositiveMm, name: Words(40) })

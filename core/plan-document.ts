@@ -1,10 +1,11 @@
 import type { Job, Lay } from '../contract/index.ts'
 import { cutOutline, type Panel, type StripSplit } from './cover/index.ts'
+import { doubtWords, failureWords } from './filling/index.ts'
 import { instanceOf, lowerBound } from './lay/index.ts'
 import { buyingList, chalkList, shapeNote } from './lists/index.ts'
-import { atHeight, isStraight, type Outline } from './outline/index.ts'
+import { isStraight, type Outline } from './outline/index.ts'
 import type { DesignPlan, Plan, WorkedPlan } from './plan.ts'
-import type { Cushions, CushionSize, SeatEdge } from './seat/index.ts'
+import { topOf, type Cushions, type CushionSize, type SeatEdge } from './seat/index.ts'
 import { warningWords } from './warning/index.ts'
 import { sayWorking, type Figure } from './working/index.ts'
 
@@ -15,10 +16,10 @@ import { sayWorking, type Figure } from './working/index.ts'
 export function planDocument(job: Job, plan: Plan, lay: Lay | null) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = plan.warnings.map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 2, ticket: job.ticket, title: job.title, units: job.units } as const
+  const head = { format: 'loft-seam/plan', version: 3, ticket: job.ticket, title: job.title, units: job.units } as const
   const cushions = plan.cushions && seatDocument(plan.cushions, say)
   if (plan.kind === 'unworkable') return { ...head, workable: false, cushions, warnings } as const
-  return { ...head, workable: true, cushions, sheets: sheetsDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i] ?? null) })), lay: lay && { ...lay, chalkList: chalkList(plan.cloth, lay) }, layProblem: plan.cloth.problem, cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lay), warnings } as const
+  return { ...head, workable: true, cushions, foam: foamDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i] ?? null) })), lay: lay && { ...lay, chalkList: chalkList(plan.cloth, lay) }, layProblem: plan.cloth.problem, cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lay), warnings } as const
 }
 
 type Say = (f: Figure) => ReturnType<typeof figureDocument>
@@ -42,20 +43,42 @@ const outlineDocument = (outline: Outline) => outline.map((v) => (isStraight(v.b
 
 const sizesDocument = (s: CushionSize, say: Say) => ({ width: say(s.width), depth: say(s.depth), thickness: say(s.thickness) })
 
-const sheetsDocument = ({ sheets }: WorkedPlan, say: Say) => ({ size: sheets.sheet, stackMm: sheets.stack, perSheet: say(sheets.perSheet), count: say(sheets.sheets), cost: say(sheets.cost) })
+/** Parts, sheets, joins and supplies; null where the cushions are filled with loose fibre. */
+function foamDocument({ cutting }: WorkedPlan, say: Say) {
+  if (!cutting) return null
+  const { supplies } = cutting
+  return {
+    supply: cutting.cutting.supply,
+    tool: cutting.cutting.tool,
+    parts: cutting.groups.flatMap(({ group }) => group.parts.map((p) => ({ id: p.id, grade: p.grade.name, thicknessMm: p.thicknessMm, count: p.count, where: p.where, outline: outlineDocument(p.outline) }))),
+    joins: cutting.blocks.flatMap((b) => b.slices.map((s, i) => ({ design: b.letter, slice: i + 1, acrossMm: s.joins.across, deepMm: s.joins.deep }))),
+    sheets: cutting.groups.map(({ group, buy, nest }) => ({ grade: group.grade.name, thicknessMm: group.thicknessMm, size: buy?.sheet ?? null, count: buy && say(buy.sheets), cost: buy && say(buy.cost), nest })),
+    cutToSize: cutting.order.map((l) => ({ ...l, grade: l.grade.name })),
+    count: say(cutting.sheets),
+    cost: say(cutting.cost),
+    glueG: supplies.glueG && say(supplies.glueG),
+    waddingM2: supplies.waddingM2 && say(supplies.waddingM2),
+    filmM2: supplies.filmM2 && say(supplies.filmM2),
+  }
+}
 
 function fillingDocument(job: Job, { filling }: DesignPlan) {
   const say = (f: Figure) => figureDocument(f, job)
   const { block, cover } = filling.sizing
+  const common = { reason: filling.sizing.reason, coverFinishes: sizesDocument(cover, say), mass: say(filling.mass), height: say(filling.height.now), heightChange: filling.height.change && say(filling.height.change) }
+  if (filling.kind === 'loose-fibre') return { kind: filling.kind, ...common, liner: { ...sizesDocument(filling.liner, say), openMm: filling.liner.openMm } }
+  const { support, failures, doubts } = filling.verdict
+  const age = ({ sinks, worstStrain, bottoming, marginMm }: typeof support.fresh) => ({ worstStrain, bottoming, marginMm, sitters: sinks.map((s) => ({ end: s.sitter.end, massKg: s.sitter.massKg, meanPa: s.sitter.meanPa, peakPa: s.sitter.peakPa, strain: s.strain, leftMm: s.leftMm })) })
   return {
-    grade: job.filling.grade.name,
+    kind: filling.kind,
+    layers: filling.layers.map((l) => ({ grade: l.grade.name, thicknessMm: l.thicknessMm })),
+    hardnessN: filling.hardnessN,
     firmness: filling.firmness,
-    school: job.filling.school.kind,
-    reason: filling.sizing.reason,
-    block: { ...sizesDocument(block, say), outline: outlineDocument(block.outline), top: outlineDocument(atHeight(block.outline, block.edges.map((e) => e.leanRad), block.thickness.value)), note: shapeNote(block) },
-    coverFinishes: sizesDocument(cover, say),
+    school: job.filling.kind === 'foam' ? job.filling.school.kind : null,
+    ...common,
+    block: { ...sizesDocument(block, say), outline: outlineDocument(block.outline), top: outlineDocument(topOf(block)), note: shapeNote(block) },
     fit: { across: say(filling.fit.across), frontToBack: say(filling.fit.frontToBack), verdict: filling.fit.verdict },
-    mass: say(filling.mass),
+    support: { years: support.years, bottomsInYear: support.bottomsInYear, fresh: age(support.fresh), aged: age(support.aged), failures: failures.map(failureWords), doubts: doubts.map(doubtWords) },
   }
 }
 

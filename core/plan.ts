@@ -1,8 +1,9 @@
 import type { Job } from '../contract/index.ts'
 import { clothWarnings, planCloth, type ClothPlan } from './cloth/index.ts'
 import { applied, boxed, boxingAsCut, checkCover, coverWarnings, type Allowances, type Check, type Cover } from './cover/index.ts'
-import { fillingWarnings, planFilling, planSheets, type FillingPlan, type SheetPlan } from './filling/index.ts'
+import { fillingWarnings, isInfantBed, planCutting, planFilling, type CuttingPlan, type FillingPlan } from './filling/index.ts'
 import { cutList, type CutLine } from './lists/index.ts'
+import { boxOf } from './outline/index.ts'
 import { cushionsOf, LEAST_COVER_MM, seatFaultWarning, seatWarnings, type Cushions, type Design } from './seat/index.ts'
 import type { Warning } from './warning/index.ts'
 
@@ -20,7 +21,8 @@ export interface WorkedPlan {
   readonly cushions: Cushions
   readonly allowances: Allowances
   readonly designs: readonly DesignPlan[]
-  readonly sheets: SheetPlan
+  /** How the foam is cut; null where the cushions are filled with loose fibre. */
+  readonly cutting: CuttingPlan | null
   readonly cloth: ClothPlan
   readonly cutList: readonly CutLine[]
   readonly warnings: readonly Warning[]
@@ -42,11 +44,12 @@ export function planJob(job: Job): Plan {
   const cushions = found.value
   const doubts = seatWarnings(job.seat, cushions)
   const allowances = applied(job.allowances)
-  const fillings = cushions.designs.map((d) => planFilling(job.filling, d.solid, allowances.seamMm))
-  const stops = [...doubts.filter((w) => w.level === 'stop'), ...vanishing(fillings)]
+  const oldThicknessMm = job.seat.old.measured?.thicknessMm ?? null
+  const fillings = cushions.designs.map((d) => planFilling(job.filling, { cushion: d.solid, seam: allowances.seamMm, oldThicknessMm }))
+  const stops = [...doubts.filter((w) => w.level === 'stop'), ...vanishing(fillings), ...infantBed(job, cushions)]
   if (stops.length > 0) return { kind: 'unworkable', cushions, warnings: [stops[0]!, ...doubts.filter((w) => w !== stops[0])] }
   const designs = cushions.designs.map((design, i) => planDesign(job, design, fillings[i]!, allowances))
-  const sheets = planSheets(designs.map((d) => ({ block: d.filling.sizing.block, count: d.design.count })), job.filling.grade)
+  const cutting = cuttingOf(job, designs)
   const covers = designs.map((d) => d.cover)
   const cloth = planCloth(job.cloth, covers, cushions)
   return {
@@ -54,16 +57,27 @@ export function planJob(job: Job): Plan {
     cushions,
     allowances,
     designs,
-    sheets,
+    cutting,
     cloth,
-    cutList: cutList(designs, sheets, cloth, job.units),
-    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, sheets, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }],
+    cutList: cutList(designs, cutting, cloth, job.units),
+    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }],
   }
 }
 
 function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: Allowances): DesignPlan {
   const cover = boxed({ solid: filling.sizing.cover, makeUp: job.makeUp, boxing: boxingAsCut(job), allowances })
   return { design, filling, cover, checks: checkCover(cover, filling.sizing) }
+}
+
+function cuttingOf({ filling }: Job, designs: readonly DesignPlan[]): CuttingPlan | null {
+  if (filling.kind !== 'foam') return null
+  const blocks = designs.flatMap((d, i) => (d.filling.kind === 'foam' ? [{ design: i, letter: d.design.id, count: d.design.count, block: d.filling.sizing.block, layers: d.filling.layers }] : []))
+  return planCutting(blocks, filling.cutting, filling.load.use, filling.wadding)
+}
+
+function infantBed({ filling }: Job, { seat }: Cushions): readonly Warning[] {
+  const { minX, minY, maxX, maxY } = boxOf(seat.bare.outline)
+  return isInfantBed(filling.load, { widthMm: maxX - minX, depthMm: maxY - minY }) ? [{ station: 'filling', level: 'stop', code: 'infant-bed' }] : []
 }
 
 /** A cover that its sizing school leaves nothing of. */

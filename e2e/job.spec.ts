@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { clickEdge, figure, saved, start, station, typeLine } from './steps.ts'
+import { clickEdge, figure, fillingPage, saved, start, station, typeLine } from './steps.ts'
 
 test('the whole path in millimetres, from one typed line to the lists', async ({ page }) => {
   await start(page, 'bench 2236 x 468 x 75 in 3')
@@ -10,8 +10,10 @@ test('the whole path in millimetres, from one typed line to the lists', async ({
   await expect(page.getByText('(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net')).toBeVisible()
   await page.keyboard.press('Escape')
 
+  await typeLine(page, 'foam gannet 30')
   await station(page, 'Filling')
-  await page.getByRole('button', { name: 'Gannet 30/140' }).click()
+  await expect(page.getByText('the heaviest sitter sinks deep', { exact: false }).first()).toBeVisible()
+  await fillingPage(page, 'Sizing')
   await expect(figure(page, 'Block width')).toContainText('761.6')
   await expect(figure(page, 'Block depth')).toContainText('477.4')
   await expect(page.getByText('this program certifies nothing')).toBeVisible()
@@ -262,6 +264,7 @@ test('an unknown job says so', async ({ page }) => {
 test('sizing schools, allowances and the book: what applies and who set it', async ({ page }) => {
   await start(page, 'seat 600 x 500 x 80 times 2')
   await station(page, 'Filling')
+  await fillingPage(page, 'Sizing')
   await page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: 'Sizing school' }) }).click()
   await page.getByRole('option', { name: 'Snug cover' }).click()
   await expect(page.getByText('the cushion no longer fills it')).toBeVisible()

@@ -51,7 +51,7 @@ test('berth halves: hull side leaning, a mirrored partner, both through to the l
   await expect(page.locator('.checks .right')).toHaveCount(5)
   await expect(figure(page, 'Right boxing, net height')).toContainText('109.5')
   await station(page, 'Cut & buy')
-  await expect(page.getByRole('row', { name: /Block A/ })).toContainText('knife tilt: hull 24° outwards going up')
+  await expect(page.getByRole('row', { name: /Foam A1/ })).toContainText('knife tilt: hull 24° outwards going up')
 })
 
 test('the drawing is the form: corners dragged, a front bowed, an edge set, a corner cut', async ({ page }) => {

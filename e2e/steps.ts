@@ -20,3 +20,12 @@ export async function clickEdge(page: Page, name: string): Promise<void> {
   const box = (await page.locator(`[data-edge="${name}"]`).boundingBox())!
   await page.mouse.click(box.x + box.width * (box.width > box.height ? 0.2 : 0.5), box.y + box.height * (box.height >= box.width ? 0.2 : 0.5))
 }
+
+/** Opens a page of the filling station. */
+export const fillingPage = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'Page of the filling' }).getByText(name, { exact: true }).click()
+
+/** Picks from a select by its label. */
+export async function pick(page: Page, label: string, option: string): Promise<void> {
+  await page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: label, exact: true }) }).click()
+  await page.getByRole('option', { name: option }).last().click()
+}

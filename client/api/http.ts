@@ -11,10 +11,10 @@ export class ApiError extends Error {
 }
 
 /** Fetches JSON; every failure comes as an ApiError in words. */
-export async function fetchJson(url: string, init?: { method: string; body: unknown }): Promise<unknown> {
+export async function fetchJson(url: string, init?: { method: string; body?: unknown }): Promise<unknown> {
   let response: Response
   try {
-    response = await fetch(url, init ? { method: init.method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) } : {})
+    response = await fetch(url, init ? (init.body === undefined ? { method: init.method } : { method: init.method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(init.body) }) : {})
   } catch {
     throw new ApiError(null, 'The server cannot be reached. What you typed is kept in this browser and saved when it answers again.')
   }

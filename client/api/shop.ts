@@ -1,16 +1,28 @@
 import { z } from 'zod'
-import { Cloth, Grade, ShopSettings } from '../../contract/index.ts'
+import { Cloth, FoamStock, Grade, ShopSettings } from '../../contract/index.ts'
 import { fetchJson } from './http.ts'
 
 export interface ShopLists {
   readonly grades: readonly Grade[]
   readonly cloths: readonly Cloth[]
+  readonly foamStock: readonly FoamStock[]
   readonly settings: ShopSettings
 }
 
 export async function openShop(): Promise<ShopLists> {
-  const [grades, cloths, settings] = await Promise.all([fetchJson('/api/shop/grades'), fetchJson('/api/shop/cloths'), fetchJson('/api/shop/settings')])
-  return { grades: z.array(Grade).parse(grades), cloths: z.array(Cloth).parse(cloths), settings: ShopSettings.parse(settings) }
+  const [grades, cloths, foamStock, settings] = await Promise.all([fetchJson('/api/shop/grades'), fetchJson('/api/shop/cloths'), readFoamStock(), fetchJson('/api/shop/settings')])
+  return { grades: z.array(Grade).parse(grades), foamStock, cloths: z.array(Cloth).parse(cloths), settings: ShopSettings.parse(settings) }
 }
 
 export const saveSettings = async (settings: ShopSettings): Promise<ShopSettings> => ShopSettings.parse(await fetchJson('/api/shop/settings', { method: 'PUT', body: settings }))
+
+export const readFoamStock = async (): Promise<readonly FoamStock[]> => z.array(FoamStock).parse(await fetchJson('/api/shop/foam-stock'))
+
+/** Adds or changes grades, all or none; answers with the whole catalogue. */
+export const saveGrades = async (grades: readonly Grade[]): Promise<readonly Grade[]> => z.array(Grade).parse(await fetchJson('/api/shop/grades', { method: 'PUT', body: grades }))
+
+export const removeGrade = async (id: string): Promise<void> => void (await fetchJson(`/api/shop/grades/${encodeURIComponent(id)}`, { method: 'DELETE' }))
+
+export const saveFoamStock = async (piece: FoamStock): Promise<FoamStock> => FoamStock.parse(await fetchJson(`/api/shop/foam-stock/${encodeURIComponent(piece.id)}`, { method: 'PUT', body: piece }))
+
+export const removeFoamStock = async (id: string): Promise<void> => void (await fetchJson(`/api/shop/foam-stock/${encodeURIComponent(id)}`, { method: 'DELETE' }))

@@ -18,7 +18,10 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lay: Lay | nul
   if (plan.kind === 'unworkable') return 'waits for the measurements'
   switch (station) {
     case 'filling': {
-      const [count, sheets] = [plan.cushions.count, plan.sheets.sheets.value]
+      const { count } = plan.cushions
+      if (!plan.cutting) return `${count} of loose fibre`
+      if (plan.cutting.cutting.supply === 'cut-to-size') return `${count} block${count === 1 ? '' : 's'}, cut to size`
+      const sheets = plan.cutting.sheets.value
       return `${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`
     }
     case 'make-up':

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { JobSummary, Seat } from '../../contract/index.ts'
+import { firmnessOf, hardnessOf } from '../../core/filling/index.ts'
 import { newJob } from '../../core/job/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { createJob, listJobs } from '../api/jobs.ts'
@@ -39,7 +40,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
     const { settings, grades, cloths } = shop.lists!
-    const grade = grades.find((g) => g.hardnessN >= 110 && g.hardnessN < 160) ?? grades[0]!
+    const grade = grades.find((g) => firmnessOf(hardnessOf(g)) === 'medium') ?? grades[0]!
     const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: startTitle(seat), units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
     await router.push(`/jobs/${stored.id}/measure`)
   })
@@ -67,6 +68,7 @@ const openFile = (event: Event) =>
       <h1>Loft Seam</h1>
       <span class="quiet">{{ shop.lists?.settings.shopName }}</span>
       <span class="gap" />
+      <RouterLink to="/foam" class="plain-button">Foam store</RouterLink>
       <button type="button" class="plain-button" :disabled="!shop.lists" @click="book = true">Allowance book</button>
       <button type="button" class="plain-button" @click="picker?.click()">Open a job file</button>
       <input ref="picker" type="file" accept=".json,application/json" hidden @change="openFile" />

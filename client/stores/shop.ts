@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import { openShop, saveSettings, type ShopLists } from '../api/shop.ts'
-import type { ShopSettings } from '../../contract/index.ts'
+import type { FoamStock, Grade, ShopSettings } from '../../contract/index.ts'
+import { openShop, readFoamStock, removeFoamStock, removeGrade, saveFoamStock, saveGrades, saveSettings, type ShopLists } from '../api/shop.ts'
 
 /** The shop's lists as this page last read them. */
 export const useShop = defineStore('shop', () => {
@@ -13,5 +13,21 @@ export const useShop = defineStore('shop', () => {
     const saved = await saveSettings(settings)
     if (lists.value) lists.value = { ...lists.value, settings: saved }
   }
-  return { lists, open, changeSettings }
+  const take = (change: Partial<ShopLists>) => {
+    if (lists.value) lists.value = { ...lists.value, ...change }
+  }
+  const keepGrades = async (grades: readonly Grade[]): Promise<void> => take({ grades: await saveGrades(grades) })
+  async function dropGrade(id: string): Promise<void> {
+    await removeGrade(id)
+    take({ grades: lists.value?.grades.filter((g) => g.id !== id) ?? [] })
+  }
+  async function keepFoamStock(piece: FoamStock): Promise<void> {
+    await saveFoamStock(piece)
+    take({ foamStock: await readFoamStock() })
+  }
+  async function dropFoamStock(id: string): Promise<void> {
+    await removeFoamStock(id)
+    take({ foamStock: lists.value?.foamStock.filter((s) => s.id !== id) ?? [] })
+  }
+  return { lists, open, changeSettings, keepGrades, dropGrade, keepFoamStock, dropFoamStock }
 })

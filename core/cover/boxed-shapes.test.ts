@@ -6,13 +6,13 @@ import { areaOf, atHeight, bevelVolume, boxOf, edgeLength, slantOf, vertex, at }
 import { planJob } from '../plan.ts'
 import { reshape } from '../seat/index.ts'
 import { demoJobs, keepersBench } from '../shop/index.ts'
-import { onlyDesign, worked } from '../testing/jobs.ts'
+import { foamJob, onlyDesign, worked } from '../testing/jobs.ts'
 import { anySeat } from '../testing/seats.ts'
 import { eulerNumber } from './checks/closes-round-block.ts'
 import { panelOf } from './index.ts'
 import { runsOnFlat, unroll, wallArea, wholePart } from './wall.ts'
 
-const withSeat = (seat: Job['seat']): Job => ({ ...keepersBench(), seat, filling: { ...keepersBench().filling, school: { kind: 'size-for-size' } } })
+const withSeat = (seat: Job['seat']): Job => foamJob((foam) => ({ ...foam, school: { kind: 'size-for-size' } }), { ...keepersBench(), seat })
 const upright = { meets: 'open' as const, riseMm: 0, lean: null }
 
 describe('a leaning side, by hand', () => {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { MakeUp } from '../../contract/index.ts'
 import { sizeBlock } from '../filling/index.ts'
 import { areaOf, boxOf } from '../outline/index.ts'
-import { DEMO_GRADES, FACTORY_BOOK } from '../shop/index.ts'
+import { FACTORY_BOOK } from '../shop/index.ts'
 import { boxSolid } from '../testing/jobs.ts'
 import { entered, sayWorking } from '../working/index.ts'
 import { edgesUsedOnce } from './checks/edges-used-once.ts'
@@ -19,7 +19,7 @@ const build = (w: number, d: number, t: number, boxing: 'wrap' | 'one-per-side',
   const allowances = applied({ book: FACTORY_BOOK, overrides })
   const solid = boxSolid(w, d, t)
   const cover = boxed({ solid, makeUp: piped, boxing, allowances })
-  return { cover, sizing: sizeBlock(solid, DEMO_GRADES[0]!, { kind: 'size-for-size' }, allowances.seamMm) }
+  return { cover, sizing: sizeBlock(solid, { school: { kind: 'size-for-size' }, wadding: null, firmness: 'medium', seam: allowances.seamMm }) }
 }
 
 describe('boxed, worked by hand: 2240/3 x 468 x 75, s 12', () => {

@@ -17,7 +17,7 @@ export function coverWarnings(job: Job, cover: Cover, filling: FillingPlan, chec
     const seam = Math.max(...panel.edges.filter((e) => e.treatment === 'seam').map((e) => e.allowance.value))
     if (seam > size / 2) warnings.push({ station: 'make-up', level: 'warning', code: 'seam-over-half', panel: panel.name.toLowerCase(), seam, size })
   }
-  const need = openingNeed(filling.sizing, filling.firmness)
+  const need = openingNeed(filling.sizing, filling.kind === 'foam' ? filling.firmness : 'soft')
   if (cover.closure.lengthMm.value < need.neededMm) warnings.push({ station: 'make-up', level: 'warning', code: 'opening-too-small', opening: cover.closure.lengthMm.value, needed: need.neededMm, packed: need.packedMm })
   if (cover.piping) {
     const { choice } = cover.piping

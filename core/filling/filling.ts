@@ -1,62 +1,115 @@
-import type { Filling } from '../../contract/index.ts'
-import { bevelVolume, keepsShape } from '../outline/index.ts'
-import { HEAVY_KG, type Cushions, type Solid } from '../seat/index.ts'
-import type { Warning } from '../warning/index.ts'
-import { given, figure, over, times, type Expression, type Figure } from '../working/index.ts'
+import type { FibreFilling, Filling, FoamFilling } from '../../contract/index.ts'
+import { atHeight, bevelVolume } from '../outline/index.ts'
+import type { Solid } from '../seat/index.ts'
+import { figure, given, over, plus, times, type Expression, type Figure } from '../working/index.ts'
+import { isPlainBox } from './box.ts'
+import { judgeStack, type Verdict } from './choice/index.ts'
 import { firmnessOf, type Firmness } from './firmness.ts'
-import { fitOf, fitWarnings, type Fit } from './fit.ts'
-import { isPlainBox, type SheetPlan } from './sheets.ts'
-import { sizeBlock, type Sizing } from './sizing.ts'
+import { settleLayers, stackHardnessN } from './layers.ts'
+import { linerFor, type Liner } from './loose-fibre.ts'
+import { WADDING_GRADE } from './wadding-grade.ts'
+import { loadCaseOf, type SettledLayer } from './model/index.ts'
+import { blockThicknessMm, fitOf, seatHeight, sizeBlock, squeezedMm, type Fit, type SeatHeight, type Sizing } from './sizing/index.ts'
 
 /** The filling of one cushion of a design. */
-export interface FillingPlan {
-  readonly firmness: Firmness
+export type FillingPlan = FoamPlan | FibrePlan
+
+export interface FoamPlan {
+  readonly kind: 'foam'
   readonly sizing: Sizing
-  readonly fit: Fit
   readonly mass: Figure
+  readonly height: SeatHeight
+  /** Foam from the board up. */
+  readonly layers: readonly SettledLayer[]
+  /** The foam and what wadding lies above and below it: what the sitter presses. */
+  readonly pressed: readonly SettledLayer[]
+  readonly hardnessN: number
+  readonly firmness: Firmness
+  readonly fit: Fit
+  readonly verdict: Verdict
 }
 
-/** Block, cover size, fit and mass of one cushion's filling. */
-export function planFilling(filling: Filling, cushion: Solid, seam: Figure): FillingPlan {
-  const { grade } = filling
-  const firmness = firmnessOf(grade.hardnessN)
-  const sizing = sizeBlock(cushion, grade, filling.school, seam)
+export interface FibrePlan {
+  readonly kind: 'loose-fibre'
+  readonly sizing: Sizing
+  readonly mass: Figure
+  readonly height: SeatHeight
+  readonly liner: Liner
+}
+
+/** What a filling is planned from, besides itself. */
+export interface FillingPlace {
+  readonly cushion: Solid
+  /** Seam allowance. */
+  readonly seam: Figure
+  /** Thickness of the old cushion, where it was measured. */
+  readonly oldThicknessMm: number | null
+}
+
+/** Block, cover size, fit, mass and support of one cushion's filling. */
+export const planFilling = (filling: Filling, place: FillingPlace): FillingPlan => (filling.kind === 'foam' ? planFoam(filling, place) : planFibre(filling, place))
+
+function planFoam(filling: FoamFilling, { cushion, seam, oldThicknessMm }: FillingPlace): FoamPlan {
+  const { school, wadding, load } = filling
+  const layers = settleLayers(filling.layers, blockThicknessMm(cushion, school))
+  const hardnessN = stackHardnessN(layers)
+  const firmness = firmnessOf(hardnessN)
+  const sizing = sizeBlock(cushion, { school, wadding, firmness, seam })
+  const pressed = withWadding(layers, filling)
+  return {
+    kind: 'foam',
+    sizing,
+    mass: massOf(sizing.block, layers),
+    height: seatHeight(sizing.cover, filling.boardMm, oldThicknessMm),
+    layers,
+    pressed,
+    hardnessN,
+    firmness,
+    fit: fitOf(sizing, firmness),
+    verdict: judgeStack(pressed, loadCaseOf(load)),
+  }
+}
+
+function planFibre(filling: FibreFilling, { cushion, oldThicknessMm }: FillingPlace): FibrePlan {
+  const sizing: Sizing = { block: cushion, wrapped: cushion, cover: cushion, reason: 'Loose fibre in a liner a little larger than the cover.' }
+  const volume = over(times(cushion.width, cushion.depth, cushion.thickness), given(1e9, 'plain', 'mm³ in a m³'))
   const mass = figure({
     id: 'filling.mass',
-    label: 'Mass of one block',
+    label: 'Fibre in one cushion',
     quantity: 'mass',
-    sum: times(volumeM3(sizing.block), given(grade.densityKgM3, 'plain', 'density, kg/m³')),
-    rule: 'volume by density',
-    setBy: 'catalogue',
-    change: 'filling.grade',
+    sum: times(isPlainBox(cushion) ? volume : given(volumeMm3(cushion, 0, cushion.thickness.value) / 1e9, 'plain', 'volume from the outline, m³'), given(filling.fillKgM3, 'plain', 'fill, kg/m³')),
+    rule: 'volume of the cover by the fill, 18 to 35 kg/m³',
+    setBy: 'job',
+    change: 'filling.fill',
   })
-  return { firmness, sizing, fit: fitOf(sizing, firmness), mass }
+  return { kind: 'loose-fibre', sizing, mass, height: seatHeight(cushion, filling.boardMm, oldThicknessMm), liner: linerFor(cushion, filling) }
 }
 
-/** What is doubtful about the filling. */
-export function fillingWarnings(filling: Filling, plans: readonly FillingPlan[], sheets: SheetPlan, cushions: Cushions): readonly Warning[] {
-  const heaviest = plans.reduce((most, p) => (p.mass.value > most.mass.value ? p : most))
-  const { block } = heaviest.sizing
-  const warnings: Warning[] = [{ station: 'filling', level: 'safety', code: 'fire-label' }, ...fitWarnings(heaviest.fit)]
-  const lengthMm = Math.max(...plans.flatMap((p) => [p.sizing.block.width.value, p.sizing.block.depth.value]))
-  if (heaviest.mass.value > HEAVY_KG || lengthMm > 1800) warnings.push({ station: 'filling', level: 'safety', code: 'heavy', massKg: heaviest.mass.value, lengthMm })
-  if (sheets.stack.length === 0) {
-    warnings.push({ station: 'filling', level: 'warning', code: 'no-sheet-thickness', wanted: block.thickness.value, nearest: sheets.nearestStackMm, offered: filling.grade.thicknessesMm })
-  }
-  if (sheets.perSheet.value < 1) {
-    warnings.push({ station: 'filling', level: 'warning', code: 'block-longer-than-sheet', block: lengthMm, sheet: Math.max(...filling.grade.sheets.flatMap((s) => [s.lengthMm, s.widthMm])) })
-  }
-  plans.slice(0, 1).forEach(({ sizing: { cover } }, i) => {
-    const { solid } = cushions.designs[i]!
-    if (!keepsShape(solid.outline, cover.outline)) warnings.push({ station: 'filling', level: 'stop', code: 'cover-outline-lost' })
-    if (filling.school.kind === 'snug-cover') warnings.push({ station: 'filling', level: 'warning', code: 'cover-shrinks-seat', width: solid.width.value - cover.width.value, depth: solid.depth.value - cover.depth.value })
-  })
-  if (filling.school.kind === 'wrap-then-measure' && filling.school.measured === null) warnings.push({ station: 'filling', level: 'warning', code: 'wrapped-size-not-measured' })
-  return warnings
+/** Wadding above and below presses with the foam. */
+function withWadding(layers: readonly SettledLayer[], { wadding }: FoamFilling): readonly SettledLayer[] {
+  if (!wadding) return layers
+  const sheet = { grade: WADDING_GRADE, thicknessMm: squeezedMm(wadding) }
+  return [...(wadding.bottom ? [sheet] : []), ...layers, ...(wadding.top ? [sheet] : [])]
 }
 
-function volumeM3(block: Solid): Expression {
-  const { width, depth, thickness, outline, edges } = block
-  if (isPlainBox(block)) return over(times(width, depth, thickness), given(1e9, 'plain', 'mm³ in a m³'))
-  return given(bevelVolume(outline, edges.map((e) => e.leanRad), thickness.value) / 1e9, 'plain', 'volume from the outline, m³')
+function massOf(block: Solid, layers: readonly SettledLayer[]): Figure {
+  let fromMm = 0
+  const masses = layers.map(({ grade, thicknessMm }) => {
+    const volume = volumeM3(block, layers.length === 1 ? null : [fromMm, (fromMm += thicknessMm)])
+    return times(volume, given(grade.densityKgM3, 'plain', layers.length === 1 ? 'density, kg/m³' : `density of ${grade.name}, kg/m³`))
+  })
+  return figure({ id: 'filling.mass', label: 'Mass of one block', quantity: 'mass', sum: masses.length === 1 ? masses[0]! : plus(...masses), rule: 'volume by density', setBy: 'catalogue', change: 'filling.layers' })
+}
+
+/** Volume of a block, or of its slice between two heights. */
+function volumeM3(block: Solid, slice: readonly [number, number] | null): Expression {
+  const { width, depth, thickness } = block
+  const [fromMm, toMm] = slice ?? [0, thickness.value]
+  if (!isPlainBox(block)) return given(volumeMm3(block, fromMm, toMm) / 1e9, 'plain', 'volume from the outline, m³')
+  return over(times(width, depth, slice ? given(toMm - fromMm, 'length', 'layer') : thickness), given(1e9, 'plain', 'mm³ in a m³'))
+}
+
+function volumeMm3({ outline, edges }: Solid, fromMm: number, toMm: number): number {
+  const leans = edges.map((e) => e.leanRad)
+  return bevelVolume(atHeight(outline, leans, fromMm), leans, toMm - fromMm)
 }

@@ -11,6 +11,8 @@ export function readOutlineFile(name: string, text: string): Result<TracedOutlin
   return read.ok ? tracedOutline(read.value) : read
 }
 
+export { idOfName, readCatalogue, writeCatalogue, type CatalogueFile, type CatalogueRow } from './foam-csv.ts'
+export { foamOrderCsv } from './foam-order-csv.ts'
 export { outlineFaultWords } from './fault-words.ts'
 export type { OutlineFault, TracedOutline } from './outline-file.ts'
 /** A paper template at true size as a PDF; the writer is fetched when it is first wanted. */

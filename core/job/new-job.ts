@@ -1,3 +1,4 @@
+import { usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import type { AllowanceBook, Cloth, Dimension, Footprint, Grade, Job, Seat } from '../../contract/index.ts'
 
@@ -16,7 +17,7 @@ export interface NewJobInput {
 export function newJob(input: NewJobInput): Job {
   return {
     format: 'loft-seam/job',
-    version: 2,
+    version: 3,
     ticket: input.ticket,
     title: input.title,
     customer: '',
@@ -24,7 +25,7 @@ export function newJob(input: NewJobInput): Job {
     units: input.units,
     currency: input.currency,
     seat: input.seat,
-    filling: { grade: input.grade, school: { kind: 'full-block', thicknessExtraMm: 0 } },
+    filling: usualFoam(input.grade),
     makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'none' } },
     cloth: { cloth: input.cloth, direction: 'up-the-roll', match: input.cloth.pattern.kind === 'stripes' ? { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } : { kind: 'none' }, sideBoxing: 'upright' },
     allowances: { book: input.book, overrides: {} },

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LayProblem, readWith, type Lay } from '../../contract/index.ts'
 import { cushionMix, cutJigsaw, sawnRectangles, stripedRows } from '../../bench/problems.ts'
-import { acceptLay, instanceOf, lowerBound, problemFaults, seeded, solveLay } from './index.ts'
+import { acceptLay, instanceOf, lowerBound, problemFaults, solveLay } from './index.ts'
+import { seeded } from '../random/index.ts'
 
 type PieceInput = Record<string, unknown>
 const box = (w: number, h: number) => [[0, 0], [w, 0], [w, h], [0, h]]

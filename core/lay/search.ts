@@ -1,6 +1,6 @@
 import type { Instance } from './instance.ts'
 import type { Arrangement, Recipe } from './placer.ts'
-import { pickBelow, type Random } from './random.ts'
+import { pickBelow, type Random } from '../random/index.ts'
 
 export interface Budget {
   readonly steps: number

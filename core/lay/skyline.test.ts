@@ -3,7 +3,7 @@ import { LayProblem, type Lay } from '../../contract/index.ts'
 import { sawnRectangles } from '../../bench/problems.ts'
 import { acceptLay } from './accept.ts'
 import { instanceOf } from './instance.ts'
-import { seeded } from './random.ts'
+import { seeded } from '../random/index.ts'
 import { arrangeOnSkyline, isSkylineInstance } from './skyline.ts'
 
 type Piece = Record<string, unknown>

@@ -3,7 +3,7 @@ import { err, ok, type Result } from '../result/index.ts'
 import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import { Placer, type Arrangement } from './placer.ts'
-import { seeded } from './random.ts'
+import { seeded } from '../random/index.ts'
 import { search, type Budget, type Decoder } from './search.ts'
 import { arrangeOnSkyline, isSkylineInstance } from './skyline.ts'
 import { round4 } from './round.ts'
@@ -44,6 +44,20 @@ export function solveLay(problem: LayProblem, { seed, budget, onBetter }: SolveO
   if (best.left.length > 0) return err(roomFailure(instance, placer, best))
   steps = step
   return ok(foundOf(best))
+}
+
+/** As much of a problem as goes on its cloth, for a remnant or a piece of stock: pieces without a place are left out. */
+export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions): Omit<Lay, 'seconds'> {
+  const pieces = problem.pieces.filter((piece) => {
+    const alone = { ...problem, pieces: [{ ...piece, qty: 1 }] }
+    return neverFits(alone, instanceOf(alone)) === null
+  })
+  const instance = instanceOf({ ...problem, pieces })
+  if (instance.items.length === 0) return { format: 'loft-seam/lay', version: 1, length: 0, bound: 0, seed, placements: [], offsets: {} }
+  const bound = lowerBound(instance)
+  const placer = new Placer(instance)
+  const { best } = search(instance, [(recipe, isStopped) => placer.arrange(recipe, isStopped)], seeded(seed), budget, (a) => isProven(instance, a, bound), () => {})
+  return layOf(instance, best, { name: bound.name, length: 0 }, seed)
 }
 
 /** Plain boxes on a roll are laid on their skyline as well, which is faster and often tighter. */

@@ -1,6 +1,6 @@
 import type { Job } from '../../contract/index.ts'
 import type { Cover } from '../cover/index.ts'
-import type { SheetPlan } from '../filling/index.ts'
+import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import type { WorkedPlan } from '../plan.ts'
 import { stretchLength } from '../cover/index.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
@@ -20,16 +20,16 @@ export interface BuyingList {
 }
 
 /** What to buy. Cloth is bought by the length of a real lay; without one only its lower bound is known. */
-export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'sheets' | 'cushions'>, layLengthMm: number | null, boundMm: number): BuyingList {
+export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions'>, layLengthMm: number | null, boundMm: number): BuyingList {
   const { cloth } = job.cloth
   const step = cloth.buyingStepMm
   const used = entered({ id: 'buy.used', label: layLengthMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: layLengthMm ?? boundMm, rule: layLengthMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
   const clothLength = figure({ id: 'buy.cloth', label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(used, step, 'run'), rule: `sold by the ${step} mm`, setBy: 'catalogue' })
   const clothCost = figure({ id: 'buy.clothCost', label: 'Cloth cost', quantity: 'money', sum: times(over(clothLength, given(1000, 'plain', 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
-  const { sheets, designs, cushions } = plan
+  const { cutting, designs, cushions } = plan
   const blocks = given(cushions.count, 'count', 'cushions')
   const lines: BuyLine[] = [
-    { what: `${job.filling.grade.name}, sheets ${sheetSize(sheets, job.units)}`, amount: sheets.sheets, cost: sheets.cost },
+    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)),
     { what: cloth.name, amount: clothLength, cost: clothCost },
     ...zipLines(designs),
     { what: 'Sliders', amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(blocks, given(1, 'count', 'slider a zip')), rule: 'one for each zip' }), cost: null },
@@ -67,9 +67,33 @@ function threadLength(designs: WorkedPlan['designs']): Figure {
   return figure({ id: 'buy.thread', label: 'Thread', quantity: 'run', sum: times(given(3, 'plain', 'thread to seam'), all, plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the seams, and a tenth' })
 }
 
-/** Length, width and thicknesses of the sheets: `2000 x 1200 x 75 mm`. */
-export function sheetSize(sheets: SheetPlan, units: LengthUnit): string {
+/** Sheets of each grade and thickness, or the parts cut to size; glue, wadding and film besides. */
+function foamLines({ groups, order, cost, cutting, supplies }: CuttingPlan, units: LengthUnit): readonly BuyLine[] {
   const say = (mm: number) => formatLength(mm, units)
-  const thickness = sheets.stack.length > 0 ? [...new Set(sheets.stack)].map(say).join(' + ') : say(sheets.nearestStackMm)
-  return `${say(sheets.sheet.lengthMm)} x ${say(sheets.sheet.widthMm)} x ${thickness} ${unitName(units)}`
+  const pieces = figure({ id: 'buy.cutToSize', label: 'Parts cut to size', quantity: 'count', sum: given(order.reduce((sum, l) => sum + l.count, 0), 'count', 'parts'), rule: 'as on the order list' })
+  const foam: readonly BuyLine[] = cutting.supply === 'cut-to-size' ? [{ what: 'Foam, cut to size', amount: pieces, cost }] : groups.flatMap((g) => (g.buy ? [{ what: `${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`, amount: g.buy.sheets, cost: g.buy.cost }] : fromStock(g, say)))
+  const extras = [
+    ['Foam glue, grams', supplies.glueG],
+    ['Wadding', supplies.waddingM2],
+    ['Film', supplies.filmM2],
+  ] as const
+  return [...foam, ...extras.flatMap(([what, amount]) => (amount ? [{ what, amount, cost: null }] : []))]
+}
+
+function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): readonly BuyLine[] {
+  if (nest.length === 0) return []
+  return [{ what: `${group.grade.name} ${say(group.thicknessMm)}, from stock`, amount: entered({ id: `buy.stock.${group.id}`, label: 'Pieces of stock', quantity: 'count', value: nest.length, rule: 'as nested' }), cost: null }]
+}
+
+function fibreLines({ filling }: Job, designs: WorkedPlan['designs']): readonly BuyLine[] {
+  if (filling.kind !== 'loose-fibre') return []
+  const masses = designs.map((d) => times(given(d.design.count, 'count', `cushions ${d.design.id}`), d.filling.mass))
+  const mass = figure({ id: 'buy.fibre', label: 'Loose fibre', quantity: 'mass', sum: masses.length === 1 ? masses[0]! : plus(...masses), rule: 'fill of every cushion' })
+  return [{ what: 'Loose fibre', amount: mass, cost: figure({ id: 'buy.fibreCost', label: 'Fibre cost', quantity: 'money', sum: times(mass, given(filling.pricePerKg, 'money', 'price of a kg')), rule: 'by mass' }) }]
+}
+
+/** Length, width and thickness of a sheet: `2000 x 1200 x 75 mm`. */
+export function sheetSize(sheet: { readonly lengthMm: number; readonly widthMm: number }, thicknessMm: number, units: LengthUnit): string {
+  const say = (mm: number) => formatLength(mm, units)
+  return `${say(sheet.lengthMm)} x ${say(sheet.widthMm)} x ${say(thicknessMm)} ${unitName(units)}`
 }

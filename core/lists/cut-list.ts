@@ -1,10 +1,10 @@
 import { pipingId, type ClothPlan } from '../cloth/index.ts'
-import type { SheetPlan } from '../filling/index.ts'
-import { hasArcs } from '../outline/index.ts'
+import { isPlainBox, type CuttingPlan } from '../filling/index.ts'
+import { boxOf } from '../outline/index.ts'
 import type { DesignPlan } from '../plan.ts'
 import type { Solid } from '../seat/index.ts'
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
-import type { Figure } from '../working/index.ts'
+import { entered, type Figure } from '../working/index.ts'
 
 /** One line of the cut list: so many pieces of one cut size. */
 export interface CutLine {
@@ -17,15 +17,9 @@ export interface CutLine {
 }
 
 /** Everything to be cut, foam first, cut sizes throughout; the letter of a design where there are several. */
-export function cutList(designs: readonly DesignPlan[], sheets: SheetPlan, cloth: ClothPlan, units: LengthUnit): readonly CutLine[] {
-  const stack = sheets.stack.length > 0 ? sheets.stack : [sheets.nearestStackMm]
+export function cutList(designs: readonly DesignPlan[], cutting: CuttingPlan | null, cloth: ClothPlan, units: LengthUnit): readonly CutLine[] {
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
-  const foam = designs.flatMap((d) =>
-    [...new Set(stack)].map((thickness): CutLine => {
-      const { block } = d.filling.sizing
-      return { what: `Block${letter(d)}, ${formatLengthWithUnit(thickness, units)} sheet`, material: 'foam', count: d.design.count * stack.filter((t) => t === thickness).length, width: block.width, height: block.depth, note: shapeNote(block) }
-    }),
-  )
+  const foam = cutting ? foamLines(designs, cutting, units) : []
   const panels = designs.flatMap((d) =>
     d.cover.panels.map((p): CutLine => ({ what: `${p.name}${letter(d)}`, material: 'cloth', count: d.design.count, width: p.figures.cutWidth, height: p.figures.cutHeight, note: p.notches.length > 0 ? `notches ${p.notches.map((n) => n.letter).join(' ')}` : '' })),
   )
@@ -38,9 +32,32 @@ export function cutList(designs: readonly DesignPlan[], sheets: SheetPlan, cloth
   return [...foam, ...panels, ...strips]
 }
 
-/** What the size over all does not tell: a template, and how the knife is tilted along each leaning side. */
-export function shapeNote({ outline, edges }: Solid): string {
-  const isBox = outline.length === 4 && !hasArcs(outline) && outline.every((v, i) => Math.abs(v.x - outline[(i + 1) % 4]!.x) < 0.01 || Math.abs(v.y - outline[(i + 1) % 4]!.y) < 0.01)
-  const tilts = edges.filter((e) => e.leanRad !== 0).map((e) => `${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`)
-  return [...(isBox ? [] : ['cut to the template']), ...(tilts.length > 0 ? [`knife tilt: ${[...new Set(tilts)].join(', ')}`] : [])].join('; ')
+/** Parts of every block, with the sheet they come from, and what their size does not tell. */
+function foamLines(designs: readonly DesignPlan[], { blocks }: CuttingPlan, units: LengthUnit): readonly CutLine[] {
+  return blocks.flatMap(({ design, parts }) => {
+    const { block } = designs[design]!.filling.sizing
+    return parts.map((part): CutLine => {
+      const { maxX, maxY } = boxOf(part.outline)
+      const whole = parts.length === 1 || (Math.abs(maxX - block.width.value) < 0.01 && Math.abs(maxY - block.depth.value) < 0.01)
+      const size = (name: 'width' | 'depth', value: number) => (whole && Math.abs(value - block[name].value) < 0.01 ? block[name] : entered({ id: `part.${part.id}.${name}`, label: `Part ${part.id} ${name}`, quantity: 'length', line: 'cut', value, rule: 'over all, leaning sides and joins counted in' }))
+      return {
+        what: `Foam ${part.id}, ${part.grade.name}, ${formatLengthWithUnit(part.thicknessMm, units)} sheet`,
+        material: 'foam',
+        count: part.count,
+        width: size('width', maxX),
+        height: size('depth', maxY),
+        note: [part.where, shapeNote(block)].filter((n) => n !== '').join('; '),
+      }
+    })
+  })
 }
+
+/** What the size over all does not tell: a template, and how the knife is tilted along each leaning side. */
+export function shapeNote(solid: Solid): string {
+  const { edges } = solid
+  const tilts = edges.filter((e) => e.leanRad !== 0).map((e) => `${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`)
+  return [...(isPlainOutline(solid) ? [] : ['cut to the template']), ...(tilts.length > 0 ? [`knife tilt: ${[...new Set(tilts)].join(', ')}`] : [])].join('; ')
+}
+
+/** A rectangle at the foot; its sides may lean. */
+const isPlainOutline = (solid: Solid): boolean => isPlainBox({ ...solid, edges: solid.edges.map((e) => ({ ...e, leanRad: 0 })) })

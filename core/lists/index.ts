@@ -1,4 +1,3 @@
 export { buyingList, sheetSize, type BuyingList, type BuyLine } from './buying-list.ts'
 export { chalkList, type ChalkLine } from './chalk-list.ts'
 export { cutList, shapeNote, type CutLine } from './cut-list.ts'
-export { textKey } from './text-key.ts'

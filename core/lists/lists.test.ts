@@ -3,7 +3,8 @@ import type { Job, Lay } from '../../contract/index.ts'
 import { demoJobs, keepersBench } from '../shop/index.ts'
 import { benchJob, worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
-import { buyingList, chalkList, sheetSize, textKey } from './index.ts'
+import { textKey } from '../text-key/index.ts'
+import { buyingList, chalkList, sheetSize } from './index.ts'
 
 const job = keepersBench()
 const plan = worked(job)
@@ -11,7 +12,7 @@ const plan = worked(job)
 describe('the cut list', () => {
   it('has foam first, then every panel once with its count, then the piping', () => {
     expect(plan.cutList.map((l) => [l.count, l.what])).toEqual([
-      [3, 'Block, 75 mm sheet'],
+      [3, 'Foam A1, Gannet 30/140, 75 mm sheet'],
       [3, 'Top plate'],
       [3, 'Bottom plate'],
       [3, 'Front boxing'],
@@ -33,8 +34,8 @@ describe('the cut list', () => {
   it('counts a block of two layers twice, by sheet thickness', () => {
     const thick = worked(benchJob({ thickness: 125 }))
     expect(thick.cutList.filter((l) => l.material === 'foam').map((l) => [l.count, l.what])).toEqual([
-      [3, 'Block, 100 mm sheet'],
-      [3, 'Block, 25 mm sheet'],
+      [3, 'Foam A1, Gannet 30/140, 100 mm sheet'],
+      [3, 'Foam A2, Gannet 30/140, 25 mm sheet'],
     ])
   })
 
@@ -44,9 +45,9 @@ describe('the cut list', () => {
   })
 
   it('speaks the unit of the job', () => {
-    expect(worked({ ...job, units: 'inch-8' }).cutList[0]!.what).toBe('Block, 3 in sheet')
-    expect(sheetSize(plan.sheets, 'mm')).toBe('2000 x 1200 x 75 mm')
-    expect(sheetSize(plan.sheets, 'cm')).toBe('200 x 120 x 7.5 cm')
+    expect(worked({ ...job, units: 'inch-8' }).cutList[0]!.what).toBe('Foam A1, Gannet 30/140, 3 in sheet')
+    expect(sheetSize({ lengthMm: 2000, widthMm: 1200 }, 75, 'mm')).toBe('2000 x 1200 x 75 mm')
+    expect(sheetSize({ lengthMm: 2000, widthMm: 1200 }, 75, 'cm')).toBe('200 x 120 x 7.5 cm')
   })
 })
 
@@ -91,11 +92,11 @@ describe('the cut list of shapes', () => {
 
   it('says what is cut to a template, and how the knife is tilted', () => {
     expect(lines(berth!).filter((l) => l.material === 'foam').map((l) => [l.what, l.count, l.note])).toEqual([
-      ['Block A, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
-      ['Block B, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
+      ['Foam A1, Skua 30/150, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
+      ['Foam B1, Skua 30/150, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
     ])
     expect(lines(ring!)[0]!.note).toBe('cut to the template')
-    expect(lines(bunks!)[0]!.note).toBe('cut to the template')
+    expect(lines(bunks!)[0]!.note).toBe('on the board; cut to the template')
     expect(lines(chairs!).filter((l) => l.material === 'foam').every((l) => l.note === 'cut to the template')).toBe(true)
   })
 

@@ -16,3 +16,7 @@ export function bevelVolume(foot: Outline, leansRad: readonly number[], thicknes
 
 /** Length of a leaning side from foot to top. */
 export const slantOf = (leanRad: number, thicknessMm: number): number => thicknessMm / Math.cos(leanRad)
+
+/** What a leaning slice between two heights needs of its sheet: foot and top together, each edge by whichever stands out further. */
+export const needOf = (foot: Outline, leansRad: readonly number[], fromMm: number, toMm: number): Outline =>
+  leansRad.every((lean) => lean === 0) ? foot : offsetEdges(foot, leansRad.map((lean) => Math.max(leanOut(lean, fromMm), leanOut(lean, toMm))))

@@ -1,6 +1,6 @@
 export { directionOn, isSmoothAt, onEdge, outwardOfChord, outwardOn, stretchOf, turnAt } from './along.ts'
 export { arcBetween, bulgeOfRise, isStraight, riseOfBulge, type Arc } from './arc.ts'
-export { atHeight, bevelVolume, leanOut, slantOf } from './bevel.ts'
+export { atHeight, bevelVolume, leanOut, needOf, slantOf } from './bevel.ts'
 export { centroidOf } from './centroid.ts'
 export { dressCorners, type CornerCut, type CornerFault, type Dressed } from './corners.ts'
 export { keepLeftOf, wholeOf, withoutSlivers, type CutOff } from './cut.ts'

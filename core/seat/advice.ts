@@ -25,6 +25,9 @@ export interface BenchSizes {
 
 /** Over this two people carry a cushion. */
 export const HEAVY_KG = 12
+export const LONG_MM = 1800
+/** Seldom-true edges of a foam sheet. */
+export const SHEET_TRIM_MM = 10
 /** Width to depth that looks right on a bench; beyond the outer pair it ripples, or is all seams. */
 const LOOK = { least: 0.75, best: 1.25, most: 2.2 }
 
@@ -49,7 +52,7 @@ function adviceFor(count: number, bench: BenchSizes, grade: Grade, cloth: Cloth)
 
 function sheetReason(widthMm: number, depthMm: number, grade: Grade): CountReason {
   const [long, short] = [Math.max(widthMm, depthMm), Math.min(widthMm, depthMm)]
-  const fits = grade.sheets.some((s) => long <= Math.max(s.lengthMm, s.widthMm) - 20 && short <= Math.min(s.lengthMm, s.widthMm) - 20)
+  const fits = grade.sheets.some((s) => long <= Math.max(s.lengthMm, s.widthMm) - 2 * SHEET_TRIM_MM && short <= Math.min(s.lengthMm, s.widthMm) - 2 * SHEET_TRIM_MM)
   return { about: 'sheet', speaks: fits ? 'for' : 'against', says: fits ? 'each block comes from one sheet' : 'longer than any sheet: the block needs a glued join' }
 }
 

@@ -17,6 +17,9 @@ export interface CushionSize {
 /** A cushion, block or cover: its true outline at the foot, its leaning sides, and its sizes over all. */
 export interface Solid extends CushionSize, EdgedOutline {}
 
+/** The outline of a solid's top: each edge moved by its lean. */
+export const topOf = ({ outline, edges, thickness }: Solid): Outline => atHeight(outline, edges.map((e) => e.leanRad), thickness.value)
+
 /** One shape of cushion and how often it is made. */
 export interface Design {
   /** A, B, … in the order in which they stand on the seat. */

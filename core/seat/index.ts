@@ -1,6 +1,6 @@
-export { adviseCount, HEAVY_KG, type CountAdvice } from './advice.ts'
+export { adviseCount, HEAVY_KG, LONG_MM, SHEET_TRIM_MM, type CountAdvice } from './advice.ts'
 export { USUAL_CLEARANCE_MM } from './clearance.ts'
-export { cushionsOf, designLetter, frontSpan, LEAST_COVER_MM, LEAST_CUSHION_MM, type Cushions, type CushionSize, type Design, type Solid } from './cushions.ts'
+export { cushionsOf, designLetter, frontSpan, LEAST_COVER_MM, LEAST_CUSHION_MM, topOf, type Cushions, type CushionSize, type Design, type Solid } from './cushions.ts'
 export { dimensionFigure, spreadLimit, spreadOf, valueOf } from './dimension.ts'
 export type { DivisionFault, Place } from './division/index.ts'
 export { seatFaultWords } from './fault-words.ts'

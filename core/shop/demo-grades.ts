@@ -1,4 +1,5 @@
-import type { FoamFamily, Grade } from '../../contract/index.ts'
+import type { FoamFamily, FoamStock, Grade } from '../../contract/index.ts'
+import { FAMILIES } from '../filling/index.ts'
 
 /** The made-up catalogue of the demo shop: name, family, kg/m³, N at 40 %, support factor, price of a m³. */
 const ROWS: readonly (readonly [string, FoamFamily, number, number, number, number])[] = [
@@ -15,13 +16,18 @@ const ROWS: readonly (readonly [string, FoamFamily, number, number, number, numb
   ['Rook 80/350', 'rebond', 80, 350, 2.5, 330],
 ]
 
-export const DEMO_GRADES: readonly Grade[] = ROWS.map(([name, family, densityKgM3, hardnessN, supportFactor, pricePerM3]) => ({
+export const DEMO_GRADES: readonly Grade[] = ROWS.map(([name, family, densityKgM3, at40N, supportFactor, pricePerM3]) => ({
   id: name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-'),
   name,
   family,
   densityKgM3,
-  hardnessN,
+  at25N: null,
+  at40N,
+  at65N: null,
   supportFactor,
+  exposures: [...FAMILIES[family].exposures],
+  combustionModified: false,
+  ageing: null,
   sheets: [
     { lengthMm: 2000, widthMm: 1200 },
     { lengthMm: 2030, widthMm: 1520 },
@@ -29,3 +35,11 @@ export const DEMO_GRADES: readonly Grade[] = ROWS.map(([name, family, densityKgM
   thicknessesMm: [25, 50, 75, 100],
   pricePerM3,
 }))
+
+/** Pieces that lie in the demo shop: what earlier jobs left, and a mattress taken in part exchange. */
+export const DEMO_FOAM_STOCK: readonly FoamStock[] = [
+  { id: 'stock-1', name: 'Remnant from the berths', kind: 'remnant', gradeId: 'skua-30-150', lengthMm: 1180, widthMm: 760, thicknessMm: 100, count: 1, cutOuts: [{ xMm: 880, yMm: 0, lengthMm: 300, widthMm: 260 }] },
+  { id: 'stock-2', name: 'Sheet, opened', kind: 'sheet', gradeId: 'gannet-30-140', lengthMm: 2000, widthMm: 700, thicknessMm: 75, count: 1, cutOuts: [] },
+  { id: 'stock-3', name: 'Spare bunk mattress', kind: 'mattress', gradeId: 'gannet-36-180', lengthMm: 1900, widthMm: 800, thicknessMm: 100, count: 1, cutOuts: [] },
+  { id: 'stock-4', name: 'Guest topper', kind: 'topper', gradeId: 'fulmar-35-120', lengthMm: 1950, widthMm: 880, thicknessMm: 50, count: 2, cutOuts: [] },
+]

@@ -1,5 +1,5 @@
 export { demoJobs } from './demo-jobs.ts'
 export { keepersBench } from './demo-job.ts'
 export { DEMO_CLOTHS } from './demo-cloths.ts'
-export { DEMO_GRADES } from './demo-grades.ts'
+export { DEMO_FOAM_STOCK, DEMO_GRADES } from './demo-grades.ts'
 export { FACTORY_BOOK } from './factory-book.ts'

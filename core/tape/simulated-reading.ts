@@ -1,3 +1,5 @@
+import { normal } from '../random/index.ts'
+
 export interface TapeNoise {
   /** Standard deviation of an ordinary reading. */
   readonly sdMm: number
@@ -19,10 +21,4 @@ export function simulatedReading(trueMm: number, { sdMm, grossShare }: TapeNoise
   const slip = isGross ? GROSS_MM[Math.floor(random() * GROSS_MM.length)]! : 0
   const read = trueMm + slip + sdMm * normal(random)
   return Math.max(0.1, Math.round(read * 10) / 10)
-}
-
-/** One number of the standard normal distribution (Box and Muller). */
-function normal(random: () => number): number {
-  const radius = Math.sqrt(-2 * Math.log(1 - random()))
-  return radius * Math.cos(2 * Math.PI * random())
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { seeded } from '../lay/index.ts'
+import { seeded } from '../random/index.ts'
 import { simulatedReading, type TapeNoise } from './index.ts'
 
 const readings = (noise: TapeNoise, count: number, mm = 600) => {

@@ -1,5 +1,6 @@
-import type { Dimension, Job } from '../../contract/index.ts'
-import { reading, newSeat } from '../job/index.ts'
+import type { Dimension, FoamFilling, Job } from '../../contract/index.ts'
+import type { FoamPlan } from '../filling/index.ts'
+import { reading, newSeat, setFoam } from '../job/index.ts'
 import { planJob, type DesignPlan, type WorkedPlan } from '../plan.ts'
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
 import { keepersBench } from '../shop/index.ts'
@@ -9,6 +10,15 @@ export function worked(job: Job): WorkedPlan {
   const plan = planJob(job)
   if (plan.kind !== 'worked') throw new Error(JSON.stringify(plan.warnings))
   return plan
+}
+
+/** A job with its foam filling changed. */
+export const foamJob = (change: (foam: FoamFilling) => FoamFilling, job: Job = keepersBench()): Job => setFoam('', change).apply(job)
+
+/** The foam plan of a design; throws where it is filled with something else. */
+export function foamOf({ filling }: DesignPlan): FoamPlan {
+  if (filling.kind !== 'foam') throw new Error(filling.kind)
+  return filling
 }
 
 /** The only design of a job whose cushions are all alike. */

@@ -83,7 +83,7 @@ describe('changes of the open job', () => {
     ['sa 1/2', 'inch-8', (j) => j.allowances.overrides.seamMm, 12.7],
     ['pipe none', 'mm', (j) => j.makeUp.piping.rows, 'none'],
     ['pipe top cord 6 bias', 'mm', (j) => j.makeUp.piping, { rows: 'top', cordMm: 6, cut: 'bias' }],
-    ['foam gannet 36', 'mm', (j) => j.filling.grade.name, 'Gannet 36/180'],
+    ['foam gannet 36', 'mm', (j) => (j.filling.kind === 'foam' ? j.filling.layers[0]!.grade.name : ''), 'Gannet 36/180'],
     ['cloth storm', 'mm', (j) => [j.cloth.cloth.name, j.cloth.match.kind], ['Storm canvas', 'none']],
     ['railroad', 'mm', (j) => j.cloth.direction, 'railroaded'],
     ['cut 330 x 210 far right', 'mm', (j) => j.seat.corners, { 'far right': { kind: 'cut', arrivingMm: 330, leavingMm: 210 } }],

@@ -1,4 +1,5 @@
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
+import { doubtWords, failureWords } from '../filling/choice/words.ts'
 import { seatFaultWords } from '../seat/fault-words.ts'
 import type { Warning } from './warning.ts'
 
@@ -40,8 +41,44 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(`A block weighs ${trimmed(w.massKg, 1)} kg and is ${mm(w.lengthMm)} long: two people carry it (over 12 kg or over 1.8 m).`, 'Divide the bench into more cushions, or plan for two.')
     case 'no-sheet-thickness':
       return words(`No stack of up to three sheets (${w.offered.map(mm).join(', ')}) makes ${mm(w.wanted)}.`, `The nearest stack is ${mm(w.nearest)}: change the thickness, or have a sheet split to order.`)
-    case 'block-longer-than-sheet':
-      return words(`The block is ${mm(w.block)} long, the longest sheet ${mm(w.sheet)}.`, 'Divide into more cushions, or order the block cut from a longer bun: a glued join must stay clear of the sitter.')
+    case 'foam-fails':
+      return words(`The foam ${w.failure.code === 'exposure' ? `does not suit the place: ${failureWords(w.failure)}` : `is ${failureWords(w.failure)}`.replace('is bottoms', 'bottoms')}.${w.failure.code === 'bottoms' ? ` ${BASES[w.base]}` : ''}`, FOAM_CURES[w.failure.code])
+    case 'foam-doubt':
+      return words(`This foam: ${doubtWords(w.doubt)}.${w.doubt.code === 'near-bottom' || w.doubt.code === 'bottoms-aged' ? ` ${BASES[w.base]}` : ''}`, w.doubt.code === 'light-feels-hard' || w.doubt.code === 'heavy-sinks-deep' ? '' : 'A denser or firmer grade lasts; the advice ranks them.')
+    case 'layers-over-block':
+      return words(`The layers of set thickness come to ${mm(w.layers)}; the block is ${mm(w.block)} thick: nothing is left for the other layer.`, 'Make the set layers thinner, or the cushion thicker.')
+    case 'too-many-layers':
+      return words(`A block is glued from ${w.layers} sheets: more than three are felt, and glue lines harden.`, 'Choose thicker sheets, or a thickness that fewer sheets make.')
+    case 'block-joined':
+      return words(`The block is longer than any sheet: each is glued from ${w.joins + 1} parts, the offcut at the least seen end.`, 'Divide into more cushions, or order it cut from a longer bun, to do without a join.')
+    case 'join-under-sitter':
+      return words('A join falls within 150 mm of the middle of a sitter, or within 100 mm of the front: there was no other place.', 'Choose a longer sheet, or divide the cushion there.')
+    case 'joins-in-line':
+      return words('Joins of two layers lie less than 200 mm apart.', 'Choose another sheet size for one of the layers.')
+    case 'not-for-sale':
+      return words(`${w.grade} is not sold in sheets, and no piece in stock is chosen for it.`, 'Choose a piece of stock on the cutting page, or another grade.')
+    case 'part-over-sheet':
+      return words(`Part ${w.part} is larger than any sheet of its grade.`, 'Choose a larger sheet, divide into more cushions, or order cut to size.')
+    case 'seat-height-changes':
+      return words(`The seat becomes ${mm(Math.abs(w.by))} ${w.by > 0 ? 'higher' : 'lower'} than it was.`, 'Check what was made for the old height: lid, hinge, arm rests, the old cover.')
+    case 'berth-wants-air':
+      return words('A berth wants air under it: damp that cannot leave turns to mould.', 'Slats, a mesh underlay or holes in the board; turn the cushions up by day.')
+    case 'wet-wants-vents':
+      return words('Uncovered outdoors or aboard a cushion fills with rain.', 'Quick-dry foam with a mesh or vented base, or closed-cell foam.')
+    case 'fibre-in-wet':
+      return words('Loose fibre mats when it gets wet.', 'Choose quick-dry or closed-cell foam.')
+    case 'not-a-lifebuoy':
+      return words('A boat cushion is not a life-saving device unless it is approved and labelled as one.', 'Never open or refill an approved one; national rules come first.')
+    case 'glue':
+      return words('Solvent vapour burns and harms the lungs; hot glue burns the skin.', 'Air, no flame, gloves; let the glue cure before the cover is closed. The label on the tin and local rules come first.')
+    case 'hot-wire':
+      return words('A hot wire burns, and its fumes harm.', 'Open air, no chlorinated or unknown foams, wire off before reaching over.')
+    case 'film':
+      return words('Film can suffocate a child; left in a cushion it sweats and slows the foam.', 'Keep it away from children; draw it out once the cover is on, unless it is meant to stay.')
+    case 'old-foam-dust':
+      return words('Old foam sheds dust, and may hold mould or droppings.', 'Mask and gloves; bag what is thrown away.')
+    case 'infant-bed':
+      return words('A bed of this size, or for so light a sleeper, is an infant\'s: firm flat bedding for infants is governed by safe-sleep rules and is not sized here.', 'Send the customer to a maker of tested infant mattresses. If it is a seat, choose its use.')
     case 'fit-loose':
       return words(`The cover is ${percent(-w.share)} larger than the block ${w.way}: it will look baggy.`, 'Choose a fuller sizing school or a thicker block.')
     case 'fit-tight':
@@ -87,6 +124,15 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return w satisfies never
   }
 }
+
+const FOAM_CURES = {
+  exposure: 'Choose a grade for that place; the advice names them.',
+  bottoms: 'Choose a firmer or more supportive grade, a firm layer below, or a thicker block.',
+  'too-firm': 'Choose a softer grade, or a softer layer on top.',
+  'too-soft': 'Choose a firmer grade.',
+} as const
+
+const BASES = { board: 'On a solid board that is a hard stop.', slats: 'Slats give a little.', webbing: 'Webbing gives a little.', mesh: 'A mesh base gives a little.' } as const
 
 const WIDTH_CURES = {
   'other-direction': 'Try the other direction (up the roll or railroaded), or choose a wider cloth.',

@@ -1,2 +1,2 @@
 export { openDatabase, type Database } from './database.ts'
-export { cloths, grades, jobRevisions, jobs, shop } from './tables.ts'
+export { cloths, foamStock, grades, jobRevisions, jobs, shop } from './tables.ts'

@@ -30,5 +30,8 @@ export const jobRevisions = sqliteTable(
 export const grades = sqliteTable('grades', { id: text('id').primaryKey(), place: integer('place').notNull(), document: text('document').notNull() })
 export const cloths = sqliteTable('cloths', { id: text('id').primaryKey(), place: integer('place').notNull(), document: text('document').notNull() })
 
+/** Foam that lies in the shop, each row a piece as a document of its schema. */
+export const foamStock = sqliteTable('foam_stock', { id: text('id').primaryKey(), place: integer('place').notNull(), document: text('document').notNull() })
+
 /** One row: the shop's settings with its allowance book. */
 export const shop = sqliteTable('shop', { id: integer('id').primaryKey(), document: text('document').notNull() })

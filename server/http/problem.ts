@@ -8,6 +8,7 @@ const PROBLEMS = {
   'bad-request': { status: 400, title: 'The request cannot be understood' },
   'bad-document': { status: 422, title: 'The document is not sound' },
   'newer-revision': { status: 409, title: 'Somebody saved this job in between' },
+  'in-use': { status: 409, title: 'Something else still needs it' },
   'too-large': { status: 413, title: 'The request is too large' },
   'no-lay': { status: 422, title: 'No lay exists within this cloth' },
   busy: { status: 503, title: 'Too many lays are being planned' },

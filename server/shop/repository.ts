@@ -1,20 +1,26 @@
-import { asc } from 'drizzle-orm'
-import { Cloth, Grade, ShopSettings } from '../../contract/index.ts'
-import { cloths, grades, shop, type Database } from '../db/index.ts'
+import { asc, eq, max } from 'drizzle-orm'
+import { Cloth, FoamStock, Grade, migrateGrade, ShopSettings } from '../../contract/index.ts'
+import { cloths, foamStock, grades, shop, type Database } from '../db/index.ts'
 
 export interface ShopRepository {
   readonly grades: () => Promise<readonly Grade[]>
   readonly cloths: () => Promise<readonly Cloth[]>
   readonly settings: () => Promise<ShopSettings>
   readonly saveSettings: (settings: ShopSettings) => Promise<void>
+  /** Adds grades, or puts them in the place of those with the same id; all or none. */
+  readonly saveGrades: (grades: readonly Grade[]) => Promise<void>
+  readonly removeGrade: (id: string) => Promise<void>
+  readonly foamStock: () => Promise<readonly FoamStock[]>
+  readonly saveFoamStock: (piece: FoamStock) => Promise<void>
+  readonly removeFoamStock: (id: string) => Promise<void>
   readonly isEmpty: () => Promise<boolean>
-  readonly stock: (grades: readonly Grade[], cloths: readonly Cloth[], settings: ShopSettings) => Promise<void>
+  readonly stock: (grades: readonly Grade[], cloths: readonly Cloth[], foam: readonly FoamStock[], settings: ShopSettings) => Promise<void>
 }
 
 /** What jobs share: the foam catalogue, the cloths, and the settings with the allowance book. */
 export function shopRepository({ orm, write }: Database): ShopRepository {
   return {
-    grades: async () => (await orm.select().from(grades).orderBy(asc(grades.place))).map((row) => Grade.parse(JSON.parse(row.document))),
+    grades: async () => (await orm.select().from(grades).orderBy(asc(grades.place))).map((row) => Grade.parse(migrateGrade(JSON.parse(row.document)))),
     cloths: async () => (await orm.select().from(cloths).orderBy(asc(cloths.place))).map((row) => Cloth.parse(JSON.parse(row.document))),
     settings: async () => {
       const [row] = await orm.select().from(shop)
@@ -25,12 +31,37 @@ export function shopRepository({ orm, write }: Database): ShopRepository {
       write(async () => {
         await orm.update(shop).set({ document: JSON.stringify(settings) })
       }),
+    saveGrades: (list) =>
+      write(async () => {
+        const [last] = await orm.select({ place: max(grades.place) }).from(grades)
+        const [first, ...others] = list.map((g, i) => {
+          const document = JSON.stringify(g)
+          return orm.insert(grades).values({ id: g.id, place: (last?.place ?? -1) + 1 + i, document }).onConflictDoUpdate({ target: grades.id, set: { document } })
+        })
+        if (first) await orm.batch([first, ...others])
+      }),
+    removeGrade: (id) =>
+      write(async () => {
+        await orm.delete(grades).where(eq(grades.id, id))
+      }),
+    foamStock: async () => (await orm.select().from(foamStock).orderBy(asc(foamStock.place))).map((row) => FoamStock.parse(JSON.parse(row.document))),
+    saveFoamStock: (piece) =>
+      write(async () => {
+        const [last] = await orm.select({ place: max(foamStock.place) }).from(foamStock)
+        const document = JSON.stringify(piece)
+        await orm.insert(foamStock).values({ id: piece.id, place: (last?.place ?? -1) + 1, document }).onConflictDoUpdate({ target: foamStock.id, set: { document } })
+      }),
+    removeFoamStock: (id) =>
+      write(async () => {
+        await orm.delete(foamStock).where(eq(foamStock.id, id))
+      }),
     isEmpty: async () => (await orm.select({ id: shop.id }).from(shop)).length === 0,
-    stock: (gradeList, clothList, settings) =>
+    stock: (gradeList, clothList, foamList, settings) =>
       write(async () => {
         await orm.batch([
           orm.insert(shop).values({ id: 1, document: JSON.stringify(settings) }),
           orm.insert(grades).values(gradeList.map((g, place) => ({ id: g.id, place, document: JSON.stringify(g) }))),
+          ...foamList.map((s, place) => orm.insert(foamStock).values({ id: s.id, place, document: JSON.stringify(s) })),
           orm.insert(cloths).values(clothList.map((c, place) => ({ id: c.id, place, document: JSON.stringify(c) }))),
         ])
       }),

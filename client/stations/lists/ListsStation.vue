@@ -34,7 +34,7 @@ const print = () => window.print()
         <tbody>
           <tr v-for="(l, i) in plan.cutList" :key="i">
             <th scope="row">{{ l.what }}</th>
-            <td>{{ l.material === 'foam' ? job.filling.grade.name : job.cloth.cloth.name }}</td>
+            <td>{{ l.material === 'foam' ? 'foam' : job.cloth.cloth.name }}</td>
             <td class="n">{{ l.count }}</td>
             <td class="size"><FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless /></td>
             <td>{{ l.note }}</td>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mainGrade } from '../../../core/filling/index.ts'
 import { computed, ref } from 'vue'
 import { MOST_CUSHIONS, type Division } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
@@ -44,12 +45,13 @@ type Of<K extends Division['kind']> = Extract<Division, { kind: K }>
 const isAsking = ref(false)
 const advice = computed(() => {
   const shaped = shapeSeat(job.value.seat)
-  if (!shaped.ok || division.value.kind !== 'run') return []
+  const { filling } = job.value
+  if (!shaped.ok || division.value.kind !== 'run' || filling.kind !== 'foam') return []
   const { outline } = shaped.value.free
   const box = boxOf(outline)
   const area = areaOf(outline)
   const depth = isRing.value ? valueOf((job.value.seat.footprint as Extract<typeof job.value.seat.footprint, { kind: 'ring' }>).depth) : box.maxY - box.minY
-  return adviseCount({ lengthMm: isRing.value ? area / depth : box.maxX - box.minX, depthMm: depth, thicknessMm: valueOf(job.value.seat.thickness), areaMm2: area, gapMm: division.value.gapMm }, job.value.filling.grade, job.value.cloth.cloth)
+  return adviseCount({ lengthMm: isRing.value ? area / depth : box.maxX - box.minX, depthMm: depth, thicknessMm: valueOf(job.value.seat.thickness), areaMm2: area, gapMm: division.value.gapMm }, mainGrade(filling.layers), job.value.cloth.cloth)
 })
 </script>
 

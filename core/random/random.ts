@@ -14,3 +14,9 @@ export function seeded(seed: number): Random {
 }
 
 export const pickBelow = (random: Random, n: number): number => Math.floor(random() * n)
+
+/** One number of the standard normal distribution (Box and Muller). */
+export function normal(random: Random): number {
+  const radius = Math.sqrt(-2 * Math.log(1 - random()))
+  return radius * Math.cos(2 * Math.PI * random())
+}

@@ -1,8 +1,8 @@
-import type { Firmness } from './firmness.ts'
-import type { Sizing } from './sizing.ts'
-import type { Warning } from '../warning/index.ts'
-import { figure, minus, over, plus, times, type Figure } from '../working/index.ts'
-import type { CushionSize } from '../seat/index.ts'
+import type { Firmness } from '../firmness.ts'
+import type { Sizing } from './size-block.ts'
+import type { Warning } from '../../warning/index.ts'
+import { figure, minus, over, plus, times, type Figure } from '../../working/index.ts'
+import type { CushionSize } from '../../seat/index.ts'
 
 export type FitVerdict = 'loose' | 'easy' | 'snug' | 'tight' | 'too tight'
 

@@ -1,20 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { atHeight, at, boxOf, edgeLength, leanOut, moved, turnedBy, type Outline } from '../../../core/outline/index.ts'
-import type { Solid } from '../../../core/seat/index.ts'
-import { sheetSize } from '../../../core/lists/index.ts'
-import type { WorkedPlan } from '../../../core/plan.ts'
-import DimensionLine from '../../drawing/DimensionLine.vue'
-import { svgPath, useScale } from '../../drawing/use-scale.ts'
-import { useDesign } from '../../stores/design.ts'
-import { useJob } from '../../stores/job.ts'
+import type { FoamPlan } from '../../../../core/filling/index.ts'
+import { edgeLength, leanOut } from '../../../../core/outline/index.ts'
+import type { Solid } from '../../../../core/seat/index.ts'
+import DimensionLine from '../../../drawing/DimensionLine.vue'
+import { useScale } from '../../../drawing/use-scale.ts'
+import { useDesign } from '../../../stores/design.ts'
+import SchoolTable from './SchoolTable.vue'
 
-/** Above: the block against the cover, cut through from the side. Below: how blocks come from one sheet. */
-const jobs = useJob()
+/** The block against its cover, cut through; below, what every school would make of it. */
 const design = useDesign()
-const plan = computed(() => jobs.plan as WorkedPlan)
-const sizing = computed(() => design.chosen!.filling.sizing)
-const sheets = computed(() => plan.value.sheets)
+const plan = computed(() => design.chosen!.filling as FoamPlan)
+const sizing = computed(() => plan.value.sizing)
 
 const section = ref<HTMLElement | null>(null)
 const longest = computed(() => Math.max(sizing.value.block.width.value, sizing.value.cover.width.value))
@@ -38,24 +35,11 @@ function leanOfSide({ outline, edges }: Solid, side: 'left' | 'right'): number {
   const own = edges.flatMap((e, i) => (e.side === side ? [{ lean: e.leanRad, length: edgeLength(outline, i) }] : []))
   return own.reduce((best, e) => (e.length > best.length ? e : best), { lean: 0, length: 0 }).lean
 }
+/** Boundaries between layers of the block, from the board up. */
 const layers = computed(() => {
   let at = 0
-  return sheets.value.stack.slice(0, -1).map((t) => cut.value.y((at += t)))
+  return plan.value.layers.slice(0, -1).map((l) => cut.value.y((at += l.thicknessMm)))
 })
-
-const floor = ref<HTMLElement | null>(null)
-const sheet = useScale(floor, computed(() => ({ minX: 0, minY: 0, maxX: sheets.value.sheet.lengthMm, maxY: sheets.value.sheet.widthMm })), { left: 60, right: 60, top: 46, bottom: 50 })
-/** True outlines of foot and top, each within the box it needs. */
-const onSheet = computed(() =>
-  sheets.value.firstSheet.map((b) => {
-    const { outline, edges, thickness } = plan.value.designs[b.design]!.filling.sizing.block
-    const leans = edges.map((e) => e.leanRad)
-    const [foot, top] = [outline, atHeight(outline, leans, thickness.value)].map((o) => (b.turned ? turnedBy(o, Math.PI / 2) : o)) as [Outline, Outline]
-    const boxes = [boxOf(foot), boxOf(top)]
-    const shift = at(b.x - Math.min(...boxes.map((o) => o.minX)), b.y - Math.min(...boxes.map((o) => o.minY)))
-    return { foot: svgPath(moved(foot, shift), sheet.value), top: leans.some((l) => l !== 0) ? svgPath(moved(top, shift), sheet.value) : null, x: sheet.value.x(b.x + b.width / 2), y: sheet.value.y(b.y + b.height / 2) }
-  }),
-)
 </script>
 
 <template>
@@ -75,18 +59,7 @@ const onSheet = computed(() =>
       </g>
     </svg>
   </div>
-  <div ref="floor" class="half floor">
-    <svg :width="sheet.width" :height="sheet.height" role="img" aria-label="Blocks on a foam sheet, to scale">
-      <text x="16" y="26" class="caption">{{ onSheet.length > 0 ? 'On the first sheet, in straight rows, trim and kerf taken off' : 'The block is larger than any sheet' }}</text>
-      <rect :x="sheet.x(0)" :y="sheet.y(sheets.sheet.widthMm)" :width="sheets.sheet.lengthMm * sheet.k" :height="sheets.sheet.widthMm * sheet.k" class="sheetful" />
-      <g v-for="(b, i) in onSheet" :key="i">
-        <path :d="b.foot" class="foam" />
-        <path v-if="b.top" :d="b.top" class="foam-top" />
-        <text :x="b.x" :y="b.y + 6" text-anchor="middle">block {{ i + 1 }}</text>
-      </g>
-      <DimensionLine :x1="sheet.x(0)" :x2="sheet.x(sheets.sheet.lengthMm)" :y1="sheet.y(0) + 30" :y2="sheet.y(0) + 30" :text="`sheet ${sheetSize(sheets, jobs.job!.units)}`" />
-    </svg>
-  </div>
+  <SchoolTable class="table" />
 </template>
 
 <style scoped>
@@ -96,7 +69,7 @@ const onSheet = computed(() =>
   overflow: hidden;
 }
 
-.floor {
+.table {
   flex: 3;
   border-top: 1px solid var(--paper-edge);
 }
@@ -104,12 +77,6 @@ const onSheet = computed(() =>
 .foam {
   fill: #efdca6;
   stroke: #a78c46;
-}
-
-.foam-top {
-  fill: none;
-  stroke: #a78c46;
-  stroke-dasharray: 3 3;
 }
 
 .glue {
@@ -127,11 +94,6 @@ const onSheet = computed(() =>
 .board {
   stroke: #7d6f57;
   stroke-width: 5;
-}
-
-.sheetful {
-  fill: #f8f0d8;
-  stroke: var(--ink);
 }
 
 .key text {

@@ -1,8 +1,9 @@
-import type { Grade, SizingSchool } from '../../contract/index.ts'
-import { boxOf, grown } from '../outline/index.ts'
-import type { CushionSize, Solid } from '../seat/index.ts'
-import { asExpression, entered, figure, given, least, minus, most, over, plus, times, type Expression, type Figure, type Operand } from '../working/index.ts'
-import { firmnessOf, OVERSIZE_SHARE } from './firmness.ts'
+import type { SizingSchool, Wadding } from '../../../contract/index.ts'
+import { boxOf, grown } from '../../outline/index.ts'
+import type { CushionSize, Solid } from '../../seat/index.ts'
+import { asExpression, entered, figure, given, least, minus, most, plus, times, type Figure, type Operand } from '../../working/index.ts'
+import { OVERSIZE_SHARE, type Firmness } from '../firmness.ts'
+import { wrappedSizes } from './wadding.ts'
 
 export interface Sizing {
   /** The block as it is cut. */
@@ -14,69 +15,68 @@ export interface Sizing {
   readonly reason: string
 }
 
+/** What a block is sized by. */
+export interface SizingRules {
+  readonly school: SizingSchool
+  readonly wadding: Wadding | null
+  readonly firmness: Firmness
+  /** Seam allowance. */
+  readonly seam: Figure
+}
+
 /**
  * From the finished cushion to block and cover, by the named school.
- * Oversize of a full block stays between 6 and 25 mm over all. Wadding is squeezed to about a
- * third of its loft on every face it covers. Sources: rules of thumb of the trade.
+ * Oversize of a full block stays between 6 and 25 mm over all. Sources: rules of thumb of the trade.
  */
-export function sizeBlock(cushion: Solid, grade: Grade, school: SizingSchool, seam: Figure): Sizing {
+export function sizeBlock(cushion: Solid, { school, wadding, firmness, seam }: SizingRules): Sizing {
+  const wrap = (block: Solid) => (wadding ? named('wrapped', block, wrappedSizes(block, wadding), wadding.measured ? 'measured on the wrapped block' : 'block and squeezed wadding on each wrapped face') : block)
   switch (school.kind) {
     case 'size-for-size': {
       const block = named('block', cushion, cushion, 'size for size: the block is the finished size')
-      return { block, wrapped: block, cover: coverAs(cushion), reason: 'The block is cut to the finished size; the cover to the block.' }
+      return { block, wrapped: wrap(block), cover: coverAs(cushion), reason: 'The block is cut to the finished size; the cover to the block.' }
     }
     case 'full-block': {
-      const oversized = (of: Figure) => plus(of, oversize(of, grade))
+      const oversized = (of: Figure) => plus(of, oversize(of, firmness))
       const extra = entered({ id: 'filling.thicknessExtra', label: 'Extra thickness', quantity: 'length', value: school.thicknessExtraMm, rule: '0 to 6 mm, for a plumper cushion', setBy: 'job', change: 'filling.thicknessExtra' })
       const block = named('block', cushion, { width: oversized(cushion.width), depth: oversized(cushion.depth), thickness: plus(cushion.thickness, extra) }, 'full block: a little larger than the cover, so that it fills every corner')
-      return { block, wrapped: block, cover: coverAs(cushion), reason: 'The block is cut larger than the finished size: plump, no wrinkles.' }
+      return { block, wrapped: wrap(block), cover: coverAs(cushion), reason: 'The block is cut larger than the finished size: plump, no wrinkles.' }
     }
     case 'snug-cover': {
       const block = named('block', cushion, cushion, 'snug cover: the block fills the seat')
       const less = (of: Figure) => minus(of, times(given(2, 'count', 'sides'), seam))
       const cover = named('cover', cushion, { width: less(cushion.width), depth: less(cushion.depth), thickness: cushion.thickness }, 'snug cover: plates are cut with no allowance added; the boxing keeps its height, where the same millimetres would be far too much')
-      return { block, wrapped: block, cover, reason: 'The plates are cut at the seat size with no allowance, so the cover squeezes.' }
+      return { block, wrapped: wrap(block), cover, reason: 'The plates are cut at the seat size with no allowance, so the cover squeezes.' }
     }
     case 'wrap-then-measure': {
       const block = named('block', cushion, cushion, 'wrap then measure: the bare block is the finished size')
-      const wrapped = school.measured ? named('wrapped', block, measuredWrap(school.measured), 'measured on the wrapped block') : calculatedWrap(block, school)
+      const wrapped = wrap(block)
       return { block, wrapped, cover: named('cover', wrapped, wrapped, 'wrap then measure: the cover is cut to the wrapped block'), reason: 'Wrap the wadding, measure the wrapped block, cut the cover to that.' }
     }
     case 'thinner-block': {
       const thinner = times(cushion.thickness, minus(1, given(school.thinnerShare, 'share', 'thinner by')))
       const block = named('block', cushion, { width: cushion.width, depth: cushion.depth, thickness: thinner }, 'thinner block: firmer, better foam, wadding to fill')
-      const fill = { width: block.width, depth: plus(block.depth, wadding(school.loftMm, 1)), thickness: plus(block.thickness, wadding(school.loftMm, 1)) }
-      return { block, wrapped: named('wrapped', block, fill, 'one layer of wadding, front to back'), cover: coverAs(cushion), reason: 'Firmer foam a little thinner than the cover, with wadding to fill: for an existing cover.' }
+      return { block, wrapped: wrap(block), cover: coverAs(cushion), reason: 'Firmer foam a little thinner than the cover, with wadding to fill: for an existing cover.' }
     }
     default:
       return school satisfies never
   }
 }
 
-function oversize(of: Figure, grade: Grade): Figure {
-  const firmness = firmnessOf(grade.hardnessN)
+/** Thickness of the block by its school; known before its firmness is. */
+export function blockThicknessMm(cushion: Solid, school: SizingSchool): number {
+  const finished = cushion.thickness.value
+  return school.kind === 'full-block' ? finished + school.thicknessExtraMm : school.kind === 'thinner-block' ? finished * (1 - school.thinnerShare) : finished
+}
+
+function oversize(of: Figure, firmness: Firmness): Figure {
   return figure({
     id: `${of.id}.oversize`,
     label: `Oversize, ${firmness} foam`,
     quantity: 'length',
     sum: least(given(25, 'length', 'at most'), most(given(6, 'length', 'at least'), times(of, given(OVERSIZE_SHARE[firmness], 'share', `for ${firmness} foam`)))),
     rule: 'soft 3 %, medium 2 %, firm 1 %, at least 6 and at most 25 mm over all',
-    change: 'filling.grade',
+    change: 'filling.layers',
   })
-}
-
-const wadding = (loftMm: number, layers: number): Expression =>
-  times(given(2, 'count', 'faces'), over(times(given(layers, 'count', 'layers'), given(loftMm, 'length', 'loft')), given(3, 'count', 'squeezed to a third')))
-
-function calculatedWrap(block: Solid, school: { loftMm: number; layers: number; ends: boolean }): Solid {
-  const w = wadding(school.loftMm, school.layers)
-  return named('wrapped', block, { width: school.ends ? plus(block.width, w) : block.width, depth: plus(block.depth, w), thickness: plus(block.thickness, w) }, 'block and squeezed wadding on each wrapped face')
-}
-
-function measuredWrap(measured: { widthMm: number; depthMm: number; thicknessMm: number }): CushionSize {
-  const side = (key: 'width' | 'depth' | 'thickness', value: number) =>
-    entered({ id: `wrapped.${key}`, label: `Wrapped ${key}`, quantity: 'length', line: 'net', value, rule: 'measured on the wrapped block', setBy: 'measured', change: 'filling.measured' })
-  return { width: side('width', measured.widthMm), depth: side('depth', measured.depthMm), thickness: side('thickness', measured.thicknessMm) }
 }
 
 const coverAs = (cushion: Solid): Solid => named('cover', cushion, cushion, 'the cover finishes at the cushion size')

@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import type { FoamStock, Grade } from '../../contract/index.ts'
+import { ageingOf, firmnessOf, hardnessOf, supportFactorOf } from '../../core/filling/index.ts'
+import { writeCatalogue } from '../../core/formats/index.ts'
+import { sheetSize } from '../../core/lists/index.ts'
+import { useShop } from '../stores/shop.ts'
+import { download } from '../ui/download.ts'
+import GradeDialog from './GradeDialog.vue'
+import ImportDialog from './ImportDialog.vue'
+import { newGrade, newStock } from './new-entries.ts'
+import StockDialog from './StockDialog.vue'
+
+/** The shop's foam: what can be ordered, and what lies on the rack. */
+const shop = useShop()
+const router = useRouter()
+const failed = ref('')
+const grade = ref<Grade | null>(null)
+const stock = ref<FoamStock | null>(null)
+const imported = ref<{ readonly name: string; readonly text: string } | null>(null)
+const picker = ref<HTMLInputElement>()
+const grades = computed(() => shop.lists?.grades ?? [])
+const pieces = computed(() => shop.lists?.foamStock ?? [])
+const units = computed(() => shop.lists?.settings.units ?? 'mm')
+const nameOf = (id: string) => grades.value.find((g) => g.id === id)?.name ?? id
+
+onMounted(() => attempt(() => shop.open()))
+async function attempt(work: () => Promise<void>): Promise<void> {
+  failed.value = ''
+  try {
+    await work()
+  } catch (cause) {
+    failed.value = (cause as Error).message
+  }
+}
+const saveFile = () => download('foam catalogue.csv', writeCatalogue(grades.value), 'text/csv')
+async function readFile(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const [file] = input.files ?? []
+  if (file) imported.value = { name: file.name, text: await file.text() }
+  input.value = ''
+}
+const back = () => (window.history.state?.back ? router.back() : void router.push('/'))
+</script>
+
+<template>
+  <div class="store">
+    <header class="no-print">
+      <button type="button" class="plain-button" @click="back">Back</button>
+      <h1>Foam store</h1>
+      <span class="gap" />
+      <button type="button" class="plain-button" @click="saveFile">Catalogue as a spreadsheet</button>
+      <button type="button" class="plain-button" @click="picker?.click()">Read a spreadsheet</button>
+      <input ref="picker" type="file" accept=".csv,.txt,text/csv" hidden @change="readFile" />
+    </header>
+    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <main>
+      <section class="sheet">
+        <div class="head"><h2>Grades to order</h2><button type="button" class="plain-button main" @click="grade = newGrade()">New grade</button></div>
+        <table>
+          <thead>
+            <tr><th>Grade</th><th>Family</th><th class="n">kg/m³</th><th class="n">N at 40 %</th><th>Feel</th><th class="n">Support</th><th>Places</th><th>Life</th><th>Thicknesses, mm</th><th class="n">a m³</th></tr>
+          </thead>
+          <tbody>
+            <tr v-for="g in grades" :key="g.id">
+              <th scope="row"><button type="button" class="name" @click="grade = g">{{ g.name }}</button><span v-if="g.combustionModified" class="quiet"> combustion modified</span></th>
+              <td>{{ g.family }}</td>
+              <td class="n">{{ g.densityKgM3 }}</td>
+              <td class="n">{{ Math.round(hardnessOf(g)) }}</td>
+              <td>{{ firmnessOf(hardnessOf(g)) }}</td>
+              <td class="n">{{ supportFactorOf(g).toFixed(1) }}</td>
+              <td>{{ g.exposures.join(', ') }}</td>
+              <td>{{ ageingOf(g).years }} years</td>
+              <td>{{ g.thicknessesMm.join(', ') }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span></td>
+              <td class="n">{{ g.pricePerM3.toFixed(0) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section class="sheet">
+        <div class="head"><h2>On the rack</h2><button type="button" class="plain-button main" @click="stock = newStock(grades)">New piece</button></div>
+        <table v-if="pieces.length > 0">
+          <thead>
+            <tr><th>Piece</th><th>Kind</th><th>Grade</th><th>Usable</th><th class="n">Count</th><th>Cut-outs</th></tr>
+          </thead>
+          <tbody>
+            <tr v-for="s in pieces" :key="s.id">
+              <th scope="row"><button type="button" class="name" @click="stock = s">{{ s.name }}</button></th>
+              <td>{{ s.kind }}</td>
+              <td>{{ nameOf(s.gradeId) }}</td>
+              <td>{{ sheetSize(s, s.thicknessMm, units) }}</td>
+              <td class="n">{{ s.count }}</td>
+              <td>{{ s.cutOuts.length === 0 ? 'none' : s.cutOuts.length }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-else class="quiet">Nothing yet. Opened sheets, mattresses, toppers and remnants noted here are offered wherever a job uses their grade.</p>
+      </section>
+    </main>
+    <GradeDialog v-if="grade" :grade="grade" :is-new="!grades.some((g) => g.id === grade!.id)" @close="grade = null" />
+    <StockDialog v-if="stock" :piece="stock" :is-new="!pieces.some((s) => s.id === stock!.id)" @close="stock = null" />
+    <ImportDialog v-if="imported" :file="imported" @close="imported = null" />
+  </div>
+</template>
+
+<style scoped>
+.store {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 8px 18px;
+  border-bottom: 3px solid var(--ink);
+}
+
+h1 {
+  font-size: 26px;
+}
+
+.gap {
+  flex: 1;
+}
+
+main {
+  flex: 1;
+  overflow: auto;
+  padding: 18px;
+  display: grid;
+  gap: 18px;
+  align-content: start;
+}
+
+section {
+  padding: 12px 16px;
+}
+
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  margin-bottom: 6px;
+}
+
+table {
+  width: 100%;
+}
+
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 2px 10px 2px 0;
+  border-top: 1px solid var(--paper-edge);
+}
+
+thead th {
+  border-top: 0;
+  color: var(--ink-soft);
+}
+
+.n {
+  text-align: right;
+}
+
+.name {
+  border: 0;
+  background: none;
+  padding: 0;
+  min-height: 32px;
+  color: var(--chalk);
+  font-weight: 600;
+  cursor: pointer;
+}
+
+.failed {
+  margin: 0;
+  padding: 8px 18px;
+  background: var(--rust-wash);
+  color: var(--rust);
+}
+</style>

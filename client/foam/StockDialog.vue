@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { FoamStock, readWith } from '../../contract/index.ts'
+import { useShop } from '../stores/shop.ts'
+import CountField from '../ui/CountField.vue'
+import LengthField from '../ui/LengthField.vue'
+import { faultWords } from './fault-words.ts'
+
+/** A piece on the rack: its usable rectangle, and what is missing from it. */
+const props = defineProps<{ piece: FoamStock; isNew: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const shop = useShop()
+const draft = ref<FoamStock>(JSON.parse(JSON.stringify(props.piece)))
+const failed = ref('')
+const units = computed(() => shop.lists!.settings.units)
+const read = computed(() => readWith(FoamStock, draft.value))
+const fault = computed(() => (read.value.ok ? '' : faultWords(read.value.faults[0]!)))
+const k = computed(() => Math.min(300 / draft.value.lengthMm, 130 / draft.value.widthMm))
+const KINDS = FoamStock.shape.kind.options
+const SIDES = [['xMm', 'from the left'], ['yMm', 'from the front'], ['lengthMm', 'long'], ['widthMm', 'wide']] as const
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  try {
+    await work()
+    emit('close')
+  } catch (cause) {
+    failed.value = (cause as Error).message
+  }
+}
+const setCutOut = (i: number, key: (typeof SIDES)[number][0], mm: number) => (draft.value = { ...draft.value, cutOuts: draft.value.cutOuts.map((c, j) => (j === i ? { ...c, [key]: mm } : c)) })
+const addCutOut = () => (draft.value = { ...draft.value, cutOuts: [...draft.value.cutOuts, { xMm: 0, yMm: 0, lengthMm: Math.round(draft.value.lengthMm / 4), widthMm: Math.round(draft.value.widthMm / 4) }] })
+</script>
+
+<template>
+  <ElDialog :model-value="true" :title="isNew ? 'New piece on the rack' : piece.name" width="620px" top="6vh" @update:model-value="emit('close')">
+    <div class="field-row"><label for="stock-name">Name</label><input id="stock-name" v-model="draft.name" class="text" maxlength="80" /></div>
+    <div class="field-row">
+      <span class="label">Kind, grade</span>
+      <div class="pair">
+        <ElSelect v-model="draft.kind" aria-label="Kind of piece" class="pick"><ElOption v-for="kind in KINDS" :key="kind" :value="kind" :label="kind" /></ElSelect>
+        <ElSelect v-model="draft.gradeId" aria-label="Grade of the piece" filterable class="pick"><ElOption v-for="g in shop.lists!.grades" :key="g.id" :value="g.id" :label="g.name" /></ElSelect>
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">Usable</span>
+      <div class="pair">
+        <LengthField v-model="draft.lengthMm" :unit="units" name="Length" :min="10" /> x <LengthField v-model="draft.widthMm" :unit="units" name="Width" :min="10" /> x <LengthField v-model="draft.thicknessMm" :unit="units" name="Thickness" :min="5" :max="1000" />
+      </div>
+    </div>
+    <div class="field-row"><span class="label">Count</span><CountField v-model="draft.count" name="Count" :min="1" :max="500" /></div>
+    <div class="field-row">
+      <span class="label">Missing from it</span>
+      <div>
+        <div v-for="(c, i) in draft.cutOuts" :key="i" class="pair">
+          <template v-for="[key, says] in SIDES" :key="key"><LengthField :model-value="c[key]" :unit="units" :name="`Cut-out ${i + 1} ${says}`" :min="key === 'xMm' || key === 'yMm' ? 0 : 1" @update:model-value="setCutOut(i, key, $event)" /><span class="quiet">{{ says }}</span></template>
+          <button type="button" class="plain-button" @click="draft.cutOuts = draft.cutOuts.filter((_, j) => j !== i)">Strike</button>
+        </div>
+        <button v-if="draft.cutOuts.length < 20" type="button" class="plain-button" @click="addCutOut">A cut-out</button>
+        <svg :width="draft.lengthMm * k + 2" :height="draft.widthMm * k + 2" role="img" aria-label="The piece, to scale" class="piece">
+          <rect x="1" y="1" :width="draft.lengthMm * k" :height="draft.widthMm * k" class="foam" />
+          <rect v-for="(c, i) in draft.cutOuts" :key="i" :x="1 + c.xMm * k" :y="1 + (draft.widthMm - c.yMm - c.widthMm) * k" :width="c.lengthMm * k" :height="c.widthMm * k" class="missing" />
+        </svg>
+      </div>
+    </div>
+    <p v-if="failed || fault" class="fault" role="alert">{{ failed || fault }}</p>
+    <template #footer>
+      <button v-if="!isNew" type="button" class="plain-button left" @click="attempt(() => shop.dropFoamStock(piece.id))">Used up</button>
+      <button type="button" class="plain-button main" :disabled="fault !== ''" @click="attempt(() => shop.keepFoamStock(draft))">Keep</button>
+    </template>
+  </ElDialog>
+</template>
+
+<style scoped>
+.field-row {
+  grid-template-columns: 130px 1fr;
+  margin-bottom: 6px;
+}
+
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  margin-bottom: 6px;
+}
+
+.pick {
+  width: 190px;
+}
+
+.text {
+  height: var(--target);
+  border: 1px solid #b9ab8f;
+  border-radius: 3px;
+  padding: 0 9px;
+  font: inherit;
+  background: #fffdf8;
+  max-width: 320px;
+}
+
+.piece {
+  display: block;
+  margin-top: 8px;
+}
+
+.foam {
+  fill: #efdca6;
+  stroke: #6d5a2a;
+}
+
+.missing {
+  fill: var(--paper);
+  stroke: #6d5a2a;
+}
+
+.fault {
+  color: var(--rust);
+}
+
+.left {
+  float: left;
+}
+</style>

@@ -1,0 +1,4 @@
+import { ref } from 'vue'
+
+/** The grade drawn beside the job's own; nobody's record. */
+export const comparedGrade = ref<string | null>(null)

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { compareSchools } from '../../../../core/filling/index.ts'
+import { formatLength, unitName } from '../../../../core/units/index.ts'
+import type { WorkedPlan } from '../../../../core/plan.ts'
+import { useDesign } from '../../../stores/design.ts'
+import { useFoam } from '../use-foam.ts'
+import { SCHOOL_NAMES } from './school-names.ts'
+
+/** What every sizing school would make of this cushion, side by side. */
+const { jobs, foam, plan } = useFoam()
+const design = useDesign()
+const effects = computed(() => compareSchools(design.chosen!.design.solid, { school: foam.value.school, wadding: foam.value.wadding, firmness: plan.value.firmness, seam: (jobs.plan as WorkedPlan).allowances.seamMm }))
+const mm = (length: number) => formatLength(length, jobs.job!.units)
+const percent = (share: number) => `${(share * 100).toFixed(1)} %`
+function fills({ width, depth }: { readonly width: number; readonly depth: number }): string {
+  const short = Math.max(width, depth)
+  if (short > 0.5) return `${mm(width)} and ${mm(depth)} short`
+  const over = Math.max(-width, -depth)
+  return over > 0.5 ? `over by ${mm(Math.max(0, -width))} and ${mm(Math.max(0, -depth))}` : 'yes'
+}
+</script>
+
+<template>
+  <div class="schools">
+    <span class="caption">The schools side by side, in {{ unitName(jobs.job!.units) }}</span>
+    <table>
+      <thead>
+        <tr><th>School</th><th>Block, cut</th><th>Cover, net</th><th>Fit across, deep</th><th>Fills the seat</th></tr>
+      </thead>
+      <tbody>
+        <tr v-for="e in effects" :key="e.kind" :class="{ chosen: e.isChosen }">
+          <th scope="row">{{ SCHOOL_NAMES[e.kind] }}</th>
+          <td>{{ mm(e.sizing.block.width.value) }} x {{ mm(e.sizing.block.depth.value) }} x {{ mm(e.sizing.block.thickness.value) }}</td>
+          <td>{{ mm(e.sizing.cover.width.value) }} x {{ mm(e.sizing.cover.depth.value) }} x {{ mm(e.sizing.cover.thickness.value) }}</td>
+          <td>{{ percent(e.fit.across.value) }}, {{ percent(e.fit.frontToBack.value) }}<div class="quiet">{{ e.fit.verdict.across }}, {{ e.fit.verdict.frontToBack }}</div></td>
+          <td>{{ fills(e.shortMm) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.schools {
+  overflow: auto;
+  padding: 12px 16px;
+}
+
+.caption {
+  color: var(--ink-soft);
+  font-size: 15px;
+}
+
+table {
+  width: 100%;
+  margin-top: 6px;
+}
+
+th,
+td {
+  text-align: left;
+  font-weight: 400;
+  padding: 4px 12px 4px 0;
+  font-size: 15px;
+  white-space: nowrap;
+  border-top: 1px solid var(--paper-edge);
+  vertical-align: top;
+}
+
+thead th {
+  border-top: 0;
+  color: var(--ink-soft);
+}
+
+tbody th {
+  font-weight: 600;
+  white-space: nowrap;
+}
+
+.chosen {
+  background: var(--chalk-wash);
+}
+</style>

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { SizingSchool, Wadding } from '../../../../contract/index.ts'
+import { SCHOOL_KINDS, usualSchool, usualWadding, wrapStrip } from '../../../../core/filling/index.ts'
+import { formatLength, unitName } from '../../../../core/units/index.ts'
+import AmountField from '../../../ui/AmountField.vue'
+import ChoiceButtons from '../../../ui/ChoiceButtons.vue'
+import CountField from '../../../ui/CountField.vue'
+import FigureValue from '../../../ui/FigureValue.vue'
+import LengthField from '../../../ui/LengthField.vue'
+import { useFoam } from '../use-foam.ts'
+import { SCHOOL_NAMES } from './school-names.ts'
+
+/** From the finished cushion to the block: the school, and the wadding round it. */
+const { jobs, foam, plan, change } = useFoam()
+const units = computed(() => jobs.job!.units)
+const school = computed(() => foam.value.school)
+const wadding = computed(() => foam.value.wadding)
+const sizing = computed(() => plan.value.sizing)
+const strip = computed(() => (wadding.value ? wrapStrip(sizing.value.block, wadding.value) : null))
+const FACES = ['top', 'bottom', 'front', 'back'] as const
+
+const setSchool = (next: SizingSchool, says: string, key: string | null = null) => change(says, (f) => ({ ...f, school: next }), key)
+function chooseKind(kind: SizingSchool['kind']): void {
+  const usual = usualSchool(kind, sizing.value.cover.thickness.value)
+  change(SCHOOL_NAMES[kind], (f) => ({ ...f, school: usual.school, wadding: usual.wadding ?? f.wadding }))
+}
+const setWadding = (with_: Partial<Wadding>, says: string, key: string | null = null) => change(says, (f) => (f.wadding ? { ...f, wadding: { ...f.wadding, ...with_ } } : f), key)
+function measure(): void {
+  const { width, depth, thickness } = sizing.value.wrapped
+  setWadding({ measured: { widthMm: width.value, depthMm: depth.value, thicknessMm: thickness.value } }, 'Wrapped size measured')
+}
+</script>
+
+<template>
+  <div class="field-row" data-field="filling.school">
+    <span class="label">Sizing school</span>
+    <div>
+      <ElSelect :model-value="school.kind" aria-label="Sizing school" @update:model-value="chooseKind">
+        <ElOption v-for="kind in SCHOOL_KINDS" :key="kind" :value="kind" :label="SCHOOL_NAMES[kind]" />
+      </ElSelect>
+      <p class="quiet reason">{{ sizing.reason }}</p>
+    </div>
+  </div>
+  <div v-if="school.kind === 'full-block'" class="field-row" data-field="filling.thicknessExtra">
+    <span class="label">Extra thickness</span>
+    <LengthField :model-value="school.thicknessExtraMm" :unit="units" name="Extra thickness" :min="0" :max="6" @update:model-value="setSchool({ kind: 'full-block', thicknessExtraMm: $event }, 'Extra thickness', 'extra')" />
+  </div>
+  <div v-if="school.kind === 'thinner-block'" class="field-row">
+    <span class="label">Thinner by</span>
+    <AmountField :model-value="school.thinnerShare" kind="share" name="Thinner by" :min="0.05" :max="0.3" @update:model-value="$event !== null && setSchool({ kind: 'thinner-block', thinnerShare: $event }, 'Thinner by', 'thinner')" />
+  </div>
+  <div class="field-row" data-field="filling.wadding">
+    <span class="label">Wadding</span>
+    <ElSwitch :model-value="wadding !== null" aria-label="Wrapped in wadding" @update:model-value="change($event ? 'Wadding' : 'No wadding', (f) => ({ ...f, wadding: $event ? usualWadding(20) : null }))" />
+  </div>
+  <template v-if="wadding">
+    <div class="field-row">
+      <span class="label">Loft, layers</span>
+      <div class="pair">
+        <LengthField :model-value="wadding.loftMm" :unit="units" name="Wadding loft" :min="1" :max="200" @update:model-value="setWadding({ loftMm: $event }, 'Wadding loft', 'loft')" />
+        <CountField :model-value="wadding.layers" name="Layers of wadding" :min="1" :max="6" @update:model-value="setWadding({ layers: $event }, 'Layers of wadding', 'layers')" />
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">Faces</span>
+      <div class="pair">
+        <label v-for="face in FACES" :key="face" class="face"><input type="checkbox" :checked="wadding[face]" @change="setWadding({ [face]: ($event.target as HTMLInputElement).checked }, `Wadding on the ${face}`)" /> {{ face }}</label>
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">Ends</span>
+      <ChoiceButtons :model-value="wadding.ends" :choices="[{ value: 'bare', label: 'bare' }, { value: 'covered', label: 'covered' }, { value: 'folded', label: 'folded, double' }]" name="Ends" @update:model-value="setWadding({ ends: $event }, 'Ends')" />
+    </div>
+    <div class="field-row" data-field="filling.measured">
+      <span class="label">Measured wrapped</span>
+      <div v-if="wadding.measured">
+        <LengthField v-for="key in (['widthMm', 'depthMm', 'thicknessMm'] as const)" :key="key" :model-value="wadding.measured[key]" :unit="units" :name="`Wrapped ${key.replace('Mm', '')}`" line="net" @update:model-value="setWadding({ measured: { ...wadding.measured!, [key]: $event } }, 'Wrapped size', key)" />
+        <button type="button" class="plain-button" @click="setWadding({ measured: null }, 'Wrapped size calculated')">Not measured after all</button>
+      </div>
+      <button v-else type="button" class="plain-button" @click="measure">Enter the measured size</button>
+    </div>
+  </template>
+  <table class="results">
+    <tbody>
+      <tr><th scope="row">Block</th><td><FigureValue :figure="sizing.block.width" bare unitless /> x <FigureValue :figure="sizing.block.depth" bare unitless /> x <FigureValue :figure="sizing.block.thickness" /></td></tr>
+      <tr v-if="wadding"><th scope="row">Wrapped</th><td><FigureValue :figure="sizing.wrapped.width" bare unitless /> x <FigureValue :figure="sizing.wrapped.depth" bare unitless /> x <FigureValue :figure="sizing.wrapped.thickness" /></td></tr>
+      <tr><th scope="row">Cover</th><td><FigureValue :figure="sizing.cover.width" bare unitless /> x <FigureValue :figure="sizing.cover.depth" bare unitless /> x <FigureValue :figure="sizing.cover.thickness" /></td></tr>
+      <tr><th scope="row">Fit</th><td><FigureValue :figure="plan.fit.across" /> across, {{ plan.fit.verdict.across }}; <FigureValue :figure="plan.fit.frontToBack" /> front to back, {{ plan.fit.verdict.frontToBack }}</td></tr>
+      <tr v-if="strip"><th scope="row">Wadding, each layer</th><td>{{ formatLength(strip.widthMm, units) }} x {{ formatLength(strip.lengthMm, units) }} {{ unitName(units) }}, round front to back</td></tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: center;
+}
+
+.face {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 34px;
+}
+
+.face input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--chalk);
+}
+
+.results th {
+  width: 132px;
+  text-align: left;
+  font-weight: 400;
+}
+
+.reason {
+  margin: 4px 0 0;
+  font-size: 15px;
+}
+</style>

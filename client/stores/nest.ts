@@ -1,0 +1,76 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { setFoam } from '../../core/job/index.ts'
+import NestWorker from '../workers/nest.worker.ts?worker'
+import type { NestMessage, NestRequest } from '../workers/nest.worker.ts'
+import { useJob } from './job.ts'
+
+const SEARCH_SECONDS = 1.5
+const AFTER_TYPING_MS = 300
+
+/** The foam nest of the open job: found anew in a worker whenever its parts change and somebody looks at it. */
+export const useNest = defineStore('nest', () => {
+  const jobs = useJob()
+  const found = shallowRef<(NestMessage & { readonly key: string }) | null>(null)
+  const running = ref(false)
+  let watchers = 0
+  let worker: Worker | null = null
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan.cutting : null))
+  const key = computed(() => plan.value?.nestKey ?? '')
+  const kept = computed(() => {
+    const { filling } = jobs.job ?? {}
+    return filling?.kind === 'foam' && filling.cutting.nest?.key === key.value ? filling.cutting.nest.lays : null
+  })
+  const fresh = computed(() => (found.value?.key === key.value ? found.value : null))
+  /** The kept nest of these very parts, else the one just found. */
+  const lays = computed(() => kept.value ?? fresh.value?.lays ?? [])
+  const left = computed(() => (kept.value ? [] : (fresh.value?.left ?? [])))
+
+  watch(key, () => {
+    stop()
+    if (watchers > 0) later()
+  })
+
+  function later(): void {
+    clearTimeout(timer)
+    if (key.value !== '' && !kept.value && fresh.value === null) timer = setTimeout(() => search(SEARCH_SECONDS), AFTER_TYPING_MS)
+  }
+
+  /** A drawing that shows the nest says so while it stands. */
+  function look(): () => void {
+    watchers++
+    later()
+    return () => void watchers--
+  }
+
+  function search(seconds: number): void {
+    if (!plan.value) return
+    stop()
+    const searched = key.value
+    running.value = true
+    worker = new NestWorker()
+    worker.onmessage = ({ data }: MessageEvent<NestMessage>) => {
+      found.value = { ...data, key: searched }
+      if (data.isDone) stop()
+    }
+    worker.onerror = () => stop()
+    worker.postMessage({ groups: JSON.parse(JSON.stringify(plan.value.groups.map((g) => g.group))), cutting: JSON.parse(JSON.stringify(plan.value.cutting)), seconds } satisfies NestRequest)
+  }
+
+  function stop(): void {
+    worker?.terminate()
+    worker = null
+    running.value = false
+  }
+
+  function keep(): void {
+    const nest = fresh.value
+    if (nest && nest.left.length === 0) jobs.edit(setFoam('Keep the nest', (foam) => ({ ...foam, cutting: { ...foam.cutting, nest: { key: key.value, lays: [...nest.lays] } } })))
+  }
+
+  const letGo = () => jobs.edit(setFoam('Nest anew', (foam) => ({ ...foam, cutting: { ...foam.cutting, nest: null } })))
+
+  return { lays, left, running, isKept: computed(() => kept.value !== null), canKeep: computed(() => fresh.value !== null && fresh.value.left.length === 0), look, search, stop, keep, letGo }
+})

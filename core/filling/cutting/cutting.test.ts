@@ -1,0 +1,276 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { LayProblem, type Cutting, type FoamStock, type Grade } from '../../../contract/index.ts'
+import { acceptLay, problemFaults } from '../../lay/index.ts'
+import { areaOf, boxOf } from '../../outline/index.ts'
+import { DEMO_GRADES, demoJobs } from '../../shop/index.ts'
+import { boxSolid, foamJob, worked } from '../../testing/jobs.ts'
+import { anySeat } from '../../testing/seats.ts'
+import { planJob } from '../../plan.ts'
+import { layPieces, nearestStack, nestGroup, NO_JOINS, placesAcross, planCutting, planJoins, sheetProblem, stackFor, stockProblem, toolWords, usualWadding, USUAL_CUTTING, type BlockToCut, type NestLay } from '../index.ts'
+
+const gannet = DEMO_GRADES.find((g) => g.name === 'Gannet 30/140')!
+const blockOf = (w: number, d: number, t: number, count = 1, grade: Grade = gannet): BlockToCut => ({ design: 0, letter: 'A', count, block: boxSolid(w, d, t), layers: [{ grade, thicknessMm: t }] })
+const cut = (block: BlockToCut | readonly BlockToCut[], change: Partial<Cutting> = {}) => planCutting([block].flat() as readonly BlockToCut[], { ...USUAL_CUTTING, ...change }, 'bench', null)
+const now = () => true
+const soundLay = (nest: NestLay, problem: LayProblem) => acceptLay(LayProblem.parse(problem), nest.lay)
+
+describe('stacks of sheets', () => {
+  it.each<[number, readonly number[]]>([
+    [75, [75]],
+    [50, [50]],
+    [125, [100, 25]],
+    [150, [100, 50]],
+    [225, [100, 100, 25]],
+    [83, []],
+    [400, []],
+  ])('%d mm is made of %j', (thickness, stack) => expect(stackFor(thickness, [25, 50, 75, 100])).toEqual(stack))
+
+  it('names the nearest stack where none fits', () => {
+    expect(nearestStack(83, [25, 50, 75, 100])).toBe(75)
+    expect(nearestStack(400, [25, 50, 75, 100])).toBe(300)
+  })
+})
+
+describe('parts in straight rows', () => {
+  const rows = (block: BlockToCut) => cut(block).groups[0]!.group.rows!
+
+  it('by hand: 612 x 510 on 2000 x 1200 gives 3 x 2, on 2030 x 1520 turned or not no cheaper', () => {
+    const plan = rows(blockOf(612, 510, 75, 6))
+    expect(plan.sheet).toEqual({ lengthMm: 2000, widthMm: 1200 })
+    expect(plan.perSheet.value).toBe(6)
+    expect(plan.sheets.value).toBe(1)
+  })
+
+  it('a seventh wants a larger or a second sheet, whichever is cheaper', () => {
+    const plan = rows(blockOf(612, 510, 75, 7))
+    // 2030 x 1520 takes floor(2012/512) x floor(1502/614) = 3 x 2 lying along, 3 x 2 turned: two sheets of the smaller are cheaper.
+    expect([plan.sheet.widthMm, plan.sheets.value]).toEqual([1200, 2])
+  })
+
+  it('layers are bought by thickness: 125 is a sheet of 100 and one of 25', () => {
+    const plan = cut(blockOf(612, 510, 125, 3))
+    expect(plan.groups.map((g) => [g.group.thicknessMm, g.buy!.sheets.value])).toEqual([[100, 1], [25, 1]])
+    expect(plan.sheets.value).toBe(2)
+    // 2.0 x 1.2 x 0.125 m³ at 260
+    expect(plan.cost.value).toBeCloseTo(78, 6)
+  })
+
+  it('draws its rows inside the trim, a kerf apart', () => {
+    const plan = rows(blockOf(612, 510, 75, 5))
+    expect(plan.firstSheet.map((p) => [p.x, p.y])).toEqual([[10, 10], [624, 10], [1238, 10], [10, 522], [624, 522]])
+  })
+
+  it('rows with trim and kerf always fit on the sheet', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 100, max: 1900 }), fc.integer({ min: 100, max: 1100 }), fc.integer({ min: 1, max: 20 }), (w, d, count) => {
+        const plan = rows(blockOf(w, d, 50, count))
+        expect(plan.perSheet.value * w * d).toBeLessThanOrEqual(plan.sheet.lengthMm * plan.sheet.widthMm)
+        expect(plan.sheets.value * Math.max(1, plan.perSheet.value)).toBeGreaterThanOrEqual(count)
+      }),
+    )
+  })
+})
+
+describe('joins', () => {
+  const rooms = [{ lengthMm: 1980, widthMm: 1180 }, { lengthMm: 2010, widthMm: 1500 }]
+  const joinsOf = (w: number, d: number, use: 'bench' | 'sleeping' = 'bench', below = NO_JOINS) => planJoins(boxSolid(w, d, 100), { width: w, depth: d }, rooms, use, below)
+
+  it('none where a sheet is long enough, either way round', () => {
+    expect(joinsOf(1980, 1180)).toEqual(NO_JOINS)
+    expect(joinsOf(1180, 1980)).toEqual(NO_JOINS)
+  })
+
+  it('by hand: 2400 in one has places every 600; a join as near to 2010 as the places at 1500 and 2100 let it', () => {
+    expect(placesAcross(2400, 'bench')).toEqual([300, 900, 1500, 2100])
+    const { across, underSitter } = joinsOf(2400, 500)
+    expect(across).toHaveLength(1)
+    expect(across[0]).toBe(1950)
+    expect(underSitter).toBe(false)
+  })
+
+  it('a sleeper lies in the middle: 2400 of mattress is joined clear of 1050 to 1350', () => {
+    const { across } = joinsOf(2400, 800, 'sleeping')
+    expect(across[0]! <= 1050 || across[0]! >= 1350).toBe(true)
+  })
+
+  it('the offcut goes to the wall: left where the left end meets it', () => {
+    const open = boxSolid(2400, 500, 100)
+    const walled = { ...open, edges: open.edges.map((e) => (e.side === 'left' ? { ...e, meets: 'wall' as const } : e)) }
+    expect(planJoins(walled, { width: 2400, depth: 500 }, rooms, 'bench', NO_JOINS).across).toEqual([450])
+  })
+
+  it('layers are staggered by 200', () => {
+    const below = joinsOf(2400, 500)
+    const above = joinsOf(2400, 500, 'bench', below)
+    expect(Math.abs(above.across[0]! - below.across[0]!)).toBeGreaterThanOrEqual(200)
+    expect(above.unstaggered).toBe(false)
+  })
+
+  it('keep their rules on any block, or say that they could not', () => {
+    fc.assert(fc.property(fc.integer({ min: 300, max: 4000 }), fc.integer({ min: 300, max: 2600 }), (w, d) => {
+      const { across, deep, underSitter } = joinsOf(w, d)
+      const edges = [0, ...across, w]
+      edges.slice(1).forEach((e, i) => expect(e - edges[i]!).toBeLessThanOrEqual(2010 + 0.1))
+      if (underSitter) return
+      for (const join of across) for (const place of placesAcross(w, 'bench')) expect(Math.abs(join - place)).toBeGreaterThanOrEqual(150 - 1e-6)
+      for (const join of deep) {
+        expect(join).toBeGreaterThanOrEqual(100)
+        expect(Math.abs(join - d / 2)).toBeGreaterThanOrEqual(150 - 1e-6)
+      }
+    }), { numRuns: 300 })
+  })
+
+  it('a block that would take more than four parts is not joined at all', () => expect(joinsOf(9000, 2600)).toEqual(NO_JOINS))
+
+  it('parts of a joined block have its area together, butted; a scarf needs half its thickness more on either side', () => {
+    const area = (joint: Cutting['joint']) => cut(blockOf(2400, 500, 100), { joint }).groups[0]!.group.parts.reduce((sum, p) => sum + areaOf(p.outline), 0)
+    expect(area('butt')).toBeCloseTo(2400 * 500, 3)
+    expect(area('scarf')).toBeCloseTo(2500 * 500, 3)
+  })
+
+  it('a job with a long block says how it is glued, and how much glue', () => {
+    const plan = cut(blockOf(2400, 500, 100, 2))
+    // One join of 500 x 100, both faces at 90 g/m², two blocks.
+    expect(plan.supplies.glueG!.value).toBeCloseTo(2 * 2 * 0.05 * 90, 6)
+  })
+})
+
+describe('glue, wadding and film', () => {
+  it('by hand: two sheets of 600 x 500 glued face to face, 90 g/m² on each: 54 g', () => {
+    expect(cut(blockOf(600, 500, 125)).supplies.glueG!.value).toBeCloseTo(54, 6)
+    expect(cut(blockOf(600, 500, 75)).supplies.glueG).toBeNull()
+  })
+
+  it('wadding front to back: 2 x 0.3 + 2 x 0.06 m², twice for two blocks; folded ends 4 x 0.05 more', () => {
+    const wrapped = (ends: 'bare' | 'folded') => planCutting([blockOf(600, 500, 100, 2)], USUAL_CUTTING, 'bench', { ...usualWadding(20), ends }).supplies.waddingM2!.value / 1e6
+    expect(wrapped('bare')).toBeCloseTo(2 * (0.6 + 0.12), 6)
+    expect(wrapped('folded')).toBeCloseTo(2 * (0.6 + 0.12 + 0.2), 6)
+  })
+
+  it('film right round and a tenth for laps', () => expect(cut(blockOf(600, 500, 100), { film: true }).supplies.filmM2!.value / 1e6).toBeCloseTo(1.1 * (0.6 + 2.2 * 0.1), 6))
+})
+
+describe('tools', () => {
+  it.each([
+    [25, 'electric-knife', /scissors/],
+    [100, 'electric-knife', /^electric knife held upright/],
+    [100, 'bread-knife', /^fine-toothed bread knife/],
+    [200, 'electric-knife', /from both faces/],
+    [25, 'hot-wire', /window open/],
+  ] as const)('%d mm, %s', (thickness, tool, says) => expect(toolWords(thickness, tool)).toMatch(says))
+})
+
+describe('nests on sheets', () => {
+  it('every part of every demo ticket lies soundly on its sheets, a kerf apart, inside the trim', () => {
+    for (const job of demoJobs()) {
+      const { groups, cutting } = worked(job).cutting!
+      for (const { group } of groups) {
+        const nest = nestGroup(group, cutting, 1, now)
+        expect(nest.left).toEqual([])
+        const [lay] = nest.lays
+        expect(soundLay(lay!, sheetProblem(group, lay!.sheet, layPieces(group.parts), cutting)), job.ticket).toEqual([])
+      }
+    }
+  })
+
+  it('never takes more foam than straight rows, given a little time', () => {
+    for (const job of demoJobs()) {
+      const { groups, cutting } = worked(job).cutting!
+      for (const { group } of groups) {
+        const start = performance.now()
+        const [lay] = nestGroup(group, cutting, 1, () => performance.now() - start > 300).lays
+        const sheets = Math.max(1, ...lay!.lay.placements.map((p) => p.sheet ?? 1))
+        const rows = group.rows!
+        expect(sheets * lay!.sheet.lengthMm * lay!.sheet.widthMm).toBeLessThanOrEqual(rows.sheets.value * rows.sheet.lengthMm * rows.sheet.widthMm + 1)
+      }
+    }
+  })
+
+  it('40 blocks of several shapes: first answer under 0.3 s', () => {
+    const blocks = Array.from({ length: 8 }, (_, i): BlockToCut => ({ ...blockOf(420 + 37 * i, 380 + 23 * i, 75, 5), design: i, letter: String.fromCharCode(65 + i) }))
+    const { groups, cutting } = cut(blocks)
+    nestGroup(groups[0]!.group, cutting, 1, now)
+    const start = performance.now()
+    const nest = nestGroup(groups[0]!.group, cutting, 1, now)
+    expect(performance.now() - start).toBeLessThan(300)
+    expect(nest.lays.flatMap((l) => l.lay.placements)).toHaveLength(40)
+  })
+
+  it('a kept nest counts while parts, sheets, tool and trim are the same', () => {
+    const job = demoJobs()[1]!
+    const plan = worked(job).cutting!
+    const nest = { key: plan.nestKey, lays: plan.groups.flatMap(({ group }) => nestGroup(group, plan.cutting, 1, now).lays) }
+    const kept = foamJob((foam) => ({ ...foam, cutting: { ...foam.cutting, nest } }), job)
+    expect(worked(kept).cutting!.sheets.rule).toBe('as nested')
+    expect(worked(foamJob((foam) => ({ ...foam, cutting: { ...foam.cutting, trimMm: 15 } }), kept)).cutting!.sheets.rule).not.toBe('as nested')
+  })
+})
+
+describe('pieces of stock', () => {
+  const stock = (change: Partial<FoamStock>): FoamStock => ({ id: 's1', name: 'Remnant', kind: 'remnant', gradeId: gannet.id, lengthMm: 1300, widthMm: 700, thicknessMm: 75, count: 1, cutOuts: [], ...change })
+  const nestOn = (own: FoamStock, block: BlockToCut) => {
+    const { groups, cutting } = cut(block, { stock: [own] })
+    return { nest: nestGroup(groups[0]!.group, cutting, 1, now), group: groups[0]!.group, cutting }
+  }
+
+  it('are used before a sheet is bought: 1300 x 700 takes two of 600 x 500, the third comes from a sheet', () => {
+    const { nest } = nestOn(stock({}), blockOf(600, 500, 75, 3))
+    expect(nest.lays.map((l) => [l.stock, l.lay.placements.length])).toEqual([['s1', 2], [null, 1]])
+  })
+
+  it('with a cut-out in the way take one, which does not touch it', () => {
+    const own = stock({ cutOuts: [{ xMm: 700, yMm: 0, lengthMm: 300, widthMm: 300 }] })
+    const { nest, group, cutting } = nestOn(own, blockOf(600, 500, 75, 2))
+    expect(nest.lays[0]!.lay.placements).toHaveLength(1)
+    const laid = [{ ...layPieces(group.parts)[0]!, qty: 1 }]
+    expect(soundLay(nest.lays[0]!, stockProblem(own, laid, cutting))).toEqual([])
+  })
+
+  it('a mattress does for a thickness that no sheet has', () => {
+    const { groups } = cut(blockOf(600, 500, 120, 1), { stock: [stock({ kind: 'mattress', thicknessMm: 120, lengthMm: 1900, widthMm: 800 })] })
+    expect(groups.map((g) => g.group.thicknessMm)).toEqual([120])
+    expect(cut(blockOf(600, 500, 120, 1)).blocks[0]!.unmade).toEqual([{ layer: 0, wantedMm: 120, nearestMm: 125 }])
+  })
+
+  it('of another thickness or grade are left alone', () => {
+    expect(nestOn(stock({ thicknessMm: 50 }), blockOf(600, 500, 75)).nest.lays[0]!.stock).toBeNull()
+    expect(nestOn(stock({ gradeId: 'other' }), blockOf(600, 500, 75)).nest.lays[0]!.stock).toBeNull()
+  })
+
+  it('too small for every part are passed over; without any sheet the parts are named', () => {
+    const own = stock({ lengthMm: 300, widthMm: 200 })
+    expect(nestOn(own, blockOf(600, 500, 75)).nest.lays.map((l) => l.stock)).toEqual([null])
+    expect(nestOn(own, blockOf(600, 500, 75, 1, { ...gannet, sheets: [] })).nest).toEqual({ lays: [], left: ['A1'] })
+  })
+})
+
+describe('cut to size', () => {
+  it('orders whole layers, and pays for their boxes', () => {
+    const plan = cut(blockOf(2400, 500, 100, 2), { supply: 'cut-to-size' })
+    expect(plan.order.map((l) => [l.what, l.count, l.widthMm, l.depthMm, l.thicknessMm])).toEqual([['Block A', 2, 2400, 500, 100]])
+    expect(plan.cost.value).toBeCloseTo(2 * 2.4 * 0.5 * 0.1 * 260, 6)
+  })
+})
+
+describe('any seat', () => {
+  it('its parts have simple outlines at the origin, and need at least the block they make', () => {
+    fc.assert(fc.property(anySeat, fc.constantFrom(50, 75, 125), (seat, t) => {
+      const plan = planJob({ ...demoJobs()[1]!, seat: { ...seat, thickness: { readings: [{ mm: t }] } } })
+      if (plan.kind !== 'worked') return
+      const { blocks, groups, cutting } = plan.cutting!
+      for (const { group } of groups) {
+        const problem = LayProblem.parse(sheetProblem(group, { lengthMm: 5000, widthMm: 4000 }, layPieces(group.parts), cutting))
+        expect(problemFaults(problem, 5000)).toEqual([])
+        for (const part of group.parts) {
+          const box = boxOf(part.outline)
+          expect(Math.abs(box.minX) + Math.abs(box.minY)).toBeLessThan(1e-6)
+        }
+      }
+      for (const b of blocks) {
+        const bySlice = b.parts.reduce((sum, p) => sum + areaOf(p.outline), 0)
+        expect(bySlice).toBeGreaterThanOrEqual(areaOf(b.block.outline) * b.slices.length * 0.999 - 1 - (b.block.edges.some((e) => e.leanRad < 0) ? Infinity : 0))
+      }
+    }), { numRuns: 120 })
+  })
+})

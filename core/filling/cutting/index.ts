@@ -1,0 +1,8 @@
+export { layPieces, nestKey, sheetProblem, stockProblem, type FoamGroup } from './groups.ts'
+export { planCutting, type CuttingPlan, type GroupBuy, type OrderLine } from './cutting.ts'
+export { placesAcross, planJoins, NO_JOINS, type Joins } from './joins.ts'
+export { nestGroup, sheetsIn, type KeptNest, type Nest, type NestLay } from './nest.ts'
+export { partsOf, type BlockParts, type BlockToCut, type FoamPart, type Slice } from './parts.ts'
+export { planRows, type RowPlace, type RowPlan } from './rows.ts'
+export { wrapStrip, type Supplies } from './supplies.ts'
+export { KERF_MM, toolWords, USUAL_CUTTING } from './tools.ts'

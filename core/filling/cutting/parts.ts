@@ -1,0 +1,118 @@
+import type { Cutting, Grade, Use } from '../../../contract/index.ts'
+import { areaOf, at, boxOf, keepLeftOf, moved, needOf, wholeOf, type Outline } from '../../outline/index.ts'
+import type { Solid } from '../../seat/index.ts'
+import { nearestStack, stackFor } from '../choice/index.ts'
+import type { SettledLayer } from '../model/index.ts'
+import { NO_JOINS, planJoins, type Joins, type SheetRoom } from './joins.ts'
+
+/** One flat part of a block: a sheet's thickness of one layer, or what a join leaves of it. */
+export interface FoamPart {
+  /** `A1`: design A, first part from the board up. */
+  readonly id: string
+  readonly design: number
+  readonly grade: Grade
+  readonly thicknessMm: number
+  /** What it needs of its sheet, its box at the origin. */
+  readonly outline: Outline
+  /** One of each for every cushion of the design. */
+  readonly count: number
+  /** Where its box stands on the block, from the left front corner. */
+  readonly onBlock: { readonly x: number; readonly y: number }
+  /** Where in the block it lies, in words. */
+  readonly where: string
+}
+
+/** A sheet's thickness of a block with its joins, from the board up. */
+export interface Slice {
+  readonly layer: number
+  readonly grade: Grade
+  readonly thicknessMm: number
+  readonly fromMm: number
+  readonly joins: Joins
+}
+
+export interface BlockParts {
+  readonly parts: readonly FoamPart[]
+  readonly slices: readonly Slice[]
+  /** Layers whose thickness no stack of up to three sheets makes. */
+  readonly unmade: readonly { readonly layer: number; readonly wantedMm: number; readonly nearestMm: number }[]
+  /** Glued on both sides: between slices and at joins, for one block. */
+  readonly gluedMm2: number
+}
+
+export interface BlockToCut {
+  readonly design: number
+  readonly letter: string
+  readonly count: number
+  readonly block: Solid
+  readonly layers: readonly SettledLayer[]
+}
+
+/** Takes a block apart into what comes out of sheets: layers, the sheets of each layer, and the parts that joins make of those. */
+export function partsOf(block: BlockToCut, cutting: Cutting, use: Use): BlockParts {
+  const slices = slicesOf(block, cutting, use)
+  const multiple = slices.length > 1
+  let n = 0
+  const parts = slices.flatMap((slice, i) => {
+    const outlines = piecesOf(block.block, slice, cutting)
+    return outlines.map((outline, k): FoamPart => {
+      const box = boxOf(outline)
+      const where = [multiple ? (i === 0 ? 'on the board' : i === slices.length - 1 ? 'on top' : `${i + 1} from the board`) : '', outlines.length > 1 ? `part ${k + 1} of ${outlines.length} from the left front` : ''].filter(Boolean).join(', ')
+      return { id: `${block.letter}${++n}`, design: block.design, grade: slice.grade, thicknessMm: slice.thicknessMm, outline: moved(outline, at(-box.minX, -box.minY)), count: block.count, onBlock: { x: box.minX, y: box.minY }, where }
+    })
+  })
+  const between = slices.slice(1).reduce((sum, s) => sum + areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)), 0)
+  const atJoins = slices.reduce((sum, s) => sum + (s.joins.across.length * block.block.depth.value + s.joins.deep.length * block.block.width.value) * s.thicknessMm * (cutting.joint === 'scarf' ? Math.SQRT2 : 1), 0)
+  return { parts, slices, unmade: unmadeOf(block.layers, cutting), gluedMm2: between + atJoins }
+}
+
+/** Thicknesses that a layer can be built from: sheets sold, and pieces of the same grade in stock. */
+export const offeredFor = (grade: Grade, { stock }: Cutting): readonly number[] => [...new Set([...grade.thicknessesMm, ...stock.filter((s) => s.gradeId === grade.id).map((s) => s.thicknessMm)])]
+
+/** Sheets sold less their trim, and pieces in stock of that grade and thickness. */
+export function roomsFor(grade: Grade, thicknessMm: number, { stock, trimMm }: Cutting): readonly SheetRoom[] {
+  const sold = grade.sheets.map((s) => ({ lengthMm: s.lengthMm - 2 * trimMm, widthMm: s.widthMm - 2 * trimMm }))
+  return [...sold, ...stock.filter((s) => s.gradeId === grade.id && Math.abs(s.thicknessMm - thicknessMm) < 1).map(({ lengthMm, widthMm }) => ({ lengthMm, widthMm }))]
+}
+
+const leansOf = (block: Solid): readonly number[] => block.edges.map((e) => e.leanRad)
+
+function slicesOf({ block, layers }: BlockToCut, cutting: Cutting, use: Use): readonly Slice[] {
+  const slices: Slice[] = []
+  let fromMm = 0
+  layers.forEach(({ grade, thicknessMm: layerMm }, layer) => {
+    const made = stackFor(layerMm, offeredFor(grade, cutting))
+    for (const thicknessMm of made.length > 0 ? made : [layerMm]) {
+      const box = boxOf(needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm))
+      const joins = planJoins(block, { width: box.maxX - box.minX, depth: box.maxY - box.minY }, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
+      slices.push({ layer, grade, thicknessMm, fromMm, joins })
+      fromMm += thicknessMm
+    }
+  })
+  return slices
+}
+
+const unmadeOf = (layers: readonly SettledLayer[], cutting: Cutting): BlockParts['unmade'] =>
+  layers.flatMap(({ grade, thicknessMm }, layer) => {
+    const offered = offeredFor(grade, cutting)
+    return stackFor(thicknessMm, offered).length > 0 ? [] : [{ layer, wantedMm: thicknessMm, nearestMm: nearestStack(thicknessMm, offered) }]
+  })
+
+/** What the joins of a slice leave of it, row by row from the front left; a scarf lies 45° aslant and takes half its thickness more on either side. */
+function piecesOf(block: Solid, { fromMm, thicknessMm, joins }: Slice, { joint }: Cutting): readonly Outline[] {
+  const whole = needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm)
+  const lap = joint === 'scarf' ? thicknessMm / 2 : 0
+  const rows = strips(joins.deep).map(([front, back]) => {
+    const ahead = front === null ? wholeOf(whole) : keepLeftOf(wholeOf(whole), at(0, front - lap), at(1, 0))
+    return back === null ? ahead : keepLeftOf(ahead, at(0, back + lap), at(-1, 0))
+  })
+  return rows.flatMap((row) =>
+    strips(joins.across).flatMap(([left, right]) => {
+      const after = left === null ? row : keepLeftOf(row, at(left - lap, 0), at(0, -1))
+      const { outline } = right === null ? after : keepLeftOf(after, at(right + lap, 0), at(0, 1))
+      return outline.length < 3 || areaOf(outline) < 1 ? [] : [outline]
+    }),
+  )
+}
+
+const strips = (cuts: readonly number[]): readonly (readonly [number | null, number | null])[] => [...cuts.map((c, i) => [i === 0 ? null : cuts[i - 1]!, c] as const), [cuts.at(-1) ?? null, null] as const]

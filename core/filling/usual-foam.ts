@@ -1,0 +1,22 @@
+import type { FoamFilling, Grade, Load } from '../../contract/index.ts'
+import { USUAL_CUTTING } from './cutting/index.ts'
+
+/** What a new job is taken to carry until the maker says otherwise. */
+export const USUAL_LOAD: Load = { use: 'bench', exposure: 'indoors', base: 'board', lightestKg: 50, heaviestKg: 100, own: {} }
+
+/** A block of one grade, a little larger than its cover. */
+export const usualFoam = (grade: Grade): FoamFilling => ({
+  kind: 'foam',
+  load: USUAL_LOAD,
+  boardMm: { now: 0, before: 0 },
+  layers: [{ grade, thicknessMm: null }],
+  limits: null,
+  school: { kind: 'full-block', thicknessExtraMm: 0 },
+  wadding: null,
+  cutting: USUAL_CUTTING,
+  test: null,
+  old: null,
+})
+
+/** Thicknesses the advice looks among. */
+export const limitsOf = ({ limits }: FoamFilling, finishedMm: number): { readonly leastMm: number; readonly mostMm: number } => limits ?? { leastMm: (finishedMm * 5) / 6, mostMm: (finishedMm * 7) / 6 }

@@ -1,0 +1,107 @@
+import type { Filling, FoamFilling, Load } from '../../contract/index.ts'
+import { keepsShape } from '../outline/index.ts'
+import { HEAVY_KG, LONG_MM, type Cushions } from '../seat/index.ts'
+import type { Warning } from '../warning/index.ts'
+import type { CuttingPlan } from './cutting/index.ts'
+import type { FillingPlan, FoamPlan } from './filling.ts'
+import { LEAST_LAYER_MM } from './layers.ts'
+import { expectedSize, fitWarnings, NOTICED_MM } from './sizing/index.ts'
+import { isMatterOfTaste, MOST_SHEETS } from './choice/index.ts'
+
+const at = (level: Warning['level']) => ({ station: 'filling', level }) as const
+
+/** What is doubtful or dangerous about the filling. */
+export function fillingWarnings(filling: Filling, plans: readonly FillingPlan[], cutting: CuttingPlan | null, cushions: Cushions): readonly Warning[] {
+  const first = plans[0]!
+  const foam = plans.filter((p) => p.kind === 'foam')
+  return [
+    ...coverFaults(plans, cushions),
+    ...(filling.kind === 'foam' && foam[0] ? [...supportWarnings(filling, foam[0]), ...layerWarnings(filling, foam), ...sizingWarnings(filling, foam[0], cushions)] : []),
+    ...(cutting && filling.kind === 'foam' ? cuttingWarnings(cutting) : []),
+    ...placeWarnings(filling),
+    ...heightWarnings(first),
+    ...safetyWarnings(filling, plans, cutting),
+  ]
+}
+
+/** A bed this small is an infant's; safe-sleep rules govern those, not this program. */
+export function isInfantBed(load: Load, seat: { readonly widthMm: number; readonly depthMm: number }): boolean {
+  if (load.use !== 'sleeping') return false
+  return load.lightestKg < INFANT_KG || (Math.max(seat.widthMm, seat.depthMm) <= COT_MM[0] && Math.min(seat.widthMm, seat.depthMm) <= COT_MM[1])
+}
+
+const INFANT_KG = 15
+/** Longest and widest of an infant's bed. */
+const COT_MM = [1450, 800] as const
+
+function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly Warning[] {
+  const failures = verdict.failures.map((failure): Warning => ({ ...at('warning'), code: 'foam-fails', failure, base: load.base }))
+  const doubts = verdict.doubts.map((doubt): Warning => ({ ...at(isMatterOfTaste(doubt) ? 'note' : 'warning'), code: 'foam-doubt', doubt, base: load.base }))
+  return [...failures, ...doubts]
+}
+
+function layerWarnings({ layers, wadding }: FoamFilling, plans: readonly FoamPlan[]): readonly Warning[] {
+  const warnings: Warning[] = []
+  const thin = plans.find((p) => p.layers.some((l, i) => layers[i]!.thicknessMm === null && l.thicknessMm <= LEAST_LAYER_MM))
+  if (thin) warnings.push({ ...at('stop'), code: 'layers-over-block', block: thin.sizing.block.thickness.value, layers: layers.reduce((sum, l) => sum + (l.thicknessMm ?? 0), 0) })
+  if (wadding && wadding.measured === null) warnings.push({ ...at('warning'), code: 'wrapped-size-not-measured' })
+  return warnings
+}
+
+function sizingWarnings({ school }: FoamFilling, { sizing, fit }: FoamPlan, cushions: Cushions): readonly Warning[] {
+  const { solid } = cushions.designs[0]!
+  const finished = expectedSize(sizing)
+  const [width, depth] = [solid.width.value - finished.widthMm, solid.depth.value - finished.depthMm]
+  const shrinks = school.kind !== 'wrap-then-measure' && (width > 0.5 || depth > 0.5)
+  return [...fitWarnings(fit), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
+}
+
+function coverFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
+  const lost = plans.some(({ sizing }, i) => !keepsShape(cushions.designs[i]!.solid.outline, sizing.cover.outline))
+  return lost ? [{ ...at('stop'), code: 'cover-outline-lost' }] : []
+}
+
+function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly Warning[] {
+  const warnings: Warning[] = []
+  const unmade = blocks.flatMap((b) => b.unmade.map((u) => ({ ...u, offered: b.layers[u.layer]!.grade.thicknessesMm })))[0]
+  if (unmade) warnings.push({ ...at('warning'), code: 'no-sheet-thickness', wanted: unmade.wantedMm, nearest: unmade.nearestMm, offered: unmade.offered })
+  const slices = blocks.flatMap((b) => b.slices)
+  const joined = slices.filter((s) => s.joins.across.length + s.joins.deep.length > 0)
+  if (blocks.some((b) => b.slices.length > MOST_SHEETS)) warnings.push({ ...at('warning'), code: 'too-many-layers', layers: Math.max(...blocks.map((b) => b.slices.length)) })
+  if (joined.length > 0) warnings.push({ ...at('note'), code: 'block-joined', joins: Math.max(...joined.map((s) => s.joins.across.length + s.joins.deep.length)) })
+  if (joined.some((s) => s.joins.underSitter)) warnings.push({ ...at('warning'), code: 'join-under-sitter' })
+  if (joined.some((s) => s.joins.unstaggered)) warnings.push({ ...at('warning'), code: 'joins-in-line' })
+  for (const { group, nest, buy } of groups) {
+    if (cutting.supply === 'cut-to-size') continue
+    if (!buy && nest.length === 0) warnings.push({ ...at('warning'), code: 'not-for-sale', grade: group.grade.name })
+    else if (nest.length === 0 && group.rows && group.rows.perSheet.value < 1) warnings.push({ ...at('warning'), code: 'part-over-sheet', part: group.parts[0]!.id })
+  }
+  return warnings
+}
+
+function placeWarnings({ load, kind }: Filling): readonly Warning[] {
+  const warnings: Warning[] = []
+  if (load.use === 'sleeping' && load.exposure !== 'indoors') warnings.push({ ...at('note'), code: 'berth-wants-air' })
+  if (load.exposure === 'wet') warnings.push({ ...at('note'), code: 'wet-wants-vents' })
+  if (kind === 'loose-fibre' && load.exposure === 'wet') warnings.push({ ...at('warning'), code: 'fibre-in-wet' })
+  return warnings
+}
+
+function heightWarnings({ height }: FillingPlan): readonly Warning[] {
+  const { change } = height
+  return change && Math.abs(change.value) > NOTICED_MM ? [{ ...at('note'), code: 'seat-height-changes', by: change.value }] : []
+}
+
+function safetyWarnings(filling: Filling, plans: readonly FillingPlan[], cutting: CuttingPlan | null): readonly Warning[] {
+  const warnings: Warning[] = [{ ...at('safety'), code: 'fire-label' }]
+  const heaviest = plans.reduce((most, p) => (p.mass.value > most.mass.value ? p : most))
+  const lengthMm = Math.max(...plans.flatMap((p) => [p.sizing.block.width.value, p.sizing.block.depth.value]))
+  if (heaviest.mass.value > HEAVY_KG || lengthMm > LONG_MM) warnings.push({ ...at('safety'), code: 'heavy', massKg: heaviest.mass.value, lengthMm })
+  const aboard = filling.load.use === 'cockpit' || filling.load.exposure === 'wet' || (filling.kind === 'foam' && filling.layers.some((l) => l.grade.family === 'closed-cell'))
+  if (aboard) warnings.push({ ...at('safety'), code: 'not-a-lifebuoy' })
+  if (cutting?.supplies.glueG) warnings.push({ ...at('safety'), code: 'glue' })
+  if (filling.kind === 'foam' && filling.cutting.tool === 'hot-wire') warnings.push({ ...at('safety'), code: 'hot-wire' })
+  if (filling.kind === 'foam' && filling.cutting.film) warnings.push({ ...at('safety'), code: 'film' })
+  if (filling.kind === 'foam' && filling.old) warnings.push({ ...at('safety'), code: 'old-foam-dust' })
+  return warnings
+}

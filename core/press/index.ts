@@ -1,0 +1,1 @@
+export { forceOnDisc, simulatedStroke, USUAL_PRESS_NOISE, type PressNoise, type PressPoint, type PressSample } from './simulated-press.ts'

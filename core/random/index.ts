@@ -1,0 +1,1 @@
+export { normal, pickBelow, seeded, type Random } from './random.ts'

@@ -1,0 +1,1 @@
+export { textKey } from './text-key.ts'
