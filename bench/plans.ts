@@ -1,10 +1,11 @@
 import { Bench } from 'tinybench'
-import { Job } from '../contract/index.ts'
+import { Job, type Grade } from '../contract/index.ts'
+import { adviseFoam, loadCaseOf, nestGroup, planCutting, USUAL_CUTTING, type FoamGroup } from '../core/filling/index.ts'
 import { solveLay } from '../core/lay/index.ts'
 import { areaOf, at, boxOf, flatten, grown, isSimple, keepLeftOf, keepsShape, offsetEdges, perimeterOf, vertex, wholeOf, type Outline } from '../core/outline/index.ts'
 import { planJob } from '../core/plan.ts'
-import { demoJobs } from '../core/shop/index.ts'
-import { benchJob } from '../core/testing/jobs.ts'
+import { DEMO_GRADES, demoJobs } from '../core/shop/index.ts'
+import { benchJob, boxSolid } from '../core/testing/jobs.ts'
 import { cushionMix } from './problems.ts'
 import { printTable } from './table.ts'
 
@@ -13,6 +14,9 @@ export async function benchPlans(): Promise<void> {
   const ten: Job = benchJob({ width: 7400, count: 10, gapMm: 0 })
   const sixty = cushionMix(60, 8).problem
   const outline = roughOutline(500)
+  const grades = manyGrades(500)
+  const question = { load: loadCaseOf(ten.filling.load), limits: { leastMm: 25, mostMm: 100 }, areaMm2: 4e5 }
+  const forty = manyBlocks()
   const bench = new Bench({ time: 1500, warmupTime: 300 })
   bench
     .add('planJob, 10 cushions', () => void planJob(ten))
@@ -25,9 +29,19 @@ export async function benchPlans(): Promise<void> {
     .add('cutting 500 edges in two', () => void keepLeftOf(wholeOf(outline), at(0, 0), at(0, 1)))
     .add('planJob, round bench in 5', () => void planJob(demoJobs()[0]!))
     .add('planJob, leaning berth halves', () => void planJob(demoJobs()[5]!))
+    .add('advice, 500 grades in 4 thicknesses', () => void adviseFoam(grades, question))
+    .add('first nest of 40 blocks of 8 shapes', () => void nestGroup(forty, USUAL_CUTTING, 1, () => true))
   await bench.run()
   process.stdout.write('Speed on one thread\n')
   printTable(['what', 'mean', 'p99'], bench.tasks.map((t) => [t.name, ...('latency' in t.result! ? [`${t.result.latency.mean.toFixed(2)} ms`, `${t.result.latency.p99.toFixed(2)} ms`] : ['failed', ''])]))
+}
+
+const manyGrades = (count: number): readonly Grade[] => Array.from({ length: count }, (_, i) => ({ ...DEMO_GRADES[i % DEMO_GRADES.length]!, id: `grade-${i}`, at40N: DEMO_GRADES[i % DEMO_GRADES.length]!.at40N! * (0.8 + i / 1000) }))
+
+/** Five blocks each of eight sizes, all of one sheet thickness. */
+function manyBlocks(): FoamGroup {
+  const blocks = Array.from({ length: 8 }, (_, i) => ({ design: i, letter: String.fromCharCode(65 + i), count: 5, block: boxSolid(420 + 37 * i, 380 + 23 * i, 75), layers: [{ grade: DEMO_GRADES[1]!, thicknessMm: 75 }] }))
+  return planCutting(blocks, USUAL_CUTTING, 'bench', null).groups[0]!.group
 }
 
 /** A traced outline: a wavy oval, every fifth edge an arc. */

@@ -4,6 +4,7 @@ import { planJob } from '../core/plan.ts'
 import { planDocument } from '../core/plan-document.ts'
 import { numberOption, readArguments } from './arguments.ts'
 import { readJson, writeJson } from './files.ts'
+import { withFoamNested } from './nest-foam.ts'
 import { failureWords } from './words.ts'
 
 /** `plan JOB.json [--out PLAN.json] [--seconds S]`: the main job without a browser. Exit 2 on a bad job file, 3 when no lay exists. */
@@ -16,7 +17,7 @@ export function plan(argv: readonly string[]): number {
     return 2
   }
   const job = read.value
-  const planned = planJob(job)
+  const planned = withFoamNested(job, planJob(job), seconds / 4)
   const started = performance.now()
   const elapsed = () => (performance.now() - started) / 1000
   const solved = planned.kind === 'worked' ? solveLay(planned.cloth.problem, { seed: 1, budget: { steps: Infinity, isStopped: () => elapsed() > seconds } }) : null

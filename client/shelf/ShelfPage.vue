@@ -2,8 +2,9 @@
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { JobSummary, Seat } from '../../contract/index.ts'
-import { firmnessOf, hardnessOf } from '../../core/filling/index.ts'
+import { startGrade } from '../../core/filling/index.ts'
 import { newJob } from '../../core/job/index.ts'
+import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { createJob, listJobs } from '../api/jobs.ts'
 import { useShop } from '../stores/shop.ts'
@@ -40,7 +41,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
     const { settings, grades, cloths } = shop.lists!
-    const grade = grades.find((g) => firmnessOf(hardnessOf(g)) === 'medium') ?? grades[0]!
+    const grade = startGrade(grades, valueOf(seat.thickness))
     const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: startTitle(seat), units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
     await router.push(`/jobs/${stored.id}/measure`)
   })

@@ -4,5 +4,6 @@ export function download(name: string, content: string | Uint8Array<ArrayBuffer>
   link.href = URL.createObjectURL(new Blob([content], { type }))
   link.download = name
   link.click()
-  URL.revokeObjectURL(link.href)
+  // Some browsers read the file only after the click is over.
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
 }

@@ -1,8 +1,6 @@
-import type { FoamFilling, Grade, Load } from '../../contract/index.ts'
+import type { FoamFilling, Grade } from '../../contract/index.ts'
 import { USUAL_CUTTING } from './cutting/index.ts'
-
-/** What a new job is taken to carry until the maker says otherwise. */
-export const USUAL_LOAD: Load = { use: 'bench', exposure: 'indoors', base: 'board', lightestKg: 50, heaviestKg: 100, own: {} }
+import { USUAL_LOAD } from './model/index.ts'
 
 /** A block of one grade, a little larger than its cover. */
 export const usualFoam = (grade: Grade): FoamFilling => ({

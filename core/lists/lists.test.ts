@@ -4,7 +4,7 @@ import { demoJobs, keepersBench } from '../shop/index.ts'
 import { benchJob, worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { textKey } from '../text-key/index.ts'
-import { buyingList, chalkList, sheetSize } from './index.ts'
+import { blockLabels, buyingList, chalkList, sheetSize } from './index.ts'
 
 const job = keepersBench()
 const plan = worked(job)
@@ -83,6 +83,15 @@ describe('the buying list', () => {
 
   it('thread by hand: seams of one cushion are 980.7 + 4 x 75 + 2 x 2429.3, times 3 cushions, times 3.3', () => {
     expect(amounts(job, 3249)['Thread']).toBeCloseTo((980.667 + 4 * 75 + 2 * 2429.333) * 3 * 3.3, 0)
+  })
+})
+
+describe('block labels', () => {
+  it('one for every block, with its layers from the top, its parts, and how it is cut', () => {
+    const job = demoJobs()[3]!
+    const labels = blockLabels(worked(job).cutting!, job)
+    expect(labels).toHaveLength(3)
+    expect(labels[1]).toEqual({ block: 'A, 2 of 3', size: '1924 x 746.6 x 125 mm cut', layers: 'Eider 50/60 25 mm on Gannet 36/180 100 mm', parts: 'glued from A1, A2', note: 'cut to the template' })
   })
 })
 

@@ -26,6 +26,8 @@ export type Typed =
 
 export type TypingFailure =
   | { readonly code: 'empty' }
+  /** Bedding for infants is not made here. */
+  | { readonly code: 'infant' }
   | { readonly code: 'unknown-word'; readonly word: string }
   | { readonly code: 'wants-job'; readonly word: string }
   | { readonly code: 'sizes'; readonly word: string; readonly found: number; readonly wanted: number; readonly example: string }

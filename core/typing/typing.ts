@@ -1,9 +1,11 @@
 import type { Piping, Seat } from '../../contract/index.ts'
 import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
-import { ok, type Result } from '../result/index.ts'
+import { ok } from '../result/index.ts'
 import { formatLengthWithUnit } from '../units/index.ts'
 import { readCount, readLength, readPositive } from './amounts.ts'
-import { chain, edit, fail, type AllowanceName, type Answer, type OpenJob, type Reader, type TypingContext, type TypingFailure } from './failure.ts'
+import { chain, edit, fail, type AllowanceName, type Answer, type OpenJob, type Reader, type TypingContext } from './failure.ts'
+import { FILLING_EDITS } from './filling-edits.ts'
+import { findNamed } from './find-named.ts'
 import { readSeat, SEAT_WORDS } from './seats.ts'
 import { readDimension, SHAPE_EDITS } from './shape-edits.ts'
 
@@ -26,6 +28,8 @@ export function readTyped(line: string, context: TypingContext): Answer {
 
 const READERS: Record<string, Reader> = {
   ...SHAPE_EDITS,
+  ...FILLING_EDITS,
+  ...Object.fromEntries(['cot', 'crib', 'infant', 'baby'].map((word): [string, Reader] => [word, () => fail({ code: 'infant' })])),
   // Dimensions that this seat has not; on one that has them they are read before.
   ...Object.fromEntries(['length', 'width', 'depth', 'thickness', 'near', 'far', 'radius', 'chord', 'rise', 'head', 'foot'].map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word })])),
   gap: (rest, c) => gap('gap', 1, rest, c),
@@ -95,11 +99,4 @@ function readUnits(rest: string): Answer {
   const units = ({ mm: 'mm', cm: 'cm', in: 'inch-8', in8: 'inch-8', in16: 'inch-16' } as const)[rest.toLowerCase().trim()]
   if (!units) return fail({ code: 'choice', word: 'units', text: rest, choices: ['mm', 'cm', 'in', 'in16'] })
   return edit({ says: `Lengths in ${rest}`, apply: (job) => ({ ...job, units }) })
-}
-
-/** All words must stand in the name, in any order; one match is wanted. */
-function findNamed<T extends { readonly name: string }>(what: 'grade' | 'cloth', text: string, among: readonly T[]): Result<T, TypingFailure> {
-  const words = text.toLowerCase().split(/\s+/).filter((w) => w !== '')
-  const found = words.length === 0 ? [] : among.filter((item) => words.every((w) => item.name.toLowerCase().includes(w)))
-  return found.length === 1 ? ok(found[0]!) : fail({ code: 'which', what, text, found: (found.length > 0 ? found : among).map((f) => f.name) })
 }

@@ -5,6 +5,8 @@ export function typingWords(f: TypingFailure): string {
   switch (f.code) {
     case 'empty':
       return 'Nothing typed yet. Try: bench 2236 x 468 x 75 in 3'
+    case 'infant':
+      return 'Firm flat bedding for infants is governed by safe-sleep rules and is not sized here.'
     case 'unknown-word':
       return `"${f.word}" is not a word of this line. Type ? to see what is.`
     case 'wants-job':

@@ -24,7 +24,9 @@ export function shopRoutes(shop: ShopRepository): Router {
   router.delete('/grades/:id', async (req, res) => {
     const needs = (await shop.foamStock()).filter((s) => s.gradeId === req.params.id)
     if (needs.length > 0) return sendProblem(res, 'in-use', { detail: `In stock there is still ${needs.map((s) => s.name).join(', ')} of this grade: take that out first.` })
-    if (!(await shop.grades()).some((g) => g.id === req.params.id)) return sendProblem(res, 'not-found', { detail: 'No grade has this id.' })
+    const grades = await shop.grades()
+    if (!grades.some((g) => g.id === req.params.id)) return sendProblem(res, 'not-found', { detail: 'No grade has this id.' })
+    if (grades.length === 1) return sendProblem(res, 'in-use', { detail: 'It is the last grade; new jobs start with one.' })
     await shop.removeGrade(req.params.id)
     res.status(204).end()
   })

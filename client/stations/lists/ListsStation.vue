@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
-import { buyingList } from '../../../core/lists/index.ts'
+import { blockLabels, buyingList } from '../../../core/lists/index.ts'
 import { unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
@@ -16,6 +16,7 @@ const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 /** Without a lay the cloth is only known from below; kept off the way of every keystroke elsewhere. */
 const bound = computed(() => (lays.current || !plan.value ? 0 : lowerBound(instanceOf(plan.value.cloth.problem)).length))
 const buying = computed(() => plan.value && buyingList(job.value, plan.value, lays.current?.length ?? null, bound.value))
+const labels = computed(() => (plan.value?.cutting ? blockLabels(plan.value.cutting, job.value) : []))
 const print = () => window.print()
 </script>
 
@@ -42,6 +43,20 @@ const print = () => window.print()
           </tr>
         </tbody>
       </table>
+      <section v-if="labels.length > 0" class="block-labels">
+        <h2>Block labels</h2>
+        <p class="quiet">Cut apart, one on the top face of each block, its arrow to the front.</p>
+        <ul class="labels">
+          <li v-for="l in labels" :key="l.block">
+            <b>{{ job.ticket }} block {{ l.block }}</b> <span class="arrow">↓ front</span>
+            <div>{{ l.size }}</div>
+            <div>{{ l.layers }}</div>
+            <div v-if="l.parts">{{ l.parts }}</div>
+            <div v-if="l.note">{{ l.note }}</div>
+            <div class="quiet">{{ job.customer }}</div>
+          </li>
+        </ul>
+      </section>
     </div>
     <div class="sheet paper" tabindex="0" role="region" aria-label="Buying list">
       <h2>Buying list</h2>
@@ -129,6 +144,29 @@ thead th {
 .total td {
   border-top: 2px solid var(--ink);
   font-weight: 600;
+}
+
+h2 {
+  font-size: 20px;
+}
+
+.labels {
+  list-style: none;
+  margin: 8px 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 10px;
+}
+
+.labels li {
+  border: 1px dashed var(--ink-soft);
+  padding: 8px 10px;
+  break-inside: avoid;
+}
+
+.arrow {
+  float: right;
 }
 
 @media print {

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { PAGES, templatePdf, tileTemplate } from '../../../core/formats/index.ts'
-import { atHeight, at, boxOf, onEdge } from '../../../core/outline/index.ts'
+import { at, boxOf, onEdge } from '../../../core/outline/index.ts'
+import { topOf } from '../../../core/seat/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
+import { download } from '../../ui/download.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 
 /** The outline of the seat or of a cushion at true size, in pages to be glued together and tried on the seat. */
@@ -15,21 +17,30 @@ const size = ref('A4')
 const isMaking = ref(false)
 const failed = ref('')
 const cushions = computed(() => jobs.plan!.cushions!)
-const choices = computed(() => [{ value: 'seat', label: 'the whole seat' }, ...cushions.value.designs.map((d) => ({ value: d.id, label: cushions.value.designs.length === 1 ? 'one cushion' : `cushion ${d.id}` }))])
+const letterOf = (id: string) => (cushions.value.designs.length === 1 ? '' : ` ${id}`)
+/** Blocks of foam, where they are worked out: larger or smaller than the finished cushion, and traced onto the foam. */
+const blocks = computed(() => (jobs.plan?.kind === 'worked' && jobs.plan.cutting ? jobs.plan.cutting.blocks : []))
+const choices = computed(() => [
+  { value: 'seat', label: 'the whole seat' },
+  ...cushions.value.designs.map((d) => ({ value: d.id, label: letterOf(d.id) === '' ? 'one cushion' : `cushion ${d.id}` })),
+  ...blocks.value.map((b) => ({ value: `block ${b.letter}`, label: `foam block${letterOf(b.letter)}` })),
+])
 const page = computed(() => PAGES.find((p) => p.name === size.value)!)
 const template = computed(() => {
   const design = cushions.value.designs.find((d) => d.id === what.value)
-  const { outline, edges } = design?.solid ?? cushions.value.seat.bare
+  const block = blocks.value.find((b) => what.value === `block ${b.letter}`)
+  const solid = block?.block ?? design?.solid
+  const { outline, edges } = solid ?? cushions.value.seat.bare
   const leans = edges.map((e) => e.leanRad)
-  const top = design && leans.some((l) => l !== 0) ? atHeight(outline, leans, design.solid.thickness.value) : null
+  const top = solid && leans.some((l) => l !== 0) ? topOf(solid) : null
   const job = jobs.job!
   const box = boxOf(outline)
   return {
-    title: `${job.ticket} ${job.title}: ${design ? `cushion ${design.id}` : 'seat'}, net`,
+    title: `${job.ticket} ${job.title}: ${block ? `foam block${letterOf(block.letter)}, cut` : design ? `cushion ${design.id}, net` : 'seat, net'}`,
     foot: outline,
     top,
     labels: edges.length > 30 ? [] : edges.map((e, i) => ({ at: inwards(onEdge(outline, i, 0.5), box), text: e.side === 'front' && e.name === job.seat.front ? 'front' : e.name })),
-    notes: [`${formatLengthWithUnit(box.maxX, job.units)} x ${formatLengthWithUnit(box.maxY, job.units)} over all. ${design ? 'The line is where the finished cushion ends' : 'The line is the seat as measured'}, no seam allowance.`, ...(top ? ['Full line: foot of the cushion. Dashed: its top, where sides lean.'] : []), 'Fold a symmetrical template down its middle: both halves must agree.'],
+    notes: [`${formatLengthWithUnit(box.maxX, job.units)} x ${formatLengthWithUnit(box.maxY, job.units)} over all. ${block ? 'The line is where the knife goes; it is the block, not the cushion.' : `${design ? 'The line is where the finished cushion ends' : 'The line is the seat as measured'}, no seam allowance.`}`, ...(top ? ['Full line: foot. Dashed: its top, where sides lean.'] : []), 'Fold a symmetrical template down its middle: both halves must agree.'],
   }
 })
 const inwards = (p: { x: number; y: number }, box: { maxX: number; maxY: number }) => at(p.x + (box.maxX / 2 - p.x) * 0.04, p.y + (box.maxY / 2 - p.y) * 0.06)
@@ -40,11 +51,7 @@ async function make(): Promise<void> {
   failed.value = ''
   try {
     const bytes = await templatePdf(template.value, page.value)
-    const link = document.createElement('a')
-    link.href = URL.createObjectURL(new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }))
-    link.download = `${jobs.job!.ticket}-template-${what.value}.pdf`
-    link.click()
-    setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+    download(`${jobs.job!.ticket}-template-${what.value}.pdf`, new Uint8Array(bytes), 'application/pdf')
     emit('update:modelValue', false)
   } catch (cause) {
     failed.value = `The template could not be made: ${(cause as Error).message}`
@@ -65,6 +72,10 @@ async function make(): Promise<void> {
 </template>
 
 <style scoped>
+.field-row {
+  margin-bottom: 10px;
+}
+
 .failed {
   color: var(--rust);
 }

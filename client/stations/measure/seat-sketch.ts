@@ -1,6 +1,6 @@
 import type { Seat } from '../../../contract/index.ts'
-import { at, atHeight, boxOf, centroidOf, edgeLength, moved, onEdge, outwardOn, turnedBy, type Outline, type Point } from '../../../core/outline/index.ts'
-import { frontSpan, settingName, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
+import { at, boxOf, centroidOf, edgeLength, moved, onEdge, outwardOn, turnedBy, type Outline, type Point } from '../../../core/outline/index.ts'
+import { frontSpan, settingName, topOf, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
 import { formatLength, type LengthUnit } from '../../../core/units/index.ts'
 import { edgePath, svgPath, type Scale } from '../../drawing/use-scale.ts'
 
@@ -31,7 +31,7 @@ export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit,
         size: fits ? (cushions.designs.length > 1 && !isAlone ? `${id}: ${size}` : size) : '',
         mirrored: isAlone && count < cushions.count ? `${cushions.count - count} mirrored` : '',
         foot: svgPath(stand(solid.outline), view),
-        top: leans.some((l) => l !== 0) ? svgPath(stand(atHeight(solid.outline, leans, solid.thickness.value)), view) : null,
+        top: leans.some((l) => l !== 0) ? svgPath(stand(topOf(solid)), view) : null,
         ...pixelOf(view, stand([centroidOf(solid.outline)])[0]!),
       },
     ]

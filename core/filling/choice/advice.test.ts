@@ -4,7 +4,7 @@ import type { Grade, Load } from '../../../contract/index.ts'
 import { DEMO_GRADES, demoJobs } from '../../shop/index.ts'
 import { foamOf, onlyDesign, worked } from '../../testing/jobs.ts'
 import { areaOf } from '../../outline/index.ts'
-import { adviseFoam, doubtWords, failureWords, hardnessOf, judgeOldFoam, judgeStack, layerWords, limitsOf, loadCaseOf, relaxationWords, thinnestWorkable, USUAL_LOAD } from '../index.ts'
+import { adviseFoam, doubtWords, failureWords, hardnessOf, judgeOldFoam, judgeStack, layerWords, limitsOf, loadCaseOf, relaxationWords, startGrade, thinnestWorkable, USUAL_LOAD } from '../index.ts'
 
 const named = (name: string): Grade => DEMO_GRADES.find((g) => g.name === name)!
 const advise = (load: Partial<Load>, leastMm: number, mostMm: number, grades = DEMO_GRADES) => adviseFoam(grades, { load: loadCaseOf({ ...USUAL_LOAD, ...load }), limits: { leastMm, mostMm }, areaMm2: 1e6 })
@@ -141,6 +141,17 @@ describe('the thinnest block that works', () => {
     expect(freshMm).toBeGreaterThan(10)
     expect(agedMm === null || agedMm > freshMm!).toBe(true)
     expect(judgeStack([{ grade: named('Fulmar 50/220'), thicknessMm: freshMm! }], load).support.fresh.worstStrain).toBeCloseTo(0.65, 3)
+  })
+})
+
+describe('the grade of a new job', () => {
+  it('carries what a seat usually carries', () => {
+    for (const t of [50, 75, 100, 120]) expect(judgeStack([{ grade: startGrade(DEMO_GRADES, t), thicknessMm: t }], loadCaseOf(USUAL_LOAD)).failures).toEqual([])
+  })
+  it('is of medium firmness where nothing does, and never missing', () => {
+    const soft = DEMO_GRADES.filter((g) => g.name.startsWith('Gannet'))
+    expect(startGrade(soft, 75).name).toBe('Gannet 24/110')
+    expect(startGrade([named('Eider 50/60')], 75).name).toBe('Eider 50/60')
   })
 })
 

@@ -72,3 +72,6 @@ export function loadCaseOf(load: Load): LoadCase {
   const sitters = [sitter('light', load.lightestKg), sitter('middle', (load.lightestKg + load.heaviestKg) / 2), sitter('heavy', load.heaviestKg)] as const
   return { demands, exposure: load.exposure, sitters, acrossMm: diameterOf(contactM2 * 1e6) }
 }
+
+/** What a new job is taken to carry until the maker says otherwise. */
+export const USUAL_LOAD: Load = { use: 'bench', exposure: 'indoors', base: 'board', lightestKg: 50, heaviestKg: 100, own: {} }

@@ -3,8 +3,7 @@ import { KG_M3_PER_LB_FT3, N_PER_LBF } from '../../units/index.ts'
 import { describe, expect, it } from 'vitest'
 import type { FoamFamily, Grade, Load } from '../../../contract/index.ts'
 import { DEMO_GRADES } from '../../shop/index.ts'
-import { ageingOf, curveOf, curveThrough, demandsOf, diameterOf, edgeFactor, FAMILIES, hardnessOf, layerStrains, loadCaseOf, strainUnder, supportOf, testForces, TEST_PLATE_MM2, whereReaches, type SettledLayer } from './index.ts'
-import { USUAL_LOAD } from '../usual-foam.ts'
+import { ageingOf, curveOf, curveThrough, demandsOf, diameterOf, edgeFactor, FAMILIES, hardnessOf, layerStrains, loadCaseOf, strainUnder, supportOf, testForces, TEST_PLATE_MM2, USUAL_LOAD, whereReaches, type SettledLayer } from './index.ts'
 
 const named = (name: string): Grade => DEMO_GRADES.find((g) => g.name === name)!
 const anyGrade: fc.Arbitrary<Grade> = fc

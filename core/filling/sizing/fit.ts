@@ -21,10 +21,13 @@ export function fitOf(sizing: Sizing, firmness: Firmness): Fit {
   return { across, frontToBack, verdict: { across: verdictOf(across.value, firmness), frontToBack: verdictOf(frontToBack.value, firmness) } }
 }
 
+/** A twentieth of a percent is under what a tape shows. */
+const UNSEEN = 0.0005
+
 /** Windows of the trade: 0, 1, 3 and 5 %; soft foam moves the upper three by 1 %. */
 export function verdictOf(share: number, firmness: Firmness): FitVerdict {
   const give = firmness === 'soft' ? 0.01 : 0
-  if (share < -1e-9) return 'loose'
+  if (share < -UNSEEN) return 'loose'
   if (share <= 0.01 + give) return 'easy'
   if (share <= 0.03 + give) return 'snug'
   return share <= 0.05 + give ? 'tight' : 'too tight'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { compareSchools } from '../../../../core/filling/index.ts'
-import { formatLength, unitName } from '../../../../core/units/index.ts'
+import { formatLength, trimmed, unitName } from '../../../../core/units/index.ts'
 import type { WorkedPlan } from '../../../../core/plan.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useFoam } from '../use-foam.ts'
@@ -12,7 +12,7 @@ const { jobs, foam, plan } = useFoam()
 const design = useDesign()
 const effects = computed(() => compareSchools(design.chosen!.design.solid, { school: foam.value.school, wadding: foam.value.wadding, firmness: plan.value.firmness, seam: (jobs.plan as WorkedPlan).allowances.seamMm }))
 const mm = (length: number) => formatLength(length, jobs.job!.units)
-const percent = (share: number) => `${(share * 100).toFixed(1)} %`
+const percent = (share: number) => `${trimmed(share * 100, 1)} %`
 function fills({ width, depth }: { readonly width: number; readonly depth: number }): string {
   const short = Math.max(width, depth)
   if (short > 0.5) return `${mm(width)} and ${mm(depth)} short`
@@ -23,7 +23,7 @@ function fills({ width, depth }: { readonly width: number; readonly depth: numbe
 
 <template>
   <div class="schools">
-    <span class="caption">The schools side by side, in {{ unitName(jobs.job!.units) }}</span>
+    <span class="caption">The schools side by side ({{ unitName(jobs.job!.units) }})</span>
     <table>
       <thead>
         <tr><th>School</th><th>Block, cut</th><th>Cover, net</th><th>Fit across, deep</th><th>Fills the seat</th></tr>

@@ -1,0 +1,29 @@
+import type { Job } from '../../contract/index.ts'
+import { layerWords, type CuttingPlan } from '../filling/index.ts'
+import { formatLength, unitName } from '../units/index.ts'
+import { shapeNote } from './cut-list.ts'
+
+/** What stands on the label of one block, to be pinned to its top face. */
+export interface BlockLabel {
+  /** `A, 2 of 3`. */
+  readonly block: string
+  readonly size: string
+  /** From the top down. */
+  readonly layers: string
+  readonly parts: string
+  readonly note: string
+}
+
+/** A label for every block of a job. */
+export function blockLabels({ blocks }: CuttingPlan, { units }: Pick<Job, 'units'>): readonly BlockLabel[] {
+  const say = (mm: number) => formatLength(mm, units)
+  return blocks.flatMap(({ letter, count, block, layers, parts }) =>
+    Array.from({ length: count }, (_, i): BlockLabel => ({
+      block: `${letter}, ${i + 1} of ${count}`,
+      size: `${say(block.width.value)} x ${say(block.depth.value)} x ${say(block.thickness.value)} ${unitName(units)} cut`,
+      layers: layerWords(layers, units),
+      parts: parts.length === 1 ? '' : `glued from ${parts.map((p) => p.id).join(', ')}`,
+      note: shapeNote(block),
+    })),
+  )
+}
