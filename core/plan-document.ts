@@ -56,7 +56,7 @@ function foamDocument({ cutting }: WorkedPlan, say: Say) {
     cutToSize: cutting.order.map((l) => ({ ...l, grade: l.grade.name })),
     count: say(cutting.sheets),
     cost: say(cutting.cost),
-    glueG: supplies.glueG && say(supplies.glueG),
+    glue: supplies.glue && say(supplies.glue),
     waddingM2: supplies.waddingM2 && say(supplies.waddingM2),
     filmM2: supplies.filmM2 && say(supplies.filmM2),
   }

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { figure, fillingPage, pick, saved, start, station, typeLine } from './steps.ts'
 
@@ -37,7 +38,7 @@ test('two layers: soft on firm, their mass and their sheets; too thick a layer i
   await expect(page.getByText('the rest, 75 mm')).toBeVisible()
   await fillingPage(page, 'Cutting')
   await expect(page.locator('.lines tbody tr')).toHaveCount(2)
-  await expect(figure(page, 'Glue, grams')).toBeVisible()
+  await expect(figure(page, 'Foam glue')).toBeVisible()
   await expect(page.getByText('Solvent vapour burns')).toBeVisible()
   await fillingPage(page, 'Foam')
   await page.getByLabel('Thickness of layer 2').fill('120')
@@ -170,4 +171,29 @@ test('the rack: a remnant with a cut-out is noted, and a cut-out beyond its edge
   await page.getByRole('button', { name: 'Offcut of the settle' }).click()
   await page.getByRole('button', { name: 'Used up' }).click()
   await expect(page.getByRole('row', { name: /Offcut of the settle/ })).toHaveCount(0)
+})
+
+test('every page of the filling, and the store, keep the accessibility rules', async ({ page }) => {
+  await openFilling(page, 'seat 600 x 500 x 75 times 2')
+  const check = async (name: string) => {
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+    expect(violations.map((v) => `${name}: ${v.id} ${v.nodes[0]!.html}`)).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+  }
+  for (const name of ['Carries', 'Foam', 'Sizing', 'Cutting', 'Old foam']) {
+    await fillingPage(page, name)
+    if (name === 'Old foam') {
+      await page.getByRole('button', { name: 'Judge the old foam' }).click()
+      await page.getByRole('button', { name: 'Test a foam' }).click()
+      await page.getByRole('button', { name: 'Add a weight' }).click()
+      await page.getByRole('button', { name: 'Simulated press' }).click()
+    }
+    await check(name)
+  }
+  await page.goto('/foam')
+  await check('store')
+  await page.getByRole('button', { name: 'New grade' }).click()
+  // The dialog fades in; half faded its words are pale.
+  await page.waitForTimeout(600)
+  await check('grade')
 })

@@ -343,7 +343,7 @@ test('the lists print without buttons and boards', async ({ page }) => {
   await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
   await station(page, 'Cut & buy')
   await page.emulateMedia({ media: 'print' })
-  await expect(page.getByRole('button', { name: 'Print both lists' })).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Print lists and labels' })).toBeHidden()
   await expect(page.getByLabel('Type what you want')).toBeHidden()
   await expect(page.getByRole('row', { name: /Top plate/ })).toBeVisible()
 })

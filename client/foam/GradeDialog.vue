@@ -109,27 +109,11 @@ function save(): void {
   margin-bottom: 4px;
 }
 
-.text {
-  height: var(--target);
-  border: 1px solid #b9ab8f;
-  border-radius: 3px;
-  padding: 0 9px;
-  font: inherit;
-  background: #fffdf8;
-  max-width: 320px;
-}
-
 .tick {
   display: inline-flex;
   gap: 6px;
   align-items: center;
   min-height: 32px;
-}
-
-.tick input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--chalk);
 }
 
 .fault {

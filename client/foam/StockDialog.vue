@@ -32,7 +32,7 @@ const addCutOut = () => (draft.value = { ...draft.value, cutOuts: [...draft.valu
 </script>
 
 <template>
-  <ElDialog :model-value="true" :title="isNew ? 'New piece on the rack' : piece.name" width="620px" top="6vh" @update:model-value="emit('close')">
+  <ElDialog :model-value="true" :title="isNew ? 'New piece on the rack' : piece.name" width="720px" top="6vh" @update:model-value="emit('close')">
     <div class="field-row"><label for="stock-name">Name</label><input id="stock-name" v-model="draft.name" class="text" maxlength="80" /></div>
     <div class="field-row">
       <span class="label">Kind, grade</span>
@@ -51,8 +51,8 @@ const addCutOut = () => (draft.value = { ...draft.value, cutOuts: [...draft.valu
     <div class="field-row">
       <span class="label">Missing from it</span>
       <div>
-        <div v-for="(c, i) in draft.cutOuts" :key="i" class="pair">
-          <template v-for="[key, says] in SIDES" :key="key"><LengthField :model-value="c[key]" :unit="units" :name="`Cut-out ${i + 1} ${says}`" :min="key === 'xMm' || key === 'yMm' ? 0 : 1" @update:model-value="setCutOut(i, key, $event)" /><span class="quiet">{{ says }}</span></template>
+        <div v-for="(c, i) in draft.cutOuts" :key="i" class="cut-out">
+          <template v-for="[key, says] in SIDES" :key="key"><span class="quiet">{{ says }}</span><LengthField :model-value="c[key]" :unit="units" :name="`Cut-out ${i + 1} ${says}`" :min="key === 'xMm' || key === 'yMm' ? 0 : 1" @update:model-value="setCutOut(i, key, $event)" /></template>
           <button type="button" class="plain-button" @click="draft.cutOuts = draft.cutOuts.filter((_, j) => j !== i)">Strike</button>
         </div>
         <button v-if="draft.cutOuts.length < 20" type="button" class="plain-button" @click="addCutOut">A cut-out</button>
@@ -84,18 +84,21 @@ const addCutOut = () => (draft.value = { ...draft.value, cutOuts: [...draft.valu
   margin-bottom: 6px;
 }
 
-.pick {
-  width: 190px;
+/* Labels stand before their fields, two pairs to a line. */
+.cut-out {
+  display: grid;
+  grid-template-columns: auto 1fr auto 1fr;
+  gap: 4px 10px;
+  align-items: center;
+  margin-bottom: 10px;
 }
 
-.text {
-  height: var(--target);
-  border: 1px solid #b9ab8f;
-  border-radius: 3px;
-  padding: 0 9px;
-  font: inherit;
-  background: #fffdf8;
-  max-width: 320px;
+.cut-out button {
+  justify-self: start;
+}
+
+.pick {
+  width: 190px;
 }
 
 .piece {

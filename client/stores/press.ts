@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
 import { setFoam } from '../../core/job/index.ts'
 import type { PressDriver, PressReading } from '../press/driver.ts'
+import { useDevice } from './device.ts'
 import { useJob } from './job.ts'
 
 const MOST_READINGS = 60
@@ -9,22 +9,8 @@ const MOST_READINGS = 60
 /** A connected press; its readings go to the foam test of the open job. */
 export const usePress = defineStore('press', () => {
   const jobs = useJob()
-  const driver = shallowRef<PressDriver | null>(null)
-  const said = ref('')
-  let stop: (() => void) | null = null
-
-  function connect(next: PressDriver): void {
-    disconnect()
-    driver.value = next
-    stop = next.connect(take, (why) => (said.value = why))
-  }
-
-  function disconnect(): void {
-    stop?.()
-    stop = null
-    driver.value = null
-    said.value = ''
-  }
+  const device = useDevice<PressReading, PressDriver>(take)
+  const { driver, said } = device
 
   function take({ forceN, travelMm }: PressReading): void {
     const { filling } = jobs.job ?? {}
@@ -41,5 +27,5 @@ export const usePress = defineStore('press', () => {
     said.value = `${forceN} N at ${travelMm} mm taken`
   }
 
-  return { driver, isConnected: computed(() => driver.value !== null), said, connect, disconnect }
+  return device
 })

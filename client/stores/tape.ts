@@ -1,11 +1,12 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { ref } from 'vue'
 import { LONGEST_MM } from '../../contract/index.ts'
 import { setReadings } from '../../core/job/index.ts'
 import { slotOf } from '../../core/seat/index.ts'
 import { formatLengthWithUnit } from '../../core/units/index.ts'
 import type { TapeDriver, TapeReading } from '../tape/driver.ts'
 import { dayOf } from '../ui/today.ts'
+import { useDevice } from './device.ts'
 import { useJob } from './job.ts'
 
 /** The dimension a reading goes to: that of the field that had the focus last. */
@@ -17,25 +18,11 @@ export interface TapeTarget {
 /** A connected tape, and where its readings go. */
 export const useTape = defineStore('tape', () => {
   const jobs = useJob()
-  const driver = shallowRef<TapeDriver | null>(null)
+  const device = useDevice<TapeReading, TapeDriver>(take)
+  const { said } = device
   const target = ref<TapeTarget | null>(null)
-  const said = ref('')
-  let stop: (() => void) | null = null
   /** The first reading after a field is focused replaces what stood there; those that follow are added. */
   let isFresh = true
-
-  function connect(next: TapeDriver): void {
-    disconnect()
-    driver.value = next
-    stop = next.connect(take, (why) => (said.value = why))
-  }
-
-  function disconnect(): void {
-    stop?.()
-    stop = null
-    driver.value = null
-    said.value = ''
-  }
 
   function aim(next: TapeTarget): void {
     if (target.value?.slot === next.slot) return
@@ -61,5 +48,5 @@ export const useTape = defineStore('tape', () => {
     said.value = `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} taken`
   }
 
-  return { driver, isConnected: computed(() => driver.value !== null), target, said, connect, disconnect, aim }
+  return { ...device, target, aim }
 })

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { amountUnit, formatAmount, otherUnits, parseAmount, shownAmount, type AmountKind } from '../../core/units/index.ts'
+import FieldBox from './FieldBox.vue'
 
 /** A number with a unit that is no length: typed in any unit of its kind, shown in the stored one. `null` may be wanted: empty. */
 const props = defineProps<{ modelValue: number | null; kind: AmountKind; name: string; min: number; max: number; optional?: boolean; placeholder?: string }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
 
-const fieldId = useId()
 const shown = () => (props.modelValue === null ? '' : shownAmount(props.modelValue, props.kind))
 const text = ref(shown())
 const focused = ref(false)
@@ -42,66 +42,5 @@ function leave(): void {
 </script>
 
 <template>
-  <div class="amount-field">
-    <span class="box" :class="{ bad: fault !== '' }">
-      <input :id="fieldId" v-model="text" :aria-label="name" :aria-invalid="fault !== ''" :aria-describedby="`${fieldId}-said`" :placeholder="placeholder ?? ''" autocomplete="off" spellcheck="false" @input="typed" @focus="focused = true" @blur="leave" @keydown.enter="leave" />
-      <span v-if="amountUnit(kind)" class="unit">{{ amountUnit(kind) }}</span>
-    </span>
-    <span :id="`${fieldId}-said`" class="said" :class="{ fault: fault !== '' }" :role="fault ? 'alert' : undefined">{{ fault || (focused ? echo : '') }}</span>
-  </div>
+  <FieldBox v-model="text" :name="name" :unit="amountUnit(kind)" :fault="fault" :echo="focused ? echo : ''" :placeholder="placeholder ?? ''" narrow @typed="typed" @entered="focused = true" @left="leave" />
 </template>
-
-<style scoped>
-.amount-field {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 2px 10px;
-}
-
-.box {
-  display: inline-flex;
-  align-items: center;
-  border: 1px solid #b9ab8f;
-  border-radius: 3px;
-  background: #fffdf8;
-  height: var(--target);
-}
-
-.box:focus-within {
-  border-color: var(--chalk);
-  box-shadow: 0 0 0 1px var(--chalk);
-}
-
-.box.bad {
-  border-color: var(--rust);
-}
-
-input {
-  width: 86px;
-  height: 100%;
-  border: 0;
-  padding: 0 4px 0 9px;
-  background: none;
-  font: inherit;
-  color: inherit;
-  outline: none;
-  text-align: right;
-}
-
-.unit {
-  padding: 0 8px 0 2px;
-  color: var(--ink-soft);
-  font-size: 14px;
-}
-
-.said {
-  font-size: 14px;
-  color: var(--ink-soft);
-}
-
-.said.fault {
-  flex-basis: 100%;
-  color: var(--rust);
-}
-</style>

@@ -99,7 +99,7 @@ function safetyWarnings(filling: Filling, plans: readonly FillingPlan[], cutting
   if (heaviest.mass.value > HEAVY_KG || lengthMm > LONG_MM) warnings.push({ ...at('safety'), code: 'heavy', massKg: heaviest.mass.value, lengthMm })
   const aboard = filling.load.use === 'cockpit' || filling.load.exposure === 'wet' || (filling.kind === 'foam' && filling.layers.some((l) => l.grade.family === 'closed-cell'))
   if (aboard) warnings.push({ ...at('safety'), code: 'not-a-lifebuoy' })
-  if (cutting?.supplies.glueG) warnings.push({ ...at('safety'), code: 'glue' })
+  if (cutting?.supplies.glue) warnings.push({ ...at('safety'), code: 'glue' })
   if (filling.kind === 'foam' && filling.cutting.tool === 'hot-wire') warnings.push({ ...at('safety'), code: 'hot-wire' })
   if (filling.kind === 'foam' && filling.cutting.film) warnings.push({ ...at('safety'), code: 'film' })
   if (filling.kind === 'foam' && filling.old) warnings.push({ ...at('safety'), code: 'old-foam-dust' })

@@ -73,7 +73,7 @@ function foamLines({ groups, order, cost, cutting, supplies }: CuttingPlan, unit
   const pieces = figure({ id: 'buy.cutToSize', label: 'Parts cut to size', quantity: 'count', sum: given(order.reduce((sum, l) => sum + l.count, 0), 'count', 'parts'), rule: 'as on the order list' })
   const foam: readonly BuyLine[] = cutting.supply === 'cut-to-size' ? [{ what: 'Foam, cut to size', amount: pieces, cost }] : groups.flatMap((g) => (g.buy ? [{ what: `${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`, amount: g.buy.sheets, cost: g.buy.cost }] : fromStock(g, say)))
   const extras = [
-    ['Foam glue, grams', supplies.glueG],
+    ['Foam glue', supplies.glue],
     ['Wadding', supplies.waddingM2],
     ['Film', supplies.filmM2],
   ] as const

@@ -40,6 +40,6 @@ export const DEMO_GRADES: readonly Grade[] = ROWS.map(([name, family, densityKgM
 export const DEMO_FOAM_STOCK: readonly FoamStock[] = [
   { id: 'stock-1', name: 'Remnant from the berths', kind: 'remnant', gradeId: 'skua-30-150', lengthMm: 1180, widthMm: 760, thicknessMm: 100, count: 1, cutOuts: [{ xMm: 880, yMm: 0, lengthMm: 300, widthMm: 260 }] },
   { id: 'stock-2', name: 'Sheet, opened', kind: 'sheet', gradeId: 'gannet-30-140', lengthMm: 2000, widthMm: 700, thicknessMm: 75, count: 1, cutOuts: [] },
-  { id: 'stock-3', name: 'Spare bunk mattress', kind: 'mattress', gradeId: 'gannet-36-180', lengthMm: 1900, widthMm: 800, thicknessMm: 100, count: 1, cutOuts: [] },
+  { id: 'stock-3', name: 'Spare bunk mattress', kind: 'mattress', gradeId: 'gannet-36-180', lengthMm: 1960, widthMm: 800, thicknessMm: 100, count: 1, cutOuts: [] },
   { id: 'stock-4', name: 'Guest topper', kind: 'topper', gradeId: 'fulmar-35-120', lengthMm: 1950, widthMm: 880, thicknessMm: 50, count: 2, cutOuts: [] },
 ]

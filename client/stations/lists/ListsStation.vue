@@ -28,7 +28,7 @@ const print = () => window.print()
           <h2>{{ job.ticket }} {{ job.title }}: cut list</h2>
           <p class="quiet">{{ plan.cushions.count }} cushions, every size is <b>cut</b> unless it says net. {{ job.customer }}</p>
         </div>
-        <button type="button" class="plain-button no-print" @click="print">Print both lists</button>
+        <button type="button" class="plain-button no-print" @click="print">Print lists and labels</button>
       </div>
       <table>
         <thead><tr><th>Piece</th><th>From</th><th class="n">Count</th><th>Cut, {{ unitName(job.units) }}</th><th>Marks</th><th class="tick">Cut</th></tr></thead>

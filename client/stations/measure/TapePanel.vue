@@ -5,6 +5,7 @@ import { USUAL_NOISE } from '../../../core/tape/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useTape } from '../../stores/tape.ts'
 import { simulatedTape } from '../../tape/simulated-tape.ts'
+import DevicePanel from '../../ui/DevicePanel.vue'
 import LengthField from '../../ui/LengthField.vue'
 
 /** Stands for a radio tape: sends readings of a length it is told to the field that has the focus. */
@@ -29,52 +30,17 @@ const send = (times: number) => {
 </script>
 
 <template>
-  <aside class="tape" aria-label="Simulated tape">
-    <header><b>Simulated tape</b> <span class="quiet">no real device: it sends the length below, with noise</span><button type="button" class="plain-button" @click="emit('close')">Put away</button></header>
+  <DevicePanel name="Simulated tape" does="it sends the length below, with noise" @close="emit('close')">
     <p>Sends to: <b>{{ tape.target?.label ?? 'click into a dimension' }}</b></p>
     <div class="row"><span>True length</span><LengthField :model-value="trueMm" :unit="jobs.job!.units" name="True length for the simulated tape" @update:model-value="trueMm = $event" /></div>
     <div class="row"><label for="tape-noise">Noise, mm</label><input id="tape-noise" v-model.number="sdMm" type="number" min="0" max="20" step="0.1" /></div>
     <div class="row"><label for="tape-gross">Misread, %</label><input id="tape-gross" v-model.number="grossPercent" type="number" min="0" max="100" step="1" /></div>
     <div class="row"><button type="button" class="plain-button" @click="send(1)">Send a reading</button><button type="button" class="plain-button" @click="send(3)">Send three</button></div>
     <p class="quiet" aria-live="polite">{{ tape.said }}</p>
-  </aside>
+  </DevicePanel>
 </template>
 
 <style scoped>
-.tape {
-  border: 2px solid var(--brass);
-  border-radius: 4px;
-  padding: 10px 12px;
-  background: #fffdf8;
-}
-
-header {
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-}
-
-header button {
-  margin-left: auto;
-}
-
-p {
-  margin: 6px 0;
-}
-
-.row {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  margin: 4px 0;
-}
-
-.row > span,
-.row > label {
-  width: 92px;
-}
-
 input[type='number'] {
   width: 84px;
   height: var(--target);

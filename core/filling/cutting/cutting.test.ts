@@ -132,14 +132,14 @@ describe('joins', () => {
   it('a job with a long block says how it is glued, and how much glue', () => {
     const plan = cut(blockOf(2400, 500, 100, 2))
     // One join of 500 x 100, both faces at 90 g/m², two blocks.
-    expect(plan.supplies.glueG!.value).toBeCloseTo(2 * 2 * 0.05 * 90, 6)
+    expect(plan.supplies.glue!.value).toBeCloseTo((2 * 2 * 0.05 * 90) / 1000, 9)
   })
 })
 
 describe('glue, wadding and film', () => {
   it('by hand: two sheets of 600 x 500 glued face to face, 90 g/m² on each: 54 g', () => {
-    expect(cut(blockOf(600, 500, 125)).supplies.glueG!.value).toBeCloseTo(54, 6)
-    expect(cut(blockOf(600, 500, 75)).supplies.glueG).toBeNull()
+    expect(cut(blockOf(600, 500, 125)).supplies.glue!.value).toBeCloseTo(0.054, 9)
+    expect(cut(blockOf(600, 500, 75)).supplies.glue).toBeNull()
   })
 
   it('wadding front to back: 2 x 0.3 + 2 x 0.06 m², twice for two blocks; folded ends 4 x 0.05 more', () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Cutting, FoamStock } from '../../../../contract/index.ts'
-import { KERF_MM, toolWords, type CuttingPlan } from '../../../../core/filling/index.ts'
+import { KERF_MM, sheetsIn, toolWords, type CuttingPlan } from '../../../../core/filling/index.ts'
 import { foamOrderCsv } from '../../../../core/formats/index.ts'
 import { sheetSize } from '../../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../../core/plan.ts'
@@ -33,6 +33,10 @@ const stock = computed((): readonly FoamStock[] => {
 })
 const isUsed = (piece: FoamStock) => cutting.value.stock.some((s) => s.id === piece.id)
 const use = (piece: FoamStock, on: boolean) => set(on ? `Use ${piece.name}` : `Leave ${piece.name}`, { stock: on ? [...cutting.value.stock, piece] : cutting.value.stock.filter((s) => s.id !== piece.id) })
+/** Sheets to buy by the nest that was found; null while there is none. */
+const nested = computed(() => (nest.lays.length === 0 ? null : nest.lays.filter((n) => n.stock === null).reduce((sum, n) => sum + sheetsIn(n), 0)))
+/** Chosen, but the nest found no use for it. */
+const isLeftOver = (piece: FoamStock) => isUsed(piece) && !nest.running && nest.lays.length > 0 && !nest.lays.some((n) => n.stock === piece.id)
 const joins = computed(() => plan.value.blocks.flatMap((b) => b.slices.flatMap((s, i) => (s.joins.across.length + s.joins.deep.length > 0 ? [{ block: b.letter, slice: i + 1, across: s.joins.across, deep: s.joins.deep }] : []))))
 const thickest = computed(() => Math.max(0, ...plan.value.groups.map((g) => g.group.thicknessMm)))
 const mm = (length: number) => formatLengthWithUnit(length, units.value)
@@ -63,13 +67,13 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
       <template v-else>
         <button type="button" class="plain-button main" :disabled="!nest.canKeep" @click="nest.keep()">Keep this nest</button>
         <button type="button" class="plain-button" @click="nest.running ? nest.stop() : nest.search(10)">{{ nest.running ? 'Stop' : 'Search 10 s more' }}</button>
-        <span class="quiet">Counted in straight rows until a nest is kept.</span>
+        <span class="quiet">{{ nested === null ? 'Looking for a nest …' : `This nest buys ${nested} ${nested === 1 ? 'sheet' : 'sheets'}.` }} Until one is kept, sheets are counted in straight rows.</span>
       </template>
     </div>
     <p v-if="nest.left.length > 0" class="fault" role="alert">No place for {{ nest.left.join(', ') }}: larger than any sheet, or no sheet is sold. Choose larger stock, divide the cushion, or order cut to size.</p>
     <div v-if="stock.length > 0" class="stock" data-field="filling.stock">
       <h3>Stock of these grades</h3>
-      <label v-for="piece in stock" :key="piece.id"><input type="checkbox" :checked="isUsed(piece)" @change="use(piece, ($event.target as HTMLInputElement).checked)" /> {{ piece.name }}, {{ piece.kind }} {{ sheetSize(piece, piece.thicknessMm, units) }}{{ piece.count > 1 ? `, ${piece.count} of` : '' }}</label>
+      <label v-for="piece in stock" :key="piece.id"><input type="checkbox" :checked="isUsed(piece)" @change="use(piece, ($event.target as HTMLInputElement).checked)" /> {{ piece.name }}, {{ piece.kind }} {{ sheetSize(piece, piece.thicknessMm, units) }}{{ piece.count > 1 ? `, ${piece.count} of` : '' }}<span v-if="isLeftOver(piece)" class="quiet"> no part comes out of it</span></label>
     </div>
     <div v-if="joins.length > 0">
       <h3>Joins</h3>
@@ -111,7 +115,7 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
   <table class="results">
     <tbody>
       <tr><th scope="row">Foam cost</th><td><FigureValue :figure="plan.cost" /></td></tr>
-      <tr v-if="plan.supplies.glueG"><th scope="row">Glue, grams</th><td><FigureValue :figure="plan.supplies.glueG" /></td></tr>
+      <tr v-if="plan.supplies.glue"><th scope="row">Glue</th><td><FigureValue :figure="plan.supplies.glue" /></td></tr>
       <tr v-if="plan.supplies.waddingM2"><th scope="row">Wadding</th><td><FigureValue :figure="plan.supplies.waddingM2" /></td></tr>
       <tr v-if="plan.supplies.filmM2"><th scope="row">Film</th><td><FigureValue :figure="plan.supplies.filmM2" /></td></tr>
     </tbody>
@@ -160,12 +164,6 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
   min-height: 34px;
 }
 
-.stock input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--chalk);
-}
-
 .join,
 .tool,
 .fault {
@@ -177,9 +175,4 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
   color: var(--rust);
 }
 
-.results th {
-  width: 132px;
-  text-align: left;
-  font-weight: 400;
-}
 </style>

@@ -133,14 +133,6 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
   font-size: 15px;
 }
 
-.results th {
-  width: 132px;
-  text-align: left;
-  font-weight: 400;
-  vertical-align: top;
-  padding-right: 12px;
-}
-
 details summary {
   cursor: pointer;
   min-height: 32px;

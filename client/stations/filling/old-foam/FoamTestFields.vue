@@ -147,21 +147,6 @@ async function keepGrade(): Promise<void> {
   gap: 8px;
 }
 
-.text {
-  height: var(--target);
-  border: 1px solid #b9ab8f;
-  border-radius: 3px;
-  padding: 0 9px;
-  font: inherit;
-  background: #fffdf8;
-}
-
-.results th {
-  width: 132px;
-  text-align: left;
-  font-weight: 400;
-}
-
 .nearest {
   margin: 0;
   padding-left: 18px;

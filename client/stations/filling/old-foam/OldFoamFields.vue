@@ -71,12 +71,6 @@ const SIZES = [
   min-height: 34px;
 }
 
-.signs input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--chalk);
-}
-
 .verdict {
   margin: 0;
   padding: 8px 12px;

@@ -6,6 +6,7 @@ import { simulatedPress } from '../../../press/simulated-press.ts'
 import { usePress } from '../../../stores/press.ts'
 import { useShop } from '../../../stores/shop.ts'
 import AmountField from '../../../ui/AmountField.vue'
+import DevicePanel from '../../../ui/DevicePanel.vue'
 import { useFoam } from '../use-foam.ts'
 
 /** Stands for a press: one stroke into the foam it is told to have under it, with noise, hysteresis, and now and then a wrong piece. */
@@ -30,48 +31,12 @@ function stroke(): void {
 </script>
 
 <template>
-  <aside class="press" aria-label="Simulated press">
-    <header><b>Simulated press</b> <span class="quiet">no real device: it presses the grade below</span><button type="button" class="plain-button" @click="emit('close')">Put away</button></header>
+  <DevicePanel name="Simulated press" does="it presses the grade below" @close="emit('close')">
     <div class="row"><span>Under it lies</span><ElSelect v-model="under" aria-label="Foam under the press"><ElOption v-for="g in grades" :key="g.id" :value="g.id" :label="g.name" /></ElSelect></div>
     <div class="row"><span>Noise</span><AmountField :model-value="sdShare" kind="share" name="Noise of the press" :min="0" :max="0.2" @update:model-value="sdShare = $event ?? 0" /></div>
     <div class="row"><span>Hysteresis</span><AmountField :model-value="hysteresis" kind="share" name="Hysteresis" :min="0" :max="0.9" @update:model-value="hysteresis = $event ?? 0" /></div>
     <div class="row"><span>Wrong piece</span><AmountField :model-value="wrongShare" kind="share" name="Wrong piece" :min="0" :max="1" @update:model-value="wrongShare = $event ?? 0" /></div>
     <button type="button" class="plain-button" @click="stroke">Press once, down and back</button>
     <p class="quiet" aria-live="polite">{{ press.said }}</p>
-  </aside>
+  </DevicePanel>
 </template>
-
-<style scoped>
-.press {
-  border: 2px solid var(--brass);
-  border-radius: 4px;
-  padding: 10px 12px;
-  background: #fffdf8;
-}
-
-header {
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-}
-
-header button {
-  margin-left: auto;
-}
-
-.row {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  margin: 4px 0;
-}
-
-.row > span {
-  flex: 0 0 98px;
-}
-
-p {
-  margin: 6px 0 0;
-}
-</style>

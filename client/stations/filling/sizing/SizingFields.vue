@@ -107,18 +107,6 @@ function measure(): void {
   min-height: 34px;
 }
 
-.face input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--chalk);
-}
-
-.results th {
-  width: 132px;
-  text-align: left;
-  font-weight: 400;
-}
-
 .reason {
   margin: 4px 0 0;
   font-size: 15px;
