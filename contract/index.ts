@@ -6,5 +6,5 @@ export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './l
 export { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
 export { migrateGrade } from './migrate.ts'
 export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
-export { CornerSetting, Dimension, Division, type Ear, EdgeRole, EdgeSetting, Footprint, Lean, MOST_CUSHIONS, type OldSizes, Seat } from './seat.ts'
+export { CornerSetting, Dimension, Division, type Ear, EdgeRole, EdgeSetting, Footprint, Lean, MOST_CUSHIONS, MOST_LEAN_DEG, MOST_SWEEP_DEG, type OldSizes, Seat } from './seat.ts'
 export { AllowanceBook, Band, Cloth, Pattern, ShopSettings } from './shop.ts'

@@ -1,6 +1,10 @@
 import { z } from 'zod'
 import { AllowanceMm, PositiveMm, Words, LONGEST_MM } from './lengths.ts'
 
+/** A side that leans further is a floor or a ceiling; a bench that goes further round meets itself. */
+export const MOST_LEAN_DEG = 75
+export const MOST_SWEEP_DEG = 350
+
 export const MOST_CUSHIONS = 60
 
 export const Dimension = z.strictObject({
@@ -18,7 +22,7 @@ export type EdgeRole = z.infer<typeof EdgeRole>
 
 /** How far a side leans outwards going up (negative: inwards). */
 export const Lean = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('angle'), degrees: z.number().min(-75, 'leans in by more than 75°').max(75, 'leans out by more than 75°') }),
+  z.strictObject({ by: z.literal('angle'), degrees: z.number().min(-MOST_LEAN_DEG, `leans in by more than ${MOST_LEAN_DEG}°`).max(MOST_LEAN_DEG, `leans out by more than ${MOST_LEAN_DEG}°`) }),
   z.strictObject({ by: z.literal('overhang'), mm: z.number().min(-1000).max(1000).describe('how much further out the top is than the bottom') }),
 ])
 export type Lean = z.infer<typeof Lean>
@@ -78,7 +82,7 @@ export const Footprint = z.discriminatedUnion('kind', [
     curve: z.discriminatedUnion('by', [z.strictObject({ by: z.literal('radius'), radius: Dimension }), z.strictObject({ by: z.literal('chord'), chord: Dimension, rise: Dimension })]),
     depth: Dimension,
     extent: z.discriminatedUnion('by', [
-      z.strictObject({ by: z.literal('angle'), degrees: z.number().positive('must be more than nought').max(350, 'is more than 350°') }),
+      z.strictObject({ by: z.literal('angle'), degrees: z.number().positive('must be more than nought').max(MOST_SWEEP_DEG, `is more than ${MOST_SWEEP_DEG}°`) }),
       z.strictObject({ by: z.literal('length'), length: Dimension }),
       z.strictObject({ by: z.literal('chord') }).describe('the measured chord spans the whole bench'),
     ]),

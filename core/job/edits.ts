@@ -1,5 +1,5 @@
 import { slotOf } from '../seat/index.ts'
-import { usualFoam } from '../filling/index.ts'
+import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
 import type { AllowanceBook, Cloth, Dimension, Filling, FoamFilling, Grade, Job, Layer, Seat } from '../../contract/index.ts'
 
 /** A change of a job, said in words for the history. */
@@ -23,6 +23,9 @@ export const setGrade = (grade: Grade): Edit => ({
     return { ...job, filling: { ...filling, layers: filling.layers.map((l) => (l.thicknessMm === null ? { ...l, grade } : l)) } }
   },
 })
+
+/** Loose fibre in a liner in place of foam, as usual. */
+export const setLooseFibre: Edit = { says: 'Filled with loose fibre', apply: (job) => ({ ...job, filling: { kind: 'loose-fibre', load: job.filling.load, boardMm: job.filling.boardMm, ...USUAL_FIBRE } }) }
 
 /** Changes a foam filling; on loose fibre there is nothing to change. */
 export const setFoam = (says: string, change: (foam: FoamFilling) => FoamFilling): Edit => ({ says, apply: (job) => (job.filling.kind === 'foam' ? { ...job, filling: change(job.filling) } : job) })

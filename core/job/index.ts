@@ -1,2 +1,2 @@
-export { setAllowance, setCloth, setFilling, setFoam, setGrade, setLayers, setReadings, setSeat, type Edit } from './edits.ts'
+export { setAllowance, setCloth, setFilling, setFoam, setGrade, setLayers, setLooseFibre, setReadings, setSeat, type Edit } from './edits.ts'
 export { newJob, newSeat, reading, shapedSeat, type NewJobInput } from './new-job.ts'

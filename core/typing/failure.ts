@@ -17,6 +17,8 @@ export interface TypingLimits {
   readonly longestMm: number
   readonly largestAllowanceMm: number
   readonly mostCushions: number
+  readonly mostLeanDegrees: number
+  readonly mostSweepDegrees: number
 }
 
 export type Typed =

@@ -1,6 +1,6 @@
 import type { Exposure, Load, SizingSchool } from '../../contract/index.ts'
-import { EXPOSURE_WORDS, SCHOOL_KINDS, USES, usualSchool, usualWadding, USUAL_FIBRE } from '../filling/index.ts'
-import { setFilling, setFoam } from '../job/index.ts'
+import { EXPOSURE_WORDS, SCHOOL_KINDS, USES, usualSchool, usualWadding } from '../filling/index.ts'
+import { setFilling, setFoam, setLooseFibre } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { valueOf } from '../seat/index.ts'
 import { formatLengthWithUnit, parseAmount } from '../units/index.ts'
@@ -21,23 +21,30 @@ export const FILLING_EDITS: Readonly<Record<string, Reader>> = {
       if (now < 0) return fail({ code: 'length', what: 'board', text: rest, why: 'negative' })
       return now > THICKEST_BOARD_MM ? fail({ code: 'length', what: 'board', text: rest, why: 'too-long' }) : edit(setFilling(`Board ${formatLengthWithUnit(now, c.job.units)}`, { boardMm: { ...c.job.filling.boardMm, now } }))
     }),
-  top: (rest, c) => topLayer(rest, c),
-  school: (rest, c) =>
+  top: foamOnly('top', topLayer),
+  school: foamOnly('school', (rest, c) =>
     chain(oneOf('school', rest.replaceAll(' ', '-'), SCHOOL_KINDS), (kind: SizingSchool['kind']) => {
       const usual = usualSchool(kind, valueOf(c.job.seat.thickness))
       return edit(setFoam(kind.replaceAll('-', ' '), (foam) => ({ ...foam, school: usual.school, wadding: usual.wadding ?? foam.wadding })))
     }),
-  wadding: (rest, c) =>
+  ),
+  wadding: foamOnly('wadding', (rest, c) =>
     rest.trim().toLowerCase() === 'none'
       ? edit(setFoam('No wadding', (foam) => ({ ...foam, wadding: null })))
       : chain(readPositive(rest, 'wadding', c.job.units, { ...c.limits, longestMm: MOST_LOFT_MM }), (loftMm) => edit(setFoam(`Wadding ${formatLengthWithUnit(loftMm, c.job.units)}`, (foam) => ({ ...foam, wadding: { ...(foam.wadding ?? usualWadding(loftMm)), loftMm } })))),
-  fibre: () => edit({ says: 'Filled with loose fibre', apply: (job) => ({ ...job, filling: { kind: 'loose-fibre', load: job.filling.load, boardMm: job.filling.boardMm, ...USUAL_FIBRE } }) }),
+  ),
+  fibre: () => edit(setLooseFibre),
 }
 
 const THICKEST_BOARD_MM = 200
 const MOST_LOFT_MM = 200
 
 const load = (says: string, { job }: OpenJob, change: Partial<Load>) => setFilling(says, { load: { ...job.filling.load, ...change } })
+
+/** On loose fibre these words mean nothing. */
+function foamOnly(word: string, reader: Reader): Reader {
+  return (rest, context) => (context.job.filling.kind === 'foam' ? reader(rest, context) : fail({ code: 'pattern', word, example: 'foam gannet 36 (these cushions are filled with loose fibre)' }))
+}
 
 /** A word by its beginning, where only one begins so. */
 function oneOf<T extends string>(word: string, text: string, choices: readonly T[]): Result<T, TypingFailure> {

@@ -112,7 +112,7 @@ function readRing({ word, rest, units, context }: Line): Answer {
 }
 
 function ringExtent(options: Options, isChord: boolean, units: LengthUnit, context: TypingContext): Result<Extract<Footprint, { kind: 'ring' }>['extent'], TypingFailure> {
-  if (options['angle'] !== undefined) return chain(readAngle(options['angle'], 1, 350), (degrees) => ok({ by: 'angle', degrees }))
+  if (options['angle'] !== undefined) return chain(readAngle(options['angle'], 1, context.limits.mostSweepDegrees), (degrees) => ok({ by: 'angle', degrees }))
   if (options['wall'] !== undefined) return chain(readPositive(options['wall'], 'wall length', units, context.limits), (mm) => ok({ by: 'length', length: reading(mm) }))
   return ok(isChord ? { by: 'chord' } : { by: 'angle', degrees: 90 })
 }
@@ -122,7 +122,7 @@ function readBerth({ word, rest, units, context }: Line): Answer {
   const isSmooth = /\bsmooth\b/i.test(rest)
   const { head, options } = parted(rest.replace(/\b(pair|smooth)\b/gi, ''), ['hull', 'at'])
   return chain(readSizes(head, ['centre line', 'head', 'foot', 'thickness'], word, 'berth 1860 x 640 x 215 x 100 hull 24 pair', units, context.limits), ([length, atHead, foot, t]) =>
-    chain(options['hull'] === undefined ? ok(null) : readAngle(options['hull'], -75, 75), (degrees) =>
+    chain(options['hull'] === undefined ? ok(null) : readAngle(options['hull'], -context.limits.mostLeanDegrees, context.limits.mostLeanDegrees), (degrees) =>
       chain(readStations(options['at'], units, context), (stations) => {
         const footprint: Footprint = { kind: 'berth', length: reading(length!), head: reading(atHead!), foot: reading(foot!), stations, hull: isSmooth ? 'smooth' : 'straight' }
         const base = shapedSeat(footprint, t!, { kind: 'singles', count: 1, mirrored: isPair ? 1 : 0 })

@@ -16,7 +16,7 @@ export const SHAPE_EDITS: Readonly<Record<string, Reader>> = {
   overhang: (rest, c) => sizeOnEdge(rest, c, 'overhang', (mm) => ({ lean: mm === 0 ? null : { by: 'overhang', mm } }), (mm, edge) => `Top of edge ${edge} stands out ${formatLengthWithUnit(mm, c.job.units)}`),
   lean: (rest, c) => {
     const [, angle = '', name = ''] = /^(\S+)\s*(.*)$/.exec(rest) ?? []
-    return chain(readAngle(angle, -75, 75), (degrees) => chain(edgeNamed(name, c.job.seat), (edge) => setEdge(edge, { lean: degrees === 0 ? null : { by: 'angle', degrees } }, `Edge ${edge} leans ${degrees}°`)))
+    return chain(readAngle(angle, -c.limits.mostLeanDegrees, c.limits.mostLeanDegrees), (degrees) => chain(edgeNamed(name, c.job.seat), (edge) => setEdge(edge, { lean: degrees === 0 ? null : { by: 'angle', degrees } }, `Edge ${edge} leans ${degrees}°`)))
   },
   open: (rest, c) => roleOf('open', rest, c),
   wall: (rest, c) => roleOf('wall', rest, c),
@@ -43,6 +43,9 @@ export function readDimension(word: string, rest: string, context: OpenJob): Ans
   const named = spoken.find((slot) => slotsOf(seat).some((s) => s.slot === slot))
   return named ? putReadings(named, word, rest, context) : null
 }
+
+/** The words for dimensions, of whatever shape. */
+export const dimensionWords = (): readonly string[] => Object.keys(SPOKEN)
 
 /** What makers say, and the slots it may mean on one shape or another. Length and width run along the front. */
 const SPOKEN: Readonly<Record<string, readonly string[]>> = {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { LARGEST_ALLOWANCE_MM, LONGEST_MM, MOST_CUSHIONS, readJob, type Job } from '../../contract/index.ts'
+import { LARGEST_ALLOWANCE_MM, LONGEST_MM, MOST_CUSHIONS, MOST_LEAN_DEG, MOST_SWEEP_DEG, readJob, type Job } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
 import { slotOf } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'
 
-const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: { longestMm: LONGEST_MM, largestAllowanceMm: LARGEST_ALLOWANCE_MM, mostCushions: MOST_CUSHIONS } })
+const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: { longestMm: LONGEST_MM, largestAllowanceMm: LARGEST_ALLOWANCE_MM, mostCushions: MOST_CUSHIONS, mostLeanDegrees: MOST_LEAN_DEG, mostSweepDegrees: MOST_SWEEP_DEG } })
 const edited = (line: string, units: LengthUnit = 'mm'): Job => {
   const typed = readTyped(line, context(units))
   if (!typed.ok || typed.value.kind !== 'edit') throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)
@@ -165,6 +165,11 @@ describe('what is not understood', () => {
     ['board -3', 'length'],
     ['cot', 'infant'],
   ])('%s', (line, code) => expect(refused(line)).toBe(code))
+
+  it('words of foam mean nothing on loose fibre', () => {
+    const fibre = edited('fibre')
+    for (const line of ['top eider 25', 'school snug', 'wadding 20']) expect(refused(line, fibre)).toBe('pattern')
+  })
 
   it('changes want an open job', () => expect(refused('sa 12', null)).toBe('wants-job'))
 

@@ -7,7 +7,7 @@ import { chain, edit, fail, type AllowanceName, type Answer, type OpenJob, type 
 import { FILLING_EDITS } from './filling-edits.ts'
 import { findNamed } from './find-named.ts'
 import { readSeat, SEAT_WORDS } from './seats.ts'
-import { readDimension, SHAPE_EDITS } from './shape-edits.ts'
+import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
 
 /** Reads one typed line into a seat for a job, or a change of the open job, said back in words. */
 export function readTyped(line: string, context: TypingContext): Answer {
@@ -31,7 +31,7 @@ const READERS: Record<string, Reader> = {
   ...FILLING_EDITS,
   ...Object.fromEntries(['cot', 'crib', 'infant', 'baby'].map((word): [string, Reader] => [word, () => fail({ code: 'infant' })])),
   // Dimensions that this seat has not; on one that has them they are read before.
-  ...Object.fromEntries(['length', 'width', 'depth', 'thickness', 'near', 'far', 'radius', 'chord', 'rise', 'head', 'foot'].map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word })])),
+  ...Object.fromEntries(dimensionWords().map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word })])),
   gap: (rest, c) => gap('gap', 1, rest, c),
   squeeze: (rest, c) => gap('squeeze', -1, rest, c),
   in: (rest, c) => chain(readCount(rest, c.limits), (n) => edit(setSeat(`${n} cushions`, (seat) => withCount(seat, n)))),

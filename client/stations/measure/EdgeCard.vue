@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { LONGEST_MM, type EdgeRole, type EdgeSetting } from '../../../contract/index.ts'
+import { LONGEST_MM, MOST_LEAN_DEG, type EdgeRole, type EdgeSetting } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { edgeLength } from '../../../core/outline/index.ts'
 import { footingOf, PLAIN_EDGE, settingName, shapeSeat } from '../../../core/seat/index.ts'
@@ -49,7 +49,7 @@ function setLean(by: (typeof LEANS)[number]['value']): void {
 }
 function setDegrees(event: Event): void {
   const degrees = Number((event.target as HTMLInputElement).value)
-  if (Number.isFinite(degrees) && Math.abs(degrees) <= 75) change({ lean: { by: 'angle', degrees } }, `Edge ${key.value} leans ${degrees}°`, 'lean')
+  if (Number.isFinite(degrees) && Math.abs(degrees) <= MOST_LEAN_DEG) change({ lean: { by: 'angle', degrees } }, `Edge ${key.value} leans ${degrees}°`, 'lean')
 }
 </script>
 
@@ -60,7 +60,7 @@ function setDegrees(event: Event): void {
     <div class="line"><span>Side</span><ChoiceButtons :model-value="lean?.by ?? 'upright'" :choices="LEANS" :name="`How the side at ${edge} leans`" @update:model-value="setLean" /></div>
     <div v-if="lean?.by === 'angle'" class="line">
       <label for="edge-lean">Degrees</label>
-      <input id="edge-lean" type="number" min="-75" max="75" step="1" :value="lean.degrees" @change="setDegrees" />
+      <input id="edge-lean" type="number" :min="-MOST_LEAN_DEG" :max="MOST_LEAN_DEG" step="1" :value="lean.degrees" @change="setDegrees" />
       <span class="quiet">outwards going up; minus: inwards</span>
     </div>
     <div v-else-if="lean?.by === 'overhang'" class="line"><span>Top stands out</span><LengthField :model-value="lean.mm" :unit="jobs.job!.units" :name="`Overhang of edge ${edge}`" :min="-1000" :max="1000" @update:model-value="(mm) => change({ lean: { by: 'overhang', mm } }, 'Overhang', 'overhang')" /></div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { LONGEST_MM, type Ear, type Footprint } from '../../../contract/index.ts'
+import { LONGEST_MM, MOST_SWEEP_DEG, type Ear, type Footprint } from '../../../contract/index.ts'
 import { reading, setSeat } from '../../../core/job/index.ts'
 import { valueOf } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -45,7 +45,7 @@ const setCurve = (s: Of<'ring'>, by: 'radius' | 'chord') =>
 const setExtent = (s: Of<'ring'>, by: 'length' | 'angle' | 'chord') => set({ ...s, extent: by === 'length' ? { by, length: reading(2000) } : by === 'angle' ? { by, degrees: 90 } : { by } }, `Bench by its ${by}`)
 function setAngle(s: Of<'ring'>, event: Event): void {
   const degrees = Number((event.target as HTMLInputElement).value)
-  if (degrees > 0 && degrees <= 350) set({ ...s, extent: { by: 'angle', degrees } }, `Angle ${degrees}°`, 'ring-angle')
+  if (degrees > 0 && degrees <= MOST_SWEEP_DEG) set({ ...s, extent: { by: 'angle', degrees } }, `Angle ${degrees}°`, 'ring-angle')
 }
 const ear = (s: Of<'eared'>, side: 'left' | 'right') => {
   const now = s[side]
@@ -79,7 +79,7 @@ const dropStation = (s: Of<'berth'>) => set({ ...s, stations: s.stations.slice(0
     <div class="field-row"><span class="label">Taped on the</span><div><ChoiceButtons :model-value="shape.at" :choices="ON_ARC" name="Which arc was measured" @update:model-value="(at) => set({ ...(shape as Of<'ring'>), at }, `Measured on the ${at} arc`)" /></div></div>
     <div class="field-row"><span class="label">Curve by</span><div><ChoiceButtons :model-value="shape.curve.by" :choices="CURVES" name="How the curve was measured" @update:model-value="(by) => setCurve(shape as Of<'ring'>, by)" /></div></div>
     <div class="field-row"><span class="label">Bench by</span><div><ChoiceButtons :model-value="shape.extent.by" :choices="shape.curve.by === 'chord' ? [...EXTENTS, { value: 'chord', label: 'the chord' } as const] : EXTENTS" name="How far the bench goes" @update:model-value="(by) => setExtent(shape as Of<'ring'>, by)" /></div></div>
-    <div v-if="shape.extent.by === 'angle'" class="field-row"><label class="label" for="ring-angle">Angle, degrees</label><div><input id="ring-angle" type="number" min="1" max="350" :value="shape.extent.degrees" @change="setAngle(shape as Of<'ring'>, $event)" /></div></div>
+    <div v-if="shape.extent.by === 'angle'" class="field-row"><label class="label" for="ring-angle">Angle, degrees</label><div><input id="ring-angle" type="number" min="1" :max="MOST_SWEEP_DEG" :value="shape.extent.degrees" @change="setAngle(shape as Of<'ring'>, $event)" /></div></div>
   </template>
   <template v-else-if="shape.kind === 'berth'">
     <div class="field-row"><span class="label">Hull</span><div><ChoiceButtons :model-value="shape.hull" :choices="HULLS" name="How the hull runs" @update:model-value="(hull) => set({ ...(shape as Of<'berth'>), hull }, `Hull by ${hull === 'smooth' ? 'a smooth arc' : 'straight lines'}`)" /></div></div>

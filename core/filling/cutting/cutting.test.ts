@@ -246,6 +246,13 @@ describe('pieces of stock', () => {
 })
 
 describe('cut to size', () => {
+  it('joins nothing and stacks nothing: that is the supplier\'s', () => {
+    const plan = cut(blockOf(2400, 500, 83), { supply: 'cut-to-size' })
+    expect(plan.blocks[0]!.parts.map((p) => [p.id, p.thicknessMm])).toEqual([['A1', 83]])
+    expect(plan.blocks[0]!.unmade).toEqual([])
+    expect(plan.supplies.glue).toBeNull()
+  })
+
   it('orders whole layers, and pays for their boxes', () => {
     const plan = cut(blockOf(2400, 500, 100, 2), { supply: 'cut-to-size' })
     expect(plan.order.map((l) => [l.what, l.count, l.widthMm, l.depthMm, l.thicknessMm])).toEqual([['Block A', 2, 2400, 500, 100]])

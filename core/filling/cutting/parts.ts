@@ -81,10 +81,10 @@ function slicesOf({ block, layers }: BlockToCut, cutting: Cutting, use: Use): re
   const slices: Slice[] = []
   let fromMm = 0
   layers.forEach(({ grade, thicknessMm: layerMm }, layer) => {
-    const made = stackFor(layerMm, offeredFor(grade, cutting))
-    for (const thicknessMm of made.length > 0 ? made : [layerMm]) {
+    for (const thicknessMm of sheetsOf(layerMm, grade, cutting)) {
       const box = boxOf(needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm))
-      const joins = planJoins(block, { width: box.maxX - box.minX, depth: box.maxY - box.minY }, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
+      const need = { width: box.maxX - box.minX, depth: box.maxY - box.minY }
+      const joins = isOrderedWhole(cutting) ? NO_JOINS : planJoins(block, need, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
       slices.push({ layer, grade, thicknessMm, fromMm, joins })
       fromMm += thicknessMm
     }
@@ -92,8 +92,16 @@ function slicesOf({ block, layers }: BlockToCut, cutting: Cutting, use: Use): re
   return slices
 }
 
+/** Cut to size, a layer comes in one piece: sheets and joins are the supplier's. */
+const isOrderedWhole = ({ supply }: Cutting): boolean => supply === 'cut-to-size'
+
+function sheetsOf(layerMm: number, grade: Grade, cutting: Cutting): readonly number[] {
+  const made = isOrderedWhole(cutting) ? [] : stackFor(layerMm, offeredFor(grade, cutting))
+  return made.length > 0 ? made : [layerMm]
+}
+
 const unmadeOf = (layers: readonly SettledLayer[], cutting: Cutting): BlockParts['unmade'] =>
-  layers.flatMap(({ grade, thicknessMm }, layer) => {
+  (isOrderedWhole(cutting) ? [] : layers).flatMap(({ grade, thicknessMm }, layer) => {
     const offered = offeredFor(grade, cutting)
     return stackFor(thicknessMm, offered).length > 0 ? [] : [{ layer, wantedMm: thicknessMm, nearestMm: nearestStack(thicknessMm, offered) }]
   })

@@ -40,7 +40,8 @@ interface Board {
 }
 
 /** Sheets lie on their long side: the lay's y is their length, its x their width. */
-const boards = computed(() => cutting.value.groups.flatMap((g) => (nest.lays.some((n) => n.group === g.group.id) ? nestedBoards(g) : rowBoard(g))))
+const isOrdered = computed(() => foam.value.cutting.supply === 'cut-to-size')
+const boards = computed(() => (isOrdered.value ? [] : cutting.value.groups).flatMap((g) => (nest.lays.some((n) => n.group === g.group.id) ? nestedBoards(g) : rowBoard(g))))
 
 function nestedBoards({ group }: GroupBuy): Board[] {
   return nest.lays.filter((n) => n.group === group.id).flatMap((n) => {
@@ -97,7 +98,7 @@ const drawn = computed(() => {
 <template>
   <div ref="place" class="nest">
     <svg :width="width" :height="drawn.height" role="img" aria-label="Parts on sheets of foam, to scale">
-      <text x="16" y="26" class="caption">{{ boards.length === 0 ? 'Nothing to cut from sheets' : `Parts on their sheets${nest.running ? ', searching …' : nest.isKept ? ', kept' : ''}` }}</text>
+      <text x="16" y="26" class="caption">{{ isOrdered ? 'Ordered cut to size: nothing to nest' : boards.length === 0 ? 'Nothing to cut from sheets' : `Parts on their sheets${nest.running ? ', searching …' : nest.isKept ? ', kept' : ''}` }}</text>
       <g v-for="(s, i) in drawn.sheets" :key="i">
         <text :x="s.left" :y="s.top - 8">{{ s.board.title }}</text>
         <rect :x="s.left" :y="s.top" :width="s.board.lengthMm * s.k" :height="s.board.widthMm * s.k" class="sheetful" />

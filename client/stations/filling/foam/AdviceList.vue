@@ -34,13 +34,14 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) => chang
     <li v-for="c in advice.works.slice(0, SHOWN)" :key="words(c)">
       <button type="button" class="plain-button" :aria-label="`Take ${words(c)}`" @click="jobs.edit(setLayers(words(c), c.layers))">Take</button>
       <div>
-        <b>{{ words(c) }}</b><span v-if="c === advice.softest" class="quiet"> · softest single grade</span>
+        <b>{{ words(c) }}</b>
         <div class="quiet">left under light / middle / heavy {{ sinks(c) }}; margin {{ formatLength(c.support.fresh.marginMm, units) }} new, {{ formatLengthWithUnit(c.support.aged.marginMm, units) }} aged; {{ c.massKg.toFixed(1) }} kg, {{ money(c.cost) }}, {{ money(c.costPerYear) }} a year</div>
         <div v-for="d in c.doubts" :key="d.code" class="doubt">{{ doubtWords(d) }}</div>
       </div>
     </li>
   </ol>
-  <div v-else class="none">
+  <p v-if="advice.softest" class="softest">Softest single grade that works: <b>{{ words(advice.softest) }}</b></p>
+  <div v-else-if="advice.works.length === 0" class="none">
     <b>No grade does all of this. Give up one demand:</b>
     <ul>
       <li v-for="r in advice.relax" :key="r.demand">{{ relaxationWords(r, units) }} <button type="button" class="plain-button" @click="jobs.edit(setLayers(words(r.lets), r.lets.layers))">Take</button></li>
@@ -80,6 +81,10 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) => chang
 
 .works .quiet {
   font-size: 15px;
+}
+
+.softest {
+  margin: 0;
 }
 
 .doubt {

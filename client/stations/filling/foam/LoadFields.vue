@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Filling, Load } from '../../../../contract/index.ts'
-import { demandsOf, EXPOSURE_WORDS, loadCaseOf, mainGrade, USES, USUAL_FIBRE, type UseDemands } from '../../../../core/filling/index.ts'
-import { setFilling, setGrade } from '../../../../core/job/index.ts'
+import { demandsOf, EXPOSURE_WORDS, loadCaseOf, mainGrade, USES, type UseDemands } from '../../../../core/filling/index.ts'
+import { setFilling, setGrade, setLooseFibre } from '../../../../core/job/index.ts'
 import type { AmountKind } from '../../../../core/units/index.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
@@ -30,7 +30,7 @@ function setOwn(name: keyof Load['own'], label: string, value: number | null): v
 function fillWith(kind: Filling['kind']): void {
   if (kind === filling.value.kind) return
   if (kind === 'foam') jobs.edit(setGrade(shop.lists!.grades[0]!))
-  else jobs.edit({ says: 'Filled with loose fibre', apply: (job) => ({ ...job, filling: { kind: 'loose-fibre', load: job.filling.load, boardMm: job.filling.boardMm, ...USUAL_FIBRE } }) })
+  else jobs.edit(setLooseFibre)
 }
 const setFibre = (says: string, change: object) => jobs.edit({ says, apply: (job) => (job.filling.kind === 'loose-fibre' ? { ...job, filling: { ...job.filling, ...change } } : job) }, says)
 
