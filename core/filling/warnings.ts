@@ -15,7 +15,7 @@ export function fillingWarnings(filling: Filling, plans: readonly FillingPlan[],
   const first = plans[0]!
   const foam = plans.filter((p) => p.kind === 'foam')
   return [
-    ...coverFaults(plans, cushions),
+    ...outlineFaults(plans, cushions),
     ...(filling.kind === 'foam' && foam[0] ? [...supportWarnings(filling, foam[0]), ...layerWarnings(filling, foam), ...sizingWarnings(filling, foam[0], cushions)] : []),
     ...(cutting && filling.kind === 'foam' ? cuttingWarnings(cutting) : []),
     ...placeWarnings(filling),
@@ -56,9 +56,9 @@ function sizingWarnings({ school }: FoamFilling, { sizing, fit }: FoamPlan, cush
   return [...fitWarnings(fit), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
 }
 
-function coverFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
-  const lost = plans.some(({ sizing }, i) => !keepsShape(cushions.designs[i]!.solid.outline, sizing.cover.outline))
-  return lost ? [{ ...at('stop'), code: 'cover-outline-lost' }] : []
+function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
+  const lost = (what: 'block' | 'cover') => plans.some(({ sizing }, i) => !keepsShape(cushions.designs[i]!.solid.outline, sizing[what].outline))
+  return [...(lost('cover') ? [{ ...at('stop'), code: 'cover-outline-lost' } as const] : []), ...(lost('block') ? [{ ...at('stop'), code: 'block-outline-lost' } as const] : [])]
 }
 
 function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly Warning[] {

@@ -97,6 +97,17 @@ describe('a ring, by hand', () => {
     expect(inOrder.map((c) => designs[c.design]!.solid.outline.length)).toEqual([5, 4, 4])
   })
 
+  it.each(['near left', 'near right', 'far left', 'far right'])('a rounding %s changes the end cushion alone, whichever side is the front', (corner) => {
+    for (const front of ['near', 'far']) {
+      const seat = { ...seatOf(ring), front, corners: { [corner]: { kind: 'round' as const, radiusMm: 12 } }, division: { kind: 'run' as const, count: 4, gapMm: 2, cuts: 'radial' as const } }
+      const { designs } = cushionsFrom(seat)
+      expect(designs.map((d) => d.count).toSorted()).toEqual([1, 3])
+      const [one, three] = designs.toSorted((a, b) => a.count - b.count)
+      expect(areaOf(one!.solid.outline)).toBeLessThan(areaOf(three!.solid.outline))
+      expect(areaOf(one!.solid.outline)).toBeGreaterThan(areaOf(three!.solid.outline) - 12 * 12)
+    }
+  })
+
   it('with walls at its ends all cushions stay alike', () => {
     const wall = { meets: 'wall' as const, lean: null, riseMm: 0 }
     const { designs } = cushionsFrom({ ...seatOf(ring), edges: { left: wall, right: wall, far: wall }, division: { kind: 'run', count: 5, gapMm: 0, cuts: 'radial' } })

@@ -22,7 +22,7 @@ export type WarningCase =
   | { readonly code: 'tapes-disagree'; readonly tapes: readonly { readonly tape: string; readonly offMm: number }[] }
   | { readonly code: 'old-differs'; readonly source: 'old cushion' | 'label'; readonly dimension: 'width' | 'depth' | 'thickness'; readonly was: number; readonly now: number }
   | { readonly code: 'hull-clearance'; readonly clearance: number; readonly usual: number }
-  | { readonly code: 'cover-outline-lost' }
+  | { readonly code: 'cover-outline-lost' | 'block-outline-lost' }
   | { readonly code: 'curved-front-match'; readonly off: number }
   | { readonly code: 'thickness-over-depth'; readonly thickness: number; readonly depth: number }
   | { readonly code: 'heavy'; readonly massKg: number; readonly lengthMm: number }

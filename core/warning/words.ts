@@ -33,6 +33,8 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(`A clearance of ${mm(w.clearance)} is little against a hull: foam swells with damp and goes in past frames.`, `${mm(w.usual)} is usual aboard.`)
     case 'cover-outline-lost':
       return words('At its finished size the cover loses an edge of the outline.', 'Choose another sizing school, or a smaller allowance.')
+    case 'block-outline-lost':
+      return words('At its cut size the block loses an edge of the outline.', 'Choose size for size, or leave the short edge out of the outline.')
     case 'curved-front-match':
       return words(`The front is bowed: its boxing matches the stripes in the middle and is ${mm(w.off)} off at its ends.`, 'Choose a plain boxing where that would show.')
     case 'thickness-over-depth':

@@ -1,5 +1,5 @@
 import type { Seat } from '../../../contract/index.ts'
-import { arcBetween, at, edgeOf, isStraight, offsetEdges, onEdge, stretchOf, vertex, type Arc, type CutOff, type Outline } from '../../outline/index.ts'
+import { arcBetween, at, edgeLength, edgeOf, isStraight, offsetEdges, onEdge, stretchOf, vertex, type Arc, type CutOff, type Outline } from '../../outline/index.ts'
 import type { SeatEdge, ShapedSeat } from '../shaped-seat.ts'
 import { inOwnFrame, type Cut } from './own-frame.ts'
 
@@ -18,10 +18,11 @@ export function radialRun(shaped: ShapedSeat, n: number, gapMm: number, seat: Se
   const radius = Math.abs(arcOn(outline, front).radius)
   const clear = (side: 'left' | 'right'): number => (edges.some((e) => e.side === side && e.meets !== 'open') ? seat.clearanceMm / radius : 0)
   const gap = gapMm / radius
-  const each = (Math.abs(bare.sweep) - clear('left') - clear('right') - (n - 1) * gap) / n
+  const whole = spanAbout(bare, shaped.bare.outline)
+  const each = (whole.sweep - clear('left') - clear('right') - (n - 1) * gap) / n
   if (!(each > 0)) return [{ outline: [], edges: [], place: null }]
   const way = Math.sign(bare.sweep)
-  const start = bare.startAngle + way * clear('left')
+  const start = whole.startAngle + way * clear('left')
   return Array.from({ length: n }, (_, i) => {
     const [from, to] = [start + way * i * (each + gap), start + way * (i * (each + gap) + each)]
     // An end without clearance stays as the tape found it, corners and all.
@@ -32,11 +33,26 @@ export function radialRun(shaped: ShapedSeat, n: number, gapMm: number, seat: Se
   })
 }
 
-const arcIndex = (outline: Outline, edges: readonly SeatEdge[], side: SeatEdge['side']): number => edges.findIndex((e, i) => e.side === side && !isStraight(outline[i]!.bulge))
+/** The longest arc on a side: a rounded corner may count to the side as well. −1 where there is none. */
+function arcIndex(outline: Outline, edges: readonly SeatEdge[], side: SeatEdge['side']): number {
+  const arcs = edges.flatMap((e, i) => (e.side === side && !isStraight(outline[i]!.bulge) ? [i] : []))
+  return arcs.reduce((best, i) => (best < 0 || edgeLength(outline, i) > edgeLength(outline, best) ? i : best), -1)
+}
 
 function arcOn(outline: Outline, i: number): Arc {
   const [a, b] = edgeOf(outline, i)
   return arcBetween(a, b, a.bulge!)
+}
+
+/** From end to end about the centre of the front arc, corners that were rounded or cut off it counted in: the ends point to the centre. */
+function spanAbout(front: Arc, outline: Outline): { readonly startAngle: number; readonly sweep: number } {
+  const middle = front.startAngle + front.sweep / 2
+  const offsets = outline.map((p) => {
+    const angle = Math.atan2(p.y - front.centre.y, p.x - front.centre.x) - middle
+    return Math.atan2(Math.sin(angle), Math.cos(angle)) * Math.sign(front.sweep)
+  })
+  const [first, last] = [Math.min(...offsets), Math.max(...offsets)]
+  return { startAngle: middle + Math.sign(front.sweep) * first, sweep: last - first }
 }
 
 /** What lies between two angles: along the front arc, across, back along the back arc, across; or round an end of the seat. */
