@@ -27,6 +27,8 @@ export type FoamTestFault = 'no-presses' | 'sink-over-thickness'
 /** What a hand with a rule and kitchen scales can do: a sink read to about a millimetre, a density to about 4 %. */
 const READ_MM = 1
 const DENSITY_ERROR = 0.04
+/** A weight on a kitchen scale. */
+const FORCE_ERROR = 0.01
 /** Beyond this strain a press says something of how a foam firms up. */
 const DEEP = 0.5
 /** Nobody knows a family's habits better than this. */
@@ -74,13 +76,13 @@ interface Fit {
 
 /** How logarithms are averaged, and their spread told. */
 interface Averages {
-  readonly middle: (values: readonly number[]) => number
-  readonly spread: (deviations: readonly number[]) => number
+  readonly middle: (values: readonly number[], weights: readonly number[]) => number
+  readonly spread: (deviations: readonly number[], weights: readonly number[]) => number
 }
 
-const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length
+const mean = (values: readonly number[], weights: readonly number[]): number => values.reduce((sum, v, i) => sum + v * weights[i]!, 0) / weights.reduce((a, b) => a + b, 0)
 const median = (values: readonly number[]): number => values.toSorted((a, b) => a - b)[Math.floor((values.length - 1) / 2)]!
-const MEANS: Averages = { middle: mean, spread: (d) => Math.sqrt(mean(d.map((v) => v * v))) }
+const MEANS: Averages = { middle: mean, spread: (d, weights) => Math.sqrt(mean(d.map((v) => v * v), weights)) }
 const MEDIANS: Averages = { middle: median, spread: (d) => median(d.map(Math.abs)) }
 
 /** For each support factor the scale that fits best is an average of logarithms; the factor with the least spread wins. */
@@ -103,14 +105,16 @@ function scaledFit(test: FoamTest, presses: FoamTest['presses'], supportFactor: 
     return (curve.stressPa(strain) * edgeFactor(strain, test.thicknessMm, test.discMm) * Math.PI * (test.discMm / 2) ** 2) / 1e6
   }
   const logs = presses.map((p) => Math.log(p.forceN / forceOf(p.sinkMm)))
-  const centre = middle(logs)
-  const scale = Math.exp(centre)
   const slopes = presses.map((p) => Math.abs(Math.log(forceOf(p.sinkMm + READ_MM / 2) / forceOf(Math.max(0.1, p.sinkMm - READ_MM / 2)))))
+  // Near packed a hair of sink is a world of force: such a press says little of the firmness.
+  const weights = slopes.map((slope) => 1 / (FORCE_ERROR ** 2 + slope ** 2))
+  const centre = middle(logs, weights)
+  const scale = Math.exp(centre)
   return {
     forces: { at25N: unit.at25N * scale, at40N: 100 * scale, at65N: unit.at65N * scale },
     forceAt: (sinkMm) => forceOf(sinkMm) * scale,
-    spread: spread(logs.map((l) => l - centre)),
-    readingError: Math.sqrt(slopes.reduce((sum, s) => sum + s * s, 0)) / slopes.length,
+    spread: spread(logs.map((l) => l - centre), weights),
+    readingError: Math.sqrt(slopes.reduce((sum, s, i) => sum + (s * weights[i]!) ** 2, 0)) / weights.reduce((a, b) => a + b, 0),
   }
 }
 

@@ -1,10 +1,14 @@
 /** Sheets in one block, at most: more glue lines are felt. */
 export const MOST_SHEETS = 3
 
-/** Up to three sheet thicknesses that add up to the wanted one, thickest first; empty when none do. */
+/** A 75 mm sheet does for three inches: so little the cover squeezes or the foam fills. */
+const UNSEEN_MM = 2
+
+/** Up to three sheet thicknesses that add up to the wanted one, or near enough, thickest first; empty when none do. */
 export function stackFor(thicknessMm: number, offered: readonly number[]): readonly number[] {
-  const exact = stacks(offered).filter((s) => Math.abs(total(s) - thicknessMm) < 0.5)
-  return exact.toSorted((a, b) => a.length - b.length)[0] ?? []
+  const off = (s: readonly number[]) => Math.abs(total(s) - thicknessMm)
+  const near = stacks(offered).filter((s) => off(s) <= UNSEEN_MM)
+  return near.toSorted((a, b) => Math.round(off(a) - off(b)) || a.length - b.length)[0] ?? []
 }
 
 export function nearestStack(thicknessMm: number, offered: readonly number[]): number {

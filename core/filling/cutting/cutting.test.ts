@@ -24,6 +24,9 @@ describe('stacks of sheets', () => {
     [225, [100, 100, 25]],
     [83, []],
     [400, []],
+    [76.2, [75]],
+    [101.6, [100]],
+    [78, []],
   ])('%d mm is made of %j', (thickness, stack) => expect(stackFor(thickness, [25, 50, 75, 100])).toEqual(stack))
 
   it('names the nearest stack where none fits', () => {

@@ -77,7 +77,7 @@ async function keepGrade(): Promise<void> {
         </tr>
       </tbody>
     </table>
-    <p class="quiet hint">Weights in kg, N or lbf. Put one to three on the disc; the sink past half the thickness tells how the foam firms up.{{ test.isSimulated ? ' These readings are simulated.' : '' }}</p>
+    <p class="quiet hint">Weights in kg, N or lbf. Put one to three on the disc that sink it a quarter to two thirds of the thickness; past half of it they tell how the foam firms up.{{ test.isSimulated ? ' These readings are simulated.' : '' }}</p>
     <div class="buttons no-print">
       <button type="button" class="plain-button" @click="addWeight">Add a weight</button>
       <button v-if="test.presses.length > 0" type="button" class="plain-button" @click="set({ presses: [], isSimulated: false }, 'Presses struck')">Strike all</button>
