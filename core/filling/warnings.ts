@@ -16,7 +16,7 @@ export function fillingWarnings(filling: Filling, plans: readonly FillingPlan[],
   const foam = plans.filter((p) => p.kind === 'foam')
   return [
     ...outlineFaults(plans, cushions),
-    ...(filling.kind === 'foam' && foam[0] ? [...supportWarnings(filling, foam[0]), ...layerWarnings(filling, foam), ...sizingWarnings(filling, foam[0], cushions)] : []),
+    ...(filling.kind === 'foam' && foam[0] ? [...supportWarnings(filling, foam[0]), ...layerWarnings(filling, foam), ...sizingWarnings(filling, foam, cushions)] : []),
     ...(cutting && filling.kind === 'foam' ? cuttingWarnings(cutting) : []),
     ...placeWarnings(filling),
     ...heightWarnings(first),
@@ -48,12 +48,14 @@ function layerWarnings({ layers, wadding }: FoamFilling, plans: readonly FoamPla
   return warnings
 }
 
-function sizingWarnings({ school }: FoamFilling, { sizing, fit }: FoamPlan, cushions: Cushions): readonly Warning[] {
+function sizingWarnings({ school }: FoamFilling, plans: readonly FoamPlan[], cushions: Cushions): readonly Warning[] {
   const { solid } = cushions.designs[0]!
-  const finished = expectedSize(sizing)
+  const finished = expectedSize(plans[0]!.sizing)
   const [width, depth] = [solid.width.value - finished.widthMm, solid.depth.value - finished.depthMm]
   const shrinks = school.kind !== 'wrap-then-measure' && (width > 0.5 || depth > 0.5)
-  return [...fitWarnings(fit), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
+  // Cushions of several shapes share most doubts: each is said once.
+  const fits = new Map(plans.flatMap((p) => fitWarnings(p.fit)).map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]))
+  return [...fits.values(), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
 }
 
 function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
