@@ -1,7 +1,11 @@
-import { areaOf, hasArcs } from '../outline/index.ts'
+import { areaOf, boxOf, hasArcs, type Outline } from '../outline/index.ts'
 import type { Solid } from '../seat/index.ts'
 
 /** Upright and rectangular: its sizes over all say everything. */
-export function isPlainBox({ outline, edges, width, depth }: Solid): boolean {
-  return !hasArcs(outline) && edges.every((e) => e.leanRad === 0) && Math.abs(areaOf(outline) - width.value * depth.value) < 1
+export const isPlainBox = ({ outline, edges }: Solid): boolean => edges.every((e) => e.leanRad === 0) && fillsItsBox(outline)
+
+/** Rectangular: nothing of the box over all is missing. */
+export function fillsItsBox(outline: Outline): boolean {
+  const { minX, minY, maxX, maxY } = boxOf(outline)
+  return !hasArcs(outline) && Math.abs(areaOf(outline) - (maxX - minX) * (maxY - minY)) < 1
 }

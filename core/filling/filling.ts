@@ -72,12 +72,11 @@ function planFoam(filling: FoamFilling, { cushion, seam, oldThicknessMm }: Filli
 
 function planFibre(filling: FibreFilling, { cushion, oldThicknessMm }: FillingPlace): FibrePlan {
   const sizing: Sizing = { block: cushion, wrapped: cushion, cover: cushion, reason: 'Loose fibre in a liner a little larger than the cover.' }
-  const volume = over(times(cushion.width, cushion.depth, cushion.thickness), given(1e9, 'plain', 'mm³ in a m³'))
   const mass = figure({
     id: 'filling.mass',
     label: 'Fibre in one cushion',
     quantity: 'mass',
-    sum: times(isPlainBox(cushion) ? volume : given(volumeMm3(cushion, 0, cushion.thickness.value) / 1e9, 'plain', 'volume from the outline, m³'), given(filling.fillKgM3, 'plain', 'fill, kg/m³')),
+    sum: times(volumeM3(cushion, null), given(filling.fillKgM3, 'plain', 'fill, kg/m³')),
     rule: 'volume of the cover by the fill, 18 to 35 kg/m³',
     setBy: 'job',
     change: 'filling.fill',

@@ -1,4 +1,4 @@
-export { isPlainBox } from './box.ts'
+export { fillsItsBox, isPlainBox } from './box.ts'
 export * from './choice/index.ts'
 export * from './cutting/index.ts'
 export { planFilling, type FibrePlan, type FillingPlan, type FillingPlace, type FoamPlan } from './filling.ts'

@@ -1,5 +1,5 @@
 import { pipingId, type ClothPlan } from '../cloth/index.ts'
-import { isPlainBox, type CuttingPlan } from '../filling/index.ts'
+import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { DesignPlan } from '../plan.ts'
 import type { Solid } from '../seat/index.ts'
@@ -56,8 +56,5 @@ function foamLines(designs: readonly DesignPlan[], { blocks }: CuttingPlan, unit
 export function shapeNote(solid: Solid): string {
   const { edges } = solid
   const tilts = edges.filter((e) => e.leanRad !== 0).map((e) => `${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`)
-  return [...(isPlainOutline(solid) ? [] : ['cut to the template']), ...(tilts.length > 0 ? [`knife tilt: ${[...new Set(tilts)].join(', ')}`] : [])].join('; ')
+  return [...(fillsItsBox(solid.outline) ? [] : ['cut to the template']), ...(tilts.length > 0 ? [`knife tilt: ${[...new Set(tilts)].join(', ')}`] : [])].join('; ')
 }
-
-/** A rectangle at the foot; its sides may lean. */
-const isPlainOutline = (solid: Solid): boolean => isPlainBox({ ...solid, edges: solid.edges.map((e) => ({ ...e, leanRad: 0 })) })

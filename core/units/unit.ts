@@ -10,3 +10,6 @@ export const MM_PER_INCH = 25.4
 export type LengthUnit = 'mm' | 'cm' | 'inch-8' | 'inch-16'
 
 export const isInch = (unit: LengthUnit): boolean => unit === 'inch-8' || unit === 'inch-16'
+
+/** Millimetres in one of a unit, for scales of charts. */
+export const mmPerUnit = (unit: LengthUnit): number => (isInch(unit) ? MM_PER_INCH : unit === 'cm' ? 10 : 1)

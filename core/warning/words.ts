@@ -1,5 +1,8 @@
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
+import { isMatterOfTaste } from '../filling/choice/verdict.ts'
 import { doubtWords, failureWords } from '../filling/choice/words.ts'
+import { FRONT_CLEAR_MM, SITTER_CLEAR_MM, STAGGER_MM } from '../filling/cutting/joins.ts'
+import { HEAVY_KG, LONG_MM } from '../seat/advice.ts'
 import { seatFaultWords } from '../seat/fault-words.ts'
 import type { Warning } from './warning.ts'
 
@@ -40,13 +43,13 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'thickness-over-depth':
       return words(`The thickness ${mm(w.thickness)} is more than the depth ${mm(w.depth)}.`, 'Check that depth and thickness are not exchanged.')
     case 'heavy':
-      return words(`A block weighs ${trimmed(w.massKg, 1)} kg and is ${mm(w.lengthMm)} long: two people carry it (over 12 kg or over 1.8 m).`, 'Divide the bench into more cushions, or plan for two.')
+      return words(`A block weighs ${trimmed(w.massKg, 1)} kg and is ${mm(w.lengthMm)} long: two people carry it (over ${HEAVY_KG} kg or over ${mm(LONG_MM)}).`, 'Divide the bench into more cushions, or plan for two.')
     case 'no-sheet-thickness':
       return words(`No stack of up to three sheets (${w.offered.map(mm).join(', ')}) makes ${mm(w.wanted)}.`, `The nearest stack is ${mm(w.nearest)}: change the thickness, or have a sheet split to order.`)
     case 'foam-fails':
-      return words(`The foam ${w.failure.code === 'exposure' ? `does not suit the place: ${failureWords(w.failure)}` : `is ${failureWords(w.failure)}`.replace('is bottoms', 'bottoms')}.${w.failure.code === 'bottoms' ? ` ${BASES[w.base]}` : ''}`, FOAM_CURES[w.failure.code])
+      return words(`The foam ${FAILS[w.failure.code]}${failureWords(w.failure)}.${w.failure.code === 'bottoms' ? ` ${BASES[w.base]}` : ''}`, FOAM_CURES[w.failure.code])
     case 'foam-doubt':
-      return words(`This foam: ${doubtWords(w.doubt)}.${w.doubt.code === 'near-bottom' || w.doubt.code === 'bottoms-aged' ? ` ${BASES[w.base]}` : ''}`, w.doubt.code === 'light-feels-hard' || w.doubt.code === 'heavy-sinks-deep' ? '' : 'A denser or firmer grade lasts; the advice ranks them.')
+      return words(`This foam: ${doubtWords(w.doubt)}.${w.doubt.code === 'near-bottom' || w.doubt.code === 'bottoms-aged' ? ` ${BASES[w.base]}` : ''}`, isMatterOfTaste(w.doubt) ? '' : 'A denser or firmer grade lasts; the advice ranks them.')
     case 'layers-over-block':
       return words(`The layers of set thickness come to ${mm(w.layers)}; the block is ${mm(w.block)} thick: nothing is left for the other layer.`, 'Make the set layers thinner, or the cushion thicker.')
     case 'too-many-layers':
@@ -54,9 +57,9 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'block-joined':
       return words(`The block is longer than any sheet: each is glued from ${w.joins + 1} parts, the offcut at the least seen end.`, 'Divide into more cushions, or order it cut from a longer bun, to do without a join.')
     case 'join-under-sitter':
-      return words('A join falls within 150 mm of the middle of a sitter, or within 100 mm of the front: there was no other place.', 'Choose a longer sheet, or divide the cushion there.')
+      return words(`A join falls within ${mm(SITTER_CLEAR_MM)} of the middle of a sitter, or within ${mm(FRONT_CLEAR_MM)} of the front: there was no other place.`, 'Choose a longer sheet, or divide the cushion there.')
     case 'joins-in-line':
-      return words('Joins of two layers lie less than 200 mm apart.', 'Choose another sheet size for one of the layers.')
+      return words(`Joins of two layers lie less than ${mm(STAGGER_MM)} apart.`, 'Choose another sheet size for one of the layers.')
     case 'not-for-sale':
       return words(`${w.grade} is not sold in sheets, and no piece in stock is chosen for it.`, 'Choose a piece of stock on the cutting page, or another grade.')
     case 'part-over-sheet':
@@ -126,6 +129,9 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return w satisfies never
   }
 }
+
+/** What leads up to the words of a failure. */
+const FAILS = { exposure: 'does not suit the place: ', bottoms: '', 'too-firm': 'is ', 'too-soft': 'is ' } as const
 
 const FOAM_CURES = {
   exposure: 'Choose a grade for that place; the advice names them.',

@@ -31,13 +31,16 @@ const DENSITY_ERROR = 0.04
 const FORCE_ERROR = 0.01
 /** Beyond this strain a press says something of how a foam firms up. */
 const DEEP = 0.5
+/** Past this strain the disc as good as stands on what lies under the foam. */
+const ON_THE_TABLE = 0.88
+const MOST_WEIGHTS = 3
 /** Nobody knows a family's habits better than this. */
 const SHAPE_ERROR = 0.05
 
 /** Estimates density and firmness of an unknown foam and names the grades it could be. */
 export function estimateFoam(test: FoamTest, grades: readonly Grade[]): FoamEstimate | FoamTestFault {
   if (test.presses.length === 0) return 'no-presses'
-  if (test.presses.some((p) => p.sinkMm >= test.thicknessMm * 0.88)) return 'sink-over-thickness'
+  if (test.presses.some((p) => p.sinkMm >= test.thicknessMm * ON_THE_TABLE)) return 'sink-over-thickness'
   const densityKgM3 = test.massKg / ((test.lengthMm * test.widthMm * test.thicknessMm) / 1e9)
   const going = goingDown(test.presses)
   // Medians first: one gross misreading must not hide behind the error it makes.
@@ -53,15 +56,14 @@ export function estimateFoam(test: FoamTest, grades: readonly Grade[]): FoamEsti
 const LEAST_SPREAD = 0.03
 
 /**
- * Presses on the way down: each at least as deep as those before it. Coming back up a foam pushes back less.
- * Weights are put on in any order: a lesser force at a lesser sink out of order is still a press of its own
- * when it lies on or above the line back from the deepest.
+ * Presses on the way down: coming back up a foam pushes back less. Up to three are weights put on in any
+ * order; more are a press's stroke, in the order it sent them.
  */
 function goingDown(presses: FoamTest['presses']): readonly number[] {
-  const isSweep = presses.length > 3
-  if (!isSweep) return presses.map((_, i) => i)
-  const deepest = presses.reduce((best, p, i) => (p.sinkMm > presses[best]!.sinkMm ? i : best), 0)
-  return presses.map((_, i) => i).filter((i) => i <= deepest)
+  const all = presses.map((_, i) => i)
+  if (presses.length <= MOST_WEIGHTS) return all
+  const deepest = all.reduce((best, i) => (presses[i]!.sinkMm > presses[best]!.sinkMm ? i : best), 0)
+  return all.filter((i) => i <= deepest)
 }
 
 interface Fit {

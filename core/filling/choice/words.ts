@@ -2,7 +2,7 @@ import type { Exposure } from '../../../contract/index.ts'
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../../units/index.ts'
 import type { SettledLayer } from '../model/index.ts'
 import type { Relaxation } from './advice.ts'
-import type { OldFoamReason } from './old-foam.ts'
+import { MOST_LOST, type OldFoamReason } from './old-foam.ts'
 import type { Doubt, Failure } from './verdict.ts'
 
 export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = { indoors: 'dry indoors', sun: 'in the sun', damp: 'a damp or cold place', wet: 'outdoors or aboard, uncovered' }
@@ -52,7 +52,7 @@ const DEMANDS: Readonly<Record<Failure['code'], string>> = {
 }
 
 export const OLD_FOAM_WORDS: Readonly<Record<OldFoamReason, string>> = {
-  lost: 'more than 15 % of its thickness is gone for good',
+  lost: `more than ${percent(MOST_LOST)} of its thickness is gone for good`,
   crumbles: 'it crumbles',
   smells: 'it smells',
   bottoms: 'the heaviest sitter presses it to the board',
@@ -61,7 +61,9 @@ export const OLD_FOAM_WORDS: Readonly<Record<OldFoamReason, string>> = {
 /** Layers from the top down, as they are spoken of. */
 export const layerWords = (layers: readonly SettledLayer[], unit: LengthUnit): string => layers.toReversed().map((l) => `${l.grade.name} ${formatLengthWithUnit(l.thicknessMm, unit)}`).join(' on ')
 
-export const percent = (share: number): string => `${trimmed(share * 100, 0)} %`
+export function percent(share: number): string {
+  return `${trimmed(share * 100, 0)} %`
+}
 
 function ordinal(n: number): string {
   const named = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth']

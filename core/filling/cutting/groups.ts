@@ -1,9 +1,11 @@
 import type { Cutting, FoamStock, Grade, LayPiece, LayProblem } from '../../../contract/index.ts'
-import { areaOf, boxOf, flatten, hasArcs } from '../../outline/index.ts'
+import { flatten } from '../../outline/index.ts'
 import { textKey } from '../../text-key/index.ts'
-import type { FoamPart } from './parts.ts'
+import { fillsItsBox } from '../box.ts'
+import { stockOf, type FoamPart } from './parts.ts'
+import type { SheetRoom } from './joins.ts'
 import { planRows, type RowPlan } from './rows.ts'
-import { KERF_MM } from './tools.ts'
+import { KERF_MM, sheetRoom } from './tools.ts'
 
 /** All parts of a job that come out of one thickness of one grade. */
 export interface FoamGroup {
@@ -24,18 +26,17 @@ export function groupParts(parts: readonly FoamPart[], cutting: Cutting): readon
   }
   return [...groups].map(([id, own]) => {
     const { grade, thicknessMm } = own[0]!
-    const stock = cutting.stock.filter((s) => s.gradeId === grade.id && Math.abs(s.thicknessMm - thicknessMm) < 1)
-    return { id, grade, thicknessMm, parts: own, stock, rows: planRows(own, grade, thicknessMm, cutting) }
+    return { id, grade, thicknessMm, parts: own, stock: stockOf(grade, thicknessMm, cutting), rows: planRows(own, grade, thicknessMm, cutting) }
   })
 }
 
 /** The parts of a group on so many equal sheets of one size, trim off and a kerf between them. */
 export const sheetProblem = (group: FoamGroup, sheet: Grade['sheets'][number], pieces: readonly LayPiece[], cutting: Cutting): LayProblem =>
-  problemOn({ width: sheet.widthMm - 2 * cutting.trimMm, length: sheet.lengthMm - 2 * cutting.trimMm, count: Math.min(1000, pieces.reduce((sum, p) => sum + p.qty, 0)) }, [], pieces, cutting)
+  problemOn({ ...sheetRoom(sheet, cutting), count: Math.min(1000, pieces.reduce((sum, p) => sum + p.qty, 0)) }, [], pieces, cutting)
 
 /** The same on one piece of stock, its cut-outs left alone. */
 export const stockProblem = (stock: FoamStock, pieces: readonly LayPiece[], cutting: Cutting): LayProblem =>
-  problemOn({ width: stock.widthMm, length: stock.lengthMm, count: 1 }, stock.cutOuts.map((c) => [c.yMm, c.xMm, c.widthMm, c.lengthMm]), pieces, cutting)
+  problemOn({ widthMm: stock.widthMm, lengthMm: stock.lengthMm, count: 1 }, stock.cutOuts.map((c) => [c.yMm, c.xMm, c.widthMm, c.lengthMm]), pieces, cutting)
 
 /**
  * Foam has no grain: every quarter turn will do, and a part may be turned over, which cuts it mirrored.
@@ -43,7 +44,7 @@ export const stockProblem = (stock: FoamStock, pieces: readonly LayPiece[], cutt
  */
 export const layPieces = (parts: readonly FoamPart[]): readonly LayPiece[] =>
   parts.map(({ id, count, outline }) => {
-    const isBox = !hasArcs(outline) && outline.length === 4 && Math.abs(areaOf(outline) - boxArea(outline)) < 1
+    const isBox = fillsItsBox(outline)
     return { id, qty: count, outline: flatten(outline, ARC_MM).map((p): [number, number] => [p.x, p.y]), turns: isBox ? [0, 90] : [0, 90, 180, 270], flip: !isBox, match: null }
   })
 
@@ -54,15 +55,10 @@ export const nestKey = (groups: readonly FoamGroup[], cutting: Cutting): string 
 /** As near to an arc as a knife goes. */
 const ARC_MM = 0.3
 
-function boxArea(outline: FoamPart['outline']): number {
-  const { minX, minY, maxX, maxY } = boxOf(outline)
-  return (maxX - minX) * (maxY - minY)
-}
-
-const problemOn = (cloth: { readonly width: number; readonly length: number; readonly count: number }, flaws: readonly [number, number, number, number][], pieces: readonly LayPiece[], { tool }: Cutting): LayProblem => ({
+const problemOn = ({ widthMm, lengthMm, count }: SheetRoom & { readonly count: number }, flaws: readonly [number, number, number, number][], pieces: readonly LayPiece[], { tool }: Cutting): LayProblem => ({
   format: 'loft-seam/lay-problem',
   version: 1,
-  cloth: { ...cloth, selvedge: [0, 0], repeat: { across: null, along: null }, flaws: [...flaws] },
+  cloth: { width: widthMm, length: lengthMm, count, selvedge: [0, 0], repeat: { across: null, along: null }, flaws: [...flaws] },
   gap: KERF_MM[tool],
   groups: {},
   pieces: [...pieces],

@@ -3,8 +3,8 @@ import { boxOf } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 
 /** Rules of the trade for glued joins. */
-const SITTER_CLEAR_MM = 150
-const FRONT_CLEAR_MM = 100
+export const SITTER_CLEAR_MM = 150
+export const FRONT_CLEAR_MM = 100
 export const STAGGER_MM = 200
 /** A narrower strip is not worth gluing on. */
 const LEAST_PART_MM = 60

@@ -1,9 +1,10 @@
-import type { Cutting, Grade, Use } from '../../../contract/index.ts'
+import type { Cutting, FoamStock, Grade, Use } from '../../../contract/index.ts'
 import { areaOf, at, boxOf, keepLeftOf, moved, needOf, wholeOf, type Outline } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { nearestStack, stackFor } from '../choice/index.ts'
 import type { SettledLayer } from '../model/index.ts'
 import { NO_JOINS, planJoins, type Joins, type SheetRoom } from './joins.ts'
+import { sheetRoom } from './tools.ts'
 
 /** One flat part of a block: a sheet's thickness of one layer, or what a join leaves of it. */
 export interface FoamPart {
@@ -67,13 +68,13 @@ export function partsOf(block: BlockToCut, cutting: Cutting, use: Use): BlockPar
 }
 
 /** Thicknesses that a layer can be built from: sheets sold, and pieces of the same grade in stock. */
-export const offeredFor = (grade: Grade, { stock }: Cutting): readonly number[] => [...new Set([...grade.thicknessesMm, ...stock.filter((s) => s.gradeId === grade.id).map((s) => s.thicknessMm)])]
+const offeredFor = (grade: Grade, { stock }: Cutting): readonly number[] => [...new Set([...grade.thicknessesMm, ...stock.filter((s) => s.gradeId === grade.id).map((s) => s.thicknessMm)])]
 
 /** Sheets sold less their trim, and pieces in stock of that grade and thickness. */
-export function roomsFor(grade: Grade, thicknessMm: number, { stock, trimMm }: Cutting): readonly SheetRoom[] {
-  const sold = grade.sheets.map((s) => ({ lengthMm: s.lengthMm - 2 * trimMm, widthMm: s.widthMm - 2 * trimMm }))
-  return [...sold, ...stock.filter((s) => s.gradeId === grade.id && Math.abs(s.thicknessMm - thicknessMm) < 1).map(({ lengthMm, widthMm }) => ({ lengthMm, widthMm }))]
-}
+const roomsFor = (grade: Grade, thicknessMm: number, cutting: Cutting): readonly SheetRoom[] => [...grade.sheets.map((s) => sheetRoom(s, cutting)), ...stockOf(grade, thicknessMm, cutting)]
+
+/** Pieces of stock that this job may use for one thickness of one grade. */
+export const stockOf = (grade: Grade, thicknessMm: number, { stock }: Cutting): readonly FoamStock[] => stock.filter((s) => s.gradeId === grade.id && Math.abs(s.thicknessMm - thicknessMm) < 1)
 
 const leansOf = (block: Solid): readonly number[] => block.edges.map((e) => e.leanRad)
 

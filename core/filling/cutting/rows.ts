@@ -2,7 +2,7 @@ import type { Cutting, Grade } from '../../../contract/index.ts'
 import { boxOf } from '../../outline/index.ts'
 import { entered, evaluate, figure, given, minus, over, plus, roundDown, roundUp, times, type Expression, type Figure } from '../../working/index.ts'
 import type { FoamPart } from './parts.ts'
-import { KERF_MM } from './tools.ts'
+import { KERF_MM, sheetRoom } from './tools.ts'
 
 /** Parts in straight rows on equal sheets: known at once, and what a nest must better. */
 export interface RowPlan {
@@ -89,7 +89,7 @@ function mixedParts(batches: readonly PartBox[], on: OnSheets): RowPlan {
   const { sheet, turned, cutting } = on
   const kerfMm = KERF_MM[cutting.tool]
   const boxes = batches.flatMap(({ part, width, depth, count }) => Array.from({ length: count }, () => ({ part, width: turned ? depth.value : width.value, height: turned ? width.value : depth.value })))
-  const [length, across] = [sheet.lengthMm - 2 * cutting.trimMm, sheet.widthMm - 2 * cutting.trimMm]
+  const { lengthMm: length, widthMm: across } = sheetRoom(sheet, cutting)
   const isTooLarge = boxes.some((b) => b.width > length || b.height > across)
   const sheets: { rows: { y: number; height: number; used: number }[]; filled: number }[] = []
   const firstSheet: RowPlace[] = []

@@ -1,10 +1,14 @@
-import type { Cutting } from '../../../contract/index.ts'
+import type { Cutting, Grade } from '../../../contract/index.ts'
 import { SHEET_TRIM_MM } from '../../seat/index.ts'
+import type { SheetRoom } from './joins.ts'
 
 /** Width of foam that each tool turns to crumbs. */
 export const KERF_MM: Readonly<Record<Cutting['tool'], number>> = { 'electric-knife': 2, 'bread-knife': 3, 'hot-wire': 1 }
 
-/** A new job's ways of cutting: trim is taken off every edge of a sheet, which is seldom true. */
+/** What is left of a sheet once its seldom-true edges are trimmed off. */
+export const sheetRoom = ({ lengthMm, widthMm }: Grade['sheets'][number], { trimMm }: Cutting): SheetRoom => ({ lengthMm: lengthMm - 2 * trimMm, widthMm: widthMm - 2 * trimMm })
+
+/** A new job's ways of cutting. */
 export const USUAL_CUTTING: Cutting = { tool: 'electric-knife', trimMm: SHEET_TRIM_MM, joint: 'butt', supply: 'sheets', glueGM2: 90, film: false, stock: [], nest: null }
 
 /** Which tool goes through a thickness, and how it is held. */

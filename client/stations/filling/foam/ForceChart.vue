@@ -2,7 +2,7 @@
 import type { ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import { forceTravel, hardnessOf, loadCaseOf, mainGrade, pressed, type SettledLayer } from '../../../../core/filling/index.ts'
-import { MM_PER_INCH, isInch, unitName } from '../../../../core/units/index.ts'
+import { mmPerUnit, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import { Scatter } from '../../../ui/chart.ts'
 import { comparedGrade } from './compared.ts'
@@ -13,7 +13,7 @@ const { jobs, foam, plan } = useFoam()
 const shop = useShop()
 const load = computed(() => loadCaseOf(foam.value.load))
 const areaMm2 = computed(() => load.value.demands.contactM2 * 1e6)
-const toUnit = computed(() => (isInch(jobs.job!.units) ? MM_PER_INCH : jobs.job!.units === 'cm' ? 10 : 1))
+const toUnit = computed(() => mmPerUnit(jobs.job!.units))
 const others = computed(() => (shop.lists?.grades ?? []).filter((g) => g.id !== mainGrade(foam.value.layers).id).toSorted((a, b) => hardnessOf(a) - hardnessOf(b)))
 const other = computed(() => others.value.find((g) => g.id === comparedGrade.value) ?? null)
 const mostN = computed(() => (load.value.sitters[2].peakPa * areaMm2.value * 1.1) / 1e6)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { loadCaseOf } from '../../../../core/filling/index.ts'
+import { loadCaseOf, percent } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit } from '../../../../core/units/index.ts'
 import { foamColour } from '../foam-colour.ts'
 import { useFoam } from '../use-foam.ts'
@@ -38,7 +38,6 @@ const rows = computed(() =>
   }),
 )
 const mm = (length: number) => formatLengthWithUnit(length, jobs.job!.units)
-const percent = (share: number) => `${Math.round(share * 100)} %`
 const kg = (mass: number) => `${Number(mass.toFixed(1))} kg`
 const NAMES = ['light', 'middle', 'heavy'] as const
 </script>

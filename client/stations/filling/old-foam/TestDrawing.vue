@@ -3,7 +3,7 @@ import type { ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import type { Grade } from '../../../../contract/index.ts'
 import { curveOf, estimateFoam, forceTravel, gradeFromTest } from '../../../../core/filling/index.ts'
-import { isInch, MM_PER_INCH, unitName } from '../../../../core/units/index.ts'
+import { mmPerUnit, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import { Scatter } from '../../../ui/chart.ts'
 import { useFoam } from '../use-foam.ts'
@@ -11,7 +11,7 @@ import { useFoam } from '../use-foam.ts'
 /** The readings of the disc test, the curve fitted to them, and the nearest grades under the same disc. */
 const { jobs, foam } = useFoam()
 const shop = useShop()
-const toUnit = computed(() => (isInch(jobs.job!.units) ? MM_PER_INCH : jobs.job!.units === 'cm' ? 10 : 1))
+const toUnit = computed(() => mmPerUnit(jobs.job!.units))
 const test = computed(() => foam.value.test)
 const estimate = computed(() => {
   const found = test.value && estimateFoam(test.value, shop.lists?.grades ?? [])
