@@ -75,7 +75,7 @@ describe('plan', () => {
     expect(code).toBe(0)
     const plan = JSON.parse(out)
     expect(plan.designs[0].cover.panels[0].size.cutWidth.working).toBe('746.7 + 12 + 12 = 770.7 mm cut')
-    expect(plan.lay.length).toBeGreaterThan(3000)
+    expect(plan.lays[0].lay.length).toBeGreaterThan(3000)
   })
 
   it('plans leaning berth halves: two designs, true outlines, every check right', () => {

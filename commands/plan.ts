@@ -1,5 +1,6 @@
-import { readJob } from '../contract/index.ts'
-import { solveLay } from '../core/lay/index.ts'
+import { readJob, type Lay, type LayProblem } from '../contract/index.ts'
+import { solveLay, type LayFailure } from '../core/lay/index.ts'
+import { ok, type Result } from '../core/result/index.ts'
 import { planJob } from '../core/plan.ts'
 import { planDocument } from '../core/plan-document.ts'
 import { numberOption, readArguments } from './arguments.ts'
@@ -18,11 +19,18 @@ export function plan(argv: readonly string[]): number {
   }
   const job = read.value
   const planned = withFoamNested(job, planJob(job), seconds / 4)
+  const lays = planned.kind === 'worked' ? planned.cloth.lays : []
+  const solved = lays.map(({ problem }) => timedLay(problem, seconds / lays.length))
+  writeJson(args.options.get('out') ?? '-', planDocument(job, planned, solved.map((s) => (s.ok ? s.value : null))))
+  const failed = solved.flatMap((s) => (s.ok ? [] : [s.error]))
+  for (const failure of failed) process.stderr.write(`no lay: ${failureWords(failure)}\n`)
+  return failed.length > 0 ? 3 : 0
+}
+
+/** The best lay found in so many seconds. */
+function timedLay(problem: LayProblem, seconds: number): Result<Lay, LayFailure> {
   const started = performance.now()
   const elapsed = () => (performance.now() - started) / 1000
-  const solved = planned.kind === 'worked' ? solveLay(planned.cloth.problem, { seed: 1, budget: { steps: Infinity, isStopped: () => elapsed() > seconds } }) : null
-  const lay = solved?.ok ? { ...solved.value.lay, seconds: Number(elapsed().toFixed(2)) } : null
-  writeJson(args.options.get('out') ?? '-', planDocument(job, planned, lay))
-  if (solved && !solved.ok) process.stderr.write(`no lay: ${failureWords(solved.error)}\n`)
-  return solved && !solved.ok ? 3 : 0
+  const solved = solveLay(problem, { seed: 1, budget: { steps: Infinity, isStopped: () => elapsed() > seconds } })
+  return solved.ok ? ok({ ...solved.value.lay, seconds: Number(elapsed().toFixed(2)) }) : solved
 }

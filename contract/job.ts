@@ -1,31 +1,13 @@
 import { z } from 'zod'
 import { Filling } from './filling.ts'
 import { Lay } from './lay.ts'
-import { PositiveMm, Words } from './lengths.ts'
+import { AllowanceMm, Words } from './lengths.ts'
+import { MakeUp } from './make-up.ts'
 import { Seat } from './seat.ts'
 import { AllowanceBook, Cloth } from './shop.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 3
-
-export const Piping = z.discriminatedUnion('rows', [
-  z.strictObject({ rows: z.literal('none') }),
-  z.strictObject({
-    rows: z.enum(['top', 'both']),
-    cordMm: PositiveMm.max(40),
-    cut: z.enum(['across', 'along', 'bias']).describe('straight across the roll, straight along it, or at 45°'),
-  }),
-])
-export type Piping = z.infer<typeof Piping>
-
-export const MakeUp = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('boxed'),
-    boxing: z.enum(['wrap', 'one-per-side']),
-    piping: Piping,
-  }),
-])
-export type MakeUp = z.infer<typeof MakeUp>
+export const JOB_VERSION = 4
 
 /** Where the stripes fall. Bands are counted from 0; lengths run from the left end of the seat. */
 export const PlacementRule = z.discriminatedUnion('kind', [
@@ -36,10 +18,15 @@ export const PlacementRule = z.discriminatedUnion('kind', [
 ])
 export type PlacementRule = z.infer<typeof PlacementRule>
 
+/** What a panel is for, where that may want a cloth of its own. `face` is the cloth of the job. */
+export const ClothRole = z.enum(['face', 'second-face', 'boxing', 'piping', 'base', 'lining', 'liner'])
+export type ClothRole = z.infer<typeof ClothRole>
+
 export const ClothChoice = z.strictObject({
   cloth: Cloth.describe('a copy of the cloth as it was when chosen'),
   direction: z.enum(['up-the-roll', 'railroaded']),
   match: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('none') }), z.strictObject({ kind: z.literal('matched'), rule: PlacementRule })]),
+  others: z.partialRecord(ClothRole.exclude(['face']), Cloth).describe('other cloths by what they are for; the rest is cut from the cloth of the job'),
   sideBoxing: z.enum(['upright', 'along']).describe('how the stripe runs on the side boxing'),
 })
 export type ClothChoice = z.infer<typeof ClothChoice>
@@ -60,7 +47,8 @@ export const Job = z.strictObject({
   allowances: z.strictObject({
     book: AllowanceBook.describe("the shop's allowance book as it was when the job was started"),
     overrides: AllowanceBook.partial().describe('what this job sets otherwise'),
+    edges: z.record(Words(120), AllowanceMm).describe('allowances of single edges, by panel and edge: `top-plate/front`'),
   }),
-  lay: z.strictObject({ problemKey: Words(64), lay: Lay }).nullable().describe('the lay that was kept, and the key of the pieces it was made for'),
+  lays: z.record(Words(60), z.strictObject({ problemKey: Words(64), lay: Lay })).describe('lays that were kept, by the id of their cloth, with the key of the pieces they were made for'),
 })
 export type Job = z.infer<typeof Job>

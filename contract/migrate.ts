@@ -6,8 +6,42 @@ type Document = Record<string, unknown>
  */
 export function migrateJob(document: Document): Document {
   const second = document['version'] === 1 ? { ...document, version: 2, seat: shapedSeat(document['seat']) } : document
-  return second['version'] === 2 ? { ...second, version: 3, filling: judgedFilling(second['filling'], second) } : second
+  const third = second['version'] === 2 ? { ...second, version: 3, filling: judgedFilling(second['filling'], second) } : second
+  return third['version'] === 3 ? manyMakeUps(third) : third
 }
+
+/** Version 3 knew one make-up, boxed with a zip in a gusset, one cloth and one lay. */
+function manyMakeUps({ makeUp, cloth, allowances, lay, ...others }: Document): Document {
+  const part = (value: unknown): Document | null => (typeof value === 'object' && value !== null ? (value as Document) : null)
+  const [boxed, choice, own, kept] = [part(makeUp), part(cloth), part(allowances), part(lay)]
+  const piping = part(boxed?.['piping'])
+  const newCloth = choice && migrateCloth(choice['cloth'])
+  return {
+    ...others,
+    version: 4,
+    makeUp: boxed && { construction: { kind: boxed['kind'], boxing: boxed['boxing'] }, closure: ZIP_GUSSET, piping: piping?.['rows'] === 'none' ? { kind: 'none' } : piping && { kind: 'corded', ...piping, sides: ALL_SIDES, clothMm: 0, stripMm: null }, trims: NO_TRIMS, liner: null },
+    cloth: choice && { ...choice, cloth: newCloth, others: {} },
+    allowances: own && { ...own, book: migrateBook(own['book']), edges: {} },
+    // The pieces have other keys now: a lay of before would never count.
+    lays: lay === null || kept ? {} : lay,
+  }
+}
+
+const ALL_SIDES = ['front', 'right', 'back', 'left']
+const ZIP_GUSSET = { kind: 'zip-gusset', side: 'back', lapped: false, pocketMm: 0 }
+const NO_TRIMS = { ties: null, handles: null, vents: null, grip: { kind: 'none' }, buttons: null, finishing: 'overlocked-together', trimReserveMm: 0 }
+
+const isDocument = (value: unknown): value is Document => typeof value === 'object' && value !== null
+
+/** A cloth of the time before its stretch, shrinkage and fibre were known. */
+export const migrateCloth = (cloth: unknown): unknown =>
+  !isDocument(cloth) || 'fibre' in cloth ? cloth : { ...cloth, thicknessMm: 0.6, stretch: { across: 0, along: 0 }, shrink: { across: 0, along: 0 }, washFirst: false, fibre: 'mixed', marking: 'notches' }
+
+/** An allowance book of the time before hems, laps and open piping. */
+export const migrateBook = (book: unknown): unknown => (!isDocument(book) || 'hemMm' in book ? book : { ...book, pipingRunOffMm: 40, hemMm: 25, tapeMarginMm: 6 })
+
+/** Shop settings hold a book. */
+export const migrateSettings = (settings: unknown): unknown => (isDocument(settings) ? { ...settings, book: migrateBook(settings['book']) } : settings)
 
 /** A grade of the time before its curve was known: one force at 40 %, one support factor. */
 export function migrateGrade(grade: unknown): unknown {

@@ -16,6 +16,9 @@ export const Pattern = z.discriminatedUnion('kind', [
 ])
 export type Pattern = z.infer<typeof Pattern>
 
+/** A share for each way on the roll. */
+const TwoWays = (most: number, says: string) => z.strictObject({ across: z.number().min(0).max(most, says), along: z.number().min(0).max(most, says) })
+
 export const Cloth = z.strictObject({
   id: Words(60).min(1),
   name: Words(80).min(1),
@@ -26,6 +29,12 @@ export const Cloth = z.strictObject({
   pattern: Pattern,
   pricePerMetre: z.number().min(0).max(1e5),
   buyingStepMm: PositiveMm.max(5000),
+  thicknessMm: z.number().min(0).max(20),
+  stretch: TwoWays(0.5, 'is more than half: no cover holds its size in that; choose a steadier cloth').describe('how far it gives, as a share'),
+  shrink: TwoWays(0.2, 'is more than a fifth: wash it first and measure again').describe('what the first wash takes, as a share'),
+  washFirst: z.boolean().describe('washed before it is cut; otherwise pieces are cut larger'),
+  fibre: z.enum(['natural', 'mixed', 'synthetic']),
+  marking: z.enum(['notches', 'tacks']).describe('tacks or clips on deep pile and dark cloth, where a notch is lost'),
 })
 export type Cloth = z.infer<typeof Cloth>
 
@@ -34,6 +43,9 @@ export const AllowanceBook = z.strictObject({
   gussetTurnMm: AllowanceMm.describe('turned under beside the zip, each half of the gusset'),
   zipRoundCornerMm: AllowanceMm.describe('the most that the zip runs round each back corner; a quarter of the depth if that is less'),
   pipingOverlapMm: AllowanceMm.describe('joint of a closed loop of piping'),
+  pipingRunOffMm: AllowanceMm.describe('run off into the seam at each open end of piping'),
+  hemMm: AllowanceMm.describe('turned under and stitched'),
+  tapeMarginMm: AllowanceMm.describe('a lap is wider than its tape by this'),
   notchMm: z.number().min(0).max(DEEPEST_NOTCH_MM).describe('depth of a notch, at most half the seam allowance'),
 })
 export type AllowanceBook = z.infer<typeof AllowanceBook>

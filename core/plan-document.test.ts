@@ -7,7 +7,7 @@ import { benchJob } from './testing/jobs.ts'
 
 const job = keepersBench()
 const plan = planJob(job)
-const solved = plan.kind === 'worked' ? solveLay(plan.cloth.problem, { seed: 1, budget: { steps: 5, isStopped: () => false } }) : null
+const solved = plan.kind === 'worked' ? solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 5, isStopped: () => false } }) : null
 const lay = solved?.ok ? { ...solved.value.lay, seconds: 0 } : null
 
 /** Every figure of a document, wherever it stands. */
@@ -18,7 +18,7 @@ function figures(node: unknown): { label: string; value: number; working: string
 }
 
 describe('the plan as a document', () => {
-  const document = JSON.parse(JSON.stringify(planDocument(job, plan, lay)))
+  const document = JSON.parse(JSON.stringify(planDocument(job, plan, [lay])))
 
   it.each([
     ['Cushion width', '(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net'],
@@ -47,13 +47,13 @@ describe('the plan as a document', () => {
     expect(document.designs[0].cover.panels).toHaveLength(7)
     expect(document.designs[0].cover.panels[0].cut).toHaveLength(4)
     expect(document.designs[0].cover.checks.every((c: { faults: string[] }) => c.faults.length === 0)).toBe(true)
-    expect(document.lay.chalkList).toHaveLength(document.lay.placements.length)
+    expect(document.lays[0].lay.chalkList).toHaveLength(document.lays[0].lay.placements.length)
     expect(document.buying.hasLay).toBe(true)
     expect(document.warnings.every((w: { says: string }) => w.says.length > 10)).toBe(true)
   })
 
   it('says so when nothing can be worked out', () => {
     const bad = benchJob({ count: 40, gapMm: 200 })
-    expect(planDocument(bad, planJob(bad), null)).toMatchObject({ workable: false, warnings: [{ code: 'seat-fault', fault: { code: 'cushion-vanishes' } }] })
+    expect(planDocument(bad, planJob(bad), [])).toMatchObject({ workable: false, warnings: [{ code: 'seat-fault', fault: { code: 'cushion-vanishes' } }] })
   })
 })

@@ -1,5 +1,6 @@
 import type { Job, Lay } from '../contract/index.ts'
-import { cutOutline, type Panel, type StripSplit } from './cover/index.ts'
+import type { PipingStrips } from './cloth/index.ts'
+import { cutOutline, type Panel } from './cover/index.ts'
 import { doubtWords, failureWords } from './filling/index.ts'
 import { instanceOf, lowerBound } from './lay/index.ts'
 import { buyingList, chalkList, shapeNote } from './lists/index.ts'
@@ -13,13 +14,13 @@ import { sayWorking, type Figure } from './working/index.ts'
  * The whole plan as one JSON document (format `loft-seam/plan`): foam, panels, seams, strips, lay,
  * what to buy, warnings. Lengths in mm; every figure stands with its sum in the job's unit.
  */
-export function planDocument(job: Job, plan: Plan, lay: Lay | null) {
+export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = plan.warnings.map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 3, ticket: job.ticket, title: job.title, units: job.units } as const
+  const head = { format: 'loft-seam/plan', version: 4, ticket: job.ticket, title: job.title, units: job.units } as const
   const cushions = plan.cushions && seatDocument(plan.cushions, say)
   if (plan.kind === 'unworkable') return { ...head, workable: false, cushions, warnings } as const
-  return { ...head, workable: true, cushions, foam: foamDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i] ?? null) })), lay: lay && { ...lay, chalkList: chalkList(plan.cloth, lay) }, layProblem: plan.cloth.problem, cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lay), warnings } as const
+  return { ...head, workable: true, cushions, foam: foamDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i]!), liner: d.liner && { panels: d.liner.panels.map((p) => panelDocument(p, say)), seams: d.liner.seams } })), lays: plan.cloth.lays.map((own, i) => ({ cloth: own.cloth.name, problem: own.problem, lay: lays[i] ? { ...lays[i], chalkList: chalkList(own, lays[i]) } : null })), cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lays), warnings } as const
 }
 
 type Say = (f: Figure) => ReturnType<typeof figureDocument>
@@ -82,22 +83,24 @@ function fillingDocument(job: Job, { filling }: DesignPlan) {
   }
 }
 
-function coverDocument(job: Job, { cover, checks }: DesignPlan, strips: StripSplit | null) {
+function coverDocument(job: Job, { cover, checks }: DesignPlan, strips: readonly PipingStrips[]) {
   const say = (f: Figure) => figureDocument(f, job)
   return {
-    makeUp: job.makeUp.kind,
+    makeUp: job.makeUp.construction.kind,
     perimeter: say(cover.perimeter),
-    closure: { ...cover.closure, lengthMm: say(cover.closure.lengthMm) },
+    figures: cover.figures.map(say),
+    closures: cover.closures.map((c) => ({ kind: c.choice.kind, seam: c.seam, lengthMm: say(c.lengthMm), lap: c.lap && say(c.lap), placesMm: c.places, fittings: c.fittings.map((f) => ({ ...f, amount: say(f.amount) })) })),
     panels: cover.panels.map((p) => panelDocument(p, say)),
     seams: cover.seams,
     piping: cover.piping && {
-      rows: cover.piping.choice.rows,
-      cut: cover.piping.choice.cut,
-      stripWidth: say(cover.piping.stripWidth),
-      loop: say(cover.piping.loopLength),
-      cordPerCushion: say(cover.piping.cordPerCushion),
-      strips: strips && { perLoop: say(strips.strips), each: say(strips.each), joinsFromBackCentreMm: strips.joinsMm },
+      choice: cover.piping.choice,
+      stripWidth: cover.piping.stripWidth && say(cover.piping.stripWidth),
+      runs: cover.piping.groups.map((g) => ({ count: g.count, closed: g.isClosed, along: g.panel.id, length: say(g.length) })),
+      cordPerCushion: cover.piping.cord && say(cover.piping.cord),
+      strips: strips.map(({ split }) => ({ perRun: say(split.strips), each: say(split.each), joinsFromBackCentreMm: split.joinsMm })),
     },
+    fittings: cover.fittings.map((f) => ({ ...f, amount: say(f.amount) })),
+    notes: cover.notes,
     checks,
   }
 }
@@ -109,11 +112,14 @@ const panelDocument = (p: Panel, say: Say) => ({
   cut: outlineDocument(cutOutline(p)),
   edges: p.edges.map((e) => ({ name: e.name, treatment: e.treatment, allowance: say(e.allowance) })),
   notches: p.notches,
+  marks: p.marks,
+  times: p.times,
+  cloth: p.cloth,
   size: { finishedWidth: say(p.figures.finishedWidth), finishedHeight: say(p.figures.finishedHeight), cutWidth: say(p.figures.cutWidth), cutHeight: say(p.figures.cutHeight) },
 })
 
-function buyingDocument(job: Job, plan: WorkedPlan, lay: Lay | null) {
-  const list = buyingList(job, plan, lay?.length ?? null, lay?.bound ?? lowerBound(instanceOf(plan.cloth.problem)).length)
+function buyingDocument(job: Job, plan: WorkedPlan, lays: readonly (Lay | null)[]) {
+  const list = buyingList(job, plan, plan.cloth.lays.map(({ problem }, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: lays[i]?.bound ?? lowerBound(instanceOf(problem)).length })))
   const say = (f: Figure) => figureDocument(f, job)
   return { currency: job.currency, hasLay: list.hasLay, lines: list.lines.map((l) => ({ what: l.what, amount: say(l.amount), cost: l.cost && say(l.cost) })), total: say(list.total) }
 }

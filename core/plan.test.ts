@@ -5,7 +5,7 @@ import { acceptLay, solveLay } from './lay/index.ts'
 import { buyingList, chalkList } from './lists/index.ts'
 import { planJob } from './plan.ts'
 import { usualFoam } from './filling/index.ts'
-import { setFilling, setGrade } from './job/index.ts'
+import { setFilling, setGrade, USUAL_PIPING } from './job/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from './shop/index.ts'
 import { benchJob, foamJob, foamOf, onlyDesign, worked } from './testing/jobs.ts'
 import { sayWorking } from './working/index.ts'
@@ -56,19 +56,19 @@ describe("the keepers' bench, worked by hand", () => {
   })
 
   it('lays everything, matched, and the lay passes the exact check', () => {
-    const solved = solveLay(plan.cloth.problem, steps(200))
+    const solved = solveLay(plan.cloth.lays[0].problem, steps(200))
     if (!solved.ok) throw new Error(solved.error.code)
     const lay = { ...solved.value.lay, seconds: 0 }
-    expect(acceptLay(plan.cloth.problem, lay)).toEqual([])
+    expect(acceptLay(plan.cloth.lays[0].problem, lay)).toEqual([])
     expect(lay.placements.length).toBe(3 * 7 + 6)
-    expect(chalkList(plan.cloth, lay).map((l) => l.order)).toEqual(lay.placements.map((_, i) => i + 1))
-    const buying = buyingList(job, plan, lay.length, lay.bound)
+    expect(chalkList(plan.cloth.lays[0], lay).map((l) => l.order)).toEqual(lay.placements.map((_, i) => i + 1))
+    const buying = buyingList(job, plan, [{ laidMm: lay.length, boundMm: lay.bound }])
     expect(buying.lines[1]!.amount.value).toBe(Math.ceil(lay.length / 100) * 100)
     expect(buying.total.value).toBeCloseTo(46.8 + (Math.ceil(lay.length / 100) / 10) * 34, 6)
   })
 
   it('continues the stripe along the row, and down each front boxing, at the sewing line', () => {
-    const solved = solveLay(plan.cloth.problem, steps(30))
+    const solved = solveLay(plan.cloth.lays[0].problem, steps(30))
     if (!solved.ok) throw new Error(solved.error.code)
     const repeat = 68
     /** Phase of the cloth under a panel's left finished edge, reading the panel left to right; turned pieces are read through the mirror axis. */
@@ -108,13 +108,13 @@ describe('railroaded', () => {
     const base = keepersBench()
     const job: Job = { ...base, cloth: { ...base.cloth, direction: 'railroaded' } }
     const plan = worked(job)
-    const piece = (id: string) => plan.cloth.problem.pieces.find((p) => p.id === id)!
+    const piece = (id: string) => plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
     expect(piece('2/top-plate').turns).toEqual([270, 90])
     expect(piece('2/boxing-front').match).toBeNull()
     expect(piece('2/boxing-right').match?.across).toBeTypeOf('number')
     expect(plan.warnings).toContainEqual({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'front' })
-    const solved = solveLay(plan.cloth.problem, steps(30))
-    expect(solved.ok && acceptLay(plan.cloth.problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
+    const solved = solveLay(plan.cloth.lays[0].problem, steps(30))
+    expect(solved.ok && acceptLay(plan.cloth.lays[0].problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
   })
 })
 
@@ -129,7 +129,7 @@ describe('warnings', () => {
     ['plates wider than the cloth', benchJob({ count: 1 }), 'piece-wider-than-cloth'],
     ['a thickness no stack makes', benchJob({ thickness: 83 }), 'no-sheet-thickness'],
     ['stripes wider than the cloth', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [{ name: 'a', colour: '#ffffff', widthMm: 800 }, { name: 'b', colour: '#000000', widthMm: 900 }] } } } }, 'repeat-over-width'],
-    ['a wrap longer than a one-way cloth is wide', { ...job, makeUp: { ...job.makeUp, boxing: 'wrap' }, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } } }, 'piece-wider-than-cloth'],
+    ['a wrap longer than a one-way cloth is wide', { ...job, makeUp: { ...job.makeUp, construction: { kind: 'boxed', boxing: 'wrap' } }, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } } }, 'piece-wider-than-cloth'],
     ['a snug cover', foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } })), 'cover-shrinks-seat'],
     ['matching a plain cloth', { ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')! } }, 'nothing-to-match'],
   ])('%s', (_name, doubtful, code) => expect(codes(doubtful)).toContain(code))
@@ -152,7 +152,7 @@ describe('planJob is total', () => {
           const tried: Job = {
             ...benchJob({ width: r.w, depth: r.d, thickness: r.t, count: r.n, gapMm: r.gap }),
             filling: usualFoam(DEMO_GRADES[r.grade]!),
-            makeUp: { ...job.makeUp, piping: { rows: 'both', cordMm: 5, cut: r.bias ? 'bias' : 'along' } },
+            makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: r.bias ? 'bias' : 'along' } },
             cloth: { ...job.cloth, cloth: DEMO_CLOTHS[r.cloth]!, direction: r.railroaded ? 'railroaded' : 'up-the-roll' },
             allowances: { ...job.allowances, overrides: { seamMm: r.s } },
           }

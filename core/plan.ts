@@ -1,11 +1,13 @@
 import type { Job } from '../contract/index.ts'
 import { clothWarnings, planCloth, type ClothPlan } from './cloth/index.ts'
-import { applied, boxed, boxingAsCut, checkCover, coverWarnings, type Allowances, type Check, type Cover } from './cover/index.ts'
+import { applied, checkCover, CLOSURES, coverWarnings, linerShapeFor, makeCover, NO_TRIMS, refusalWarning, type Allowances, type Check, type Cover, type Refusal } from './cover/index.ts'
+import { err, ok, type Result } from './result/index.ts'
 import { fillingWarnings, isInfantBed, planCutting, planFilling, type CuttingPlan, type FillingPlan } from './filling/index.ts'
 import { cutList, type CutLine } from './lists/index.ts'
-import { boxOf } from './outline/index.ts'
+import { boxOf, rectangle } from './outline/index.ts'
 import { cushionsOf, LEAST_COVER_MM, seatFaultWarning, seatWarnings, type Cushions, type Design } from './seat/index.ts'
 import type { Warning } from './warning/index.ts'
+import { entered } from './working/index.ts'
 
 /** One design of cushion worked out: its filling, its cover, and whether the cover can be sewn. */
 export interface DesignPlan {
@@ -13,6 +15,10 @@ export interface DesignPlan {
   readonly filling: FillingPlan
   readonly cover: Cover
   readonly checks: readonly Check[]
+  /** The inner cover, where one is wanted; loose fibre always has one. */
+  readonly liner: Cover | null
+  /** The back of a hinged pair is a block of its own. */
+  readonly backFilling: FillingPlan | null
 }
 
 /** Everything that follows from a job but the lay, which takes a search. */
@@ -48,10 +54,15 @@ export function planJob(job: Job): Plan {
   const fillings = cushions.designs.map((d) => planFilling(job.filling, { cushion: d.solid, seam: allowances.seamMm, oldThicknessMm }))
   const stops = [...doubts.filter((w) => w.level === 'stop'), ...vanishing(fillings), ...infantBed(job, cushions)]
   if (stops.length > 0) return { kind: 'unworkable', cushions, warnings: [stops[0]!, ...doubts.filter((w) => w !== stops[0])] }
-  const designs = cushions.designs.map((design, i) => planDesign(job, design, fillings[i]!, allowances))
+  const designs: DesignPlan[] = []
+  for (const [i, design] of cushions.designs.entries()) {
+    const planned = planDesign(job, design, fillings[i]!, allowances)
+    if (!planned.ok) return { kind: 'unworkable', cushions, warnings: [refusalWarning(planned.error), ...doubts] }
+    designs.push(planned.value)
+  }
   const cutting = cuttingOf(job, designs)
   const covers = designs.map((d) => d.cover)
-  const cloth = planCloth(job.cloth, covers, cushions)
+  const cloth = planCloth(job.cloth, designs, cushions)
   return {
     kind: 'worked',
     cushions,
@@ -59,19 +70,35 @@ export function planJob(job: Job): Plan {
     designs,
     cutting,
     cloth,
-    cutList: cutList(designs, cutting, cloth, job.units),
-    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }],
+    cutList: cutList(job, designs, cutting, cloth),
+    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, allowances, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }],
   }
 }
 
-function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: Allowances): DesignPlan {
-  const cover = boxed({ solid: filling.sizing.cover, makeUp: job.makeUp, boxing: boxingAsCut(job), allowances })
-  return { design, filling, cover, checks: checkCover(cover, filling.sizing) }
+function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: Allowances): Result<DesignPlan, Refusal> {
+  const { makeUp } = job
+  const solid = filling.sizing.cover
+  const common = { cloth: job.cloth, allowances, edges: job.allowances.edges }
+  const cover = makeCover({ ...common, solid, makeUp })
+  if (!cover.ok) return err(cover.error)
+  const share = filling.kind === 'loose-fibre' && job.filling.kind === 'loose-fibre' ? job.filling.linerLargerShare : (makeUp.liner?.largerShare ?? null)
+  const wantsLiner = share !== null && makeUp.construction.kind !== 'liner'
+  const liner = wantsLiner ? makeCover({ ...common, edges: {}, solid, makeUp: { construction: { kind: 'liner', of: linerShapeFor(makeUp.construction.kind), largerShare: share }, closure: { ...CLOSURES['sewn-shut'].usual, openingMm: Math.min(CLOSURES['sewn-shut'].usual.openingMm, solid.width.value * 0.8) }, piping: { kind: 'none' }, trims: NO_TRIMS, liner: null } }) : null
+  return ok({ design, filling, cover: cover.value, checks: checkCover(cover.value), liner: liner?.ok ? liner.value : null, backFilling: backFilling(job, design, allowances) })
+}
+
+/** The back of a hinged pair: as wide as the seat, as deep as it is high. */
+function backFilling({ makeUp: { construction }, filling }: Job, design: Design, allowances: Allowances): FillingPlan | null {
+  if (construction.kind !== 'hinged-pair') return null
+  const depth = entered({ id: 'back.depth', label: 'Back, from hinge to top', quantity: 'length', line: 'net', value: construction.backDepthMm, rule: 'measured', setBy: 'measured', change: 'make-up.construction' })
+  const cushion = { ...design.solid, depth, outline: rectangle(design.solid.width.value, depth.value) }
+  return planFilling(filling, { cushion, seam: allowances.seamMm, oldThicknessMm: null })
 }
 
 function cuttingOf({ filling }: Job, designs: readonly DesignPlan[]): CuttingPlan | null {
   if (filling.kind !== 'foam') return null
-  const blocks = designs.flatMap((d, i) => (d.filling.kind === 'foam' ? [{ design: i, letter: d.design.id, count: d.design.count, block: d.filling.sizing.block, layers: d.filling.layers }] : []))
+  const block = (d: DesignPlan, plan: FillingPlan, i: number, letter: string) => (plan.kind === 'foam' ? [{ design: i, letter, count: d.design.count, block: plan.sizing.block, layers: plan.layers }] : [])
+  const blocks = designs.flatMap((d, i) => [...block(d, d.filling, i, d.design.id), ...(d.backFilling ? block(d, d.backFilling, i, `${d.design.id}b`) : [])])
   return planCutting(blocks, filling.cutting, filling.load.use, filling.wadding)
 }
 

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
-import { clickEdge, figure, fillingPage, saved, start, station, typeLine } from './steps.ts'
+import { clickEdge, figure, makeUpPage, fillingPage, saved, start, station, typeLine } from './steps.ts'
 
 test('the whole path in millimetres, from one typed line to the lists', async ({ page }) => {
   await start(page, 'bench 2236 x 468 x 75 in 3')
@@ -19,10 +19,11 @@ test('the whole path in millimetres, from one typed line to the lists', async ({
   await expect(page.getByText('this program certifies nothing')).toBeVisible()
 
   await station(page, 'Make-up')
-  await page.getByRole('radiogroup', { name: 'Piping' }).getByText('Both').click()
-  await expect(figure(page, 'Piping strip width')).toContainText('40 mm')
   await expect(figure(page, 'Perimeter of the plate')).toContainText('2429.3')
   await expect(figure(page, 'Gusset run')).toContainText('980.7')
+  await makeUpPage(page, 'Piping')
+  await page.getByRole('radiogroup', { name: 'Piping' }).getByText('Corded').click()
+  await expect(figure(page, 'Piping strip width')).toContainText('40 mm')
 
   await station(page, 'Pieces')
   await expect(figure(page, 'Gusset, upper half, cut height')).toContainText('71.5')
@@ -58,6 +59,7 @@ test('the same in inches, with fractions everywhere', async ({ page }) => {
   await depth.press('Enter')
   await expect(figure(page, 'Cushion depth')).toContainText('18 3/4')
   await station(page, 'Make-up')
+  await makeUpPage(page, 'Allowances')
   await page.getByRole('textbox', { name: 'Seam allowance' }).fill('1/2')
   await expect(page.getByText("this job (book 1/2 in)")).toBeVisible()
   await station(page, 'Pieces')
@@ -278,6 +280,7 @@ test('sizing schools, allowances and the book: what applies and who set it', asy
   await expect(figure(page, 'Top plate, net width')).toContainText('604')
 
   await station(page, 'Make-up')
+  await makeUpPage(page, 'Allowances')
   const seam = page.getByRole('textbox', { name: 'Seam allowance' })
   await seam.fill('15')
   await expect(page.getByText('this job (book 12 mm)')).toBeVisible()
@@ -298,9 +301,11 @@ test("the shop's book changes new jobs, not those already started", async ({ pag
   await typeLine(page, 'seat 600 x 500 x 80')
   await expect(page).toHaveURL(/measure/)
   await station(page, 'Make-up')
+  await makeUpPage(page, 'Allowances')
   await expect(page.getByRole('textbox', { name: 'Seam allowance' })).toHaveValue('10')
   await page.goto(older)
   await station(page, 'Make-up')
+  await makeUpPage(page, 'Allowances')
   await expect(page.getByRole('textbox', { name: 'Seam allowance' })).toHaveValue('12')
   await page.goto('/')
   await page.getByRole('button', { name: 'Allowance book' }).click()

@@ -24,6 +24,9 @@ export async function clickEdge(page: Page, name: string): Promise<void> {
 /** Opens a page of the filling station. */
 export const fillingPage = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'Page of the filling' }).getByText(name, { exact: true }).click()
 
+/** Opens a page of the make-up station. */
+export const makeUpPage = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'Page of the make-up' }).getByText(name, { exact: true }).click()
+
 /** Picks from a select by its label. */
 export async function pick(page: Page, label: string, option: string): Promise<void> {
   await page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: label, exact: true }) }).click()

@@ -158,7 +158,7 @@ describe('requests that cannot be served', () => {
 
 describe('lays planned on the server', () => {
   const plan = planJob(keepersBench())
-  const problem = plan.kind === 'worked' ? plan.cloth.problem : null
+  const problem = plan.kind === 'worked' ? plan.cloth.lays[0].problem : null
 
   it('are sound, and the same for the same seed and steps', async () => {
     const ask = () => api().post('/api/lays').send({ problem, seed: 7, steps: 20, seconds: 20 })

@@ -74,7 +74,7 @@ describe('the server', () => {
   it('finishes a request that is under way before it stops, and refuses the next', async () => {
     const running = await serve(options({ databaseFile: path.join(folder, 'stop.db') }))
     const plan = planJob(keepersBench())
-    const problem = plan.kind === 'worked' ? { ...plan.cloth.problem, cloth: { ...plan.cloth.problem.cloth, width: 1500 } } : null
+    const problem = plan.kind === 'worked' ? { ...plan.cloth.lays[0].problem, cloth: { ...plan.cloth.lays[0].problem.cloth, width: 1500 } } : null
     const underWay = fetch(`${running.address}/api/lays`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ problem, seconds: 1, seed: 1 }) })
     await new Promise((resolve) => setTimeout(resolve, 300))
     const stopped = running.stop()

@@ -12,7 +12,7 @@ const rows = computed(() =>
   STATION_PAGES.map(({ station, title }) => {
     const mine = jobs.plan?.warnings.filter((w) => w.station === station) ?? []
     const doubts = mine.filter((w) => w.level === 'stop' || w.level === 'warning').length + (station === 'lay' && lays.failure ? 1 : 0)
-    return { station, title, doubts, figure: jobs.job && jobs.plan ? keyFigure(station as Station, jobs.job, jobs.plan, lays.current) : '' }
+    return { station, title, doubts, figure: jobs.job && jobs.plan ? keyFigure(station as Station, jobs.job, jobs.plan, lays.all) : '' }
   }),
 )
 </script>

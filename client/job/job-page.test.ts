@@ -35,17 +35,17 @@ describe('the key figure of each station', () => {
   it.each([
     ['measure', '3 of 746.7 x 468 x 75 mm'],
     ['filling', '3 blocks, 1 sheet'],
-    ['make-up', 'boxed, piped both rows'],
+    ['make-up', 'boxed, zip in a gusset, piped'],
     ['pieces', '7 panels, 5 checks right'],
     ['lay', '3249 mm, 15.6 % waste'],
     ['lists', '159.00 EUR of foam and cloth'],
-  ] as const)('%s: %s', (station, words) => expect(keyFigure(station, job, plan, lay)).toBe(words))
+  ] as const)('%s: %s', (station, words) => expect(keyFigure(station, job, plan, [lay])).toBe(words))
 
   it('waits where nothing can be told yet', () => {
-    expect(keyFigure('lay', job, plan, null)).toBe('not laid yet')
-    expect(keyFigure('lists', job, plan, null)).toBe('waits for a lay')
+    expect(keyFigure('lay', job, plan, [])).toBe('not laid yet')
+    expect(keyFigure('lists', job, plan, [])).toBe('waits for a lay')
     const bad = benchJob({ count: 40, gapMm: 200 })
-    expect(keyFigure('filling', bad, planJob(bad), null)).toBe('waits for the measurements')
+    expect(keyFigure('filling', bad, planJob(bad), [])).toBe('waits for the measurements')
   })
 
   it('waste counts every copy', () => {

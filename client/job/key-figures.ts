@@ -1,5 +1,6 @@
 import type { Job, Lay } from '../../contract/index.ts'
 import type { LaidPiece } from '../../core/cloth/index.ts'
+import { CLOSURES, MAKE_UPS } from '../../core/cover/index.ts'
 import { buyingList } from '../../core/lists/index.ts'
 import { areaOf } from '../../core/outline/index.ts'
 import type { Plan } from '../../core/plan.ts'
@@ -7,7 +8,7 @@ import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../cor
 import type { Station } from '../../core/warning/index.ts'
 
 /** The one figure of a station that stands on the spine. */
-export function keyFigure(station: Station, job: Job, plan: Plan, lay: Lay | null): string {
+export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly (Lay | null)[]): string {
   const mm = (f: { value: number }) => formatLength(f.value, job.units)
   if (station === 'measure') {
     if (!plan.cushions) return 'no outline yet'
@@ -15,6 +16,7 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lay: Lay | nul
     const { width, depth, thickness } = first!.solid
     return others.length === 0 ? `${plan.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}` : `${plan.cushions.count} cushions of ${others.length + 1} shapes`
   }
+  if (station === 'make-up' && plan.kind === 'unworkable') return MAKE_UPS[job.makeUp.construction.kind].label.toLowerCase()
   if (plan.kind === 'unworkable') return 'waits for the measurements'
   switch (station) {
     case 'filling': {
@@ -25,17 +27,21 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lay: Lay | nul
       return `${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`
     }
     case 'make-up':
-      return `boxed, ${job.makeUp.piping.rows === 'none' ? 'no piping' : job.makeUp.piping.rows === 'both' ? 'piped both rows' : 'piped on top'}`
+      return `${MAKE_UPS[job.makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[job.makeUp.closure.kind].label.toLowerCase()}${job.makeUp.piping.kind === 'none' ? '' : ', piped'}`
     case 'pieces': {
       const wrong = plan.designs.flatMap((d) => d.checks).filter((c) => c.faults.length > 0).length
       const panels = plan.designs.reduce((sum, d) => sum + d.cover.panels.length, 0)
       return `${panels} panels, ${wrong === 0 ? '5 checks right' : `${wrong} checks wrong`}`
     }
-    case 'lay':
-      return lay ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(plan.cloth.pieces, lay.length, plan.cloth.problem.cloth.width)} waste` : 'not laid yet'
+    case 'lay': {
+      const [lay] = lays
+      if (!lay) return 'not laid yet'
+      const [main, ...others] = plan.cloth.lays
+      return others.length === 0 ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.cloth.widthMm)} waste` : `${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`
+    }
     case 'lists': {
-      const buying = buyingList(job, plan, lay?.length ?? null, 0)
-      return lay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for a lay'
+      const buying = buyingList(job, plan, plan.cloth.lays.map((_, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: 0 })))
+      return buying.hasLay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for a lay'
     }
     default:
       return station satisfies never

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { USUAL_PIPING } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
 import type { Band, Job } from '../../contract/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
@@ -83,7 +84,7 @@ describe('where the ruling band falls', () => {
 })
 
 describe('turns on the cloth', () => {
-  const turnsOf = (job: Job, id: string) => worked(job).cloth.problem.pieces.find((p) => p.id === `1/${id}`)!.turns
+  const turnsOf = (job: Job, id: string) => worked(job).cloth.lays[0].problem.pieces.find((p) => p.id === `1/${id}`)!.turns
   const oneSided = { ...ticking, pattern: { kind: 'stripes' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
   const plain = DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!
   const pile = DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!
@@ -116,7 +117,7 @@ describe('matching for real', () => {
     return colourAt(pattern.bands, place.x + dx - pattern.startMm)
   }
   const layOf = (plan: WorkedPlan) => {
-    const solved = solveLay(plan.cloth.problem, { seed: 1, budget: { steps: 15, isStopped: () => false } })
+    const solved = solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 15, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     return solved.value.lay
   }
@@ -163,10 +164,10 @@ describe('matching on other shapes', () => {
   function phaseOn(plan: WorkedPlan, lay: { placements: readonly { id: string; x: number; turn: number; flip: boolean }[] }, id: string, x: number, y: number): number {
     const place = lay.placements.find((p) => p.id === id)!
     const [dx] = turned(x, y, place.turn, place.flip)
-    return modulo(place.x + dx, plan.cloth.problem.cloth.repeat.across!)
+    return modulo(place.x + dx, plan.cloth.lays[0].problem.cloth.repeat.across!)
   }
   const lay = (plan: WorkedPlan) => {
-    const solved = solveLay(plan.cloth.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
+    const solved = solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     return solved.value.lay
   }
@@ -177,8 +178,8 @@ describe('matching on other shapes', () => {
     const plan = worked(demoJobs()[0]!)
     const found = lay(plan)
     const { cover } = onlyDesign(plan)
-    const { from, to } = frontSpan({ outline: cover.wall.foot, edges: onlyDesign(plan).design.solid.edges })
-    const wide = Math.max(...cover.wall.foot.map((v) => v.x))
+    const { from, to } = frontSpan({ outline: cover.solid.outline, edges: onlyDesign(plan).design.solid.edges })
+    const wide = Math.max(...cover.solid.outline.map((v) => v.x))
     for (const k of [1, 2, 3, 4]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, to, 0), phaseOn(plan, found, `${k + 1}/top-plate`, from, 0)), `corner ${k}`).toBe(true)
     for (const k of [1, 5]) for (const x of [from, (from + to) / 2, to]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, x, 0), phaseOn(plan, found, `${k}/bottom-plate`, wide - x, 0))).toBe(true)
     // The boxing of the bowed front matches in its middle.
@@ -198,24 +199,24 @@ describe('matching on other shapes', () => {
     const job = keepersBench()
     const seat = shapedSeat({ kind: 'taper', near: reading(900), far: reading(700), depth: reading(500), offset: { kind: 'left', mm: 0 }, rising: null, falling: null }, 75, { kind: 'singles', count: 1, mirrored: 0 })
     const plan = worked({ ...job, seat, cloth: { ...job.cloth, direction: 'railroaded' } })
-    const matched = plan.cloth.pieces.filter((p) => p.matched).map((p) => p.id)
+    const matched = plan.cloth.lays[0].pieces.filter((p) => p.matched).map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/bottom-plate', '1/boxing-left'])
   })
 
   it('stripes with a left and a right cannot match the bottom plate of a pile cloth', () => {
     const oneSided = { ...ticking, nap: 'one-way' as const, pattern: { kind: 'stripes' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
-    const matched = worked(withCloth({ cloth: oneSided })).cloth.pieces.filter((p) => p.matched && p.cushion === 0).map((p) => p.id)
+    const matched = worked(withCloth({ cloth: oneSided })).cloth.lays[0].pieces.filter((p) => p.matched && p.cushion === 0).map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/boxing-front'])
   })
 })
 
 describe('piping on the cloth', () => {
-  const piped = (cut: 'across' | 'along' | 'bias') => worked({ ...keepersBench(), makeUp: { kind: 'boxed', boxing: 'wrap', piping: { rows: 'both', cordMm: 5, cut } } }).cloth
-  const strip = (cut: 'across' | 'along' | 'bias') => piped(cut).problem.pieces.find((p) => p.id === 'piping')!
+  const piped = (cut: 'across' | 'along' | 'bias') => worked({ ...keepersBench(), makeUp: { ...keepersBench().makeUp, construction: { kind: 'boxed', boxing: 'wrap' }, piping: { ...USUAL_PIPING, cut } } }).cloth
+  const strip = (cut: 'across' | 'along' | 'bias') => piped(cut).lays[0].problem.pieces.find((p) => p.id === 'piping')!
 
   it('across: two strips a loop, none wider than the cloth', () => {
     expect(strip('across')).toMatchObject({ qty: 12, turns: [0] })
-    expect(piped('across').strips[0]!.each.value).toBeLessThanOrEqual(1350)
+    expect(piped('across').strips[0]![0]!.split.each.value).toBeLessThanOrEqual(1350)
   })
   it('along: one strip a loop', () => expect(strip('along')).toMatchObject({ qty: 6, turns: [90] }))
   it('bias: a slanted strip whose ends lie on the grain, 40 mm across', () => {

@@ -1,4 +1,4 @@
-export { pipingId, planCloth, type ClothPlan, type LaidPiece } from './lay-pieces.ts'
+export { planCloth, type ClothLay, type ClothPlan, type DesignCovers, type LaidPiece, type PipingStrips } from './lay-pieces.ts'
 export { ruledPlace, runStart } from './match.ts'
 export { frontMismatch } from './pattern-frame.ts'
 export { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf } from './stripes.ts'

@@ -1,5 +1,5 @@
-import type { ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
-import { cutOutline, splitLoop, type Cover, type Panel, type PipingPlan, type StripSplit } from '../cover/index.ts'
+import type { Cloth, ClothChoice, ClothRole, LayPiece, LayProblem } from '../../contract/index.ts'
+import { clothFor, cutOutline, givesOrShrinks, liesAlong, splitRun, type Cover, type Panel, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
 import type { Cushions, Design } from '../seat/index.ts'
 import { at, flatten, type Outline, type Polygon } from '../outline/index.ts'
 import { matchOf, ruledPlace } from './match.ts'
@@ -17,48 +17,93 @@ export interface LaidPiece {
   readonly matched: boolean
 }
 
-/** The piece of the lay that all piping strips of one design are copies of. */
-export const pipingId = (designs: readonly Design[], design: number): string => (designs.length === 1 ? 'piping' : `piping-${designs[design]!.id}`)
-
-export interface ClothPlan {
+/** What is cut from one cloth. */
+export interface ClothLay {
+  readonly cloth: Cloth
   readonly pieces: readonly LaidPiece[]
   readonly problem: LayProblem
-  /** How the piping of each design is split into strips; null where it has none. */
-  readonly strips: readonly (StripSplit | null)[]
   readonly usableMm: number
 }
 
-/** Every piece to be laid on the cloth, with its turns and phases, as a lay problem. `covers[i]` belongs to design i. */
-export function planCloth(choice: ClothChoice, covers: readonly Cover[], cushions: Cushions): ClothPlan {
-  const { cloth } = choice
+/** Piping strips of one length for the cushions of a design. */
+export interface PipingStrips {
+  readonly id: string
+  readonly group: PipingGroup
+  readonly split: StripSplit
+  readonly qty: number
+}
+
+export interface ClothPlan {
+  /** The cloth of the job first; others only where something is cut from them. */
+  readonly lays: readonly [ClothLay, ...ClothLay[]]
+  /** How the piping of each design is split into strips. */
+  readonly strips: readonly (readonly PipingStrips[])[]
+}
+
+/** The covers of one cushion of a design: what is seen, and a liner inside it. */
+export interface DesignCovers {
+  readonly cover: Cover
+  readonly liner: Cover | null
+}
+
+/** Every piece to be laid, by cloth, with its turns and phases, as lay problems. `designs[i]` is design i. */
+export function planCloth(choice: ClothChoice, designs: readonly DesignCovers[], cushions: Cushions): ClothPlan {
+  const roles = rolesByCloth(choice)
+  const strips = designs.map(({ cover }, i) => (cover.piping ? pipingStrips(choice, cover.piping, cushions.designs, i) : []))
+  const lays = roles.map(({ cloth, roles: own }) => layOf(choice, cloth, own, designs, cushions, strips))
+  const [main, ...others] = lays as [ClothLay, ...ClothLay[]]
+  return { lays: [main, ...others.filter((l) => l.pieces.length > 0)], strips }
+}
+
+interface ClothRoles {
+  readonly cloth: Cloth
+  readonly roles: ReadonlySet<ClothRole>
+}
+
+/** Each cloth once, with all that is cut from it; what has no cloth of its own is cut from the first. */
+function rolesByCloth(choice: ClothChoice): readonly ClothRoles[] {
+  const others = Object.entries(choice.others) as [ClothRole, Cloth][]
+  const own = others.filter(([, cloth]) => cloth.id !== choice.cloth.id)
+  const ids = [...new Set(own.map(([, cloth]) => cloth.id))]
+  const rest = CLOTH_ROLES.filter((role) => !own.some(([r]) => r === role))
+  return [{ cloth: choice.cloth, roles: new Set(rest) }, ...ids.map((id) => ({ cloth: own.find(([, c]) => c.id === id)![1], roles: new Set(own.flatMap(([role, c]) => (c.id === id ? [role] : []))) }))]
+}
+
+const CLOTH_ROLES: readonly ClothRole[] = ['face', 'second-face', 'boxing', 'piping', 'base', 'lining', 'liner']
+
+function layOf(choice: ClothChoice, cloth: Cloth, roles: ReadonlySet<ClothRole>, designs: readonly DesignCovers[], cushions: Cushions, strips: readonly (readonly PipingStrips[])[]): ClothLay {
+  // Stripes are matched on the cloth of the job alone.
+  const own: ClothChoice = cloth.id === choice.cloth.id ? choice : { ...choice, cloth, match: { kind: 'none' } }
   const usableMm = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
   const axes = cloth.pattern.kind === 'stripes' ? mirrorAxes(cloth.pattern.bands) : []
-  const cuts = covers.map((cover) => cover.panels.map((panel) => ({ panel, cut: cutOutline(panel) })).map((p) => ({ ...p, flat: asOutline(p.cut) })))
+  const cuts = designs.map(({ cover, liner }) => [{ of: cover, prefix: '' }, ...(liner ? [{ of: liner, prefix: 'liner/' }] : [])].flatMap(({ of, prefix }) => of.panels.filter((p) => roles.has(p.cloth)).map((panel) => ({ of, prefix, panel, cut: cutOutline(panel) })).map((p) => ({ ...p, flat: asOutline(p.cut) }))))
   cushions.inOrder.forEach(({ design }, cushion) => {
-    for (const { panel, cut, flat } of cuts[design]!) {
-      const id = `${cushion + 1}/${panel.id}`
-      const frame = matchable(choice, patternFrame(choice, covers[design]!, panel, cushions, cushion), axes)
-      const match = frame && matchOf(choice, panel, frame, ruledPlace(choice, cushions, cushion), axes)
-      laid.push({ id, name: `${panel.name}, cushion ${cushion + 1}`, qty: 1, cut, panel, cushion, matched: match !== null })
-      pieces.push({ id, qty: 1, outline: flat, turns: turnsOf(choice, panel, match === null ? null : frame, axes.length > 0), flip: false, match })
+    for (const { of, prefix, panel, cut, flat } of cuts[design]!) {
+      const id = `${cushion + 1}/${prefix}${panel.id}`
+      const frame = prefix === '' ? matchable(own, patternFrame(own, of, panel, cushions, cushion), axes) : null
+      const match = frame && matchOf(own, panel, frame, ruledPlace(own, cushions, cushion), axes)
+      laid.push({ id, name: `${prefix ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`, qty: panel.times, cut, panel, cushion, matched: match !== null })
+      pieces.push({ id, qty: panel.times, outline: flat, turns: turnsOf(own, panel, match === null ? null : frame, axes.length > 0), flip: false, match })
     }
   })
-  const strips = covers.map((cover) => (cover.piping && usableMm > 0 ? pipingStrips(choice, cover, usableMm) : null))
-  strips.forEach((found, design) => {
-    if (!found) return
-    const qty = Math.max(1, Math.round(found.split.strips.value)) * covers[design]!.piping!.loops * cushions.designs[design]!.count
-    const id = pipingId(cushions.designs, design)
-    const name = strips.length === 1 ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
-    laid.push({ id, name, qty, cut: found.outline, panel: null, cushion: null, matched: false })
-    pieces.push({ id, qty, outline: asOutline(found.outline), turns: pipingTurns(choice, covers[design]!.piping!.choice.cut), flip: false, match: null })
-  })
-  const isMatching = choice.match.kind === 'matched' && repeatOf(cloth) !== null
+  if (roles.has('piping')) {
+    strips.forEach((groups, design) =>
+      groups.forEach(({ id, split, qty, group }) => {
+        const piping = designs[design]!.cover.piping!
+        const outline = stripOutline(piping, split)
+        const name = strips.length === 1 ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
+        laid.push({ id, name: group.isClosed ? name : `${name}, open run`, qty, cut: outline, panel: null, cushion: null, matched: false })
+        pieces.push({ id, qty, outline: asOutline(outline), turns: pipingTurns(own, stripCut(piping)), flip: false, match: null })
+      }),
+    )
+  }
+  const isMatching = own.match.kind === 'matched' && repeatOf(cloth) !== null
   const start = cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0
   return {
+    cloth,
     pieces: laid,
-    strips: strips.map((s) => s?.split ?? null),
     usableMm,
     problem: {
       format: 'loft-seam/lay-problem',
@@ -89,40 +134,53 @@ function turnsOf(choice: ClothChoice, panel: Panel, frame: PatternFrame | null, 
   const base = baseTurn(choice, panel, frame, isMirrored)
   const { nap } = choice.cloth
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
-  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' : !panel.isSeen && panel.role === 'gusset' && nap === 'two-way'
-  if (isFree) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
+  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body' : !panel.isSeen && panel.role === 'gusset' && nap === 'two-way'
+  if (isFree && !givesOrShrinks(choice.cloth)) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
   const hasTwoWays = nap === 'two-way' && (frame === null || isMirrored)
   return hasTwoWays ? [base, (base + 180) % 360] : [base]
 }
 
 function baseTurn(choice: ClothChoice, panel: Panel, frame: PatternFrame | null, isMirrored: boolean): number {
   const against = frame !== null && frame.axis === 'x' && frame.rises === -1 && !isMirrored ? 180 : 0
-  if (panel.role === 'plate') return choice.direction === 'up-the-roll' ? against : 270
-  if (frame !== null) return against
-  return choice.sideBoxing === 'along' && panel.role === 'boxing' && choice.cloth.pattern.kind === 'stripes' ? 270 : 0
+  if (frame !== null && panel.role === 'boxing') return against
+  return liesAlong(choice, panel) ? 270 : against
 }
 
 /** Strips along the roll are cut no longer than can be handled on a table. */
 const LONGEST_STRIP_MM = 3000
 
 /** Plain two-way cloth lets straight strips lie either way; bias strips may follow either diagonal. */
-function pipingTurns(choice: ClothChoice, cut: PipingPlan['choice']['cut']): number[] {
+function pipingTurns(choice: ClothChoice, cut: StripCut): number[] {
   if (isFreeToTurn(choice) || cut === 'bias') return [0, 90]
   return cut === 'along' ? [90] : [0]
 }
 
-function pipingStrips(choice: ClothChoice, cover: Cover, usableMm: number): { split: StripSplit; outline: Polygon } {
-  const piping = cover.piping!
-  const width = piping.stripWidth.value
-  if (piping.choice.cut !== 'bias') {
-    const split = splitLoop(piping, piping.choice.cut === 'across' ? usableMm : LONGEST_STRIP_MM, width)
-    return { split, outline: [at(0, 0), at(split.each.value, 0), at(split.each.value, width), at(0, width)] }
-  }
-  // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
-  const seam = cover.panels[0]!.edges[0]!.allowance.value
-  const split = splitLoop(piping, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam)
+type StripCut = Exclude<PipingPlan['choice'], { kind: 'ready-made' }>['cut']
+
+const stripCut = ({ choice }: PipingPlan): StripCut => (choice.kind === 'ready-made' ? 'across' : choice.cut)
+
+/** The strips of one design's piping, as long as its cloth allows; none for ready-made piping. */
+function pipingStrips(choice: ClothChoice, piping: PipingPlan, designs: readonly Design[], design: number): readonly PipingStrips[] {
+  const width = piping.stripWidth?.value
+  const cloth = clothFor(choice, 'piping')
+  const usableMm = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
+  if (width === undefined || usableMm <= 0) return []
+  const cut = stripCut(piping)
+  const base = designs.length === 1 ? 'piping' : `piping-${designs[design]!.id}`
+  return piping.groups.map((group, k) => {
+    // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
+    const seam = group.panel.edges[0]!.allowance.value
+    const split = cut === 'bias' ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam) : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM, width)
+    const qty = Math.max(1, Math.round(split.strips.value)) * group.count * designs[design]!.count
+    return { id: k === 0 ? base : `${base}-${k + 1}`, group, split, qty }
+  })
+}
+
+function stripOutline(piping: PipingPlan, split: StripSplit): Polygon {
+  const width = piping.stripWidth!.value
+  if (stripCut(piping) !== 'bias') return [at(0, 0), at(split.each.value, 0), at(split.each.value, width), at(0, width)]
   const [reach, rise] = [split.each.value / Math.SQRT2, width * Math.SQRT2]
-  return { split, outline: [at(0, 0), at(reach, reach), at(reach, reach + rise), at(0, rise)] }
+  return [at(0, 0), at(reach, reach), at(reach, reach + rise), at(0, rise)]
 }
 
 /** Arcs are laid as chords within this of them. */

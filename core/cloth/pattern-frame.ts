@@ -1,6 +1,6 @@
 import type { ClothChoice } from '../../contract/index.ts'
 import { panelOf, type Cover, type Panel, type Stretch } from '../cover/index.ts'
-import { edgeLength, edgeOf, isStraight } from '../outline/index.ts'
+import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight } from '../outline/index.ts'
 import { frontSpan, type Cushions } from '../seat/index.ts'
 import { runStart } from './match.ts'
 
@@ -19,32 +19,45 @@ export interface PatternFrame {
  * railroaded u runs from front to back, and upright sides that stand square to the front go with it.
  */
 export function patternFrame(choice: ClothChoice, cover: Cover, panel: Panel, cushions: Cushions, cushion: number): PatternFrame | null {
+  if (choice.match.kind === 'none') return null
   const across = choice.direction === 'up-the-roll'
   const { from } = frontOf(cover)
   const row = runStart(cushions, cushion)
-  if (panel.role === 'plate') {
-    if (!across) return { start: 0, axis: 'y', rises: 1 }
-    // The bottom plate is cut as the mirror image of the foot.
-    if (panel.id === 'top-plate') return { start: row - from, axis: 'x', rises: 1 }
-    const wide = Math.max(...cover.wall.foot.map((v) => v.x))
-    return { start: row + wide - from, axis: 'x', rises: -1 }
-  }
-  if (panel.role !== 'boxing') return null
+  if (panel.role !== 'boxing' || !cover.wall || !hasPlate(cover)) return lyingFrame(cover, panel, across ? row - from : 0, across)
   return across ? frontFrame(cover, panel, row - from) : sideFrame(cover, panel)
 }
+
+/**
+ * A plate, blank or body by how its largest flat part lies on the cushion: where its own x runs along
+ * the row (or its y to the back), the pattern runs with it.
+ */
+function lyingFrame(cover: Cover, panel: Panel, start: number, across: boolean): PatternFrame | null {
+  const lying = cover.patches.filter((p) => p.panel === panel.id && p.bend !== 'bent').toSorted((a, b) => areaOf(b.outline) - areaOf(a.outline))[0]
+  if (!lying || panel.role === 'band' || panel.role === 'trim' || panel.role === 'gusset') return null
+  const box = boxOf(lying.outline)
+  const middle = at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)
+  const [here, along] = [lying.place(middle), lying.place(at(middle.x + (across ? 1 : 0), middle.y + (across ? 0 : 1)))]
+  const [u, rate] = across ? [here.x, along.x - here.x] : [here.y, along.y - here.y]
+  // A pillow is drawn in as it fills; its middle counts.
+  if (Math.abs(rate) < 0.5) return null
+  const rises = rate > 0 ? 1 : -1
+  return { start: start + u - rises * (across ? middle.x : middle.y), axis: across ? 'x' : 'y', rises }
+}
+
+const hasPlate = (cover: Cover): boolean => cover.panels.some((p) => p.id === 'top-plate')
 
 /** How far the ends of a bowed front run off the stripe when its middle matches; 0 for a straight front. */
 export function frontMismatch(cover: Cover): number {
   const i = mainEdge(cover, 'front')
-  const [a, b] = edgeOf(cover.wall.foot, i)
-  return isStraight(a.bulge) ? 0 : (edgeLength(cover.wall.foot, i) - Math.hypot(b.x - a.x, b.y - a.y)) / 2
+  const [a, b] = edgeOf(cover.solid.outline, i)
+  return isStraight(a.bulge) ? 0 : (edgeLength(cover.solid.outline, i) - Math.hypot(b.x - a.x, b.y - a.y)) / 2
 }
 
 /** A straight front that lies level matches all along; a bowed one in its middle. */
 function frontFrame(cover: Cover, panel: Panel, start: number): PatternFrame | null {
   const i = mainEdge(cover, 'front')
   const on = stripStretch(cover, panel, i)
-  const [a, b] = edgeOf(cover.wall.foot, i)
+  const [a, b] = edgeOf(cover.solid.outline, i)
   if (!on || Math.abs(b.y - a.y) > LEVEL * Math.abs(b.x - a.x) || isCone(panel)) return null
   const middle = (a.x + b.x) / 2
   return { start: start + middle - (on.from + on.to) / 2, axis: 'x', rises: 1 }
@@ -55,7 +68,7 @@ function sideFrame(cover: Cover, panel: Panel): PatternFrame | null {
     const i = mainEdge(cover, side)
     const on = i < 0 ? null : stripStretch(cover, panel, i)
     if (!on) continue
-    const [a, b] = edgeOf(cover.wall.foot, i)
+    const [a, b] = edgeOf(cover.solid.outline, i)
     if (!isStraight(a.bulge) || Math.abs(b.x - a.x) > LEVEL * Math.abs(b.y - a.y) || isCone(panel)) return null
     const placed = onPlate(cover, i)
     // The strip begins where its part of the edge begins: at the front on the right, at the zip end on the left.
@@ -69,14 +82,11 @@ const LEVEL = 0.005
 
 const isCone = (panel: Panel): boolean => panel.finished.some((v) => !isStraight(v.bulge))
 
-const frontOf = (cover: Cover) => frontSpan({ outline: cover.wall.foot, edges: sideEdges(cover) })
-
-const sideEdges = (cover: Cover) => panelOf(cover, 'top-plate').edges.map((e) => ({ name: e.name, side: e.side!, meets: 'open' as const, leanRad: 0 }))
+const frontOf = (cover: Cover) => frontSpan(cover.solid)
 
 /** The longest edge of a side. */
 function mainEdge(cover: Cover, side: 'front' | 'right' | 'left'): number {
-  const edges = panelOf(cover, 'top-plate').edges
-  return edges.reduce((best, e, i) => (e.side === side && (best < 0 || edgeLength(cover.wall.foot, i) > edgeLength(cover.wall.foot, best)) ? i : best), -1)
+  return cover.solid.edges.reduce((best, e, i) => (e.side === side && (best < 0 || edgeLength(cover.solid.outline, i) > edgeLength(cover.solid.outline, best)) ? i : best), -1)
 }
 
 /** The pair that sews the top plate's edge to this panel. */

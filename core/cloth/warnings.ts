@@ -2,7 +2,7 @@ import type { Job } from '../../contract/index.ts'
 import type { Cover } from '../cover/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Warning } from '../warning/index.ts'
-import type { ClothPlan } from './lay-pieces.ts'
+import type { ClothLay, ClothPlan } from './lay-pieces.ts'
 import { frontMismatch } from './pattern-frame.ts'
 import { repeatOf } from './stripes.ts'
 
@@ -18,13 +18,13 @@ export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[
     if (direction === 'up-the-roll' && off > 0.5) warnings.push({ station: 'lay', level: 'note', code: 'curved-front-match', off })
     warnings.push({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: direction === 'up-the-roll' ? 'side' : 'front' })
   }
-  if (repeat !== null && repeat > plan.usableMm) warnings.push({ station: 'lay', level: 'stop', code: 'repeat-over-width', repeat, usable: plan.usableMm })
+  if (repeat !== null && repeat > plan.lays[0].usableMm) warnings.push({ station: 'lay', level: 'stop', code: 'repeat-over-width', repeat, usable: plan.lays[0].usableMm })
   if (cloth.nap === 'one-way' && direction === 'railroaded') warnings.push({ station: 'lay', level: 'warning', code: 'pile-sideways' })
-  return [...warnings, ...tooWide(plan)]
+  return [...warnings, ...plan.lays.flatMap(tooWide)]
 }
 
 /** One warning for each kind of panel that is wider than the usable cloth in every allowed turn. */
-function tooWide(plan: ClothPlan): readonly Warning[] {
+function tooWide(plan: ClothLay): readonly Warning[] {
   const seen = new Set<string>()
   return plan.problem.pieces.flatMap((piece, i): Warning[] => {
     const { panel, cut, name } = plan.pieces[i]!

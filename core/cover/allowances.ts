@@ -9,28 +9,27 @@ export const ALLOWANCE_LABELS: Readonly<Record<AllowanceName, string>> = {
   gussetTurnMm: 'Turn beside the zip',
   zipRoundCornerMm: 'Zip round each corner, at most',
   pipingOverlapMm: 'Piping joint overlap',
+  pipingRunOffMm: 'Piping run off at each open end',
+  hemMm: 'Hem',
+  tapeMarginMm: 'Lap wider than its tape by',
   notchMm: 'Notch depth',
 }
 
+export const ALLOWANCE_NAMES = Object.keys(ALLOWANCE_LABELS) as readonly AllowanceName[]
+
 /** Each allowance as it applies to a job, and who set it: the shop's book or the job itself. */
-export function applied(allowances: Job['allowances']): Allowances {
+export function applied({ book, overrides }: Pick<Job['allowances'], 'book' | 'overrides'>): Allowances {
   const one = (name: AllowanceName): Figure => {
-    const override = allowances.overrides[name]
+    const override = overrides[name]
     return entered({
       id: `allowance.${name}`,
       label: ALLOWANCE_LABELS[name],
       quantity: 'length',
-      value: override ?? allowances.book[name],
-      rule: override === undefined ? "from the shop's allowance book" : `set on this job; the shop's book says ${allowances.book[name]} mm`,
+      value: override ?? book[name],
+      rule: override === undefined ? "from the shop's allowance book" : `set on this job; the shop's book says ${book[name]} mm`,
       setBy: override === undefined ? 'shop' : 'job',
       change: `make-up.${name}`,
     })
   }
-  return {
-    seamMm: one('seamMm'),
-    gussetTurnMm: one('gussetTurnMm'),
-    zipRoundCornerMm: one('zipRoundCornerMm'),
-    pipingOverlapMm: one('pipingOverlapMm'),
-    notchMm: one('notchMm'),
-  }
+  return Object.fromEntries(ALLOWANCE_NAMES.map((name) => [name, one(name)])) as Record<AllowanceName, Figure>
 }

@@ -1,4 +1,4 @@
-import type { Job } from '../../contract/index.ts'
+import type { ClothChoice, Construction } from '../../contract/index.ts'
 
 /** How the boxing is really cut: stripes cannot match round the corner of a wrap, so matching cuts one piece per side. */
-export const boxingAsCut = (job: Job): 'wrap' | 'one-per-side' => (job.cloth.match.kind === 'matched' ? 'one-per-side' : job.makeUp.boxing)
+export const boxingAsCut = (construction: Construction, cloth: ClothChoice): Construction => ('boxing' in construction && cloth.match.kind === 'matched' ? { ...construction, boxing: 'one-per-side' } : construction)

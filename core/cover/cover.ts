@@ -1,28 +1,76 @@
+import type { Closure } from '../../contract/index.ts'
+import type { Solid } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
-import type { PipingPlan } from './piping/piping.ts'
 import type { Panel } from './panel.ts'
-import type { Seam } from './seam.ts'
+import type { PanelDraft } from './parts/index.ts'
+import type { Patch } from './patch.ts'
+import type { PipingPlan } from './piping/piping.ts'
+import type { Seam, SeamDraft, SeamPair } from './seam.ts'
 import type { Wall } from './wall.ts'
 
-export interface Closure {
-  readonly kind: 'zip'
-  readonly seam: string
-  /** The opening, and the zip to buy. */
-  readonly lengthMm: Figure
+/** Something of the closure that is bought: a zip, tape, snaps. */
+export interface Fitting {
+  readonly what: string
+  readonly amount: Figure
+  readonly note: string
 }
 
-/** Everything sewn for one cushion. `seams` stand in the order in which they are sewn. */
-export interface Cover {
-  readonly panels: readonly Panel[]
-  readonly seams: readonly Seam[]
-  /** The cushion's outlines at foot and top, between which the sides stand. */
-  readonly wall: Wall
-  readonly closure: Closure
-  readonly piping: PipingPlan | null
+/** How one opening of a cover is closed. */
+export interface ClosurePlan {
+  readonly choice: Closure
+  /** Letter of its seam; a slot inside a panel has none. */
+  readonly seam: string | null
+  /** What the filling must pass. */
+  readonly lengthMm: Figure
+  /** How far its two halves lap over each other. */
+  readonly lap: Figure | null
+  readonly fittings: readonly Fitting[]
+  /** Snaps, buttons or ties along the opening, in mm from its first end; the same datum on both halves. */
+  readonly places: readonly number[]
+}
+
+/** A line of edges round the cushion that may be piped, by the seam pairs it follows: stretch `a` lies on the plate. */
+export interface PipingRow {
+  readonly row: 'top' | 'bottom'
+  /** The plate, body or end whose edge the piping follows. */
+  readonly panel: string
+  readonly pairs: readonly SeamPair[]
+  /** As a sum, where the whole row is one closed loop. */
   readonly perimeter: Figure
 }
 
-export function panelOf(cover: Cover, id: string): Panel {
+/** What a recipe returns: panels and seams, and how they lie on the finished cushion. */
+export interface CoverDraft {
+  readonly panels: readonly PanelDraft[]
+  /** In the order in which they are sewn. */
+  readonly seams: readonly SeamDraft[]
+  readonly closures: readonly (Omit<ClosurePlan, 'seam'> & { readonly seam: SeamDraft | null })[]
+  readonly patches: readonly Patch[]
+  /** Area of the finished surface by the cushion's own size, not by the panels; null where the cloth is only folded round. */
+  readonly surfaceMm2: number | null
+  readonly rows: readonly PipingRow[]
+  /** The sides that boxing stands on. */
+  readonly wall: Wall | null
+  readonly perimeter: Figure
+  /** Other figures of this make-up that a maker wants to see worked out. */
+  readonly figures: readonly Figure[]
+  /** What the machine or the bench has to know beside seams. */
+  readonly notes: readonly string[]
+  readonly fittings: readonly Fitting[]
+}
+
+/** Everything sewn for one cushion. `seams` stand in the order in which they are sewn. */
+export interface Cover extends Omit<CoverDraft, 'panels' | 'seams' | 'closures'> {
+  readonly solid: Solid
+  readonly panels: readonly Panel[]
+  readonly seams: readonly Seam[]
+  readonly closures: readonly ClosurePlan[]
+  readonly piping: PipingPlan | null
+  /** Buttons of the grid that miss the plate. */
+  readonly buttonsOutside: number
+}
+
+export function panelOf(cover: Pick<Cover, 'panels'>, id: string): Panel {
   const panel = cover.panels.find((p) => p.id === id)
   if (!panel) throw new RangeError(`no panel ${id}`)
   return panel

@@ -1,18 +1,18 @@
-import { onEdge, outwardOn, turnAt } from '../outline/index.ts'
+import { isStraight, onEdge, outwardOn, turnAt } from '../outline/index.ts'
 import { edgeIndex, finishedEdgeLength, type Notch, type Panel } from './panel.ts'
 import { partnerPlace, type Seam, type SeamPair, type Stretch } from './seam.ts'
 
 /**
  * Notches wherever two panels must meet in register: the middle of every plate edge, every place
  * inside an edge where its partner changes (zip ends), and every plate corner on the strip that
- * passes it. Both sides of a pair carry the same letter. The short edges of a traced outline, which
+ * passes it, and every 60 mm on a curve. Both sides of a pair carry the same letter. The short edges of a traced outline, which
  * run on without a corner, carry none.
  */
 export function markNotches(panels: readonly Panel[], seams: readonly Seam[]): readonly Panel[] {
   const marks = new Map<string, Notch[]>(panels.map((p) => [p.id, []]))
   const letters = letterSequence()
   const panel = (id: string) => panels.find((p) => p.id === id)!
-  for (const seam of seams.filter((s) => s.kind === 'plate')) {
+  for (const seam of seams.filter((s) => s.kind === 'plate' || s.kind === 'closure')) {
     for (const pair of seam.pairs) {
       for (const place of registerPlaces(pair, panel(pair.a.panel))) {
         const letter = letters.next().value
@@ -36,8 +36,12 @@ function registerPlaces(pair: SeamPair, plate: Panel): readonly number[] {
   const start = isShort && Math.abs(startsAtCorner) < TURN_RAD ? [] : [pair.a.from]
   const middle = length / 2
   const [low, high] = [Math.min(pair.a.from, pair.a.to), Math.max(pair.a.from, pair.a.to)]
-  return low < middle && middle <= high && !isShort ? [...start, middle] : start
+  const curve = isStraight(plate.finished[i]!.bulge) ? [] : Array.from({ length: Math.floor(length / CURVE_STEP_MM) }, (_, k) => (k + 1) * CURVE_STEP_MM).filter((p) => p > low + SHORT_MM / 2 && p < high - SHORT_MM / 2 && Math.abs(p - middle) > SHORT_MM / 2)
+  return low < middle && middle <= high && !isShort ? [...start, middle, ...curve] : [...start, ...curve]
 }
+
+/** Curves are marked so often. */
+const CURVE_STEP_MM = 60
 
 const TURN_RAD = Math.PI / 12
 

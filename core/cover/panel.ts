@@ -1,11 +1,16 @@
-import { edgeLength, offsetEdges, type Outline } from '../outline/index.ts'
+import type { ClothRole } from '../../contract/index.ts'
+import { boxOf, edgeLength, offsetEdges, type Outline, type Point } from '../outline/index.ts'
 import type { SideName } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
 
-export type PanelRole = 'plate' | 'boxing' | 'gusset'
+/** What part of a cover a panel is. A `blank` is folded over several sides, a `band` closes the end of one. */
+export type PanelRole = 'plate' | 'boxing' | 'gusset' | 'blank' | 'band' | 'base' | 'body' | 'trim'
 
-/** What is done to a finished edge. Only a seam may be joined to another panel; a zip edge is closed by the zip. */
-export type EdgeTreatment = 'seam' | 'zip'
+/**
+ * What is done to a finished edge: sewn to another, to a zip, lapped over its partner, turned and
+ * hemmed, stapled to a board, or bonded. Hemmed, stapled and bonded edges are free on purpose.
+ */
+export type EdgeTreatment = 'seam' | 'zip' | 'lap' | 'hem' | 'staple' | 'bond'
 
 export interface PanelEdge {
   readonly name: string
@@ -24,6 +29,14 @@ export interface Notch {
   readonly atMm: number
 }
 
+/** What is chalked inside a panel: a line to fold or sew on or to slit, or places of buttons and ties. */
+export interface Mark {
+  readonly kind: 'fold' | 'sew' | 'slot' | 'button' | 'tie' | 'vent' | 'grip'
+  readonly label: string
+  /** A path of points; a single one is a place. */
+  readonly path: readonly Point[]
+}
+
 /**
  * One piece of cloth in its own plane, right side up: x across, y up or to the back.
  * `edges[i]` leaves corner i of `finished`, counter-clockwise. A bottom plate is therefore the
@@ -33,21 +46,50 @@ export interface Panel {
   readonly id: string
   readonly name: string
   readonly role: PanelRole
+  readonly cloth: ClothRole
+  /** How many of it one cushion takes. */
+  readonly times: number
   readonly finished: Outline
   readonly edges: readonly PanelEdge[]
   readonly notches: readonly Notch[]
+  readonly marks: readonly Mark[]
   readonly figures: { readonly finishedWidth: Figure; readonly finishedHeight: Figure; readonly cutWidth: Figure; readonly cutHeight: Figure }
+  /** How much larger than its sewing line and allowances it is cut, each way of its own plane, for cloth that gives or shrinks. */
+  readonly growth: Growth
   /** Hidden panels may be turned on the cloth more freely than seen ones. */
   readonly isSeen: boolean
 }
 
-/** The line to cut along. */
-export const cutOutline = (panel: Panel): Outline => offsetEdges(panel.finished, panel.edges.map((e) => e.allowance.value))
+/** Factors on the finished size (cloth that stretches) and on the whole piece (cloth that shrinks), and what deep buttons take up. */
+export interface Growth {
+  readonly finished: { readonly x: number; readonly y: number }
+  readonly whole: { readonly x: number; readonly y: number }
+  readonly fullness: { readonly x: Figure | null; readonly y: Figure | null }
+}
 
-export function edgeIndex(panel: Panel, name: string): number {
+export const NO_GROWTH: Growth = { finished: { x: 1, y: 1 }, whole: { x: 1, y: 1 }, fullness: { x: null, y: null } }
+
+/** The line to cut along. */
+export function cutOutline({ finished, edges, growth }: Pick<Panel, 'finished' | 'edges' | 'growth'>): Outline {
+  const { fullness } = growth
+  const box = fullness.x || fullness.y ? boxOf(finished) : null
+  const fuller = box ? { x: 1 + (fullness.x?.value ?? 0) / (box.maxX - box.minX), y: 1 + (fullness.y?.value ?? 0) / (box.maxY - box.minY) } : { x: 1, y: 1 }
+  const out = offsetEdges(scaled(scaled(finished, fuller), growth.finished), edges.map((e) => e.allowance.value))
+  return scaled(out, growth.whole)
+}
+
+/** Unequal factors turn arcs into other curves; over the few per cent of cloth the chord's bulge stays near enough. */
+function scaled(outline: Outline, by: { readonly x: number; readonly y: number }): Outline {
+  return by.x === 1 && by.y === 1 ? outline : outline.map((v) => ({ ...v, x: v.x * by.x, y: v.y * by.y }))
+}
+
+/** As much of a panel as seams need to know. */
+export type PanelShape = { readonly id: string; readonly finished: Outline; readonly edges: readonly { readonly name: string }[] }
+
+export function edgeIndex(panel: PanelShape, name: string): number {
   const index = panel.edges.findIndex((e) => e.name === name)
   if (index < 0) throw new RangeError(`panel ${panel.id} has no edge ${name}`)
   return index
 }
 
-export const finishedEdgeLength = (panel: Panel, name: string): number => edgeLength(panel.finished, edgeIndex(panel, name))
+export const finishedEdgeLength = (panel: PanelShape, name: string): number => edgeLength(panel.finished, edgeIndex(panel, name))

@@ -1,4 +1,6 @@
-import { arcBetween, at, between, bulgeOfRise, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, rightOf, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
+import type { Solid } from '../seat/index.ts'
+import { inSpace, type Space } from './space.ts'
+import { arcBetween, at, atHeight, between, bulgeOfRise, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, rightOf, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
 
 /**
  * The side of a cushion between two heights: foot and top are its outlines there, edge by edge, and
@@ -26,6 +28,9 @@ export interface UnrolledPart {
   readonly topTo: number
   readonly bottom: OnStrip
   readonly top: OnStrip
+  /** The part's own outline within the strip, and from a point of the strip to the wall in space. */
+  readonly outline: Outline
+  readonly place: (p: Point) => Space
 }
 
 /** A strip edge by its index among the strip's bottom or top edges, left to right, in mm from its left end. */
@@ -41,6 +46,14 @@ export interface Unrolled {
   readonly bottoms: number
   readonly tops: number
   readonly parts: readonly UnrolledPart[]
+}
+
+/** The walls of a solid, or of a slice of it between two shares of its thickness. */
+export function wallOf({ outline, edges, thickness }: Solid, from = 0, to = 1): Wall {
+  const leans = edges.map((e) => e.leanRad)
+  const t = thickness.value
+  const [foot, middle, top] = [from, (from + to) / 2, to].map((share) => atHeight(outline, leans, share * t))
+  return { foot: foot!, middle: middle!, top: top!, heightMm: (to - from) * t }
 }
 
 /** The part of a wall over a whole edge. */
@@ -70,7 +83,7 @@ export function unroll(wall: Wall, parts: readonly WallPart[]): Unrolled {
     }
     const bottom = joinOn(bottoms, put(at(0, 0)), put(flat.footEnd), flat.footBulge, flat.footLength)
     const top = joinOn(tops, put(flat.topStart), put(flat.topEnd), flat.topBulge, flat.topLength)
-    placed.push({ part, topFrom: flat.topFrom, topTo: flat.topFrom + flat.topLength, bottom, top })
+    placed.push({ part, topFrom: flat.topFrom, topTo: flat.topFrom + flat.topLength, bottom, top, outline: partOutline(flat, put), place: placeOnWall(wall, part, pen) })
     topEnd = put(flat.topEnd)
     startMiddle ??= put(flat.startMiddle)
     endMiddle = put(flat.endMiddle)
@@ -79,7 +92,48 @@ export function unroll(wall: Wall, parts: readonly WallPart[]): Unrolled {
   const reversed = [...tops.map((v, i) => vertex(i + 1 < tops.length ? tops[i + 1]! : topEnd, -(v.bulge ?? 0)))].reverse()
   const end = vertex(pen.at, bulgeThrough(pen.at, endMiddle, topEnd))
   const start = vertex(tops[0]!, bulgeThrough(tops[0]!, startMiddle!, bottoms[0]!))
-  return { outline: levelled([...bottoms, end, ...reversed, start]), bottoms: bottoms.length, tops: tops.length, parts: placed }
+  const outline = [...bottoms, end, ...reversed, start]
+  const shift = cornerOf(outline)
+  const level = (o: Outline): Outline => o.map((v) => vertex(at(v.x - shift.x, v.y - shift.y), v.bulge))
+  const parted = placed.map((p) => ({ ...p, outline: level(p.outline), place: (at2: Point) => p.place(at(at2.x + shift.x, at2.y + shift.y)) }))
+  // A strip is drawn with its two lower ends on one level and its box at the origin.
+  return { outline: level(outline), bottoms: bottoms.length, tops: tops.length, parts: parted }
+}
+
+function partOutline(flat: FlatPart, put: (p: Point) => Point): Outline {
+  const [a, b, c, d] = [put(at(0, 0)), put(flat.footEnd), put(flat.topEnd), put(flat.topStart)]
+  return [vertex(a, flat.footBulge), vertex(b, bulgeThrough(b, put(flat.endMiddle), c)), vertex(c, -flat.topBulge), vertex(d, bulgeThrough(d, put(flat.startMiddle), a))]
+}
+
+/** The way back from the strip: along the foot and up the slant, then out into space. */
+function placeOnWall(wall: Wall, part: WallPart, pen: Pen): (p: Point) => Space {
+  const flat = flatEdge(wall, part.edge)
+  const [c, s] = [Math.cos(pen.angle), Math.sin(pen.angle)]
+  return (p) => {
+    const [dx, dy] = [p.x - pen.at.x, p.y - pen.at.y]
+    const own = at(dx * c + dy * s, dy * c - dx * s)
+    if (flat.radius === 0) return wallPoint(wall, part.edge, part.from + own.x, own.y / flat.slant)
+    const [toX, toY] = [own.x, flat.radius - own.y]
+    const angle = Math.atan2(toX * Math.sign(flat.radius), toY * Math.sign(flat.radius))
+    const up = flat.radius > 0 ? flat.radius - Math.hypot(toX, toY) : Math.hypot(toX, toY) + flat.radius
+    return wallPoint(wall, part.edge, part.from + angle * flat.radius, up / flat.slant)
+  }
+}
+
+/** A point of the wall over edge i, so far along the foot and up as a share of the slant; on a straight side the foot goes on past its ends. */
+export function wallPoint({ foot, top, heightMm }: Wall, i: number, along: number, up: number): Space {
+  const [a, b] = edgeOf(foot, i)
+  const c = top[i]!
+  if (isStraight(a.bulge)) {
+    const way = unit(minusPoint(b, a))
+    const out = rightOf(way)
+    const lean = dot(minusPoint(c, a), out) * up
+    return inSpace(a.x + way.x * along + out.x * lean, a.y + way.y * along + out.y * lean, heightMm * up)
+  }
+  const [low, high] = [arcBetween(a, b, a.bulge!), arcBetween(c, edgeOf(top, i)[1], c.bulge!)]
+  const radius = Math.abs(low.radius) + (Math.abs(high.radius) - Math.abs(low.radius)) * up
+  const angle = low.startAngle + (Math.sign(low.radius) * along) / Math.abs(low.radius)
+  return inSpace(low.centre.x + radius * Math.cos(angle), low.centre.y + radius * Math.sin(angle), heightMm * up)
 }
 
 /** An end bends through its middle, so that both pieces that meet there are as long as the corner between them. */
@@ -108,14 +162,10 @@ function joinOn(edges: Vertex[], start: Point, end: Point, bulge: number, length
   return { edge: edges.length - 1, from: 0, to: length }
 }
 
-/** A strip is drawn with its two lower ends on one level and its box at the origin. */
-function levelled(outline: Outline): Outline {
-  const [minX, minY] = [Math.min(...outline.map((v) => v.x)), Math.min(...outline.map((v) => v.y))]
-  return outline.map((v) => vertex(at(v.x - minX, v.y - minY), v.bulge))
-}
+const cornerOf = (outline: Outline): Point => at(Math.min(...outline.map((v) => v.x)), Math.min(...outline.map((v) => v.y)))
 
 /** One edge's wall laid flat: foot from the origin along x, the top edge above it. */
-interface FlatEdge {
+export interface FlatEdge {
   readonly slant: number
   readonly footLength: number
   /** Along the foot's direction where the top edge starts and ends; on a cone the angles are scaled to lengths at the foot. */
@@ -130,7 +180,7 @@ interface FlatEdge {
   readonly widens: number
 }
 
-function flatEdge({ foot, middle, top, heightMm }: Wall, i: number): FlatEdge {
+export function flatEdge({ foot, middle, top, heightMm }: Wall, i: number): FlatEdge {
   const [a, b] = edgeOf(foot, i)
   const [c, d] = edgeOf(top, i)
   const [m, n] = edgeOf(middle, i)

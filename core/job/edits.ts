@@ -1,6 +1,7 @@
 import { slotOf } from '../seat/index.ts'
 import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
-import type { AllowanceBook, Cloth, Dimension, Filling, FoamFilling, Grade, Job, Layer, Seat } from '../../contract/index.ts'
+import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/usual.ts'
+import type { AllowanceBook, Cloth, ClothRole, Closure, Construction, Dimension, Filling, FoamFilling, Grade, Job, Layer, MakeUp, Piping, Seat } from '../../contract/index.ts'
 
 /** A change of a job, said in words for the history. */
 export interface Edit {
@@ -44,6 +45,40 @@ export const setCloth = (cloth: Cloth): Edit => ({
   says: `Cloth ${cloth.name}`,
   apply: (job) => ({ ...job, cloth: { ...job.cloth, cloth, match: cloth.pattern.kind === 'plain' ? { kind: 'none' } : { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } } }),
 })
+
+/** Changes the make-up, whatever it is. */
+export const setMakeUp = (says: string, change: (makeUp: MakeUp) => MakeUp): Edit => ({ says, apply: (job) => ({ ...job, makeUp: change(job.makeUp) }) })
+
+/** Another construction for the same cushions; a closure that it cannot have becomes its usual one. */
+export const setConstruction = (kind: Construction['kind']): Edit => setMakeUp(MAKE_UPS[kind].label, (makeUp) => rebuilt(makeUp, kind))
+
+/** The usual closure of a kind. */
+export const setClosure = (kind: Closure['kind']): Edit => setMakeUp(CLOSURES[kind].label, (makeUp) => ({ ...makeUp, closure: CLOSURES[kind].usual }))
+
+/** Corded piping as it starts: every edge, a thin cord, cut straight. */
+export const USUAL_PIPING: Extract<Piping, { kind: 'corded' }> = { kind: 'corded', rows: 'both', sides: ['front', 'right', 'back', 'left'], cordMm: 5, clothMm: 0, stripMm: null, cut: 'across' }
+
+/** A cloth of its own for a part of the cover; null cuts it from the cloth of the job. */
+export function setOtherCloth(role: Exclude<ClothRole, 'face'>, cloth: Cloth | null, says: string): Edit {
+  return {
+    says,
+    apply: (job) => {
+      const { [role]: _, ...others } = job.cloth.others
+      return { ...job, cloth: { ...job.cloth, others: cloth ? { ...others, [role]: cloth } : others } }
+    },
+  }
+}
+
+/** Sets the allowance of one edge, by `panel/edge`; null goes back to what the make-up gives it. */
+export function setEdgeAllowance(edge: string, valueMm: number | null, says: string): Edit {
+  return {
+    says,
+    apply: (job) => {
+      const { [edge]: _, ...others } = job.allowances.edges
+      return { ...job, allowances: { ...job.allowances, edges: valueMm === null ? others : { ...others, [edge]: valueMm } } }
+    },
+  }
+}
 
 /** Sets an allowance on this job alone; null goes back to the shop's book. */
 export function setAllowance(name: keyof AllowanceBook, valueMm: number | null, says: string): Edit {

@@ -1,3 +1,4 @@
+import { usualMakeUp } from '../cover/usual.ts'
 import { usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import type { AllowanceBook, Cloth, Dimension, Footprint, Grade, Job, Seat } from '../../contract/index.ts'
@@ -17,7 +18,7 @@ export interface NewJobInput {
 export function newJob(input: NewJobInput): Job {
   return {
     format: 'loft-seam/job',
-    version: 3,
+    version: 4,
     ticket: input.ticket,
     title: input.title,
     customer: '',
@@ -26,10 +27,10 @@ export function newJob(input: NewJobInput): Job {
     currency: input.currency,
     seat: input.seat,
     filling: usualFoam(input.grade),
-    makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'none' } },
-    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: input.cloth.pattern.kind === 'stripes' ? { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } : { kind: 'none' }, sideBoxing: 'upright' },
-    allowances: { book: input.book, overrides: {} },
-    lay: null,
+    makeUp: usualMakeUp('boxed'),
+    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: input.cloth.pattern.kind === 'stripes' ? { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } : { kind: 'none' }, others: {}, sideBoxing: 'upright' },
+    allowances: { book: input.book, overrides: {}, edges: {} },
+    lays: {},
   }
 }
 

@@ -1,8 +1,7 @@
-import type { Job } from '../../contract/index.ts'
-import type { Cover } from '../cover/index.ts'
+import type { Cloth, Job } from '../../contract/index.ts'
+import { seamLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import type { WorkedPlan } from '../plan.ts'
-import { stretchLength } from '../cover/index.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
 import { entered, figure, given, over, plus, roundUp, times, type Figure } from '../working/index.ts'
 
@@ -19,48 +18,81 @@ export interface BuyingList {
   readonly hasLay: boolean
 }
 
-/** What to buy. Cloth is bought by the length of a real lay; without one only its lower bound is known. */
-export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions'>, layLengthMm: number | null, boundMm: number): BuyingList {
-  const { cloth } = job.cloth
-  const step = cloth.buyingStepMm
-  const used = entered({ id: 'buy.used', label: layLengthMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: layLengthMm ?? boundMm, rule: layLengthMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
-  const clothLength = figure({ id: 'buy.cloth', label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(used, step, 'run'), rule: `sold by the ${step} mm`, setBy: 'catalogue' })
-  const clothCost = figure({ id: 'buy.clothCost', label: 'Cloth cost', quantity: 'money', sum: times(over(clothLength, given(1000, 'plain', 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
-  const { cutting, designs, cushions } = plan
-  const blocks = given(cushions.count, 'count', 'cushions')
-  const lines: BuyLine[] = [
-    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)),
-    { what: cloth.name, amount: clothLength, cost: clothCost },
-    ...zipLines(designs),
-    { what: 'Sliders', amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(blocks, given(1, 'count', 'slider a zip')), rule: 'one for each zip' }), cost: null },
-  ]
-  const piped = designs.flatMap(({ design, cover }) => (cover.piping ? [{ count: design.count, piping: cover.piping }] : []))
-  if (piped.length > 0) {
-    const perDesign = piped.map(({ count, piping }) => times(given(count, 'count', 'cushions'), piping.cordPerCushion))
-    lines.push({ what: `Piping cord ${formatLengthWithUnit(piped[0]!.piping.choice.cordMm, job.units)}`, amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: perDesign.length === 1 ? perDesign[0]! : plus(...perDesign), rule: 'cord of one cushion for each' }), cost: null })
-  }
-  lines.push({ what: 'Thread', amount: threadLength(designs), cost: null })
-  const costs = lines.flatMap((l) => (l.cost ? [l.cost] : []))
-  return { lines, total: figure({ id: 'buy.total', label: 'Foam and cloth', quantity: 'money', sum: plus(...costs), rule: 'what has a price' }), hasLay: layLengthMm !== null }
+/** How long the lay of a cloth is: as laid, or at least its lower bound. */
+export interface ClothLength {
+  readonly laidMm: number | null
+  readonly boundMm: number
 }
 
-/** Zips of one length are one line; mirrored cushions take the same zip. */
-function zipLines(designs: WorkedPlan['designs']): readonly BuyLine[] {
-  const byLength = new Map<string, { count: number; length: Figure }>()
-  for (const { design, cover } of designs) {
-    const length = cover.closure.lengthMm
-    const key = length.value.toFixed(0)
-    byLength.set(key, { count: (byLength.get(key)?.count ?? 0) + design.count, length: byLength.get(key)?.length ?? length })
+/** What to buy. Cloth is bought by the length of a real lay; without one only its lower bound is known. `lengths` go with the lays of the plan. */
+export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions' | 'cloth'>, lengths: readonly ClothLength[]): BuyingList {
+  const { cutting, designs } = plan
+  const lines: BuyLine[] = [
+    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)),
+    ...plan.cloth.lays.map(({ cloth }, i) => clothLine(cloth, lengths[i] ?? { laidMm: null, boundMm: 0 }, i)),
+    ...closureLines(designs),
+    ...pipingLines(job, designs),
+    ...fittingLines(designs),
+    { what: 'Thread', amount: threadLength(designs), cost: null },
+  ]
+  const costs = lines.flatMap((l) => (l.cost ? [l.cost] : []))
+  return { lines, total: figure({ id: 'buy.total', label: 'Foam and cloth', quantity: 'money', sum: plus(...costs), rule: 'what has a price' }), hasLay: plan.cloth.lays.every((_, i) => typeof lengths[i]?.laidMm === 'number') }
+}
+
+/** Cloth that is washed first is bought longer by what washing takes. */
+function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): BuyLine {
+  const id = i === 0 ? 'buy' : `buy.${cloth.id}`
+  const used = entered({ id: `${id}.used`, label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: laidMm ?? boundMm, rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
+  const unwashed = cloth.washFirst && cloth.shrink.along > 0 ? figure({ id: `${id}.unwashed`, label: 'Before washing', quantity: 'run', sum: over(used, given(1 - cloth.shrink.along, 'share', 'left after washing')), rule: 'washed before it is cut' }) : used
+  const length = figure({ id: `${id}.cloth`, label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(unwashed, cloth.buyingStepMm, 'run'), rule: `sold by the ${cloth.buyingStepMm} mm`, setBy: 'catalogue' })
+  const cost = figure({ id: `${id}.clothCost`, label: 'Cloth cost', quantity: 'money', sum: times(over(length, given(1000, 'plain', 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
+  return { what: cloth.name, amount: length, cost }
+}
+
+/** Zips and tapes of one length are one line with their number; snaps and buttons are counted over all cushions. */
+function closureLines(designs: WorkedPlan['designs']): readonly BuyLine[] {
+  const found = designs.flatMap(({ design, cover }) => cover.closures.flatMap((c) => c.fittings.map((fitting) => ({ fitting, count: design.count }))))
+  const lengths = new Map<string, { count: number; fitting: Fitting }>()
+  for (const { fitting, count } of found.filter((f) => f.fitting.amount.quantity === 'length')) {
+    const key = `${fitting.what} ${fitting.amount.value.toFixed(0)}`
+    lengths.set(key, { fitting, count: (lengths.get(key)?.count ?? 0) + count })
   }
-  return [...byLength.values()].map(({ count, length }) => ({ what: `Zip, ${count} of`, amount: length, cost: null }))
+  const zips = found.filter((f) => f.fitting.what === 'Zip').reduce((sum, f) => sum + f.count, 0)
+  return [
+    ...[...lengths.values()].map(({ count, fitting }) => ({ what: `${fitting.what}, ${count} of`, amount: fitting.amount, cost: null })),
+    ...(zips > 0 ? [{ what: 'Sliders', amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(given(zips, 'count', 'zips'), given(1, 'count', 'slider a zip')), rule: 'one for each zip' }), cost: null }] : []),
+    ...counted(found.filter((f) => f.fitting.amount.quantity === 'count')),
+  ]
+}
+
+function pipingLines(job: Job, designs: WorkedPlan['designs']): readonly BuyLine[] {
+  const piped = designs.flatMap(({ design, cover }) => (cover.piping?.cord ? [{ count: design.count, choice: cover.piping.choice, cord: cover.piping.cord }] : []))
+  const [first] = piped
+  if (!first || first.choice.kind === 'flat') return []
+  const perDesign = piped.map(({ count, cord }) => times(given(count, 'count', 'cushions'), cord))
+  return [{ what: `${first.choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(first.choice.cordMm, job.units)}`, amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: perDesign.length === 1 ? perDesign[0]! : plus(...perDesign), rule: 'cord of one cushion for each' }), cost: null }]
+}
+
+/** Staples, buttons, vents: of one cushion for each. */
+const fittingLines = (designs: WorkedPlan['designs']): readonly BuyLine[] => counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
+
+function counted(found: readonly { readonly fitting: Fitting; readonly count: number }[]): readonly BuyLine[] {
+  const names = [...new Set(found.map((f) => f.fitting.what))]
+  return names.map((what) => {
+    const own = found.filter((f) => f.fitting.what === what)
+    const { amount } = own[0]!.fitting
+    const quantity = amount.quantity === 'length' ? 'run' : amount.quantity
+    const terms = own.map((f) => times(given(f.count, 'count', 'cushions'), f.fitting.amount))
+    return { what, amount: figure({ id: `buy.${amount.id}`, label: what, quantity, sum: terms.length === 1 ? terms[0]! : plus(...terms), rule: 'of one cushion, for each' }), cost: null }
+  })
 }
 
 /** Thread is three times the seam length and a tenth more. */
 function threadLength(designs: WorkedPlan['designs']): Figure {
-  const seamOf = (cover: Cover) => cover.seams.flatMap((s) => s.pairs).reduce((sum, p) => sum + stretchLength(p.a), 0)
-  const perDesign = designs.map(({ design, cover }) => {
+  const seamOf = (cover: Cover) => cover.seams.reduce((sum, s) => sum + seamLength(s), 0)
+  const perDesign = designs.map(({ design, cover, liner }) => {
     const label = designs.length === 1 ? 'Seams of one cushion' : `Seams of one cushion ${design.id}`
-    const seams = entered({ id: `buy.seamLength.${design.id}`, label, quantity: 'run', value: seamOf(cover), rule: 'every seam once' })
+    const seams = entered({ id: `buy.seamLength.${design.id}`, label, quantity: 'run', value: seamOf(cover) + (liner ? seamOf(liner) : 0), rule: 'every seam once' })
     return times(seams, given(design.count, 'count', designs.length === 1 ? 'cushions' : `cushions ${design.id}`))
   })
   const all = perDesign.length === 1 ? perDesign[0]! : plus(...perDesign)

@@ -1,5 +1,5 @@
 import type { Lay } from '../../contract/index.ts'
-import type { ClothPlan } from '../cloth/index.ts'
+import type { ClothLay } from '../cloth/index.ts'
 import { turned } from '../lay/index.ts'
 import { distance, edgeOf, isStraight, riseOfBulge } from '../outline/index.ts'
 
@@ -15,7 +15,7 @@ export interface ChalkLine {
 }
 
 /** The lay in the order of marking: from the starting end on, left to right. */
-export function chalkList(plan: ClothPlan, lay: Lay): readonly ChalkLine[] {
+export function chalkList(plan: ClothLay, lay: Lay): readonly ChalkLine[] {
   const lines = lay.placements.map((place) => {
     const piece = plan.pieces.find((p) => p.id === place.id)!
     const corners = piece.cut.map((p, i) => {

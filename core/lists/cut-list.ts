@@ -1,4 +1,6 @@
-import { pipingId, type ClothPlan } from '../cloth/index.ts'
+import type { ClothPlan } from '../cloth/index.ts'
+import type { ClothRole, Job } from '../../contract/index.ts'
+import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { DesignPlan } from '../plan.ts'
@@ -14,28 +16,32 @@ export interface CutLine {
   readonly width: Figure
   readonly height: Figure
   readonly note: string
+  /** The grade is in the name of a foam part; cloth by its name. */
+  readonly from: string
 }
 
 /** Everything to be cut, foam first, cut sizes throughout; the letter of a design where there are several. */
-export function cutList(designs: readonly DesignPlan[], cutting: CuttingPlan | null, cloth: ClothPlan, units: LengthUnit): readonly CutLine[] {
+export function cutList(job: Pick<Job, 'cloth' | 'units'>, designs: readonly DesignPlan[], cutting: CuttingPlan | null, cloth: ClothPlan): readonly CutLine[] {
+  const { units } = job
+  const from = (role: ClothRole) => clothFor(job.cloth, role).name
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
-  const foam = cutting ? foamLines(designs, cutting, units) : []
-  const panels = designs.flatMap((d) =>
-    d.cover.panels.map((p): CutLine => ({ what: `${p.name}${letter(d)}`, material: 'cloth', count: d.design.count, width: p.figures.cutWidth, height: p.figures.cutHeight, note: p.notches.length > 0 ? `notches ${p.notches.map((n) => n.letter).join(' ')}` : '' })),
+  const foam = cutting ? foamLines(cutting, units) : []
+  const panels = designs.flatMap((d) => [...panelLines(d, d.cover, { letter: letter(d), prefix: '', from }), ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ', from }) : [])])
+  const strips = designs.flatMap((d, i): readonly CutLine[] =>
+    cloth.strips[i]!.map(({ split, qty, group }) => {
+      const { choice, stripWidth } = d.cover.piping!
+      return { what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`, material: 'cloth', count: qty, width: split.each, height: stripWidth!, note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`, from: from('piping') }
+    }),
   )
-  const strips = designs.flatMap((d, i): readonly CutLine[] => {
-    const split = cloth.strips[i]
-    if (!split || !d.cover.piping) return []
-    const id = pipingId(designs.map((each) => each.design), i)
-    return [{ what: `Piping strip${letter(d)}, ${d.cover.piping.choice.cut}`, material: 'cloth', count: cloth.pieces.find((p) => p.id === id)!.qty, width: split.each, height: d.cover.piping.stripWidth, note: `${split.strips.value} to a loop` }]
-  })
   return [...foam, ...panels, ...strips]
 }
 
+const panelLines = ({ design }: DesignPlan, { panels }: Cover, { letter, prefix, from }: { readonly letter: string; readonly prefix: string; readonly from: (role: ClothRole) => string }): readonly CutLine[] =>
+  panels.map((p) => ({ what: `${prefix}${p.name}${letter}`, material: 'cloth', count: design.count * p.times, width: p.figures.cutWidth, height: p.figures.cutHeight, note: p.notches.length > 0 ? `notches ${p.notches.map((n) => n.letter).join(' ')}` : '', from: from(p.cloth) }))
+
 /** Parts of every block, with the sheet they come from, and what their size does not tell. */
-function foamLines(designs: readonly DesignPlan[], { blocks }: CuttingPlan, units: LengthUnit): readonly CutLine[] {
-  return blocks.flatMap(({ design, parts }) => {
-    const { block } = designs[design]!.filling.sizing
+function foamLines({ blocks }: CuttingPlan, units: LengthUnit): readonly CutLine[] {
+  return blocks.flatMap(({ block, parts }) => {
     return parts.map((part): CutLine => {
       const { maxX, maxY } = boxOf(part.outline)
       const whole = parts.length === 1 || (Math.abs(maxX - block.width.value) < 0.01 && Math.abs(maxY - block.depth.value) < 0.01)
@@ -47,6 +53,7 @@ function foamLines(designs: readonly DesignPlan[], { blocks }: CuttingPlan, unit
         width: size('width', maxX),
         height: size('depth', maxY),
         note: [part.where, shapeNote(block)].filter((n) => n !== '').join('; '),
+        from: 'foam',
       }
     })
   })

@@ -1,16 +1,23 @@
 import type { Band, Cloth } from '../../contract/index.ts'
 
 const band = (name: string, colour: string, widthMm: number): Band => ({ name, colour, widthMm })
-const plain = (id: string, name: string, widthMm: number, ground: string, pricePerMetre: number, nap: Cloth['nap'] = 'two-way'): Cloth => ({
+const plain = (id: string, name: string, widthMm: number, ground: string, pricePerMetre: number, more: Partial<Cloth> = {}): Cloth => ({
   id,
   name,
   widthMm,
   selvedgeMm: [10, 10],
-  nap,
+  nap: 'two-way',
   ground,
   pattern: { kind: 'plain' },
   pricePerMetre,
   buyingStepMm: 100,
+  thicknessMm: 0.6,
+  stretch: { across: 0, along: 0 },
+  shrink: { across: 0, along: 0 },
+  washFirst: false,
+  fibre: 'mixed',
+  marking: 'notches',
+  ...more,
 })
 
 const IVORY = '#efe6d2'
@@ -27,9 +34,10 @@ export const DEMO_CLOTHS: readonly Cloth[] = [
       bands: [band('ivory', IVORY, 22), band('slate', SLATE, 6), band('ivory', IVORY, 10), band('rust', RUST, 14), band('ivory', IVORY, 10), band('slate', SLATE, 6)],
     },
   },
-  plain('moss-loop', 'Moss loop', 1380, '#6f7d58', 46, 'one-way'),
-  plain('storm-canvas', 'Storm canvas', 1520, '#7c8a91', 29),
-  plain('hull-vinyl', 'Hull vinyl', 1370, '#dcd8cb', 24),
-  plain('ebb-linen', 'Ebb linen', 1460, '#cfc3aa', 38),
-  plain('house-calico', 'House calico', 1600, '#f0ead9', 6),
+  plain('moss-loop', 'Moss loop', 1380, '#6f7d58', 46, { nap: 'one-way', thicknessMm: 2.2, marking: 'tacks' }),
+  plain('storm-canvas', 'Storm canvas', 1520, '#7c8a91', 29, { fibre: 'synthetic' }),
+  plain('hull-vinyl', 'Hull vinyl', 1370, '#dcd8cb', 24, { fibre: 'synthetic', thicknessMm: 1.1, stretch: { across: 0.02, along: 0.01 } }),
+  plain('ebb-linen', 'Ebb linen', 1460, '#cfc3aa', 38, { fibre: 'natural', shrink: { across: 0.02, along: 0.04 }, washFirst: true }),
+  plain('brine-mesh', 'Brine mesh', 1500, '#566168', 17, { fibre: 'synthetic' }),
+  plain('house-calico', 'House calico', 1600, '#f0ead9', 6, { fibre: 'natural' }),
 ]

@@ -1,5 +1,5 @@
 import type { Job } from '../../contract/index.ts'
-import { newJob, newSeat } from '../job/index.ts'
+import { newJob, newSeat, USUAL_PIPING } from '../job/index.ts'
 import { DEMO_CLOTHS } from './demo-cloths.ts'
 import { DEMO_GRADES } from './demo-grades.ts'
 import { FACTORY_BOOK } from './factory-book.ts'
@@ -18,7 +18,7 @@ export function keepersBench(): Job {
       footprint: { kind: 'rectangle', width: { readings: [{ mm: 2236 }, { mm: 2235 }, { mm: 2237 }] }, depth: { readings: [{ mm: 468 }, { mm: 468 }] }, rising: null, falling: null },
       division: { kind: 'run', count: 3, gapMm: -2, cuts: 'straight' },
     },
-    makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'both', cordMm: 5, cut: 'along' } },
+    makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'along' } },
     cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } } },
   }
 }

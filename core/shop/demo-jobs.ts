@@ -1,17 +1,26 @@
-import type { EdgeSetting, FoamFilling, Job, Seat } from '../../contract/index.ts'
-import { usualWadding } from '../filling/index.ts'
-import { newJob, reading, setFoam, shapedSeat } from '../job/index.ts'
+import type { Construction, EdgeSetting, FoamFilling, Job, MakeUp, Seat } from '../../contract/index.ts'
+import { usualMakeUp } from '../cover/index.ts'
+import { USUAL_FIBRE, usualWadding } from '../filling/index.ts'
+import { newJob, newSeat, reading, setFoam, shapedSeat, USUAL_PIPING } from '../job/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { DEMO_CLOTHS } from './demo-cloths.ts'
 import { DEMO_GRADES } from './demo-grades.ts'
 import { keepersBench } from './demo-job.ts'
 import { FACTORY_BOOK } from './factory-book.ts'
 
-/** The tickets of the demo shop that are measured so far, in the order of their numbers. */
-export const demoJobs = (): readonly Job[] => [watchRoom(), keepersBench(), readingChairs(), bunks(), lockerLids(), forwardBerth()]
+/** The tickets of the demo shop, in the order of their numbers; seats and backs, bolsters and bench are tickets of their own. */
+export const demoJobs = (): readonly Job[] => [watchRoom(), keepersBench(), readingChairs(), bunks(), lockerLids(), forwardBerth(), readingChairBacks(), kneelers(), hassock(), deckSettle(), bolsters(), tuftedPad()]
 
 const meets = (what: EdgeSetting['meets'], degrees = 0): EdgeSetting => ({ meets: what, lean: degrees === 0 ? null : { by: 'angle', degrees }, riseMm: 0 })
 const readings = (...mm: number[]) => ({ readings: mm.map((m) => ({ mm: m })) })
+
+const clothNamed = (id: string) => DEMO_CLOTHS.find((c) => c.id === id)!
+/** Cut from other cloths than the face. */
+const withCloths = (job: Job, others: Job['cloth']['others']): Job => ({ ...job, cloth: { ...job.cloth, others } })
+const built = (job: Job, kind: Construction['kind'], change: (makeUp: MakeUp) => Partial<MakeUp> = () => ({})): Job => {
+  const usual = usualMakeUp(kind)
+  return { ...job, makeUp: { ...usual, ...change(usual) } }
+}
 
 const gradeNamed = (name: string) => DEMO_GRADES.find((g) => g.name === name)!
 const filledWith = (job: Job, change: (foam: FoamFilling) => FoamFilling): Job => setFoam('', change).apply(job)
@@ -26,7 +35,7 @@ function ticket(number: string, title: string, gradeName: string, clothId: strin
 function watchRoom(): Job {
   const seat = shapedSeat({ kind: 'ring', at: 'inner', curve: { by: 'radius', radius: reading(1870) }, depth: readings(520, 521, 520), extent: { by: 'length', length: readings(3640, 3638, 3641) } }, 90, { kind: 'run', count: 5, gapMm: 0, cuts: 'radial' })
   const job = ticket('SL-01', 'Watch room window seat', 'Gannet 30/140', 'lamp-room-ticking', { ...seat, edges: { far: meets('wall') } })
-  return { ...job, makeUp: { kind: 'boxed', boxing: 'one-per-side', piping: { rows: 'both', cordMm: 5, cut: 'bias' } }, cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm: 1820 } } } }
+  return { ...job, makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'bias' } }, cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm: 1820 } } } }
 }
 
 /** SL-03: T-shaped seats of four reading chairs in a pile cloth, wrapped in wadding. */
@@ -38,7 +47,7 @@ function readingChairs(): Job {
   return filledWith(job, (foam) => ({ ...foam, load: { ...foam.load, use: 'lounge', base: 'webbing' }, school: { kind: 'wrap-then-measure' }, wadding: usualWadding(20) }))
 }
 
-/** SL-04: three bunk mattresses with one corner cut off by the stair. */
+/** SL-04: three bunk mattresses with one corner cut off by the stair, without a zip: the bottom is slit across. */
 function bunks(): Job {
   const seat = shapedSeat({ kind: 'rectangle', width: readings(1905, 1906, 1904), depth: readings(735, 735), rising: reading(2042), falling: reading(2041) }, 120, { kind: 'singles', count: 3, mirrored: 0 })
   const job = ticket('SL-04', 'Bunks', 'Gannet 36/180', 'ebb-linen', {
@@ -47,20 +56,63 @@ function bunks(): Job {
     corners: { 'far right': { kind: 'cut', arrivingMm: 210, leavingMm: 330 } },
   })
   const soft = gradeNamed('Eider 50/60')
-  const railroaded: Job = { ...job, cloth: { ...job.cloth, direction: 'railroaded' } }
+  const railroaded: Job = { ...built(job, 'slit-back'), cloth: { ...job.cloth, direction: 'railroaded' } }
   return filledWith(railroaded, (foam) => ({ ...foam, load: { ...foam.load, use: 'sleeping', base: 'slats', own: { contactM2: 0.4 } }, school: { kind: 'full-block', thicknessExtraMm: 5 }, layers: [...foam.layers, { grade: soft, thicknessMm: 25 }] }))
 }
 
-/** SL-05: lids of the cockpit lockers, port and starboard, hinged along the side that tapers. */
+/** SL-05: lids of the cockpit lockers, port and starboard, hinged along the side that tapers: vinyl pulled over their boards. */
 function lockerLids(): Job {
   const seat = shapedSeat({ kind: 'taper', near: reading(402), far: reading(318), depth: readings(1124, 1125), offset: { kind: 'left', mm: 0 }, rising: null, falling: null }, 60, { kind: 'singles', count: 1, mirrored: 1 })
   const job = ticket('SL-05', 'Kittiwake cockpit, locker lids', 'Auk 33/400', 'hull-vinyl', { ...seat, front: 'left', edges: { right: meets('hinge') }, clearanceMm: USUAL_CLEARANCE_MM.aboard })
-  return filledWith(job, (foam) => ({ ...foam, load: { ...foam.load, use: 'cockpit', exposure: 'wet' }, boardMm: { now: 9, before: 9 } }))
+  const covered = built(job, 'pull-over', ({ construction, trims }) => ({ construction: { ...construction, stapleRows: 2, airHoles: true } as Construction, trims: { ...trims, finishing: 'none' } }))
+  return filledWith(withCloths(covered, { base: clothNamed('brine-mesh') }), (foam) => ({ ...foam, load: { ...foam.load, use: 'cockpit', exposure: 'wet' }, boardMm: { now: 9, before: 9 } }))
 }
 
-/** SL-06: two mirrored berth halves against a hull that leans out by 24°. */
+/** SL-06: two mirrored berth halves against a hull that leans out by 24°, capped, with a base of mesh that opens in a slot. */
 function forwardBerth(): Job {
   const seat = shapedSeat({ kind: 'berth', length: readings(1860, 1858), head: reading(640), foot: reading(215), stations: [], hull: 'straight' }, 100, { kind: 'singles', count: 1, mirrored: 1 })
   const job = ticket('SL-06', 'Kittiwake forward berth', 'Skua 30/150', 'storm-canvas', { ...seat, edges: { hull: meets('hull', 24) }, clearanceMm: USUAL_CLEARANCE_MM.aboard })
-  return filledWith(job, (foam) => ({ ...foam, load: { ...foam.load, use: 'sleeping', exposure: 'damp' } }))
+  const covered = withCloths(built(job, 'capped'), { base: clothNamed('brine-mesh') })
+  return filledWith(covered, (foam) => ({ ...foam, load: { ...foam.load, use: 'sleeping', exposure: 'damp' } }))
 }
+
+/** SL-03B: knife-edge backs of the reading chairs, fibre in a liner. */
+function readingChairBacks(): Job {
+  const job = ticket('SL-03B', 'Reading chairs, backs', 'Fulmar 35/120', 'moss-loop', { ...newSeat('singles', 560, 480, 140, 4), clearanceMm: 0 })
+  const filling: Job['filling'] = { kind: 'loose-fibre', load: { ...job.filling.load, use: 'back' }, boardMm: job.filling.boardMm, ...USUAL_FIBRE }
+  return { ...withCloths(built(job, 'knife-edge'), { liner: clothNamed('house-calico') }), filling }
+}
+
+/** SL-07: twelve kneelers, rebond with wadding. */
+function kneelers(): Job {
+  const job = ticket('SL-07', 'Chapel kneelers', 'Rook 80/350', 'ebb-linen', { ...newSeat('singles', 305, 228, 70, 12), clearanceMm: 0 })
+  return filledWith(built(job, 'boxed', () => ({ construction: { kind: 'boxed', boxing: 'wrap' } })), (foam) => ({ ...foam, load: { ...foam.load, use: 'kneeler', base: 'board' }, school: { kind: 'wrap-then-measure' }, wadding: usualWadding(12) }))
+}
+
+/** SL-08: a hassock from sheets of 50 mm, its slip cover lined. */
+function hassock(): Job {
+  const job = ticket('SL-08', 'Lamp-room hassock', 'Gannet 36/180', 'ebb-linen', { ...newSeat('singles', 440, 440, 380, 1), clearanceMm: 0 })
+  return filledWith(withCloths(built(job, 'cube'), { lining: clothNamed('house-calico') }), (foam) => ({ ...foam, load: { ...foam.load, use: 'hassock' }, school: { kind: 'size-for-size' } }))
+}
+
+/** SL-09: seat and back in one cover, tied to the settle. */
+function deckSettle(): Job {
+  const job = ticket('SL-09', 'Deck settle', 'Skua 30/150', 'storm-canvas', { ...newSeat('singles', 470, 455, 35, 1), clearanceMm: 0 })
+  const covered = built(job, 'hinged-pair', ({ construction, trims }) => ({ construction: { ...construction, backDepthMm: 530 } as Construction, trims: { ...trims, ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'folded', caught: 'at-the-middle' } } }))
+  return filledWith(covered, (foam) => ({ ...foam, load: { ...foam.load, use: 'bench', exposure: 'wet', base: 'slats' } }))
+}
+
+/** SL-10: two bolsters with piping of another cloth at both ends. */
+function bolsters(): Job {
+  const job = ticket('SL-10', 'Gallery bolsters', 'Fulmar 35/120', 'lamp-room-ticking', { ...newSeat('singles', 620, 190, 190, 2), clearanceMm: 0 })
+  const covered = withCloths(built(job, 'bolster', () => ({ piping: { ...USUAL_PIPING, cordMm: 5, cut: 'bias' } })), { piping: clothNamed('moss-loop') })
+  return filledWith({ ...covered, cloth: { ...covered.cloth, match: { kind: 'none' } } }, (foam) => ({ ...foam, load: { ...foam.load, use: 'back' }, school: { kind: 'size-for-size' } }))
+}
+
+/** SL-10B: a bench pad with staggered buttons pulled into it. */
+function tuftedPad(): Job {
+  const job = ticket('SL-10B', 'Gallery bench pad', 'Gannet 36/180', 'ebb-linen', { ...newSeat('bench', 1210, 420, 85, 1), clearanceMm: 0 })
+  const covered = built(job, 'boxed', ({ trims }) => ({ closure: { kind: 'sewn-shut', side: 'back', openingMm: 900 }, trims: { ...trims, buttons: { rows: 3, across: 6, layout: 'staggered', marginMm: 105, diameterMm: 22, depthMm: 0 } } }))
+  return filledWith(covered, (foam) => ({ ...foam, load: { ...foam.load, use: 'bench' } }))
+}
+

@@ -1,9 +1,10 @@
-import type { Dimension, FoamFilling, Job } from '../../contract/index.ts'
+import type { Construction, Dimension, FoamFilling, Job, MakeUp } from '../../contract/index.ts'
+import { applied, makeCover, usualMakeUp, type Cover } from '../cover/index.ts'
 import type { FoamPlan } from '../filling/index.ts'
 import { reading, newSeat, setFoam } from '../job/index.ts'
 import { planJob, type DesignPlan, type WorkedPlan } from '../plan.ts'
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
-import { keepersBench } from '../shop/index.ts'
+import { FACTORY_BOOK, keepersBench } from '../shop/index.ts'
 
 /** The plan of a job that can be worked; throws its warnings otherwise. */
 export function worked(job: Job): WorkedPlan {
@@ -31,6 +32,14 @@ export function cushionsFrom(seat: Job['seat']): Cushions {
   const found = cushionsOf(seat)
   if (!found.ok) throw new Error(JSON.stringify(found.error))
   return found.value
+}
+
+/** The cover of a make-up on a cushion, by the factory's book; throws a refusal. */
+export function coverOf(solid: Solid, change: Partial<MakeUp> & { readonly kind?: Construction['kind'] } = {}, overrides: Job['allowances']['overrides'] = {}): Cover {
+  const { kind = 'boxed', ...rest } = change
+  const made = makeCover({ solid, makeUp: { ...usualMakeUp(kind), ...rest }, cloth: { ...keepersBench().cloth, match: { kind: 'none' } }, allowances: applied({ book: FACTORY_BOOK, overrides }), edges: {} })
+  if (!made.ok) throw new Error(JSON.stringify(made.error))
+  return made.value
 }
 
 /** An upright rectangular cushion. */

@@ -1,11 +1,12 @@
-import type { Piping, Seat } from '../../contract/index.ts'
+import type { Seat } from '../../contract/index.ts'
 import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
 import { ok } from '../result/index.ts'
 import { formatLengthWithUnit } from '../units/index.ts'
-import { readCount, readLength, readPositive } from './amounts.ts'
+import { readCount, readLength } from './amounts.ts'
 import { chain, edit, fail, type AllowanceName, type Answer, type OpenJob, type Reader, type TypingContext } from './failure.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { findNamed } from './find-named.ts'
+import { MAKE_UP_EDITS } from './make-up-edits.ts'
 import { readSeat, SEAT_WORDS } from './seats.ts'
 import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
 
@@ -37,7 +38,7 @@ const READERS: Record<string, Reader> = {
   in: (rest, c) => chain(readCount(rest, c.limits), (n) => edit(setSeat(`${n} cushions`, (seat) => withCount(seat, n)))),
   times: (rest, c) => times(rest, c),
   sa: (rest, c) => allowance('seamMm', 'Seam allowance', rest, c),
-  pipe: (rest, c) => readPiping(rest, c),
+  ...MAKE_UP_EDITS,
   foam: (rest, c) => chain(findNamed('grade', rest, c.grades), (grade) => edit(setGrade(grade))),
   cloth: (rest, c) => chain(findNamed('cloth', rest, c.cloths), (cloth) => edit(setCloth(cloth))),
   railroad: () => edit({ says: 'Railroaded', apply: (job) => ({ ...job, cloth: { ...job.cloth, direction: 'railroaded' } }) }),
@@ -73,26 +74,6 @@ function allowance(name: AllowanceName, label: string, rest: string, { job, limi
     if (mm > limits.largestAllowanceMm) return fail({ code: 'length', what: label.toLowerCase(), text: rest, why: 'too-long' })
     return edit(setAllowance(name, mm, `${label} ${formatLengthWithUnit(mm, job.units)}`))
   })
-}
-
-function readPiping(rest: string, { job, limits }: OpenJob): Answer {
-  const [rows = '', ...more] = rest.toLowerCase().split(/\s+/)
-  if (rows !== 'none' && rows !== 'top' && rows !== 'both') return fail({ code: 'choice', word: 'pipe', text: rows, choices: ['none', 'top', 'both'] })
-  if (rows === 'none') return edit({ says: 'No piping', apply: (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { rows } } }) })
-  const before = job.makeUp.piping
-  let choice: Piping = before.rows === 'none' ? { rows, cordMm: 5, cut: 'across' } : { ...before, rows }
-  const words = more.join(' ')
-  const cut = /\b(across|along|bias)\b/.exec(words)?.[1]
-  if (cut) choice = { ...choice, cut: cut as typeof choice.cut }
-  const cord = /\bcord\s+(.+?)(?=\s+(?:across|along|bias)\b|$)/.exec(words)
-  if (cord) {
-    const mm = readPositive(cord[1]!, 'cord', job.units, limits)
-    if (!mm.ok) return mm
-    if (mm.value > 40) return fail({ code: 'length', what: 'cord', text: cord[1]!, why: 'too-long' })
-    choice = { ...choice, cordMm: mm.value }
-  }
-  const piping = choice
-  return edit({ says: `Piping on ${rows}, cord ${formatLengthWithUnit(piping.cordMm, job.units)}, ${piping.cut}`, apply: (j) => ({ ...j, makeUp: { ...j.makeUp, piping } }) })
 }
 
 function readUnits(rest: string): Answer {

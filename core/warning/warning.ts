@@ -1,4 +1,5 @@
-import type { Load } from '../../contract/index.ts'
+import type { Finishing, Load } from '../../contract/index.ts'
+import type { Refusal } from '../cover/recipe.ts'
 import type { Doubt, Failure } from '../filling/choice/index.ts'
 import type { DivisionFault, SeatFault } from '../seat/index.ts'
 
@@ -46,6 +47,20 @@ export type WarningCase =
   | { readonly code: 'piping-as-high-as-boxing'; readonly cord: number; readonly thickness: number }
   | { readonly code: 'check-failed'; readonly check: string; readonly detail: string }
   | { readonly code: 'boxing-cut-per-side' }
+  | { readonly code: 'make-up-refused'; readonly refusal: Refusal }
+  | { readonly code: 'no-allowance'; readonly panel: string }
+  | { readonly code: 'lap-over-limit'; readonly lap: number; readonly most: number }
+  | { readonly code: 'piping-bend'; readonly radius: number; readonly needed: number }
+  | { readonly code: 'strip-too-narrow'; readonly strip: number; readonly needed: number; readonly cord: number }
+  | { readonly code: 'cloth-gives'; readonly share: number; readonly taken: number }
+  | { readonly code: 'cloth-shrinks'; readonly across: number; readonly along: number; readonly washFirst: boolean }
+  | { readonly code: 'finishing-wants-allowance'; readonly finishing: Finishing; readonly seam: number; readonly least: number }
+  | { readonly code: 'hot-knife-cloth'; readonly cloth: string }
+  | { readonly code: 'ties-unreachable'; readonly perSide: number }
+  | { readonly code: 'long-cords'; readonly length: number }
+  | { readonly code: 'buttons-outside'; readonly count: number }
+  | { readonly code: 'buttons-not-washable' | 'small-parts' | 'hot-knife' | 'stapler' | 'liner-in-liner' }
+  | { readonly code: 'wrap-not-washable'; readonly fastening: 'bonded' | 'pinned' }
   | { readonly code: 'nothing-to-match'; readonly cloth: string }
   | { readonly code: 'sides-cannot-match'; readonly edges: 'side' | 'front' }
   | { readonly code: 'band-missing'; readonly band: number; readonly bands: number }

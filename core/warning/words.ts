@@ -3,6 +3,8 @@ import { isMatterOfTaste } from '../filling/choice/verdict.ts'
 import { doubtWords, failureWords } from '../filling/choice/words.ts'
 import { FRONT_CLEAR_MM, SITTER_CLEAR_MM, STAGGER_MM } from '../filling/cutting/joins.ts'
 import { HEAVY_KG, LONG_MM } from '../seat/advice.ts'
+import { finishingWords } from '../cover/finishing.ts'
+import { refusalWords } from '../cover/refusal-words.ts'
 import { seatFaultWords } from '../seat/fault-words.ts'
 import type { Warning } from './warning.ts'
 
@@ -102,7 +104,7 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'seam-over-half':
       return words(`The seam allowance ${mm(w.seam)} is more than half of the ${w.panel} (${mm(w.size)}): the two allowances would meet.`, 'Use a smaller allowance.')
     case 'opening-too-small':
-      return words(`The zip opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} this block needs.`, `Run the zip further round the corners, or fill it vacuum packed in film (${mm(w.packed)} would do).`)
+      return words(`The opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} this block needs.`, `A longer zip or one round the corners, a slot in the base, or vacuum packed in film (${mm(w.packed)} would do).`)
     case 'straight-piping-corners':
       return words(`Straight-cut piping bends no sharper than ${mm(w.needed)} with a ${mm(w.cord)} cord; this plate has square corners.`, 'Clip the strip well at each corner, or cut it on the bias. Corners come out slightly round.')
     case 'piping-as-high-as-boxing':
@@ -111,6 +113,42 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(`Check failed, ${w.check}: ${w.detail}.`, 'Do not cut. This combination of sizes cannot be sewn as drawn.')
     case 'boxing-cut-per-side':
       return words('A wrap cannot match stripes round a corner: the boxing is cut as one piece per side.', '')
+    case 'make-up-refused':
+      return refusalWords(w.refusal, unit)
+    case 'no-allowance':
+      return words(`The ${w.panel} has an edge without any allowance: there is nothing to sew it by.`, 'Fuse or bond that edge, or give it an allowance.')
+    case 'lap-over-limit':
+      return words(`The lap of ${mm(w.lap)} is wider than ${mm(w.most)}, (t + 2s − 12) ÷ 3: on strips cut at boxing height the closed pair would end shorter than the boxing.`, 'Cut the strips as listed here, which are higher; or use a narrower tape.')
+    case 'piping-bend':
+      return words(`The plate bends by a radius of ${mm(w.radius)}; this piping lies well down to ${mm(w.needed)}.`, 'Clip the strip each 10 to 15 mm round the curve, cut it on the bias, or use a thinner cord.')
+    case 'strip-too-narrow':
+      return words(`A strip of ${mm(w.strip)} is too narrow for a cord of ${mm(w.cord)}: ${mm(w.needed)} is needed.`, 'Cut it wider, or use a thinner cord.')
+    case 'cloth-gives':
+      return words(`The cloth gives ${percent(w.share)}: it is cut ${percent(w.taken)} smaller.`, 'Leave a reserve to trim, try the cover on, and note how much came off.')
+    case 'cloth-shrinks':
+      return words(`Washing takes ${percent(w.across)} across and ${percent(w.along)} along: ${w.washFirst ? 'buy longer and wash it before cutting' : 'pieces are cut larger by that'}.`, '')
+    case 'finishing-wants-allowance':
+      return words(`Raw edges ${finishingWords[w.finishing]} need an allowance of ${mm(w.least)}; this job has ${mm(w.seam)}.`, 'Use a wider seam allowance, or another finish.')
+    case 'hot-knife-cloth':
+      return words(`${w.cloth} is not all synthetic: a hot knife burns it.`, 'Choose another finish for the raw edges.')
+    case 'hot-knife':
+      return words('A hot knife burns, and its fumes harm: all-synthetic cloth only, never chlorinated vinyl.', 'Open air, blade parked before reaching over; the cloth maker\'s sheet comes first.')
+    case 'ties-unreachable':
+      return words(`${w.perSide} ties to a side: the middle ones cannot be reached on a mesh or slatted seat.`, 'Two to a side, near the corners.')
+    case 'long-cords':
+      return words(`Tie tails of ${mm(w.length)} can loop round a small child's neck.`, 'Keep cords to 220 mm where small children are about.')
+    case 'buttons-outside':
+      return words(`${w.count} buttons fall outside the plate.`, 'Use a smaller margin, or fewer rows.')
+    case 'buttons-not-washable':
+      return words('Buttons go through the block: the cover cannot be taken off and washed.', '')
+    case 'small-parts':
+      return words('Buttons that come loose can choke a small child.', 'Doubled twine, tied to each other through the block; none where small children are about.')
+    case 'stapler':
+      return words('Staplers hurt eyes and fingers; staples longer than the board come through.', 'Goggles; staples shorter than the board is thick.')
+    case 'liner-in-liner':
+      return words('A liner inside a liner holds nothing more.', 'Leave out the inner liner, or choose another make-up for the cover.')
+    case 'wrap-not-washable':
+      return words(w.fastening === 'bonded' ? 'A bonded wrap cannot be washed, and its glue softens in heat.' : 'A pinned wrap cannot be washed, and pins work loose.', 'Sew it where it will be sat on for long.')
     case 'nothing-to-match':
       return words(`${w.cloth} has no stripes to match.`, 'Match nothing, or choose another cloth.')
     case 'sides-cannot-match':

@@ -1,5 +1,5 @@
 import { asc, eq, max } from 'drizzle-orm'
-import { Cloth, FoamStock, Grade, migrateGrade, ShopSettings } from '../../contract/index.ts'
+import { Cloth, FoamStock, Grade, migrateCloth, migrateGrade, migrateSettings, ShopSettings } from '../../contract/index.ts'
 import { cloths, foamStock, grades, shop, type Database } from '../db/index.ts'
 
 export interface ShopRepository {
@@ -21,11 +21,11 @@ export interface ShopRepository {
 export function shopRepository({ orm, write }: Database): ShopRepository {
   return {
     grades: async () => (await orm.select().from(grades).orderBy(asc(grades.place))).map((row) => Grade.parse(migrateGrade(JSON.parse(row.document)))),
-    cloths: async () => (await orm.select().from(cloths).orderBy(asc(cloths.place))).map((row) => Cloth.parse(JSON.parse(row.document))),
+    cloths: async () => (await orm.select().from(cloths).orderBy(asc(cloths.place))).map((row) => Cloth.parse(migrateCloth(JSON.parse(row.document)))),
     settings: async () => {
       const [row] = await orm.select().from(shop)
       if (!row) throw new Error('the shop has no settings: it was never stocked')
-      return ShopSettings.parse(JSON.parse(row.document))
+      return ShopSettings.parse(migrateSettings(JSON.parse(row.document)))
     },
     saveSettings: (settings) =>
       write(async () => {

@@ -3,19 +3,19 @@ import { computed, ref } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
 import { turned } from '../../../core/lay/index.ts'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
-import type { WorkedPlan } from '../../../core/plan.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
 
 /** The roll lies from left to right, its left selvedge at the top, its starting end at the left. */
 const props = defineProps<{ lay: Lay; marked: string | null }>()
 const emit = defineEmits<{ mark: [piece: string | null] }>()
 const jobs = useJob()
-const plan = computed(() => jobs.plan as WorkedPlan)
-const cloth = computed(() => jobs.job!.cloth.cloth)
+const lays = useLay()
+const cloth = computed(() => lays.chosen!.cloth)
 const place = ref<HTMLElement | null>(null)
 /** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
 const scale = useScale(place, computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: props.lay.length, maxY: 0 })), { left: 54, right: 24, top: 30, bottom: 44 })
@@ -24,7 +24,7 @@ const path = (outline: readonly Point[]) => outline.map((p) => `${p.x.toFixed(1)
 
 const pieces = computed(() =>
   props.lay.placements.map((place) => {
-    const piece = plan.value.cloth.pieces.find((p) => p.id === place.id)!
+    const piece = lays.chosen!.pieces.find((p) => p.id === place.id)!
     const put = (p: Point) => {
       const [x, y] = turned(p.x, p.y, place.turn, place.flip)
       return onCloth(x + place.x, y + place.y)
@@ -49,7 +49,7 @@ const pieces = computed(() =>
 )
 /** Arcs are drawn as chords this near to them. */
 const DRAWN_MM = 0.5
-const SHORT: Record<string, string> = { 'top-plate': 'top', 'bottom-plate': 'bottom', boxing: 'boxing', 'boxing-front': 'front', 'boxing-left': 'left', 'boxing-right': 'right', 'gusset-upper': 'gusset', 'gusset-lower': 'gusset' }
+const SHORT: Record<string, string> = { 'top-plate': 'top', 'bottom-plate': 'bottom', blank: 'top', base: 'base', body: 'body', 'end-left': 'end', 'end-right': 'end', 'band-left': 'band', 'band-right': 'band', 'dust-cover': 'dust', tie: 'tie', 'side-front': 'side', 'side-back': 'side', 'side-left': 'side', 'side-right': 'side', 'bottom-front': 'bottom', 'bottom-back': 'bottom', 'boxing-back': 'back', boxing: 'boxing', 'boxing-front': 'front', 'boxing-left': 'left', 'boxing-right': 'right', 'gusset-upper': 'gusset', 'gusset-lower': 'gusset' }
 /** Level where the piece is wide enough for its label, else upright, else not at all. */
 function labelFit(width: number, height: number, label: string): 'level' | 'upright' | null {
   const needs = label.length * 6.8 + 8

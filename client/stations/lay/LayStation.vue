@@ -25,7 +25,10 @@ const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 const lay = computed(() => lays.current)
 const marked = ref<string | null>(null)
 const unit = computed(() => job.value.units)
-const chalk = computed(() => (plan.value && lay.value ? chalkList(plan.value.cloth, lay.value) : []))
+const chalk = computed(() => (lays.chosen && lay.value ? chalkList(lays.chosen, lay.value) : []))
+/** The cloth of the job stands first: it alone has stripes to match and a direction to choose. */
+const isMain = computed(() => lays.index === 0)
+const CLOTHS = computed(() => lays.cloths.map((c, i) => ({ value: String(i), label: c.cloth.name })))
 const bands = computed(() => (choice.value.cloth.pattern.kind === 'stripes' ? choice.value.cloth.pattern.bands : []))
 const gapWords = computed(() => {
   if (!lay.value) return ''
@@ -66,21 +69,26 @@ const RULES = computed(() => [
     <div class="roll sheet">
       <LayDrawing v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
       <div v-else class="empty">
-        <p v-if="lays.failure" role="alert" class="fault">{{ layFailureWords(lays.failure, plan.cloth, unit) }}</p>
+        <p v-if="lays.failure" role="alert" class="fault">{{ layFailureWords(lays.failure, lays.chosen!, unit) }}</p>
         <p v-else>Planning the first lay …</p>
       </div>
     </div>
     <div class="sheet panel">
       <div class="head">
-        <h2 v-if="lay">{{ formatLengthWithUnit(lay.length, unit) }}, {{ wasteWords(plan.cloth.pieces, lay.length, choice.cloth.widthMm) }} waste</h2>
+        <h2 v-if="lay">{{ formatLengthWithUnit(lay.length, unit) }}, {{ wasteWords(lays.chosen!.pieces, lay.length, lays.chosen!.cloth.widthMm) }} waste</h2>
         <h2 v-else>No lay yet</h2>
         <div class="buttons no-print" data-field="lay.plan">
           <button v-if="lays.running" type="button" class="plain-button main" @click="lays.stop()">Stop, {{ trimmed(lays.seconds, 1) }} s</button>
-          <button v-else type="button" class="plain-button" :disabled="lays.failure !== null || isProven" @click="lays.search(10, 1 + Math.round(lays.found?.lay.seconds ?? 0))">Search 10 s more</button>
+          <button v-else type="button" class="plain-button" :disabled="lays.failure !== null || isProven" @click="lays.search(10, 1 + Math.round(lay?.seconds ?? 0))">Search 10 s more</button>
           <button type="button" class="plain-button" :class="{ main: lay && !lays.isKept }" :disabled="!lay || lays.isKept" @click="lays.keep()">{{ lays.isKept ? 'Kept with the job' : 'Keep this lay' }}</button>
         </div>
       </div>
       <p v-if="lay" class="quiet bound">No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}.</p>
+      <div v-if="lays.cloths.length > 1" class="field-row">
+        <span class="label">Lay of</span>
+        <div><ChoiceButtons :model-value="String(lays.index)" :choices="CLOTHS" name="Lay of" @update:model-value="(i) => (lays.wanted = Number(i))" /></div>
+      </div>
+      <template v-if="isMain">
       <div class="field-row">
         <span class="label">Cloth</span>
         <ElSelect :model-value="choice.cloth.name" aria-label="Cloth" @update:model-value="(name: string) => jobs.edit(setCloth(shop.lists!.cloths.find((c) => c.name === name)!))">
@@ -117,12 +125,16 @@ const RULES = computed(() => [
           <div><ChoiceButtons :model-value="choice.sideBoxing" :choices="STRIPES" name="Stripe on boxing it does not cross" @update:model-value="(s) => setChoice('Stripe on the boxing', (c) => ({ ...c, sideBoxing: s }))" /></div>
         </div>
       </template>
+      </template>
+      <p v-else class="quiet bound">{{ lays.chosen?.cloth.name }}: what is cut from it is chosen on the make-up station.</p>
       <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lay')" />
     </div>
     <div class="sheet panel chalk" tabindex="0" role="region" aria-label="Row preview and chalk list">
       <template v-if="lay">
-        <h2>The row as this lay cuts it</h2>
-        <RowPreview :lay="lay" />
+        <template v-if="isMain">
+          <h2>The row as this lay cuts it</h2>
+          <RowPreview :lay="lay" />
+        </template>
         <h2>Chalk list</h2>
         <p class="quiet bound">Corners of each cut edge in order of marking: from the left selvedge edge, then from the starting end.</p>
         <table>

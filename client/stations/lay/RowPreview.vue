@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
-import { boxOf } from '../../../core/outline/index.ts'
-import type { Panel } from '../../../core/cover/index.ts'
+import { boxOf, type Outline } from '../../../core/outline/index.ts'
+import { frontFace, topFace, type Cover, type Panel, type Patch } from '../../../core/cover/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
@@ -23,18 +23,25 @@ const faces = computed(() => {
   let left = 0
   return plan.value.cushions.inOrder.flatMap(({ design }, i) => {
     const { panels } = plan.value.designs[design]!.cover
-    const top = panels.find((p) => p.id === 'top-plate')!
-    const front = panels.find((p) => p.id === 'boxing-front')
-    const box = boxOf(top.finished)
-    const face = (panel: Panel, x: number, y: number) => ({ id: `${i + 1}/${panel.id}`, panel, x, y })
-    const both = [face(top, left - box.minX, -box.minY), ...(front ? [face(front, left + frontLeft(top) - box.minX, -boxOf(front.finished).maxY)] : [])]
+    const cover = plan.value.designs[design]!.cover
+    const top = shownFrom(cover, topFace(cover)) ?? { panel: cover.panels[0]!, outline: cover.panels[0]!.finished }
+    const boxing = panels.find((p) => p.id === 'boxing-front')
+    const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover, frontFace(cover))
+    const box = boxOf(top.outline)
+    const face = ({ panel, outline }: Shown, x: number, y: number) => ({ id: `${i + 1}/${panel.id}`, outline, x, y })
+    const both = [face(top, left - box.minX, -box.minY), ...(front ? [face(front, left + (boxing ? frontLeft(top.panel) : box.minX) - box.minX - (boxing ? 0 : boxOf(front.outline).minX - box.minX), -boxOf(front.outline).maxY)] : [])]
     left += box.maxX - box.minX + gap
     return both
   })
 })
+interface Shown {
+  readonly panel: Panel
+  readonly outline: Outline
+}
+const shownFrom = (cover: Cover, patch: Patch | null): Shown | null => patch && { panel: cover.panels.find((p) => p.id === patch.panel)!, outline: patch.outline }
 const frontLeft = (top: Panel) => Math.min(...top.edges.flatMap((e, i) => (e.side === 'front' ? [top.finished[i]!.x] : [])))
 const box = computed(() => {
-  const boxes = faces.value.map((f) => ({ f, b: boxOf(f.panel.finished) }))
+  const boxes = faces.value.map((f) => ({ f, b: boxOf(f.outline) }))
   return { minX: Math.min(...boxes.map(({ f, b }) => f.x + b.minX)), minY: Math.min(...boxes.map(({ f, b }) => f.y + b.minY)), maxX: Math.max(...boxes.map(({ f, b }) => f.x + b.maxX)), maxY: Math.max(...boxes.map(({ f, b }) => f.y + b.maxY)) }
 })
 const scale = useScale(place, box, { left: 8, right: 8, top: 8, bottom: 8 })
@@ -52,7 +59,7 @@ function clothOn(f: (typeof faces.value)[number]): string | null {
 const shapes = computed(() =>
   faces.value.map((f, i) => {
     const { k, x, y } = scale.value
-    return { id: `row-${i}`, d: svgPath(f.panel.finished, { k, x: (mm) => x(mm + f.x), y: (mm) => y(mm + f.y) }), transform: clothOn(f) }
+    return { id: `row-${i}`, d: svgPath(f.outline, { k, x: (mm) => x(mm + f.x), y: (mm) => y(mm + f.y) }), transform: clothOn(f) }
   }),
 )
 </script>

@@ -1,9 +1,9 @@
-import type { ClothPlan } from '../../../core/cloth/index.ts'
+import type { ClothLay } from '../../../core/cloth/index.ts'
 import type { LayFailure } from '../../../core/lay/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../../core/units/index.ts'
 
 /** Why no lay exists, with a cure. */
-export function layFailureWords(failure: LayFailure, plan: ClothPlan, unit: LengthUnit): string {
+export function layFailureWords(failure: LayFailure, plan: ClothLay, unit: LengthUnit): string {
   const name = (id: string) => plan.pieces.find((p) => p.id === id)?.name ?? id
   switch (failure.code) {
     case 'wider-than-cloth':

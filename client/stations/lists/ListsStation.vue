@@ -14,8 +14,8 @@ const lays = useLay()
 const job = computed(() => jobs.job!)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 /** Without a lay the cloth is only known from below; kept off the way of every keystroke elsewhere. */
-const bound = computed(() => (lays.current || !plan.value ? 0 : lowerBound(instanceOf(plan.value.cloth.problem)).length))
-const buying = computed(() => plan.value && buyingList(job.value, plan.value, lays.current?.length ?? null, bound.value))
+const lengths = computed(() => lays.cloths.map(({ problem }, i) => ({ laidMm: lays.all[i]?.length ?? null, boundMm: lays.all[i] ? 0 : lowerBound(instanceOf(problem)).length })))
+const buying = computed(() => plan.value && buyingList(job.value, plan.value, lengths.value))
 const labels = computed(() => (plan.value?.cutting ? blockLabels(plan.value.cutting, job.value) : []))
 const print = () => window.print()
 </script>
@@ -35,7 +35,7 @@ const print = () => window.print()
         <tbody>
           <tr v-for="(l, i) in plan.cutList" :key="i">
             <th scope="row">{{ l.what }}</th>
-            <td>{{ l.material === 'foam' ? 'foam' : job.cloth.cloth.name }}</td>
+            <td>{{ l.from }}</td>
             <td class="n">{{ l.count }}</td>
             <td class="size"><FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless /></td>
             <td>{{ l.note }}</td>

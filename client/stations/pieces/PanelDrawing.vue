@@ -9,7 +9,9 @@ const props = defineProps<{ panel: Panel; count: number; notchMm: number; lit: R
 const place = ref<HTMLElement | null>(null)
 const cut = computed(() => cutOutline(props.panel))
 const box = computed(() => boxOf(cut.value))
-const isStrip = computed(() => props.panel.role !== 'plate')
+const isStrip = computed(() => box.value.maxX - box.value.minX > LONG * (box.value.maxY - box.value.minY))
+/** A strip is drawn as wide as the page; wider than high by more than this. */
+const LONG = 2.6
 const scale = useScale(place, box, { left: 62, right: 26, top: 46, bottom: 48 })
 const notches = computed(() =>
   props.panel.notches.map((n) => {
@@ -31,9 +33,10 @@ const litEdges = computed(() =>
     return [edgePath(props.panel.finished, i, scale.value)]
   }),
 )
+const marks = computed(() => props.panel.marks.map((m) => ({ kind: m.kind, points: m.path.map((p) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })) })))
 const zipEdges = computed(() =>
   props.panel.edges.flatMap((e, i) => {
-    if (e.treatment !== 'zip') return []
+    if (e.treatment !== 'zip' && e.treatment !== 'lap') return []
     return [edgePath(props.panel.finished, i, scale.value)]
   }),
 )
@@ -47,6 +50,10 @@ const zipEdges = computed(() =>
       <path :d="svgPath(panel.finished, scale)" class="sew" />
       <path v-for="(z, i) in zipEdges" :key="`z${i}`" :d="z" class="zip" />
       <path v-for="(e, i) in litEdges" :key="`l${i}`" :d="e" class="lit" />
+      <template v-for="(m, i) in marks" :key="`m${i}`">
+        <polyline v-if="m.points.length > 1" :points="m.points.map((q) => `${q.x},${q.y}`).join(' ')" :class="['mark', m.kind]" />
+        <circle v-else :cx="m.points[0]!.x" :cy="m.points[0]!.y" r="4" class="mark place" />
+      </template>
       <g v-for="(n, i) in notches" :key="i">
         <line :x1="n.x" :y1="n.y" :x2="n.x2" :y2="n.y2" class="notch" />
         <text :x="n.tx" :y="n.ty" text-anchor="middle" class="letter">{{ n.letter }}</text>
@@ -101,6 +108,27 @@ figure.strip {
   stroke: var(--ink);
   stroke-width: 4;
   stroke-dasharray: 3 2;
+}
+
+.mark {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 1.2;
+  stroke-dasharray: 2 3;
+}
+
+.mark.slot,
+.mark.sew {
+  stroke: var(--ink);
+  stroke-width: 2.5;
+  stroke-dasharray: none;
+}
+
+.mark.place {
+  fill: #fffdf8;
+  stroke: var(--rust);
+  stroke-width: 1.8;
+  stroke-dasharray: none;
 }
 
 .lit {

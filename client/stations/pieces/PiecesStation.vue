@@ -1,61 +1,85 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { stretchLength } from '../../../core/cover/index.ts'
+import { seamLength } from '../../../core/cover/index.ts'
 import { formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
+import { useSeam } from '../../stores/seam.ts'
+import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import DesignChoice from '../../ui/DesignChoice.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
+import FlatPanels from './FlatPanels.vue'
 import PanelDrawing from './PanelDrawing.vue'
 
 const jobs = useJob()
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
-const lit = ref<string | null>(null)
+const lit = useSeam()
 const design = useDesign()
 const chosen = computed(() => design.chosen)
-const strips = computed(() => plan.value?.cloth.strips[design.index] ?? null)
-const seams = computed(() => chosen.value?.cover.seams.map((s) => ({ ...s, lengthMm: s.pairs.reduce((sum, p) => sum + stretchLength(p.a), 0) })) ?? [])
-const litPanels = computed(() => new Set(chosen.value?.cover.seams.find((s) => s.letter === lit.value)?.pairs.flatMap((p) => [`${p.a.panel}/${p.a.edge}`, `${p.b.panel}/${p.b.edge}`]) ?? []))
+const view = ref<'together' | 'each'>('together')
+const which = ref<'cover' | 'liner'>('cover')
+const cover = computed(() => (which.value === 'liner' && chosen.value?.liner ? chosen.value.liner : (chosen.value?.cover ?? null)))
+const strips = computed(() => (which.value === 'cover' ? (plan.value?.cloth.strips[design.index] ?? []) : []))
+const seams = computed(() => cover.value?.seams.map((s) => ({ ...s, lengthMm: seamLength(s) })) ?? [])
+const litPanels = computed(() => new Set(cover.value?.seams.find((s) => s.letter === lit.letter)?.pairs.flatMap((p) => [`${p.a.panel}/${p.a.edge}`, `${p.b.panel}/${p.b.edge}`]) ?? []))
+const VIEWS = [
+  { value: 'together', label: 'Together' },
+  { value: 'each', label: 'Each by itself' },
+] as const
+const WHICH = [
+  { value: 'cover', label: 'Cover' },
+  { value: 'liner', label: 'Liner' },
+] as const
+const cutWay = computed(() => {
+  const choice = cover.value?.piping?.choice
+  return choice && choice.kind !== 'ready-made' ? choice.cut : ''
+})
 const unit = computed(() => jobs.job!.units)
 </script>
 
 <template>
   <section class="station">
-    <template v-if="plan && chosen">
+    <template v-if="plan && chosen && cover">
       <div class="drawing sheet panels" tabindex="0" role="region" aria-label="Panels, drawn to scale">
-        <p class="key no-print"><span class="sew" /> sewing line, net <span class="cut" /> cut line <span class="notch" /> notch, same letter where two edges meet</p>
-        <div class="grid">
-          <PanelDrawing v-for="panel in chosen.cover.panels" :key="panel.id" :panel="panel" :count="chosen.design.count" :notch-mm="plan.allowances.notchMm.value" :lit="litPanels" />
+        <div class="top no-print">
+          <p class="key"><span class="sew" /> net <span class="cut" /> cut <template v-if="view === 'each'"><span class="notch" /> notch</template><template v-else>· point at a seam to see both its sides</template></p>
+          <ChoiceButtons :model-value="view" :choices="VIEWS" name="Panels" @update:model-value="view = $event" />
+        </div>
+        <FlatPanels v-if="view === 'together'" class="flat" :cover="cover" />
+        <div v-else class="grid">
+          <PanelDrawing v-for="panel in cover.panels" :key="panel.id" :panel="panel" :count="chosen.design.count * panel.times" :notch-mm="plan.allowances.notchMm.value" :lit="litPanels" />
         </div>
       </div>
       <div class="figures sheet">
         <DesignChoice />
+        <div v-if="chosen.liner" class="no-print"><ChoiceButtons :model-value="which" :choices="WHICH" name="Panels of" @update:model-value="which = $event" /></div>
         <h2>Sizes of each piece</h2>
         <table class="sizes">
           <thead><tr><th>Piece</th><th>Net, {{ unitName(unit) }}</th><th>Cut, {{ unitName(unit) }}</th></tr></thead>
           <tbody>
-            <tr v-for="p in chosen.cover.panels" :key="p.id">
+            <tr v-for="p in cover.panels" :key="p.id">
               <th scope="row">{{ p.name }}</th>
               <td><FigureValue :figure="p.figures.finishedWidth" bare unitless /> x <FigureValue :figure="p.figures.finishedHeight" bare unitless /></td>
               <td><FigureValue :figure="p.figures.cutWidth" bare unitless /> x <FigureValue :figure="p.figures.cutHeight" bare unitless /></td>
             </tr>
-            <tr v-if="chosen.cover.piping && strips">
-              <th scope="row">Piping strip, {{ chosen.cover.piping.choice.cut }}</th>
+            <tr v-for="strip in strips" :key="strip.id">
+              <th scope="row">Piping strip, {{ cutWay }}</th>
               <td />
-              <td><FigureValue :figure="strips.each" bare unitless /> x <FigureValue :figure="chosen.cover.piping.stripWidth" bare unitless /></td>
+              <td><FigureValue :figure="strip.split.each" bare unitless /> x <FigureValue v-if="cover.piping?.stripWidth" :figure="cover.piping.stripWidth" bare unitless /></td>
             </tr>
           </tbody>
         </table>
         <h2>Seams, in sewing order</h2>
         <ol class="seams">
           <li v-for="s in seams" :key="s.letter">
-            <button type="button" :class="{ lit: lit === s.letter }" @mouseenter="lit = s.letter" @mouseleave="lit = null" @focus="lit = s.letter" @blur="lit = null"><b>{{ s.letter }}</b> {{ s.name }} <span class="quiet">{{ formatLengthWithUnit(s.lengthMm, unit) }}</span></button>
+            <button type="button" :class="{ lit: lit.letter === s.letter }" @mouseenter="lit.letter = s.letter" @mouseleave="lit.letter = null" @focus="lit.letter = s.letter" @blur="lit.letter = null"><b>{{ s.letter }}</b> {{ s.name }} <span v-if="s.lengthMm > 0" class="quiet">{{ formatLengthWithUnit(s.lengthMm, unit) }}</span></button>
           </li>
         </ol>
+        <p v-for="n in cover.notes" :key="n" class="quiet note">{{ n }}</p>
         <h2>Checks</h2>
-        <ul class="checks">
+        <ul v-if="which === 'cover'" class="checks">
           <li v-for="c in chosen.checks" :key="c.name" :class="c.faults.length === 0 ? 'right' : 'wrong'">
             <b>{{ c.faults.length === 0 ? 'right' : 'wrong' }}</b>
             <span>{{ c.name }} <span class="quiet">({{ c.asks }})</span><template v-for="f in c.faults" :key="f"><br />{{ f }}</template></span>
@@ -71,6 +95,24 @@ const unit = computed(() => jobs.job!.units)
 <style scoped>
 .panels {
   overflow-y: auto !important;
+  display: flex;
+  flex-direction: column;
+}
+
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding: 8px 10px 0 0;
+}
+
+.flat {
+  flex: 1;
+  min-height: 0;
+}
+
+.note {
+  margin: 0;
 }
 
 .grid {

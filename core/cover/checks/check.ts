@@ -1,5 +1,4 @@
 import type { Cover } from '../cover.ts'
-import type { Sizing } from '../../filling/index.ts'
 import { closesRoundBlock } from './closes-round-block.ts'
 import { cutOutlinesAreSound } from './cut-outlines.ts'
 import { edgesUsedOnce } from './edges-used-once.ts'
@@ -14,12 +13,12 @@ export interface Check {
 }
 
 /** The five checks that every make-up must pass, whatever its recipe. */
-export function checkCover(cover: Cover, sizing: Sizing): readonly Check[] {
+export function checkCover(cover: Cover): readonly Check[] {
   return [
-    { name: 'every edge is used once', asks: 'a seam or a closure on each finished edge', faults: edgesUsedOnce(cover) },
+    { name: 'every edge is used once', asks: 'a seam, a closure or free on purpose', faults: edgesUsedOnce(cover) },
     { name: 'seams meet in equal lengths', asks: 'within 1 mm and 0.2 %', faults: seamLengthsAgree(cover) },
     { name: 'cut outlines are sound', asks: 'not crossed, and larger than the sewing line', faults: cutOutlinesAreSound(cover) },
-    { name: 'the cover closes round the block', asks: 'one closed surface, areas and girths as the cover size', faults: closesRoundBlock(cover, sizing) },
+    { name: 'the cover closes round the block', asks: 'closed surfaces, areas as the cover size, both sides of each seam in one place', faults: closesRoundBlock(cover) },
     { name: 'it can be sewn in this order', asks: 'joins before the seams that cross them, and a way to turn and fill it', faults: canBeSewn(cover) },
   ]
 }

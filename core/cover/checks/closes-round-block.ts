@@ -1,76 +1,158 @@
-import type { Sizing } from '../../filling/index.ts'
-import { areaOf, atHeight, boxOf, perimeterOf, type Outline } from '../../outline/index.ts'
+import { areaOf, edgeLength, isStraight, onEdge, perimeterOf, type Outline } from '../../outline/index.ts'
 import type { Cover } from '../cover.ts'
 import { edgeIndex, finishedEdgeLength, type Panel } from '../panel.ts'
-import type { Stretch } from '../seam.ts'
-import { wallArea } from '../wall.ts'
+import { placeOn, type Patch } from '../patch.ts'
+import { stretchLength, type SeamPair, type Stretch } from '../seam.ts'
+import { spaceBetween } from '../space.ts'
 import { seamTolerance } from './seam-lengths.ts'
 
 /**
- * Sewn up, the panels must form one closed surface (Euler: corners − seam stretches + panels = 2)
- * with the area of the cover's plates and sides, worked out without unrolling anything.
+ * Sewn up, the panels must form surfaces that close but for rims that are free on purpose (Euler:
+ * corners − seam stretches + panels + rims = 2 for each), have the area of the finished cushion
+ * worked out without them, and lie round it in space so that the two sides of every seam meet and no
+ * cloth is stretched.
  */
-export function closesRoundBlock(cover: Cover, sizing: Sizing): readonly string[] {
-  const faults: string[] = []
-  const euler = eulerNumber(cover)
-  if (euler !== 2) faults.push(`the panels do not close into one surface (corners − seams + panels = ${euler}, not 2)`)
-  const { outline, edges, thickness } = sizing.cover
-  const [middle, top] = [0.5, 1].map((share) => atHeight(outline, edges.map((e) => e.leanRad), share * thickness.value)) as [Outline, Outline]
-  const wanted = areaOf(outline) + areaOf(top) + wallArea({ foot: outline, middle, top, heightMm: thickness.value })
-  const sewn = cover.panels.reduce((sum, p) => sum + areaOf(p.finished), 0)
-  const box = boxOf(outline)
-  if (Math.abs(sewn - wanted) > seamTolerance(perimeterOf(outline)) * (box.maxX + box.maxY + thickness.value)) faults.push(`the sewn area is ${(sewn / 1e6).toFixed(3)} m², the cover's surface has ${(wanted / 1e6).toFixed(3)} m²`)
-  return faults
+export function closesRoundBlock(cover: Cover): readonly string[] {
+  return [...doesNotClose(cover), ...areaFaults(cover), ...cover.patches.flatMap((p) => stretchFault(p, cover)), ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s.letter)))]
 }
 
-/** Corners − seam stretches + panels of the sewn surface; 2 for anything that closes like a ball. */
-export function eulerNumber(cover: Cover): number {
-  const places = new Places(cover.panels)
-  let stretches = 0
-  for (const pair of cover.seams.flatMap((s) => s.pairs)) {
-    places.unite(pair.a, pair.a.from, pair.b, pair.b.from)
-    places.unite(pair.a, pair.a.to, pair.b, pair.b.to)
-    stretches++
+function doesNotClose(cover: Cover): readonly string[] {
+  if (cover.seams.every((s) => s.pairs.length === 0)) return []
+  const { surfaces, sum } = eulerNumber(cover)
+  return sum === 2 * surfaces ? [] : [`the panels do not close into ${surfaces === 1 ? 'one surface' : `${surfaces} surfaces`} (corners − seams + panels + rims = ${sum}, not ${2 * surfaces})`]
+}
+
+function areaFaults({ panels, surfaceMm2, perimeter }: Cover): readonly string[] {
+  if (surfaceMm2 === null) return []
+  const sewn = panels.filter((p) => p.role !== 'trim' && p.id !== 'dust-cover').reduce((sum, p) => sum + areaOf(p.finished), 0)
+  const slack = seamTolerance(perimeter.value) * Math.max(perimeter.value, 1) * 0.5
+  return Math.abs(sewn - surfaceMm2) > slack ? [`the sewn area is ${(sewn / 1e6).toFixed(3)} m², the cover's surface has ${(surfaceMm2 / 1e6).toFixed(3)} m²`] : []
+}
+
+/** Enough for chords to stay within the tolerance of a seam, even once round a roll. */
+const CHORDS = 40
+
+/** A flat patch keeps every distance, a bent one the length of every edge. */
+function stretchFault({ panel, bend, outline, place }: Patch, { panels }: Cover): readonly string[] {
+  if (bend === 'full') return []
+  const faults = outline.flatMap((_, i) => {
+    const flat = edgeLength(outline, i)
+    const steps = bend === 'flat' && isStraight(outline[i]!.bulge) ? 1 : CHORDS
+    const points = Array.from({ length: steps + 1 }, (_, k) => place(onEdge(outline, i, k / steps)))
+    const made = points.slice(1).reduce((sum, p, k) => sum + spaceBetween(points[k]!, p), 0)
+    return Math.abs(made - flat) <= seamTolerance(flat) ? [] : [`${panels.find((p) => p.id === panel)!.name} is stretched: ${flat.toFixed(1)} mm of it lie along ${made.toFixed(1)} mm`]
+  })
+  return faults.slice(0, 1)
+}
+
+/** The two sides of a seam lie in the same places of the finished cushion. */
+function apartFault({ a, b }: SeamPair, cover: Cover, letter: string): readonly string[] {
+  if (a.panel === b.panel && a.edge === b.edge) return []
+  const limit = 0.5 + seamTolerance(stretchLength(a))
+  const apart = [0, 0.5, 1].map((share) => {
+    const [p, q] = [inPlace(a, share, cover), inPlace(b, share, cover)]
+    return p && q ? spaceBetween(p, q) : 0
+  })
+  const worst = Math.max(...apart)
+  return worst <= limit ? [] : [`seam ${letter}: ${a.panel} ${a.edge} and ${b.panel} ${b.edge} lie ${worst.toFixed(1)} mm apart on the cushion`]
+}
+
+function inPlace(on: Stretch, share: number, { panels, patches }: Cover) {
+  const panel = panels.find((p) => p.id === on.panel)!
+  const i = edgeIndex(panel, on.edge)
+  return placeOn(patches, on.panel, onEdge(panel.finished, i, (on.from + share * (on.to - on.from)) / edgeLength(panel.finished, i)))
+}
+
+/** Corners − seam stretches + panels + rims of the sewn surfaces, and how many surfaces there are: 2 for each that closes like a ball. */
+export function eulerNumber(cover: Pick<Cover, 'panels' | 'seams'>): { readonly surfaces: number; readonly sum: number } {
+  const pairs = cover.seams.flatMap((s) => s.pairs)
+  const sewn = cover.panels.filter((p) => pairs.some(({ a, b }) => a.panel === p.id || b.panel === p.id))
+  const places = new Places(sewn)
+  const surfaces = new Joined()
+  for (const { a, b } of pairs) {
+    places.unite(a, a.from, b, b.from)
+    places.unite(a, a.to, b, b.to)
+    surfaces.unite(a.panel, b.panel)
   }
-  return places.corners() - stretches + cover.panels.length
+  // A free edge is an edge of the surface as well; free edges that follow each other are one rim.
+  const free = freeEdges(sewn)
+  const rims = new Joined()
+  for (const { panel, edge } of free) {
+    const length = finishedEdgeLength(panel, edge)
+    const on: Stretch = { panel: panel.id, edge, from: 0, to: length }
+    rims.unite(places.mark(on, 0), places.mark(on, length))
+  }
+  return { surfaces: surfaces.count(), sum: places.corners() - pairs.length - free.length + sewn.length + rims.count() }
+}
+
+const freeEdges = (panels: readonly Panel[]) => panels.flatMap((panel) => panel.edges.filter((e) => isFree(e.treatment)).map((e) => ({ panel, edge: e.name })))
+
+/** Hemmed, stapled and bonded edges are free on purpose. */
+export const isFree = (treatment: Panel['edges'][number]['treatment']): boolean => treatment === 'hem' || treatment === 'staple' || treatment === 'bond'
+
+/** Things that turn out to be one. */
+class Joined {
+  private readonly parent = new Map<string, string>()
+
+  unite(a: string, b: string): void {
+    this.parent.set(this.root(a), this.root(b))
+  }
+
+  count(): number {
+    return new Set([...this.parent.keys()].map((k) => this.root(k))).size
+  }
+
+  root(key: string): string {
+    const up = this.parent.get(key)
+    if (up === undefined) this.parent.set(key, key)
+    return up === undefined || up === key ? key : this.root(up)
+  }
 }
 
 const HAIR_MM = 0.3
 
 /** Places on panel boundaries, joined into the corners they become when sewn. */
 class Places {
-  private readonly parent = new Map<string, string>()
-  private readonly panels: ReadonlyMap<string, Panel>
+  private readonly joined = new Joined()
+  private readonly panels: ReadonlyMap<string, { readonly panel: Panel; readonly starts: ReadonlyMap<string, number>; readonly round: number }>
   private readonly found = new Map<string, number[]>()
 
   constructor(panels: readonly Panel[]) {
-    this.panels = new Map(panels.map((p) => [p.id, p]))
+    this.panels = new Map(panels.map((panel) => [panel.id, { panel, starts: startsOf(panel.finished, panel.edges.map((e) => e.name)), round: perimeterOf(panel.finished) }]))
   }
 
   unite(a: Stretch, alongA: number, b: Stretch, alongB: number): void {
-    this.parent.set(this.root(this.key(a, alongA)), this.root(this.key(b, alongB)))
+    this.joined.unite(this.key(a, alongA), this.key(b, alongB))
+  }
+
+  /** The corner at a place, which is one from now on. */
+  mark(on: Stretch, along: number): string {
+    return this.joined.root(this.key(on, along))
   }
 
   corners(): number {
-    return new Set([...this.parent.keys()].map((k) => this.root(k))).size
+    return this.joined.count()
   }
 
   /** Distance round the panel, so that the end of one edge is the start of the next; places nearer than a hair are one. */
   private key(on: Stretch, along: number): string {
-    const panel = this.panels.get(on.panel)!
-    const before = panel.edges.slice(0, edgeIndex(panel, on.edge)).reduce((sum, e) => sum + finishedEdgeLength(panel, e.name), 0)
-    const round = perimeterOf(panel.finished)
-    const place = (((before + along) % round) + round) % round
+    const { panel, starts, round } = this.panels.get(on.panel)!
+    const place = ((((starts.get(on.edge) ?? 0) + along) % round) + round) % round
     const known = this.found.get(panel.id) ?? []
     this.found.set(panel.id, known)
     const apart = (a: number, b: number) => Math.min(Math.abs(a - b), round - Math.abs(a - b))
     const same = known.findIndex((k) => apart(k, place) < HAIR_MM)
     return `${panel.id}@${same >= 0 ? same : known.push(place) - 1}`
   }
+}
 
-  private root(key: string): string {
-    const up = this.parent.get(key)
-    if (up === undefined) this.parent.set(key, key)
-    return up === undefined || up === key ? key : this.root(up)
-  }
+function startsOf(outline: Outline, names: readonly string[]): ReadonlyMap<string, number> {
+  let before = 0
+  return new Map(
+    names.map((name, i) => {
+      const start = before
+      before += edgeLength(outline, i)
+      return [name, start]
+    }),
+  )
 }

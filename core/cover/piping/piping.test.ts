@@ -1,15 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FACTORY_BOOK } from '../../shop/index.ts'
-import { boxSolid } from '../../testing/jobs.ts'
+import { USUAL_PIPING } from '../../job/index.ts'
+import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
-import { applied } from '../allowances.ts'
-import { boxed } from '../makeups/boxed.ts'
-import { leastBend, splitLoop, type PipingChoice, type PipingPlan } from './piping.ts'
+import { leastBend, type PipingPlan } from './piping.ts'
+import { splitRun } from './split.ts'
 
-function pipingOf(w: number, d: number, choice: Partial<PipingChoice> = {}, seamMm = 12): PipingPlan {
-  const piping: PipingChoice = { rows: 'both', cordMm: 5, cut: 'across', ...choice }
-  return boxed({ solid: boxSolid(w, d, 80), makeUp: { kind: 'boxed', boxing: 'wrap', piping }, boxing: 'wrap', allowances: applied({ book: FACTORY_BOOK, overrides: { seamMm } }) }).piping!
+function pipingOf(w: number, d: number, choice: Partial<typeof USUAL_PIPING> = {}, seamMm = 12): PipingPlan {
+  return coverOf(boxSolid(w, d, 80), { construction: { kind: 'boxed', boxing: 'wrap' }, piping: { ...USUAL_PIPING, ...choice } }, { seamMm }).piping!
 }
 
 describe('strip width, by hand', () => {
@@ -18,10 +16,10 @@ describe('strip width, by hand', () => {
     [6, 12, 43], // 18.85 + 24 = 42.85
     [4, 10, 33], // 12.57 + 20 = 32.57
     [6.35, 12.7, 46], // 19.95 + 25.4 = 45.35
-  ])('cord %d with %d allowance: %d', (cord, seam, width) => expect(pipingOf(600, 500, { cordMm: cord }, seam).stripWidth.value).toBe(width))
+  ])('cord %d with %d allowance: %d', (cord, seam, width) => expect(pipingOf(600, 500, { cordMm: cord }, seam).stripWidth!.value).toBe(width))
 
   it('shows both steps', () => {
-    const { stripWidth } = pipingOf(600, 500)
+    const stripWidth = pipingOf(600, 500).stripWidth!
     expect(sayWorking(stripWidth, 'mm')).toBe('39.7, up to the next 1 = 40 mm cut')
     const bare = stripWidth.sum.kind === 'round' && stripWidth.sum.of.kind === 'figure' ? stripWidth.sum.of.figure : null
     expect(sayWorking(bare!, 'mm')).toBe('3.1416 × 5 + 2 × 12 = 39.7 mm cut')
@@ -30,27 +28,27 @@ describe('strip width, by hand', () => {
 
 describe('one loop', () => {
   it('is the perimeter and the overlap; one or two loops a cushion', () => {
-    expect(pipingOf(600, 500).loopLength.value).toBe(2260)
-    expect(pipingOf(600, 500).loops).toBe(2)
-    expect(pipingOf(600, 500, { rows: 'top' }).loops).toBe(1)
+    expect(pipingOf(600, 500).groups[0]!.length.value).toBe(2260)
+    expect(pipingOf(600, 500).groups.map((g) => g.count)).toEqual([2])
+    expect(pipingOf(600, 500, { rows: 'top' }).groups.map((g) => g.count)).toEqual([1])
   })
-  it('cord is 2 % longer', () => expect(pipingOf(600, 500, { rows: 'top' }).cordPerCushion.value).toBeCloseTo(2260 * 1.02, 6))
+  it('cord is 2 % longer', () => expect(pipingOf(600, 500, { rows: 'top' }).cord!.value).toBeCloseTo(2260 * 1.02, 6))
   it('bends round three cords on the bias, ten cut straight', () => {
-    expect(leastBend({ rows: 'top', cordMm: 5, cut: 'bias' })).toBe(15)
-    expect(leastBend({ rows: 'top', cordMm: 5, cut: 'along' })).toBe(50)
+    expect(leastBend({ ...USUAL_PIPING, cut: 'bias' })).toBe(15)
+    expect(leastBend({ ...USUAL_PIPING, cut: 'along' })).toBe(50)
   })
 })
 
 describe('splitting a loop into strips', () => {
   it('one strip where it is long enough, joined at the back', () => {
-    const split = splitLoop(pipingOf(600, 500), 3000, 40)
+    const split = splitRun(pipingOf(600, 500).groups[0]!, 3000, 40)
     expect(split.strips.value).toBe(1)
     expect(split.each.value).toBe(2260)
     expect(split.joinsMm).toHaveLength(1)
   })
 
   it('by hand: 2260 from strips of 1000 losing 40 at each join: (2260 - 40) / 960 = 2.3, so 3 of 780', () => {
-    const split = splitLoop(pipingOf(600, 500), 1000, 40)
+    const split = splitRun(pipingOf(600, 500).groups[0]!, 1000, 40)
     expect(split.strips.value).toBe(3)
     expect(split.each.value).toBeCloseTo((2260 + 80) / 3, 9)
   })
@@ -58,10 +56,10 @@ describe('splitting a loop into strips', () => {
   it('strips suffice, none is too long, and no join falls on the front while two or fewer are enough', () => {
     fc.assert(
       fc.property(fc.integer({ min: 250, max: 1200 }), fc.integer({ min: 250, max: 900 }), fc.integer({ min: 900, max: 3000 }), (w, d, longest) => {
-        const plan = pipingOf(w, d)
-        const { strips, each, joinsMm } = splitLoop(plan, longest, 40)
+        const run = pipingOf(w, d).groups[0]!
+        const { strips, each, joinsMm } = splitRun(run, longest, 40)
         expect(each.value).toBeLessThanOrEqual(longest + 1e-6)
-        expect(strips.value * each.value - (strips.value - 1) * 40).toBeCloseTo(plan.loopLength.value, 6)
+        expect(strips.value * each.value - (strips.value - 1) * 40).toBeCloseTo(run.length.value, 6)
         const isOnFront = (p: number) => p > w / 2 + d + 1e-6 && p < w / 2 + d + w - 1e-6
         if (strips.value <= 2) expect(joinsMm.some(isOnFront)).toBe(false)
         // Joins lie evenly round the plate.

@@ -1,111 +1,108 @@
 import type { Piping } from '../../../contract/index.ts'
-import { isStraight, perimeterOf, edgeLength, isSmoothAt } from '../../outline/index.ts'
-import { entered, figure, given, over, plus, roundUp, times, type Figure } from '../../working/index.ts'
+import { entered, figure, given, plus, roundUp, times, type Expression, type Figure } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
+import type { PipingRow } from '../cover.ts'
 import type { Panel } from '../panel.ts'
+import { stretchLength, type SeamPair } from '../seam.ts'
 
-export type PipingChoice = Exclude<Piping, { rows: 'none' }>
+export type PipingChoice = Exclude<Piping, { kind: 'none' }>
+
+/** Runs of one length on one cushion: closed loops, or open stretches that run off into the seam. */
+export interface PipingGroup {
+  readonly count: number
+  readonly isClosed: boolean
+  /** What is cut for one run. */
+  readonly length: Figure
+  /** The panel whose edge it follows. */
+  readonly panel: Panel
+}
 
 export interface PipingPlan {
   readonly choice: PipingChoice
-  /** Loops on one cushion. */
-  readonly loops: number
-  readonly stripWidth: Figure
-  readonly loopLength: Figure
-  readonly cordPerCushion: Figure
-  /** The plate whose edge the loop follows. */
-  readonly plate: Panel
+  readonly groups: readonly PipingGroup[]
+  /** Null for ready-made piping, which needs no strips. */
+  readonly stripWidth: Figure | null
+  /** Piping on one cushion. */
+  readonly perCushion: Figure
+  /** Cord to buy for one cushion; null for flat piping. */
+  readonly cord: Figure | null
 }
 
 /** Cord is bought 2 % longer than the piping, for ends. */
 const CORD_SPARE = 0.02
 
-/** Strip width π·c + 2s for a cord of diameter c, and a loop round the plate with its joint. */
-export function planPiping(choice: PipingChoice, footPerimeter: Figure, plate: Panel, bottom: Panel, allowances: Allowances): PipingPlan {
-  const [topMm, footMm] = [perimeterOf(plate.finished), perimeterOf(bottom.finished)]
-  const loops = choice.rows === 'both' ? 2 : 1
-  const longest = loops === 2 ? Math.max(topMm, footMm) : topMm
-  const perimeter =
-    Math.abs(longest - footPerimeter.value) < 0.01
-      ? footPerimeter
-      : entered({ id: 'piping.perimeter', label: loops === 2 ? 'Perimeter of the larger plate' : 'Perimeter of the top plate', quantity: 'length', line: 'net', value: longest, rule: 'along the sewing line; leaning sides make the plates unequal' })
-  const cord = given(choice.cordMm, 'length', 'cord diameter')
+/** The piping of one cushion: which edges, how long each run, how wide the strip. Null where no edge can be piped. */
+export function planPiping(choice: PipingChoice, rows: readonly PipingRow[], panels: readonly Panel[], allowances: Allowances): PipingPlan | null {
+  const wanted = rows.filter((r) => choice.rows === 'both' || r.row === choice.rows || rows.length === 1)
+  const runs = wanted.flatMap((row) => runsOf(choice, row, panels, allowances))
+  if (runs.length === 0) return null
+  const groups = runs.reduce<PipingGroup[]>((found, run) => {
+    const same = found.findIndex((g) => g.isClosed === run.isClosed && Math.abs(g.length.value - run.length.value) < 0.05)
+    return same < 0 ? [...found, run] : found.map((g, i) => (i === same ? { ...g, count: g.count + 1 } : g))
+  }, [])
+  const terms = groups.map((g): Expression => times(given(g.count, 'count', g.isClosed ? 'loops' : 'runs'), g.length))
+  const perCushion = figure({ id: 'piping.perCushion', label: 'Piping of one cushion', quantity: 'length', line: 'cut', sum: terms.length === 1 ? terms[0]! : plus(...terms), rule: 'every piped edge' })
+  const cord = choice.kind === 'flat' ? null : figure({ id: 'piping.cord', label: choice.kind === 'corded' ? 'Cord for one cushion' : 'Ready-made piping for one cushion', quantity: 'length', sum: times(perCushion, plus(1, given(CORD_SPARE, 'share', 'spare'))), rule: 'the piping and 2 %' })
+  return { choice, groups, stripWidth: stripWidthOf(choice, allowances.seamMm), perCushion, cord }
+}
+
+/** Strip width π·c + 2s round a cord c, thick cloth counted in; flat piping shows f: 2f + 2s. Up to the next whole millimetre, or the maker's own. */
+export function stripWidthOf(choice: PipingChoice, seam: Figure): Figure | null {
+  if (choice.kind === 'ready-made') return null
+  const own = choice.kind === 'corded' ? choice.stripMm : null
+  const edges = times(given(2, 'count', 'edges'), seam)
   const bare = figure({
     id: 'piping.bareStrip',
-    label: 'Strip round the cord',
+    label: choice.kind === 'flat' ? 'Strip folded flat' : 'Strip round the cord',
     quantity: 'length',
     line: 'cut',
-    sum: plus(times(given(Math.PI, 'plain', 'pi'), cord), times(given(2, 'count', 'edges'), allowances.seamMm)),
-    rule: 'once round the cord, and two seam allowances',
+    sum: choice.kind === 'flat' ? plus(times(given(2, 'count', 'layers'), given(choice.showMm, 'length', 'shows')), edges) : plus(times(given(Math.PI, 'plain', 'pi'), roundTheCord(choice)), edges),
+    rule: choice.kind === 'flat' ? 'twice what shows, and two seam allowances' : 'once round the cord, and two seam allowances',
   })
-  const stripWidth = figure({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', sum: roundUp(bare, 1, 'length'), rule: 'up to the next whole millimetre: too narrow cannot be sewn', change: 'make-up.cord' })
-  const loopLength = figure({ id: 'piping.loop', label: 'Piping for one loop', quantity: 'length', line: 'cut', sum: plus(perimeter, allowances.pipingOverlapMm), rule: 'round the plate, and the overlap of its joint', change: 'make-up.pipingOverlapMm' })
-  const cordPerCushion = figure({
-    id: 'piping.cord',
-    label: 'Cord for one cushion',
-    quantity: 'length',
-    sum: times(given(loops, 'count', 'loops'), loopLength, plus(1, given(CORD_SPARE, 'share', 'spare'))),
-    rule: 'the piping and 2 %',
-  })
-  return { choice, loops, stripWidth, loopLength, cordPerCushion, plate }
+  if (own !== null) return entered({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', value: own, rule: `set on this job; ${bare.value.toFixed(1)} mm is wanted`, setBy: 'job', change: 'make-up.cord' })
+  return figure({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', sum: roundUp(bare, 1, 'length'), rule: 'up to the next whole millimetre: too narrow cannot be sewn', change: 'make-up.cord' })
 }
 
-/** The sharpest bend piping takes: three cords cut on the bias, ten cut straight. */
-export const leastBend = (choice: PipingChoice): number => choice.cordMm * (choice.cut === 'bias' ? 3 : 10)
-
-/** Strips for one loop when none may be longer than the cloth allows. */
-export interface StripSplit {
-  readonly strips: Figure
-  readonly each: Figure
-  /** Distance of each join from the back centre, counter-clockwise round the plate as seen from above. */
-  readonly joinsMm: readonly number[]
+function roundTheCord(choice: Extract<PipingChoice, { kind: 'corded' }>): Expression {
+  const cord = given(choice.cordMm, 'length', 'cord diameter')
+  return choice.clothMm > 0 ? plus(cord, times(given(2, 'count', 'sides'), given(choice.clothMm, 'length', 'cloth thickness'))) : cord
 }
 
-/**
- * Splits a loop into equal strips and turns it so that the joins stay off the front and as far from
- * corners as can be. A join takes `lossMm` of one strip.
- */
-export function splitLoop(plan: PipingPlan, longestMm: number, lossMm: number): StripSplit {
-  const loss = given(lossMm, 'length', 'lost to a join')
-  const strips = figure({
-    id: 'piping.strips',
-    label: 'Strips for one loop',
-    quantity: 'count',
-    sum: roundUp(over(plus(plan.loopLength, times(-1, loss)), plus(given(longestMm, 'length', 'longest strip on this cloth'), times(-1, loss))), 1, 'count'),
-    rule: 'each strip after the first loses a join',
+/** A row once round is a loop with a joint; where some sides stay bare each stretch of neighbours is a run of its own. */
+function runsOf(choice: PipingChoice, row: PipingRow, panels: readonly Panel[], allowances: Allowances): readonly PipingGroup[] {
+  const panel = panels.find((p) => p.id === row.panel)!
+  const sideOf = (pair: SeamPair) => panels.find((p) => p.id === pair.a.panel)!.edges.find((e) => e.name === pair.a.edge)!.side
+  const isPiped = row.pairs.map((pair) => {
+    const side = sideOf(pair)
+    return side === undefined || choice.sides.includes(side)
   })
-  const n = Math.max(1, strips.value)
-  const each = figure({
-    id: 'piping.stripLength',
-    label: 'Length of each strip',
-    quantity: 'length',
-    line: 'cut',
-    sum: over(plus(plan.loopLength, times(given(n - 1, 'count', 'joins'), loss)), given(n, 'count', 'strips')),
-    rule: 'the loop and its joins, shared out evenly',
-  })
-  return { strips, each, joinsMm: joinPlaces(plan.plate, n) }
-}
-
-/** Places round the plate from the middle of its back, as far from corners as can be and off the front. */
-function joinPlaces(plate: Panel, n: number): readonly number[] {
-  const count = plate.edges.length
-  const lengths = plate.edges.map((_, i) => edgeLength(plate.finished, i))
-  const starts = lengths.map((_, i) => lengths.slice(0, i).reduce((sum, l) => sum + l, 0))
-  const round = starts.at(-1)! + lengths.at(-1)!
-  const backs = plate.edges.flatMap((e, i) => (e.side === 'back' ? [i] : []))
-  const origin = backs.length > 0 ? (starts[backs[0]!]! + starts[backs.at(-1)!]! + lengths[backs.at(-1)!]!) / 2 : 0
-  const fromBack = (place: number) => (((place - origin) % round) + round) % round
-  const corners = starts.flatMap((s, i) => (isSmoothAt(plate.finished, i) && isStraight(plate.finished[i]!.bulge) === isStraight(plate.finished[(i + count - 1) % count]!.bulge) ? [] : [fromBack(s)]))
-  const fronts = plate.edges.flatMap((e, i) => (e.side === 'front' ? [{ from: fromBack(starts[i]!), length: lengths[i]! }] : []))
-  const isOnFront = (p: number) => fronts.some((f) => (p - f.from + round) % round < f.length)
-  const apart = (p: number, c: number) => Math.min((p - c + round) % round, (c - p + round) % round)
-  let best = { worth: -Infinity, places: [] as number[] }
-  const tries = 72
-  for (let i = 0; i < tries; i++) {
-    const places = Array.from({ length: n }, (_, j) => ((i / tries + j) * round) / n)
-    const clear = Math.min(...places.map((p) => Math.min(...corners.map((c) => apart(p, c)))))
-    const worth = clear - places.filter(isOnFront).length * round
-    if (worth > best.worth) best = { worth, places }
+  if (isPiped.every(Boolean)) return [{ count: 1, isClosed: true, panel, length: loopLength(row, allowances) }]
+  const n = row.pairs.length
+  const first = isPiped.findIndex((is, i) => is && !isPiped[(i + n - 1) % n])
+  if (first < 0) return []
+  const runs: number[] = []
+  let inRun = false
+  for (let k = 0; k < n; k++) {
+    const i = (first + k) % n
+    if (isPiped[i]) {
+      const length = stretchLength(row.pairs[i]!.a)
+      if (inRun) runs[runs.length - 1]! += length
+      else runs.push(length)
+    }
+    inRun = isPiped[i]!
   }
-  return best.places
+  return runs.map((mm) => ({ count: 1, isClosed: false, panel, length: figure({ id: 'piping.run', label: 'Piping for one run', quantity: 'length', line: 'cut', sum: plus(given(mm, 'length', 'piped edge'), times(given(2, 'count', 'ends'), allowances.pipingRunOffMm)), rule: 'the edge, and what runs off into the seam at each end', change: 'make-up.pipingRunOffMm' }) }))
 }
+
+function loopLength(row: PipingRow, allowances: Allowances): Figure {
+  const round = row.pairs.reduce((sum, p) => sum + stretchLength(p.a), 0)
+  const path = Math.abs(round - row.perimeter.value) < 0.01 ? row.perimeter : entered({ id: `piping.path.${row.row}`, label: `Round the ${row.row} plate`, quantity: 'length', line: 'net', value: round, rule: 'along the sewing line; leaning sides make the plates unequal' })
+  return figure({ id: 'piping.loop', label: 'Piping for one loop', quantity: 'length', line: 'cut', sum: plus(path, allowances.pipingOverlapMm), rule: 'round the plate, and the overlap of its joint', change: 'make-up.pipingOverlapMm' })
+}
+
+/** The sharpest bend piping takes: three cords cut on the bias, ten cut straight; flat piping counts by what shows. */
+export function leastBend(choice: PipingChoice): number {
+  const size = choice.kind === 'flat' ? choice.showMm : choice.cordMm
+  return size * (choice.kind === 'ready-made' || choice.cut === 'bias' ? 3 : 10)
+}
+

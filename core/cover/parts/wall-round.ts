@@ -1,26 +1,28 @@
 import { edgeLength } from '../../outline/index.ts'
-import type { SeatEdge } from '../../seat/index.ts'
+import type { SeatEdge, SideName } from '../../seat/index.ts'
 import { runsOnFlat, wholePart, type Wall, type WallPart } from '../wall.ts'
 
-/** How the wall is shared between gusset and boxing, counter-clockwise: gusset from right to left, then left, front, right. */
+/** How the wall is shared between the strip that opens and the boxing, counter-clockwise: where it opens at the back, the gusset from right to left, then left, front, right. */
 export interface WallRound {
   readonly gusset: readonly WallPart[]
-  /** How far the gusset runs on past the back at its right-hand start and its left-hand end. */
+  /** How far the gusset runs on past its side where it starts (right, seen from behind a back) and where it ends. */
   readonly roundRight: number
   readonly roundLeft: number
   readonly boxing: readonly WallPart[]
 }
 
+const OPPOSITE: Readonly<Record<SideName, SideName>> = { front: 'back', back: 'front', left: 'right', right: 'left' }
+
 /**
- * The gusset lies along the back, as far as that lies flat in one strip, and runs on round both back
- * corners by up to `zipRoundMm`, unless the side there leans.
+ * The gusset lies along one side, as far as that lies flat in one strip, and runs on round both of
+ * its corners by up to `zipRoundMm`, unless the side there leans or is the opposite one.
  */
-export function shareWall(wall: Wall, edges: readonly SeatEdge[], zipRoundMm: number): WallRound {
+export function shareWall(wall: Wall, edges: readonly SeatEdge[], side: SideName, zipRoundMm: number): WallRound {
   const n = edges.length
-  const back = longestFlatBack(wall, edges)
+  const back = longestFlatRun(wall, edges, side)
   const gusset: WallPart[] = back.map((i) => wholePart(wall, i))
-  const left = takeAlong(wall, edges, (back.at(-1)! + 1) % n, 1, zipRoundMm, back)
-  const right = takeAlong(wall, edges, (back[0]! + n - 1) % n, -1, zipRoundMm, back)
+  const left = takeAlong(wall, edges, (back.at(-1)! + 1) % n, 1, zipRoundMm, back, OPPOSITE[side])
+  const right = takeAlong(wall, edges, (back[0]! + n - 1) % n, -1, zipRoundMm, back, OPPOSITE[side])
   const all = [...right.toReversed(), ...gusset, ...left]
   const used = new Map(all.map((p) => [p.edge, p]))
   const boxing = Array.from({ length: n }, (_, k) => (back.at(-1)! + 1 + k) % n).flatMap((i): readonly WallPart[] => {
@@ -35,14 +37,21 @@ export function shareWall(wall: Wall, edges: readonly SeatEdge[], zipRoundMm: nu
   return { gusset: all, roundRight: sum(right), roundLeft: sum(left), boxing }
 }
 
-/** The longest run of back edges whose walls lie flat in one strip. */
-function longestFlatBack(wall: Wall, edges: readonly SeatEdge[]): readonly number[] {
+/** The whole wall as boxing, walked round counter-clockwise from the end of a side. */
+export function allRound(wall: Wall, edges: readonly SeatEdge[], side: SideName): readonly WallPart[] {
+  const n = edges.length
+  const last = longestFlatRun(wall, edges, side).at(-1)!
+  return edges.map((_, k) => wholePart(wall, (last + 1 + k) % n))
+}
+
+/** The longest run of a side's edges whose walls lie flat in one strip. */
+export function longestFlatRun(wall: Wall, edges: readonly SeatEdge[], side: SideName): readonly number[] {
   const n = edges.length
   const runs: number[][] = []
-  const first = edges.findIndex((e, i) => e.side === 'back' && edges[(i + n - 1) % n]!.side !== 'back')
+  const first = edges.findIndex((e, i) => e.side === side && edges[(i + n - 1) % n]!.side !== side)
   for (let k = 0; k < n; k++) {
     const i = (Math.max(0, first) + k) % n
-    if (edges[i]!.side !== 'back') continue
+    if (edges[i]!.side !== side) continue
     const run = runs.at(-1)
     if (run && run.at(-1) === (i + n - 1) % n && runsOnFlat(wall, i)) run.push(i)
     else runs.push([i])
@@ -55,11 +64,11 @@ function longestFlatBack(wall: Wall, edges: readonly SeatEdge[]): readonly numbe
 const SLIVER_MM = 3
 
 /** Parts of the edges from `start` on, as long as they lie flat with the gusset, up to a length. */
-function takeAlong(wall: Wall, edges: readonly SeatEdge[], start: number, step: 1 | -1, upToMm: number, back: readonly number[]): readonly WallPart[] {
+function takeAlong(wall: Wall, edges: readonly SeatEdge[], start: number, step: 1 | -1, upToMm: number, back: readonly number[], opposite: SideName): readonly WallPart[] {
   const n = edges.length
   const parts: WallPart[] = []
   let left = upToMm
-  for (let i = start; left > SLIVER_MM && !back.includes(i) && edges[i]!.side !== 'front'; i = (i + step + n) % n) {
+  for (let i = start; left > SLIVER_MM && !back.includes(i) && edges[i]!.side !== opposite; i = (i + step + n) % n) {
     if (!runsOnFlat(wall, step === 1 ? i : (i + 1) % n)) break
     const length = edgeLength(wall.foot, i)
     const taken = length - left < SLIVER_MM ? length : left

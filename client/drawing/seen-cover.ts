@@ -1,0 +1,84 @@
+import type { Lay } from '../../contract/index.ts'
+import { turned } from '../../core/lay/index.ts'
+import { facetsOf, normalOf, type Cover, type Patch, type Space } from '../../core/cover/index.ts'
+import { at, type Point } from '../../core/outline/index.ts'
+
+/** How a panel's plane lies on the cloth: where its origin falls, and its turn. */
+export interface OnCloth {
+  readonly x: number
+  readonly y: number
+  readonly turn: number
+}
+
+/** Where a panel of a cushion is laid; without a lay its own plane is the cloth, up the roll. */
+export function onCloth(lay: Lay | null, piece: string): OnCloth {
+  const laid = lay?.placements.find((p) => p.id === piece)
+  return laid ? { x: laid.x, y: laid.y, turn: laid.turn } : { x: 0, y: 0, turn: 0 }
+}
+
+/** A point of a panel, on its cloth. */
+export function clothPoint(p: Point, { x, y, turn }: OnCloth): Point {
+  const [a, b] = turned(p.x, p.y, turn as 0, false)
+  return at(a + x, b + y)
+}
+
+/** Seen from the front right above: widths and heights to scale, depth shortened. */
+const BACK = { x: Math.cos((35 * Math.PI) / 180) * 0.55, y: Math.sin((35 * Math.PI) / 180) * 0.55 }
+export const seen = ({ x, y, z }: Space): Point => at(x + y * BACK.x, z + y * BACK.y)
+/** Towards the eye: what faces this way is seen. */
+const EYE = { x: 0.41, y: -1, z: 0.72 }
+
+export interface SeenFace {
+  readonly key: string
+  readonly patch: Patch
+  readonly corners: readonly Point[]
+  /** 0 for what faces up, more for what faces away from the light. */
+  readonly shade: number
+  readonly depth: number
+}
+
+/** What is seen of a cover, far to near: flat patches whole, bent ones in facets. */
+export function seenFaces(cover: Cover): readonly SeenFace[] {
+  const hidden = new Set(cover.panels.filter((p) => p.cloth === 'lining').map((p) => p.id))
+  const faces = cover.patches.filter((p) => !hidden.has(p.panel)).flatMap((patch, n) => (patch.bend === 'flat' ? wholeFace(patch, n) : facetFaces(patch, n)))
+  return faces.toSorted((a, b) => b.depth - a.depth)
+}
+
+function wholeFace(patch: Patch, n: number): readonly SeenFace[] {
+  const { space, triangles } = facetsOf(patch, 0.5)
+  const normal = normalOf(patch)
+  return triangles.length > 0 && isSeen(normal) ? [{ key: `${patch.panel} ${n}`, patch, corners: space.map(seen), shade: shadeOf(normal), depth: depthOf(space) }] : []
+}
+
+function facetFaces(patch: Patch, n: number): readonly SeenFace[] {
+  const { space, triangles } = facetsOf(patch, 0.8)
+  return triangles.flatMap(([i, j, k], t): readonly SeenFace[] => {
+    const corners = [space[i]!, space[j]!, space[k]!] as const
+    const normal = normalTo(...corners)
+    return isSeen(normal) ? [{ key: `${patch.panel} ${n} ${t}`, patch, corners: corners.map(seen), shade: shadeOf(normal), depth: depthOf(corners) }] : []
+  })
+}
+
+function normalTo(a: Space, b: Space, c: Space): Space {
+  const [u, v] = [{ x: b.x - a.x, y: b.y - a.y, z: b.z - a.z }, { x: c.x - a.x, y: c.y - a.y, z: c.z - a.z }]
+  const n = { x: u.y * v.z - u.z * v.y, y: u.z * v.x - u.x * v.z, z: u.x * v.y - u.y * v.x }
+  const length = Math.hypot(n.x, n.y, n.z) || 1
+  return { x: n.x / length, y: n.y / length, z: n.z / length }
+}
+
+const isSeen = (n: Space): boolean => n.x * EYE.x + n.y * EYE.y + n.z * EYE.z > 1e-3
+const shadeOf = (n: Space): number => 0.03 + 0.14 * Math.max(0, 1 - n.z) * (0.6 + 0.4 * Math.max(0, n.x))
+const depthOf = (points: readonly Space[]): number => points.reduce((sum, p) => sum + p.y - p.x * 0.3 - p.z * 0.4, 0) / points.length
+
+/** The pattern transform that lays the cloth, in millimetres, on a flat patch as it is seen. */
+export function patternOn(patch: Patch, cloth: OnCloth, scale: { readonly k: number; readonly x: (mm: number) => number; readonly y: (mm: number) => number }): string {
+  // Panel points whose places on the cloth are (0, 0), (1, 0) and (0, 1).
+  const back = (x: number, y: number): Point => {
+    const [a, b] = turned(x - cloth.x, y - cloth.y, ((360 - cloth.turn) % 360) as 0, false)
+    return at(a, b)
+  }
+  const [o, u, v] = [back(0, 0), back(1, 0), back(0, 1)].map((p) => seen(patch.place(p))) as [Point, Point, Point]
+  const { k } = scale
+  return `matrix(${(u.x - o.x) * k} ${-(u.y - o.y) * k} ${(v.x - o.x) * k} ${-(v.y - o.y) * k} ${scale.x(o.x)} ${scale.y(o.y)})`
+}
+

@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { AmbientLight, Box3, Color, DirectionalLight, Group, Mesh, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three'
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { clothFor, seamPath, type Cover } from '../../../../core/cover/index.ts'
+import type { WorkedPlan } from '../../../../core/plan.ts'
+import { useDesign } from '../../../stores/design.ts'
+import { useJob } from '../../../stores/job.ts'
+import { useLay } from '../../../stores/lay.ts'
+import { useSeam } from '../../../stores/seam.ts'
+import { clothTexture, type ClothTexture } from './cloth-texture.ts'
+import { inScene, lambert, patchMesh, pipingMeshes, seamMesh } from './scene-parts.ts'
+import { standing } from './standing.ts'
+
+/** All cushions of the job standing together as they will sit, in their cloth as the lay cuts it. */
+const jobs = useJob()
+const lays = useLay()
+const design = useDesign()
+const lit = useSeam()
+const plan = computed(() => jobs.plan as WorkedPlan)
+const place = ref<HTMLElement | null>(null)
+const canvas = ref<HTMLCanvasElement | null>(null)
+const fault = ref('')
+const { width, height } = useElementSize(place, { width: 700, height: 500 })
+const layOf = (clothId: string) => lays.all[lays.cloths.findIndex((c) => c.cloth.id === clothId)] ?? null
+const isLaid = computed(() => lays.all.some((l) => l !== null))
+
+let renderer: WebGLRenderer | null = null
+let controls: OrbitControls | null = null
+let wanted = 0
+const scene = new Scene()
+const camera = new PerspectiveCamera(32, 1, 10, 40_000)
+const all = new Group()
+const marked = new Group()
+scene.add(all, marked, new AmbientLight('#ffffff', 1.7))
+const sun = new DirectionalLight('#fff6e4', 2.1)
+sun.position.set(-0.6, 1.4, 0.9)
+scene.add(sun)
+
+/** Drawn when something moved, never on its own. */
+function draw(): void {
+  cancelAnimationFrame(wanted)
+  wanted = requestAnimationFrame(() => renderer?.render(scene, camera))
+}
+
+function build(): void {
+  clear(all)
+  const textures = new Map<string, ClothTexture>()
+  const cord = lambert({ color: new Color(clothFor(jobs.job!.cloth, 'piping').ground).multiplyScalar(0.72) })
+  for (const { cushion, design: own, x, y, angleRad } of standing(jobs.job!, plan.value)) {
+    const group = new Group()
+    group.position.set(x, 0, -y)
+    group.rotation.y = angleRad
+    group.userData = { cushion }
+    for (const patch of own.cover.patches) {
+      const panel = own.cover.panels.find((p) => p.id === patch.panel)!
+      if (panel.cloth === 'lining') continue
+      const cloth = clothFor(jobs.job!.cloth, panel.cloth)
+      const texture = textures.get(cloth.id) ?? clothTexture(cloth)
+      textures.set(cloth.id, texture)
+      const mesh = patchMesh(patch, `${cushion + 1}/${panel.id}`, layOf(cloth.id), texture, lambert({ map: texture.texture }))
+      mesh.userData = { panel: panel.id, cover: own.cover }
+      group.add(mesh)
+    }
+    const piping = own.cover.piping
+    if (piping) {
+      const size = piping.choice.kind === 'flat' ? piping.choice.showMm : piping.choice.cordMm
+      for (const row of own.cover.rows) if (piping.choice.rows === 'both' || piping.choice.rows === row.row || own.cover.rows.length === 1) group.add(...pipingMeshes(own.cover, row.pairs.filter((p) => isPiped(own.cover, p.a, piping.choice.sides)), size / 2 + 0.8, cord))
+    }
+    const zip = lambert({ color: '#3c3a36' })
+    for (const c of own.cover.closures) {
+      const seam = own.cover.seams.find((s) => s.letter === c.seam)
+      for (const pair of seam?.pairs ?? []) group.add(seamMesh(seamPath(own.cover, [pair], 8), 2.2, zip))
+    }
+    all.add(group)
+  }
+  markLit()
+}
+
+function isPiped(cover: Cover, on: { readonly panel: string; readonly edge: string }, sides: readonly string[]): boolean {
+  const side = cover.panels.find((p) => p.id === on.panel)!.edges.find((e) => e.name === on.edge)?.side
+  return side === undefined || sides.includes(side)
+}
+
+/** The seam that is pointed at, here or anywhere, on every cushion of the chosen design. */
+function markLit(): void {
+  clear(marked)
+  const material = lambert({ color: '#2f5f8f', emissive: '#2f5f8f' })
+  for (const { design: own, x, y, angleRad } of standing(jobs.job!, plan.value)) {
+    const seam = own.design.id === design.chosen?.design.id ? own.cover.seams.find((s) => s.letter === lit.letter) : undefined
+    if (!seam) continue
+    const group = new Group()
+    group.position.set(x, 0, -y)
+    group.rotation.y = angleRad
+    for (const pair of seam.pairs) group.add(seamMesh(seamPath(own.cover, [pair], 10), 5, material))
+    marked.add(group)
+  }
+  draw()
+}
+
+function clear(group: Group): void {
+  group.traverse((o) => {
+    if (!(o instanceof Mesh)) return
+    o.geometry.dispose()
+    for (const m of [o.material].flat()) m.dispose()
+  })
+  group.clear()
+}
+
+/** Left free round the cushions. */
+const SPARE = 1.2
+
+function frameAll(): void {
+  const box = new Box3().setFromObject(all)
+  const middle = box.getCenter(new Vector3())
+  const size = box.getSize(new Vector3())
+  const half = Math.max(size.x / 2 / Math.max(0.6, camera.aspect), (size.y + size.z * 0.55) / 2)
+  const away = (half * SPARE) / Math.tan((camera.fov * Math.PI) / 360) + size.z / 2
+  camera.position.set(middle.x + away * 0.2, middle.y + away * 0.5, middle.z + away * 0.84)
+  controls!.target.copy(middle)
+  controls!.update()
+}
+
+/** The nearest seam to where the pointer meets a cushion. */
+function point(event: PointerEvent): void {
+  if (!renderer || event.buttons !== 0) return
+  const box = renderer.domElement.getBoundingClientRect()
+  const at = new Vector2(((event.clientX - box.left) / box.width) * 2 - 1, -((event.clientY - box.top) / box.height) * 2 + 1)
+  const caster = new Raycaster()
+  caster.setFromCamera(at, camera)
+  const hit = caster.intersectObjects(all.children, true).find((h) => h.object.userData['panel'])
+  if (!hit) return void (lit.letter = null)
+  const cover = hit.object.userData['cover'] as Cover
+  const local = hit.object.parent!.worldToLocal(hit.point.clone())
+  const near = cover.seams
+    .map((s) => ({ letter: s.letter, far: Math.min(Infinity, ...seamPath(cover, s.pairs, 16).map((p) => inScene(p).distanceTo(local))) }))
+    .reduce((a, b) => (b.far < a.far ? b : a), { letter: '', far: NEAR_MM })
+  lit.letter = near.letter === '' ? null : near.letter
+}
+const NEAR_MM = 28
+
+onMounted(() => {
+  try {
+    renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: false, alpha: true, preserveDrawingBuffer: true })
+  } catch {
+    fault.value = 'This browser cannot draw in space: the view of one cushion works without.'
+    return
+  }
+  controls = new OrbitControls(camera, renderer.domElement)
+  controls.addEventListener('change', draw)
+  controls.addEventListener('start', () => sharpen(1))
+  controls.addEventListener('end', () => sharpen(STILL))
+  renderer.setPixelRatio(STILL)
+  build()
+  resize()
+  frameAll()
+  draw()
+})
+/** While it turns it is drawn plainly, to keep up without a graphics card; at rest twice as fine. */
+const STILL = 2
+function sharpen(ratio: number): void {
+  renderer?.setPixelRatio(ratio)
+  draw()
+}
+function resize(): void {
+  renderer?.setSize(width.value, Math.max(100, height.value), true)
+  camera.aspect = width.value / Math.max(100, height.value)
+  camera.updateProjectionMatrix()
+  draw()
+}
+watch([width, height], resize)
+watch([() => jobs.plan, () => lays.all], build)
+watch([() => lit.letter, () => design.index], markLit)
+onBeforeUnmount(() => {
+  cancelAnimationFrame(wanted)
+  clear(all)
+  clear(marked)
+  controls?.dispose()
+  renderer?.dispose()
+})
+</script>
+
+<template>
+  <div ref="place" class="made-up">
+    <canvas v-show="!fault" ref="canvas" tabindex="0" aria-label="The cushions made up, standing as they will sit: drag to turn, wheel to come nearer" @pointermove="point" @pointerleave="lit.letter = null" />
+    <p v-if="fault" role="alert" class="fault">{{ fault }}</p>
+    <p v-else class="caption">Drag to turn them, wheel to come nearer; point at an edge to see its seam. {{ isLaid ? 'Stripes fall as the lay cuts them.' : 'Not laid yet: stripes fall by chance.' }}</p>
+  </div>
+</template>
+
+<style scoped>
+.made-up {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
+}
+
+canvas {
+  display: block;
+  cursor: grab;
+}
+
+.caption {
+  position: absolute;
+  left: 16px;
+  bottom: 8px;
+  margin: 0;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+
+.fault {
+  padding: 60px 20px;
+}
+</style>

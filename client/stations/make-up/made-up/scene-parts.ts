@@ -1,0 +1,58 @@
+import { BufferAttribute, BufferGeometry, CatmullRomCurve3, Mesh, MeshLambertMaterial, TubeGeometry, Vector3, type Material } from 'three'
+import type { Lay } from '../../../../contract/index.ts'
+import { facetsOf, seamPath, type Cover, type Patch, type SeamPair, type Space } from '../../../../core/cover/index.ts'
+import { clothPoint, onCloth } from '../../../drawing/seen-cover.ts'
+import type { ClothTexture } from './cloth-texture.ts'
+
+/** Curves are drawn within this of the true surface. */
+const FINE_MM = 1.2
+
+/** A place of the cushion in the scene, where y is up and z comes towards the eye. */
+export const inScene = ({ x, y, z }: Space): Vector3 => new Vector3(x, z, -y)
+
+/** A patch with its cloth on it, as the lay cuts it. */
+export function patchMesh(patch: Patch, piece: string, lay: Lay | null, cloth: ClothTexture, material: Material): Mesh {
+  const { flat, space, triangles } = facetsOf(patch, FINE_MM)
+  const where = onCloth(lay, piece)
+  const positions = new Float32Array(space.flatMap((p) => inScene(p).toArray()))
+  const uvs = new Float32Array(
+    flat.flatMap((p) => {
+      const q = clothPoint(p, where)
+      return [(q.x - cloth.startMm) / cloth.widthMm, q.y / cloth.widthMm]
+    }),
+  )
+  const geometry = new BufferGeometry()
+  geometry.setAttribute('position', new BufferAttribute(positions, 3))
+  geometry.setAttribute('uv', new BufferAttribute(uvs, 2))
+  geometry.setIndex(triangles.flat())
+  geometry.computeVertexNormals()
+  return new Mesh(geometry, material)
+}
+
+/** A round cord along a row of seam pairs. */
+export function pipingMeshes(cover: Cover, pairs: readonly SeamPair[], radiusMm: number, material: Material): readonly Mesh[] {
+  const runs = pairs.map((pair) => seamPath(cover, [pair], 6)).filter((run) => run.length > 1)
+  const joined = runs.reduce<Space[][]>((all, run) => {
+    const last = all.at(-1)
+    const isNext = last && apart(last.at(-1)!, run[0]!) < 2
+    if (isNext) last.push(...run.slice(1))
+    else all.push([...run])
+    return all
+  }, [])
+  return joined.map((run) => new Mesh(tube(run, radiusMm), material))
+}
+
+/** A line over the cushion, for a seam that is pointed at. */
+export const seamMesh = (path: readonly Space[], radiusMm: number, material: Material): Mesh => new Mesh(tube(path, radiusMm), material)
+
+function tube(path: readonly Space[], radiusMm: number): TubeGeometry {
+  // Doubled points keep corners sharp.
+  const points = path.filter((p, i) => i === 0 || apart(p, path[i - 1]!) > 0.5).map(inScene)
+  const curve = new CatmullRomCurve3(points, false, 'catmullrom', 0.05)
+  return new TubeGeometry(curve, Math.min(160, Math.max(6, points.length * 2)), radiusMm, 6, false)
+}
+
+const apart = (a: Space, b: Space): number => Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z)
+
+export const lambert = (options: ConstructorParameters<typeof MeshLambertMaterial>[0]): MeshLambertMaterial => new MeshLambertMaterial(options)
+

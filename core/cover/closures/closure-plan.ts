@@ -1,0 +1,75 @@
+import type { Closure } from '../../../contract/index.ts'
+import { entered, figure, given, minus, over, plus, times, type Figure } from '../../working/index.ts'
+import type { Allowances } from '../allowances.ts'
+import type { CoverDraft, Fitting } from '../cover.ts'
+import type { SeamDraft } from '../seam.ts'
+
+type DraftClosure = CoverDraft['closures'][number]
+
+/** Snaps, buttons and ties keep so far from the ends of the opening. */
+export const FIRST_FROM_END_MM = 25
+
+/** What closes an opening of a given length: what to buy, and where along it snaps and buttons stand, from one datum for both halves. */
+export function planClosure(choice: Closure, seam: SeamDraft | null, lengthMm: Figure, allowances: Allowances): DraftClosure {
+  const lap = lapOf(choice, allowances)
+  const places = 'spacingMm' in choice ? placesAlong(lengthMm.value, choice.spacingMm) : []
+  return { choice, seam, lengthMm, lap, places, fittings: fittingsOf(choice, lengthMm, places.length, allowances) }
+}
+
+/** How far two halves lap: the tape and a margin, or as set. */
+export function lapOf(choice: Closure, allowances: Allowances): Figure | null {
+  if (choice.kind === 'hook-and-loop' || choice.kind === 'snap-tape')
+    return figure({ id: 'closure.lap', label: 'Lap', quantity: 'length', sum: plus(given(choice.tapeMm, 'length', 'tape width'), allowances.tapeMarginMm), rule: 'tape width and a margin', change: 'make-up.closure' })
+  return 'lapMm' in choice ? entered({ id: 'closure.lap', label: 'Lap', quantity: 'length', value: choice.lapMm, rule: 'as set for the closure', setBy: 'job', change: 'make-up.closure' }) : null
+}
+
+/** Beyond the line where two halves close: half the lap, and a hem a margin wider than the lap so that the tape is stitched through it. */
+export const lapEdge = (lap: Figure, allowances: Allowances): readonly Figure[] => [
+  figure({ id: 'cover.halfLap', label: 'Half the lap', quantity: 'length', sum: over(lap, given(2, 'count', 'halves')), rule: 'each half reaches past the line where they close' }),
+  figure({ id: 'cover.lapHem', label: 'Hem of the lap', quantity: 'length', sum: plus(lap, allowances.tapeMarginMm), rule: 'turned in a margin wider than the lap' }),
+]
+
+/** Places from the first end, the first and last a fixed way from the ends, the rest evenly no further apart than the spacing. */
+export function placesAlong(lengthMm: number, spacingMm: number): readonly number[] {
+  const run = lengthMm - 2 * FIRST_FROM_END_MM
+  if (run <= 0) return [lengthMm / 2]
+  const gaps = Math.max(1, Math.ceil(run / spacingMm - 1e-9))
+  return Array.from({ length: gaps + 1 }, (_, i) => FIRST_FROM_END_MM + (run * i) / gaps)
+}
+
+function fittingsOf(choice: Closure, length: Figure, count: number, allowances: Allowances): readonly Fitting[] {
+  const counted = (what: string, each: number, note: string): Fitting => ({ what, amount: figure({ id: `closure.${choice.kind}`, label: what, quantity: 'count', sum: times(given(count, 'count', 'places'), given(each, 'count', 'at each')), rule: 'by the spacing, the first and last 25 mm from the ends' }), note })
+  switch (choice.kind) {
+    case 'zip-gusset':
+    case 'zip-seam':
+    case 'horseshoe':
+      return [{ what: 'Zip', amount: length, note: 'one slider; leave it partly open before the last seam' }]
+    case 'hook-and-loop':
+    case 'snap-tape': {
+      // The tape stops short of the hems at both ends.
+      const tape = figure({ id: 'closure.tape', label: 'Tape', quantity: 'length', sum: minus(length, times(given(2, 'count', 'ends'), allowances.seamMm)), rule: 'the opening, short of the seams at both ends' })
+      return [{ what: choice.kind === 'snap-tape' ? `Snap tape, both halves` : `Hook and loop, both halves`, amount: tape, note: choice.kind === 'snap-tape' ? 'snaps of both halves from the same end' : 'the hook side turned away from the filling' }]
+    }
+    case 'snaps':
+      return [counted('Snaps, pairs', 1, 'both halves marked from the same end')]
+    case 'buttons':
+      return [counted('Buttons', 1, 'buttonholes on the upper half, from the same end')]
+    case 'ties':
+      return [counted('Closing ties', 2, 'one on each half')]
+    case 'lacing':
+      return [
+        counted('Eyelets', 2, 'one on each half'),
+        { what: 'Lacing cord', amount: figure({ id: 'closure.lace', label: 'Lacing cord', quantity: 'length', sum: times(given(3, 'plain', 'times'), length), rule: 'three times the opening' }), note: '' },
+      ]
+    case 'slit':
+    case 'sewn-shut':
+    case 'fixed':
+      return []
+    default:
+      return choice satisfies never
+  }
+}
+
+/** Sliders and pulls: one for each zip. */
+export const zipSize = (isOutside: boolean): string => (isOutside ? 'size 8 or 10, plastic or coil teeth, no steel' : 'size 5')
+

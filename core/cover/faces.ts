@@ -1,0 +1,32 @@
+import { areaOf, boxOf, type Outline } from '../outline/index.ts'
+import type { Cover } from './cover.ts'
+import type { Patch } from './patch.ts'
+import { inSpace, type Space } from './space.ts'
+
+/** What is seen from above, and from the front: the largest part of a panel that faces that way; null where none does. */
+export const topFace = (cover: Cover): Patch | null => largestFacing(cover, inSpace(0, 0, 1))
+export const frontFace = (cover: Cover): Patch | null => largestFacing(cover, inSpace(0, -1, 0))
+
+function largestFacing(cover: Cover, way: Space): Patch | null {
+  const facing = cover.patches.filter((p) => p.bend !== 'bent' && dot(normalOf(p), way) > FACES && isSeen(cover, p))
+  return facing.reduce<Patch | null>((best, p) => (best && areaOf(best.outline) >= areaOf(p.outline) ? best : p), null)
+}
+
+const FACES = 0.9
+
+const isSeen = (cover: Cover, patch: Patch): boolean => cover.panels.find((p) => p.id === patch.panel)!.cloth !== 'lining'
+
+/** Square to a patch in its middle, outwards: panels are drawn right side up. */
+export function normalOf({ outline, place }: { readonly outline: Outline; readonly place: Patch['place'] }): Space {
+  const { minX, maxX, minY, maxY } = boxOf(outline)
+  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2]
+  const [o, a, b] = [place({ x, y }), place({ x: x + STEP, y }), place({ x, y: y + STEP })]
+  const [u, v] = [inSpace(a.x - o.x, a.y - o.y, a.z - o.z), inSpace(b.x - o.x, b.y - o.y, b.z - o.z)]
+  const n = inSpace(u.y * v.z - u.z * v.y, u.z * v.x - u.x * v.z, u.x * v.y - u.y * v.x)
+  const length = Math.hypot(n.x, n.y, n.z) || 1
+  return inSpace(n.x / length, n.y / length, n.z / length)
+}
+
+const STEP = 0.1
+
+const dot = (a: Space, b: Space): number => a.x * b.x + a.y * b.y + a.z * b.z

@@ -1,0 +1,60 @@
+import { boxOf } from '../outline/index.ts'
+import { asExpression, entered, evaluate, figure, given, over, plus, times, type Expression, type Figure, type Operand } from '../working/index.ts'
+import { cutOutline, type Growth, type Panel, type PanelEdge } from './panel.ts'
+import type { EdgeDraft, PanelDraft, SizeSums } from './parts/index.ts'
+
+/** Works out what a drafted panel is cut at. `own` are allowances that the job sets on single edges, by `panel/edge`; `reserve` is left on one end of each strip, to be trimmed. */
+export function finishPanel(draft: PanelDraft, own: Readonly<Record<string, number>>, growth: Growth, reserve: Figure | null): Panel {
+  const isStrip = draft.role === 'boxing' || draft.role === 'gusset'
+  const edges = draft.edges.map((e) => finishEdge(draft.id, reserve && isStrip && e.name === 'end' ? { ...e, allowances: [...e.allowances, reserve] } : e, own))
+  const { id, name, role, cloth, isSeen, finished } = draft
+  const panel = { id, name, role, cloth, isSeen, finished, edges, growth, times: draft.times ?? 1, marks: draft.marks ?? [], notches: [] }
+  return { ...panel, figures: draft.sums ? sizesBySum(draft, draft.sums, edges, growth) : sizesOverAll(draft, panel) }
+}
+
+function finishEdge(panel: string, e: EdgeDraft, own: Readonly<Record<string, number>>): PanelEdge {
+  const side = e.side ? { side: e.side } : {}
+  const set = own[`${panel}/${e.name}`]
+  const [only, ...more] = e.allowances
+  const summed = only && more.length === 0 ? only : figure({ id: `${panel}.${e.name}.allowance`, label: `Allowance at the ${e.name}`, quantity: 'length', sum: plus(...e.allowances), rule: 'added one after the other' })
+  const allowance = set === undefined ? summed : entered({ id: `${panel}.${e.name}.own`, label: `Allowance at the ${e.name}`, quantity: 'length', value: set, rule: `set on this edge; otherwise ${summed.value.toFixed(1)} mm`, setBy: 'job' })
+  return { name: e.name, treatment: e.treatment, allowance, ...side }
+}
+
+function sizesBySum(draft: PanelDraft, sums: SizeSums, edges: readonly PanelEdge[], growth: Growth): Panel['figures'] {
+  const edge = (name: string) => edges.find((e) => e.name === name)!
+  const names = nameOf(draft)
+  const net = (way: Way, sum: Operand): Figure => sized(names(way, 'net'), 'net', asExpression(sum), draft.rule)
+  const cut = (way: Way, finished: Figure, first: PanelEdge, last: PanelEdge): Figure => {
+    const axis = way === 'Width' ? 'x' : 'y'
+    const extra = growth.fullness[axis]
+    const full = extra ? plus(finished, extra) : finished
+    const steady = growth.finished[axis] === 1 ? full : times(full, given(growth.finished[axis], 'share', 'of it, for cloth that gives'))
+    const edged = extra && growth.finished[axis] === 1 ? plus(finished, extra, first.allowance, last.allowance) : plus(steady, first.allowance, last.allowance)
+    const sum = growth.whole[axis] === 1 ? edged : over(edged, given(1 / growth.whole[axis], 'share', 'left after washing'))
+    return sized(names(way, 'cut'), 'cut', sum, 'finished, and the allowance at each end')
+  }
+  const [finishedWidth, finishedHeight] = [net('Width', sums.width), net('Height', sums.height)]
+  return { finishedWidth, finishedHeight, cutWidth: cut('Width', finishedWidth, edge(sums.left), edge(sums.right)), cutHeight: cut('Height', finishedHeight, edge(sums.bottom), edge(sums.top)) }
+}
+
+function sizesOverAll(draft: PanelDraft, panel: Omit<Panel, 'figures'>): Panel['figures'] {
+  const [net, cut] = [boxOf(draft.finished), boxOf(cutOutline(panel))]
+  const names = nameOf(draft)
+  const size = (way: Way, line: 'net' | 'cut', value: number, rule: string) => sized(names(way, line), line, given(value, 'length', names(way, line).label), rule)
+  return {
+    finishedWidth: size('Width', 'net', net.maxX - net.minX, `${draft.rule}; over all`),
+    finishedHeight: size('Height', 'net', net.maxY - net.minY, `${draft.rule}; over all`),
+    cutWidth: size('Width', 'cut', cut.maxX - cut.minX, 'over all, each edge moved out by its allowance'),
+    cutHeight: size('Height', 'cut', cut.maxY - cut.minY, 'over all, each edge moved out by its allowance'),
+  }
+}
+
+type Way = 'Width' | 'Height'
+
+const nameOf =
+  ({ id, name }: PanelDraft) =>
+  (way: Way, line: 'net' | 'cut') =>
+    ({ id: `${id}.${line}${way}`, label: `${name}, ${line} ${way === 'Width' ? 'width' : 'height'}` })
+
+const sized = ({ id, label }: { readonly id: string; readonly label: string }, line: 'net' | 'cut', sum: Expression, rule: string): Figure => ({ id, label, quantity: 'length', line, sum, rule, change: 'make-up.seamMm', setBy: 'rule', value: evaluate(sum) })

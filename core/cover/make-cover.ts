@@ -1,0 +1,76 @@
+import type { ClothChoice, MakeUp } from '../../contract/index.ts'
+import { ok, type Result } from '../result/index.ts'
+import type { Solid } from '../seat/index.ts'
+import { entered } from '../working/index.ts'
+import type { Allowances } from './allowances.ts'
+import { boxingAsCut } from './boxing-choice.ts'
+import type { ClosurePlan, Cover, CoverDraft } from './cover.ts'
+import { finishPanel } from './finish.ts'
+import { growthOf } from './growth.ts'
+import { buildDraft } from './makeups/index.ts'
+import { markNotches } from './notches.ts'
+import type { Growth, Mark } from './panel.ts'
+import type { PanelDraft } from './parts/index.ts'
+import { planPiping } from './piping/piping.ts'
+import type { Refusal } from './recipe.ts'
+import { lettered, type Seam } from './seam.ts'
+import { planButtons, type ButtonPlan } from './trims/buttons.ts'
+import { markOnSide, planTrims, type TrimPlan } from './trims/trims.ts'
+
+export interface CoverInput {
+  /** What the cover finishes at. */
+  readonly solid: Solid
+  readonly makeUp: MakeUp
+  readonly cloth: ClothChoice
+  readonly allowances: Allowances
+  /** Allowances that the job sets on single edges, by `panel/edge`. */
+  readonly edges: Readonly<Record<string, number>>
+}
+
+/** From a make-up to every piece of its cover: the recipe, what is sewn on, cut sizes, letters and notches, piping. */
+export function makeCover(input: CoverInput): Result<Cover, Refusal> {
+  const { solid, makeUp, allowances } = input
+  const { construction, closure, piping, trims } = makeUp
+  const draft = buildDraft({ solid, construction: boxingAsCut(construction, input.cloth), closure, piping, allowances })
+  if (!draft.ok) return draft
+  const trim = planTrims(trims, solid, allowances)
+  const top = draft.value.panels.find((p) => p.id === 'top-plate' || p.id === 'blank' || p.id === 'body')
+  const topPatch = draft.value.patches.find((p) => p.panel === top?.id)
+  const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
+  const reserve = trims.trimReserveMm > 0 ? entered({ id: 'cover.reserve', label: 'Left to trim', quantity: 'length', value: trims.trimReserveMm, rule: 'on one end of each strip', setBy: 'job', change: 'make-up.reserve' }) : null
+  const drafts = [...draft.value.panels, ...trim.panels].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
+  const finished = drafts.map((p) => finishPanel(p, input.edges, withFullness(growthOf(input.cloth, p), p, buttons), reserve))
+  const seams = lettered(draft.value.seams)
+  const panels = markNotches(finished, seams)
+  return ok({
+    ...draft.value,
+    solid,
+    panels,
+    seams,
+    closures: closuresOf(draft.value, seams),
+    piping: piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, panels, allowances),
+    fittings: [...draft.value.fittings, ...trim.fittings, ...(buttons?.fittings ?? [])],
+    buttonsOutside: buttons?.outside ?? 0,
+  })
+}
+
+function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly ClosurePlan[] {
+  return draft.closures.map((c) => {
+    const index = c.seam ? draft.seams.indexOf(c.seam) : -1
+    // A recipe may name its closing seam anew: then it is the one that holds the same pairs.
+    const found = index >= 0 ? seams[index] : seams.find((s) => c.seam && s.pairs === c.seam.pairs)
+    return { ...c, seam: found?.letter ?? null }
+  })
+}
+
+/** Ties, handles and vents are marked on every seen plate or blank that has their side. */
+function marksOn(panel: PanelDraft, trim: TrimPlan): readonly Mark[] {
+  return trim.marks.flatMap(({ side, share, kind, label }) => {
+    const p = markOnSide(panel, side, panel.id.startsWith('bottom') ? 1 - share : share)
+    return p ? [{ kind, label, path: [p] }] : []
+  })
+}
+
+function withFullness(growth: Growth, panel: PanelDraft, buttons: ButtonPlan | null): Growth {
+  return buttons && panel.role === 'plate' ? { ...growth, fullness: buttons.fullness } : growth
+}

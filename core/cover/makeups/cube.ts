@@ -1,0 +1,101 @@
+import { at, rectangle, type Outline } from '../../outline/index.ts'
+import { err } from '../../result/index.ts'
+import { entered, figure, given, minus, over, roundUp, times, type Figure, type Operand } from '../../working/index.ts'
+import { lapEdge, lapOf, planClosure } from '../closures/closure-plan.ts'
+import { notABox, perimeterFigure, rectanglePanel, seamEdge, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
+import type { Patch } from '../patch.ts'
+import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
+import type { SeamDraft, SeamPair } from '../seam.ts'
+import { inSpace, onPlane } from '../space.ts'
+import { tapeFigure } from './knife-edge.ts'
+
+/**
+ * A hassock: a block of layers in a lined slip cover, open and hemmed at the foot, with one vertical
+ * closure at the back. The lining is cut shorter by the hem. Side seams stop s from the top so that
+ * the corner can open.
+ */
+export const cube: Recipe<'cube'> = (input) => {
+  const { solid, construction, closure, allowances } = input
+  const reason = notABox(solid)
+  if (reason) return err({ construction: 'cube', reason, nearest: 'boxed' })
+  const h = solid.thickness
+  if (construction.hemMm > h.value / 2) return err({ construction: 'cube', reason: { code: 'hem-over-height', hem: construction.hemMm, height: h.value }, nearest: null })
+  const hem = entered({ id: 'cover.hem', label: 'Hem at the foot', quantity: 'length', value: construction.hemMm, rule: 'turned up', setBy: 'job', change: 'make-up.construction' })
+  const layers = figure({ id: 'cover.layers', label: 'Layers of the block', quantity: 'count', sum: roundUp(over(h, given(construction.sheetMm, 'length', 'sheet')), 1, 'count'), rule: 'as many sheets as reach the height', change: 'make-up.construction' })
+  const over20 = figure({ id: 'cover.layersOver', label: 'Sheets higher than the cube', quantity: 'length', sum: minus(times(layers, given(construction.sheetMm, 'length', 'sheet')), h), rule: 'split the last sheet to what is missing, or let the cube finish that much higher' })
+  const lining = minus(h, hem)
+  const outer = slip(input, { id: '', name: '', cloth: 'face', height: h, foot: { name: 'foot', treatment: 'hem', allowances: [hem] }, opens: true })
+  const inner = slip(input, { id: 'lining-', name: 'Lining, ', cloth: 'lining', height: lining, foot: { name: 'foot', treatment: 'hem', allowances: [allowances.seamMm] }, opens: false })
+  const opening = outer.closing
+  const length = figure({ id: 'closure.length', label: 'Vertical closure', quantity: 'length', sum: minus(h, allowances.seamMm), rule: 'the height; its seam stops s from the top so that the corner can open' })
+  return drafted({
+    panels: [...outer.panels, ...inner.panels],
+    seams: [opening, ...outer.seams, ...inner.seams],
+    closures: [planClosure(closure, opening, length, allowances)],
+    patches: [...outer.patches, ...inner.patches],
+    surfaceMm2: null,
+    rows: [{ row: 'top', panel: 'top-plate', pairs: outer.ring, perimeter: perimeterFigure(solid) }],
+    perimeter: perimeterFigure(solid),
+    figures: [layers, over20],
+    notes: [...(over20.value > 0.5 ? [`${layers.value} sheets stand ${over20.value.toFixed(0)} mm over: split the last to ${(construction.sheetMm - over20.value).toFixed(0)} mm, or let the cube finish ${over20.value.toFixed(0)} mm higher.`] : []), 'Lining and wadding are cut shorter by the hem; the inner cover has a non-slip base.'],
+  })
+}
+
+interface SlipDraft {
+  readonly id: string
+  readonly name: string
+  readonly cloth: 'face' | 'lining'
+  readonly height: Operand
+  readonly foot: EdgeDraft
+  readonly opens: boolean
+}
+
+interface Slip {
+  readonly panels: readonly PanelDraft[]
+  readonly patches: readonly Patch[]
+  readonly closing: SeamDraft
+  readonly seams: readonly SeamDraft[]
+  readonly ring: readonly SeamPair[]
+}
+
+/** A top and four sides; the sides are walked from the back's right end: back, left, front, right. */
+function slip({ solid, closure, allowances }: RecipeInput<'cube'>, { id, name, cloth, height, foot, opens }: SlipDraft): Slip {
+  const s = allowances.seamMm
+  const [w, d] = [solid.width.value, solid.depth.value]
+  const sides = [
+    { side: 'back', length: solid.width },
+    { side: 'left', length: solid.depth },
+    { side: 'front', length: solid.width },
+    { side: 'right', length: solid.depth },
+  ] as const
+  const panelId = (side: string) => `${id}side-${side}`
+  const opening = (edge: 'start' | 'end'): EdgeDraft => (opens ? openingEdge(edge, closure, allowances, s) : seamEdge(edge, s))
+  const panels = sides.map(({ side, length }): PanelDraft => rectanglePanel({ id: panelId(side), name: `${name}${name ? side : side[0]!.toUpperCase() + side.slice(1)} side`, role: 'boxing', cloth, isSeen: cloth === 'face', rule: cloth === 'face' ? 'the height' : 'the height, less the hem' }, length, height, [foot, side === 'right' ? opening('end') : seamEdge('end', s), seamEdge('top', s), side === 'back' ? opening('start') : seamEdge('start', s)]))
+  const h = (panels[0]!.finished[2] as { y: number }).y
+  const top = rectanglePanel({ id: `${id}top-plate`, name: name ? `${name}top` : 'Top plate', role: 'plate', cloth, isSeen: cloth === 'face', rule: 'the plate finishes at the cover size' }, solid.width, solid.depth, (['front', 'right', 'back', 'left'] as const).map((side) => seamEdge(side, s, side)))
+  const join = (before: string, after: string): SeamDraft => ({ name: `${name}${before} side to ${after} side`, kind: 'join', pairs: [{ a: { panel: panelId(before), edge: 'end', from: 0, to: h }, b: { panel: panelId(after), edge: 'start', from: h, to: 0 } }] })
+  const ring = sides.map(({ side, length }): SeamPair => ({ a: { panel: top.id, edge: side, from: 0, to: length.value }, b: { panel: panelId(side), edge: 'top', from: length.value, to: 0 } }))
+  const closing = join('right', 'back')
+  const z = solid.thickness.value
+  const place = (side: string): Patch['place'] => {
+    const up = inSpace(0, 0, 1)
+    const from = z - h
+    if (side === 'back') return onPlane(at(0, 0), inSpace(w, d, from), inSpace(-1, 0, 0), up)
+    if (side === 'left') return onPlane(at(0, 0), inSpace(0, d, from), inSpace(0, -1, 0), up)
+    return side === 'front' ? onPlane(at(0, 0), inSpace(0, 0, from), inSpace(1, 0, 0), up) : onPlane(at(0, 0), inSpace(w, 0, from), inSpace(0, 1, 0), up)
+  }
+  const flat = (panel: string, outline: Outline, where: Patch['place']): Patch => ({ panel, bend: 'flat', outline, place: where })
+  return {
+    panels: [top, ...panels],
+    patches: [flat(top.id, rectangle(w, d), (p) => inSpace(p.x, p.y, z)), ...sides.map(({ side, length }) => flat(panelId(side), rectangle(length.value, h), place(side)))],
+    closing: opens ? { ...closing, name: 'the vertical closure at the back right corner', kind: 'closure' } : closing,
+    seams: [join('back', 'left'), join('left', 'front'), join('front', 'right'), ...(opens ? [] : [closing]), { name: `${name}sides to the top`, kind: 'plate', pairs: ring }],
+    ring,
+  }
+}
+
+function openingEdge(name: 'start' | 'end', closure: RecipeInput['closure'], allowances: RecipeInput['allowances'], s: Figure): EdgeDraft {
+  if (closure.kind === 'zip-seam') return { name, treatment: 'zip', allowances: [tapeFigure(closure.tapeMm)] }
+  const lap = lapOf(closure, allowances)
+  return lap ? { name, treatment: 'lap', allowances: lapEdge(lap, allowances) } : seamEdge(name, s)
+}

@@ -1,0 +1,97 @@
+import { at, boxOf, edgeLength, isSimple, keepLeftOf, wholeOf, type CutOff, type Outline } from '../../outline/index.ts'
+import type { Solid } from '../../seat/index.ts'
+import { entered, figure, given, minus, over, times, type Figure } from '../../working/index.ts'
+import type { Patch } from '../patch.ts'
+import { partnerPlace, type SeamPair, type Stretch } from '../seam.ts'
+import { inSpace } from '../space.ts'
+import { rectanglePanel, shapedPanel, type EdgeDraft, type PanelDraft } from './panel-draft.ts'
+import { isLevelBox } from './plates.ts'
+
+export interface SplitDraft {
+  readonly solid: Solid
+  /** The whole bottom plate. */
+  readonly whole: PanelDraft
+  /** The front part, of the depth. */
+  readonly share: number
+  readonly lapMm: number
+  readonly hemMm: number
+}
+
+/** A bottom plate in two parts that lap over each other. */
+export interface SplitPlate {
+  readonly panels: readonly PanelDraft[]
+  readonly patches: readonly Patch[]
+  readonly slit: SeamPair
+  /** Pairs of the whole bottom plate, on its two parts. */
+  readonly ring: (pairs: readonly SeamPair[]) => readonly SeamPair[]
+}
+
+/**
+ * The bottom plate cut across into two parts that lap by o, each hemmed by h. A part finishes at its
+ * share of the depth; half the lap and the hem lie beyond the line where the two meet: cut
+ * share·d + o/2 + h + s and (1 − share)·d + o/2 + h + s. Null where the line does not part the plate in two.
+ */
+export function splitPlate(draft: SplitDraft): SplitPlate | null {
+  const { solid, whole } = draft
+  const { minY, maxY } = boxOf(whole.finished)
+  const y = minY + draft.share * (maxY - minY)
+  const parts = { front: keepLeftOf(wholeOf(whole.finished), at(0, y), at(-1, 0)), back: keepLeftOf(wholeOf(whole.finished), at(0, y), at(1, 0)) }
+  const isPart = ({ outline, sources }: CutOff) => sources.filter((s) => s < 0).length === 1 && isSimple(outline)
+  if (!isPart(parts.front) || !isPart(parts.back)) return null
+  const [front, back] = [partPanel(draft, 'front', parts.front), partPanel(draft, 'back', parts.back)]
+  const right = boxOf(solid.outline)
+  const place = (p: { x: number; y: number }) => inSpace(right.maxX - p.x, p.y + right.minY, 0)
+  const isBox = isLevelBox(solid)
+  const slitLength = edgeLength(parts.front.outline, parts.front.sources.indexOf(-1))
+  return {
+    panels: [front, back],
+    patches: [
+      { panel: front.id, bend: 'flat', outline: front.finished, place },
+      { panel: back.id, bend: 'flat', outline: back.finished, place: isBox ? (p) => inSpace(right.maxX - p.x, p.y + y, 0) : place },
+    ],
+    slit: { a: { panel: front.id, edge: 'slit', from: 0, to: slitLength }, b: { panel: back.id, edge: 'slit', from: slitLength, to: 0 } },
+    ring: (pairs) => pairs.flatMap((pair) => onParts(pair, whole, parts, { front, back })),
+  }
+}
+
+/** A part of the bottom plate; of a rectangle its size is said as a sum. */
+function partPanel({ solid, whole, share: front, lapMm, hemMm }: SplitDraft, which: 'front' | 'back', part: CutOff): PanelDraft {
+  const lap = entered({ id: 'cover.slitLap', label: 'Lap', quantity: 'length', value: lapMm, rule: 'the parts lap by so much', setBy: 'job', change: 'make-up.construction' })
+  const halfLap = figure({ id: 'cover.slitHalfLap', label: 'Half the lap', quantity: 'length', sum: over(lap, given(2, 'count', 'halves')), rule: 'each part reaches past the line where they meet' })
+  const hem = entered({ id: 'cover.slitHem', label: 'Hem of the slit', quantity: 'length', value: hemMm, rule: 'turned in along the slit', setBy: 'job', change: 'make-up.construction' })
+  const edges = part.sources.map((source): EdgeDraft => (source < 0 ? { name: 'slit', treatment: 'lap', allowances: [halfLap, hem] } : whole.edges[source]!))
+  const head = { id: `bottom-${which}`, name: `Bottom plate, ${which} part`, role: 'plate', cloth: whole.cloth, isSeen: false, rule: 'its share of the plate, up to the line where the parts meet' } as const
+  if (!isLevelBox(solid)) return shapedPanel(head, part.outline, edges)
+  const named = (name: string) => edges.find((e) => e.name === name)!
+  const share = given(front, 'share', 'of the depth in front')
+  const depth: Figure | ReturnType<typeof times> = which === 'front' ? times(solid.depth, share) : minus(solid.depth, times(solid.depth, share))
+  // The bottom plate lies mirrored: what is right on it is drawn at the left.
+  const order = which === 'front' ? [named('front'), named('left'), named('slit'), named('right')] : [named('slit'), named('left'), named('back'), named('right')]
+  return rectanglePanel(head, solid.width, depth, order)
+}
+
+/** A pair on the whole plate, on whichever parts hold it. */
+function onParts(pair: SeamPair, whole: PanelDraft, parts: { front: CutOff; back: CutOff }, panels: { front: PanelDraft; back: PanelDraft }): readonly SeamPair[] {
+  const source = whole.edges.findIndex((e) => e.name === pair.a.edge)
+  const pieces = (['front', 'back'] as const).flatMap((which) => {
+    const i = parts[which].sources.indexOf(source)
+    if (i < 0) return []
+    const from = alongWhole(whole.finished, source, parts[which].outline, i)
+    return [{ panel: panels[which], from, to: from + edgeLength(parts[which].outline, i) }]
+  })
+  const [low, high] = [Math.min(pair.a.from, pair.a.to), Math.max(pair.a.from, pair.a.to)]
+  const held = pieces.map((p) => ({ ...p, low: Math.max(low, p.from), high: Math.min(high, p.to) })).filter((p) => p.high - p.low > 1e-6)
+  const inOrder = held.toSorted((p, q) => (pair.a.from <= pair.a.to ? p.low - q.low : q.low - p.low))
+  return inOrder.map(({ panel, from, low: start, high: end }) => {
+    const [first, last] = pair.a.from <= pair.a.to ? [start, end] : [end, start]
+    const a: Stretch = { panel: panel.id, edge: pair.a.edge, from: first - from, to: last - from }
+    return { a, b: { ...pair.b, from: partnerPlace(pair.a, pair.b, first), to: partnerPlace(pair.a, pair.b, last) } }
+  })
+}
+
+/** How far along the whole edge a part of it begins. */
+function alongWhole(whole: Outline, source: number, part: Outline, i: number): number {
+  const [start, corner] = [part[i]!, whole[source]!]
+  if (Math.hypot(start.x - corner.x, start.y - corner.y) < 1e-6) return 0
+  return edgeLength(whole, source) - edgeLength(part, i)
+}

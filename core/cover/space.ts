@@ -1,0 +1,23 @@
+import type { Point } from '../outline/index.ts'
+
+/** A place in space: x across, y to the back, z up; mm. */
+export interface Space {
+  readonly x: number
+  readonly y: number
+  readonly z: number
+}
+
+export const inSpace = (x: number, y: number, z: number): Space => ({ x, y, z })
+
+export const spaceBetween = (a: Space, b: Space): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z)
+
+/**
+ * The plane that a flat piece lies in when the cushion is made up: where its point `from` comes to
+ * lie, and where its x and y point. The two directions are square to each other and of length 1.
+ */
+export function onPlane(from: Point, at: Space, x: Space, y: Space): (p: Point) => Space {
+  return (p) => {
+    const [u, v] = [p.x - from.x, p.y - from.y]
+    return inSpace(at.x + u * x.x + v * y.x, at.y + u * x.y + v * y.y, at.z + u * x.z + v * y.z)
+  }
+}

@@ -1,0 +1,2 @@
+export { tryOut, type CompareRow, type SchoolResult } from './compare.ts'
+export { schoolsFor, type School } from './schools.ts'

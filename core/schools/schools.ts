@@ -1,0 +1,66 @@
+import type { Construction, Job } from '../../contract/index.ts'
+import { setAllowance, setMakeUp, type Edit } from '../job/index.ts'
+
+/** A way that makers differ in, by name, with its reason and effect. */
+export interface School {
+  readonly id: string
+  readonly name: string
+  readonly says: string
+  readonly edit: Edit
+}
+
+/** The schools that can be followed on a job's make-up; the allowance of the shop's book first. */
+export const schoolsFor = (job: Job): readonly School[] => [...allowanceSchools(job), ...constructionSchools(job.makeUp.construction)]
+
+const WIDTHS = [
+  [6, 'little to turn, for fine cloth and small pieces'],
+  [10, 'common; enough for overlocking'],
+  [12, 'common; enough to bind'],
+  [15, 'for cloth that frays, and for letting out'],
+] as const
+
+function allowanceSchools({ allowances }: Job): readonly School[] {
+  const book = allowances.book.seamMm
+  return [
+    { id: 'seam-book', name: `Seam ${book} mm, by the book`, says: 'as the shop always does', edit: setAllowance('seamMm', null, 'Seam allowance by the book') },
+    ...WIDTHS.filter(([mm]) => mm !== book).map(([mm, says]): School => ({ id: `seam-${mm}`, name: `Seam ${mm} mm`, says, edit: setAllowance('seamMm', mm, `Seam allowance ${mm} mm`) })),
+  ]
+}
+
+const construction = (id: string, name: string, says: string, change: Construction): School => ({ id, name, says, edit: setMakeUp(name, (m) => ({ ...m, construction: change })) })
+
+/** Where makers differ within one make-up. */
+function constructionSchools(c: Construction): readonly School[] {
+  switch (c.kind) {
+    case 'boxed':
+    case 'lap-closed':
+      return [construction('wrap', 'Boxing in one wrap', 'fewer joins, quicker to sew', { ...c, boxing: 'wrap' }), construction('per-side', 'Boxing one per side', 'stripes can match, and corners stay sharp', { ...c, boxing: 'one-per-side' })]
+    case 'slit-back':
+      return [0.5, 0.7].map((share) => construction(`slit-${share}`, `Slit at ${share * 100} %`, share === 0.5 ? 'in the middle, out of sight when it is turned' : 'easier to fill', { ...c, share }))
+    case 'knife-edge':
+      return [
+        construction('ears-rounded', 'Corners rounded', 'by a template of 0.8 of the thickness', { ...c, corners: { kind: 'rounded', radiusShare: 0.8 } }),
+        construction('ears-tapered', 'Corners tapered', '12 mm in over 80 mm', { ...c, corners: { kind: 'tapered', inMm: 12, overMm: 80 } }),
+        construction('ears', 'Corners left', 'they stand up as ears', { ...c, corners: { kind: 'ears' } }),
+      ]
+    case 'waterfall':
+      return [construction('front-round', 'Front rounded by 25 mm', 'softer under the knee, and less cloth', { ...c, frontRadiusMm: 25, tuckMm: 0 }), construction('front-square', 'Front square', 'as the block is cut', { ...c, frontRadiusMm: 0 })]
+    case 'capped':
+      return [construction('drawn', 'Border drawn to the thickness', 'the bottom seam is taken out of it: a plumper cushion', { ...c, school: 'drawn-to-thickness' }), construction('full', 'Border at full depth', 'the border finishes at the thickness', { ...c, school: 'full-depth' })]
+    case 'rolled-edge':
+      return [8, 10, 14].map((rollMm) => construction(`roll-${rollMm}`, `Roll ${rollMm} mm`, rollMm < 10 ? 'a fine edge' : rollMm === 10 ? 'common' : 'a heavy edge', { ...c, rollMm }))
+    case 'pinch-corner':
+      return [construction('pinch-one', 'One panel', 'fewest seams', { ...c, panels: 'one' }), construction('pinch-three', 'Three panels', 'stripes can be centred on the top', { ...c, panels: 'three' })]
+    case 'pull-over':
+      return [40, 45, 50].map((turnUnderMm) => construction(`under-${turnUnderMm}`, `${turnUnderMm} mm turned under`, 'more to pull by', { ...c, turnUnderMm }))
+    case 'wrapped-tube':
+    case 'hinged-pair':
+    case 'no-sew-wrap':
+    case 'cube':
+    case 'bolster':
+    case 'liner':
+      return []
+    default:
+      return c satisfies never
+  }
+}
