@@ -5,6 +5,7 @@ export default defineConfig({
   root: 'client',
   plugins: [vue()],
   worker: { format: 'es' },
+  optimizeDeps: { include: ['highs'] },
   build: { outDir: '../dist/client', emptyOutDir: true, chunkSizeWarningLimit: 900 },
   server: { port: 4174, proxy: { '/api': 'http://127.0.0.1:4173' } },
 })

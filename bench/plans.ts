@@ -5,7 +5,7 @@ import { solveLay } from '../core/lay/index.ts'
 import { areaOf, at, boxOf, flatten, grown, isSimple, keepLeftOf, keepsShape, offsetEdges, perimeterOf, vertex, wholeOf, type Outline } from '../core/outline/index.ts'
 import { planJob } from '../core/plan.ts'
 import { DEMO_GRADES, demoJobs } from '../core/shop/index.ts'
-import { benchJob, boxSolid } from '../core/testing/jobs.ts'
+import { benchJob, boxSolid, coverOf } from '../core/testing/jobs.ts'
 import { cushionMix } from './problems.ts'
 import { printTable } from './table.ts'
 
@@ -17,9 +17,11 @@ export async function benchPlans(): Promise<void> {
   const grades = manyGrades(500)
   const question = { load: loadCaseOf(ten.filling.load), limits: { leastMm: 25, mostMm: 100 }, areaMm2: 4e5 }
   const forty = manyBlocks()
+  const hundred = Array.from({ length: 100 }, (_, i) => boxSolid(400 + 3 * i, 400 + i, 80))
   const bench = new Bench({ time: 1500, warmupTime: 300 })
   bench
     .add('planJob, 10 cushions', () => void planJob(ten))
+    .add('covers of 100 different cushions', () => hundred.forEach((solid) => coverOf(solid)))
     .add('checking a job document', () => void Job.parse(ten))
     .add('first lay, 60 pieces', () => void solveLay(sixty, { seed: 1, budget: { steps: 1, isStopped: () => true } }))
     .add('offset of 500 edges', () => void offsetEdges(outline, outline.map(() => 12)))

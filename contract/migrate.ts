@@ -37,8 +37,8 @@ const isDocument = (value: unknown): value is Document => typeof value === 'obje
 export const migrateCloth = (cloth: unknown): unknown =>
   !isDocument(cloth) || 'fibre' in cloth ? cloth : { ...cloth, thicknessMm: 0.6, stretch: { across: 0, along: 0 }, shrink: { across: 0, along: 0 }, washFirst: false, fibre: 'mixed', marking: 'notches' }
 
-/** An allowance book of the time before hems, laps and open piping. */
-export const migrateBook = (book: unknown): unknown => (!isDocument(book) || 'hemMm' in book ? book : { ...book, pipingRunOffMm: 40, hemMm: 25, tapeMarginMm: 6 })
+/** An allowance book of the time before laps and open piping. */
+export const migrateBook = (book: unknown): unknown => (!isDocument(book) || 'tapeMarginMm' in book ? book : { ...book, pipingRunOffMm: 40, tapeMarginMm: 6 })
 
 /** Shop settings hold a book. */
 export const migrateSettings = (settings: unknown): unknown => (isDocument(settings) ? { ...settings, book: migrateBook(settings['book']) } : settings)

@@ -44,7 +44,6 @@ export const AllowanceBook = z.strictObject({
   zipRoundCornerMm: AllowanceMm.describe('the most that the zip runs round each back corner; a quarter of the depth if that is less'),
   pipingOverlapMm: AllowanceMm.describe('joint of a closed loop of piping'),
   pipingRunOffMm: AllowanceMm.describe('run off into the seam at each open end of piping'),
-  hemMm: AllowanceMm.describe('turned under and stitched'),
   tapeMarginMm: AllowanceMm.describe('a lap is wider than its tape by this'),
   notchMm: z.number().min(0).max(DEEPEST_NOTCH_MM).describe('depth of a notch, at most half the seam allowance'),
 })

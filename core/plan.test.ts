@@ -129,7 +129,6 @@ describe('warnings', () => {
     ['plates wider than the cloth', benchJob({ count: 1 }), 'piece-wider-than-cloth'],
     ['a thickness no stack makes', benchJob({ thickness: 83 }), 'no-sheet-thickness'],
     ['stripes wider than the cloth', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [{ name: 'a', colour: '#ffffff', widthMm: 800 }, { name: 'b', colour: '#000000', widthMm: 900 }] } } } }, 'repeat-over-width'],
-    ['a wrap longer than a one-way cloth is wide', { ...job, makeUp: { ...job.makeUp, construction: { kind: 'boxed', boxing: 'wrap' } }, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } } }, 'piece-wider-than-cloth'],
     ['a snug cover', foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } })), 'cover-shrinks-seat'],
     ['matching a plain cloth', { ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')! } }, 'nothing-to-match'],
   ])('%s', (_name, doubtful, code) => expect(codes(doubtful)).toContain(code))

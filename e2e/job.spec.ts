@@ -247,15 +247,16 @@ test('ticket, title and customer can be changed; an empty title is not taken', a
   await expect(page.getByRole('link', { name: /Chapel seats Skerrow Light Trust/ })).toBeVisible()
 })
 
-test('a wrap too long for a one-way cloth says what would help, and the lists wait', async ({ page }) => {
+test('a wrap too long for a one-way cloth is joined on its sides, and says so', async ({ page }) => {
   await start(page, 'seat 600 x 540 x 100 times 4')
   await typeLine(page, 'cloth moss')
   await station(page, 'Make-up')
   await page.getByText('One wrap').click()
+  await expect(page.getByText('The boxing is longer than the cloth gives: it is joined, both joins alike from its middle.')).toBeVisible()
+  await station(page, 'Pieces')
+  await expect(page.getByRole('row', { name: /^Left boxing/ })).toBeVisible()
   await station(page, 'Lay')
-  await expect(page.getByText('Cut the boxing as one piece per side')).toBeVisible()
-  await station(page, 'Cut & buy')
-  await expect(page.getByText('These pieces cannot be laid on this cloth')).toBeVisible()
+  await expect(page.getByRole('heading', { name: /mm, .* waste/ })).toBeVisible()
 })
 
 test('an unknown job says so', async ({ page }) => {

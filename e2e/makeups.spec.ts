@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { figure, makeUpPage, pick, saved, start, station, typeLine } from './steps.ts'
 
-const openTicket = async (page: import('@playwright/test').Page, name: RegExp) => {
+const openTicket = async (page: Page, name: RegExp) => {
   await page.goto('/')
   await page.getByRole('link', { name }).first().click()
   await expect(page).toHaveURL(/\/jobs\//)
@@ -120,7 +120,7 @@ test('buttons, ties and vents: places on the plate, things to buy, cautions', as
   await makeUpPage(page, 'Trims')
   await expect(page.getByText('the cover cannot be taken off and washed', { exact: false })).toBeVisible()
   await page.getByRole('textbox', { name: 'Buttons from the edge' }).fill('320')
-  await expect(page.getByText('buttons fall outside the plate', { exact: false })).toBeVisible()
+  await expect(page.getByText('fall outside the plate', { exact: false })).toBeVisible()
   await page.getByRole('textbox', { name: 'Buttons from the edge' }).fill('90')
   await page.getByRole('radiogroup', { name: 'Ties' }).getByText('Sewn on').click()
   await page.getByRole('radiogroup', { name: 'Vents' }).getByText('Sewn on').click()
@@ -171,4 +171,11 @@ test('the cushions stand in space only when asked, quickly enough, and a seam li
   await station(page, 'Pieces')
   await page.getByRole('button', { name: /^A zip/ }).hover()
   await expect(page.locator('svg .seam.lit')).not.toHaveCount(0)
+})
+
+test('strips cut by themselves lie in the fewest rows, and the page says that it is proven', async ({ page }) => {
+  await openTicket(page, /Keepers' bench/)
+  await station(page, 'Cut & buy')
+  await expect(page.getByRole('heading', { name: 'Lamp-room ticking, 99 mm high' })).toBeVisible()
+  await expect(page.getByText('4 rows, 396 mm of the roll; proven: no fewer rows will do')).toBeVisible()
 })

@@ -34,6 +34,8 @@ export function createApp({ jobs, shop, lays, log, clientDir }: AppParts): Expre
           defaultSrc: ["'self'"],
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
+          // The solver of the strips is WebAssembly.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           workerSrc: ["'self'", 'blob:'],
           upgradeInsecureRequests: null,
         },

@@ -59,6 +59,11 @@ function frontFrame(cover: Cover, panel: Panel, start: number): PatternFrame | n
   const on = stripStretch(cover, panel, i)
   const [a, b] = edgeOf(cover.solid.outline, i)
   if (!on || Math.abs(b.y - a.y) > LEVEL * Math.abs(b.x - a.x) || isCone(panel)) return null
+  if (isStraight(a.bulge)) {
+    // A piece of a joined front goes on where its neighbour ended.
+    const from = pairOf(cover, i, panel)!.a.from
+    return { start: start + a.x + ((b.x - a.x) * from) / edgeLength(cover.solid.outline, i) - on.from, axis: 'x', rises: 1 }
+  }
   const middle = (a.x + b.x) / 2
   return { start: start + middle - (on.from + on.to) / 2, axis: 'x', rises: 1 }
 }

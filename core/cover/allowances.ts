@@ -10,7 +10,6 @@ export const ALLOWANCE_LABELS: Readonly<Record<AllowanceName, string>> = {
   zipRoundCornerMm: 'Zip round each corner, at most',
   pipingOverlapMm: 'Piping joint overlap',
   pipingRunOffMm: 'Piping run off at each open end',
-  hemMm: 'Hem',
   tapeMarginMm: 'Lap wider than its tape by',
   notchMm: 'Notch depth',
 }

@@ -6,7 +6,7 @@ import type { Allowances } from './allowances.ts'
 import { boxingAsCut } from './boxing-choice.ts'
 import type { ClosurePlan, Cover, CoverDraft } from './cover.ts'
 import { finishPanel } from './finish.ts'
-import { growthOf } from './growth.ts'
+import { clothFor, givesOrShrinks, growthOf, liesAlong } from './growth.ts'
 import { buildDraft } from './makeups/index.ts'
 import { markNotches } from './notches.ts'
 import type { Growth, Mark } from './panel.ts'
@@ -31,7 +31,7 @@ export interface CoverInput {
 export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const { solid, makeUp, allowances } = input
   const { construction, closure, piping, trims } = makeUp
-  const draft = buildDraft({ solid, construction: boxingAsCut(construction, input.cloth), closure, piping, allowances })
+  const draft = buildDraft({ solid, construction: boxingAsCut(construction, input.cloth), closure, piping, allowances, longestStripMm: longestStrip(input) })
   if (!draft.ok) return draft
   const trim = planTrims(trims, solid, allowances)
   const top = draft.value.panels.find((p) => p.id === 'top-plate' || p.id === 'blank' || p.id === 'body')
@@ -52,6 +52,15 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     fittings: [...draft.value.fittings, ...trim.fittings, ...(buttons?.fittings ?? [])],
     buttonsOutside: buttons?.outside ?? 0,
   })
+}
+
+/** Boxing that lies across the roll is no longer than the cloth is wide; where it may be turned it can run along the roll. */
+function longestStrip({ cloth: choice, allowances }: CoverInput): number | null {
+  const cloth = clothFor(choice, 'boxing')
+  const mayTurn = cloth.pattern.kind === 'plain' && cloth.nap === 'two-way' && !givesOrShrinks(cloth)
+  if (mayTurn || liesAlong(choice, { role: 'boxing' })) return null
+  const usable = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
+  return Math.max(1, usable - 2 * allowances.seamMm.value)
 }
 
 function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly ClosurePlan[] {

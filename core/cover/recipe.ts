@@ -11,6 +11,8 @@ export interface RecipeInput<K extends Construction['kind'] = Construction['kind
   readonly closure: Closure
   readonly piping: MakeUp['piping']
   readonly allowances: Allowances
+  /** The longest strip of boxing that the cloth gives, sewing line to sewing line; null: no limit. */
+  readonly longestStripMm: number | null
 }
 
 /** Why a footprint or a size cannot take a make-up. Lengths in mm. */
@@ -18,8 +20,6 @@ export type RefusalReason =
   | { readonly code: 'bowed-edge'; readonly edge: string }
   | { readonly code: 'leaning-side'; readonly edge: string }
   | { readonly code: 'not-rectangular' }
-  | { readonly code: 'front-not-straight' }
-  | { readonly code: 'front-not-square' }
   | { readonly code: 'inward-corner' }
   | { readonly code: 'borders-collide' }
   | { readonly code: 'not-round'; readonly depth: number; readonly thickness: number }

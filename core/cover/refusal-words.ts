@@ -14,10 +14,6 @@ export function refusalWords({ construction, reason, nearest }: Refusal, unit: L
       return say(`the ${reason.edge} side leans.`)
     case 'not-rectangular':
       return say('the cushion is not an upright rectangle, and cloth wrapped round it would not lie flat.')
-    case 'front-not-straight':
-      return say('the front is not one straight edge.')
-    case 'front-not-square':
-      return say('the sides do not stand square to the front.')
     case 'inward-corner':
       return say('at an inward corner the two sides of the blank would lie on each other.')
     case 'borders-collide':

@@ -22,7 +22,7 @@ describe('bad input is stopped or warned of in words, with a cure', () => {
     ['a lap wider than the limit for strips of boxing height', made(single(600, 400, 64), as('lap-closed')), /lap-over-limit: The lap of 26 mm is wider than 25.3 mm.*narrower tape/],
     ['a lap wider than the cushion is thick', made(single(600, 400, 40), as('lap-closed', {}, { kind: 'snap-tape', tapeMm: 60, side: 'left' })), /make-up-refused: .*lap of 66 mm is wider than the cushion is thick \(40 mm\).*narrower tape/],
     ['a cord too thick for its strip', made(single(600, 400, 80), () => ({ piping: { ...USUAL_PIPING, cordMm: 8, stripMm: 40 } })), /strip-too-narrow: A strip of 40 mm is too narrow for a cord of 8 mm: 50 mm is needed/],
-    ['a grid of buttons outside the plate', made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, buttons: { rows: 2, across: 3, layout: 'even', marginMm: 320, diameterMm: 22, depthMm: 0 } } })), /buttons-outside: 6 buttons fall outside the plate.*smaller margin/],
+    ['a grid of buttons outside the plate', made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, buttons: { rows: 2, across: 3, layout: 'even', marginMm: 320, diameterMm: 22, depthMm: 0 } } })), /buttons-outside: Of the buttons 6 fall outside the plate.*smaller margin/],
     ['an opening longer than its edge', made(single(600, 400, 80), as('boxed', {}, { kind: 'sewn-shut', side: 'left', openingMm: 900 })), /make-up-refused: Boxed: the opening of 900 mm is longer than its edge \(400 mm\)\. Make the opening shorter/],
     ['the same on a knife-edge', made(single(600, 400, 80), as('knife-edge', {}, { kind: 'sewn-shut', side: 'back', openingMm: 900 })), /make-up-refused: Knife-edge: the opening of 900 mm/],
     ['a liner inside a liner', made(single(600, 400, 80), () => ({ ...as('liner')(), liner: { largerShare: 0.04 } })), /liner-in-liner: A liner inside a liner holds nothing more\. Leave out/],
@@ -32,7 +32,7 @@ describe('bad input is stopped or warned of in words, with a cure', () => {
     ['a bolster that is not round', made(single(600, 400, 80), as('bolster')), /as deep as it is thick; this cushion is 400 mm deep and 80 mm thick/],
     ['a hot knife on linen', made(setCloth(DEMO_CLOTHS.find((c) => c.id === 'ebb-linen')!).apply(single(600, 400, 80)), (m) => ({ trims: { ...m.trims, finishing: 'hot-knife' } })), /hot-knife-cloth: Ebb linen is not all synthetic/],
     ['bound edges on a narrow allowance', { ...made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, finishing: 'bound' } })), allowances: { ...single(600, 400, 80).allowances, overrides: { seamMm: 8 } } }, /finishing-wants-allowance: Raw edges bound need an allowance of 10 mm; this job has 8 mm/],
-    ['four ties on a slatted seat', { ...made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, ties: { sides: ['back'], perSide: 4, finishedMm: 15, lengthMm: 260, way: 'folded', caught: 'at-the-middle' } } })), filling: { ...single(600, 400, 80).filling, load: { ...single(600, 400, 80).filling.load, base: 'slats' } } }, /ties-unreachable: 4 ties to a side/],
+    ['four ties on a slatted seat', { ...made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, ties: { sides: ['back'], perSide: 4, finishedMm: 15, lengthMm: 260, way: 'folded', caught: 'at-the-middle' } } })), filling: { ...single(600, 400, 80).filling, load: { ...single(600, 400, 80).filling.load, base: 'slats' } } }, /ties-unreachable: With 4 ties to a side/],
   ])('%s', (_name, job, words) => {
     expect(Job.safeParse(job).success).toBe(true)
     const found = said(job).filter((s) => words.test(s))

@@ -47,7 +47,7 @@ function openingDoubts(cover: Cover, filling: FillingPlan): readonly Warning[] {
   const need = openingNeed(filling.sizing, filling.kind === 'foam' ? filling.firmness : 'soft')
   const poured = filling.kind === 'loose-fibre'
   const warnings: Warning[] = []
-  if (opening && !poured && opening.lengthMm.value < need.neededMm) warnings.push({ station: 'make-up', level: 'warning', code: 'opening-too-small', opening: opening.lengthMm.value, needed: need.neededMm, packed: need.packedMm })
+  if (opening && !poured && opening.lengthMm.value < need.neededMm) warnings.push({ station: 'make-up', level: 'warning', code: 'opening-too-small', opening: opening.lengthMm.value, needed: need.neededMm, packed: need.packedMm, girth: need.girthMm })
   const lap = opening?.lap
   const most = cover.figures.find((f) => f.id === 'cover.lapMost')
   if (lap && most && lap.value > most.value) warnings.push({ station: 'make-up', level: 'note', code: 'lap-over-limit', lap: lap.value, most: most.value })

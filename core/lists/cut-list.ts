@@ -1,5 +1,5 @@
 import type { ClothPlan } from '../cloth/index.ts'
-import type { ClothRole, Job } from '../../contract/index.ts'
+import type { Cloth, ClothRole, Job } from '../../contract/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
@@ -23,21 +23,21 @@ export interface CutLine {
 /** Everything to be cut, foam first, cut sizes throughout; the letter of a design where there are several. */
 export function cutList(job: Pick<Job, 'cloth' | 'units'>, designs: readonly DesignPlan[], cutting: CuttingPlan | null, cloth: ClothPlan): readonly CutLine[] {
   const { units } = job
-  const from = (role: ClothRole) => clothFor(job.cloth, role).name
+  const from = (role: ClothRole) => clothFor(job.cloth, role)
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
   const foam = cutting ? foamLines(cutting, units) : []
   const panels = designs.flatMap((d) => [...panelLines(d, d.cover, { letter: letter(d), prefix: '', from }), ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ', from }) : [])])
   const strips = designs.flatMap((d, i): readonly CutLine[] =>
     cloth.strips[i]!.map(({ split, qty, group }) => {
       const { choice, stripWidth } = d.cover.piping!
-      return { what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`, material: 'cloth', count: qty, width: split.each, height: stripWidth!, note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`, from: from('piping') }
+      return { what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`, material: 'cloth', count: qty, width: split.each, height: stripWidth!, note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`, from: from('piping').name }
     }),
   )
   return [...foam, ...panels, ...strips]
 }
 
-const panelLines = ({ design }: DesignPlan, { panels }: Cover, { letter, prefix, from }: { readonly letter: string; readonly prefix: string; readonly from: (role: ClothRole) => string }): readonly CutLine[] =>
-  panels.map((p) => ({ what: `${prefix}${p.name}${letter}`, material: 'cloth', count: design.count * p.times, width: p.figures.cutWidth, height: p.figures.cutHeight, note: p.notches.length > 0 ? `notches ${p.notches.map((n) => n.letter).join(' ')}` : '', from: from(p.cloth) }))
+const panelLines = ({ design }: DesignPlan, { panels }: Cover, { letter, prefix, from }: { readonly letter: string; readonly prefix: string; readonly from: (role: ClothRole) => Cloth }): readonly CutLine[] =>
+  panels.map((p) => ({ what: `${prefix}${p.name}${letter}`, material: 'cloth', count: design.count * p.times, width: p.figures.cutWidth, height: p.figures.cutHeight, note: p.notches.length > 0 ? `${from(p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}` : '', from: from(p.cloth).name }))
 
 /** Parts of every block, with the sheet they come from, and what their size does not tell. */
 function foamLines({ blocks }: CuttingPlan, units: LengthUnit): readonly CutLine[] {

@@ -1,4 +1,5 @@
 import type { Job } from '../../contract/index.ts'
+import { cutOutline } from '../cover/index.ts'
 import { areaOf } from '../outline/index.ts'
 import { planJob, type WorkedPlan } from '../plan.ts'
 import type { Warning } from '../warning/index.ts'
@@ -26,7 +27,7 @@ export function tryOut(job: Job, school: School): SchoolResult {
 function rowsOf(plan: WorkedPlan): readonly CompareRow[] {
   const [{ cover, filling, checks }] = plan.designs as [WorkedPlan['designs'][number]]
   const [main] = cover.panels as [(typeof cover.panels)[number]]
-  const cut = cover.panels.reduce((sum, p) => sum + p.times * areaOf(p.finished), 0)
+  const cut = cover.panels.reduce((sum, p) => sum + p.times * areaOf(cutOutline(p)), 0)
   const row = (label: string, f: Figure): CompareRow => ({ label, figure: f, words: '' })
   const opening = cover.closures[0]
   return [
@@ -37,7 +38,7 @@ function rowsOf(plan: WorkedPlan): readonly CompareRow[] {
     row(`${main.name}, cut height`, main.figures.cutHeight),
     ...(opening ? [row(opening.lengthMm.label, opening.lengthMm)] : []),
     ...(filling.kind === 'foam' ? [row('Fit across', filling.fit.across), row('Fit front to back', filling.fit.frontToBack)] : []),
-    row('Cloth in one cushion, net', entered({ id: 'compare.cloth', label: 'Cloth in one cushion', quantity: 'area', value: cut, rule: 'finished panels together' })),
+    row('Cloth in one cushion, cut', entered({ id: 'compare.cloth', label: 'Cloth in one cushion', quantity: 'area', line: 'cut', value: cut, rule: 'its panels together, before piping and waste' })),
     { label: 'Panels and seams', figure: null, words: `${cover.panels.length} and ${cover.seams.length}` },
     { label: 'Checks', figure: null, words: checks.every((c) => c.faults.length === 0) ? 'all right' : 'fail' },
   ]

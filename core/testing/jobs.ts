@@ -4,7 +4,7 @@ import type { FoamPlan } from '../filling/index.ts'
 import { reading, newSeat, setFoam } from '../job/index.ts'
 import { planJob, type DesignPlan, type WorkedPlan } from '../plan.ts'
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
-import { FACTORY_BOOK, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, FACTORY_BOOK, keepersBench } from '../shop/index.ts'
 
 /** The plan of a job that can be worked; throws its warnings otherwise. */
 export function worked(job: Job): WorkedPlan {
@@ -34,10 +34,10 @@ export function cushionsFrom(seat: Job['seat']): Cushions {
   return found.value
 }
 
-/** The cover of a make-up on a cushion, by the factory's book; throws a refusal. */
+/** The cover of a make-up on a cushion, by the factory's book, from a plain cloth that lies any way; throws a refusal. */
 export function coverOf(solid: Solid, change: Partial<MakeUp> & { readonly kind?: Construction['kind'] } = {}, overrides: Job['allowances']['overrides'] = {}): Cover {
   const { kind = 'boxed', ...rest } = change
-  const made = makeCover({ solid, makeUp: { ...usualMakeUp(kind), ...rest }, cloth: { ...keepersBench().cloth, match: { kind: 'none' } }, allowances: applied({ book: FACTORY_BOOK, overrides }), edges: {} })
+  const made = makeCover({ solid, makeUp: { ...usualMakeUp(kind), ...rest }, cloth: { ...keepersBench().cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'house-calico')!, match: { kind: 'none' } }, allowances: applied({ book: FACTORY_BOOK, overrides }), edges: {} })
   if (!made.ok) throw new Error(JSON.stringify(made.error))
   return made.value
 }

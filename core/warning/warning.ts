@@ -42,7 +42,7 @@ export type WarningCase =
   | { readonly code: 'wrapped-size-not-measured' }
   | { readonly code: 'fire-label' }
   | { readonly code: 'seam-over-half'; readonly panel: string; readonly seam: number; readonly size: number }
-  | { readonly code: 'opening-too-small'; readonly opening: number; readonly needed: number; readonly packed: number }
+  | { readonly code: 'opening-too-small'; readonly opening: number; readonly needed: number; readonly packed: number; readonly girth: number }
   | { readonly code: 'straight-piping-corners'; readonly cord: number; readonly needed: number }
   | { readonly code: 'piping-as-high-as-boxing'; readonly cord: number; readonly thickness: number }
   | { readonly code: 'check-failed'; readonly check: string; readonly detail: string }

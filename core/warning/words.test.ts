@@ -1,5 +1,26 @@
 import { describe, expect, it } from 'vitest'
+import type { RefusalReason } from '../cover/index.ts'
 import { STATIONS, warningWords, type Warning } from './index.ts'
+
+/** Every reason for which a cushion cannot take a make-up. */
+const REASONS: readonly RefusalReason[] = [
+  { code: 'bowed-edge', edge: 'front' },
+  { code: 'leaning-side', edge: 'hull' },
+  { code: 'not-rectangular' },
+  { code: 'inward-corner' },
+  { code: 'borders-collide' },
+  { code: 'not-round', depth: 400, thickness: 80 },
+  { code: 'roll-too-deep', taken: 22, half: 20 },
+  { code: 'lap-too-wide', lap: 66, most: 40 },
+  { code: 'opening-over-edge', opening: 900, edge: 400 },
+  { code: 'radius-over-half', radius: 60, most: 40 },
+  { code: 'slit-outside', share: 0.7 },
+  { code: 'slot-outside', inset: 120 },
+  { code: 'too-thin-to-border', left: 3 },
+  { code: 'board-vanishes' },
+  { code: 'hem-over-height', hem: 60, height: 100 },
+  { code: 'closure-unfit', closure: 'lapped slit' },
+]
 
 /** One of each, so that a new warning without words or example stands out. */
 const EXAMPLES: readonly Warning[] = [
@@ -48,11 +69,29 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'filling', level: 'warning', code: 'wrapped-size-not-measured' },
   { station: 'filling', level: 'safety', code: 'fire-label' },
   { station: 'make-up', level: 'warning', code: 'seam-over-half', panel: 'gusset, upper half', seam: 40, size: 37.5 },
-  { station: 'make-up', level: 'warning', code: 'opening-too-small', opening: 300, needed: 480, packed: 192 },
+  { station: 'make-up', level: 'warning', code: 'opening-too-small', opening: 300, needed: 480, packed: 192, girth: 400 },
   { station: 'make-up', level: 'note', code: 'straight-piping-corners', cord: 5, needed: 50 },
   { station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: 30, thickness: 60 },
   { station: 'pieces', level: 'stop', code: 'check-failed', check: 'seams meet in equal lengths', detail: 'seam F' },
   { station: 'make-up', level: 'note', code: 'boxing-cut-per-side' },
+  ...REASONS.map((reason): Warning => ({ station: 'make-up', level: 'stop', code: 'make-up-refused', refusal: { construction: 'capped', reason, nearest: 'boxed' } })),
+  { station: 'make-up', level: 'warning', code: 'no-allowance', panel: 'top plate' },
+  { station: 'make-up', level: 'note', code: 'lap-over-limit', lap: 26, most: 25.3 },
+  { station: 'make-up', level: 'warning', code: 'piping-bend', radius: 20, needed: 50 },
+  { station: 'make-up', level: 'warning', code: 'strip-too-narrow', strip: 38, needed: 43, cord: 6 },
+  { station: 'make-up', level: 'note', code: 'cloth-gives', share: 0.1, taken: 0.04 },
+  { station: 'make-up', level: 'note', code: 'cloth-shrinks', across: 0.02, along: 0.04, washFirst: true },
+  { station: 'make-up', level: 'warning', code: 'finishing-wants-allowance', finishing: 'bound', seam: 8, least: 10 },
+  { station: 'make-up', level: 'stop', code: 'hot-knife-cloth', cloth: 'Ebb linen' },
+  { station: 'make-up', level: 'safety', code: 'hot-knife' },
+  { station: 'make-up', level: 'warning', code: 'ties-unreachable', perSide: 4 },
+  { station: 'make-up', level: 'safety', code: 'long-cords', length: 260 },
+  { station: 'make-up', level: 'stop', code: 'buttons-outside', count: 6 },
+  { station: 'make-up', level: 'note', code: 'buttons-not-washable' },
+  { station: 'make-up', level: 'safety', code: 'small-parts' },
+  { station: 'make-up', level: 'safety', code: 'stapler' },
+  { station: 'make-up', level: 'stop', code: 'liner-in-liner' },
+  { station: 'make-up', level: 'warning', code: 'wrap-not-washable', fastening: 'pinned' },
   { station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: 'Storm canvas' },
   { station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'side' },
   { station: 'lay', level: 'warning', code: 'band-missing', band: 7, bands: 6 },

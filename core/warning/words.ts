@@ -104,7 +104,7 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'seam-over-half':
       return words(`The seam allowance ${mm(w.seam)} is more than half of the ${w.panel} (${mm(w.size)}): the two allowances would meet.`, 'Use a smaller allowance.')
     case 'opening-too-small':
-      return words(`The opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} this block needs.`, `A longer zip or one round the corners, a slot in the base, or vacuum packed in film (${mm(w.packed)} would do).`)
+      return words(`The opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} this block needs; by its girth ${mm(w.girth)} would do.`, `A longer zip or one round the corners, a slot in the base, or vacuum packed in film (${mm(w.packed)} would do).`)
     case 'straight-piping-corners':
       return words(`Straight-cut piping bends no sharper than ${mm(w.needed)} with a ${mm(w.cord)} cord; this plate has square corners.`, 'Clip the strip well at each corner, or cut it on the bias. Corners come out slightly round.')
     case 'piping-as-high-as-boxing':
@@ -134,11 +134,11 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'hot-knife':
       return words('A hot knife burns, and its fumes harm: all-synthetic cloth only, never chlorinated vinyl.', 'Open air, blade parked before reaching over; the cloth maker\'s sheet comes first.')
     case 'ties-unreachable':
-      return words(`${w.perSide} ties to a side: the middle ones cannot be reached on a mesh or slatted seat.`, 'Two to a side, near the corners.')
+      return words(`With ${w.perSide} ties to a side the middle ones cannot be reached on a mesh or slatted seat.`, 'Two to a side, near the corners.')
     case 'long-cords':
       return words(`Tie tails of ${mm(w.length)} can loop round a small child's neck.`, 'Keep cords to 220 mm where small children are about.')
     case 'buttons-outside':
-      return words(`${w.count} buttons fall outside the plate.`, 'Use a smaller margin, or fewer rows.')
+      return words(`Of the buttons ${w.count} fall outside the plate.`, 'Use a smaller margin, or fewer rows.')
     case 'buttons-not-washable':
       return words('Buttons go through the block: the cover cannot be taken off and washed.', '')
     case 'small-parts':

@@ -8,6 +8,7 @@ import { useLay } from '../../stores/lay.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
+import StripRows from './StripRows.vue'
 
 const jobs = useJob()
 const lays = useLay()
@@ -43,6 +44,7 @@ const print = () => window.print()
           </tr>
         </tbody>
       </table>
+      <StripRows class="no-print" />
       <section v-if="labels.length > 0" class="block-labels">
         <h2>Block labels</h2>
         <p class="quiet">Cut apart, one on the top face of each block, its arrow to the front.</p>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Closure, Construction } from '../../../contract/index.ts'
-import { CLOSURES, CONSTRUCTIONS, MAKE_UPS } from '../../../core/cover/index.ts'
+import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, openingNeed } from '../../../core/cover/index.ts'
 import { setClosure, setConstruction, setMakeUp } from '../../../core/job/index.ts'
+import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -29,6 +30,12 @@ const LINER = [
   { value: 'yes', label: 'Inside it' },
 ] as const
 const figures = computed(() => design.chosen?.cover.figures ?? [])
+/** What the block would need to pass, by rule of thumb; loose fibre is poured. */
+const need = computed(() => {
+  const filling = design.chosen?.filling
+  return filling?.kind === 'foam' && makeUp.value.closure.kind !== 'fixed' ? openingNeed(filling.sizing, filling.firmness) : null
+})
+const mm = (length: number) => formatLengthWithUnit(length, unit.value)
 const notes = computed(() => design.chosen?.cover.notes ?? [])
 const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
 </script>
@@ -80,6 +87,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
       </template>
     </tbody>
   </table>
+  <p v-if="need" class="quiet says">To fill it: an opening of {{ mm(need.neededMm) }} passes this block, {{ mm(need.packedMm) }} when it is packed in film; by its girth {{ mm(need.girthMm) }}.</p>
   <p v-for="n in notes" :key="n" class="quiet says">{{ n }}</p>
 </template>
 

@@ -13,6 +13,9 @@ import { eulerNumber } from '../checks/closes-round-block.ts'
 import { applied, checkCover, CLOSURES, CONSTRUCTIONS, cutOutline, facetsOf, makeCover, MAKE_UPS, neighbourly, notchDepth, turnedOutline, volumeWithin, type Cover } from '../index.ts'
 import { refusalWords } from '../refusal-words.ts'
 
+/** Beside other tests on a small machine. */
+const SLOW_MS = 30_000
+
 const unmatched = { ...keepersBench().cloth, match: { kind: 'none' as const } }
 const made = (w: number, d: number, t: number, makeUp: Parameters<typeof makeCover>[0]['makeUp'], seamMm: number) => makeCover({ solid: boxSolid(w, d, t), makeUp, cloth: unmatched, allowances: applied({ book: FACTORY_BOOK, overrides: { seamMm } }), edges: {} })
 const sizes = { w: fc.integer({ min: 160, max: 2400 }), d: fc.integer({ min: 160, max: 1200 }), t: fc.integer({ min: 25, max: 300 }), s: fc.integer({ min: 5, max: 20 }) }
@@ -39,10 +42,10 @@ describe.each(CONSTRUCTIONS)('%s', (kind) => {
           for (const n of panel.notches) expect(notchDepth(panel, n, FACTORY_BOOK.notchMm)).toBeLessThanOrEqual(panel.edges.find((e) => e.name === n.edge)!.allowance.value / 2)
         }
       }),
-      { numRuns: 120 },
+      { numRuns: 90 },
     )
-    expect(passed).toBeGreaterThan(20)
-  })
+    expect(passed).toBeGreaterThan(15)
+  }, SLOW_MS)
 })
 
 describe('any make-up on any seat', () => {
@@ -67,11 +70,11 @@ describe('any make-up on any seat', () => {
           expect(plan.warnings.some((w) => w.code === 'check-failed' && w.level === 'stop')).toBe(true)
         }
       }),
-      { numRuns: 400 },
+      { numRuns: 300 },
     )
     expect(worked).toBeGreaterThan(100)
     expect(stopped / worked).toBeLessThan(0.03)
-  })
+  }, SLOW_MS)
 })
 
 describe('the cover in space', () => {

@@ -21,8 +21,8 @@ export const boxed: Recipe<'boxed'> = (input) => {
 }
 
 /** A ring of boxing between whole plates, seam allowance everywhere. */
-export const plainFrame = ({ solid, construction, allowances }: Pick<RecipeInput, 'solid' | 'allowances'> & { readonly construction: { readonly boxing: 'wrap' | 'one-per-side' } }) =>
-  ({ solid, boxing: construction.boxing, plateEdge: [allowances.seamMm], boxingEdge: [allowances.seamMm], boxingEnd: [allowances.seamMm], pocket: [] }) as const
+export const plainFrame = ({ solid, construction, allowances, longestStripMm }: Pick<RecipeInput, 'solid' | 'allowances' | 'longestStripMm'> & { readonly construction: { readonly boxing: 'wrap' | 'one-per-side' } }) =>
+  ({ solid, boxing: construction.boxing, plateEdge: [allowances.seamMm], boxingEdge: [allowances.seamMm], boxingEnd: [allowances.seamMm], longestMm: longestStripMm, pocket: [] }) as const
 
 /** How far a zip runs on round each corner. */
 export const roundCorner = (allowances: Allowances, depth: Figure): Figure =>

@@ -3,7 +3,7 @@ import { err, ok, type Result } from '../../result/index.ts'
 import type { SideName, Solid } from '../../seat/index.ts'
 import { entered, plus, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
-import { easeCorners, edgeNames, frontFirst, mirroredOrder, pillowPlace, shapedPanel, type EdgeDraft, type PanelDraft, type SizeSums } from '../parts/index.ts'
+import { easeCorners, edgeNames, frontFirst, mirroredOrder, pillowPlace, shapedPanel, type Eased, type EdgeDraft, type PanelDraft, type SizeSums } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type Refusal } from '../recipe.ts'
 import { seamLength, type SeamDraft, type SeamPair, type Stretch } from '../seam.ts'
 import { openLength, type Opening } from './boxed.ts'
@@ -24,7 +24,7 @@ export const knifeEdge: Recipe<'knife-edge'> = (input) => {
   const opening = openingOnEdge(input, eased.outline, edges.map((e) => e.side))
   if (!opening.ok) return opening
   const { edge: open, from, to } = opening.value
-  const plate = (which: 'top' | 'bottom'): PanelDraft => plateDraft(input, which, eased.outline, names, edges.map((e) => e.side), open)
+  const plate = (which: 'top' | 'bottom'): PanelDraft => plateDraft(input, which, eased, names, edges.map((e) => e.side), open)
   const [top, bottom] = [plate('top'), plate('bottom')]
   const pair = (i: number, a: number, b: number): SeamPair => {
     const length = edgeLength(eased.outline, i)
@@ -54,9 +54,12 @@ export const knifeEdge: Recipe<'knife-edge'> = (input) => {
   })
 }
 
-function plateDraft({ solid, allowances, closure }: RecipeInput<'knife-edge'>, which: 'top' | 'bottom', outline: Outline, names: readonly string[], sides: readonly SideName[], open: number): PanelDraft {
+function plateDraft({ solid, construction, allowances, closure }: RecipeInput<'knife-edge'>, which: 'top' | 'bottom', { outline, sources }: Eased, names: readonly string[], sides: readonly SideName[], open: number): PanelDraft {
   const order = which === 'top' ? outline.map((_, i) => i) : mirroredOrder(outline.length)
-  const edges = order.map((i): EdgeDraft => (i === open && closure.kind === 'zip-seam' ? { name: names[i]!, treatment: 'zip', allowances: [tapeFigure(closure.tapeMm)], side: sides[i]! } : { name: names[i]!, treatment: 'seam', allowances: [allowances.seamMm], side: sides[i]! }))
+  const tape = closure.kind === 'zip-seam' ? [tapeFigure(closure.tapeMm)] : [allowances.seamMm]
+  // The tapers beside a zip run on from its edge in almost one line: their raw edge goes on with it.
+  const runsOn = (i: number) => construction.corners.kind === 'tapered' && sources[i] === sources[open]
+  const edges = order.map((i): EdgeDraft => ({ name: names[i]!, treatment: i === open && closure.kind === 'zip-seam' ? 'zip' : 'seam', allowances: i === open || runsOn(i) ? tape : [allowances.seamMm], side: sides[i]! }))
   const head = { id: `${which}-plate`, name: which === 'top' ? 'Top plate' : 'Bottom plate', role: 'plate', cloth: which === 'top' ? 'face' : 'second-face', isSeen: which === 'top', rule: 'the cushion and half its thickness at each edge' } as const
   const finished = which === 'top' ? outline : frontFirst(outline)
   return shapedPanel(head, finished, edges, sharedSizes(solid, outline, names, sides))

@@ -19,7 +19,7 @@ export const rolledEdge: Recipe<'rolled-edge'> = (input) => {
   const taken = roll.value + allowances.seamMm.value
   if (taken > solid.thickness.value / 2) return err({ construction: 'rolled-edge', reason: { code: 'roll-too-deep', taken, half: solid.thickness.value / 2 }, nearest: 'boxed' })
   const rolled = [allowances.seamMm, roll, turn]
-  const frame = boxFrame({ solid, boxing: 'one-per-side', side: 'side' in closure ? closure.side : 'back', opening: null, plateEdge: rolled, boxingEdge: rolled, boxingEnd: rolled, pocket: [] })
+  const frame = boxFrame({ solid, boxing: 'one-per-side', side: 'side' in closure ? closure.side : 'back', opening: null, plateEdge: rolled, boxingEdge: rolled, boxingEnd: rolled, longestMm: input.longestStripMm, pocket: [] })
   const opening = openingOf(input, frame)
   if (!opening.ok) return opening
   const { final, rest } = opening.value
@@ -27,6 +27,6 @@ export const rolledEdge: Recipe<'rolled-edge'> = (input) => {
     ...frameDraft(frame),
     seams: [...ringJoins(frame, ''), { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }, { name: 'boxing to the bottom plate, but for the opening', kind: 'plate', pairs: rest }, { ...final, name: 'the opening, closed from outside on the roll line' }],
     closures: [planClosure(closure, final, openLength(seamLength(final), closure), allowances)],
-    notes: ['Top-stitch the rolls before the side is closed; the last one is stitched on the filled cushion.'],
+    notes: [...frameDraft(frame).notes, 'Top-stitch the rolls before the side is closed; the last one is stitched on the filled cushion.'],
   })
 }

@@ -5,6 +5,7 @@ import { entered, figure, given, minus, over, plus, times, type Expression, type
 import type { PanelRole } from '../panel.ts'
 import { stretchLength, type SeamDraft, type SeamPair } from '../seam.ts'
 import { wallOf, type Wall, type WallPart } from '../wall.ts'
+import { pieced } from './pieced.ts'
 import { edgeNames, isLevelBox, plateOf, type Plate } from './plates.ts'
 import { endToStart, isWholeEdge, stripOf, type EdgeKind, type Strip } from './strips.ts'
 import { allRound, boxingRuns, shareWall, type WallRound } from './wall-round.ts'
@@ -32,6 +33,8 @@ export interface BoxFrameInput {
   readonly plateEdge: readonly Figure[]
   readonly boxingEdge: readonly Figure[]
   readonly boxingEnd: readonly Figure[]
+  /** The longest strip that the cloth gives, sewing line to sewing line; null: no limit. */
+  readonly longestMm: number | null
   /** Added to the boxing's ends beside the opening. */
   readonly pocket: readonly Figure[]
 }
@@ -45,6 +48,8 @@ export interface BoxFrame {
   readonly run: Figure | null
   readonly perimeter: Figure
   readonly round: WallRound
+  /** Joins in the boxing beyond those at its corners. */
+  readonly joined: number
   /** Everything that meets each plate, once round, counter-clockwise. */
   readonly rings: { readonly top: readonly SeamPair[]; readonly bottom: readonly SeamPair[] }
 }
@@ -63,7 +68,8 @@ export function boxFrame(input: BoxFrameInput): BoxFrame {
   }
   const run = opening && figure({ id: 'cover.gussetRun', label: `${opening.name} run`, quantity: 'length', line: 'net', sum: openingSum(round, wall, lengths, opening.round), rule: opening.round ? 'the side that opens, and round both its corners' : 'the side that opens' })
   const boxing = opening ? round.boxing : allRound(wall, solid.edges, side)
-  const runs = boxingRuns(wall, solid.edges, boxing, input.boxing === 'one-per-side')
+  const whole = boxingRuns(wall, solid.edges, boxing, input.boxing === 'one-per-side')
+  const runs = whole.flatMap((run) => pieced(wall, solid.edges, run, input.longestMm))
   const seam: EdgeKind = { treatment: 'seam', allowances: input.boxingEdge }
   const strips = runs.map((parts, i) =>
     stripOf(wall, {
@@ -80,7 +86,7 @@ export function boxFrame(input: BoxFrameInput): BoxFrame {
   )
   const halves = opening && openingHalves(solid, round.gusset, opening, run!, input)
   const rings = { top: ringPairs(plates.top, 'top', halves ? [...strips, halves.upper] : strips), bottom: ringPairs(plates.bottom, 'bottom', halves ? [...strips, halves.lower] : strips) }
-  return { wall, plates, strips, halves, run, perimeter: perimeterFigure(solid, lengths), round, rings }
+  return { wall, plates, strips, halves, run, perimeter: perimeterFigure(solid, lengths), round, rings, joined: runs.length - whole.length }
 }
 
 /** Panels in the order in which they are listed: plates, boxing from the front on, then what opens. */

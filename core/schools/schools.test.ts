@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest'
+import type { Job } from '../../contract/index.ts'
+import { newSeat, setConstruction, setMakeUp } from '../job/index.ts'
+import { keepersBench } from '../shop/index.ts'
+import { CONSTRUCTIONS } from '../cover/index.ts'
+import { schoolsFor, tryOut, type SchoolResult } from './index.ts'
+
+const job: Job = { ...keepersBench(), seat: { ...newSeat('singles', 1100, 430, 100, 1), clearanceMm: 0 }, cloth: { ...keepersBench().cloth, match: { kind: 'none' } } }
+const capped = setConstruction('capped').apply(job)
+const named = (j: Job, id: string) => schoolsFor(j).find((s) => s.id === id)!
+const value = (r: SchoolResult, label: string) => (r.outcome.kind === 'made' ? r.outcome.rows.find((row) => row.label === label)?.figure?.value : undefined)
+
+describe('two schools of one make-up', () => {
+  it('a border drawn to the thickness finishes 88 and is cut 1300; at full depth 100 and 1324', () => {
+    const [drawn, full] = [tryOut(capped, named(capped, 'drawn')), tryOut(capped, named(capped, 'full'))]
+    expect([value(drawn, 'Cover finishes, height'), value(drawn, 'Top and sides, cut width')]).toEqual([88, 1300])
+    expect([value(full, 'Cover finishes, height'), value(full, 'Top and sides, cut width')]).toEqual([100, 1324])
+  })
+
+  it('a wider seam takes more cloth and leaves the finished size alone', () => {
+    const [narrow, wide] = [tryOut(job, named(job, 'seam-6')), tryOut(job, named(job, 'seam-15'))]
+    expect(value(narrow, 'Cover finishes, width')).toBe(value(wide, 'Cover finishes, width'))
+    expect(value(wide, 'Cloth in one cushion, cut')!).toBeGreaterThan(value(narrow, 'Cloth in one cushion, cut')!)
+  })
+
+  it('trying one out changes nothing on the job', () => {
+    const before = JSON.stringify(capped)
+    schoolsFor(capped).forEach((s) => tryOut(capped, s))
+    expect(JSON.stringify(capped)).toBe(before)
+  })
+
+  it('a school that the cushion cannot follow says so', () => {
+    const thin: Job = { ...setMakeUp('', (m) => m).apply(setConstruction('rolled-edge').apply(job)), seat: { ...newSeat('singles', 600, 400, 45, 1), clearanceMm: 0 } }
+    expect(tryOut(thin, named(thin, 'roll-14')).outcome).toMatchObject({ kind: 'stopped', warning: { code: 'make-up-refused' } })
+  })
+
+  it('every make-up has the shop’s own allowance as its first school, and no two alike', () => {
+    for (const kind of CONSTRUCTIONS) {
+      const schools = schoolsFor(setConstruction(kind).apply(job))
+      expect(schools[0]!.id).toBe('seam-book')
+      expect(new Set(schools.map((s) => s.id)).size).toBe(schools.length)
+    }
+  })
+})
