@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
+import { setMakeUp, USUAL_PIPING } from '../job/index.ts'
 import { keepersBench } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { asLp, firstFit, lengthBound, readPlan, solveStrips, stripGroups, stripProblem, type SolveMip, type StripPlan, type WantedStrip } from './index.ts'
@@ -60,6 +61,12 @@ describe('strips by hand', () => {
     // 770.7 + 375 = 1145.7 a row for three, and three of 375 in a fourth.
     expect(planned(solveStrips(boxing.wanted, boxing.stock, solve))).toMatchObject({ rollMm: 4 * 99, isProven: true })
   })
+})
+
+it('piping cut along the roll is no row across it; cut across it is', () => {
+  const heights = (cut: 'along' | 'across') => stripGroups(worked(setMakeUp('', (m) => ({ ...m, piping: { ...USUAL_PIPING, cut } })).apply(keepersBench()))).map((g) => g.heightMm)
+  expect(heights('along')).toEqual([99, 71.5])
+  expect(heights('across')).toEqual([99, 71.5, 40])
 })
 
 describe('any strips', () => {
