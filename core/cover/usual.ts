@@ -1,4 +1,4 @@
-import type { Closure, Construction, MakeUp, Trims } from '../../contract/index.ts'
+import type { Buttons, Closure, Construction, MakeUp, Ties, Trims } from '../../contract/index.ts'
 
 type Kind = Construction['kind']
 type ClosureKind = Closure['kind']
@@ -51,6 +51,10 @@ export const CLOSURES: { readonly [K in ClosureKind]: { readonly label: string; 
 }
 
 export const NO_TRIMS: Trims = { ties: null, handles: null, vents: null, grip: { kind: 'none' }, buttons: null, finishing: 'overlocked-together', trimReserveMm: 0 }
+
+/** Buttons and ties as they start. */
+export const USUAL_BUTTONS: Buttons = { rows: 2, across: 3, layout: 'even', marginMm: 100, diameterMm: 22, depthMm: 0 }
+export const USUAL_TIES: Ties = { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'folded', caught: 'at-the-middle' }
 
 /** A make-up as it starts: its usual options and closure, no piping, nothing else sewn on. */
 export function usualMakeUp(kind: Kind): MakeUp {

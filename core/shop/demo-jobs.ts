@@ -1,5 +1,5 @@
 import type { Construction, EdgeSetting, FoamFilling, Job, MakeUp, Seat } from '../../contract/index.ts'
-import { usualMakeUp } from '../cover/index.ts'
+import { USUAL_TIES, usualMakeUp } from '../cover/index.ts'
 import { USUAL_FIBRE, usualWadding } from '../filling/index.ts'
 import { newJob, newSeat, reading, setFoam, shapedSeat, USUAL_PIPING } from '../job/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
@@ -98,7 +98,7 @@ function hassock(): Job {
 /** SL-09: seat and back in one cover, tied to the settle. */
 function deckSettle(): Job {
   const job = ticket('SL-09', 'Deck settle', 'Skua 30/150', 'storm-canvas', { ...newSeat('singles', 470, 455, 35, 1), clearanceMm: 0 })
-  const covered = built(job, 'hinged-pair', ({ construction, trims }) => ({ construction: { ...construction, backDepthMm: 530 } as Construction, trims: { ...trims, ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'folded', caught: 'at-the-middle' } } }))
+  const covered = built(job, 'hinged-pair', ({ construction, trims }) => ({ construction: { ...construction, backDepthMm: 530 } as Construction, trims: { ...trims, ties: USUAL_TIES } }))
   return filledWith(covered, (foam) => ({ ...foam, load: { ...foam.load, use: 'bench', exposure: 'wet', base: 'slats' } }))
 }
 

@@ -1,5 +1,5 @@
 import type { Closure, Construction, Piping, Side } from '../../contract/index.ts'
-import { CLOSURES, CONSTRUCTIONS, MAKE_UPS } from '../cover/index.ts'
+import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, USUAL_BUTTONS } from '../cover/index.ts'
 import { setClosure, setConstruction, setMakeUp, USUAL_PIPING } from '../job/index.ts'
 import { ok } from '../result/index.ts'
 import { formatLengthWithUnit } from '../units/index.ts'
@@ -67,6 +67,3 @@ function readButtons(rest: string): Answer {
   if (!(r >= 1 && r <= 20 && a >= 1 && a <= 40)) return fail({ code: 'pattern', word: 'buttons', example: 'buttons 2 x 5 staggered (rows front to back, so many across)' })
   return edit(setMakeUp(`Buttons ${r} x ${a}`, (m) => ({ ...m, trims: { ...m.trims, buttons: { ...(m.trims.buttons ?? USUAL_BUTTONS), rows: r, across: a, layout: layout?.toLowerCase() === 'staggered' ? 'staggered' : 'even' } } })))
 }
-
-/** Buttons as they start. */
-export const USUAL_BUTTONS = { rows: 2, across: 3, layout: 'even', marginMm: 100, diameterMm: 22, depthMm: 0 } as const

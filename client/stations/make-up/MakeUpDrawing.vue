@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { clothFor, seamPath } from '../../../core/cover/index.ts'
+import { clothFor, pipedPairs, seamPath } from '../../../core/cover/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
@@ -43,13 +43,11 @@ const linesOf = (letter: string | null) =>
     .flatMap((s) => s.pairs.map((pair) => ({ kind: s.kind, points: svgPoints(seamPath(cover.value, [pair]).map(seen), scale.value) })))
 /** Piping where one of the panels beside it is seen. */
 const piped = computed(() => {
-  const { piping, rows } = cover.value
+  const { piping } = cover.value
   if (!piping) return null
   const shown = new Set(faces.value.map((f) => f.patch.panel))
   const { choice } = piping
-  const sideOf = (panel: string, edge: string) => cover.value.panels.find((p) => p.id === panel)!.edges.find((e) => e.name === edge)!.side
-  const wanted = rows.filter((r) => choice.rows === 'both' || choice.rows === r.row || rows.length === 1).flatMap((r) => r.pairs)
-  const seenPairs = wanted.filter(({ a, b }) => (shown.has(a.panel) || (shown.has(b.panel) && !b.panel.startsWith('gusset'))) && (sideOf(a.panel, a.edge) === undefined || choice.sides.includes(sideOf(a.panel, a.edge)!)))
+  const seenPairs = pipedPairs(cover.value).filter(({ a, b }) => shown.has(a.panel) || (shown.has(b.panel) && !b.panel.startsWith('gusset')))
   return { width: Math.max(2.5, (choice.kind === 'flat' ? choice.showMm : choice.cordMm) * scale.value.k), colour: clothFor(cloths.value, 'piping').ground, lines: seenPairs.map((pair) => svgPoints(seamPath(cover.value, [pair]).map(seen), scale.value)) }
 })
 const litLines = computed(() => (lit.letter ? linesOf(lit.letter) : []))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Finishing, Side, Trims } from '../../../contract/index.ts'
-import { finishingWords, leastAllowance } from '../../../core/cover/index.ts'
+import { finishingWords, leastAllowance, USUAL_BUTTONS, USUAL_TIES } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
@@ -44,7 +44,7 @@ const toSide = (s: string) => s as Side
 <template>
   <div class="field-row">
     <span class="label">Ties</span>
-    <div><ChoiceButtons :model-value="trims.ties ? 'yes' : 'no'" :choices="NO_YES" name="Ties" @update:model-value="(v) => set('Ties', { ties: v === 'yes' ? { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'folded', caught: 'at-the-middle' } : null })" /></div>
+    <div><ChoiceButtons :model-value="trims.ties ? 'yes' : 'no'" :choices="NO_YES" name="Ties" @update:model-value="(v) => set('Ties', { ties: v === 'yes' ? USUAL_TIES : null })" /></div>
   </div>
   <template v-if="trims.ties">
     <div class="field-row"><span class="label">At the</span><div><ChoiceButtons :model-value="trims.ties.sides[0]!" :choices="SIDES" name="Ties at the" @update:model-value="(s) => set('Ties', { ties: { ...trims.ties!, sides: [toSide(s)] } })" /></div></div>
@@ -68,7 +68,7 @@ const toSide = (s: string) => s as Side
   </div>
   <div class="field-row" data-field="make-up.buttons">
     <span class="label">Buttons</span>
-    <div><ChoiceButtons :model-value="trims.buttons ? 'yes' : 'no'" :choices="NO_YES" name="Buttons" @update:model-value="(v) => set('Buttons', { buttons: v === 'yes' ? { rows: 2, across: 3, layout: 'even', marginMm: 100, diameterMm: 22, depthMm: 0 } : null })" /></div>
+    <div><ChoiceButtons :model-value="trims.buttons ? 'yes' : 'no'" :choices="NO_YES" name="Buttons" @update:model-value="(v) => set('Buttons', { buttons: v === 'yes' ? USUAL_BUTTONS : null })" /></div>
   </div>
   <template v-if="trims.buttons">
     <div class="field-row"><span class="label">Rows, across</span><div class="two"><CountField :model-value="trims.buttons.rows" name="Rows of buttons" :min="1" :max="20" @update:model-value="set('Buttons', { buttons: { ...trims.buttons, rows: $event } }, 'button-rows')" /><CountField :model-value="trims.buttons.across" name="Buttons across" :min="1" :max="40" @update:model-value="set('Buttons', { buttons: { ...trims.buttons, across: $event } }, 'button-across')" /></div></div>

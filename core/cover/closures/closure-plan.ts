@@ -23,9 +23,12 @@ export function lapOf(choice: Closure, allowances: Allowances): Figure | null {
   return 'lapMm' in choice ? entered({ id: 'closure.lap', label: 'Lap', quantity: 'length', value: choice.lapMm, rule: 'as set for the closure', setBy: 'job', change: 'make-up.closure' }) : null
 }
 
+/** Each of two lapped halves reaches past the line where they close. */
+export const halfLap = (lap: Figure): Figure => figure({ id: 'cover.halfLap', label: 'Half the lap', quantity: 'length', sum: over(lap, given(2, 'count', 'halves')), rule: 'each half reaches past the line where they close' })
+
 /** Beyond the line where two halves close: half the lap, and a hem a margin wider than the lap so that the tape is stitched through it. */
 export const lapEdge = (lap: Figure, allowances: Allowances): readonly Figure[] => [
-  figure({ id: 'cover.halfLap', label: 'Half the lap', quantity: 'length', sum: over(lap, given(2, 'count', 'halves')), rule: 'each half reaches past the line where they close' }),
+  halfLap(lap),
   figure({ id: 'cover.lapHem', label: 'Hem of the lap', quantity: 'length', sum: plus(lap, allowances.tapeMarginMm), rule: 'turned in a margin wider than the lap' }),
 ]
 

@@ -1,7 +1,7 @@
 import { at, edgeLength, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
-import { entered, figure, given, over, plus, times, type Figure } from '../../working/index.ts'
-import { lapOf, planClosure } from '../closures/closure-plan.ts'
+import { entered, plus, times, type Figure } from '../../working/index.ts'
+import { halfLap, lapOf, planClosure } from '../closures/closure-plan.ts'
 import { borderedBlank, boxSurface, notABox, perimeterFigure, plateOf, shapedPanel, splitPlate, type EdgeDraft } from '../parts/index.ts'
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe, type RecipeInput, type RefusalReason } from '../recipe.ts'
@@ -55,7 +55,6 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
   const [w, d, t] = [solid.width.value, solid.depth.value, solid.thickness.value]
   if (t <= 2 * allowances.seamMm.value) return fail({ code: 'borders-collide' }, 'knife-edge')
   const lap = lapOf(closure, allowances) ?? entered({ id: 'cover.slitLap', label: 'Lap', quantity: 'length', value: construction.lapMm, rule: 'the ends lap by so much', setBy: 'job', change: 'make-up.construction' })
-  const halfLap = figure({ id: 'cover.slitHalfLap', label: 'Half the lap', quantity: 'length', sum: over(lap, given(2, 'count', 'halves')), rule: 'each end reaches past the line where they meet' })
   const hem = entered({ id: 'cover.slitHem', label: 'Hem of the lap', quantity: 'length', value: construction.hemMm, rule: 'turned in along the lap', setBy: 'job', change: 'make-up.construction' })
   const [front, back] = [construction.share * d, (1 - construction.share) * d]
   // Up the blank: bottom in front of the slit, front, top, back, bottom behind it.
@@ -65,7 +64,7 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
   const outline: Outline = [...rightHalf.map(([x, h]) => at(w + x + out, h)), ...rightHalf.toReversed().map(([x, h]) => at(out - x, h))]
   const seam = (name: string): EdgeDraft => ({ name, treatment: 'seam', allowances: [allowances.seamMm] })
   const sideNames = (side: string) => [`${side}, bottom front`, `${side} front pinch, low`, `${side} of the front`, `${side} front pinch, high`, `${side}, top`, `${side} back pinch, high`, `${side} of the back`, `${side} back pinch, low`, `${side}, bottom back`]
-  const slit = (name: string): EdgeDraft => ({ name, treatment: 'lap', allowances: [halfLap, hem] })
+  const slit = (name: string): EdgeDraft => ({ name, treatment: 'lap', allowances: [halfLap(lap), hem] })
   const edges = [...sideNames('right').map(seam), slit('slit behind'), ...sideNames('left').toReversed().map(seam), slit('slit in front')]
   const sums = { width: plus(solid.width, solid.thickness), height: times(2, plus(solid.depth, solid.thickness)), bottom: 'slit in front', right: 'right, top', top: 'slit behind', left: 'left, top' }
   const panel = shapedPanel({ id: 'blank', name: 'Wrap', role: 'blank', cloth: 'face', isSeen: true, rule: 'the width and half the thickness at each end; once round the cushion' }, outline, edges, sums)

@@ -1,6 +1,7 @@
 import { at, boxOf, edgeLength, isSimple, keepLeftOf, wholeOf, type CutOff, type Outline } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
-import { entered, figure, given, minus, over, times, type Figure } from '../../working/index.ts'
+import { entered, given, minus, times, type Figure } from '../../working/index.ts'
+import { halfLap } from '../closures/closure-plan.ts'
 import type { Patch } from '../patch.ts'
 import { partnerPlace, type SeamPair, type Stretch } from '../seam.ts'
 import { inSpace } from '../space.ts'
@@ -57,9 +58,8 @@ export function splitPlate(draft: SplitDraft): SplitPlate | null {
 /** A part of the bottom plate; of a rectangle its size is said as a sum. */
 function partPanel({ solid, whole, share: front, lapMm, hemMm }: SplitDraft, which: 'front' | 'back', part: CutOff): PanelDraft {
   const lap = entered({ id: 'cover.slitLap', label: 'Lap', quantity: 'length', value: lapMm, rule: 'the parts lap by so much', setBy: 'job', change: 'make-up.construction' })
-  const halfLap = figure({ id: 'cover.slitHalfLap', label: 'Half the lap', quantity: 'length', sum: over(lap, given(2, 'count', 'halves')), rule: 'each part reaches past the line where they meet' })
   const hem = entered({ id: 'cover.slitHem', label: 'Hem of the slit', quantity: 'length', value: hemMm, rule: 'turned in along the slit', setBy: 'job', change: 'make-up.construction' })
-  const edges = part.sources.map((source): EdgeDraft => (source < 0 ? { name: 'slit', treatment: 'lap', allowances: [halfLap, hem] } : whole.edges[source]!))
+  const edges = part.sources.map((source): EdgeDraft => (source < 0 ? { name: 'slit', treatment: 'lap', allowances: [halfLap(lap), hem] } : whole.edges[source]!))
   const head = { id: `bottom-${which}`, name: `Bottom plate, ${which} part`, role: 'plate', cloth: whole.cloth, isSeen: false, rule: 'its share of the plate, up to the line where the parts meet' } as const
   if (!isLevelBox(solid)) return shapedPanel(head, part.outline, edges)
   const named = (name: string) => edges.find((e) => e.name === name)!

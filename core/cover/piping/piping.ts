@@ -1,7 +1,7 @@
 import type { Piping } from '../../../contract/index.ts'
 import { entered, figure, given, plus, roundUp, times, type Expression, type Figure } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
-import type { PipingRow } from '../cover.ts'
+import type { Cover, PipingRow } from '../cover.ts'
 import type { Panel } from '../panel.ts'
 import { stretchLength, type SeamPair } from '../seam.ts'
 
@@ -33,8 +33,7 @@ const CORD_SPARE = 0.02
 
 /** The piping of one cushion: which edges, how long each run, how wide the strip. Null where no edge can be piped. */
 export function planPiping(choice: PipingChoice, rows: readonly PipingRow[], panels: readonly Panel[], allowances: Allowances): PipingPlan | null {
-  const wanted = rows.filter((r) => choice.rows === 'both' || r.row === choice.rows || rows.length === 1)
-  const runs = wanted.flatMap((row) => runsOf(choice, row, panels, allowances))
+  const runs = pipedRows(choice, rows).flatMap((row) => runsOf(choice, row, panels, allowances))
   if (runs.length === 0) return null
   const groups = runs.reduce<PipingGroup[]>((found, run) => {
     const same = found.findIndex((g) => g.isClosed === run.isClosed && Math.abs(g.length.value - run.length.value) < 0.05)
@@ -45,6 +44,18 @@ export function planPiping(choice: PipingChoice, rows: readonly PipingRow[], pan
   const cord = choice.kind === 'flat' ? null : figure({ id: 'piping.cord', label: choice.kind === 'corded' ? 'Cord for one cushion' : 'Ready-made piping for one cushion', quantity: 'length', sum: times(perCushion, plus(1, given(CORD_SPARE, 'share', 'spare'))), rule: 'the piping and 2 %' })
   return { choice, groups, stripWidth: stripWidthOf(choice, allowances.seamMm), perCushion, cord }
 }
+
+/** The rows a choice pipes; a cover with a single row has no other. */
+const pipedRows = (choice: PipingChoice, rows: readonly PipingRow[]): readonly PipingRow[] => rows.filter((r) => choice.rows === 'both' || r.row === choice.rows || rows.length === 1)
+
+/** Whether a stretch of a row lies on a piped side; edges that belong to no side always do. */
+function isPiped(choice: PipingChoice, { a }: SeamPair, panels: readonly Panel[]): boolean {
+  const side = panels.find((p) => p.id === a.panel)!.edges.find((e) => e.name === a.edge)!.side
+  return side === undefined || choice.sides.includes(side)
+}
+
+/** Every stretch of seam that is piped on a cover. */
+export const pipedPairs = ({ piping, rows, panels }: Pick<Cover, 'piping' | 'rows' | 'panels'>): readonly SeamPair[] => (piping ? pipedRows(piping.choice, rows).flatMap((r) => r.pairs.filter((pair) => isPiped(piping.choice, pair, panels))) : [])
 
 /** Strip width π·c + 2s round a cord c, thick cloth counted in; flat piping shows f: 2f + 2s. Up to the next whole millimetre, or the maker's own. */
 export function stripWidthOf(choice: PipingChoice, seam: Figure): Figure | null {
@@ -71,25 +82,21 @@ function roundTheCord(choice: Extract<PipingChoice, { kind: 'corded' }>): Expres
 /** A row once round is a loop with a joint; where some sides stay bare each stretch of neighbours is a run of its own. */
 function runsOf(choice: PipingChoice, row: PipingRow, panels: readonly Panel[], allowances: Allowances): readonly PipingGroup[] {
   const panel = panels.find((p) => p.id === row.panel)!
-  const sideOf = (pair: SeamPair) => panels.find((p) => p.id === pair.a.panel)!.edges.find((e) => e.name === pair.a.edge)!.side
-  const isPiped = row.pairs.map((pair) => {
-    const side = sideOf(pair)
-    return side === undefined || choice.sides.includes(side)
-  })
-  if (isPiped.every(Boolean)) return [{ count: 1, isClosed: true, panel, length: loopLength(row, allowances) }]
+  const has = row.pairs.map((pair) => isPiped(choice, pair, panels))
+  if (has.every(Boolean)) return [{ count: 1, isClosed: true, panel, length: loopLength(row, allowances) }]
   const n = row.pairs.length
-  const first = isPiped.findIndex((is, i) => is && !isPiped[(i + n - 1) % n])
+  const first = has.findIndex((is, i) => is && !has[(i + n - 1) % n])
   if (first < 0) return []
   const runs: number[] = []
   let inRun = false
   for (let k = 0; k < n; k++) {
     const i = (first + k) % n
-    if (isPiped[i]) {
+    if (has[i]) {
       const length = stretchLength(row.pairs[i]!.a)
       if (inRun) runs[runs.length - 1]! += length
       else runs.push(length)
     }
-    inRun = isPiped[i]!
+    inRun = has[i]!
   }
   return runs.map((mm) => ({ count: 1, isClosed: false, panel, length: figure({ id: 'piping.run', label: 'Piping for one run', quantity: 'length', line: 'cut', sum: plus(given(mm, 'length', 'piped edge'), times(given(2, 'count', 'ends'), allowances.pipingRunOffMm)), rule: 'the edge, and what runs off into the seam at each end', change: 'make-up.pipingRunOffMm' }) }))
 }

@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { AmbientLight, Box3, Color, DirectionalLight, Group, Mesh, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { clothFor, seamPath, type Cover } from '../../../../core/cover/index.ts'
+import { clothFor, pipedPairs, seamPath, type Cover } from '../../../../core/cover/index.ts'
 import type { WorkedPlan } from '../../../../core/plan.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
@@ -66,7 +66,7 @@ function build(): void {
     const piping = own.cover.piping
     if (piping) {
       const size = piping.choice.kind === 'flat' ? piping.choice.showMm : piping.choice.cordMm
-      for (const row of own.cover.rows) if (piping.choice.rows === 'both' || piping.choice.rows === row.row || own.cover.rows.length === 1) group.add(...pipingMeshes(own.cover, row.pairs.filter((p) => isPiped(own.cover, p.a, piping.choice.sides)), size / 2 + 0.8, cord))
+      for (const mesh of pipingMeshes(own.cover, pipedPairs(own.cover), size / 2 + 0.8, cord)) group.add(mesh)
     }
     const zip = lambert({ color: '#3c3a36' })
     for (const c of own.cover.closures) {
@@ -76,11 +76,6 @@ function build(): void {
     all.add(group)
   }
   markLit()
-}
-
-function isPiped(cover: Cover, on: { readonly panel: string; readonly edge: string }, sides: readonly string[]): boolean {
-  const side = cover.panels.find((p) => p.id === on.panel)!.edges.find((e) => e.name === on.edge)?.side
-  return side === undefined || sides.includes(side)
 }
 
 /** The seam that is pointed at, here or anywhere, on every cushion of the chosen design. */
