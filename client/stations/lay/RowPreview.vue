@@ -29,7 +29,7 @@ const faces = computed(() => {
     const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover, frontFace(cover))
     const box = boxOf(top.outline)
     const face = ({ panel, outline }: Shown, x: number, y: number) => ({ id: `${i + 1}/${panel.id}`, outline, x, y })
-    const both = [face(top, left - box.minX, -box.minY), ...(front ? [face(front, left + (boxing ? frontLeft(top.panel) : box.minX) - box.minX - (boxing ? 0 : boxOf(front.outline).minX - box.minX), -boxOf(front.outline).maxY)] : [])]
+    const both = [face(top, left - box.minX, -box.minY), ...(front ? [face(front, boxing ? left + frontLeft(top.panel) - box.minX : left - boxOf(front.outline).minX, -boxOf(front.outline).maxY)] : [])]
     left += box.maxX - box.minX + gap
     return both
   })
