@@ -51,6 +51,16 @@ describe('a job document', () => {
     expect(again.ok && again.value.seat).toMatchObject({ front: 'far', edges: { left: { meets: 'wall', lean: null, riseMm: 0 } } })
   })
 
+  it('of version 3 is brought to the present one: its make-up, piping and cloth are as they were', () => {
+    const old = JSON.parse(readFileSync(new URL('./testing/job-version-3.json', import.meta.url), 'utf8'))
+    const read = readJob(old)
+    expect(read.ok && read.value).toEqual(keepersBench())
+    const bare = readJob({ ...old, makeUp: { kind: 'boxed', boxing: 'wrap', piping: { rows: 'none' } }, allowances: { ...old.allowances, overrides: { seamMm: 15 } } })
+    expect(bare.ok && bare.value.makeUp).toMatchObject({ construction: { kind: 'boxed', boxing: 'wrap' }, piping: { kind: 'none' }, closure: { kind: 'zip-gusset', side: 'back' } })
+    expect(bare.ok && bare.value.allowances.overrides).toEqual({ seamMm: 15 })
+    expect(readJob({ ...old, makeUp: { ...old.makeUp, boxing: 'sideways' } })).toMatchObject({ ok: false, faults: [{ path: '$.makeUp.construction.boxing' }] })
+  })
+
   it('of version 1 with a fault is refused by the name of the fault', () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
     const read = readJob({ ...old, seat: { ...old.seat, depth: { readings: [] } } })

@@ -1,6 +1,6 @@
 import type { Job, Lay } from '../contract/index.ts'
 import type { PipingStrips } from './cloth/index.ts'
-import { cutOutline, type Panel } from './cover/index.ts'
+import { cutOutline, noteWords, type Panel } from './cover/index.ts'
 import { doubtWords, failureWords } from './filling/index.ts'
 import { instanceOf, lowerBound } from './lay/index.ts'
 import { buyingList, chalkList, shapeNote } from './lists/index.ts'
@@ -100,7 +100,7 @@ function coverDocument(job: Job, { cover, checks }: DesignPlan, strips: readonly
       strips: strips.map(({ split }) => ({ perRun: say(split.strips), each: say(split.each), joinsFromBackCentreMm: split.joinsMm })),
     },
     fittings: cover.fittings.map((f) => ({ ...f, amount: say(f.amount) })),
-    notes: cover.notes,
+    notes: cover.notes.map((n) => noteWords(n, job.units)),
     checks,
   }
 }

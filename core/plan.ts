@@ -1,11 +1,11 @@
 import type { Job } from '../contract/index.ts'
 import { clothWarnings, planCloth, type ClothPlan } from './cloth/index.ts'
-import { applied, checkCover, CLOSURES, coverWarnings, linerShapeFor, makeCover, NO_TRIMS, refusalWarning, type Allowances, type Check, type Cover, type Refusal } from './cover/index.ts'
+import { applied, checkCover, CLOSURES, coverWarnings, linerShapeFor, makeCover, refusalWarning, usualMakeUp, type Allowances, type Check, type Cover, type CoverInput, type Refusal } from './cover/index.ts'
 import { err, ok, type Result } from './result/index.ts'
-import { fillingWarnings, isInfantBed, planCutting, planFilling, type CuttingPlan, type FillingPlan } from './filling/index.ts'
+import { fillingWarnings, isInfantBed, LINER_OPEN_MM, planCutting, planFilling, type CuttingPlan, type FillingPlan } from './filling/index.ts'
 import { cutList, type CutLine } from './lists/index.ts'
 import { boxOf, rectangle } from './outline/index.ts'
-import { cushionsOf, LEAST_COVER_MM, seatFaultWarning, seatWarnings, type Cushions, type Design } from './seat/index.ts'
+import { cushionsOf, LEAST_COVER_MM, seatFaultWarning, seatWarnings, type Cushions, type Design, type Solid } from './seat/index.ts'
 import type { Warning } from './warning/index.ts'
 import { entered } from './working/index.ts'
 
@@ -51,7 +51,7 @@ export function planJob(job: Job): Plan {
   const doubts = seatWarnings(job.seat, cushions)
   const allowances = applied(job.allowances)
   const oldThicknessMm = job.seat.old.measured?.thicknessMm ?? null
-  const fillings = cushions.designs.map((d) => planFilling(job.filling, { cushion: d.solid, seam: allowances.seamMm, oldThicknessMm }))
+  const fillings = cushions.designs.map((d) => planFilling(job.filling, { cushion: d.solid, isRoll: isRoll(job), seam: allowances.seamMm, oldThicknessMm }))
   const stops = [...doubts.filter((w) => w.level === 'stop'), ...vanishing(fillings), ...infantBed(job, cushions)]
   if (stops.length > 0) return { kind: 'unworkable', cushions, warnings: [stops[0]!, ...doubts.filter((w) => w !== stops[0])] }
   const designs: DesignPlan[] = []
@@ -75,16 +75,33 @@ export function planJob(job: Job): Plan {
   }
 }
 
+/** A bolster's filling is round. */
+const isRoll = ({ makeUp: { construction } }: Job): boolean => construction.kind === 'bolster' || (construction.kind === 'liner' && construction.of === 'bolster')
+
 function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: Allowances): Result<DesignPlan, Refusal> {
   const { makeUp } = job
   const solid = filling.sizing.cover
-  const common = { cloth: job.cloth, allowances, edges: job.allowances.edges }
-  const cover = makeCover({ ...common, solid, makeUp })
+  const common = { cloth: job.cloth, allowances }
+  const cover = makeCover({ ...common, edges: job.allowances.edges, solid, makeUp })
   if (!cover.ok) return err(cover.error)
-  const share = filling.kind === 'loose-fibre' && job.filling.kind === 'loose-fibre' ? job.filling.linerLargerShare : (makeUp.liner?.largerShare ?? null)
-  const wantsLiner = share !== null && makeUp.construction.kind !== 'liner'
-  const liner = wantsLiner ? makeCover({ ...common, edges: {}, solid, makeUp: { construction: { kind: 'liner', of: linerShapeFor(makeUp.construction.kind), largerShare: share }, closure: { ...CLOSURES['sewn-shut'].usual, openingMm: Math.min(CLOSURES['sewn-shut'].usual.openingMm, solid.width.value * 0.8) }, piping: { kind: 'none' }, trims: NO_TRIMS, liner: null } }) : null
-  return ok({ design, filling, cover: cover.value, checks: checkCover(cover.value), liner: liner?.ok ? liner.value : null, backFilling: backFilling(job, design, allowances) })
+  const liner = linerOf(job, solid, common)
+  if (liner && !liner.ok) return err(liner.error)
+  return ok({ design, filling, cover: cover.value, checks: allChecks(cover.value, liner?.value ?? null), liner: liner?.value ?? null, backFilling: backFilling(job, design, allowances) })
+}
+
+/** The inner cover of loose fibre, or where one is wanted; its opening no longer than its edge. Null where there is none. */
+function linerOf({ filling, makeUp }: Job, solid: Solid, common: Pick<CoverInput, 'cloth' | 'allowances'>): Result<Cover, Refusal> | null {
+  const largerShare = filling.kind === 'loose-fibre' ? filling.linerLargerShare : (makeUp.liner?.largerShare ?? null)
+  if (largerShare === null || makeUp.construction.kind === 'liner') return null
+  const open = (openingMm: number) => makeCover({ ...common, edges: {}, solid, makeUp: { ...usualMakeUp('liner'), construction: { kind: 'liner', of: linerShapeFor(makeUp.construction.kind), largerShare }, closure: { ...CLOSURES['sewn-shut'].usual, openingMm } } })
+  const usual = open(LINER_OPEN_MM)
+  return !usual.ok && usual.error.reason.code === 'opening-over-edge' ? open(usual.error.reason.edge) : usual
+}
+
+/** The checks of a cover, and of the liner inside it. */
+function allChecks(cover: Cover, liner: Cover | null): readonly Check[] {
+  const inner = liner ? checkCover(liner) : []
+  return checkCover(cover).map((c, i) => ({ ...c, faults: [...c.faults, ...(inner[i]?.faults ?? []).map((fault) => `liner, ${fault}`)] }))
 }
 
 /** The back of a hinged pair: as wide as the seat, as deep as it is high. */
@@ -92,7 +109,7 @@ function backFilling({ makeUp: { construction }, filling }: Job, design: Design,
   if (construction.kind !== 'hinged-pair') return null
   const depth = entered({ id: 'back.depth', label: 'Back, from hinge to top', quantity: 'length', line: 'net', value: construction.backDepthMm, rule: 'measured', setBy: 'measured', change: 'make-up.construction' })
   const cushion = { ...design.solid, depth, outline: rectangle(design.solid.width.value, depth.value) }
-  return planFilling(filling, { cushion, seam: allowances.seamMm, oldThicknessMm: null })
+  return planFilling(filling, { cushion, isRoll: false, seam: allowances.seamMm, oldThicknessMm: null })
 }
 
 function cuttingOf({ filling }: Job, designs: readonly DesignPlan[]): CuttingPlan | null {

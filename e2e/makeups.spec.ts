@@ -168,6 +168,17 @@ test('the cushions stand in space only when asked, quickly enough, and a seam li
   console.log(`12 cushions turn at ${frames.toFixed(0)} frames a second`)
   // 38 on two plain cores; other tests may run beside it.
   expect(frames).toBeGreaterThan(24)
+  // Down through the middle of the picture the pointer crosses cushions and their edges.
+  const seam = page.getByText(/^Seam [A-Z], /)
+  await expect
+    .poll(async () => {
+      for (let y = 0.2; y < 0.8; y += 0.01) {
+        await page.mouse.move(box.x + box.width * 0.5, box.y + box.height * y)
+        if (await seam.isVisible()) return true
+      }
+      return false
+    })
+    .toBe(true)
   await station(page, 'Pieces')
   await page.getByRole('button', { name: /^A zip/ }).hover()
   await expect(page.locator('svg .seam.lit')).not.toHaveCount(0)

@@ -1,6 +1,6 @@
 import type { Lay } from '../../contract/index.ts'
 import { turned } from '../../core/lay/index.ts'
-import { facetsOf, normalOf, type Cover, type Patch, type Space } from '../../core/cover/index.ts'
+import { facetsOf, normalOf, normalTo, type Cover, type Patch, type Space } from '../../core/cover/index.ts'
 import { at, type Point } from '../../core/outline/index.ts'
 
 /** How a panel's plane lies on the cloth: where its origin falls, and its turn. */
@@ -57,13 +57,6 @@ function facetFaces(patch: Patch, n: number): readonly SeenFace[] {
     const normal = normalTo(...corners)
     return isSeen(normal) ? [{ key: `${patch.panel} ${n} ${t}`, patch, corners: corners.map(seen), shade: shadeOf(normal), depth: depthOf(corners) }] : []
   })
-}
-
-function normalTo(a: Space, b: Space, c: Space): Space {
-  const [u, v] = [{ x: b.x - a.x, y: b.y - a.y, z: b.z - a.z }, { x: c.x - a.x, y: c.y - a.y, z: c.z - a.z }]
-  const n = { x: u.y * v.z - u.z * v.y, y: u.z * v.x - u.x * v.z, z: u.x * v.y - u.y * v.x }
-  const length = Math.hypot(n.x, n.y, n.z) || 1
-  return { x: n.x / length, y: n.y / length, z: n.z / length }
 }
 
 const isSeen = (n: Space): boolean => n.x * EYE.x + n.y * EYE.y + n.z * EYE.z > 1e-3

@@ -20,8 +20,8 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly
   if (plan.kind === 'unworkable') return 'waits for the measurements'
   switch (station) {
     case 'filling': {
-      const { count } = plan.cushions
-      if (!plan.cutting) return `${count} of loose fibre`
+      if (!plan.cutting) return `${plan.cushions.count} of loose fibre`
+      const count = plan.cutting.blocks.reduce((sum, block) => sum + block.count, 0)
       if (plan.cutting.cutting.supply === 'cut-to-size') return `${count} block${count === 1 ? '' : 's'}, cut to size`
       const sheets = plan.cutting.sheets.value
       return `${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, type AllowanceBook, type ShopSettings } from '../../contract/index.ts'
-import { ALLOWANCE_LABELS, type AllowanceName } from '../../core/cover/index.ts'
+import { ALLOWANCE_LABELS, ALLOWANCE_NAMES } from '../../core/cover/index.ts'
 import { useShop } from '../stores/shop.ts'
 import LengthField from '../ui/LengthField.vue'
 import { UNIT_CHOICES } from '../ui/unit-choices.ts'
@@ -11,7 +11,6 @@ const emit = defineEmits<{ 'update:modelValue': [open: boolean] }>()
 const shop = useShop()
 const draft = ref<ShopSettings>(structuredClone(shop.lists!.settings))
 const failed = ref('')
-const names = Object.keys(ALLOWANCE_LABELS) as AllowanceName[]
 
 watch(
   () => props.modelValue,
@@ -35,7 +34,7 @@ async function save(): Promise<void> {
 <template>
   <ElDialog :model-value="modelValue" title="The shop's allowance book" width="560px" @update:model-value="emit('update:modelValue', $event)">
     <p class="quiet">New jobs start with these. Jobs already started keep the book they were started with.</p>
-    <div v-for="name in names" :key="name" class="field-row">
+    <div v-for="name in ALLOWANCE_NAMES" :key="name" class="field-row">
       <span class="label">{{ ALLOWANCE_LABELS[name] }}</span>
       <LengthField :model-value="draft.book[name]" :unit="draft.units" :name="ALLOWANCE_LABELS[name]" :min="0" :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM" @update:model-value="setBook(name, $event)" />
     </div>

@@ -10,6 +10,8 @@ import { useJob } from './job.ts'
 
 const FIRST_LAY_SECONDS = 1.5
 const AFTER_TYPING_MS = 250
+/** Lays of pieces as they were before, for undo. */
+const MOST_REMEMBERED = 20
 
 /** The lays of the open job, one for each cloth: planned anew in a worker whenever their pieces change, searched on when asked. */
 export const useLay = defineStore('lay', () => {
@@ -37,11 +39,13 @@ export const useLay = defineStore('lay', () => {
     return fresh.length < kept.length - 1e-6 ? fresh : kept
   }
   const all = computed(() => cloths.value.map(bestFor))
+  /** The best lay of a cloth, by its id; null while it has none. */
+  const of = (clothId: string): Lay | null => all.value[cloths.value.findIndex((c) => c.cloth.id === clothId)] ?? null
   const current = computed(() => all.value[index.value] ?? null)
   const failure = computed(() => (chosen.value ? (failures.value.get(chosen.value.key) ?? null) : null))
   const isKept = computed(() => {
     const kept = chosen.value && keptFor(chosen.value)
-    return kept !== null && kept !== undefined && kept.length <= (current.value?.length ?? Infinity)
+    return kept !== null && kept.length <= (current.value?.length ?? Infinity)
   })
 
   watch(
@@ -54,6 +58,9 @@ export const useLay = defineStore('lay', () => {
     },
     { immediate: true },
   )
+
+  // A cloth that is turned to while nothing is searched gets its first lay then.
+  watch(index, () => !running.value && searchNext())
 
   /** A first lay of every cloth that has none, one after the other, the chosen one first. */
   function searchNext(): void {
@@ -78,7 +85,7 @@ export const useLay = defineStore('lay', () => {
       }
       seconds.value = data.seconds
       const before = found.value.get(key)?.lay.length ?? Infinity
-      if (data.found.lay.length < before - 1e-6) found.value = new Map(found.value).set(key, { lay: { ...data.found.lay, seconds: Number(data.seconds.toFixed(2)) }, boundName: data.found.bound.name })
+      if (data.found.lay.length < before - 1e-6) found.value = new Map([...found.value].slice(-MOST_REMEMBERED)).set(key, { lay: { ...data.found.lay, seconds: Number(data.seconds.toFixed(2)) }, boundName: data.found.bound.name })
       if (data.kind === 'done') end()
     }
     worker.onerror = () => stop()
@@ -101,7 +108,7 @@ export const useLay = defineStore('lay', () => {
     if (own && lay) jobs.edit({ says: 'Keep the lay', apply: (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: { problemKey: own.key, lay } } }) })
   }
 
-  return { cloths, chosen, index, wanted, all, current, failure, running, seconds, isKept, search, stop, keep }
+  return { cloths, chosen, index, wanted, all, of, current, failure, running, seconds, isKept, search, stop, keep }
 })
 
 interface FoundLay {

@@ -1,8 +1,8 @@
 import type { Cloth, ClothChoice, ClothRole, LayPiece, LayProblem } from '../../contract/index.ts'
-import { clothFor, cutOutline, givesOrShrinks, liesAlong, splitRun, type Cover, type Panel, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
+import { clothFor, cutOutline, givesOrShrinks, liesAlong, looksAlikeEveryWay, splitRun, usableWidth, type Cover, type Panel, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
 import type { Cushions, Design } from '../seat/index.ts'
 import { at, flatten, type Outline, type Polygon } from '../outline/index.ts'
-import { matchOf, ruledPlace } from './match.ts'
+import { matchOf, ruledPlace, runStart } from './match.ts'
 import { patternFrame, type PatternFrame } from './pattern-frame.ts'
 import { mirrorAxes, repeatOf } from './stripes.ts'
 
@@ -74,16 +74,18 @@ const CLOTH_ROLES: readonly ClothRole[] = ['face', 'second-face', 'boxing', 'pip
 function layOf(choice: ClothChoice, cloth: Cloth, roles: ReadonlySet<ClothRole>, designs: readonly DesignCovers[], cushions: Cushions, strips: readonly (readonly PipingStrips[])[]): ClothLay {
   // Stripes are matched on the cloth of the job alone.
   const own: ClothChoice = cloth.id === choice.cloth.id ? choice : { ...choice, cloth, match: { kind: 'none' } }
-  const usableMm = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
+  const usableMm = usableWidth(cloth)
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
   const axes = cloth.pattern.kind === 'stripes' ? mirrorAxes(cloth.pattern.bands) : []
   const cuts = designs.map(({ cover, liner }) => [{ of: cover, prefix: '' }, ...(liner ? [{ of: liner, prefix: 'liner/' }] : [])].flatMap(({ of, prefix }) => of.panels.filter((p) => roles.has(p.cloth)).map((panel) => ({ of, prefix, panel, cut: cutOutline(panel) })).map((p) => ({ ...p, flat: asOutline(p.cut) }))))
   cushions.inOrder.forEach(({ design }, cushion) => {
+    const row = runStart(cushions, cushion)
+    const ruled = ruledPlace(own, cushions, cushion)
     for (const { of, prefix, panel, cut, flat } of cuts[design]!) {
       const id = `${cushion + 1}/${prefix}${panel.id}`
-      const frame = prefix === '' ? matchable(own, patternFrame(own, of, panel, cushions, cushion), axes) : null
-      const match = frame && matchOf(own, panel, frame, ruledPlace(own, cushions, cushion), axes)
+      const frame = prefix === '' ? matchable(own, patternFrame(own, of, panel, row), axes) : null
+      const match = frame && matchOf(own, panel, frame, ruled, axes)
       laid.push({ id, name: `${prefix ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`, qty: panel.times, cut, panel, cushion, matched: match !== null })
       pieces.push({ id, qty: panel.times, outline: flat, turns: turnsOf(own, panel, match === null ? null : frame, axes.length > 0), flip: false, match })
     }
@@ -123,9 +125,6 @@ function layOf(choice: ClothChoice, cloth: Cloth, roles: ReadonlySet<ClothRole>,
 const matchable = (choice: ClothChoice, frame: PatternFrame | null, axes: readonly number[]): PatternFrame | null =>
   frame && frame.rises === -1 && axes.length === 0 && choice.cloth.nap === 'one-way' ? null : frame
 
-/** Plain two-way cloth looks the same every way round. */
-const isFreeToTurn = (choice: ClothChoice): boolean => choice.cloth.pattern.kind === 'plain' && choice.cloth.nap === 'two-way'
-
 /**
  * Turns allowed on the cloth. The pattern's top is at the back of plates and at the top of boxing;
  * railroaded plates lie on their side. 180° needs two-way cloth and, where matched, symmetrical stripes.
@@ -134,7 +133,7 @@ function turnsOf(choice: ClothChoice, panel: Panel, frame: PatternFrame | null, 
   const base = baseTurn(choice, panel, frame, isMirrored)
   const { nap } = choice.cloth
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
-  const isFree = isFreeToTurn(choice) ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body' : !panel.isSeen && panel.role === 'gusset' && nap === 'two-way'
+  const isFree = looksAlikeEveryWay(choice.cloth) ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body' : !panel.isSeen && panel.role === 'gusset' && nap === 'two-way'
   if (isFree && !givesOrShrinks(choice.cloth)) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
   const hasTwoWays = nap === 'two-way' && (frame === null || isMirrored)
   return hasTwoWays ? [base, (base + 180) % 360] : [base]
@@ -151,7 +150,7 @@ const LONGEST_STRIP_MM = 3000
 
 /** Plain two-way cloth lets straight strips lie either way; bias strips may follow either diagonal. */
 function pipingTurns(choice: ClothChoice, cut: StripCut): number[] {
-  if (isFreeToTurn(choice) || cut === 'bias') return [0, 90]
+  if (looksAlikeEveryWay(choice.cloth) || cut === 'bias') return [0, 90]
   return cut === 'along' ? [90] : [0]
 }
 
@@ -163,7 +162,7 @@ const stripCut = ({ choice }: PipingPlan): StripCut => (choice.kind === 'ready-m
 function pipingStrips(choice: ClothChoice, piping: PipingPlan, designs: readonly Design[], design: number): readonly PipingStrips[] {
   const width = piping.stripWidth?.value
   const cloth = clothFor(choice, 'piping')
-  const usableMm = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
+  const usableMm = usableWidth(cloth)
   if (width === undefined || usableMm <= 0) return []
   const cut = stripCut(piping)
   const base = designs.length === 1 ? 'piping' : `piping-${designs[design]!.id}`

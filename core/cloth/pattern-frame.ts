@@ -1,8 +1,7 @@
 import type { ClothChoice } from '../../contract/index.ts'
 import { panelOf, type Cover, type Panel, type Stretch } from '../cover/index.ts'
 import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight } from '../outline/index.ts'
-import { frontSpan, type Cushions } from '../seat/index.ts'
-import { runStart } from './match.ts'
+import { frontSpan } from '../seat/index.ts'
 
 /** How a panel stands to the stripe: where the run's pattern coordinate u lies on it. */
 export interface PatternFrame {
@@ -18,11 +17,10 @@ export interface PatternFrame {
  * match. Up the roll u runs along the row from its left end, and the boxing at the front goes with it;
  * railroaded u runs from front to back, and upright sides that stand square to the front go with it.
  */
-export function patternFrame(choice: ClothChoice, cover: Cover, panel: Panel, cushions: Cushions, cushion: number): PatternFrame | null {
+export function patternFrame(choice: ClothChoice, cover: Cover, panel: Panel, row: number): PatternFrame | null {
   if (choice.match.kind === 'none') return null
   const across = choice.direction === 'up-the-roll'
   const { from } = frontOf(cover)
-  const row = runStart(cushions, cushion)
   if (panel.role !== 'boxing' || !cover.wall || !hasPlate(cover)) return lyingFrame(cover, panel, across ? row - from : 0, across)
   return across ? frontFrame(cover, panel, row - from) : sideFrame(cover, panel)
 }

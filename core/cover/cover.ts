@@ -1,6 +1,7 @@
 import type { Closure } from '../../contract/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
+import type { CoverNote } from './notes.ts'
 import type { Panel } from './panel.ts'
 import type { PanelDraft } from './parts/index.ts'
 import type { Patch } from './patch.ts'
@@ -55,7 +56,7 @@ export interface CoverDraft {
   /** Other figures of this make-up that a maker wants to see worked out. */
   readonly figures: readonly Figure[]
   /** What the machine or the bench has to know beside seams. */
-  readonly notes: readonly string[]
+  readonly notes: readonly CoverNote[]
   readonly fittings: readonly Fitting[]
 }
 

@@ -1,7 +1,7 @@
 import { areaOf, boxOf, type Outline } from '../outline/index.ts'
 import type { Cover } from './cover.ts'
 import type { Patch } from './patch.ts'
-import { inSpace, type Space } from './space.ts'
+import { inSpace, normalTo, type Space } from './space.ts'
 
 /** What is seen from above, and from the front: the largest part of a panel that faces that way; null where none does. */
 export const topFace = (cover: Cover): Patch | null => largestFacing(cover, inSpace(0, 0, 1))
@@ -20,11 +20,7 @@ const isSeen = (cover: Cover, patch: Patch): boolean => cover.panels.find((p) =>
 export function normalOf({ outline, place }: { readonly outline: Outline; readonly place: Patch['place'] }): Space {
   const { minX, maxX, minY, maxY } = boxOf(outline)
   const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2]
-  const [o, a, b] = [place({ x, y }), place({ x: x + STEP, y }), place({ x, y: y + STEP })]
-  const [u, v] = [inSpace(a.x - o.x, a.y - o.y, a.z - o.z), inSpace(b.x - o.x, b.y - o.y, b.z - o.z)]
-  const n = inSpace(u.y * v.z - u.z * v.y, u.z * v.x - u.x * v.z, u.x * v.y - u.y * v.x)
-  const length = Math.hypot(n.x, n.y, n.z) || 1
-  return inSpace(n.x / length, n.y / length, n.z / length)
+  return normalTo(place({ x, y }), place({ x: x + STEP, y }), place({ x, y: y + STEP }))
 }
 
 const STEP = 0.1

@@ -28,9 +28,9 @@ function sizesBySum(draft: PanelDraft, sums: SizeSums, edges: readonly PanelEdge
   const cut = (way: Way, finished: Figure, first: PanelEdge, last: PanelEdge): Figure => {
     const axis = way === 'Width' ? 'x' : 'y'
     const extra = growth.fullness[axis]
-    const full = extra ? plus(finished, extra) : finished
-    const steady = growth.finished[axis] === 1 ? full : times(full, given(growth.finished[axis], 'share', 'of it, for cloth that gives'))
-    const edged = extra && growth.finished[axis] === 1 ? plus(finished, extra, first.allowance, last.allowance) : plus(steady, first.allowance, last.allowance)
+    const full: readonly Operand[] = extra ? [finished, extra] : [finished]
+    const steady = growth.finished[axis] === 1 ? full : [times(plus(...full), given(growth.finished[axis], 'share', 'of it, for cloth that gives'))]
+    const edged = plus(...steady, first.allowance, last.allowance)
     const sum = growth.whole[axis] === 1 ? edged : over(edged, given(1 / growth.whole[axis], 'share', 'left after washing'))
     return sized(names(way, 'cut'), 'cut', sum, 'finished, and the allowance at each end')
   }

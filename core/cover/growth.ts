@@ -1,17 +1,9 @@
-import type { Cloth, ClothChoice, ClothRole } from '../../contract/index.ts'
+import type { ClothChoice, ClothRole } from '../../contract/index.ts'
+import { clothFor, givesOrShrinks, liesAlong } from './on-the-roll.ts'
 import { NO_GROWTH, type Growth, type PanelRole } from './panel.ts'
 
 /** Cloth that gives is cut smaller by half of what it gives, but never by more than this. A rule of thumb of the trade. */
 export const MOST_TAKEN_FOR_STRETCH = 0.04
-
-/** The cloth that a panel is cut from. */
-export const clothFor = (choice: ClothChoice, role: ClothRole): Cloth => (role === 'face' ? choice.cloth : (choice.others[role] ?? choice.cloth))
-
-/** Whether a panel's own x runs along the roll: plates of railroaded cloth, and boxing whose stripe runs along it. */
-export function liesAlong(choice: ClothChoice, panel: { readonly role: PanelRole }): boolean {
-  if (panel.role === 'plate' || panel.role === 'blank' || panel.role === 'base' || panel.role === 'body') return choice.direction === 'railroaded'
-  return choice.sideBoxing === 'along' && panel.role === 'boxing' && choice.cloth.pattern.kind === 'stripes'
-}
 
 /** How a panel is cut for a cloth that stretches or shrinks: smaller by half the stretch, larger by what washing takes. */
 export function growthOf(choice: ClothChoice, panel: { readonly role: PanelRole; readonly cloth: ClothRole }): Growth {
@@ -22,6 +14,3 @@ export function growthOf(choice: ClothChoice, panel: { readonly role: PanelRole;
   const larger = (way: 'across' | 'along') => (cloth.washFirst ? 1 : 1 / (1 - cloth.shrink[way]))
   return { ...NO_GROWTH, finished: { x: smaller(x), y: smaller(y) }, whole: { x: larger(x), y: larger(y) } }
 }
-
-/** A cloth that is cut by other sizes one way than the other may not be turned on its side. */
-export const givesOrShrinks = ({ stretch, shrink, washFirst }: Cloth): boolean => stretch.across > 0 || stretch.along > 0 || (!washFirst && (shrink.across > 0 || shrink.along > 0))

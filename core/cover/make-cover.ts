@@ -6,9 +6,10 @@ import type { Allowances } from './allowances.ts'
 import { boxingAsCut } from './boxing-choice.ts'
 import type { ClosurePlan, Cover, CoverDraft } from './cover.ts'
 import { finishPanel } from './finish.ts'
-import { clothFor, givesOrShrinks, growthOf, liesAlong } from './growth.ts'
+import { growthOf } from './growth.ts'
 import { buildDraft } from './makeups/index.ts'
 import { markNotches } from './notches.ts'
+import { clothFor, givesOrShrinks, liesAlong, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
 import type { Growth, Mark } from './panel.ts'
 import type { PanelDraft } from './parts/index.ts'
 import { planPiping } from './piping/piping.ts'
@@ -57,19 +58,12 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
 /** Boxing that lies across the roll is no longer than the cloth is wide; where it may be turned it can run along the roll. */
 function longestStrip({ cloth: choice, allowances }: CoverInput): number | null {
   const cloth = clothFor(choice, 'boxing')
-  const mayTurn = cloth.pattern.kind === 'plain' && cloth.nap === 'two-way' && !givesOrShrinks(cloth)
-  if (mayTurn || liesAlong(choice, { role: 'boxing' })) return null
-  const usable = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
-  return Math.max(1, usable - 2 * allowances.seamMm.value)
+  const mayTurn = looksAlikeEveryWay(cloth) && !givesOrShrinks(cloth)
+  return mayTurn || liesAlong(choice, { role: 'boxing', cloth: 'boxing' }) ? null : Math.max(1, usableWidth(cloth) - 2 * allowances.seamMm.value)
 }
 
 function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly ClosurePlan[] {
-  return draft.closures.map((c) => {
-    const index = c.seam ? draft.seams.indexOf(c.seam) : -1
-    // A recipe may name its closing seam anew: then it is the one that holds the same pairs.
-    const found = index >= 0 ? seams[index] : seams.find((s) => c.seam && s.pairs === c.seam.pairs)
-    return { ...c, seam: found?.letter ?? null }
-  })
+  return draft.closures.map((c) => ({ ...c, seam: c.seam ? seams[draft.seams.indexOf(c.seam)]!.letter : null }))
 }
 
 /** Ties, handles and vents are marked on every seen plate or blank that has their side. */

@@ -11,6 +11,14 @@ export const inSpace = (x: number, y: number, z: number): Space => ({ x, y, z })
 
 export const spaceBetween = (a: Space, b: Space): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z)
 
+/** Square to the triangle a, b, c, of length 1, towards the eye that sees it counter-clockwise. */
+export function normalTo(a: Space, b: Space, c: Space): Space {
+  const [u, v] = [inSpace(b.x - a.x, b.y - a.y, b.z - a.z), inSpace(c.x - a.x, c.y - a.y, c.z - a.z)]
+  const n = inSpace(u.y * v.z - u.z * v.y, u.z * v.x - u.x * v.z, u.x * v.y - u.y * v.x)
+  const length = Math.hypot(n.x, n.y, n.z) || 1
+  return inSpace(n.x / length, n.y / length, n.z / length)
+}
+
 /**
  * The plane that a flat piece lies in when the cushion is made up: where its point `from` comes to
  * lie, and where its x and y point. The two directions are square to each other and of length 1.

@@ -1,4 +1,5 @@
-import type { Buttons, Closure, Construction, MakeUp, Ties, Trims } from '../../contract/index.ts'
+import type { Buttons, Closure, Construction, EarCut, MakeUp, Ties, Trims } from '../../contract/index.ts'
+import { LINER_OPEN_MM, USUAL_LINER } from '../filling/index.ts'
 
 type Kind = Construction['kind']
 type ClosureKind = Closure['kind']
@@ -13,12 +14,15 @@ export interface MakeUpEntry {
 
 const LAPS = ['hook-and-loop', 'snap-tape', 'snaps', 'buttons', 'ties', 'lacing'] as const
 
+/** The templates for corners, as makers use them. */
+export const EARS: Readonly<Record<EarCut['kind'], EarCut>> = { rounded: { kind: 'rounded', radiusShare: 0.8 }, tapered: { kind: 'tapered', inMm: 12, overMm: 80 }, ears: { kind: 'ears' } }
+
 /** Each make-up: what it is called, how it starts, and what may close it. */
 export const MAKE_UPS: Readonly<Record<Kind, MakeUpEntry>> = {
   boxed: { label: 'Boxed', says: 'Two plates and boxing between them.', usual: { kind: 'boxed', boxing: 'one-per-side' }, closures: ['zip-gusset', 'zip-seam', 'sewn-shut'] },
   'lap-closed': { label: 'Boxed, lap-closed', says: 'As boxed; one short side is two strips that lap and fasten.', usual: { kind: 'lap-closed', boxing: 'one-per-side' }, closures: LAPS },
   'slit-back': { label: 'Boxed, slit back', says: 'As boxed, no zip: the bottom is two lapped parts.', usual: { kind: 'slit-back', boxing: 'one-per-side', share: 0.7, lapMm: 70, hemMm: 25 }, closures: ['slit'] },
-  'knife-edge': { label: 'Knife-edge', says: 'Two plates that meet at mid height, their corners eased.', usual: { kind: 'knife-edge', corners: { kind: 'rounded', radiusShare: 0.8 } }, closures: ['zip-seam', 'sewn-shut'] },
+  'knife-edge': { label: 'Knife-edge', says: 'Two plates that meet at mid height, their corners eased.', usual: { kind: 'knife-edge', corners: EARS.rounded }, closures: ['zip-seam', 'sewn-shut'] },
   waterfall: { label: 'Waterfall', says: 'One plate over top, front and bottom; a band at each side.', usual: { kind: 'waterfall', frontRadiusMm: 25, tuckMm: 0 }, closures: ['zip-gusset'] },
   'wrapped-tube': { label: 'Wrapped tube', says: 'One panel round the four long faces, and two ends.', usual: { kind: 'wrapped-tube' }, closures: ['snap-tape', 'hook-and-loop', 'snaps', 'buttons', 'zip-seam', 'sewn-shut'] },
   capped: { label: 'Capped', says: 'Top and sides in one blank, and a base.', usual: { kind: 'capped', school: 'drawn-to-thickness' }, closures: ['horseshoe', 'zip-seam', 'sewn-shut'] },
@@ -29,7 +33,7 @@ export const MAKE_UPS: Readonly<Record<Kind, MakeUpEntry>> = {
   'no-sew-wrap': { label: 'No-sew wrap', says: 'Wrapped like a parcel, bonded or pinned.', usual: { kind: 'no-sew-wrap', lapMm: 60, fastening: 'bonded', film: true }, closures: ['fixed'] },
   cube: { label: 'Cube', says: 'A hassock: a lined slip cover over a block of layers.', usual: { kind: 'cube', sheetMm: 50, hemMm: 30 }, closures: ['snap-tape', 'hook-and-loop', 'buttons', 'zip-seam'] },
   bolster: { label: 'Bolster', says: 'A roll: a body and two round ends.', usual: { kind: 'bolster' }, closures: ['zip-seam', 'sewn-shut'] },
-  liner: { label: 'Liner', says: 'An inner cover, sewn shut.', usual: { kind: 'liner', of: 'boxed', largerShare: 0.04 }, closures: ['sewn-shut'] },
+  liner: { label: 'Liner', says: 'An inner cover, sewn shut.', usual: { kind: 'liner', of: 'boxed', ...USUAL_LINER }, closures: ['sewn-shut'] },
 }
 
 export const CONSTRUCTIONS = Object.keys(MAKE_UPS) as readonly Kind[]
@@ -46,7 +50,7 @@ export const CLOSURES: { readonly [K in ClosureKind]: { readonly label: string; 
   ties: { label: 'Ties', usual: { kind: 'ties', spacingMm: 150, lapMm: 40, side: 'left' } },
   lacing: { label: 'Lacing', usual: { kind: 'lacing', spacingMm: 40, lapMm: 30, side: 'left' } },
   slit: { label: 'Lapped slit', usual: { kind: 'slit' } },
-  'sewn-shut': { label: 'Sewn shut', usual: { kind: 'sewn-shut', side: 'back', openingMm: 250 } },
+  'sewn-shut': { label: 'Sewn shut', usual: { kind: 'sewn-shut', side: 'back', openingMm: LINER_OPEN_MM } },
   fixed: { label: 'Fixed', usual: { kind: 'fixed' } },
 }
 

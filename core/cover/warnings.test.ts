@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { Job, readJob, type Closure, type Construction, type MakeUp } from '../../contract/index.ts'
-import { newSeat, setCloth, setMakeUp, USUAL_PIPING } from '../job/index.ts'
+import { newSeat, setCloth, setLooseFibre, setMakeUp, USUAL_PIPING } from '../job/index.ts'
 import { planJob } from '../plan.ts'
 import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { boxSolid, coverOf, onlyDesign, worked } from '../testing/jobs.ts'
@@ -101,6 +101,23 @@ describe('cloth that gives, shrinks, or is another', () => {
     const backs = lays(6)
     expect(backs.map(([id]) => id)).toEqual(['moss-loop', 'house-calico'])
     expect(backs[1]![1]).toContain('4/liner/bottom-plate')
+  })
+})
+
+describe('liners and rolls', () => {
+  it('a liner with a back shorter than its usual opening is opened over that whole edge, and is checked with its cover', () => {
+    const fibre = setLooseFibre.apply(made(single(600, 200, 140), as('knife-edge')))
+    const narrow = { ...fibre, seat: { ...newSeat('singles', 200, 600, 140, 1), clearanceMm: 0 } }
+    const { liner, checks } = onlyDesign(worked(narrow))
+    expect(liner!.closures[0]!.lengthMm.value).toBeLessThan(250)
+    expect(liner!.closures[0]!.lengthMm.value).toBeGreaterThan(50)
+    expect(checks.flatMap((c) => c.faults)).toEqual([])
+  })
+
+  it('a bolster D 190 x 620 of fibre takes π/4 of its box: 0.01758 m³ at 24 kg/m³ = 0.422 kg', () => {
+    const roll = setLooseFibre.apply(made(single(620, 190, 190), as('bolster')))
+    expect(onlyDesign(worked(roll)).filling.mass.value).toBeCloseTo((Math.PI / 4) * 0.19 * 0.19 * 0.62 * 24, 6)
+    expect(onlyDesign(worked(roll)).liner!.panels.map((p) => p.name)).toEqual(['Body', 'Left end', 'Right end'])
   })
 })
 

@@ -40,6 +40,8 @@ export interface FibrePlan {
 /** What a filling is planned from, besides itself. */
 export interface FillingPlace {
   readonly cushion: Solid
+  /** Filled round, as a bolster: its box holds more than it does. */
+  readonly isRoll: boolean
   /** Seam allowance. */
   readonly seam: Figure
   /** Thickness of the old cushion, where it was measured. */
@@ -49,7 +51,7 @@ export interface FillingPlace {
 /** Block, cover size, fit, mass and support of one cushion's filling. */
 export const planFilling = (filling: Filling, place: FillingPlace): FillingPlan => (filling.kind === 'foam' ? planFoam(filling, place) : planFibre(filling, place))
 
-function planFoam(filling: FoamFilling, { cushion, seam, oldThicknessMm }: FillingPlace): FoamPlan {
+function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm }: FillingPlace): FoamPlan {
   const { school, wadding, load } = filling
   const layers = settleLayers(filling.layers, blockThicknessMm(cushion, school))
   const hardnessN = stackHardnessN(layers)
@@ -59,7 +61,7 @@ function planFoam(filling: FoamFilling, { cushion, seam, oldThicknessMm }: Filli
   return {
     kind: 'foam',
     sizing,
-    mass: massOf(sizing.block, layers),
+    mass: massOf(sizing.block, layers, isRoll),
     height: seatHeight(sizing.cover, filling.boardMm, oldThicknessMm),
     layers,
     pressed,
@@ -70,13 +72,13 @@ function planFoam(filling: FoamFilling, { cushion, seam, oldThicknessMm }: Filli
   }
 }
 
-function planFibre(filling: FibreFilling, { cushion, oldThicknessMm }: FillingPlace): FibrePlan {
+function planFibre(filling: FibreFilling, { cushion, isRoll, oldThicknessMm }: FillingPlace): FibrePlan {
   const sizing: Sizing = { block: cushion, wrapped: cushion, cover: cushion, reason: 'Loose fibre in a liner a little larger than the cover.' }
   const mass = figure({
     id: 'filling.mass',
     label: 'Fibre in one cushion',
     quantity: 'mass',
-    sum: times(volumeM3(cushion, null), given(filling.fillKgM3, 'plain', 'fill, kg/m³')),
+    sum: times(volumeM3(cushion, null, isRoll), given(filling.fillKgM3, 'plain', 'fill, kg/m³')),
     rule: 'volume of the cover by the fill, 18 to 35 kg/m³',
     setBy: 'job',
     change: 'filling.fill',
@@ -91,17 +93,22 @@ function withWadding(layers: readonly SettledLayer[], { wadding }: FoamFilling):
   return [...(wadding.bottom ? [sheet] : []), ...layers, ...(wadding.top ? [sheet] : [])]
 }
 
-function massOf(block: Solid, layers: readonly SettledLayer[]): Figure {
+function massOf(block: Solid, layers: readonly SettledLayer[], isRoll: boolean): Figure {
   let fromMm = 0
   const masses = layers.map(({ grade, thicknessMm }) => {
-    const volume = volumeM3(block, layers.length === 1 ? null : [fromMm, (fromMm += thicknessMm)])
+    const volume = volumeM3(block, layers.length === 1 ? null : [fromMm, (fromMm += thicknessMm)], isRoll)
     return times(volume, given(grade.densityKgM3, 'plain', layers.length === 1 ? 'density, kg/m³' : `density of ${grade.name}, kg/m³`))
   })
   return figure({ id: 'filling.mass', label: 'Mass of one block', quantity: 'mass', sum: masses.length === 1 ? masses[0]! : plus(...masses), rule: 'volume by density', setBy: 'catalogue', change: 'filling.layers' })
 }
 
-/** Volume of a block, or of its slice between two heights. */
-function volumeM3(block: Solid, slice: readonly [number, number] | null): Expression {
+/** Volume of a block, or of its slice between two heights; a roll fills π/4 of its box. */
+function volumeM3(block: Solid, slice: readonly [number, number] | null, isRoll: boolean): Expression {
+  const box = boxVolumeM3(block, slice)
+  return isRoll ? times(box, given(Math.PI / 4, 'plain', 'of its box, for a roll')) : box
+}
+
+function boxVolumeM3(block: Solid, slice: readonly [number, number] | null): Expression {
   const { width, depth, thickness } = block
   const [fromMm, toMm] = slice ?? [0, thickness.value]
   if (!isPlainBox(block)) return given(volumeMm3(block, fromMm, toMm) / 1e9, 'plain', 'volume from the outline, m³')

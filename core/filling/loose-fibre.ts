@@ -8,14 +8,21 @@ export interface Liner extends CushionSize {
   readonly openMm: number
 }
 
-const OPEN_MM = 250
+/** Left open in a liner to fill it. */
+export const LINER_OPEN_MM = 250
 
 /** The liner of a cushion of loose fibre: a little larger than its cover, so that the fill reaches the corners. */
-export function linerFor(cover: CushionSize, { linerLargerShare }: FibreFilling): Liner {
+export const linerFor = (cover: CushionSize, { linerLargerShare }: FibreFilling): Liner => ({ ...linerSize(cover, linerLargerShare, 'filling.liner'), openMm: LINER_OPEN_MM })
+
+/** The sizes of a liner that is larger than its cover by a share; `change` names the field of that share. */
+export function linerSize(cover: CushionSize, largerShare: number, change: string): CushionSize {
   const side = (key: keyof CushionSize): Figure =>
-    figure({ id: `liner.${key}`, label: `Liner ${key}`, quantity: 'length', line: 'net', sum: times(cover[key], plus(1, given(linerLargerShare, 'share', 'larger'))), rule: '3 to 5 % larger than its cover', setBy: 'job', change: 'filling.liner' })
-  return { width: side('width'), depth: side('depth'), thickness: side('thickness'), openMm: OPEN_MM }
+    figure({ id: `liner.${key}`, label: `Liner ${key}`, quantity: 'length', line: 'net', sum: times(cover[key], plus(1, given(largerShare, 'share', 'larger'))), rule: '3 to 5 % larger than its cover', setBy: 'job', change })
+  return { width: side('width'), depth: side('depth'), thickness: side('thickness') }
 }
 
+/** A liner as it starts. */
+export const USUAL_LINER = { largerShare: 0.04 } as const
+
 /** A new fill: 24 kg for a cubic metre of cover. A rule of thumb of the trade. */
-export const USUAL_FIBRE = { fillKgM3: 24, linerLargerShare: 0.04, pricePerKg: 6.5 } as const
+export const USUAL_FIBRE = { fillKgM3: 24, linerLargerShare: USUAL_LINER.largerShare, pricePerKg: 6.5 } as const

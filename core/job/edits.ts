@@ -1,4 +1,4 @@
-import { slotOf } from '../seat/index.ts'
+import { SIDES, slotOf } from '../seat/index.ts'
 import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
 import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/usual.ts'
 import type { AllowanceBook, Cloth, ClothRole, Closure, Construction, Dimension, Filling, FoamFilling, Grade, Job, Layer, MakeUp, Piping, Seat } from '../../contract/index.ts'
@@ -56,7 +56,7 @@ export const setConstruction = (kind: Construction['kind']): Edit => setMakeUp(M
 export const setClosure = (kind: Closure['kind']): Edit => setMakeUp(CLOSURES[kind].label, (makeUp) => ({ ...makeUp, closure: CLOSURES[kind].usual }))
 
 /** Corded piping as it starts: every edge, a thin cord, cut straight. */
-export const USUAL_PIPING: Extract<Piping, { kind: 'corded' }> = { kind: 'corded', rows: 'both', sides: ['front', 'right', 'back', 'left'], cordMm: 5, clothMm: 0, stripMm: null, cut: 'across' }
+export const USUAL_PIPING: Extract<Piping, { kind: 'corded' }> = { kind: 'corded', rows: 'both', sides: [...SIDES], cordMm: 5, clothMm: 0, stripMm: null, cut: 'across' }
 
 /** A cloth of its own for a part of the cover; null cuts it from the cloth of the job. */
 export function setOtherCloth(role: Exclude<ClothRole, 'face'>, cloth: Cloth | null, says: string): Edit {

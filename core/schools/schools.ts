@@ -1,4 +1,5 @@
 import type { Construction, Job } from '../../contract/index.ts'
+import { EARS } from '../cover/index.ts'
 import { setAllowance, setMakeUp, type Edit } from '../job/index.ts'
 
 /** A way that makers differ in, by name, with its reason and effect. */
@@ -39,9 +40,9 @@ function constructionSchools(c: Construction): readonly School[] {
       return [0.5, 0.7].map((share) => construction(`slit-${share}`, `Slit at ${share * 100} %`, share === 0.5 ? 'in the middle, out of sight when it is turned' : 'easier to fill', { ...c, share }))
     case 'knife-edge':
       return [
-        construction('ears-rounded', 'Corners rounded', 'by a template of 0.8 of the thickness', { ...c, corners: { kind: 'rounded', radiusShare: 0.8 } }),
-        construction('ears-tapered', 'Corners tapered', '12 mm in over 80 mm', { ...c, corners: { kind: 'tapered', inMm: 12, overMm: 80 } }),
-        construction('ears', 'Corners left', 'they stand up as ears', { ...c, corners: { kind: 'ears' } }),
+        construction('ears-rounded', 'Corners rounded', 'by a template of 0.8 of the thickness', { ...c, corners: EARS.rounded }),
+        construction('ears-tapered', 'Corners tapered', '12 mm in over 80 mm', { ...c, corners: EARS.tapered }),
+        construction('ears', 'Corners left', 'they stand up as ears', { ...c, corners: EARS.ears }),
       ]
     case 'waterfall':
       return [construction('front-round', 'Front rounded by 25 mm', 'softer under the knee, and less cloth', { ...c, frontRadiusMm: 25, tuckMm: 0 }), construction('front-square', 'Front square', 'as the block is cut', { ...c, frontRadiusMm: 0 })]

@@ -1,6 +1,8 @@
 import { between, edgeOf, outwardOfChord, turnAt, type Outline, type Point } from '../outline/index.ts'
 
-export type SideName = 'front' | 'right' | 'back' | 'left'
+/** Counter-clockwise from the sitter. */
+export const SIDES = ['front', 'right', 'back', 'left'] as const
+export type SideName = (typeof SIDES)[number]
 
 /**
  * Which side each edge belongs to, for an outline that stands with its front edge at the foot.

@@ -1,12 +1,13 @@
-import type { Closure, Construction, Piping, Side } from '../../contract/index.ts'
+import type { Closure, Construction, Piping } from '../../contract/index.ts'
 import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, USUAL_BUTTONS } from '../cover/index.ts'
+import { USUAL_LINER } from '../filling/index.ts'
 import { setClosure, setConstruction, setMakeUp, USUAL_PIPING } from '../job/index.ts'
 import { ok } from '../result/index.ts'
+import { SIDES } from '../seat/index.ts'
 import { formatLengthWithUnit } from '../units/index.ts'
 import { readPositive } from './amounts.ts'
 import { chain, edit, fail, type Answer, type OpenJob, type Reader } from './failure.ts'
 
-const SIDES: readonly Side[] = ['front', 'right', 'back', 'left']
 const ROWS = ['top', 'bottom', 'both'] as const
 
 /** Words that change how the cover is built, closed and piped. */
@@ -14,7 +15,7 @@ export const MAKE_UP_EDITS: Readonly<Record<string, Reader>> = {
   makeup: (rest) => chain(choose('makeup', rest, CONSTRUCTIONS, (kind) => MAKE_UPS[kind].label), (kind: Construction['kind']) => edit(setConstruction(kind))),
   close: (rest, c) => readClosure(rest, c),
   pipe: (rest, c) => readPiping(rest, c),
-  liner: (rest) => (rest.trim() === 'none' ? edit(setMakeUp('No liner', (m) => ({ ...m, liner: null }))) : edit(setMakeUp('With a liner', (m) => ({ ...m, liner: { largerShare: 0.04 } })))),
+  liner: (rest) => (rest.trim() === 'none' ? edit(setMakeUp('No liner', (m) => ({ ...m, liner: null }))) : edit(setMakeUp('With a liner', (m) => ({ ...m, liner: USUAL_LINER })))),
   buttons: (rest) => readButtons(rest),
 }
 

@@ -2,7 +2,7 @@ import request from 'supertest'
 import { createClient } from '@libsql/client'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { FoamStock, Grade } from '../../contract/index.ts'
-import { DEMO_GRADES } from '../../core/shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, FACTORY_BOOK } from '../../core/shop/index.ts'
 import { openTestShop, type TestShop } from '../testing/running-app.ts'
 
 let shop: TestShop
@@ -78,5 +78,17 @@ describe('a database of an older release', () => {
     await client.execute({ sql: 'update grades set document = ? where id = ?', args: [JSON.stringify({ ...rest, hardnessN: at40N }), rest.id] })
     client.close()
     expect((await grades()).find((g) => g.id === rest.id)).toEqual(DEMO_GRADES[5])
+  })
+
+  it('has its cloths and its allowance book brought up to date, what the shop had set kept', async () => {
+    const { thicknessMm: _t, stretch: _s, shrink: _k, washFirst: _w, fibre: _f, marking: _m, ...old } = DEMO_CLOTHS[0]!
+    const { pipingRunOffMm: _r, tapeMarginMm: _a, ...book } = FACTORY_BOOK
+    const client = createClient({ url: `file:${shop.databaseFile}` })
+    await client.execute({ sql: 'update cloths set document = ? where id = ?', args: [JSON.stringify({ ...old, pricePerMetre: 35 }), old.id] })
+    const [settings] = (await client.execute('select document from shop')).rows
+    await client.execute({ sql: 'update shop set document = ?', args: [JSON.stringify({ ...JSON.parse(String(settings!['document'])), book: { ...book, seamMm: 14 } })] })
+    client.close()
+    expect((await api().get('/api/shop/cloths')).body.find((c: { id: string }) => c.id === old.id)).toEqual({ ...DEMO_CLOTHS[0], pricePerMetre: 35 })
+    expect((await api().get('/api/shop/settings')).body.book).toEqual({ ...FACTORY_BOOK, seamMm: 14 })
   })
 })

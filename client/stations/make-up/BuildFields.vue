@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Closure, Construction } from '../../../contract/index.ts'
-import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, openingNeed } from '../../../core/cover/index.ts'
+import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, noteWords, openingNeed } from '../../../core/cover/index.ts'
+import { USUAL_LINER } from '../../../core/filling/index.ts'
 import { setClosure, setConstruction, setMakeUp } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
@@ -24,7 +25,7 @@ const isFibre = computed(() => jobs.job!.filling.kind === 'loose-fibre')
 const isMatched = computed(() => jobs.job!.cloth.match.kind === 'matched')
 const setConstructionOption = (key: string, value: unknown, label: string) => jobs.edit(setMakeUp(label, (m) => ({ ...m, construction: { ...m.construction, [key]: value } as Construction })), `construction.${key}`)
 const setClosureOption = (key: string, value: unknown, label: string) => jobs.edit(setMakeUp(label, (m) => ({ ...m, closure: { ...m.closure, [key]: value } as Closure })), `closure.${key}`)
-const setLiner = (wanted: string) => jobs.edit(setMakeUp(wanted === 'yes' ? 'With a liner' : 'No liner', (m) => ({ ...m, liner: wanted === 'yes' ? { largerShare: 0.04 } : null })))
+const setLiner = (wanted: string) => jobs.edit(setMakeUp(wanted === 'yes' ? 'With a liner' : 'No liner', (m) => ({ ...m, liner: wanted === 'yes' ? USUAL_LINER : null })))
 const LINER = [
   { value: 'no', label: 'None' },
   { value: 'yes', label: 'Inside it' },
@@ -88,7 +89,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
     </tbody>
   </table>
   <p v-if="need" class="quiet says">To fill it: an opening of {{ mm(need.neededMm) }} passes this block, {{ mm(need.packedMm) }} when it is packed in film; by its girth {{ mm(need.girthMm) }}.</p>
-  <p v-for="n in notes" :key="n" class="quiet says">{{ n }}</p>
+  <p v-for="n in notes" :key="n.code" class="quiet says">{{ noteWords(n, unit) }}</p>
 </template>
 
 <style scoped>

@@ -24,16 +24,15 @@ const cloths = computed(() => jobs.job!.cloth)
 const size = computed(() => cover.value.solid)
 const faces = computed(() => seenFaces(cover.value))
 const box = computed(() => boxOf(faces.value.flatMap((f) => [...f.corners])))
-const scale = useScale(place, box, { left: 80, right: 50, top: 50, bottom: 66 })
+const scale = useScale(place, box, { left: 80, right: 50, top: 56, bottom: 88 })
 /** The first cushion of this design, whose stripes are shown. */
 const cushion = computed(() => plan.value.cushions.inOrder.findIndex((c) => c.design === design.index))
 const panelCloth = (panel: string) => clothFor(cloths.value, cover.value.panels.find((p) => p.id === panel)!.cloth)
-const layOf = (clothId: string) => lays.all[lays.cloths.findIndex((c) => c.cloth.id === clothId)] ?? null
 const drawn = computed(() =>
   faces.value.map((f, i) => {
     const cloth = panelCloth(f.patch.panel)
     const isFlat = f.patch.bend === 'flat' && cloth.pattern.kind === 'stripes'
-    return { ...f, id: `made-${i}`, cloth, points: svgPoints(f.corners, scale.value), transform: isFlat ? patternOn(f.patch, onCloth(layOf(cloth.id), `${cushion.value + 1}/${f.patch.panel}`), scale.value) : null, isWhole: f.patch.bend === 'flat', hidden: f.patch.panel.startsWith('gusset') }
+    return { ...f, id: `made-${i}`, cloth, points: svgPoints(f.corners, scale.value), transform: isFlat ? patternOn(f.patch, onCloth(lays.of(cloth.id), `${cushion.value + 1}/${f.patch.panel}`), scale.value) : null, isWhole: f.patch.bend === 'flat', hidden: f.patch.panel.startsWith('gusset') }
   }),
 )
 const startMm = (cloth: { readonly pattern: { readonly kind: string; readonly startMm?: number } }) => cloth.pattern.startMm ?? 0

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Piping, Side } from '../../../contract/index.ts'
-import { biasWays, clothFor } from '../../../core/cover/index.ts'
+import { biasWays, clothFor, usableWidth } from '../../../core/cover/index.ts'
 import { setMakeUp, USUAL_PIPING } from '../../../core/job/index.ts'
+import { SIDES } from '../../../core/seat/index.ts'
 import { trimmed } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
@@ -35,7 +36,6 @@ const CUTS = [
   { value: 'along', label: 'Along the roll' },
   { value: 'bias', label: 'Bias' },
 ] as const
-const SIDES: readonly Side[] = ['front', 'right', 'back', 'left']
 function setKind(kind: Piping['kind']): void {
   const before = piping.value.kind === 'none' ? USUAL_PIPING : piping.value
   const { rows, sides } = before
@@ -57,7 +57,7 @@ const ways = computed(() => {
   if (!p?.stripWidth || p.choice.kind === 'ready-made' || p.choice.cut !== 'bias' || !plan.value) return null
   const cloth = clothFor(jobs.job!.cloth, 'piping')
   const all = plan.value.designs.reduce((sum, d) => sum + d.design.count * (d.cover.piping?.perCushion.value ?? 0), 0)
-  return biasWays(all, p.stripWidth.value, cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1], plan.value.allowances.seamMm.value)
+  return biasWays(all, p.stripWidth.value, usableWidth(cloth), plan.value.allowances.seamMm.value)
 })
 const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as const
 </script>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Finishing, Side, Trims } from '../../../contract/index.ts'
 import { finishingWords, leastAllowance, USUAL_BUTTONS, USUAL_TIES } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
+import { SIDES } from '../../../core/seat/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
@@ -21,7 +22,7 @@ const NO_YES = [
   { value: 'no', label: 'None' },
   { value: 'yes', label: 'Sewn on' },
 ] as const
-const SIDES = (['front', 'right', 'back', 'left'] as const).map((value) => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }))
+const AT = SIDES.map((value) => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }))
 const LAYOUTS = [
   { value: 'even', label: 'Even' },
   { value: 'staggered', label: 'Staggered' },
@@ -29,6 +30,15 @@ const LAYOUTS = [
 const WAYS = [
   { value: 'folded', label: 'Folded' },
   { value: 'turned-out', label: 'Turned out' },
+] as const
+const RINGS = [
+  { value: 'none', label: 'Nothing' },
+  { value: 'd-ring', label: 'D-ring' },
+  { value: 'snap-hook', label: 'Snap hook' },
+] as const
+const CAUGHT = [
+  { value: 'at-the-middle', label: 'At the middle' },
+  { value: 'at-an-end', label: 'At an end' },
 ] as const
 const GRIPS = [
   { value: 'none', label: 'None' },
@@ -47,16 +57,22 @@ const toSide = (s: string) => s as Side
     <div><ChoiceButtons :model-value="trims.ties ? 'yes' : 'no'" :choices="NO_YES" name="Ties" @update:model-value="(v) => set('Ties', { ties: v === 'yes' ? USUAL_TIES : null })" /></div>
   </div>
   <template v-if="trims.ties">
-    <div class="field-row"><span class="label">At the</span><div><ChoiceButtons :model-value="trims.ties.sides[0]!" :choices="SIDES" name="Ties at the" @update:model-value="(s) => set('Ties', { ties: { ...trims.ties!, sides: [toSide(s)] } })" /></div></div>
+    <div class="field-row"><span class="label">At the</span><div><ChoiceButtons :model-value="trims.ties.sides[0]!" :choices="AT" name="Ties at the" @update:model-value="(s) => set('Ties', { ties: { ...trims.ties!, sides: [toSide(s)] } })" /></div></div>
     <div class="field-row"><span class="label">To that side</span><CountField :model-value="trims.ties.perSide" name="Ties to a side" :min="1" :max="8" @update:model-value="set('Ties', { ties: { ...trims.ties, perSide: $event } }, 'ties')" /></div>
     <div class="field-row"><span class="label">Width, tail</span><div class="two"><LengthField :model-value="trims.ties.finishedMm" :unit="unit" name="Tie width" :min="1" :max="100" @update:model-value="set('Tie width', { ties: { ...trims.ties, finishedMm: $event } }, 'tie-width')" /><LengthField :model-value="trims.ties.lengthMm" :unit="unit" name="Tie tail" :min="1" :max="1500" @update:model-value="set('Tie tail', { ties: { ...trims.ties, lengthMm: $event } }, 'tie-tail')" /></div></div>
     <div class="field-row"><span class="label">Made</span><div><ChoiceButtons :model-value="trims.ties.way" :choices="WAYS" name="Ties made" @update:model-value="(way) => set('Ties', { ties: { ...trims.ties!, way } })" /></div></div>
+    <div class="field-row"><span class="label">Caught</span><div><ChoiceButtons :model-value="trims.ties.caught" :choices="CAUGHT" name="Ties caught" @update:model-value="(caught) => set('Ties', { ties: { ...trims.ties!, caught } })" /></div></div>
   </template>
   <div class="field-row">
     <span class="label">Handles</span>
     <div><ChoiceButtons :model-value="trims.handles ? 'yes' : 'no'" :choices="NO_YES" name="Handles" @update:model-value="(v) => set('Handles', { handles: v === 'yes' ? { side: 'right', count: 1, lengthMm: 180, finishedMm: 30, fitting: 'none' } : null })" /></div>
   </div>
-  <div v-if="trims.handles" class="field-row"><span class="label">At the</span><div><ChoiceButtons :model-value="trims.handles.side" :choices="SIDES" name="Handles at the" @update:model-value="(s) => set('Handles', { handles: { ...trims.handles!, side: toSide(s) } })" /></div></div>
+  <div v-if="trims.handles" class="field-row"><span class="label">At the</span><div><ChoiceButtons :model-value="trims.handles.side" :choices="AT" name="Handles at the" @update:model-value="(s) => set('Handles', { handles: { ...trims.handles!, side: toSide(s) } })" /></div></div>
+  <template v-if="trims.handles">
+    <div class="field-row"><span class="label">Number</span><CountField :model-value="trims.handles.count" name="Handles" :min="1" :max="6" @update:model-value="set('Handles', { handles: { ...trims.handles, count: $event } }, 'handles')" /></div>
+    <div class="field-row"><span class="label">Length, width</span><div class="two"><LengthField :model-value="trims.handles.lengthMm" :unit="unit" name="Handle length" :min="1" :max="1000" @update:model-value="set('Handle length', { handles: { ...trims.handles, lengthMm: $event } }, 'handle-length')" /><LengthField :model-value="trims.handles.finishedMm" :unit="unit" name="Handle width" :min="1" :max="150" @update:model-value="set('Handle width', { handles: { ...trims.handles, finishedMm: $event } }, 'handle-width')" /></div></div>
+    <div class="field-row"><span class="label">With</span><div><ChoiceButtons :model-value="trims.handles.fitting" :choices="RINGS" name="Handles with" @update:model-value="(fitting) => set('Handles', { handles: { ...trims.handles!, fitting } })" /></div></div>
+  </template>
   <div class="field-row">
     <span class="label">Vents</span>
     <div><ChoiceButtons :model-value="trims.vents ? 'yes' : 'no'" :choices="NO_YES" name="Vents" @update:model-value="(v) => set('Vents', { vents: v === 'yes' ? { side: 'back', count: 2 } : null })" /></div>

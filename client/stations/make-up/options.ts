@@ -1,4 +1,5 @@
 import type { Closure, Construction, EarCut } from '../../../contract/index.ts'
+import { EARS } from '../../../core/cover/index.ts'
 
 /** A choice or a length of a make-up or a closure. */
 export type Option =
@@ -12,7 +13,6 @@ const share = (key: string, label: string, value: number, shares: readonly numbe
 
 const BOXING = [['wrap', 'One wrap'], ['one-per-side', 'One per side']] as const
 const SLIT_SHARES = [0.5, 0.6, 0.7, 0.8]
-const EARS: Readonly<Record<EarCut['kind'], EarCut>> = { rounded: { kind: 'rounded', radiusShare: 0.8 }, tapered: { kind: 'tapered', inMm: 12, overMm: 80 }, ears: { kind: 'ears' } }
 
 /** What can be chosen of a make-up. */
 export function constructionOptions(c: Construction): readonly Option[] {

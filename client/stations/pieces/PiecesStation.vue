@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { seamLength } from '../../../core/cover/index.ts'
+import { noteWords, seamLength } from '../../../core/cover/index.ts'
 import { formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
@@ -77,9 +77,9 @@ const unit = computed(() => jobs.job!.units)
             <button type="button" :class="{ lit: lit.letter === s.letter }" @mouseenter="lit.letter = s.letter" @mouseleave="lit.letter = null" @focus="lit.letter = s.letter" @blur="lit.letter = null"><b>{{ s.letter }}</b> {{ s.name }} <span v-if="s.lengthMm > 0" class="quiet">{{ formatLengthWithUnit(s.lengthMm, unit) }}</span></button>
           </li>
         </ol>
-        <p v-for="n in cover.notes" :key="n" class="quiet note">{{ n }}</p>
+        <p v-for="n in cover.notes" :key="n.code" class="quiet note">{{ noteWords(n, unit) }}</p>
         <h2>Checks</h2>
-        <ul v-if="which === 'cover'" class="checks">
+        <ul class="checks">
           <li v-for="c in chosen.checks" :key="c.name" :class="c.faults.length === 0 ? 'right' : 'wrong'">
             <b>{{ c.faults.length === 0 ? 'right' : 'wrong' }}</b>
             <span>{{ c.name }} <span class="quiet">({{ c.asks }})</span><template v-for="f in c.faults" :key="f"><br />{{ f }}</template></span>

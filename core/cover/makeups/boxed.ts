@@ -3,7 +3,7 @@ import { entered, figure, given, least, minus, over, type Figure } from '../../w
 import type { Allowances } from '../allowances.ts'
 import { planClosure } from '../closures/closure-plan.ts'
 import type { CoverDraft } from '../cover.ts'
-import { boxFrame, closingPairs, cutAt, frameDraft, ringJoins, shareWall, type BoxFrame } from '../parts/index.ts'
+import { boxFrame, closingPairs, cutAt, cutRun, frameDraft, ringJoins, runLength, shareWall, sideOrBack, type BoxFrame } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type Refusal } from '../recipe.ts'
 import { seamLength, type SeamDraft, type SeamPair } from '../seam.ts'
 
@@ -55,7 +55,7 @@ export const plateSeams = (frame: BoxFrame, what: string): readonly SeamDraft[] 
 
 /** The zip between boxing and bottom plate along one side and round its corners; the boxing keeps its height. */
 function zipInSeam({ solid, closure, allowances }: RecipeInput<'boxed'>, frame: BoxFrame, side: 'front' | 'right' | 'back' | 'left'): Result<CoverDraft, Refusal> {
-  const along = shareWall(frame.wall, solid.edges, solid.edges.some((e) => e.side === side) ? side : 'back', roundCorner(allowances, solid.depth).value).gusset
+  const along = shareWall(frame.wall, solid.edges, sideOrBack(solid.edges, side), roundCorner(allowances, solid.depth).value).gusset
   const { inside, outside } = cutAt(frame, frame.rings.bottom, along)
   const zip: SeamDraft = { name: 'zip between boxing and bottom plate', kind: 'closure', pairs: inside }
   const length = entered({ id: 'closure.length', label: 'Zip', quantity: 'length', value: seamLength(zip), rule: 'along the side, and round its corners', change: 'make-up.closure' })
@@ -63,7 +63,7 @@ function zipInSeam({ solid, closure, allowances }: RecipeInput<'boxed'>, frame: 
   const difference = figure({ id: 'closure.tapeDifference', label: 'Boxing higher beside the zip', quantity: 'length', sum: minus(allowances.seamMm, given(tape, 'length', 'tape edge to stitching')), rule: 'the tape is sewn nearer to its edge than a seam: trim this off beside the zip, or the boxing finishes higher there' })
   return drafted({
     ...frameDraft(frame),
-    seams: [...ringJoins(frame, ''), zip, { name: 'boxing to the bottom plate', kind: 'plate', pairs: outside }, { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }],
+    seams: [...ringJoins(frame), zip, { name: 'boxing to the bottom plate', kind: 'plate', pairs: outside }, { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }],
     closures: [planClosure(closure, zip, length, allowances)],
     figures: [difference],
   })
@@ -76,7 +76,7 @@ function sewnShut(input: RecipeInput<'boxed'>, frame: BoxFrame): Result<CoverDra
   const { final, rest } = opening.value
   return drafted({
     ...frameDraft(frame),
-    seams: [...ringJoins(frame, ''), { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }, { name: 'boxing to the bottom plate, but for the opening', kind: 'plate', pairs: rest }, final],
+    seams: [...ringJoins(frame), { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }, { name: 'boxing to the bottom plate, but for the opening', kind: 'plate', pairs: rest }, final],
     closures: [planClosure(input.closure, final, openLength(seamLength(final), input.closure), input.allowances)],
   })
 }
@@ -86,19 +86,13 @@ export type Opening = Pick<RecipeInput, 'closure' | 'solid'> & { readonly constr
 
 /** The opening in the middle of one side of the bottom seam, at most as long as that side. */
 export function openingOf({ closure, construction, solid }: Opening, frame: BoxFrame): Result<{ final: SeamDraft; rest: readonly SeamPair[] }, Refusal> {
-  const side = 'side' in closure && solid.edges.some((e) => e.side === closure.side) ? closure.side : 'back'
+  const side = 'side' in closure ? sideOrBack(solid.edges, closure.side) : 'back'
   const wanted = closure.kind === 'sewn-shut' ? closure.openingMm : Infinity
   const run = shareWall(frame.wall, solid.edges, side, 0).gusset
-  const length = run.reduce((sum, p) => sum + p.to - p.from, 0)
+  const length = runLength(run)
   if (wanted < Infinity && wanted > length + 0.5) return err({ construction: construction.kind, reason: { code: 'opening-over-edge', opening: wanted, edge: length }, nearest: null })
   const margin = Math.max(0, (length - wanted) / 2)
-  let before = 0
-  const middle = run.flatMap((p) => {
-    const [from, to] = [Math.max(p.from, p.from + margin - before), Math.min(p.to, p.from + length - margin - before)]
-    before += p.to - p.from
-    return to - from > 1e-6 ? [{ edge: p.edge, from, to }] : []
-  })
-  const { inside, outside } = cutAt(frame, frame.rings.bottom, middle)
+  const { inside, outside } = cutAt(frame, frame.rings.bottom, cutRun(run, margin, length - margin))
   return ok({ final: { name: 'the opening, sewn shut', kind: 'final', pairs: inside }, rest: outside })
 }
 

@@ -3,7 +3,7 @@ import { err, ok, type Result } from '../../result/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { entered, figure, minus, plus, times, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
-import { borderedBlank, boxSurface, longestFlatRun, perimeterFigure, plateOf } from '../parts/index.ts'
+import { borderedBlank, boxSurface, longestFlatRun, perimeterFigure, plateOf, sideOrBack } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type RefusalReason } from '../recipe.ts'
 import { seamLength, type SeamDraft, type SeamPair } from '../seam.ts'
 import { wallOf } from '../wall.ts'
@@ -45,7 +45,7 @@ export const capped: Recipe<'capped'> = (input) => {
     perimeter,
     wall,
     figures: [border],
-    notes: ['On a blank with its sides the pile runs up one side and down the other.'],
+    notes: [{ code: 'pile-runs-over' }],
   })
 }
 
@@ -64,7 +64,7 @@ function closing({ solid, closure }: RecipeInput<'capped'>, foot: Outline, ring:
     const value = slot.slice(1).reduce((sum, p, i) => sum + Math.hypot(p.x - slot[i]!.x, p.y - slot[i]!.y), 0)
     return ok({ closed: null, rest: ring, slot, length: entered({ id: 'closure.length', label: 'Zip in the base', quantity: 'length', value, rule: closure.shape === 'u' ? 'along three sides of the slot, its corners rounded' : 'across the base', change: 'make-up.closure' }) })
   }
-  const run = longestFlatRun(wallOf(solid), solid.edges, 'side' in closure && solid.edges.some((e) => e.side === closure.side) ? closure.side : 'back')
+  const run = longestFlatRun(wallOf(solid), solid.edges, 'side' in closure ? sideOrBack(solid.edges, closure.side) : 'back')
   if (closure.kind !== 'sewn-shut') {
     const closed: SeamDraft = { name: 'zip between border and base', kind: 'closure', pairs: run.map((i) => ring[i]!) }
     return ok({ closed, rest: ring.filter((_, i) => !run.includes(i)), slot: null, length: openLength(seamLength(closed), closure) })

@@ -22,7 +22,7 @@ export const cube: Recipe<'cube'> = (input) => {
   if (construction.hemMm > h.value / 2) return err({ construction: 'cube', reason: { code: 'hem-over-height', hem: construction.hemMm, height: h.value }, nearest: null })
   const hem = entered({ id: 'cover.hem', label: 'Hem at the foot', quantity: 'length', value: construction.hemMm, rule: 'turned up', setBy: 'job', change: 'make-up.construction' })
   const layers = figure({ id: 'cover.layers', label: 'Layers of the block', quantity: 'count', sum: roundUp(over(h, given(construction.sheetMm, 'length', 'sheet')), 1, 'count'), rule: 'as many sheets as reach the height', change: 'make-up.construction' })
-  const over20 = figure({ id: 'cover.layersOver', label: 'Sheets higher than the cube', quantity: 'length', sum: minus(times(layers, given(construction.sheetMm, 'length', 'sheet')), h), rule: 'split the last sheet to what is missing, or let the cube finish that much higher' })
+  const layersOver = figure({ id: 'cover.layersOver', label: 'Sheets higher than the cube', quantity: 'length', sum: minus(times(layers, given(construction.sheetMm, 'length', 'sheet')), h), rule: 'split the last sheet to what is missing, or let the cube finish that much higher' })
   const lining = minus(h, hem)
   const outer = slip(input, { id: '', name: '', cloth: 'face', height: h, foot: { name: 'foot', treatment: 'hem', allowances: [hem] }, opens: true })
   const inner = slip(input, { id: 'lining-', name: 'Lining, ', cloth: 'lining', height: lining, foot: { name: 'foot', treatment: 'hem', allowances: [allowances.seamMm] }, opens: false })
@@ -36,8 +36,8 @@ export const cube: Recipe<'cube'> = (input) => {
     surfaceMm2: null,
     rows: [{ row: 'top', panel: 'top-plate', pairs: outer.ring, perimeter: perimeterFigure(solid) }],
     perimeter: perimeterFigure(solid),
-    figures: [layers, over20],
-    notes: [...(over20.value > 0.5 ? [`${layers.value} sheets stand ${over20.value.toFixed(0)} mm over: split the last to ${(construction.sheetMm - over20.value).toFixed(0)} mm, or let the cube finish ${over20.value.toFixed(0)} mm higher.`] : []), 'Lining and wadding are cut shorter by the hem; the inner cover has a non-slip base.'],
+    figures: [layers, layersOver],
+    notes: [...(layersOver.value > 0.5 ? [{ code: 'sheets-over', sheets: layers.value, overMm: layersOver.value, lastMm: construction.sheetMm - layersOver.value } as const] : []), { code: 'lining-shorter' }],
   })
 }
 

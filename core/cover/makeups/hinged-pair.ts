@@ -28,15 +28,10 @@ export const hingedPair: Recipe<'hinged-pair'> = (input) => {
   const divider = figure({ id: 'cover.divider', label: "Divider, from the seat's raw end", quantity: 'length', line: 'cut', sum: plus(solid.depth, t, allowances.seamMm), rule: 'depth of the seat and the thickness, and the seam allowance' })
   const [seatSide, underside] = [pairPanel(input, 'top', width, height, hinge), pairPanel(input, 'bottom', width, height, hinge)]
   const pair = (edge: string, length: number, from = 0, to = length): SeamPair => ({ a: { panel: 'top-plate', edge, from, to }, b: { panel: 'bottom-plate', edge, from: length - from, to: length - to } })
-  const opening = (edge: 'front' | 'back', which: string): SeamDraft => {
-    const margin = closure.kind === 'sewn-shut' ? Math.max(0, (w - closure.openingMm) / 2) : 0
-    return { name: closure.kind === 'zip-seam' ? `zip of the ${which}` : `opening of the ${which}, sewn shut`, kind: closure.kind === 'zip-seam' ? 'closure' : 'final', pairs: [pair(edge, w, margin, w - margin)] }
-  }
+  const margin = closure.kind === 'sewn-shut' ? Math.max(0, (w - closure.openingMm) / 2) : 0
+  const opening = (edge: 'front' | 'back', which: string): SeamDraft => ({ name: closure.kind === 'zip-seam' ? `zip of the ${which}` : `opening of the ${which}, sewn shut`, kind: closure.kind === 'zip-seam' ? 'closure' : 'final', pairs: [pair(edge, w, margin, w - margin)] })
   const openings = [opening('front', 'seat'), opening('back', 'back')]
-  const rest = (['front', 'back'] as const).flatMap((edge) => {
-    const margin = closure.kind === 'sewn-shut' ? Math.max(0, (w - closure.openingMm) / 2) : 0
-    return margin < 1e-6 ? [] : [pair(edge, w, 0, margin), pair(edge, w, w - margin, w)]
-  })
+  const rest = (['front', 'back'] as const).flatMap((edge) => (margin < 1e-6 ? [] : [pair(edge, w, 0, margin), pair(edge, w, w - margin, w)]))
   const round: SeamDraft = { name: 'the panels to each other', kind: 'plate', pairs: [pair('right', h), pair('left', h), ...rest] }
   const parted: SeamDraft = { name: 'divider, through both panels', kind: 'divider', pairs: [] }
   const length = (s: SeamDraft): Figure => openLength(Math.abs(s.pairs[0]!.a.to - s.pairs[0]!.a.from), closure)
@@ -50,7 +45,7 @@ export const hingedPair: Recipe<'hinged-pair'> = (input) => {
     rows: [{ row: 'top', panel: 'top-plate', pairs: (['front', 'right', 'back', 'left'] as const).map((edge) => pair(edge, edge === 'front' || edge === 'back' ? w : h)), perimeter }],
     perimeter,
     figures: [divider],
-    notes: ['Ties are caught in the divider and at the top.'],
+    notes: [{ code: 'ties-in-divider' }],
   })
 }
 

@@ -3,7 +3,7 @@ import { err, ok, type Result } from '../../result/index.ts'
 import type { SideName, Solid } from '../../seat/index.ts'
 import { entered, plus, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
-import { easeCorners, edgeNames, frontFirst, mirroredOrder, pillowPlace, shapedPanel, type Eased, type EdgeDraft, type PanelDraft, type SizeSums } from '../parts/index.ts'
+import { easeCorners, edgeNames, frontFirst, mirroredOrder, pillowPlace, shapedPanel, sideOrBack, type Eased, type EdgeDraft, type PanelDraft, type SizeSums } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type Refusal } from '../recipe.ts'
 import { seamLength, type SeamDraft, type SeamPair, type Stretch } from '../seam.ts'
 import { openLength, type Opening } from './boxed.ts'
@@ -79,7 +79,7 @@ export const tapeFigure = (mm: number): Figure => entered({ id: 'closure.tape', 
 
 /** The opening in the middle of the longest edge of a side; a zip takes the whole edge. */
 export function openingOnEdge({ closure, construction }: Opening, outline: Outline, sides: readonly SideName[]): Result<{ edge: number; from: number; to: number }, Refusal> {
-  const wanted = 'side' in closure && sides.includes(closure.side) ? closure.side : 'back'
+  const wanted = 'side' in closure ? sideOrBack(sides.map((side) => ({ side })), closure.side) : 'back'
   const length = (i: number) => edgeLength(outline, i)
   const edge = sides.reduce((best, side, i) => (side === wanted && (best < 0 || length(i) > length(best)) ? i : best), -1)
   const i = Math.max(0, edge)

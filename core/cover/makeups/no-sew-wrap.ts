@@ -32,6 +32,6 @@ export const noSewWrap: Recipe<'no-sew-wrap'> = ({ solid, construction, closure,
     surfaceMm2: null,
     perimeter: perimeterFigure(solid),
     fittings: construction.film ? [{ what: 'Film under the cloth', amount: film, note: 'keep it away from children: suffocation' }] : [],
-    notes: [construction.fastening === 'bonded' ? 'Not washable; the bond softens in heat.' : 'Pinned: for show only, never to sit on.'],
+    notes: [{ code: construction.fastening }],
   })
 }

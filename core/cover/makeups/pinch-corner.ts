@@ -44,7 +44,7 @@ function threePanels(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinc
     surfaceMm2: boxSurface(wall),
     perimeter: perimeterFigure(solid),
     wall,
-    notes: ['On a blank with its sides the pile runs up one side and down the other.'],
+    notes: [{ code: 'pile-runs-over' }],
   })
 }
 
@@ -76,7 +76,7 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
     patches: wrapPatches(w, d, t, y),
     surfaceMm2: 2 * (w * d + w * t + d * t),
     perimeter: perimeterFigure(solid),
-    notes: ['Check: each seam across a corner is as long as the cushion is thick.'],
+    notes: [{ code: 'check-pinch' }],
   })
 }
 

@@ -38,7 +38,7 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
     wall,
     figures: [side, size('width', box.maxX - box.minX), size('depth', box.maxY - box.minY)],
     fittings: fittings(input, board),
-    notes: [`Staple from the middles outwards, opposite sides in turn, every ${construction.stapleMm} mm; corners last.`, ...(construction.airHoles ? ['Drill the air holes before the foam is glued down.'] : [])],
+    notes: [{ code: 'staple-from-middle', apartMm: construction.stapleMm }, ...(construction.airHoles ? [{ code: 'drill-first' } as const] : [])],
   })
 }
 

@@ -3,7 +3,7 @@ import { entered } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
 import { boxFrame, frameDraft, ringJoins } from '../parts/index.ts'
 import { drafted, type Recipe } from '../recipe.ts'
-import { seamLength } from '../seam.ts'
+import { seamLength, type SeamDraft } from '../seam.ts'
 import { openingOf, openLength } from './boxed.ts'
 
 /**
@@ -22,11 +22,12 @@ export const rolledEdge: Recipe<'rolled-edge'> = (input) => {
   const frame = boxFrame({ solid, boxing: 'one-per-side', side: 'side' in closure ? closure.side : 'back', opening: null, plateEdge: rolled, boxingEdge: rolled, boxingEnd: rolled, longestMm: input.longestStripMm, pocket: [] })
   const opening = openingOf(input, frame)
   if (!opening.ok) return opening
-  const { final, rest } = opening.value
+  const { rest } = opening.value
+  const final: SeamDraft = { ...opening.value.final, name: 'the opening, closed from outside on the roll line' }
   return drafted({
     ...frameDraft(frame),
-    seams: [...ringJoins(frame, ''), { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }, { name: 'boxing to the bottom plate, but for the opening', kind: 'plate', pairs: rest }, { ...final, name: 'the opening, closed from outside on the roll line' }],
+    seams: [...ringJoins(frame), { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }, { name: 'boxing to the bottom plate, but for the opening', kind: 'plate', pairs: rest }, final],
     closures: [planClosure(closure, final, openLength(seamLength(final), closure), allowances)],
-    notes: [...frameDraft(frame).notes, 'Top-stitch the rolls before the side is closed; the last one is stitched on the filled cushion.'],
+    notes: [...frameDraft(frame).notes, { code: 'stitch-rolls' }],
   })
 }

@@ -21,7 +21,7 @@ export const slitBack: Recipe<'slit-back'> = (input) => {
     panels: draft.panels.flatMap((p) => (p.id === 'bottom-plate' ? split.panels : [p])),
     patches: draft.patches.flatMap((p) => (p.panel === 'bottom-plate' ? split.patches : [p])),
     rows: [draft.rows[0], { row: 'bottom', perimeter: frame.perimeter, panel: split.panels[0]!.id, pairs: bottom }],
-    seams: [slit, ...ringJoins(frame, ''), { name: 'boxing to the bottom, over both its parts', kind: 'plate', pairs: bottom }, { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }],
+    seams: [slit, ...ringJoins(frame), { name: 'boxing to the bottom, over both its parts', kind: 'plate', pairs: bottom }, { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }],
     closures: [planClosure(closure, slit, length, allowances)],
   })
 }

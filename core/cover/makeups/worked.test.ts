@@ -3,7 +3,7 @@ import type { Construction, MakeUp } from '../../../contract/index.ts'
 import { USUAL_PIPING } from '../../job/index.ts'
 import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
-import { biasWays, CLOSURES, panelOf, seamLength, type Cover } from '../index.ts'
+import { biasWays, CLOSURES, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
 
 type Change = Partial<MakeUp> & { readonly kind?: Construction['kind'] }
 const cover = (w: number, d: number, t: number, change: Change): Cover => coverOf(boxSolid(w, d, t), change)
@@ -73,7 +73,8 @@ describe('make-ups worked by hand, s 12', () => {
     const c = cover(440, 440, 380, { kind: 'cube', closure: CLOSURES['snap-tape'].usual })
     expect(figureOf(c, 'cover.layers').value).toBe(8)
     expect(figureOf(c, 'cover.layersOver').value).toBe(20)
-    expect(c.notes[0]).toBe('8 sheets stand 20 mm over: split the last to 30 mm, or let the cube finish 20 mm higher.')
+    expect(noteWords(c.notes[0]!, 'mm')).toBe('8 sheets stand 20 mm over: split the last to 30 mm, or let the cube finish 20 mm higher.')
+    expect(noteWords(c.notes[0]!, 'inch-8')).toContain('split the last to 1 1/8 in')
     // Side 380 + s + hem 30, closure in a lap of 26: half of it and a hem of 32.
     expect(cut(c, 'side-front')).toEqual([464, 422])
     expect(cut(c, 'side-back')[0]).toBe(440 + 12 + 13 + 32)

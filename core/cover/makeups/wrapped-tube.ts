@@ -38,7 +38,7 @@ export const wrappedTube: Recipe<'wrapped-tube'> = (input) => {
     surfaceMm2: 2 * (w * d + w * t + d * t),
     rows: ends.map(({ pairs }, i) => ({ row: i === 0 ? ('top' as const) : ('bottom' as const), panel: i === 0 ? 'end-left' : 'end-right', pairs: pairs.map((p) => ({ a: p.b, b: p.a })), perimeter: figure({ id: 'cover.endPerimeter', label: 'Round an end', quantity: 'length', line: 'net', sum: times(2, plus(solid.depth, solid.thickness)), rule: 'along the sewing line' }) })),
     perimeter: perimeterFigure(solid),
-    notes: ['Stretchy cloth: try the wrap on before the second end is sewn, trim, and note how much.'],
+    notes: [{ code: 'try-on' }],
   })
 }
 

@@ -8,7 +8,7 @@ import { wallOf, type Wall, type WallPart } from '../wall.ts'
 import { pieced } from './pieced.ts'
 import { edgeNames, isLevelBox, plateOf, type Plate } from './plates.ts'
 import { endToStart, isWholeEdge, stripOf, type EdgeKind, type Strip } from './strips.ts'
-import { allRound, boxingRuns, shareWall, type WallRound } from './wall-round.ts'
+import { allRound, boxingRuns, shareWall, sideOrBack, type WallRound } from './wall-round.ts'
 
 /** The two strips of a side that opens: each finishes at its share of the thickness, up to the line where they close. */
 export interface OpeningStrips {
@@ -58,7 +58,7 @@ export interface BoxFrame {
 export function boxFrame(input: BoxFrameInput): BoxFrame {
   const { solid, opening } = input
   const wall = wallOf(solid)
-  const side = solid.edges.some((e) => e.side === input.side) ? input.side : 'back'
+  const side = sideOrBack(solid.edges, input.side)
   const lengths = edgeFigures(solid)
   const round = shareWall(wall, solid.edges, side, opening?.round?.value ?? 0)
   const sums = new PartSums(wall, lengths, opening?.round ?? null)
@@ -95,7 +95,7 @@ export const framePanels = ({ plates, strips, halves }: BoxFrame) => [plates.top
 export const framePatches = ({ plates, strips, halves }: BoxFrame) => [plates.top.patch, plates.bottom.patch, ...strips.flatMap((s) => s.patches), ...(halves ? [...halves.upper.patches, ...halves.lower.patches] : [])]
 
 /** The joins of the boxing to itself and to what opens, in the order in which the ring is made. */
-export function ringJoins({ strips, halves }: BoxFrame, opens: string): readonly SeamDraft[] {
+export function ringJoins({ strips, halves }: BoxFrame, opens = ''): readonly SeamDraft[] {
   const name = (s: Strip) => s.panel.name.toLowerCase()
   const join = (says: string, pairs: readonly SeamPair[]): SeamDraft => ({ name: says, kind: 'join', pairs })
   const inner = strips.slice(1).map((after, i) => join(`${name(strips[i]!)} to ${name(after)}`, [endToStart(strips[i]!, after)]))

@@ -12,7 +12,7 @@ export const frameDraft = (frame: BoxFrame) =>
     wall: frame.wall,
     perimeter: frame.perimeter,
     surfaceMm2: boxSurface(frame.wall),
-    notes: frame.joined > 0 ? ['The boxing is longer than the cloth gives: it is joined, both joins alike from its middle.'] : [],
+    notes: frame.joined > 0 ? [{ code: 'boxing-joined' }] : [],
     rows: [
       { row: 'top', panel: 'top-plate', pairs: frame.rings.top, perimeter: frame.perimeter },
       { row: 'bottom', panel: 'bottom-plate', pairs: frame.rings.bottom, perimeter: frame.perimeter },

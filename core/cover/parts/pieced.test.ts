@@ -37,7 +37,7 @@ describe('boxing longer than the cloth gives', () => {
     const job = { ...keepersBench(), seat: { ...newSeat('singles', 900, 500, 80, 1), clearanceMm: 0 } }
     const moss = setMakeUp('', (m) => ({ ...m, construction: { kind: 'boxed', boxing: 'wrap' } })).apply({ ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } } })
     const { cover } = onlyDesign(worked(moss))
-    expect(cover.notes).toEqual(['The boxing is longer than the cloth gives: it is joined, both joins alike from its middle.'])
+    expect(cover.notes).toEqual([{ code: 'boxing-joined' }])
     expect(checkCover(cover).flatMap((c) => c.faults)).toEqual([])
     const [left, front, right] = ['boxing-left', 'boxing-front', 'boxing-right'].map((id) => panelOf(cover, id).figures.cutWidth.value)
     expect(left).toBeCloseTo(right!, 6)

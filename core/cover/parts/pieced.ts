@@ -14,7 +14,7 @@ const STEP_MM = 5
  * pieced so stays whole.
  */
 export function pieced(wall: Wall, edges: readonly SeatEdge[], run: readonly WallPart[], longestMm: number | null): readonly (readonly WallPart[])[] {
-  const length = run.reduce((sum, p) => sum + p.to - p.from, 0)
+  const length = runLength(run)
   if (longestMm === null || length <= longestMm) return [run]
   const least = Math.max(LEAST_PIECE_MM, (length - longestMm) / 2)
   const most = Math.min(longestMm, (length - LEAST_PIECE_MM) / 2)
@@ -25,7 +25,10 @@ export function pieced(wall: Wall, edges: readonly SeatEdge[], run: readonly Wal
   return [cutRun(run, 0, end), cutRun(run, end, length - end), cutRun(run, length - end, length)]
 }
 
-function cutRun(run: readonly WallPart[], from: number, to: number): readonly WallPart[] {
+export const runLength = (run: readonly WallPart[]): number => run.reduce((sum, p) => sum + p.to - p.from, 0)
+
+/** The part of a run between two places along it. */
+export function cutRun(run: readonly WallPart[], from: number, to: number): readonly WallPart[] {
   let before = 0
   return run.flatMap((p) => {
     const start = before

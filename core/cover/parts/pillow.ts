@@ -1,4 +1,4 @@
-import { boxOf, flatten, type Outline, type Point } from '../../outline/index.ts'
+import { boxOf, distanceFromEdge, flatten, type Outline, type Point } from '../../outline/index.ts'
 import { inSpace, type Space } from '../space.ts'
 
 /** So near to the seam a plate lies flat, so that chords of its eased corners still meet those of its partner. */
@@ -22,19 +22,10 @@ export function pillowPlace(outline: Outline, box: PillowBox, face: 1 | -1): (p:
   const [scaleX, scaleY] = [box.width / (maxX - minX), box.depth / (maxY - minY)]
   const reach = Math.max(box.thickness * 0.9, Math.min(maxX - minX, maxY - minY) * 0.34)
   return (p) => {
-    const inside = Math.min(1, Math.max(0, fromEdge(points, p) - LIP_MM) / reach)
+    const inside = Math.min(1, Math.max(0, distanceFromEdge(points, p) - LIP_MM) / reach)
     const up = (box.thickness / 2) * Math.sqrt(1 - (1 - inside) ** 2)
     // Seen from above, a plate that faces down lies mirrored.
     const x = (face > 0 ? p.x - minX : maxX - p.x) * scaleX
     return inSpace(x, (p.y - minY) * scaleY, box.thickness / 2 + face * up)
   }
-}
-
-function fromEdge(points: readonly Point[], p: Point): number {
-  return points.reduce((least, a, i) => {
-    const b = points[(i + 1) % points.length]!
-    const [dx, dy] = [b.x - a.x, b.y - a.y]
-    const share = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)))
-    return Math.min(least, Math.hypot(a.x + share * dx - p.x, a.y + share * dy - p.y))
-  }, Infinity)
 }

@@ -37,6 +37,9 @@ export function shareWall(wall: Wall, edges: readonly SeatEdge[], side: SideName
   return { gusset: all, roundRight: sum(right), roundLeft: sum(left), boxing }
 }
 
+/** The side asked for where the cushion has it, otherwise its back. */
+export const sideOrBack = (edges: readonly { readonly side: SideName }[], wanted: SideName): SideName => (edges.some((e) => e.side === wanted) ? wanted : 'back')
+
 /** The whole wall as boxing, walked round counter-clockwise from the end of a side. */
 export function allRound(wall: Wall, edges: readonly SeatEdge[], side: SideName): readonly WallPart[] {
   const n = edges.length

@@ -23,8 +23,9 @@ const place = ref<HTMLElement | null>(null)
 const canvas = ref<HTMLCanvasElement | null>(null)
 const fault = ref('')
 const { width, height } = useElementSize(place, { width: 700, height: 500 })
-const layOf = (clothId: string) => lays.all[lays.cloths.findIndex((c) => c.cloth.id === clothId)] ?? null
 const isLaid = computed(() => lays.all.some((l) => l !== null))
+
+const litSeam = computed(() => design.chosen?.cover.seams.find((s) => s.letter === lit.letter) ?? null)
 
 let renderer: WebGLRenderer | null = null
 let controls: OrbitControls | null = null
@@ -33,6 +34,7 @@ const scene = new Scene()
 const camera = new PerspectiveCamera(32, 1, 10, 40_000)
 const all = new Group()
 const marked = new Group()
+const textures = new Map<string, ClothTexture>()
 scene.add(all, marked, new AmbientLight('#ffffff', 1.7))
 const sun = new DirectionalLight('#fff6e4', 2.1)
 sun.position.set(-0.6, 1.4, 0.9)
@@ -46,7 +48,8 @@ function draw(): void {
 
 function build(): void {
   clear(all)
-  const textures = new Map<string, ClothTexture>()
+  textures.forEach(({ texture }) => texture.dispose())
+  textures.clear()
   const cord = lambert({ color: new Color(clothFor(jobs.job!.cloth, 'piping').ground).multiplyScalar(0.72) })
   for (const { cushion, design: own, x, y, angleRad } of standing(jobs.job!, plan.value)) {
     const group = new Group()
@@ -59,7 +62,7 @@ function build(): void {
       const cloth = clothFor(jobs.job!.cloth, panel.cloth)
       const texture = textures.get(cloth.id) ?? clothTexture(cloth)
       textures.set(cloth.id, texture)
-      const mesh = patchMesh(patch, `${cushion + 1}/${panel.id}`, layOf(cloth.id), texture, lambert({ map: texture.texture }))
+      const mesh = patchMesh(patch, `${cushion + 1}/${panel.id}`, lays.of(cloth.id), texture, lambert({ map: texture.texture }))
       mesh.userData = { panel: panel.id, cover: own.cover }
       group.add(mesh)
     }
@@ -171,6 +174,7 @@ onBeforeUnmount(() => {
   cancelAnimationFrame(wanted)
   clear(all)
   clear(marked)
+  textures.forEach(({ texture }) => texture.dispose())
   controls?.dispose()
   renderer?.dispose()
 })
@@ -180,6 +184,7 @@ onBeforeUnmount(() => {
   <div ref="place" class="made-up">
     <canvas v-show="!fault" ref="canvas" tabindex="0" aria-label="The cushions made up, standing as they will sit: drag to turn, wheel to come nearer" @pointermove="point" @pointerleave="lit.letter = null" />
     <p v-if="fault" role="alert" class="fault">{{ fault }}</p>
+    <p v-else-if="litSeam" class="caption">Seam <b>{{ litSeam.letter }}</b>, {{ litSeam.name }}</p>
     <p v-else class="caption">Drag to turn them, wheel to come nearer; point at an edge to see its seam. {{ isLaid ? 'Stripes fall as the lay cuts them.' : 'Not laid yet: stripes fall by chance.' }}</p>
   </div>
 </template>

@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, CatmullRomCurve3, Mesh, MeshLambertMaterial, TubeGeometry, Vector3, type Material } from 'three'
 import type { Lay } from '../../../../contract/index.ts'
-import { facetsOf, seamPath, type Cover, type Patch, type SeamPair, type Space } from '../../../../core/cover/index.ts'
+import { facetsOf, seamPath, spaceBetween, type Cover, type Patch, type SeamPair, type Space } from '../../../../core/cover/index.ts'
 import { clothPoint, onCloth } from '../../../drawing/seen-cover.ts'
 import type { ClothTexture } from './cloth-texture.ts'
 
@@ -34,7 +34,7 @@ export function pipingMeshes(cover: Cover, pairs: readonly SeamPair[], radiusMm:
   const runs = pairs.map((pair) => seamPath(cover, [pair], 6)).filter((run) => run.length > 1)
   const joined = runs.reduce<Space[][]>((all, run) => {
     const last = all.at(-1)
-    const isNext = last && apart(last.at(-1)!, run[0]!) < 2
+    const isNext = last && spaceBetween(last.at(-1)!, run[0]!) < 2
     if (isNext) last.push(...run.slice(1))
     else all.push([...run])
     return all
@@ -47,12 +47,10 @@ export const seamMesh = (path: readonly Space[], radiusMm: number, material: Mat
 
 function tube(path: readonly Space[], radiusMm: number): TubeGeometry {
   // Doubled points keep corners sharp.
-  const points = path.filter((p, i) => i === 0 || apart(p, path[i - 1]!) > 0.5).map(inScene)
+  const points = path.filter((p, i) => i === 0 || spaceBetween(p, path[i - 1]!) > 0.5).map(inScene)
   const curve = new CatmullRomCurve3(points, false, 'catmullrom', 0.05)
   return new TubeGeometry(curve, Math.min(160, Math.max(6, points.length * 2)), radiusMm, 6, false)
 }
-
-const apart = (a: Space, b: Space): number => Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z)
 
 export const lambert = (options: ConstructorParameters<typeof MeshLambertMaterial>[0]): MeshLambertMaterial => new MeshLambertMaterial(options)
 
