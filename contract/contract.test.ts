@@ -89,7 +89,7 @@ describe('the shop', () => {
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, widthMm: 9000 }],
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [] } }],
     ['a book', AllowanceBook, { ...keepersBench().allowances.book, notchMm: 7 }],
-    ['settings', ShopSettings, { shopName: 'x', currency: 'crowns', units: 'mm', book: keepersBench().allowances.book }],
+    ['settings', ShopSettings, { shopName: 'x', currency: 'crowns', units: 'mm', book: keepersBench().allowances.book, schools: [] }],
     ['a save', SaveJob, { job: {}, baseRevision: 0 }],
   ] as const)('%s that cannot be is refused', (_name, schema, document) => expect(readWith(schema as never, document).ok).toBe(false))
 })

@@ -40,8 +40,8 @@ export const migrateCloth = (cloth: unknown): unknown =>
 /** An allowance book of the time before laps and open piping. */
 export const migrateBook = (book: unknown): unknown => (!isDocument(book) || 'tapeMarginMm' in book ? book : { ...book, pipingRunOffMm: 40, tapeMarginMm: 6 })
 
-/** Shop settings hold a book. */
-export const migrateSettings = (settings: unknown): unknown => (isDocument(settings) ? { ...settings, book: migrateBook(settings['book']) } : settings)
+/** Shop settings hold a book; schools were kept later. */
+export const migrateSettings = (settings: unknown): unknown => (isDocument(settings) ? { schools: [], ...settings, book: migrateBook(settings['book']) } : settings)
 
 /** A grade of the time before its curve was known: one force at 40 %, one support factor. */
 export function migrateGrade(grade: unknown): unknown {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Closure, Construction } from './make-up.ts'
 import { AllowanceMm, DEEPEST_NOTCH_MM, PositiveMm, Words } from './lengths.ts'
 
 export const Colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #b5532c')
@@ -49,10 +50,20 @@ export const AllowanceBook = z.strictObject({
 })
 export type AllowanceBook = z.infer<typeof AllowanceBook>
 
+/** A way of building one make-up that the shop keeps by name. */
+export const KeptSchool = z.strictObject({
+  name: Words(80).min(1, 'wants a name'),
+  construction: Construction,
+  closure: Closure,
+  overrides: AllowanceBook.partial().describe('what it sets otherwise than the book'),
+})
+export type KeptSchool = z.infer<typeof KeptSchool>
+
 export const ShopSettings = z.strictObject({
   shopName: Words(80).min(1),
   currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code'),
   units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),
   book: AllowanceBook,
+  schools: z.array(KeptSchool).max(200, 'are more than 200: take out what is not used'),
 })
 export type ShopSettings = z.infer<typeof ShopSettings>

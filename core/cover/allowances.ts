@@ -25,7 +25,7 @@ export function applied({ book, overrides }: Pick<Job['allowances'], 'book' | 'o
       label: ALLOWANCE_LABELS[name],
       quantity: 'length',
       value: override ?? book[name],
-      rule: override === undefined ? "from the shop's allowance book" : `set on this job; the shop's book says ${book[name]} mm`,
+      rule: override === undefined ? "from the shop's allowance book" : "set on this job, in place of the shop's book",
       setBy: override === undefined ? 'shop' : 'job',
       change: `make-up.${name}`,
     })

@@ -17,7 +17,7 @@ function finishEdge(panel: string, e: EdgeDraft, own: Readonly<Record<string, nu
   const set = own[`${panel}/${e.name}`]
   const [only, ...more] = e.allowances
   const summed = only && more.length === 0 ? only : figure({ id: `${panel}.${e.name}.allowance`, label: `Allowance at the ${e.name}`, quantity: 'length', sum: plus(...e.allowances), rule: 'added one after the other' })
-  const allowance = set === undefined ? summed : entered({ id: `${panel}.${e.name}.own`, label: `Allowance at the ${e.name}`, quantity: 'length', value: set, rule: `set on this edge; otherwise ${summed.value.toFixed(1)} mm`, setBy: 'job' })
+  const allowance = set === undefined ? summed : entered({ id: `${panel}.${e.name}.own`, label: `Allowance at the ${e.name}`, quantity: 'length', value: set, rule: 'set on this edge, in place of what the make-up gives it', setBy: 'job' })
   return { name: e.name, treatment: e.treatment, allowance, ...side }
 }
 

@@ -91,7 +91,7 @@ describe('cloth that gives, shrinks, or is another', () => {
     const plate = panelOf(cover.value, 'top-plate')
     expect(plate.figures.cutHeight.value).toBe(400 + 30 + 12)
     expect(plate.figures.cutWidth.value).toBe(624)
-    expect(plate.edges[0]!.allowance.rule).toBe('set on this edge; otherwise 12.0 mm')
+    expect(plate.edges[0]!.allowance.rule).toBe('set on this edge, in place of what the make-up gives it')
     expect(checkCover(cover.value).flatMap((c) => c.faults)).toEqual([])
   })
 

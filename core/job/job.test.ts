@@ -37,7 +37,7 @@ describe('edits', () => {
 
   it('an allowance is set on the job, and goes back to the book', () => {
     const set = setAllowance('seamMm', 15, 'sa').apply(keepersBench())
-    expect(applied(set.allowances).seamMm).toMatchObject({ value: 15, setBy: 'job', rule: "set on this job; the shop's book says 12 mm" })
+    expect(applied(set.allowances).seamMm).toMatchObject({ value: 15, setBy: 'job', rule: "set on this job, in place of the shop's book" })
     const back = setAllowance('seamMm', null, 'book').apply(set)
     expect(back.allowances.overrides).toEqual({})
     expect(applied(back.allowances).seamMm).toMatchObject({ value: 12, setBy: 'shop' })

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import type { Job } from '../../contract/index.ts'
-import { newSeat, setConstruction, setMakeUp } from '../job/index.ts'
+import { newSeat, setAllowance, setClosure, setConstruction, setMakeUp } from '../job/index.ts'
 import { keepersBench } from '../shop/index.ts'
 import { CONSTRUCTIONS } from '../cover/index.ts'
-import { schoolsFor, tryOut, type SchoolResult } from './index.ts'
+import { schoolsFor, tryOut, withoutSchool, withSchool, type SchoolResult } from './index.ts'
 
 const job: Job = { ...keepersBench(), seat: { ...newSeat('singles', 1100, 430, 100, 1), clearanceMm: 0 }, cloth: { ...keepersBench().cloth, match: { kind: 'none' } } }
 const capped = setConstruction('capped').apply(job)
-const named = (j: Job, id: string) => schoolsFor(j).find((s) => s.id === id)!
+const named = (j: Job, id: string) => schoolsFor(j, []).find((s) => s.id === id)!
 const value = (r: SchoolResult, label: string) => (r.outcome.kind === 'made' ? r.outcome.rows.find((row) => row.label === label)?.figure?.value : undefined)
 
 describe('two schools of one make-up', () => {
@@ -25,7 +25,7 @@ describe('two schools of one make-up', () => {
 
   it('trying one out changes nothing on the job', () => {
     const before = JSON.stringify(capped)
-    schoolsFor(capped).forEach((s) => tryOut(capped, s))
+    schoolsFor(capped, []).forEach((s) => tryOut(capped, s))
     expect(JSON.stringify(capped)).toBe(before)
   })
 
@@ -36,9 +36,24 @@ describe('two schools of one make-up', () => {
 
   it('every make-up has the shop’s own allowance as its first school, and no two alike', () => {
     for (const kind of CONSTRUCTIONS) {
-      const schools = schoolsFor(setConstruction(kind).apply(job))
+      const schools = schoolsFor(setConstruction(kind).apply(job), [])
       expect(schools[0]!.id).toBe('seam-book')
       expect(new Set(schools.map((s) => s.id)).size).toBe(schools.length)
     }
+  })
+
+  it('the shop keeps a way by name: it is offered for that make-up alone, and brings back construction, closure and allowances', () => {
+    const ours = setAllowance('seamMm', 15, '').apply(setClosure('sewn-shut').apply(capped))
+    const kept = withSchool([], ' Boat way ', ours)
+    expect(kept).toEqual([{ name: 'Boat way', construction: ours.makeUp.construction, closure: ours.makeUp.closure, overrides: { seamMm: 15 } }])
+    expect(schoolsFor(job, kept).map((s) => s.name)).not.toContain('Boat way')
+    const again = schoolsFor(capped, kept).find((s) => s.name === 'Boat way')!.edit.apply(capped)
+    expect([again.makeUp, again.allowances]).toEqual([ours.makeUp, ours.allowances])
+  })
+
+  it('a name kept again gives way to the new one; the same name of another make-up stands beside it', () => {
+    const kept = withSchool(withSchool(withSchool([], 'Ours', job), 'Ours', capped), 'Ours', setAllowance('seamMm', 10, '').apply(job))
+    expect(kept.map((s) => [s.construction.kind, s.overrides.seamMm])).toEqual([['capped', undefined], ['boxed', 10]])
+    expect(withoutSchool(kept, 'Ours', 'boxed').map((s) => s.construction.kind)).toEqual(['capped'])
   })
 })

@@ -1,6 +1,8 @@
-import type { Construction, Job } from '../../contract/index.ts'
+import type { Construction, Job, KeptSchool } from '../../contract/index.ts'
 import { EARS } from '../cover/index.ts'
 import { setAllowance, setMakeUp, type Edit } from '../job/index.ts'
+import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
+import { keptSchools } from './kept.ts'
 
 /** A way that makers differ in, by name, with its reason and effect. */
 export interface School {
@@ -10,8 +12,11 @@ export interface School {
   readonly edit: Edit
 }
 
-/** The schools that can be followed on a job's make-up; the allowance of the shop's book first. */
-export const schoolsFor = (job: Job): readonly School[] => [...allowanceSchools(job), ...constructionSchools(job.makeUp.construction)]
+/** The schools that can be followed on a job's make-up: the allowance of the shop's book first, then those the shop keeps by name. */
+export const schoolsFor = (job: Job, kept: readonly KeptSchool[]): readonly School[] => {
+  const [byTheBook, ...widths] = allowanceSchools(job)
+  return [byTheBook!, ...keptSchools(job, kept), ...widths, ...constructionSchools(job.makeUp.construction, job.units)]
+}
 
 const WIDTHS = [
   [6, 'little to turn, for fine cloth and small pieces'],
@@ -20,18 +25,19 @@ const WIDTHS = [
   [15, 'for cloth that frays, and for letting out'],
 ] as const
 
-function allowanceSchools({ allowances }: Job): readonly School[] {
+function allowanceSchools({ allowances, units }: Job): readonly School[] {
   const book = allowances.book.seamMm
+  const says = (mm: number) => `Seam ${formatLengthWithUnit(mm, units)}`
   return [
-    { id: 'seam-book', name: `Seam ${book} mm, by the book`, says: 'as the shop always does', edit: setAllowance('seamMm', null, 'Seam allowance by the book') },
-    ...WIDTHS.filter(([mm]) => mm !== book).map(([mm, says]): School => ({ id: `seam-${mm}`, name: `Seam ${mm} mm`, says, edit: setAllowance('seamMm', mm, `Seam allowance ${mm} mm`) })),
+    { id: 'seam-book', name: `${says(book)}, by the book`, says: 'as the shop always does', edit: setAllowance('seamMm', null, 'Seam allowance by the book') },
+    ...WIDTHS.filter(([mm]) => mm !== book).map(([mm, reason]): School => ({ id: `seam-${mm}`, name: says(mm), says: reason, edit: setAllowance('seamMm', mm, says(mm)) })),
   ]
 }
 
 const construction = (id: string, name: string, says: string, change: Construction): School => ({ id, name, says, edit: setMakeUp(name, (m) => ({ ...m, construction: change })) })
 
 /** Where makers differ within one make-up. */
-function constructionSchools(c: Construction): readonly School[] {
+function constructionSchools(c: Construction, unit: LengthUnit): readonly School[] {
   switch (c.kind) {
     case 'boxed':
     case 'lap-closed':
@@ -41,19 +47,19 @@ function constructionSchools(c: Construction): readonly School[] {
     case 'knife-edge':
       return [
         construction('ears-rounded', 'Corners rounded', 'by a template of 0.8 of the thickness', { ...c, corners: EARS.rounded }),
-        construction('ears-tapered', 'Corners tapered', '12 mm in over 80 mm', { ...c, corners: EARS.tapered }),
+        construction('ears-tapered', 'Corners tapered', `${formatLengthWithUnit(12, unit)} in over ${formatLengthWithUnit(80, unit)}`, { ...c, corners: EARS.tapered }),
         construction('ears', 'Corners left', 'they stand up as ears', { ...c, corners: EARS.ears }),
       ]
     case 'waterfall':
-      return [construction('front-round', 'Front rounded by 25 mm', 'softer under the knee, and less cloth', { ...c, frontRadiusMm: 25, tuckMm: 0 }), construction('front-square', 'Front square', 'as the block is cut', { ...c, frontRadiusMm: 0 })]
+      return [construction('front-round', `Front rounded by ${formatLengthWithUnit(25, unit)}`, 'softer under the knee, and less cloth', { ...c, frontRadiusMm: 25, tuckMm: 0 }), construction('front-square', 'Front square', 'as the block is cut', { ...c, frontRadiusMm: 0 })]
     case 'capped':
       return [construction('drawn', 'Border drawn to the thickness', 'the bottom seam is taken out of it: a plumper cushion', { ...c, school: 'drawn-to-thickness' }), construction('full', 'Border at full depth', 'the border finishes at the thickness', { ...c, school: 'full-depth' })]
     case 'rolled-edge':
-      return [8, 10, 14].map((rollMm) => construction(`roll-${rollMm}`, `Roll ${rollMm} mm`, rollMm < 10 ? 'a fine edge' : rollMm === 10 ? 'common' : 'a heavy edge', { ...c, rollMm }))
+      return [8, 10, 14].map((rollMm) => construction(`roll-${rollMm}`, `Roll ${formatLengthWithUnit(rollMm, unit)}`, rollMm < 10 ? 'a fine edge' : rollMm === 10 ? 'common' : 'a heavy edge', { ...c, rollMm }))
     case 'pinch-corner':
       return [construction('pinch-one', 'One panel', 'fewest seams', { ...c, panels: 'one' }), construction('pinch-three', 'Three panels', 'stripes can be centred on the top', { ...c, panels: 'three' })]
     case 'pull-over':
-      return [40, 45, 50].map((turnUnderMm) => construction(`under-${turnUnderMm}`, `${turnUnderMm} mm turned under`, 'more to pull by', { ...c, turnUnderMm }))
+      return [40, 45, 50].map((turnUnderMm) => construction(`under-${turnUnderMm}`, `${formatLengthWithUnit(turnUnderMm, unit)} turned under`, 'more to pull by', { ...c, turnUnderMm }))
     case 'wrapped-tube':
     case 'hinged-pair':
     case 'no-sew-wrap':

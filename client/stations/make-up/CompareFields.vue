@@ -3,11 +3,14 @@ import { computed, ref } from 'vue'
 import { schoolsFor, tryOut } from '../../../core/schools/index.ts'
 import { warningWords } from '../../../core/warning/index.ts'
 import { useJob } from '../../stores/job.ts'
+import { useShop } from '../../stores/shop.ts'
 import FigureValue from '../../ui/FigureValue.vue'
+import KeptSchools from './KeptSchools.vue'
 
 /** Two schools side by side on the first cushion of the job. */
 const jobs = useJob()
-const schools = computed(() => schoolsFor(jobs.job!))
+const shop = useShop()
+const schools = computed(() => schoolsFor(jobs.job!, shop.lists?.settings.schools ?? []))
 const wanted = ref<[string, string]>(['', ''])
 const pick = (i: 0 | 1) => schools.value.find((s) => s.id === wanted.value[i]) ?? schools.value[i === 0 ? 0 : Math.min(1, schools.value.length - 1)]!
 const sides = computed(() => [pick(0), pick(1)].map((s) => tryOut(jobs.job!, s)))
@@ -46,6 +49,7 @@ const stopWords = (i: number) => {
       </tr>
     </tbody>
   </table>
+  <KeptSchools />
 </template>
 
 <style scoped>
