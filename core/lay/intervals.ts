@@ -9,10 +9,13 @@ export interface Lattice {
 
 export const modulo = (value: number, step: number): number => ((value % step) + step) % step
 
+/** The lattice's first place from low on. */
+export const latticeStart = ({ start, step }: Lattice, low: number): number => low + modulo(start - low, step)
+
 /** The lattice's places from low to high. */
 export function latticePoints(lattice: Lattice, low: number, high: number): readonly number[] {
   const points: number[] = []
-  for (let x = low + modulo(lattice.start - low, lattice.step); x <= high; x += lattice.step) points.push(x)
+  for (let x = latticeStart(lattice, low); x <= high; x += lattice.step) points.push(x)
   return points
 }
 

@@ -32,7 +32,7 @@ export function turned(x: number, y: number, turn: number, flip: boolean): reado
 }
 
 /** Flattened hollow arcs are filled in by no more than this for the search: a hair of cloth for a twentieth of the convex parts. */
-const HOLLOW_MM = 2
+export const HOLLOW_MM = 2
 
 /** Keeps one shape for each different outline. */
 export class ShapeTable {

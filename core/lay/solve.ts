@@ -2,11 +2,15 @@ import type { Lay, LayProblem } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
+import { isSkylineInstance, isTilingInstance, skylineWalks, tilings } from './boxes/index.ts'
+import { incumbentFrom, type Incumbent } from './incumbent.ts'
+import { firstRecipes, orderWalks, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
-import { seeded } from '../random/index.ts'
-import { search, type Budget, type Decoder } from './search.ts'
-import { arrangeOnSkyline, isSkylineInstance } from './skyline.ts'
+import { seeded, type Random } from '../random/index.ts'
 import { round4 } from './round.ts'
+import { separation } from './separation/index.ts'
+import { takeTurns, type Budget, type Shared } from './strategy.ts'
+import { mayTile, tilePolygons } from './tiling/index.ts'
 
 /** Why there is no lay: what does not fit, and by how much. */
 export type LayFailure =
@@ -24,26 +28,34 @@ export interface Found {
 export interface SolveOptions {
   readonly seed: number
   readonly budget: Budget
+  /** One of several searches that run beside each other on the same problem, each on its own core; 0 when it is alone. */
+  readonly lane?: number
   /** Called with each better lay, the first one at once. */
   readonly onBetter?: (found: Found) => void
 }
 
-/** Plans a lay: anytime, and the same for the same problem, seed and number of steps. */
-export function solveLay(problem: LayProblem, { seed, budget, onBetter }: SolveOptions): Result<Found, LayFailure> {
+/** More lanes than any machine has cores for; seeds of different lanes never meet. */
+const LANES = 64
+
+/** Plans a lay: anytime, and the same for the same problem, seed, lane and number of steps. */
+export function solveLay(problem: LayProblem, { seed, budget, lane = 0, onBetter }: SolveOptions): Result<Found, LayFailure> {
   const instance = instanceOf(problem)
   const impossible = neverFits(problem, instance)
   if (impossible) return err(impossible)
   const bound = lowerBound(instance)
   const placer = new Placer(instance)
+  const random = seeded(seed * LANES + lane)
   let steps = 0
   const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps })
-  const { best, step } = search(instance, decodersFor(instance, placer), seeded(seed), budget, (a) => isProven(instance, a, bound), (p) => {
-    steps = p.step
-    if (p.best.left.length === 0) onBetter?.(foundOf(p.best))
-  })
-  if (best.left.length > 0) return err(roomFailure(instance, placer, best))
-  steps = step
-  return ok(foundOf(best))
+  // The first lay is always finished, however short the budget.
+  const first = placer.arrange(firstRecipes(instance)[0]!)!
+  const tell = (a: Arrangement) => a.left.length === 0 && onBetter?.(foundOf(a))
+  const incumbent = incumbentFrom(instance, first, tell)
+  tell(first)
+  const isReached = () => isProven(instance, incumbent.best(), bound)
+  steps = takeTurns(strategiesFor(instance, placer, incumbent, bound, random, budget), budget, isReached, 0, (step) => (steps = step))
+  const best = incumbent.best()
+  return best.left.length > 0 ? err(roomFailure(instance, placer, best)) : ok(foundOf(best))
 }
 
 /** As much of a problem as goes on its cloth, for a remnant or a piece of stock: pieces without a place are left out. */
@@ -56,15 +68,27 @@ export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions)
   if (instance.items.length === 0) return { format: 'loft-seam/lay', version: 1, length: 0, bound: 0, seed, placements: [], offsets: {} }
   const bound = lowerBound(instance)
   const placer = new Placer(instance)
-  const { best } = search(instance, [(recipe, isStopped) => placer.arrange(recipe, isStopped)], seeded(seed), budget, (a) => isProven(instance, a, bound), () => {})
-  return layOf(instance, best, { name: bound.name, length: 0 }, seed)
+  const first = placer.arrange(firstRecipes(instance)[0]!)!
+  const incumbent = incumbentFrom(instance, first, () => {})
+  const decode: Decoder = (recipe) => placer.arrange(recipe, budget.isStopped)
+  takeTurns([{ strategy: orderWalks(instance, decode, incumbent, seeded(seed)), share: 1 }], budget, () => isProven(instance, incumbent.best(), bound), 0, () => {})
+  return layOf(instance, incumbent.best(), { name: bound.name, length: 0 }, seed)
 }
 
-/** Plain boxes on a roll are laid on their skyline as well, which is faster and often tighter. */
-function decodersFor(instance: Instance, placer: Placer): readonly [Decoder, ...Decoder[]] {
-  const general: Decoder = (recipe, isStopped) => placer.arrange(recipe, isStopped)
-  return isSkylineInstance(instance) ? [(recipe, isStopped) => arrangeOnSkyline(instance, recipe, isStopped), general] : [general]
+/** Boxes are laid on their skyline and tiled; all others walk through orders, tile where nothing need be wasted, and are pushed apart on ever shorter cloth. */
+function strategiesFor(instance: Instance, placer: Placer, incumbent: Incumbent, { length }: Bound, random: Random, budget: Budget): readonly Shared[] {
+  const decode: Decoder = (recipe) => placer.arrange(recipe, budget.isStopped)
+  const fork = () => seeded(Math.floor(random() * 2 ** 32))
+  const walks = { strategy: orderWalks(instance, decode, incumbent, fork()), share: 1 }
+  const tiled = isTilingInstance(instance) ? [{ strategy: tilings(instance, incumbent, length, fork()), share: 2 }] : []
+  if (isSkylineInstance(instance)) return [...tiled, { strategy: skylineWalks(instance, incumbent, fork()), share: 3 }, ...(instance.items.length <= FEW_BOXES ? [walks] : [])]
+  const flush = tiled.length === 0 && mayTile(instance) ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }] : []
+  const apart = instance.sheets === 1 ? [{ strategy: separation(instance, incumbent, length, fork()), share: 3 }] : []
+  return [...flush, walks, ...tiled, ...apart]
 }
+
+/** With more boxes than this the general placer has had its say with the first lay. */
+const FEW_BOXES = 25
 
 const isProven = (instance: Instance, a: Arrangement, bound: Bound): boolean => a.left.length === 0 && a.sheets <= leastSheets(instance) && a.length <= bound.length + 1e-4
 

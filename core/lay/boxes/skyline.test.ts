@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { LayProblem, type Lay } from '../../contract/index.ts'
-import { sawnRectangles } from '../../bench/problems.ts'
-import { acceptLay } from './accept.ts'
-import { instanceOf } from './instance.ts'
-import { seeded } from '../random/index.ts'
-import { arrangeOnSkyline, isSkylineInstance } from './skyline.ts'
+import { LayProblem, type Lay } from '../../../contract/index.ts'
+import { acceptLay } from '../accept.ts'
+import { instanceOf } from '../instance.ts'
+import { seeded } from '../../random/index.ts'
+import { isSkylineInstance, skylineOf } from './skyline.ts'
 
 type Piece = Record<string, unknown>
 const box = (w: number, h: number) => [[0, 0], [w, 0], [w, h], [0, h]]
@@ -13,7 +12,9 @@ const problemOf = (pieces: Piece[], cloth: object = {}, gap = 0): LayProblem => 
 /** What the decoder alone makes of pieces in their given order. */
 function layOnSkyline(problem: LayProblem): Lay {
   const instance = instanceOf(problem)
-  const found = arrangeOnSkyline(instance, { order: instance.items.map((_, i) => i), postures: new Int8Array(instance.items.length).fill(-1), offsets: [] })!
+  const skyline = skylineOf(instance)
+  skyline.lengthOf(Int32Array.from(instance.items, (_, i) => i), Infinity)
+  const found = skyline.arrangement()
   const placements = found.spots.map((s) => ({ id: instance.items[s.item]!.piece, copy: instance.items[s.item]!.copy, x: s.x + s.posture.originX, y: s.y + s.posture.originY, turn: s.posture.turn, flip: s.posture.flip }))
   return { format: 'loft-seam/lay', version: 1, length: found.length, bound: 0, seed: 1, seconds: 0, placements, offsets: {} }
 }
@@ -43,9 +44,10 @@ describe('on the skyline, by hand', () => {
     expect(lay.length).toBe(330)
   })
 
-  it('stops when told to', () => {
-    const instance = instanceOf(sawnRectangles(20, [0], 1).problem)
-    expect(arrangeOnSkyline(instance, { order: instance.items.map((_, i) => i), postures: new Int8Array(20).fill(-1), offsets: [] }, () => true)).toBeNull()
+  it('gives an order up once it reaches the limit', () => {
+    const skyline = skylineOf(instanceOf(problemOf([{ id: 'a', outline: box(600, 300) }, { id: 'b', outline: box(600, 200) }])))
+    const order = Int32Array.from([0, 1])
+    expect([skyline.lengthOf(order, 501), skyline.lengthOf(order, 500)]).toEqual([500, Infinity])
   })
 })
 

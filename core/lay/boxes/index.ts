@@ -1,0 +1,3 @@
+export { isSkylineInstance } from './skyline.ts'
+export { skylineWalks } from './skyline-walks.ts'
+export { isTilingInstance, tilings } from './tilings.ts'

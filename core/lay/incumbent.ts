@@ -1,0 +1,37 @@
+import type { Instance } from './instance.ts'
+import type { Arrangement } from './placer.ts'
+
+/** The best arrangement found so far, shared by all strategies at work on it. */
+export interface Incumbent {
+  readonly best: () => Arrangement
+  /** Takes an arrangement if it costs less; answers its cost. */
+  readonly offer: (a: Arrangement) => number
+}
+
+export function incumbentFrom(instance: Instance, first: Arrangement, onBetter: (a: Arrangement) => void): Incumbent {
+  let best = first
+  let bestCost = costOf(instance, first)
+  return {
+    best: () => best,
+    offer: (a) => {
+      const cost = costOf(instance, a)
+      if (cost < bestCost - 1e-9) {
+        best = a
+        bestCost = cost
+        onBetter(a)
+      }
+      return cost
+    },
+  }
+}
+
+/**
+ * Pieces without a place weigh most, then sheets, then the length; a little of how high pieces
+ * stand on average leads the search across plains of equal length.
+ */
+function costOf(instance: Instance, a: Arrangement): number {
+  const missing = a.left.reduce((sum, i) => sum + instance.items[i]!.area, 0) / (instance.maxX - instance.minX)
+  const standing = a.spots.reduce((sum, s) => sum + (s.y + s.posture.shape.height) * s.posture.shape.area, 0) / (instance.totalArea || 1)
+  const sheetHeight = Number.isFinite(instance.maxY) ? instance.maxY : 0
+  return 1e4 * a.left.length + 100 * missing + (a.sheets - 1) * 2 * sheetHeight + a.length + 0.02 * standing
+}

@@ -1,0 +1,2 @@
+export { PairTable } from './pair-table.ts'
+export { separation } from './separation.ts'

@@ -1,0 +1,122 @@
+import { convexParts, type Ring } from '../convex-parts.ts'
+import { fillHollows } from '../fill-hollows.ts'
+import type { Instance } from '../instance.ts'
+import { clearanceRing, minkowskiSum } from '../no-fit.ts'
+import { HOLLOW_MM, type Shape } from '../shape.ts'
+import { easeArcs } from './ease-arcs.ts'
+
+/** What a bulging arc may be drawn larger by for the search: a hair of cloth for a tenth of its edges. */
+const BULGE_MM = 0.4
+
+/** When the kept regions hold more numbers than this (of 8 bytes each) they are forgotten and made again as needed. */
+const MOST_NUMBERS = 12_000_000
+
+/** Convex regions as half planes, three numbers each: the outward normal and its reach; `starts` says where each region begins. */
+interface Regions {
+  readonly minX: number
+  readonly maxX: number
+  readonly minY: number
+  readonly maxY: number
+  readonly starts: Int32Array
+  readonly planes: Float64Array
+}
+
+/** How deep shapes stand in each other, by pair. Depth: the shortest way out of the deepest of the convex parts. */
+export class PairTable {
+  private readonly instance: Instance
+  private readonly clearance: Ring | null
+  private readonly parts: (readonly Ring[] | undefined)[] = []
+  private readonly pairs: (Regions | undefined)[][] = []
+  private readonly againstObstacles = new Map<number, Regions>()
+  private readonly gap: number
+  private readonly outlines: 'exact' | 'eased'
+  private numbers = 0
+
+  /** `eased` outlines are a hair larger where they are curved, and much quicker. */
+  constructor(instance: Instance, outlines: 'exact' | 'eased') {
+    this.outlines = outlines
+    this.instance = instance
+    this.gap = instance.gap
+    this.clearance = instance.gap > 0 ? clearanceRing(instance.gap) : null
+  }
+
+  /** Depth of `b` in `a`, where b's corner lies at (dx, dy) from a's. */
+  depth(a: Shape, b: Shape, dx: number, dy: number): number {
+    if (a.isBox && b.isBox) {
+      const gap = this.gap
+      const across = Math.min(a.width - dx, b.width + dx)
+      const along = Math.min(a.height - dy, b.height + dy)
+      const least = (across < along ? across : along) + gap
+      return least > 0 ? least : 0
+    }
+    return a.id <= b.id ? depthIn(this.regionsOf(a, b), dx, dy) : depthIn(this.regionsOf(b, a), -dx, -dy)
+  }
+
+  /** Depth of a shape in the cloth's flaws and in what lies outside a remnant. */
+  obstacleDepth(shape: Shape, x: number, y: number): number {
+    if (this.instance.obstacles.length === 0) return 0
+    let regions = this.againstObstacles.get(shape.id)
+    if (!regions) {
+      regions = regionsOf(this.instance.obstacles.flatMap((o) => this.partsOf(shape).map((m) => minkowskiSum(o, m.map((v) => -v)))))
+      this.againstObstacles.set(shape.id, regions)
+    }
+    return depthIn(regions, x, y)
+  }
+
+  private regionsOf(a: Shape, b: Shape): Regions {
+    const known = this.pairs[a.id]?.[b.id]
+    if (known) return known
+    const fixed = this.partsOf(a).map((p) => (this.clearance ? minkowskiSum(p, this.clearance) : p))
+    const regions = regionsOf(fixed.flatMap((f) => this.partsOf(b).map((m) => minkowskiSum(f, m.map((v) => -v)))))
+    this.numbers += regions.planes.length
+    if (this.numbers > MOST_NUMBERS) {
+      this.pairs.length = 0
+      this.numbers = regions.planes.length
+    }
+    ;(this.pairs[a.id] ??= [])[b.id] = regions
+    return regions
+  }
+
+  private partsOf(shape: Shape): readonly Ring[] {
+    return (this.parts[shape.id] ??= convexParts(this.outlines === 'exact' ? shape.ring : easeArcs(fillHollows(shape.ring, HOLLOW_MM), BULGE_MM)))
+  }
+}
+
+function depthIn({ minX, maxX, minY, maxY, starts, planes }: Regions, x: number, y: number): number {
+  if (x <= minX || x >= maxX || y <= minY || y >= maxY) return 0
+  let deepest = 0
+  for (let r = 0; r + 1 < starts.length; r++) {
+    let depth = Infinity
+    const end = starts[r + 1]!
+    for (let k = starts[r]!; k < end; k += 3) {
+      const out = planes[k + 2]! - planes[k]! * x - planes[k + 1]! * y
+      if (out < depth) {
+        depth = out
+        if (depth <= deepest) break
+      }
+    }
+    if (depth > deepest) deepest = depth
+  }
+  return deepest
+}
+
+function regionsOf(rings: readonly Ring[]): Regions {
+  const starts = new Int32Array(rings.length + 1)
+  const planes: number[] = []
+  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity]
+  rings.forEach((ring, r) => {
+    for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+      const [ax, ay, bx, by] = [ring[j]!, ring[j + 1]!, ring[i]!, ring[i + 1]!]
+      minX = Math.min(minX, bx)
+      maxX = Math.max(maxX, bx)
+      minY = Math.min(minY, by)
+      maxY = Math.max(maxY, by)
+      const length = Math.hypot(bx - ax, by - ay)
+      if (length < 1e-9) continue
+      const [nx, ny] = [(by - ay) / length, -(bx - ax) / length]
+      planes.push(nx, ny, nx * bx + ny * by)
+    }
+    starts[r + 1] = planes.length
+  })
+  return { minX, maxX, minY, maxY, starts, planes: Float64Array.from(planes) }
+}

@@ -1,0 +1,1 @@
+export { mayTile, tilePolygons } from './polygon-tiling.ts'
