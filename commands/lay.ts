@@ -1,13 +1,14 @@
 import { LayProblem, MOST_PIECES, readWith } from '../contract/index.ts'
-import { acceptLay, problemFaults, solveLay, type Found } from '../core/lay/index.ts'
+import { acceptLay, problemFaults, type Found } from '../core/lay/index.ts'
 import { numberOption, readArguments, UsageError } from './arguments.ts'
 import { readJson, writeJson } from './files.ts'
+import { searchLay } from './search-lay.ts'
 import { failureWords } from './words.ts'
 
 const EXIT = { ok: 0, badProblem: 2, noLay: 3 } as const
 
-/** `lay PROBLEM.json --out LAY.json [--seconds S] [--seed N]`; answers the exit code. */
-export function lay(argv: readonly string[]): number {
+/** `lay PROBLEM.json --out LAY.json [--seconds S] [--seed N] [--steps N]`; answers the exit code. */
+export async function lay(argv: readonly string[]): Promise<number> {
   const args = readArguments(argv, ['out', 'seconds', 'seed', 'steps'])
   const out = args.options.get('out')
   if (out === undefined) throw new UsageError('--out LAY.json is missing')
@@ -22,19 +23,17 @@ export function lay(argv: readonly string[]): number {
     return EXIT.badProblem
   }
 
-  const started = performance.now()
-  const elapsed = () => (performance.now() - started) / 1000
-  const isStopped = () => elapsed() > seconds * 0.97
-  const solved = solveLay(read.value, { seed, budget: { steps, isStopped }, onBetter: (found) => say(progressLine(found, elapsed())) })
+  const solved = await searchLay(read.value, { seed, seconds, steps }, (found, elapsed) => say(progressLine(found, elapsed)))
   if (!solved.ok) {
     say(failureWords(solved.error))
     return EXIT.noLay
   }
-  const result = { ...solved.value.lay, seconds: Number(elapsed().toFixed(2)) }
+  const { found, elapsed } = solved.value
+  const result = { ...found.lay, seconds: Number(elapsed.toFixed(2)) }
   const doubts = acceptLay(read.value, result)
   if (doubts.length > 0) throw new Error(`the planner's lay does not pass its own check: ${JSON.stringify(doubts.slice(0, 3))}`)
   writeJson(out, result)
-  say(`${progressLine(solved.value, elapsed())}, ${solved.value.steps} steps`)
+  say(`${progressLine(found, elapsed)}, ${found.steps} steps`)
   return EXIT.ok
 }
 

@@ -1,6 +1,6 @@
 import type { Instance } from './instance.ts'
 
-export type BoundName = 'area' | 'tallest piece' | 'wide pieces'
+export type BoundName = 'area' | 'tallest piece' | 'wide pieces' | 'every way tried'
 
 export interface Bound {
   readonly name: BoundName

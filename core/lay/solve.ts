@@ -2,7 +2,8 @@ import type { Lay, LayProblem } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
-import { isSkylineInstance, isTilingInstance, skylineWalks, tilings } from './boxes/index.ts'
+import { boxBeams, isBeamInstance, isProofInstance, isSkylineInstance, proveBoxes, skylineWalks } from './boxes/index.ts'
+import type { Found } from './found.ts'
 import { incumbentFrom, type Incumbent } from './incumbent.ts'
 import { firstRecipes, orderWalks, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
@@ -18,12 +19,6 @@ export type LayFailure =
   | { readonly code: 'longer-than-cloth'; readonly piece: string; readonly over: number }
   | { readonly code: 'no-place'; readonly piece: string }
   | { readonly code: 'no-room'; readonly pieces: readonly string[] }
-
-export interface Found {
-  readonly lay: Omit<Lay, 'seconds'>
-  readonly bound: Bound
-  readonly steps: number
-}
 
 export interface SolveOptions {
   readonly seed: number
@@ -42,7 +37,8 @@ export function solveLay(problem: LayProblem, { seed, budget, lane = 0, onBetter
   const instance = instanceOf(problem)
   const impossible = neverFits(problem, instance)
   if (impossible) return err(impossible)
-  const bound = lowerBound(instance)
+  let bound = lowerBound(instance)
+  const prove = (length: number) => (bound = { name: 'every way tried', length })
   const placer = new Placer(instance)
   const random = seeded(seed * LANES + lane)
   let steps = 0
@@ -53,7 +49,7 @@ export function solveLay(problem: LayProblem, { seed, budget, lane = 0, onBetter
   const incumbent = incumbentFrom(instance, first, tell)
   tell(first)
   const isReached = () => isProven(instance, incumbent.best(), bound)
-  steps = takeTurns(strategiesFor(instance, placer, incumbent, bound, random, budget), budget, isReached, 0, (step) => (steps = step))
+  steps = takeTurns(strategiesFor({ instance, placer, incumbent, bound: bound.length, lane, prove }, random, budget), budget, isReached, 0, (step) => (steps = step))
   const best = incumbent.best()
   return best.left.length > 0 ? err(roomFailure(instance, placer, best)) : ok(foundOf(best))
 }
@@ -75,16 +71,27 @@ export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions)
   return layOf(instance, incumbent.best(), { name: bound.name, length: 0 }, seed)
 }
 
-/** Boxes are laid on their skyline and tiled; all others walk through orders, tile where nothing need be wasted, and are pushed apart on ever shorter cloth. */
-function strategiesFor(instance: Instance, placer: Placer, incumbent: Incumbent, { length }: Bound, random: Random, budget: Budget): readonly Shared[] {
+interface Search {
+  readonly instance: Instance
+  readonly placer: Placer
+  readonly incumbent: Incumbent
+  readonly bound: number
+  readonly lane: number
+  /** Called with a length that no lay can undercut. */
+  readonly prove: (length: number) => void
+}
+
+/** Boxes are laid in beams and on their skyline; all others walk through orders, tile where nothing need be wasted, and are pushed apart on ever shorter cloth. */
+function strategiesFor({ instance, placer, incumbent, bound, lane, prove }: Search, random: Random, budget: Budget): readonly Shared[] {
   const decode: Decoder = (recipe) => placer.arrange(recipe, budget.isStopped)
   const fork = () => seeded(Math.floor(random() * 2 ** 32))
   const walks = { strategy: orderWalks(instance, decode, incumbent, fork()), share: 1 }
-  const tiled = isTilingInstance(instance) ? [{ strategy: tilings(instance, incumbent, length, fork()), share: 2 }] : []
-  if (isSkylineInstance(instance)) return [...tiled, { strategy: skylineWalks(instance, incumbent, fork()), share: 3 }, ...(instance.items.length <= FEW_BOXES ? [walks] : [])]
-  const flush = tiled.length === 0 && mayTile(instance) ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }] : []
-  const apart = instance.sheets === 1 ? [{ strategy: separation(instance, incumbent, length, fork()), share: 3 }] : []
-  return [...flush, walks, ...tiled, ...apart]
+  const beams = isBeamInstance(instance) ? [{ strategy: boxBeams(instance, incumbent, bound, lane, fork()), share: 5 }] : []
+  const proof = isProofInstance(instance) ? [{ strategy: proveBoxes(instance, incumbent, prove), share: 3 }] : []
+  if (isSkylineInstance(instance)) return [...beams, ...proof, { strategy: skylineWalks(instance, incumbent, fork()), share: 1 }, ...(instance.items.length <= FEW_BOXES ? [walks] : [])]
+  const flush = beams.length === 0 && mayTile(instance) ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }] : []
+  const apart = instance.sheets === 1 ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }] : []
+  return [...flush, walks, ...beams, ...apart]
 }
 
 /** With more boxes than this the general placer has had its say with the first lay. */

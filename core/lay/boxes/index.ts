@@ -1,3 +1,4 @@
+export { boxBeams, isBeamInstance } from './box-beams.ts'
+export { isProofInstance, proveBoxes } from './box-proof.ts'
 export { isSkylineInstance } from './skyline.ts'
 export { skylineWalks } from './skyline-walks.ts'
-export { isTilingInstance, tilings } from './tilings.ts'

@@ -9,6 +9,8 @@ import { skylineOf } from './skyline.ts'
 const STRAY = 0.002
 /** Steps of a first walk, per box; each round of walks is longer by as many. */
 const STEPS = 20
+/** What a flatter upper edge counts beside the length: orders of equal length are told apart by the waste below. */
+const FLATNESS = 0.3
 const DECODES_A_STEP = 16
 
 /** Walks from the usual orders by exchanging and moving boxes in the order, each round of walks longer than the last. */
@@ -16,6 +18,7 @@ export function* skylineWalks(instance: Instance, incumbent: Incumbent, random: 
   const n = instance.items.length
   const skyline = skylineOf(instance)
   const starts = firstRecipes(instance).map((r) => Int32Array.from(r.order))
+  const flattest = instance.totalArea / (instance.maxX - instance.minX + instance.gap)
   let best = Infinity
   for (let round = 1; ; round++) {
     for (const start of starts) {
@@ -26,20 +29,20 @@ export function* skylineWalks(instance: Instance, incumbent: Incumbent, random: 
         if (s % DECODES_A_STEP === 0) yield DECODES_A_STEP * n * 1.2
         const undo = n < 2 ? () => {} : vary(order, random)
         const limit = here * (1 + STRAY * (1 - s / steps)) + 1e-9
-        const length = measured(order, limit)
-        if (length < limit) here = length
+        const cost = measured(order, limit)
+        if (cost < limit) here = cost
         else undo()
       }
     }
   }
 
   function measured(order: Int32Array, limit: number): number {
-    const length = skyline.lengthOf(order, limit)
+    const length = skyline.lengthOf(order, limit - FLATNESS * flattest)
     if (length < best - 1e-9) {
       best = length
       incumbent.offer(skyline.arrangement())
     }
-    return length
+    return length === Infinity ? Infinity : length + FLATNESS * skyline.meanHeight()
   }
 }
 

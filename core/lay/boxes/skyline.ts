@@ -12,6 +12,8 @@ export const isSkylineInstance = (instance: Instance): boolean =>
 export interface Skyline {
   /** Length of the lay of boxes in this order; Infinity once it reaches `limit`. */
   readonly lengthOf: (order: Int32Array, limit: number) => number
+  /** Mean height of the upper edge of the last lay: less of it is less waste below. */
+  readonly meanHeight: () => number
   /** The lay of the last order whose length was asked for, which must have been finished. */
   readonly arrangement: () => Arrangement
 }
@@ -45,7 +47,7 @@ export function skylineOf(instance: Instance): Skyline {
   const isLaid = new Uint8Array(n)
   const laid = { box: new Int32Array(n), x: new Int32Array(n), y: new Int32Array(n), count: 0 }
 
-  return { lengthOf, arrangement }
+  return { lengthOf, meanHeight, arrangement }
 
   function lengthOf(order: Int32Array, limit: number): number {
     const limitUnits = limit * UNITS + gapUnits
@@ -70,6 +72,12 @@ export function skylineOf(instance: Instance): Skyline {
       lay(box, ledge, onLeft >= onRight)
     }
     return (top - gapUnits) / UNITS
+  }
+
+  function meanHeight(): number {
+    let under = 0
+    for (let k = leftmost; k !== NONE; k = after[k]!) under += width[k]! * y[k]!
+    return under / wholeWidth / UNITS
   }
 
   function start(order: Int32Array): void {
