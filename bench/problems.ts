@@ -30,6 +30,20 @@ export function sawnRectangles(count: number, turns: number[], seed: number): Be
   return { name: `sawn ${count}${turns.length > 1 ? ', free quarter turns' : ''}`, problem: problemOf(width, shuffled(pieces, random)), optimum: length }
 }
 
+/** Rectangles sawn on a grid from patterned cloth, most of them with the phase at which they lay: the whole is the optimum. */
+export function cutPrint(count: number, pattern: 'stripe' | 'print', seed: number): BenchProblem {
+  const random = seeded(seed)
+  const grid = 20
+  const [width, length] = [1360, 200 + Math.round((count * 50) / grid) * grid]
+  const repeat = { across: 140, along: pattern === 'print' ? 180 : null }
+  const pieces = sawOnGrid(width, length, count, grid, random).map(({ x, y, w, h }, i) => {
+    const match = random() < 0.6 ? { group: 'run', anchor: [w / 2, h / 2] as [number, number], across: (x + w / 2) % repeat.across, along: repeat.along && (y + h / 2) % repeat.along } : null
+    return piece(`C${i + 1}`, box(w, h), { match })
+  })
+  const problem = problemOf(width, shuffled(pieces, random), { groups: { run: { across: 0, along: 0 } } })
+  return { name: `cut ${pattern} ${count}`, problem: { ...problem, cloth: { ...problem.cloth, repeat } }, optimum: length }
+}
+
 /** Convex polygons cut from one rectangle by straight lines: the whole is the optimum. */
 export function cutJigsaw(count: number, seed: number): BenchProblem {
   const random = seeded(seed)
@@ -81,6 +95,25 @@ function saw(w: number, h: number, count: number, random: Random): (readonly [nu
     const [[pw, ph], ...rest] = parts as [readonly [number, number], ...(readonly [number, number])[]]
     const at = 0.3 + random() * 0.4
     parts = pw > ph ? [[Math.round(pw * at), ph], [pw - Math.round(pw * at), ph], ...rest] : [[pw, Math.round(ph * at)], [pw, ph - Math.round(ph * at)], ...rest]
+  }
+  return parts
+}
+
+interface Sawn {
+  readonly x: number
+  readonly y: number
+  readonly w: number
+  readonly h: number
+}
+
+function sawOnGrid(width: number, length: number, count: number, grid: number, random: Random): readonly Sawn[] {
+  let parts: readonly Sawn[] = [{ x: 0, y: 0, w: width, h: length }]
+  while (parts.length < count) {
+    const [largest, ...rest] = parts.toSorted((a, b) => b.w * b.h - a.w * a.h) as [Sawn, ...Sawn[]]
+    const { x, y, w, h } = largest
+    const share = 0.3 + random() * 0.4
+    const at = Math.max(grid, Math.round((Math.max(w, h) * share) / grid) * grid)
+    parts = w > h ? [{ x, y, w: at, h }, { x: x + at, y, w: w - at, h }, ...rest] : [{ x, y, w, h: at }, { x, y: y + at, w, h: h - at }, ...rest]
   }
   return parts
 }

@@ -16,6 +16,6 @@ export async function bench(argv: readonly string[]): Promise<number> {
   if (which === 'all' || which === 'plans') await benchPlans()
   if (which === 'all' || which === 'server') await benchServer(ROOT)
   if (which === 'all' || which === 'page') await benchPage(ROOT)
-  if (which === 'all' || which === 'lays') benchLays(long ? [2, 10, 60] : [2, 10])
+  if (which === 'all' || which === 'lays') await benchLays(long ? [2, 10, 60] : [2, 10])
   return 0
 }

@@ -8,4 +8,4 @@ export { Buttons, Closure, Construction, EarCut, Finishing, Grip, Handles, MakeU
 export { migrateCloth, migrateGrade, migrateSettings } from './migrate.ts'
 export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
 export { CornerSetting, Dimension, Division, type Ear, EdgeRole, EdgeSetting, Footprint, Lean, MOST_CUSHIONS, MOST_LEAN_DEG, MOST_SWEEP_DEG, type OldSizes, Seat } from './seat.ts'
-export { AllowanceBook, Band, Cloth, KeptSchool, Pattern, ShopSettings } from './shop.ts'
+export { AllowanceBook, Band, Cloth, Flaw, KeptSchool, Pattern, ShopSettings, Supply } from './shop.ts'

@@ -7,7 +7,7 @@ import { Seat } from './seat.ts'
 import { AllowanceBook, Cloth } from './shop.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 4
+export const JOB_VERSION = 5
 
 /** Where the stripes fall. Bands are counted from 0; lengths run from the left end of the seat. */
 export const PlacementRule = z.discriminatedUnion('kind', [
@@ -26,6 +26,7 @@ export const ClothChoice = z.strictObject({
   cloth: Cloth.describe('a copy of the cloth as it was when chosen'),
   direction: z.enum(['up-the-roll', 'railroaded']),
   match: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('none') }), z.strictObject({ kind: z.literal('matched'), rule: PlacementRule })]),
+  alongRule: z.enum(['front-edges-alike', 'centred']).describe('where a repeat along the roll falls: the same at every front edge, or its middle at the middle of each cushion'),
   others: z.partialRecord(ClothRole.exclude(['face']), Cloth).describe('other cloths by what they are for; the rest is cut from the cloth of the job'),
   sideBoxing: z.enum(['upright', 'along']).describe('how the stripe runs on the side boxing'),
 })
@@ -49,6 +50,6 @@ export const Job = z.strictObject({
     overrides: AllowanceBook.partial().describe('what this job sets otherwise'),
     edges: z.record(Words(120), AllowanceMm).describe('allowances of single edges, by panel and edge: `top-plate/front`'),
   }),
-  lays: z.record(Words(60), z.strictObject({ problemKey: Words(64), lay: Lay })).describe('lays that were kept, by the id of their cloth, with the key of the pieces they were made for'),
+  lays: z.record(Words(60), z.strictObject({ problemKey: Words(64), lay: Lay, byHand: z.boolean().describe('changed by hand: it stands, however short others are'), locked: z.array(Words(220)).max(5000).describe('pieces that the planner may not move, as `id#copy`') })).describe('lays that were kept, by the id of their cloth, with the key of the pieces they were made for'),
 })
 export type Job = z.infer<typeof Job>

@@ -7,7 +7,8 @@ type Document = Record<string, unknown>
 export function migrateJob(document: Document): Document {
   const second = document['version'] === 1 ? { ...document, version: 2, seat: shapedSeat(document['seat']) } : document
   const third = second['version'] === 2 ? { ...second, version: 3, filling: judgedFilling(second['filling'], second) } : second
-  return third['version'] === 3 ? manyMakeUps(third) : third
+  const fourth = third['version'] === 3 ? manyMakeUps(third) : third
+  return fourth['version'] === 4 ? anyPattern(fourth) : fourth
 }
 
 /** Version 3 knew one make-up, boxed with a zip in a gusset, one cloth and one lay. */
@@ -27,15 +28,28 @@ function manyMakeUps({ makeUp, cloth, allowances, lay, ...others }: Document): D
   }
 }
 
+/** Version 4 knew plain cloth and stripes along the roll, always to be bought. */
+function anyPattern({ cloth, lays, ...rest }: Document): Document {
+  const others = { ...rest, lays: isDocument(lays) ? Object.fromEntries(Object.entries(lays).map(([id, kept]) => [id, isDocument(kept) ? { byHand: false, locked: [], ...kept } : kept])) : lays }
+  if (!isDocument(cloth)) return { ...others, version: 5, cloth }
+  const own = isDocument(cloth['others']) ? Object.fromEntries(Object.entries(cloth['others']).map(([role, c]) => [role, migrateCloth(c)])) : cloth['others']
+  return { ...others, version: 5, cloth: { alongRule: 'front-edges-alike', ...cloth, cloth: migrateCloth(cloth['cloth']), others: own } }
+}
+
 const ALL_SIDES = ['front', 'right', 'back', 'left']
 const ZIP_GUSSET = { kind: 'zip-gusset', side: 'back', lapped: false, pocketMm: 0 }
 const NO_TRIMS = { ties: null, handles: null, vents: null, grip: { kind: 'none' }, buttons: null, finishing: 'overlocked-together', trimReserveMm: 0 }
 
 const isDocument = (value: unknown): value is Document => typeof value === 'object' && value !== null
 
-/** A cloth of the time before its stretch, shrinkage and fibre were known. */
-export const migrateCloth = (cloth: unknown): unknown =>
-  !isDocument(cloth) || 'fibre' in cloth ? cloth : { ...cloth, thicknessMm: 0.6, stretch: { across: 0, along: 0 }, shrink: { across: 0, along: 0 }, washFirst: false, fibre: 'mixed', marking: 'notches' }
+/** A cloth of the time before its stretch, shrinkage and fibre, or its supply and flaws, were known. */
+export function migrateCloth(cloth: unknown): unknown {
+  if (!isDocument(cloth)) return cloth
+  const known = 'fibre' in cloth ? cloth : { ...cloth, thicknessMm: 0.6, stretch: { across: 0, along: 0 }, shrink: { across: 0, along: 0 }, washFirst: false, fibre: 'mixed', marking: 'notches' }
+  if ('supply' in known) return known
+  const { pattern } = known as Document
+  return { ...known, pattern: isDocument(pattern) && pattern['kind'] === 'stripes' ? { runs: 'along', ...pattern } : pattern, massGM2: 300, use: 'indoors', reversible: false, supply: { kind: 'to-buy' }, flaws: [] }
+}
 
 /** An allowance book of the time before laps and open piping. */
 export const migrateBook = (book: unknown): unknown => (!isDocument(book) || 'tapeMarginMm' in book ? book : { ...book, pipingRunOffMm: 40, tapeMarginMm: 6 })

@@ -7,15 +7,48 @@ export const Colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such
 export const Band = z.strictObject({ colour: Colour, widthMm: PositiveMm, name: Words(40) })
 export type Band = z.infer<typeof Band>
 
+const Bands = z.array(Band).min(2, 'wants two bands at least').max(60)
+const Start = z.number().min(0).max(5000)
+
+/** What is woven into or printed on a cloth, as one repeat. */
 export const Pattern = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('plain') }),
   z.strictObject({
     kind: z.literal('stripes'),
-    bands: z.array(Band).min(2).max(60).describe('one repeat across the roll, running along it'),
-    startMm: z.number().min(0).max(5000).describe('from the left edge of the cloth to the start of a repeat'),
+    runs: z.enum(['along', 'across']).describe('the way the stripes run on the roll'),
+    bands: Bands.describe('one repeat, band by band'),
+    startMm: Start.describe('from the left edge of the cloth (or its starting end) to the start of a repeat'),
+  }),
+  z.strictObject({
+    kind: z.literal('check'),
+    across: Bands.describe('one repeat from left to right, of the bands that run along the roll'),
+    along: Bands.describe('one repeat from the starting end on, of the bands that run across it'),
+    startMm: Start.describe('from the left edge of the cloth to the start of a repeat'),
+    startAlongMm: Start.describe('from the starting end to the start of a repeat'),
+  }),
+  z.strictObject({
+    kind: z.literal('motif'),
+    acrossMm: PositiveMm.max(3000),
+    alongMm: PositiveMm.max(3000),
+    colour: Colour,
+    startMm: Start.describe('from the left edge of the cloth to the middle of a motif'),
+    startAlongMm: Start.describe('from the starting end to the middle of a motif'),
+    halfDrop: z.boolean().describe('every second column stands half a repeat further along'),
   }),
 ])
 export type Pattern = z.infer<typeof Pattern>
+
+/** Where cloth comes from: bought as needed, or lying in the shop. */
+export const Supply = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('to-buy') }),
+  z.strictObject({ kind: z.literal('length'), lengthMm: PositiveMm.max(200_000).describe('what is left on the roll') }),
+  z.strictObject({ kind: z.literal('remnant'), outline: z.array(z.tuple([z.number().min(0).max(20_000), z.number().min(0).max(20_000)])).min(3).max(200).describe('true outline, corner by corner: from the left edge, then from the starting end') }),
+])
+export type Supply = z.infer<typeof Supply>
+
+/** A place on the cloth that nothing may be cut from. */
+export const Flaw = z.strictObject({ xMm: z.number().min(0).max(5000).describe('from the left edge'), yMm: z.number().min(0).max(200_000).describe('from the starting end'), widthMm: PositiveMm.max(5000), lengthMm: PositiveMm.max(20_000) })
+export type Flaw = z.infer<typeof Flaw>
 
 /** A share for each way on the roll. */
 const TwoWays = (most: number, says: string) => z.strictObject({ across: z.number().min(0).max(most, says), along: z.number().min(0).max(most, says) })
@@ -36,6 +69,11 @@ export const Cloth = z.strictObject({
   washFirst: z.boolean().describe('washed before it is cut; otherwise pieces are cut larger'),
   fibre: z.enum(['natural', 'mixed', 'synthetic']),
   marking: z.enum(['notches', 'tacks']).describe('tacks or clips on deep pile and dark cloth, where a notch is lost'),
+  massGM2: z.number().min(0).max(3000),
+  use: z.enum(['indoors', 'outdoors', 'aboard']),
+  reversible: z.boolean(),
+  supply: Supply,
+  flaws: z.array(Flaw).max(200, 'are more than 200: cut the bad part off and enter what is left'),
 })
 export type Cloth = z.infer<typeof Cloth>
 

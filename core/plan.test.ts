@@ -128,7 +128,7 @@ describe('warnings', () => {
     ['one block of 2.2 m', benchJob({ count: 1 }), 'block-joined'],
     ['plates wider than the cloth', benchJob({ count: 1 }), 'piece-wider-than-cloth'],
     ['a thickness no stack makes', benchJob({ thickness: 83 }), 'no-sheet-thickness'],
-    ['stripes wider than the cloth', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [{ name: 'a', colour: '#ffffff', widthMm: 800 }, { name: 'b', colour: '#000000', widthMm: 900 }] } } } }, 'repeat-over-width'],
+    ['stripes wider than the cloth', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, pattern: { kind: 'stripes', runs: 'along', startMm: 0, bands: [{ name: 'a', colour: '#ffffff', widthMm: 800 }, { name: 'b', colour: '#000000', widthMm: 900 }] } } } }, 'repeat-over-width'],
     ['a snug cover', foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } })), 'cover-shrinks-seat'],
     ['matching a plain cloth', { ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')! } }, 'nothing-to-match'],
   ])('%s', (_name, doubtful, code) => expect(codes(doubtful)).toContain(code))

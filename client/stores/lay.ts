@@ -1,19 +1,18 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Lay } from '../../contract/index.ts'
+import type { Job, Lay, Placement } from '../../contract/index.ts'
 import type { ClothLay } from '../../core/cloth/index.ts'
-import type { LayFailure } from '../../core/lay/index.ts'
+import { acceptLay, placementKey, withPlacement, type LayFailure } from '../../core/lay/index.ts'
 import { textKey } from '../../core/text-key/index.ts'
-import LayWorker from '../workers/lay.worker.ts?worker'
-import type { LayMessage, LayRequest } from '../workers/lay.worker.ts'
 import { useJob } from './job.ts'
+import { laneCount, searchInLanes, type LaySearch } from './lay-lanes.ts'
 
 const FIRST_LAY_SECONDS = 1.5
 const AFTER_TYPING_MS = 250
 /** Lays of pieces as they were before, for undo. */
 const MOST_REMEMBERED = 20
 
-/** The lays of the open job, one for each cloth: planned anew in a worker whenever their pieces change, searched on when asked. */
+/** The lays of the open job, one for each cloth: planned anew in workers whenever their pieces change, searched on when asked, changed by hand. */
 export const useLay = defineStore('lay', () => {
   const jobs = useJob()
   const found = shallowRef<ReadonlyMap<string, FoundLay>>(new Map())
@@ -21,32 +20,34 @@ export const useLay = defineStore('lay', () => {
   const running = ref(false)
   const seconds = ref(0)
   const wanted = ref(0)
-  let worker: Worker | null = null
+  let search: LaySearch | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** What is cut from each cloth, and the key of its pieces. */
   const cloths = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan.cloth.lays.map((own) => ({ ...own, key: textKey(JSON.stringify(own.problem)) })) : []))
   const index = computed(() => Math.min(wanted.value, Math.max(0, cloths.value.length - 1)))
   const chosen = computed(() => cloths.value[index.value] ?? null)
-  const keptFor = (own: KeyedLay): Lay | null => {
+  const keptFor = (own: KeyedLay): KeptLay | null => {
     const kept = jobs.job?.lays[own.cloth.id]
-    return kept?.problemKey === own.key ? kept.lay : null
+    return kept?.problemKey === own.key ? kept : null
   }
-  /** The shorter of the kept lay and the one just found, for these very pieces. */
+  /** A lay changed by hand; else the shorter of the kept lay and the one just found, for these very pieces. */
   function bestFor(own: KeyedLay): Lay | null {
     const [kept, fresh] = [keptFor(own), found.value.get(own.key)?.lay ?? null]
-    if (!kept || !fresh) return kept ?? fresh
-    return fresh.length < kept.length - 1e-6 ? fresh : kept
+    if (!kept || !fresh || kept.byHand) return kept?.lay ?? fresh
+    return fresh.length < kept.lay.length - 1e-6 ? fresh : kept.lay
   }
   const all = computed(() => cloths.value.map(bestFor))
   /** The best lay of a cloth, by its id; null while it has none. */
   const of = (clothId: string): Lay | null => all.value[cloths.value.findIndex((c) => c.cloth.id === clothId)] ?? null
   const current = computed(() => all.value[index.value] ?? null)
   const failure = computed(() => (chosen.value ? (failures.value.get(chosen.value.key) ?? null) : null))
-  const isKept = computed(() => {
-    const kept = chosen.value && keptFor(chosen.value)
-    return kept !== null && kept.length <= (current.value?.length ?? Infinity)
-  })
+  const kept = computed(() => chosen.value && keptFor(chosen.value))
+  const isKept = computed(() => kept.value !== null && (kept.value.byHand || kept.value.lay.length <= (current.value?.length ?? Infinity)))
+  const byHand = computed(() => kept.value?.byHand ?? false)
+  const locked = computed<ReadonlySet<string>>(() => new Set(kept.value?.locked))
+  /** What is wrong with a lay changed by hand: overlaps, phases, the cloth's edges. The planner's own lays are sound. */
+  const faults = computed(() => (byHand.value && chosen.value && current.value ? acceptLay(chosen.value.problem, current.value) : []))
 
   watch(
     () => cloths.value.map((c) => c.key).join(),
@@ -66,50 +67,92 @@ export const useLay = defineStore('lay', () => {
   function searchNext(): void {
     const waiting = cloths.value.filter((own) => !bestFor(own) && !failures.value.has(own.key))
     const next = waiting.find((own) => own.key === chosen.value?.key) ?? waiting[0]
-    if (next) searchFor(next, FIRST_LAY_SECONDS, 1)
+    if (next) searchFor(next, FIRST_LAY_SECONDS, 1, 1)
   }
 
-  /** Searches on for so many seconds; each better lay shows at once. */
-  function search(forSeconds: number, seed: number): void {
-    if (chosen.value) searchFor(chosen.value, forSeconds, seed)
+  /** Searches on for so many seconds on all cores; each better lay shows at once. */
+  function searchOn(forSeconds: number, seed: number): void {
+    if (chosen.value) searchFor(chosen.value, forSeconds, seed, laneCount())
   }
 
-  function searchFor({ key, problem }: KeyedLay, forSeconds: number, seed: number): void {
+  function searchFor(own: KeyedLay, forSeconds: number, seed: number, lanes: number): void {
     stop()
     running.value = true
-    worker = new LayWorker()
-    worker.onmessage = ({ data }: MessageEvent<LayMessage>) => {
-      if (data.kind === 'failed') {
-        failures.value = new Map(failures.value).set(key, data.failure)
-        return end()
-      }
-      seconds.value = data.seconds
-      const before = found.value.get(key)?.lay.length ?? Infinity
-      if (data.found.lay.length < before - 1e-6) found.value = new Map([...found.value].slice(-MOST_REMEMBERED)).set(key, { lay: { ...data.found.lay, seconds: Number(data.seconds.toFixed(2)) }, boundName: data.found.bound.name })
-      if (data.kind === 'done') end()
-    }
-    worker.onerror = () => stop()
-    worker.postMessage({ problem: JSON.parse(JSON.stringify(problem)), seed, seconds: forSeconds } satisfies LayRequest)
+    search = searchInLanes({ problem: own.problem, seed, seconds: forSeconds, locked: NOTHING_LOCKED }, lanes, {
+      onBetter: ({ lay, bound }, after) => {
+        seconds.value = after
+        const before = found.value.get(own.key)
+        // Another lane may know the better bound of the same lay.
+        if (lay.length < (before?.lay.length ?? Infinity) - 1e-6 || (lay.length <= before!.lay.length + 1e-6 && lay.bound > before!.lay.bound)) remember(own.key, { lay: { ...lay, seconds: Number(after.toFixed(2)) }, boundName: bound.name })
+      },
+      onEnd: (why) => {
+        if (why) failures.value = new Map(failures.value).set(own.key, why)
+        stop()
+        searchNext()
+      },
+    })
   }
 
-  function end(): void {
+  /** Lays all that is not locked anew round what is; the best of it takes the place of the lay changed by hand. */
+  function complete(forSeconds: number): void {
+    const [own, from] = [chosen.value, current.value]
+    if (!own || !from) return
     stop()
-    searchNext()
+    running.value = true
+    const keys = [...locked.value]
+    let best: Lay | null = null
+    search = searchInLanes({ problem: own.problem, seed: 1, seconds: forSeconds, locked: { lay: from, keys } }, laneCount(), {
+      onBetter: ({ lay }, after) => {
+        seconds.value = after
+        if (!best || lay.length < best.length - 1e-6) best = { ...lay, seconds: Number(after.toFixed(2)) }
+      },
+      onEnd: (why) => {
+        stop()
+        if (why) failures.value = new Map(failures.value).set(own.key, why)
+        else if (best) keepAs('Laid round the locked pieces', own, best, true, keys)
+      },
+    })
   }
+
+  const remember = (key: string, lay: FoundLay) => (found.value = new Map([...found.value].slice(-MOST_REMEMBERED)).set(key, lay))
 
   function stop(): void {
-    worker?.terminate()
-    worker = null
+    search?.stop()
+    search = null
     running.value = false
   }
 
+  const keepAs = (says: string, own: KeyedLay, lay: Lay, isByHand: boolean, keys: readonly string[], key: string | null = null) =>
+    jobs.edit({ says, apply: (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: { problemKey: own.key, lay, byHand: isByHand, locked: [...keys] } } }) }, key)
+
   function keep(): void {
-    const [own, lay] = [chosen.value, current.value]
-    if (own && lay) jobs.edit({ says: 'Keep the lay', apply: (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: { problemKey: own.key, lay } } }) })
+    if (chosen.value && current.value) keepAs('Keep the lay', chosen.value, current.value, byHand.value, [...locked.value])
   }
 
-  return { cloths, chosen, index, wanted, all, of, current, failure, running, seconds, isKept, search, stop, keep }
+  /** Puts one piece elsewhere; moves with the same key are one step to undo. */
+  function move(place: Placement, says: string, key: string | null = null): void {
+    const [own, lay] = [chosen.value, current.value]
+    if (own && lay) keepAs(says, own, withPlacement(own.problem, lay, place), true, [...locked.value], key)
+  }
+
+  function toggleLock(place: Placement): void {
+    const [own, lay, key] = [chosen.value, current.value, placementKey(place)]
+    const isLocked = locked.value.has(key)
+    if (own && lay) keepAs(isLocked ? 'Unlock a piece' : 'Lock a piece', own, lay, true, isLocked ? [...locked.value].filter((k) => k !== key) : [...locked.value, key])
+  }
+
+  /** Back to what the planner found. */
+  function forgetHand(): void {
+    const own = chosen.value
+    if (!own) return
+    jobs.edit({ says: "Back to the planner's lay", apply: (job) => ({ ...job, lays: Object.fromEntries(Object.entries(job.lays).filter(([id]) => id !== own.cloth.id)) }) })
+    if (!found.value.has(own.key)) searchNext()
+  }
+
+  return { cloths, chosen, index, wanted, all, of, current, failure, faults, byHand, locked, running, seconds, isKept, search: searchOn, complete, stop, keep, move, toggleLock, forgetHand }
 })
+
+const NOTHING_LOCKED = { lay: { placements: [], offsets: {} }, keys: [] }
 
 interface FoundLay {
   readonly lay: Lay
@@ -117,3 +160,4 @@ interface FoundLay {
 }
 
 type KeyedLay = ClothLay & { readonly key: string }
+type KeptLay = Job['lays'][string]

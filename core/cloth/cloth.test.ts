@@ -18,8 +18,8 @@ const tickingBands = ticking.pattern.kind === 'stripes' ? ticking.pattern.bands 
 
 describe('stripes', () => {
   it('the ticking repeats every 68 mm', () => {
-    expect(repeatOf(ticking)).toBe(68)
-    expect(repeatOf(DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!)).toBeNull()
+    expect(repeatOf(ticking, 'across')).toBe(68)
+    expect(repeatOf(DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!, 'across')).toBeNull()
   })
 
   it('finds the middle of a band: 22 + 6 + 10 + 14/2 = 45', () => expect(bandCentre(tickingBands, 3)).toBe(45))
@@ -85,7 +85,7 @@ describe('where the ruling band falls', () => {
 
 describe('turns on the cloth', () => {
   const turnsOf = (job: Job, id: string) => worked(job).cloth.lays[0].problem.pieces.find((p) => p.id === `1/${id}`)!.turns
-  const oneSided = { ...ticking, pattern: { kind: 'stripes' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
+  const oneSided = { ...ticking, pattern: { kind: 'stripes' as const, runs: 'along' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
   const plain = DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!
   const pile = DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!
 
@@ -127,7 +127,7 @@ describe('matching for real', () => {
   ]
 
   it.each(cloths)('%s: every plate continues its neighbour and runs over its front boxing', (_name, bands) => {
-    const job = withCloth({ cloth: { ...ticking, pattern: { kind: 'stripes', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 1, markMm: 214 } } })
+    const job = withCloth({ cloth: { ...ticking, pattern: { kind: 'stripes', runs: 'along', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 1, markMm: 214 } } })
     const plan = worked(job)
     const lay = layOf(plan)
     const w = onlyDesign(plan).design.solid.width.value
@@ -144,7 +144,7 @@ describe('matching for real', () => {
   })
 
   it.each(cloths)('%s, railroaded: the side boxing runs on from the plate, front to back', (_name, bands) => {
-    const job = withCloth({ direction: 'railroaded', cloth: { ...ticking, pattern: { kind: 'stripes', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } } })
+    const job = withCloth({ direction: 'railroaded', cloth: { ...ticking, pattern: { kind: 'stripes', runs: 'along', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } } })
     const plan = worked(job)
     const lay = layOf(plan)
     const depth = onlyDesign(plan).design.solid.depth.value
@@ -204,7 +204,7 @@ describe('matching on other shapes', () => {
   })
 
   it('stripes with a left and a right cannot match the bottom plate of a pile cloth', () => {
-    const oneSided = { ...ticking, nap: 'one-way' as const, pattern: { kind: 'stripes' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
+    const oneSided = { ...ticking, nap: 'one-way' as const, pattern: { kind: 'stripes' as const, runs: 'along' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
     const matched = worked(withCloth({ cloth: oneSided })).cloth.lays[0].pieces.filter((p) => p.matched && p.cushion === 0).map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/boxing-front'])
   })

@@ -1,5 +1,5 @@
 export { planCloth, type ClothLay, type ClothPlan, type DesignCovers, type LaidPiece, type PipingStrips } from './lay-pieces.ts'
 export { ruledPlace, runStart } from './match.ts'
 export { frontMismatch } from './pattern-frame.ts'
-export { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf } from './stripes.ts'
+export { axesOf, bandCentre, bandsOf, bandsWidth, colourAt, mirrorAxes, modulo, patternStart, repeatOf, usualMatch, type Way } from './stripes.ts'
 export { clothWarnings } from './warnings.ts'

@@ -2,9 +2,10 @@ import type { Cloth, ClothChoice, ClothRole, LayPiece, LayProblem } from '../../
 import { clothFor, cutOutline, givesOrShrinks, liesAlong, looksAlikeEveryWay, splitRun, usableWidth, type Cover, type Panel, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
 import type { Cushions, Design } from '../seat/index.ts'
 import { at, flatten, type Outline, type Polygon } from '../outline/index.ts'
-import { matchOf, ruledPlace, runStart } from './match.ts'
-import { patternFrame, type PatternFrame } from './pattern-frame.ts'
-import { mirrorAxes, repeatOf } from './stripes.ts'
+import { isMirrored, matchOf, ruledAlong, ruledPlace, runStart, type Ruled } from './match.ts'
+import { patternFrames, type PatternFrame, type PatternFrames } from './pattern-frame.ts'
+import { patternStart, repeatOf, type Way } from './stripes.ts'
+import { turned } from '../lay/shape.ts'
 
 /** A piece of the lay, and what it is: a panel of one cushion, or a strip of piping. */
 export interface LaidPiece {
@@ -77,17 +78,16 @@ function layOf(choice: ClothChoice, cloth: Cloth, roles: ReadonlySet<ClothRole>,
   const usableMm = usableWidth(cloth)
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
-  const axes = cloth.pattern.kind === 'stripes' ? mirrorAxes(cloth.pattern.bands) : []
   const cuts = designs.map(({ cover, liner }) => [{ of: cover, prefix: '' }, ...(liner ? [{ of: liner, prefix: 'liner/' }] : [])].flatMap(({ of, prefix }) => of.panels.filter((p) => roles.has(p.cloth)).map((panel) => ({ of, prefix, panel, cut: cutOutline(panel) })).map((p) => ({ ...p, flat: asOutline(p.cut) }))))
   cushions.inOrder.forEach(({ design }, cushion) => {
     const row = runStart(cushions, cushion)
-    const ruled = ruledPlace(own, cushions, cushion)
+    const ruled = { across: ruledPlace(own, cushions, cushion), along: ruledAlong(own, cushions, cushion) }
     for (const { of, prefix, panel, cut, flat } of cuts[design]!) {
       const id = `${cushion + 1}/${prefix}${panel.id}`
-      const frame = prefix === '' ? matchable(own, patternFrame(own, of, panel, row), axes) : null
-      const match = frame && matchOf(own, panel, frame, ruled, axes)
+      const ways = prefix === '' ? matchedWays(own, panel, patternFrames(own, of, panel, row), ruled) : null
+      const match = ways && matchOf(own, panel, ways.frames, ruled)
       laid.push({ id, name: `${prefix ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`, qty: panel.times, cut, panel, cushion, matched: match !== null })
-      pieces.push({ id, qty: panel.times, outline: flat, turns: turnsOf(own, panel, match === null ? null : frame, axes.length > 0), flip: false, match })
+      pieces.push({ id, qty: panel.times, outline: flat, turns: [...(ways?.turns ?? turnsOf(own, panel))], flip: false, match })
     }
   })
   if (roles.has('piping')) {
@@ -101,49 +101,71 @@ function layOf(choice: ClothChoice, cloth: Cloth, roles: ReadonlySet<ClothRole>,
       }),
     )
   }
-  const isMatching = own.match.kind === 'matched' && repeatOf(cloth) !== null
-  const start = cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0
+  return { cloth, pieces: laid, usableMm, problem: { format: 'loft-seam/lay-problem', version: 1, ...clothProblem(own), gap: 0, pieces } }
+}
+
+/** The cloth as a lay problem knows it. Where a roll is bought it is begun wherever the pattern suits; what is in hand begins where it was cut. */
+function clothProblem({ cloth, match }: ClothChoice): Pick<LayProblem, 'cloth' | 'groups'> {
+  const { supply } = cloth
+  const isMatching = match.kind === 'matched' && cloth.pattern.kind !== 'plain'
+  const lengthMm = supply.kind === 'length' ? supply.lengthMm : supply.kind === 'remnant' ? Math.max(...supply.outline.map((p) => p[1])) : null
   return {
-    cloth,
-    pieces: laid,
-    usableMm,
-    problem: {
-      format: 'loft-seam/lay-problem',
-      version: 1,
-      cloth: { width: cloth.widthMm, length: null, selvedge: cloth.selvedgeMm, repeat: { across: isMatching ? repeatOf(cloth) : null, along: null }, flaws: [] },
-      gap: 0,
-      groups: isMatching ? { run: { across: start, along: null } } : {},
-      pieces,
+    cloth: {
+      width: cloth.widthMm,
+      length: lengthMm,
+      selvedge: cloth.selvedgeMm,
+      repeat: isMatching ? { across: repeatOf(cloth, 'across'), along: repeatOf(cloth, 'along') } : { across: null, along: null },
+      flaws: cloth.flaws.map((f) => [f.xMm, f.yMm, f.widthMm, f.lengthMm]),
+      ...(supply.kind === 'remnant' ? { outline: supply.outline } : {}),
     },
+    groups: isMatching ? { run: { across: patternStart(cloth, 'across'), along: supply.kind === 'to-buy' ? null : patternStart(cloth, 'along') } } : {},
   }
 }
 
-/**
- * A panel on which the run's pattern rises against its own axis must lie upside down unless the
- * stripes are symmetrical; a pile does not allow that, and the panel stays unmatched.
- */
-const matchable = (choice: ClothChoice, frame: PatternFrame | null, axes: readonly number[]): PatternFrame | null =>
-  frame && frame.rises === -1 && axes.length === 0 && choice.cloth.nap === 'one-way' ? null : frame
+interface MatchedWays {
+  readonly frames: PatternFrames
+  readonly turns: readonly number[]
+}
 
 /**
- * Turns allowed on the cloth. The pattern's top is at the back of plates and at the top of boxing;
- * railroaded plates lie on their side. 180° needs two-way cloth and, where matched, symmetrical stripes.
+ * The ways on which a panel can be matched, and the turns that keep them: first both, else the one
+ * across, else the one along. One-way cloth leaves a panel only its own turn; a pattern that rises
+ * against the panel wants it upside down unless it is symmetrical.
  */
-function turnsOf(choice: ClothChoice, panel: Panel, frame: PatternFrame | null, isMirrored: boolean): number[] {
-  const base = baseTurn(choice, panel, frame, isMirrored)
+function matchedWays(choice: ClothChoice, panel: Panel, { across, along }: PatternFrames, ruled: Ruled): MatchedWays | null {
+  const base = baseTurn(choice, panel)
+  const turns = choice.cloth.nap === 'two-way' ? [0, 90, 180, 270].map((t) => (base + t) % 360) : [base]
+  const tries: readonly PatternFrames[] = [{ across, along }, { across, along: null }, { across: null, along }]
+  for (const frames of tries) {
+    if (!frames.across && !frames.along) continue
+    const kept = turns.filter((turn) => keeps(turn, frames.across, 'across', isMirrored(choice.cloth, 'across', ruled.across)) && keeps(turn, frames.along, 'along', isMirrored(choice.cloth, 'along', ruled.along)))
+    if (kept.length > 0) return { frames, turns: givesOrShrinks(choice.cloth) ? kept.filter((t) => t % 180 === kept[0]! % 180) : kept }
+  }
+  return null
+}
+
+/** Whether a turn brings the panel's axis onto that way of the roll, the right way round. */
+function keeps(turn: number, frame: PatternFrame | null, way: Way, isSymmetrical: boolean): boolean {
+  if (!frame) return true
+  const [x, y] = turned(frame.axis === 'x' ? 1 : 0, frame.axis === 'y' ? 1 : 0, turn, false)
+  const goes = way === 'across' ? x : y
+  return goes !== 0 && (isSymmetrical || goes === frame.rises)
+}
+
+/**
+ * Turns of an unmatched panel. The pattern's top is at the back of plates and at the top of boxing;
+ * railroaded plates lie on their side. 180° needs two-way cloth.
+ */
+function turnsOf(choice: ClothChoice, panel: Panel): number[] {
+  const base = baseTurn(choice, panel)
   const { nap } = choice.cloth
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
   const isFree = looksAlikeEveryWay(choice.cloth) ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body' : !panel.isSeen && panel.role === 'gusset' && nap === 'two-way'
   if (isFree && !givesOrShrinks(choice.cloth)) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
-  const hasTwoWays = nap === 'two-way' && (frame === null || isMirrored)
-  return hasTwoWays ? [base, (base + 180) % 360] : [base]
+  return nap === 'two-way' ? [base, (base + 180) % 360] : [base]
 }
 
-function baseTurn(choice: ClothChoice, panel: Panel, frame: PatternFrame | null, isMirrored: boolean): number {
-  const against = frame !== null && frame.axis === 'x' && frame.rises === -1 && !isMirrored ? 180 : 0
-  if (frame !== null && panel.role === 'boxing') return against
-  return liesAlong(choice, panel) ? 270 : against
-}
+const baseTurn = (choice: ClothChoice, panel: Panel): number => (liesAlong(choice, panel) ? 270 : 0)
 
 /** Strips along the roll are cut no longer than can be handled on a table. */
 const LONGEST_STRIP_MM = 3000

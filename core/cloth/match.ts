@@ -1,9 +1,9 @@
-import type { ClothChoice, LayProblem } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, LayProblem } from '../../contract/index.ts'
 import type { Panel } from '../cover/index.ts'
 import { boxOf, edgeLength, onEdge } from '../outline/index.ts'
 import { frontSpan, type Cushions } from '../seat/index.ts'
-import type { PatternFrame } from './pattern-frame.ts'
-import { bandCentre, modulo, repeatOf } from './stripes.ts'
+import type { PatternFrame, PatternFrames } from './pattern-frame.ts'
+import { axesOf, bandCentre, bandsOf, modulo, repeatOf, type Way } from './stripes.ts'
 
 export type Match = NonNullable<LayProblem['pieces'][number]['match']>
 
@@ -45,26 +45,49 @@ export function runStart(cushions: Cushions, cushion: number): number {
   return start
 }
 
+/** Where the pattern along the roll is ruled to fall, in its own coordinate; null where only neighbours must agree. */
+export function ruledAlong(choice: ClothChoice, cushions: Cushions, cushion: number): number | null {
+  if (choice.alongRule === 'front-edges-alike') return null
+  if (choice.direction === 'up-the-roll') return depthOf(cushions, cushion) / 2
+  return -(runStart(cushions, cushion) + frontWidth(cushions, cushion) / 2)
+}
+
+/** Where the pattern is ruled to fall on each way. */
+export interface Ruled {
+  readonly across: number
+  readonly along: number | null
+}
+
 /**
- * The match of a panel: an anchor on it and the phase that anchor must have. Where the stripes are
- * symmetrical the anchor is the mirror axis nearest the panel's middle, so that the panel may be
- * turned by 180° and still match; and such cloths alone allow it. `axes` are the mirror axes of the
- * pattern from the start of its repeat.
+ * The match of a panel: an anchor on it and the phases that anchor must have. Where a way of the
+ * pattern is symmetrical the anchor is the mirror axis nearest the panel's middle, so that the panel
+ * may be turned by 180° and still match; and such cloths alone allow it.
  */
-export function matchOf(choice: ClothChoice, panel: Panel, frame: PatternFrame, ruled: number, axes: readonly number[]): Match | null {
-  const { pattern } = choice.cloth
-  if (pattern.kind === 'plain' || choice.match.kind === 'none') return null
-  const bands = pattern.bands
-  const centre = bandCentre(bands, Math.min(choice.match.rule.band, bands.length - 1))
-  const repeat = repeatOf(choice.cloth)!
+export function matchOf(choice: ClothChoice, panel: Panel, frames: PatternFrames, ruled: Ruled): Match | null {
+  if (choice.match.kind === 'none') return null
+  const across = frames.across && anchorOn(choice.cloth, 'across', panel, frames.across, ruled.across, choice.match.rule.band)
+  const along = frames.along && anchorOn(choice.cloth, 'along', panel, frames.along, ruled.along, 0)
+  if (!across && !along) return null
+  const own = (axis: 'x' | 'y') => (frames.across?.axis === axis ? across!.own : frames.along?.axis === axis ? along!.own : 0)
+  return { group: 'run', anchor: [own('x'), own('y')], across: across?.phase ?? null, along: along?.phase ?? null }
+}
+
+/** Whether a panel looks right upside down on a way of the pattern: its mirror axes must lie where the rule puts them. */
+export const isMirrored = (cloth: Cloth, way: Way, ruled: number | null): boolean => ruled !== null && axesOf(cloth, way).length > 0
+
+/** An anchor on the panel's own axis and its phase in the repeat. */
+function anchorOn(cloth: Cloth, way: Way, panel: Panel, frame: PatternFrame, ruled: number | null, band: number): { own: number; phase: number } {
+  const bands = bandsOf(cloth, way)
+  const centre = bandCentre(bands, Math.min(band, bands.length - 1))
+  const repeat = repeatOf(cloth, way)!
   const box = boxOf(panel.finished)
   const centreOwn = frame.axis === 'x' ? (box.minX + box.maxX) / 2 : (box.minY + box.maxY) / 2
   const middle = frame.start + frame.rises * centreOwn
-  // u of an anchor and its phase within the repeat.
-  const anchors = axes.length > 0 ? axes.map((axis) => ({ u: nearest(ruled + axis - centre, repeat, middle), phase: axis })) : [{ u: middle, phase: modulo(centre + middle - ruled, repeat) }]
+  const place = ruled ?? centre
+  const axes = isMirrored(cloth, way, ruled) ? axesOf(cloth, way) : []
+  const anchors = axes.length > 0 ? axes.map((axis) => ({ u: nearest(place + axis - centre, repeat, middle), phase: axis })) : [{ u: middle, phase: modulo(centre + middle - place, repeat) }]
   const best = anchors.reduce((a, b) => (Math.abs(b.u - middle) < Math.abs(a.u - middle) ? b : a))
-  const own = (best.u - frame.start) * frame.rises
-  return { group: 'run', anchor: frame.axis === 'x' ? [own, 0] : [0, own], across: best.phase, along: null }
+  return { own: (best.u - frame.start) * frame.rises, phase: best.phase }
 }
 
 const designOf = (cushions: Cushions, cushion: number) => cushions.designs[cushions.inOrder[cushion]!.design]!.solid
@@ -111,6 +134,6 @@ function markInRun(cushions: Cushions, markMm: number): number {
   return runStart(cushions, cushion) + acrossFront(cushions, cushion, markMm - inOrder[cushion]!.leftMm)
 }
 
-const bandWidth = (choice: ClothChoice, band: number): number => (choice.cloth.pattern.kind === 'stripes' ? (choice.cloth.pattern.bands[band]?.widthMm ?? 0) : 0)
+const bandWidth = (choice: ClothChoice, band: number): number => bandsOf(choice.cloth, 'across')[band]?.widthMm ?? 0
 
 const nearest = (place: number, step: number, to: number): number => place + Math.round((to - place) / step) * step

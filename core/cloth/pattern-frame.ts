@@ -2,28 +2,62 @@ import type { ClothChoice } from '../../contract/index.ts'
 import { panelOf, type Cover, type Panel, type Stretch } from '../cover/index.ts'
 import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight } from '../outline/index.ts'
 import { frontSpan } from '../seat/index.ts'
+import { repeatOf } from './stripes.ts'
 
-/** How a panel stands to the stripe: where the run's pattern coordinate u lies on it. */
+/** How a panel stands to one way of the pattern: where the run's pattern coordinate lies on it. */
 export interface PatternFrame {
-  /** u of the panel's own x = 0 (or y = 0 for `y`). */
+  /** The pattern coordinate of the panel's own x = 0 (or y = 0 for `y`). */
   readonly start: number
   readonly axis: 'x' | 'y'
-  /** Whether u rises (1) or falls (−1) along the panel's axis. */
+  /** Whether it rises (1) or falls (−1) along the panel's axis. */
   readonly rises: 1 | -1
 }
 
-/**
- * How the run's pattern lies on a panel; null where the stripe does not cross it in a line that could
- * match. Up the roll u runs along the row from its left end, and the boxing at the front goes with it;
- * railroaded u runs from front to back, and upright sides that stand square to the front go with it.
- */
-export function patternFrame(choice: ClothChoice, cover: Cover, panel: Panel, row: number): PatternFrame | null {
-  if (choice.match.kind === 'none') return null
-  const across = choice.direction === 'up-the-roll'
-  const { from } = frontOf(cover)
-  if (panel.role !== 'boxing' || !cover.wall || !hasPlate(cover)) return lyingFrame(cover, panel, across ? row - from : 0, across)
-  return across ? frontFrame(cover, panel, row - from) : sideFrame(cover, panel)
+/** Null on a way that the pattern does not repeat, or on which it does not cross the panel in a line that could match. */
+export interface PatternFrames {
+  readonly across: PatternFrame | null
+  readonly along: PatternFrame | null
 }
+
+/**
+ * How the run's pattern lies on a panel. Up the roll its coordinate across runs along the row from
+ * the left end and the one along from front to back; railroaded the other way about, and the one
+ * along falls along the row, as the plates lie on their side. Boxing takes the pattern over the
+ * edge: the front boxing goes on downwards, and so do sides where the repeat along the roll crosses
+ * their edge.
+ */
+export function patternFrames(choice: ClothChoice, cover: Cover, panel: Panel, row: number): PatternFrames {
+  const repeats = { across: repeatOf(choice.cloth, 'across') !== null, along: repeatOf(choice.cloth, 'along') !== null }
+  if (choice.match.kind === 'none') return { across: null, along: null }
+  const isUp = choice.direction === 'up-the-roll'
+  const { from } = frontOf(cover)
+  const isBoxing = panel.role === 'boxing' && cover.wall !== null && hasPlate(cover)
+  const frames = isBoxing ? boxingFrames(cover, panel, row - from, isUp, repeats.along) : lyingFrames(cover, panel, row - from, isUp)
+  return { across: repeats.across ? frames.across : null, along: repeats.along ? frames.along : null }
+}
+
+function lyingFrames(cover: Cover, panel: Panel, start: number, isUp: boolean): PatternFrames {
+  const [row, depth] = [lyingFrame(cover, panel, start, true), lyingFrame(cover, panel, 0, false)]
+  return isUp ? { across: row, along: depth } : { across: depth, along: reversed(row) }
+}
+
+function boxingFrames(cover: Cover, panel: Panel, start: number, isUp: boolean, crossesSides: boolean): PatternFrames {
+  const front = frontFrame(cover, panel, start)
+  if (!isUp) return { across: sideFrame(cover, panel), along: null }
+  if (front) return { across: front, along: overTheEdge(panel, frontEdge(cover).y, 1) }
+  const side = sideFrame(cover, panel)
+  if (!side || !crossesSides) return { across: null, along: null }
+  const edge = start + sideEdge(cover, panel)!.x
+  return { across: overTheEdge(panel, edge, side.rises === 1 ? -1 : 1), along: side }
+}
+
+/** Down the boxing from its upper edge, where the plate's edge lies at `edge`; outwards the plate's coordinate rises or falls. */
+function overTheEdge(panel: Panel, edge: number, rises: 1 | -1): PatternFrame {
+  const top = boxOf(panel.finished).maxY
+  return { start: edge - rises * top, axis: 'y', rises }
+}
+
+const reversed = (frame: PatternFrame | null): PatternFrame | null => frame && { ...frame, start: -frame.start, rises: frame.rises === 1 ? -1 : 1 }
 
 /**
  * A plate, blank or body by how its largest flat part lies on the cushion: where its own x runs along
@@ -49,6 +83,14 @@ export function frontMismatch(cover: Cover): number {
   const i = mainEdge(cover, 'front')
   const [a, b] = edgeOf(cover.solid.outline, i)
   return isStraight(a.bulge) ? 0 : (edgeLength(cover.solid.outline, i) - Math.hypot(b.x - a.x, b.y - a.y)) / 2
+}
+
+/** The front end of the plate's front edge, and the side edge that a strip is sewn to. */
+const frontEdge = (cover: Cover) => edgeOf(cover.solid.outline, mainEdge(cover, 'front'))[0]
+
+function sideEdge(cover: Cover, panel: Panel) {
+  const side = (['right', 'left'] as const).find((s) => mainEdge(cover, s) >= 0 && stripStretch(cover, panel, mainEdge(cover, s)))
+  return side ? edgeOf(cover.solid.outline, mainEdge(cover, side))[0] : null
 }
 
 /** A straight front that lies level matches all along; a bowed one in its middle. */

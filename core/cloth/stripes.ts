@@ -1,9 +1,56 @@
-import type { Band, Cloth } from '../../contract/index.ts'
+import type { Band, Cloth, ClothChoice } from '../../contract/index.ts'
 
-/** Width of one repeat across the roll, in mm; null for a cloth without a pattern. */
-export function repeatOf(cloth: Cloth): number | null {
-  return cloth.pattern.kind === 'stripes' ? bandsWidth(cloth.pattern.bands) : null
+/** A way on the roll. */
+export type Way = 'across' | 'along'
+
+/** One repeat each way, in mm; null where nothing repeats. A half-drop repeats squarely only every second column. */
+export function repeatOf({ pattern }: Cloth, way: Way): number | null {
+  switch (pattern.kind) {
+    case 'plain':
+      return null
+    case 'stripes':
+      return (pattern.runs === 'along') === (way === 'across') ? bandsWidth(pattern.bands) : null
+    case 'check':
+      return bandsWidth(pattern[way])
+    case 'motif':
+      return way === 'along' ? pattern.alongMm : pattern.acrossMm * (pattern.halfDrop ? 2 : 1)
+    default:
+      return pattern satisfies never
+  }
 }
+
+/** The bands that follow each other that way; a motif is one band as wide as its repeat. */
+export function bandsOf(cloth: Cloth, way: Way): readonly Band[] {
+  const { pattern } = cloth
+  if (repeatOf(cloth, way) === null) return []
+  if (pattern.kind === 'stripes') return pattern.bands
+  if (pattern.kind === 'check') return pattern[way]
+  return pattern.kind === 'motif' ? [{ name: 'motif', colour: pattern.colour, widthMm: repeatOf(cloth, way)! }] : []
+}
+
+/** From the left edge (or the starting end) to where a repeat starts: for a motif, half a repeat before its middle. */
+export function patternStart({ pattern }: Cloth, way: Way): number {
+  switch (pattern.kind) {
+    case 'plain':
+      return 0
+    case 'stripes':
+      return (pattern.runs === 'along') === (way === 'across') ? pattern.startMm : 0
+    case 'check':
+      return way === 'across' ? pattern.startMm : pattern.startAlongMm
+    case 'motif': {
+      const repeat = repeatOf({ pattern } as Cloth, way)!
+      return modulo((way === 'across' ? pattern.startMm : pattern.startAlongMm) - repeat / 2, repeat)
+    }
+    default:
+      return pattern satisfies never
+  }
+}
+
+/** Mirror axes each way from the start of a repeat; a motif has a right way up and none. */
+export const axesOf = (cloth: Cloth, way: Way): readonly number[] => (cloth.pattern.kind === 'motif' ? [] : mirrorAxes(bandsOf(cloth, way)))
+
+/** How stripes start in a new job: matched on their first band wherever there is a pattern. */
+export const usualMatch = (cloth: Cloth): ClothChoice['match'] => (cloth.pattern.kind === 'plain' ? { kind: 'none' } : { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } })
 
 export const bandsWidth = (bands: readonly Band[]): number => bands.reduce((sum, b) => sum + b.widthMm, 0)
 

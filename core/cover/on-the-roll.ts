@@ -16,5 +16,5 @@ export const givesOrShrinks = ({ stretch, shrink, washFirst }: Cloth): boolean =
 /** Whether a panel's own x runs along the roll: plates of railroaded cloth, and boxing whose stripe runs along it. */
 export function liesAlong(choice: ClothChoice, panel: { readonly role: PanelRole; readonly cloth: ClothRole }): boolean {
   if (panel.role === 'plate' || panel.role === 'blank' || panel.role === 'base' || panel.role === 'body') return choice.direction === 'railroaded'
-  return choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind === 'stripes'
+  return choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind !== 'plain'
 }

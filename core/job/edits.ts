@@ -1,3 +1,4 @@
+import { usualMatch } from '../cloth/stripes.ts'
 import { SIDES, slotOf } from '../seat/index.ts'
 import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
 import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/usual.ts'
@@ -43,7 +44,7 @@ export function setLayers(says: string, layers: readonly { readonly grade: Grade
 /** A new cloth keeps the direction; bands of the old one mean nothing on it. */
 export const setCloth = (cloth: Cloth): Edit => ({
   says: `Cloth ${cloth.name}`,
-  apply: (job) => ({ ...job, cloth: { ...job.cloth, cloth, match: cloth.pattern.kind === 'plain' ? { kind: 'none' } : { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } } }),
+  apply: (job) => ({ ...job, cloth: { ...job.cloth, cloth, match: usualMatch(cloth) } }),
 })
 
 /** Changes the make-up, whatever it is. */

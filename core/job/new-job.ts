@@ -1,3 +1,4 @@
+import { usualMatch } from '../cloth/stripes.ts'
 import { usualMakeUp } from '../cover/usual.ts'
 import { usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
@@ -18,7 +19,7 @@ export interface NewJobInput {
 export function newJob(input: NewJobInput): Job {
   return {
     format: 'loft-seam/job',
-    version: 4,
+    version: 5,
     ticket: input.ticket,
     title: input.title,
     customer: '',
@@ -28,7 +29,7 @@ export function newJob(input: NewJobInput): Job {
     seat: input.seat,
     filling: usualFoam(input.grade),
     makeUp: usualMakeUp('boxed'),
-    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: input.cloth.pattern.kind === 'stripes' ? { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } : { kind: 'none' }, others: {}, sideBoxing: 'upright' },
+    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: usualMatch(input.cloth), alongRule: 'front-edges-alike', others: {}, sideBoxing: 'upright' },
     allowances: { book: input.book, overrides: {}, edges: {} },
     lays: {},
   }

@@ -39,8 +39,8 @@ export interface Instance {
   readonly totalArea: number
 }
 
-/** @throws RangeError never: the problem has passed `readLayProblem`. */
-export function instanceOf(problem: LayProblem): Instance {
+/** `taken`: convex rings on the cloth that are covered already. @throws RangeError never: the problem has passed `readLayProblem`. */
+export function instanceOf(problem: LayProblem, taken: readonly Ring[] = []): Instance {
   const { cloth } = problem
   const table = new ShapeTable()
   const groupNames = [...new Set(problem.pieces.flatMap((p) => (p.match ? [p.match.group] : [])))]
@@ -63,7 +63,7 @@ export function instanceOf(problem: LayProblem): Instance {
     gap: problem.gap,
     repeatAcross: cloth.repeat.across,
     repeatAlong: cloth.repeat.along,
-    obstacles: [...cloth.flaws.filter(([, , w, h]) => w > 0 && h > 0).map(([x, y, w, h]) => [x, y, x + w, y, x + w, y + h, x, y + h]), ...(cloth.outline ? outsideOf(cloth.outline.flat()) : [])],
+    obstacles: [...cloth.flaws.filter(([, , w, h]) => w > 0 && h > 0).map(([x, y, w, h]) => [x, y, x + w, y, x + w, y + h, x, y + h]), ...(cloth.outline ? outsideOf(cloth.outline.flat()) : []), ...taken],
     totalArea: items.reduce((sum, i) => sum + i.area, 0),
   }
 }

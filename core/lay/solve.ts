@@ -1,5 +1,6 @@
 import type { Lay, LayProblem } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
+import type { Ring } from './convex-parts.ts'
 import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import { boxBeams, isBeamInstance, isProofInstance, isSkylineInstance, proveBoxes, skylineWalks } from './boxes/index.ts'
@@ -25,6 +26,8 @@ export interface SolveOptions {
   readonly budget: Budget
   /** One of several searches that run beside each other on the same problem, each on its own core; 0 when it is alone. */
   readonly lane?: number
+  /** Convex rings on the cloth that are covered already. */
+  readonly taken?: readonly Ring[]
   /** Called with each better lay, the first one at once. */
   readonly onBetter?: (found: Found) => void
 }
@@ -33,8 +36,8 @@ export interface SolveOptions {
 const LANES = 64
 
 /** Plans a lay: anytime, and the same for the same problem, seed, lane and number of steps. */
-export function solveLay(problem: LayProblem, { seed, budget, lane = 0, onBetter }: SolveOptions): Result<Found, LayFailure> {
-  const instance = instanceOf(problem)
+export function solveLay(problem: LayProblem, { seed, budget, lane = 0, taken = [], onBetter }: SolveOptions): Result<Found, LayFailure> {
+  const instance = instanceOf(problem, taken)
   const impossible = neverFits(problem, instance)
   if (impossible) return err(impossible)
   let bound = lowerBound(instance)

@@ -20,6 +20,8 @@ const place = ref<HTMLElement | null>(null)
 /** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
 const scale = useScale(place, computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: props.lay.length, maxY: 0 })), { left: 54, right: 24, top: 30, bottom: 44 })
 const onCloth = (across: number, along: number): Point => at(scale.value.x(along), scale.value.y(-across))
+/** Across the roll is down, along it is to the right. */
+const clothToPixels = computed(() => `matrix(0 ${scale.value.k} ${scale.value.k} 0 ${onCloth(0, 0).x} ${onCloth(0, 0).y})`)
 const path = (outline: readonly Point[]) => outline.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ')
 
 const pieces = computed(() =>
@@ -67,7 +69,7 @@ function shortLabel(id: string): string {
   <div ref="place" class="place">
     <svg :width="scale.width" :height="scale.height" role="img" aria-label="The lay, to scale, on the cloth">
       <defs>
-        <ClothPattern id="lay-cloth" :cloth="cloth" :k="scale.k" :origin-y="onCloth(cloth.pattern.kind === 'stripes' ? cloth.pattern.startMm : 0, 0).y" bands-go="down" />
+        <ClothPattern id="lay-cloth" :cloth="cloth" :lay="lay" :transform="clothToPixels" />
         <marker id="lay-arrow" viewBox="0 0 8 8" refX="6" refY="4" markerWidth="7" markerHeight="7" orient="auto"><path d="M0 0 8 4 0 8z" fill="#22282c" /></marker>
       </defs>
       <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="lay.length * scale.k" :height="cloth.widthMm * scale.k" fill="url(#lay-cloth)" />

@@ -45,7 +45,6 @@ const box = computed(() => {
   return { minX: Math.min(...boxes.map(({ f, b }) => f.x + b.minX)), minY: Math.min(...boxes.map(({ f, b }) => f.y + b.minY)), maxX: Math.max(...boxes.map(({ f, b }) => f.x + b.maxX)), maxY: Math.max(...boxes.map(({ f, b }) => f.y + b.maxY)) }
 })
 const scale = useScale(place, box, { left: 8, right: 8, top: 8, bottom: 8 })
-const startMm = computed(() => (cloth.value.pattern.kind === 'stripes' ? cloth.value.pattern.startMm : 0))
 
 /** Lays the cloth on a face as the lay cuts it: cloth to panel backwards through the placement, panel to pixels. */
 function clothOn(f: (typeof faces.value)[number]): string | null {
@@ -69,7 +68,7 @@ const shapes = computed(() =>
     <svg :width="scale.width" :height="scale.height" role="img" aria-label="The row of cushions as this lay cuts it">
       <g v-for="f in shapes" :key="f.id">
         <template v-if="f.transform">
-          <defs><ClothPattern :id="f.id" :cloth="cloth" :k="1" :origin-x="startMm" bands-go="right" :transform="f.transform" /></defs>
+          <defs><ClothPattern :id="f.id" :cloth="cloth" :lay="lay" :transform="f.transform" /></defs>
           <path :d="f.d" :fill="`url(#${f.id})`" class="face" />
         </template>
       </g>

@@ -31,11 +31,10 @@ const panelCloth = (panel: string) => clothFor(cloths.value, cover.value.panels.
 const drawn = computed(() =>
   faces.value.map((f, i) => {
     const cloth = panelCloth(f.patch.panel)
-    const isFlat = f.patch.bend === 'flat' && cloth.pattern.kind === 'stripes'
+    const isFlat = f.patch.bend === 'flat' && cloth.pattern.kind !== 'plain'
     return { ...f, id: `made-${i}`, cloth, points: svgPoints(f.corners, scale.value), transform: isFlat ? patternOn(f.patch, onCloth(lays.of(cloth.id), `${cushion.value + 1}/${f.patch.panel}`), scale.value) : null, isWhole: f.patch.bend === 'flat', hidden: f.patch.panel.startsWith('gusset') }
   }),
 )
-const startMm = (cloth: { readonly pattern: { readonly kind: string; readonly startMm?: number } }) => cloth.pattern.startMm ?? 0
 const linesOf = (letter: string | null) =>
   cover.value.seams
     .filter((s) => letter === null || s.letter === letter)
@@ -61,7 +60,7 @@ const isBehind = computed(() => cover.value.closures.length > 0)
       <text x="16" y="28" class="caption">A cushion made up in its cloth, seen from the front</text>
       <defs>
         <template v-for="f in drawn" :key="f.id">
-          <ClothPattern v-if="f.transform" :id="f.id" :cloth="f.cloth" :k="1" :origin-x="startMm(f.cloth)" bands-go="right" :transform="f.transform" />
+          <ClothPattern v-if="f.transform" :id="f.id" :cloth="f.cloth" :lay="lays.of(f.cloth.id)" :transform="f.transform" />
         </template>
       </defs>
       <g v-for="f in drawn" :key="f.key">

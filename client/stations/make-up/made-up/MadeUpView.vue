@@ -60,7 +60,7 @@ function build(): void {
       const panel = own.cover.panels.find((p) => p.id === patch.panel)!
       if (panel.cloth === 'lining') continue
       const cloth = clothFor(jobs.job!.cloth, panel.cloth)
-      const texture = textures.get(cloth.id) ?? clothTexture(cloth)
+      const texture = textures.get(cloth.id) ?? clothTexture(cloth, lays.of(cloth.id))
       textures.set(cloth.id, texture)
       const mesh = patchMesh(patch, `${cushion + 1}/${panel.id}`, lays.of(cloth.id), texture, lambert({ map: texture.texture }))
       mesh.userData = { panel: panel.id, cover: own.cover }

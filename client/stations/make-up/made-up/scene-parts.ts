@@ -18,7 +18,7 @@ export function patchMesh(patch: Patch, piece: string, lay: Lay | null, cloth: C
   const uvs = new Float32Array(
     flat.flatMap((p) => {
       const q = clothPoint(p, where)
-      return [(q.x - cloth.startMm) / cloth.widthMm, q.y / cloth.widthMm]
+      return [(q.x - cloth.start.across) / cloth.widthMm, (q.y - cloth.start.along) / cloth.lengthMm]
     }),
   )
   const geometry = new BufferGeometry()
