@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import ClothStorePage from './cloth/ClothStorePage.vue'
 import FoamStorePage from './foam/FoamStorePage.vue'
 import JobPage from './job/JobPage.vue'
 import ShelfPage from './shelf/ShelfPage.vue'
@@ -9,6 +10,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'shelf', component: ShelfPage },
     { path: '/foam', name: 'foam', component: FoamStorePage },
+    { path: '/cloth', name: 'cloth', component: ClothStorePage },
     {
       path: '/jobs/:id',
       component: JobPage,

@@ -26,3 +26,9 @@ export const removeGrade = async (id: string): Promise<void> => void (await fetc
 export const saveFoamStock = async (piece: FoamStock): Promise<FoamStock> => FoamStock.parse(await fetchJson(`/api/shop/foam-stock/${encodeURIComponent(piece.id)}`, { method: 'PUT', body: piece }))
 
 export const removeFoamStock = async (id: string): Promise<void> => void (await fetchJson(`/api/shop/foam-stock/${encodeURIComponent(id)}`, { method: 'DELETE' }))
+
+export const readCloths = async (): Promise<readonly Cloth[]> => z.array(Cloth).parse(await fetchJson('/api/shop/cloths'))
+
+export const saveCloth = async (cloth: Cloth): Promise<Cloth> => Cloth.parse(await fetchJson(`/api/shop/cloths/${encodeURIComponent(cloth.id)}`, { method: 'PUT', body: cloth }))
+
+export const removeCloth = async (id: string): Promise<void> => void (await fetchJson(`/api/shop/cloths/${encodeURIComponent(id)}`, { method: 'DELETE' }))

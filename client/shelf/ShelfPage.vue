@@ -70,6 +70,7 @@ const openFile = (event: Event) =>
       <span class="quiet">{{ shop.lists?.settings.shopName }}</span>
       <span class="gap" />
       <RouterLink to="/foam" class="plain-button">Foam store</RouterLink>
+      <RouterLink to="/cloth" class="plain-button">Cloth store</RouterLink>
       <button type="button" class="plain-button" :disabled="!shop.lists" @click="book = true">Allowance book</button>
       <button type="button" class="plain-button" @click="picker?.click()">Open a job file</button>
       <input ref="picker" type="file" accept=".json,application/json" hidden @change="openFile" />

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import type { FoamStock, Grade, ShopSettings } from '../../contract/index.ts'
-import { openShop, readFoamStock, removeFoamStock, removeGrade, saveFoamStock, saveGrades, saveSettings, type ShopLists } from '../api/shop.ts'
+import type { Cloth, FoamStock, Grade, ShopSettings } from '../../contract/index.ts'
+import { openShop, readCloths, readFoamStock, removeCloth, removeFoamStock, removeGrade, saveCloth, saveFoamStock, saveGrades, saveSettings, type ShopLists } from '../api/shop.ts'
 
 /** The shop's lists as this page last read them. */
 export const useShop = defineStore('shop', () => {
@@ -29,5 +29,13 @@ export const useShop = defineStore('shop', () => {
     await removeFoamStock(id)
     take({ foamStock: lists.value?.foamStock.filter((s) => s.id !== id) ?? [] })
   }
-  return { lists, open, changeSettings, keepGrades, dropGrade, keepFoamStock, dropFoamStock }
+  async function keepCloth(cloth: Cloth): Promise<void> {
+    await saveCloth(cloth)
+    take({ cloths: await readCloths() })
+  }
+  async function dropCloth(id: string): Promise<void> {
+    await removeCloth(id)
+    take({ cloths: lists.value?.cloths.filter((c) => c.id !== id) ?? [] })
+  }
+  return { keepCloth, dropCloth, lists, open, changeSettings, keepGrades, dropGrade, keepFoamStock, dropFoamStock }
 })

@@ -5,6 +5,9 @@ import { cloths, foamStock, grades, shop, type Database } from '../db/index.ts'
 export interface ShopRepository {
   readonly grades: () => Promise<readonly Grade[]>
   readonly cloths: () => Promise<readonly Cloth[]>
+  /** Adds a cloth at the end, or puts it in the place of the one with its id. */
+  readonly saveCloth: (cloth: Cloth) => Promise<void>
+  readonly removeCloth: (id: string) => Promise<void>
   readonly settings: () => Promise<ShopSettings>
   readonly saveSettings: (settings: ShopSettings) => Promise<void>
   /** Adds grades, or puts them in the place of those with the same id; all or none. */
@@ -22,6 +25,16 @@ export function shopRepository({ orm, write }: Database): ShopRepository {
   return {
     grades: async () => (await orm.select().from(grades).orderBy(asc(grades.place))).map((row) => Grade.parse(migrateGrade(JSON.parse(row.document)))),
     cloths: async () => (await orm.select().from(cloths).orderBy(asc(cloths.place))).map((row) => Cloth.parse(migrateCloth(JSON.parse(row.document)))),
+    saveCloth: (cloth) =>
+      write(async () => {
+        const [last] = await orm.select({ place: max(cloths.place) }).from(cloths)
+        const document = JSON.stringify(cloth)
+        await orm.insert(cloths).values({ id: cloth.id, place: (last?.place ?? -1) + 1, document }).onConflictDoUpdate({ target: cloths.id, set: { document } })
+      }),
+    removeCloth: (id) =>
+      write(async () => {
+        await orm.delete(cloths).where(eq(cloths.id, id))
+      }),
     settings: async () => {
       const [row] = await orm.select().from(shop)
       if (!row) throw new Error('the shop has no settings: it was never stocked')

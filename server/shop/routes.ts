@@ -1,6 +1,7 @@
 import { Router, type Response } from 'express'
 import { z } from 'zod'
-import { FoamStock, Grade, readWith, ShopSettings, type Fault } from '../../contract/index.ts'
+import { Cloth, FoamStock, Grade, readWith, ShopSettings, type Fault } from '../../contract/index.ts'
+import { clothFaults } from '../../core/cloth/index.ts'
 import { sendProblem } from '../http/problem.ts'
 import type { ShopRepository } from './repository.ts'
 
@@ -8,6 +9,22 @@ export function shopRoutes(shop: ShopRepository): Router {
   const router = Router()
   router.get('/grades', async (_req, res) => void res.json(await shop.grades()))
   router.get('/cloths', async (_req, res) => void res.json(await shop.cloths()))
+  router.put('/cloths/:id', async (req, res) => {
+    const cloth = readWith(Cloth, req.body)
+    if (!cloth.ok) return refuse(res, cloth.faults)
+    if (cloth.value.id !== req.params.id) return refuse(res, [{ path: '$.id', message: 'is not the id of the address' }])
+    const faults = clothFaults(cloth.value)
+    if (faults.length > 0) return refuse(res, faults)
+    await shop.saveCloth(cloth.value)
+    res.json(cloth.value)
+  })
+  router.delete('/cloths/:id', async (req, res) => {
+    const list = await shop.cloths()
+    if (!list.some((c) => c.id === req.params.id)) return sendProblem(res, 'not-found', { detail: 'No cloth has this id.' })
+    if (list.length === 1) return sendProblem(res, 'in-use', { detail: 'It is the last cloth; new jobs start with one.' })
+    await shop.removeCloth(req.params.id)
+    res.status(204).end()
+  })
   router.get('/settings', async (_req, res) => void res.json(await shop.settings()))
   router.put('/settings', async (req, res) => {
     const settings = readWith(ShopSettings, req.body)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
-import { turned } from '../../../core/lay/index.ts'
+import { onTheCloth, placementKey } from '../../../core/lay/index.ts'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
@@ -9,6 +9,7 @@ import DimensionLine from '../../drawing/DimensionLine.vue'
 import { useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
+import { useHand } from './use-hand.ts'
 
 /** The roll lies from left to right, its left selvedge at the top, its starting end at the left. */
 const props = defineProps<{ lay: Lay; marked: string | null }>()
@@ -18,7 +19,18 @@ const lays = useLay()
 const cloth = computed(() => lays.chosen!.cloth)
 const place = ref<HTMLElement | null>(null)
 /** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
-const scale = useScale(place, computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: props.lay.length, maxY: 0 })), { left: 54, right: 24, top: 30, bottom: 44 })
+/** All of a cloth in hand, as much of a roll as is used; while a piece is dragged, no less than before. */
+const shownMm = computed(() => {
+  const { supply } = cloth.value
+  const inHand = supply.kind === 'remnant' ? Math.max(...supply.outline.map((p) => p[1])) : 0
+  return Math.max(props.lay.length, inHand, heldMm.value)
+})
+const heldMm = ref(0)
+const scale = useScale(place, computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: shownMm.value, maxY: 0 })), { left: 54, right: 24, top: 30, bottom: 44 })
+const { held, drag, press } = useHand(scale)
+watch(held, (key) => (heldMm.value = key === null ? 0 : shownMm.value))
+const faulty = computed(() => new Set(lays.faults.flatMap((f) => ('piece' in f ? [f.piece, ...('other' in f ? [f.other] : [])] : []))))
+const isFaulty = (p: { id: string; copy: number }) => faulty.value.has(p.id) || faulty.value.has(`${p.id} (${p.copy})`)
 const onCloth = (across: number, along: number): Point => at(scale.value.x(along), scale.value.y(-across))
 /** Across the roll is down, along it is to the right. */
 const clothToPixels = computed(() => `matrix(0 ${scale.value.k} ${scale.value.k} 0 ${onCloth(0, 0).x} ${onCloth(0, 0).y})`)
@@ -27,16 +39,16 @@ const path = (outline: readonly Point[]) => outline.map((p) => `${p.x.toFixed(1)
 const pieces = computed(() =>
   props.lay.placements.map((place) => {
     const piece = lays.chosen!.pieces.find((p) => p.id === place.id)!
-    const put = (p: Point) => {
-      const [x, y] = turned(p.x, p.y, place.turn, place.flip)
-      return onCloth(x + place.x, y + place.y)
-    }
+    const put = (p: Point) => onCloth(...onTheCloth(place, p.x, p.y))
     const cut = flatten(piece.cut, DRAWN_MM).map(put)
     const box = boxOf(cut)
     const up = put(at(0, 1))
     const origin = put(at(0, 0))
     return {
-      key: `${place.id}#${place.copy}`,
+      key: placementKey(place),
+      place,
+      isLocked: lays.locked.has(placementKey(place)),
+      isWrong: isFaulty(place),
       id: place.id,
       cut,
       sew: piece.panel ? flatten(piece.panel.finished, DRAWN_MM).map(put) : null,
@@ -72,11 +84,12 @@ function shortLabel(id: string): string {
         <ClothPattern id="lay-cloth" :cloth="cloth" :lay="lay" :transform="clothToPixels" />
         <marker id="lay-arrow" viewBox="0 0 8 8" refX="6" refY="4" markerWidth="7" markerHeight="7" orient="auto"><path d="M0 0 8 4 0 8z" fill="#22282c" /></marker>
       </defs>
-      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="lay.length * scale.k" :height="cloth.widthMm * scale.k" fill="url(#lay-cloth)" />
-      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="lay.length * scale.k" :height="cloth.widthMm * scale.k" class="waste" />
-      <rect v-for="(s, i) in [{ at: 0, w: cloth.selvedgeMm[0] }, { at: cloth.widthMm - cloth.selvedgeMm[1], w: cloth.selvedgeMm[1] }]" :key="i" :x="onCloth(0, 0).x" :y="onCloth(s.at, 0).y" :width="lay.length * scale.k" :height="s.w * scale.k" class="selvedge" />
-      <g v-for="p in pieces" :key="p.key" class="piece" :class="{ marked: marked === p.id }" @mouseenter="emit('mark', p.id)" @mouseleave="emit('mark', null)">
-        <title>{{ p.title }}</title>
+      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="shownMm * scale.k" :height="cloth.widthMm * scale.k" fill="url(#lay-cloth)" />
+      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="shownMm * scale.k" :height="cloth.widthMm * scale.k" class="waste" />
+      <rect v-for="(s, i) in [{ at: 0, w: cloth.selvedgeMm[0] }, { at: cloth.widthMm - cloth.selvedgeMm[1], w: cloth.selvedgeMm[1] }]" :key="i" :x="onCloth(0, 0).x" :y="onCloth(s.at, 0).y" :width="shownMm * scale.k" :height="s.w * scale.k" class="selvedge" />
+      <polygon v-if="cloth.supply.kind === 'remnant'" :points="path(cloth.supply.outline.map(([x, y]) => onCloth(x, y)))" class="remnant" />
+      <g v-for="p in pieces" :key="p.key" class="piece" :class="{ marked: marked === p.id, wrong: p.isWrong, locked: p.isLocked }" tabindex="0" role="button" :aria-label="`${p.title}${p.isLocked ? ', locked' : ''}${p.isWrong ? ', lies wrong' : ''}`" @mouseenter="emit('mark', p.id)" @mouseleave="emit('mark', null)" @focus="emit('mark', p.id)" @blur="emit('mark', null)" @pointerdown.prevent="drag($event, p.place)" @dblclick="lays.toggleLock(p.place)" @keydown="press($event, p.place)">
+        <title>{{ p.title }}{{ p.isLocked ? ', locked' : '' }}. Drag it; arrows, R turns, L or a double click locks.</title>
         <polygon :points="path(p.cut)" fill="url(#lay-cloth)" class="cut" />
         <polygon v-if="p.sew" :points="path(p.sew)" class="sew" />
         <line v-if="p.arrow.length > 10" :x1="p.centre.x + p.arrow.dx * p.arrow.from" :y1="p.centre.y + p.arrow.dy * p.arrow.from" :x2="p.centre.x + p.arrow.dx * (p.arrow.from + p.arrow.length)" :y2="p.centre.y + p.arrow.dy * (p.arrow.from + p.arrow.length)" class="arrow" marker-end="url(#lay-arrow)" />
@@ -84,8 +97,12 @@ function shortLabel(id: string): string {
           <rect :x="-p.label.length * 3.4 - 3" y="-8" :width="p.label.length * 6.8 + 6" height="16" rx="2" class="tag" />
           <text y="4.5" text-anchor="middle">{{ p.label }}</text>
         </g>
+        <circle v-if="p.isLocked" :cx="p.centre.x" :cy="p.centre.y - 16" r="5" class="pin" />
       </g>
-      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="lay.length * scale.k" :height="cloth.widthMm * scale.k" class="edge" />
+      <g v-for="(f, i) in cloth.flaws" :key="`flaw-${i}`" class="flaw">
+        <rect :x="onCloth(0, f.yMm).x" :y="onCloth(f.xMm, 0).y" :width="f.lengthMm * scale.k" :height="f.widthMm * scale.k"><title>Flaw {{ i + 1 }}</title></rect>
+      </g>
+      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="shownMm * scale.k" :height="cloth.widthMm * scale.k" class="edge" />
       <DimensionLine :x1="onCloth(0, 0).x" :x2="onCloth(0, lay.length).x" :y1="onCloth(cloth.widthMm, 0).y + 28" :y2="onCloth(cloth.widthMm, 0).y + 28" :text="`${formatLengthWithUnit(lay.length, jobs.job!.units)} along the roll`" />
       <DimensionLine :x1="onCloth(0, 0).x - 18" :x2="onCloth(0, 0).x - 18" :y1="onCloth(cloth.widthMm, 0).y" :y2="onCloth(0, 0).y" :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)" />
       <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">left selvedge · starting end at the left · arrows: back of plates, top of boxing</text>
@@ -137,7 +154,40 @@ function shortLabel(id: string): string {
   font-weight: 600;
 }
 
-.piece.marked .cut {
+.piece {
+  cursor: grab;
+  outline: none;
+}
+
+.piece.locked {
+  cursor: default;
+}
+
+.pin {
+  fill: var(--ink);
+  stroke: #fffdf8;
+  stroke-width: 1.5;
+}
+
+.piece.wrong .cut {
+  stroke: var(--rust);
+  stroke-width: 3.5;
+}
+
+.remnant {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
+
+.flaw rect {
+  fill: var(--rust-wash);
+  stroke: var(--rust);
+  stroke-dasharray: 3 2;
+}
+
+.piece.marked .cut,
+.piece:focus-visible .cut {
   stroke: var(--chalk);
   stroke-width: 4;
 }

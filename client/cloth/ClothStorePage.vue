@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import type { Cloth } from '../../contract/index.ts'
+import { repeatOf } from '../../core/cloth/index.ts'
+import { formatLength, formatLengthWithUnit } from '../../core/units/index.ts'
+import { useShop } from '../stores/shop.ts'
+import ClothDialog from './ClothDialog.vue'
+import ClothSwatch from './ClothSwatch.vue'
+import { newCloth } from './new-cloth.ts'
+
+/** The shop's cloth: what can be bought, and what lies on the shelf. */
+const shop = useShop()
+const router = useRouter()
+const failed = ref('')
+const open = ref<Cloth | null>(null)
+const cloths = computed(() => shop.lists?.cloths ?? [])
+const units = computed(() => shop.lists?.settings.units ?? 'mm')
+
+onMounted(async () => {
+  try {
+    await shop.open()
+  } catch (cause) {
+    failed.value = (cause as Error).message
+  }
+})
+const back = () => (window.history.state?.back ? router.back() : void router.push('/'))
+const repeatWords = (cloth: Cloth) => {
+  const [across, along] = [repeatOf(cloth, 'across'), repeatOf(cloth, 'along')]
+  const mm = (v: number) => formatLength(v, units.value)
+  if (across !== null && along !== null) return `repeat ${mm(across)} x ${mm(along)}${cloth.pattern.kind === 'motif' && cloth.pattern.halfDrop ? ', half-drop' : ''}`
+  if (across !== null) return `stripes along, repeat ${mm(across)}`
+  return along !== null ? `stripes across, repeat ${mm(along)}` : 'plain'
+}
+const supplyWords = ({ supply }: Cloth) => (supply.kind === 'to-buy' ? 'bought as needed' : supply.kind === 'length' ? `${formatLengthWithUnit(supply.lengthMm, units.value)} in hand` : 'remnant')
+</script>
+
+<template>
+  <div class="store">
+    <header class="no-print">
+      <button type="button" class="plain-button" @click="back">Back</button>
+      <h1>Cloth store</h1>
+      <span class="gap" />
+      <button type="button" class="plain-button main" @click="open = newCloth()">New cloth</button>
+    </header>
+    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <main>
+      <button v-for="c in cloths" :key="c.id" type="button" class="card sheet" @click="open = c">
+        <ClothSwatch :cloth="c" :height="120" />
+        <strong>{{ c.name }}</strong>
+        <span class="quiet">{{ formatLengthWithUnit(c.widthMm, units) }} wide, {{ repeatWords(c) }}{{ c.nap === 'one-way' ? ', one-way' : '' }}</span>
+        <span class="quiet">{{ supplyWords(c) }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }}, {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span>
+      </button>
+    </main>
+    <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />
+  </div>
+</template>
+
+<style scoped>
+.store {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 8px 18px;
+  border-bottom: 3px solid var(--ink);
+}
+
+h1 {
+  font-size: 26px;
+}
+
+.gap {
+  flex: 1;
+}
+
+main {
+  flex: 1;
+  overflow: auto;
+  padding: 18px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 16px;
+  align-content: start;
+}
+
+.card {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+  align-content: end;
+  text-align: left;
+  padding: 12px;
+  font: inherit;
+  cursor: pointer;
+}
+
+.card:hover,
+.card:focus-visible {
+  border-color: var(--chalk);
+}
+
+.failed {
+  margin: 0;
+  padding: 8px 18px;
+  background: var(--rust-wash);
+  color: var(--rust);
+}
+</style>

@@ -1,0 +1,59 @@
+import type { Band, Cloth, Pattern, Supply } from '../../contract/index.ts'
+
+/** A cloth with nothing said of it yet but what is usual. */
+export const newCloth = (): Cloth => ({
+  id: `cloth-${Date.now().toString(36)}`,
+  name: '',
+  widthMm: 1400,
+  selvedgeMm: [10, 10],
+  nap: 'two-way',
+  ground: '#d8cdb4',
+  pattern: { kind: 'plain' },
+  pricePerMetre: 0,
+  buyingStepMm: 100,
+  thicknessMm: 0.6,
+  stretch: { across: 0, along: 0 },
+  shrink: { across: 0, along: 0 },
+  washFirst: false,
+  fibre: 'mixed',
+  marking: 'notches',
+  massGM2: 300,
+  use: 'indoors',
+  reversible: false,
+  supply: { kind: 'to-buy' },
+  flaws: [],
+})
+
+const STARTING_BANDS: Band[] = [
+  { name: 'ground', colour: '#efe6d2', widthMm: 40 },
+  { name: 'stripe', colour: '#5b6670', widthMm: 20 },
+]
+
+/** Each kind of pattern as it starts. */
+export function startPattern(kind: Pattern['kind']): Pattern {
+  switch (kind) {
+    case 'plain':
+      return { kind }
+    case 'stripes':
+      return { kind, runs: 'along', bands: STARTING_BANDS, startMm: 0 }
+    case 'check':
+      return { kind, across: STARTING_BANDS, along: STARTING_BANDS, startMm: 0, startAlongMm: 0 }
+    case 'motif':
+      return { kind, acrossMm: 280, alongMm: 320, colour: '#5b6670', startMm: 140, startAlongMm: 160, halfDrop: false }
+    default:
+      return kind satisfies never
+  }
+}
+
+export function startSupply(kind: Supply['kind'], widthMm: number): Supply {
+  switch (kind) {
+    case 'to-buy':
+      return { kind }
+    case 'length':
+      return { kind, lengthMm: 3000 }
+    case 'remnant':
+      return { kind, outline: [[0, 0], [widthMm, 0], [widthMm, 900], [0, 900]] }
+    default:
+      return kind satisfies never
+  }
+}

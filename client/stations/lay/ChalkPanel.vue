@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Lay } from '../../../contract/index.ts'
+import { chalkList } from '../../../core/lists/index.ts'
+import { formatLength } from '../../../core/units/index.ts'
+import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
+import RowPreview from './RowPreview.vue'
+
+/** The row of cushions as this lay cuts it, and the corners to chalk. */
+const props = defineProps<{ lay: Lay; marked: string | null }>()
+const emit = defineEmits<{ mark: [piece: string | null] }>()
+const jobs = useJob()
+const lays = useLay()
+const unit = computed(() => jobs.job!.units)
+const chalk = computed(() => chalkList(lays.chosen!, props.lay))
+</script>
+
+<template>
+  <template v-if="lays.index === 0">
+    <h2>The row as this lay cuts it</h2>
+    <RowPreview :lay="lay" />
+  </template>
+  <h2>Chalk list</h2>
+  <p class="quiet">Corners of each cut edge in order of marking: from the left selvedge edge, then from the starting end.</p>
+  <table class="chalk">
+    <thead><tr><th>No.</th><th>Piece</th><th>Corners</th></tr></thead>
+    <tbody>
+      <tr v-for="line in chalk" :key="line.order" :class="{ marked: marked === line.piece }" @mouseenter="emit('mark', line.piece)" @mouseleave="emit('mark', null)">
+        <td>{{ line.order }}</td>
+        <td>{{ line.name }}</td>
+        <td><span v-for="(c, i) in line.corners" :key="i" class="corner">{{ formatLength(c.fromSelvedge, unit) }} / {{ formatLength(c.fromStart, unit) }}<i v-if="c.bowMm !== 0"> bow {{ formatLength(c.bowMm, unit) }}</i></span></td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+p {
+  margin: 0;
+  font-size: 15px;
+}
+
+.chalk {
+  width: 100%;
+  font-size: 14px;
+}
+
+.chalk th,
+.chalk td {
+  text-align: left;
+  vertical-align: top;
+  padding: 3px 10px 3px 0;
+  border-top: 1px solid var(--paper-edge);
+}
+
+.chalk thead th {
+  border: 0;
+  color: var(--ink-soft);
+  font-weight: 400;
+}
+
+.chalk tr.marked {
+  background: var(--chalk-wash);
+}
+
+.corner {
+  display: inline-block;
+  white-space: nowrap;
+  margin-right: 14px;
+}
+</style>

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { PlacementRule } from '../../../contract/index.ts'
+import { bandsOf, repeatOf } from '../../../core/cloth/index.ts'
+import { setCloth } from '../../../core/job/index.ts'
+import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts'
+import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
+import { useShop } from '../../stores/shop.ts'
+import ChoiceButtons from '../../ui/ChoiceButtons.vue'
+import LengthField from '../../ui/LengthField.vue'
+
+/** Which cloth, which way, and where its pattern falls. */
+const jobs = useJob()
+const lays = useLay()
+const shop = useShop()
+const choice = computed(() => jobs.job!.cloth)
+const unit = computed(() => jobs.job!.units)
+/** The cloth of the job stands first: it alone has a pattern to match and a direction to choose. */
+const isMain = computed(() => lays.index === 0)
+const bands = computed(() => bandsOf(choice.value.cloth, 'across'))
+const repeatsAlong = computed(() => choice.value.match.kind === 'matched' && repeatOf(choice.value.cloth, 'along') !== null)
+const across = computed(() => choice.value.direction === 'up-the-roll')
+
+const setChoice = (says: string, change: (c: typeof choice.value) => typeof choice.value, key: string | null = null) => jobs.edit({ says, apply: (j) => ({ ...j, cloth: change(j.cloth) }) }, key)
+const setRule = (rule: PlacementRule, says: string, key: string | null = null) => setChoice(says, (c) => ({ ...c, match: { kind: 'matched', rule } }), key)
+const rule = computed(() => (choice.value.match.kind === 'matched' ? choice.value.match.rule : null))
+function chooseRule(kind: string): void {
+  const band = rule.value?.band ?? 0
+  if (kind === 'none') setChoice('Stripes not matched', (c) => ({ ...c, match: { kind: 'none' } }))
+  else if (kind === 'band-at-mark') setRule({ kind, band, markMm: 0 }, 'Stripes by a mark')
+  else setRule({ kind: kind as 'band-on-centre' | 'band-on-each-centre' | 'band-at-left-end', band }, 'Stripes placed')
+}
+const DIRECTIONS = [
+  { value: 'up-the-roll', label: 'Up the roll' },
+  { value: 'railroaded', label: 'Railroaded' },
+] as const
+const STRIPES = [
+  { value: 'upright', label: 'stripe upright' },
+  { value: 'along', label: 'stripe along it' },
+] as const
+const RULES = computed(() => [
+  { value: 'none', label: 'not matched' },
+  { value: 'band-on-centre', label: across.value ? 'on the middle of the row' : 'on the middle of the depth' },
+  ...(across.value ? [{ value: 'band-on-each-centre', label: 'on the middle of each cushion' }] : []),
+  { value: 'band-at-left-end', label: across.value ? 'at the left end' : 'at the front edge' },
+  { value: 'band-at-mark', label: across.value ? 'at a mark, from the left end' : 'at a mark, from the front' },
+])
+const ALONG_RULES = [
+  { value: 'front-edges-alike', label: 'alike at every front edge' },
+  { value: 'centred', label: 'centred on each cushion' },
+] as const
+</script>
+
+<template>
+  <div class="cloth-page">
+    <template v-if="isMain">
+    <div class="field-row">
+      <span class="label">Cloth</span>
+      <ElSelect :model-value="choice.cloth.name" aria-label="Cloth" @update:model-value="(name: string) => jobs.edit(setCloth(shop.lists!.cloths.find((c) => c.name === name)!))">
+        <ElOption v-for="c in shop.lists?.cloths ?? []" :key="c.id" :value="c.name" :label="`${c.name}, ${formatLengthWithUnit(c.widthMm, unit)} wide${c.nap === 'one-way' ? ', one-way' : ''}`" />
+      </ElSelect>
+    </div>
+    <div class="field-row">
+      <span class="label">Width, selvedges</span>
+      <div class="pair">
+        <LengthField :model-value="choice.cloth.widthMm" :unit="unit" name="Cloth width" :max="5000" @update:model-value="(mm) => setChoice('Cloth width', (c) => ({ ...c, cloth: { ...c.cloth, widthMm: mm } }), 'cloth-width')" />
+        <LengthField :model-value="choice.cloth.selvedgeMm[0]" :unit="unit" name="Left selvedge" :min="0" :max="200" @update:model-value="(mm) => setChoice('Selvedge', (c) => ({ ...c, cloth: { ...c.cloth, selvedgeMm: [mm, c.cloth.selvedgeMm[1]] } }), 'selvedge-left')" />
+        <LengthField :model-value="choice.cloth.selvedgeMm[1]" :unit="unit" name="Right selvedge" :min="0" :max="200" @update:model-value="(mm) => setChoice('Selvedge', (c) => ({ ...c, cloth: { ...c.cloth, selvedgeMm: [c.cloth.selvedgeMm[0], mm] } }), 'selvedge-right')" />
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">Direction</span>
+      <div><ChoiceButtons :model-value="choice.direction" :choices="DIRECTIONS" name="Direction" @update:model-value="(d) => setChoice(d === 'railroaded' ? 'Railroaded' : 'Up the roll', (c) => ({ ...c, direction: d }))" /></div>
+    </div>
+    <template v-if="bands.length > 0">
+      <div class="field-row">
+        <span class="label">The band</span>
+        <div class="pair">
+          <ElSelect v-if="rule" :model-value="rule.band" class="band" aria-label="Ruling band" @update:model-value="(b: number) => setRule({ ...rule!, band: b }, 'Ruling band')">
+            <ElOption v-for="(b, i) in bands" :key="i" :value="i" :label="`${i + 1} ${b.name} ${formatLength(b.widthMm, unit)}`"><span class="swatch" :style="{ background: b.colour }" />{{ i + 1 }} {{ b.name }} {{ formatLengthWithUnit(b.widthMm, unit) }}</ElOption>
+          </ElSelect>
+          <ElSelect :model-value="rule?.kind ?? 'none'" class="rule" aria-label="Where the band falls" @update:model-value="chooseRule">
+            <ElOption v-for="r in RULES" :key="r.value" :value="r.value" :label="r.label" />
+          </ElSelect>
+          <LengthField v-if="rule?.kind === 'band-at-mark'" :model-value="rule.markMm" :unit="unit" name="Mark" :min="0" @update:model-value="(mm) => setRule({ ...rule!, kind: 'band-at-mark', markMm: mm }, 'Mark', 'mark')" />
+        </div>
+      </div>
+      <div class="field-row">
+        <span class="label">{{ across ? 'Side' : 'Front' }} boxing</span>
+        <div><ChoiceButtons :model-value="choice.sideBoxing" :choices="STRIPES" name="Stripe on boxing it does not cross" @update:model-value="(s) => setChoice('Stripe on the boxing', (c) => ({ ...c, sideBoxing: s }))" /></div>
+      </div>
+    </template>
+    <div v-if="repeatsAlong" class="field-row">
+      <span class="label">Repeat along the roll</span>
+      <div><ChoiceButtons :model-value="choice.alongRule" :choices="ALONG_RULES" name="Repeat along the roll" @update:model-value="(alongRule) => setChoice('Repeat along the roll', (c) => ({ ...c, alongRule }))" /></div>
+    </div>
+    </template>
+    <p v-else class="quiet bound">{{ lays.chosen?.cloth.name }}: what is cut from it is chosen on the make-up station.</p>
+  </div>
+</template>
+
+<style scoped>
+.cloth-page {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.pair :deep(input) {
+  width: 62px;
+}
+
+.band {
+  width: 150px;
+}
+
+.rule {
+  width: 220px;
+}
+
+.swatch {
+  display: inline-block;
+  width: 16px;
+  height: 12px;
+  margin-right: 8px;
+  border: 1px solid var(--ink-soft);
+}
+</style>
