@@ -8,4 +8,5 @@ export { Buttons, Closure, Construction, EarCut, Finishing, Grip, Handles, MakeU
 export { migrateCloth, migrateGrade, migrateSettings } from './migrate.ts'
 export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
 export { CornerSetting, Dimension, Division, type Ear, EdgeRole, EdgeSetting, Footprint, Lean, MOST_CUSHIONS, MOST_LEAN_DEG, MOST_SWEEP_DEG, type OldSizes, Seat } from './seat.ts'
+export { SendToTable, TableOrder, TableState } from './table.ts'
 export { AllowanceBook, Band, Cloth, Flaw, KeptSchool, Pattern, ShopSettings, Supply } from './shop.ts'

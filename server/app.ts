@@ -10,11 +10,14 @@ import { jobRoutes } from './jobs/routes.ts'
 import type { LayPool } from './lays/routes.ts'
 import type { ShopRepository } from './shop/repository.ts'
 import { shopRoutes } from './shop/routes.ts'
+import type { CuttingTable } from './table/driver.ts'
+import { tableRoutes } from './table/routes.ts'
 
 export interface AppParts {
   readonly jobs: JobsRepository
   readonly shop: ShopRepository
   readonly lays: LayPool
+  readonly table: CuttingTable
   readonly log: Logger
   /** The built interface; null serves the API alone. */
   readonly clientDir: string | null
@@ -23,7 +26,7 @@ export interface AppParts {
 const LARGEST_BODY = 8 * 1024 * 1024
 
 /** The whole HTTP server: API below /api, the built interface everywhere else. */
-export function createApp({ jobs, shop, lays, log, clientDir }: AppParts): Express {
+export function createApp({ jobs, shop, lays, table, log, clientDir }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(requestLine(log))
@@ -49,6 +52,7 @@ export function createApp({ jobs, shop, lays, log, clientDir }: AppParts): Expre
   api.use('/jobs', jobRoutes(jobs))
   api.use('/shop', shopRoutes(shop))
   api.use('/lays', lays.router)
+  api.use('/table', tableRoutes(table))
   api.use(unknownRoute)
   app.use('/api', api)
   if (clientDir !== null) {

@@ -6,6 +6,8 @@ import { jobsRepository } from './jobs/repository.ts'
 import { layRoutes } from './lays/routes.ts'
 import { stockEmptyShop } from './shop/demo-data.ts'
 import { shopRepository } from './shop/repository.ts'
+import { tableOverPort } from './table/over-port.ts'
+import { simulatedTable } from './table/simulated-table.ts'
 
 export interface ServeOptions {
   readonly databaseFile: string
@@ -30,7 +32,9 @@ export async function serve(options: ServeOptions): Promise<Running> {
   const shop = shopRepository(database)
   await stockEmptyShop(shop, jobs, options.demo)
   const lays = layRoutes(options.layWorker)
-  const app = createApp({ jobs, shop, lays, log: options.log, clientDir: options.clientDir })
+  const simulated = await simulatedTable(SIMULATED_TABLE)
+  const table = tableOverPort('127.0.0.1', simulated.port)
+  const app = createApp({ jobs, shop, lays, table, log: options.log, clientDir: options.clientDir })
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(options.port, options.host, (error?: Error) => (error ? reject(error) : resolve(listening)))
   })
@@ -46,10 +50,14 @@ export async function serve(options: ServeOptions): Promise<Running> {
       await closed
       clearTimeout(patience)
       await lays.close()
+      await simulated.close()
       await database.close()
     },
   }
 }
+
+/** A bed of 1.8 by 12 m, twenty times as fast as a real one. */
+const SIMULATED_TABLE = { bedMm: [1800, 12_000], hurry: 20, now: () => Date.now() } as const
 
 /** How long running requests may take to finish once the server is asked to stop. */
 const PATIENCE_MS = 3000

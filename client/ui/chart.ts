@@ -1,9 +1,9 @@
-import { Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
+import { BarController, BarElement, CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
 
 /** Charts in the hand of the house; only the parts in use, so that the bundle stays small. */
-Chart.register(LinearScale, LineElement, PointElement, Legend, Tooltip)
+Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineElement, PointElement, Legend, Tooltip)
 Chart.defaults.font.family = "'Source Sans 3 Variable', system-ui, sans-serif"
 Chart.defaults.font.size = 14
 Chart.defaults.color = '#22282c'
 
-export { Scatter } from 'vue-chartjs'
+export { Bar, Scatter } from 'vue-chartjs'

@@ -1,6 +1,7 @@
 import { err, type Result } from '../result/index.ts'
 import { tracedOutline, type OutlineFault, type TracedOutline } from './outline-file.ts'
 import { readDxf } from './read-dxf.ts'
+import type { LayDrawing } from './lay-drawing.ts'
 import type { Template } from './template-pdf.ts'
 import type { Page } from './template-tiles.ts'
 import { readSvg } from './read-svg.ts'
@@ -20,3 +21,10 @@ export const templatePdf = async (template: Template, page: Page): Promise<Uint8
 
 export type { Template }
 export { PAGES, tileTemplate, type Page } from './template-tiles.ts'
+export { cutListCsv } from './cut-list-csv.ts'
+export { layDrawing, type LayDrawing } from './lay-drawing.ts'
+export { laySvg } from './lay-svg.ts'
+/** A lay as DXF, and as PDF to look at or at true size; their writers are fetched when they are first wanted. */
+export const layDxf = async (drawing: LayDrawing): Promise<string> => (await import('./lay-dxf.ts')).layDxf(drawing)
+export const layPagePdf = async (drawing: LayDrawing, page: Page): Promise<Uint8Array> => (await import('./lay-pdf.ts')).layPagePdf(drawing, page)
+export const layRollPdf = async (drawing: LayDrawing): Promise<Uint8Array> => (await import('./lay-pdf.ts')).layRollPdf(drawing)

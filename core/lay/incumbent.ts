@@ -1,6 +1,9 @@
 import type { Instance } from './instance.ts'
 import type { Arrangement } from './placer.ts'
 
+/** What is to be kept small where not all pieces have a place. */
+export type Leaving = 'fewest pieces' | 'least area'
+
 /** The best arrangement found so far, shared by all strategies at work on it. */
 export interface Incumbent {
   readonly best: () => Arrangement
@@ -8,13 +11,14 @@ export interface Incumbent {
   readonly offer: (a: Arrangement) => number
 }
 
-export function incumbentFrom(instance: Instance, first: Arrangement, onBetter: (a: Arrangement) => void): Incumbent {
+export function incumbentFrom(instance: Instance, first: Arrangement, onBetter: (a: Arrangement) => void, leaving: Leaving = 'fewest pieces'): Incumbent {
+  const perPiece = leaving === 'fewest pieces' ? 1e4 : 0
   let best = first
-  let bestCost = costOf(instance, first)
+  let bestCost = costOf(instance, first, perPiece)
   return {
     best: () => best,
     offer: (a) => {
-      const cost = costOf(instance, a)
+      const cost = costOf(instance, a, perPiece)
       if (cost < bestCost - 1e-9) {
         best = a
         bestCost = cost
@@ -29,9 +33,9 @@ export function incumbentFrom(instance: Instance, first: Arrangement, onBetter: 
  * Pieces without a place weigh most, then sheets, then the length; a little of how high pieces
  * stand on average leads the search across plains of equal length.
  */
-function costOf(instance: Instance, a: Arrangement): number {
+function costOf(instance: Instance, a: Arrangement, perPiece: number): number {
   const missing = a.left.reduce((sum, i) => sum + instance.items[i]!.area, 0) / (instance.maxX - instance.minX)
   const standing = a.spots.reduce((sum, s) => sum + (s.y + s.posture.shape.height) * s.posture.shape.area, 0) / (instance.totalArea || 1)
   const sheetHeight = Number.isFinite(instance.maxY) ? instance.maxY : 0
-  return 1e4 * a.left.length + 100 * missing + (a.sheets - 1) * 2 * sheetHeight + a.length + 0.02 * standing
+  return perPiece * a.left.length + 100 * missing + (a.sheets - 1) * 2 * sheetHeight + a.length + 0.02 * standing
 }

@@ -5,7 +5,7 @@ import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import { boxBeams, isBeamInstance, isProofInstance, isSkylineInstance, proveBoxes, skylineWalks } from './boxes/index.ts'
 import type { Found } from './found.ts'
-import { incumbentFrom, type Incumbent } from './incumbent.ts'
+import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
 import { firstRecipes, orderWalks, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
 import { seeded, type Random } from '../random/index.ts'
@@ -58,7 +58,7 @@ export function solveLay(problem: LayProblem, { seed, budget, lane = 0, taken = 
 }
 
 /** As much of a problem as goes on its cloth, for a remnant or a piece of stock: pieces without a place are left out. */
-export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions): Omit<Lay, 'seconds'> {
+export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions, leaving: Leaving = 'fewest pieces'): Omit<Lay, 'seconds'> {
   const pieces = problem.pieces.filter((piece) => {
     const alone = { ...problem, pieces: [{ ...piece, qty: 1 }] }
     return neverFits(alone, instanceOf(alone)) === null
@@ -68,7 +68,7 @@ export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions)
   const bound = lowerBound(instance)
   const placer = new Placer(instance)
   const first = placer.arrange(firstRecipes(instance)[0]!)!
-  const incumbent = incumbentFrom(instance, first, () => {})
+  const incumbent = incumbentFrom(instance, first, () => {}, leaving)
   const decode: Decoder = (recipe) => placer.arrange(recipe, budget.isStopped)
   takeTurns([{ strategy: orderWalks(instance, decode, incumbent, seeded(seed)), share: 1 }], budget, () => isProven(instance, incumbent.best(), bound), 0, () => {})
   return layOf(instance, incumbent.best(), { name: bound.name, length: 0 }, seed)

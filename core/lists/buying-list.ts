@@ -41,12 +41,19 @@ export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'cutting
 
 /** Cloth that is washed first is bought longer by what washing takes. */
 function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): BuyLine {
+  if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, laidMm ?? boundMm, i)
   const id = i === 0 ? 'buy' : `buy.${cloth.id}`
   const used = entered({ id: `${id}.used`, label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: laidMm ?? boundMm, rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
   const unwashed = cloth.washFirst && cloth.shrink.along > 0 ? figure({ id: `${id}.unwashed`, label: 'Before washing', quantity: 'run', sum: over(used, given(1 - cloth.shrink.along, 'share', 'left after washing')), rule: 'washed before it is cut' }) : used
   const length = figure({ id: `${id}.cloth`, label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(unwashed, cloth.buyingStepMm, 'run'), rule: `sold by the ${cloth.buyingStepMm} mm`, setBy: 'catalogue' })
   const cost = figure({ id: `${id}.clothCost`, label: 'Cloth cost', quantity: 'money', sum: times(over(length, given(1000, 'plain', 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
   return { what: cloth.name, amount: length, cost }
+}
+
+/** What lies in the shop is used, not bought. */
+function inHandLine(cloth: Cloth, usedMm: number, i: number): BuyLine {
+  const amount = entered({ id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`, label: `${cloth.name}, from the shelf`, quantity: 'run', value: usedMm, rule: 'in hand: nothing to buy', change: 'lay.plan' })
+  return { what: `${cloth.name}, in hand`, amount, cost: null }
 }
 
 /** Zips and tapes of one length are one line with their number; snaps and buttons are counted over all cushions. */

@@ -45,7 +45,7 @@ export const DEMO_CLOTHS: readonly Cloth[] = [
     pattern: { kind: 'check', startMm: 0, startAlongMm: 0, across: [band('chalk', '#f1ead8', 50), band('slate', SLATE, 14), band('chalk', '#f1ead8', 8), band('slate', SLATE, 14)], along: [band('chalk', '#f1ead8', 56), band('slate', SLATE, 14), band('chalk', '#f1ead8', 8), band('slate', SLATE, 14)] },
   },
   {
-    ...plain('kelp-check', 'Kelp check, remnant', 1180, '#8b8f6a', 0, { selvedgeMm: [0, 0], supply: { kind: 'remnant', outline: [[0, 0], [1180, 0], [1180, 560], [980, 560], [980, 870], [0, 870]] } }),
+    ...plain('kelp-check', 'Kelp check', 1180, '#8b8f6a', 0, { selvedgeMm: [0, 0], supply: { kind: 'remnant', outline: [[0, 0], [1180, 0], [1180, 560], [980, 560], [980, 870], [0, 870]] } }),
     pattern: { kind: 'check', startMm: 12, startAlongMm: 0, across: [band('olive', '#8b8f6a', 24), band('bark', '#5a4a36', 12)], along: [band('olive', '#8b8f6a', 24), band('bark', '#5a4a36', 12)] },
   },
   plain('moss-loop', 'Moss loop', 1380, '#6f7d58', 46, { nap: 'one-way', thicknessMm: 2.2, marking: 'tacks' }),

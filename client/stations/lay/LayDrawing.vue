@@ -36,8 +36,10 @@ const onCloth = (across: number, along: number): Point => at(scale.value.x(along
 const clothToPixels = computed(() => `matrix(0 ${scale.value.k} ${scale.value.k} 0 ${onCloth(0, 0).x} ${onCloth(0, 0).y})`)
 const path = (outline: readonly Point[]) => outline.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ')
 
+/** A piece that is dragged lies over all others. */
+const inOrder = computed(() => props.lay.placements.toSorted((a, b) => Number(placementKey(a) === held.value) - Number(placementKey(b) === held.value)))
 const pieces = computed(() =>
-  props.lay.placements.map((place) => {
+  inOrder.value.map((place) => {
     const piece = lays.chosen!.pieces.find((p) => p.id === place.id)!
     const put = (p: Point) => onCloth(...onTheCloth(place, p.x, p.y))
     const cut = flatten(piece.cut, DRAWN_MM).map(put)

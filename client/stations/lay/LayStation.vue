@@ -25,6 +25,9 @@ const page = ref<Page>('cloth')
 const shown = computed(() => LAY_PAGES.find((p) => p.page === page.value)!)
 const unit = computed(() => jobs.job!.units)
 const CLOTHS = computed(() => lays.cloths.map((c, i) => ({ value: String(i), label: c.cloth.name })))
+/** Strips of one kind are told once. */
+const faults = computed(() => [...new Set(lays.faults.map((f) => faultWords(f, lays.chosen!, unit.value)))])
+const MOST_FAULTS = 5
 const isProven = computed(() => lay.value !== null && lay.value.length <= lay.value.bound + 0.01)
 const gapWords = computed(() => {
   if (!lay.value) return ''
@@ -34,7 +37,7 @@ const gapWords = computed(() => {
 </script>
 
 <template>
-  <section v-if="plan" class="lay-station">
+  <section v-if="plan" class="lay-station" :class="{ wide: shown.isWide }">
     <div class="roll sheet">
       <LayDrawing v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
       <div v-else class="empty">
@@ -58,9 +61,9 @@ const gapWords = computed(() => {
       </div>
       <p v-if="lay && lays.byHand" class="quiet bound">Changed by hand, {{ lays.locked.size === 0 ? 'nothing locked' : `${lays.locked.size} locked` }}. No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.</p>
       <p v-else-if="lay" class="quiet bound">No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}. Pieces can be dragged.</p>
-      <ul v-if="lays.faults.length > 0" class="faults" role="alert">
-        <li v-for="(f, i) in lays.faults.slice(0, 6)" :key="i">{{ faultWords(f, lays.chosen!, unit) }}</li>
-        <li v-if="lays.faults.length > 6">and {{ lays.faults.length - 6 }} more.</li>
+      <ul v-if="faults.length > 0" class="faults" role="alert">
+        <li v-for="says in faults.slice(0, MOST_FAULTS)" :key="says">{{ says }}</li>
+        <li v-if="faults.length > MOST_FAULTS">and {{ faults.length - MOST_FAULTS }} more.</li>
       </ul>
       <div v-if="lays.cloths.length > 1" class="field-row">
         <span class="label">Lay of</span>
@@ -70,7 +73,7 @@ const gapWords = computed(() => {
       <component :is="shown.fields" />
       <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lay')" />
     </div>
-    <div class="sheet panel" tabindex="0" role="region" aria-label="Row preview and chalk list">
+    <div v-if="!shown.isWide" class="sheet panel" tabindex="0" role="region" aria-label="Row preview and chalk list">
       <ChalkPanel v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
     </div>
   </section>
@@ -83,6 +86,10 @@ const gapWords = computed(() => {
   grid-template: minmax(0, 55fr) minmax(0, 45fr) / minmax(0, 1fr) minmax(0, 1fr);
   gap: 12px;
   height: 100%;
+}
+
+.wide {
+  grid-template: minmax(0, 38fr) minmax(0, 62fr) / minmax(0, 1fr);
 }
 
 .roll {

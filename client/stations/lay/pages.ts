@@ -1,13 +1,23 @@
 import type { Component } from 'vue'
 import ClothPage from './ClothPage.vue'
+import ComparePage from './ComparePage.vue'
+import FilesPage from './FilesPage.vue'
+import RemnantPage from './RemnantPage.vue'
 
-export type Page = 'cloth'
+export type Page = 'cloth' | 'compare' | 'remnant' | 'files'
 
 interface LayPage {
   readonly page: Page
   readonly label: string
   readonly fields: Component
+  /** Takes the room of the chalk list as well. */
+  readonly isWide: boolean
 }
 
 /** The pages of the lay station. */
-export const LAY_PAGES: readonly LayPage[] = [{ page: 'cloth', label: 'Cloth', fields: ClothPage }]
+export const LAY_PAGES: readonly LayPage[] = [
+  { page: 'cloth', label: 'Cloth', fields: ClothPage, isWide: false },
+  { page: 'compare', label: 'Compare', fields: ComparePage, isWide: true },
+  { page: 'remnant', label: 'From what is in hand', fields: RemnantPage, isWide: true },
+  { page: 'files', label: 'Mark out', fields: FilesPage, isWide: false },
+]

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import type { JobSummary, LayProblem } from '../../../contract/index.ts'
+import { planJob } from '../../../core/plan.ts'
+import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../../core/units/index.ts'
+import { clothCost, cutTogether, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
+import { listJobs, openJob } from '../../api/jobs.ts'
+import { useJob } from '../../stores/job.ts'
+import { Bar } from '../../ui/chart.ts'
+import { useWhatIf } from './what-if.ts'
+
+/** The same job from other widths, the other way round, matched and not, piped and not, or with other jobs: before anything is bought. */
+const SECONDS = 1.5
+const jobs = useJob()
+const unit = computed(() => jobs.job!.units)
+const varied = ref({ widths: true, direction: true, match: false, piping: false })
+const choices = shallowRef<readonly LayChoice[]>([])
+const lengths = ref(new Map<number, number | null>())
+const others = shallowRef<readonly JobSummary[]>([])
+const withIds = ref<string[]>([])
+const together = ref<{ apartMm: number; togetherMm: number | null } | null>(null)
+const failed = ref('')
+/** Keys of questions that are no choice: the other jobs apart from 1000 on, and all of them together. */
+const APART = 1000
+const TOGETHER = 999
+const apart = new Map<number, number>()
+
+const { open, ask, stop } = useWhatIf((answer) => {
+  if (answer.kind !== 'lay') return
+  if (answer.key === TOGETHER) together.value = { apartMm: together.value?.apartMm ?? 0, togetherMm: answer.lengthMm }
+  else if (answer.key >= APART) {
+    apart.set(answer.key, answer.lengthMm ?? 0)
+    together.value = { togetherMm: together.value?.togetherMm ?? null, apartMm: [...apart.values()].reduce((a, b) => a + b, 0) }
+  } else lengths.value = new Map(lengths.value).set(answer.key, answer.lengthMm)
+})
+
+onMounted(async () => {
+  others.value = (await listJobs().catch(() => [])).filter((j) => j.id !== jobs.id)
+})
+watch(() => jobs.job?.cloth.cloth.id, stop)
+
+function compare(): void {
+  const v = varied.value
+  choices.value = layChoices(jobs.job!, { widthsMm: v.widths ? [...SOLD_WIDTHS_MM] : [], direction: v.direction, match: v.match, piping: v.piping })
+  lengths.value = new Map()
+  together.value = null
+  ask(choices.value.flatMap(({ problem }, key) => (problem ? [{ kind: 'lay' as const, key, problem, seconds: SECONDS }] : [])))
+}
+
+/** This job and others from the same cloth: one lay for all against a lay for each. */
+async function compareTogether(): Promise<void> {
+  failed.value = ''
+  const { cloth } = jobs.job!.cloth
+  const named: { name: string; problem: LayProblem }[] = []
+  for (const job of [jobs.job!, ...(await Promise.all(withIds.value.map(async (id) => (await openJob(id)).job)))]) {
+    const plan = planJob({ ...job, cloth: { ...job.cloth, cloth } })
+    if (plan.kind !== 'worked') failed.value = `${job.ticket} cannot be worked out: open it and see why.`
+    else named.push({ name: job.ticket, problem: plan.cloth.lays[0].problem })
+  }
+  apart.clear()
+  together.value = { apartMm: 0, togetherMm: null }
+  ask([{ kind: 'lay', key: TOGETHER, problem: cutTogether(named), seconds: 3 * SECONDS }, ...named.map(({ problem }, i) => ({ kind: 'lay' as const, key: APART + i, problem, seconds: SECONDS }))])
+}
+
+const rows = computed(() => {
+  const { cloth } = jobs.job!.cloth
+  const all = choices.value.map((choice, key) => {
+    const lengthMm = lengths.value.get(key)
+    const bought = lengthMm ? clothCost(cloth, lengthMm) : null
+    return { choice, key, lengthMm, bought, areaM2: lengthMm ? (lengthMm * choice.widthMm) / 1e6 : null, isOwn: choice.widthMm === cloth.widthMm && choice.direction === jobs.job!.cloth.direction && choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') && choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') }
+  })
+  const least = Math.min(...all.flatMap((r) => (r.areaM2 ? [r.areaM2] : [])))
+  return all.map((r) => ({ ...r, isLeast: r.areaM2 === least }))
+})
+const words = (c: LayChoice) => [formatLength(c.widthMm, unit.value), c.direction === 'railroaded' ? 'railroaded' : 'up', ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []), ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : [])].join(' ')
+const chart = computed(() => {
+  const found = rows.value.filter((r) => r.lengthMm)
+  return { labels: found.map((r) => words(r.choice)), datasets: [{ label: 'metres of cloth', data: found.map((r) => r.lengthMm! / 1000), backgroundColor: found.map((r) => (r.isOwn ? '#2a628f' : '#b9a77c')) }] }
+})
+const OPTIONS = { indexAxis: 'y' as const, animation: false as const, maintainAspectRatio: false, plugins: { legend: { display: false } }, scales: { x: { beginAtZero: true, title: { display: true, text: 'metres' } } } }
+const TICKS = [
+  ['widths', 'other widths'],
+  ['direction', 'both directions'],
+  ['match', 'matched or not'],
+  ['piping', 'piping or none'],
+] as const
+</script>
+
+<template>
+  <div class="compare">
+    <div class="pair no-print">
+      <label v-for="[key, label] in TICKS" :key="key" class="tick"><input v-model="varied[key]" type="checkbox" /> {{ label }}</label>
+      <button v-if="open > 0" type="button" class="plain-button" @click="stop">Stop, {{ open }} to go</button>
+      <button v-else type="button" class="plain-button main" @click="compare">Compare</button>
+    </div>
+    <div v-if="rows.length > 0" class="side">
+    <table>
+      <thead><tr><th>Width, {{ unitName(unit) }}</th><th>Direction</th><th>Pattern</th><th>Piping</th><th class="n">Length</th><th class="n">Buy</th><th class="n">{{ jobs.job!.currency }}</th><th class="n">m²</th></tr></thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.key" :class="{ own: r.isOwn }">
+          <td>{{ formatLength(r.choice.widthMm, unit) }}</td>
+          <td>{{ r.choice.direction === 'railroaded' ? 'railroaded' : 'up the roll' }}</td>
+          <td>{{ r.choice.isMatched ? 'matched' : 'free' }}</td>
+          <td>{{ r.choice.isPiped ? 'piped' : 'none' }}</td>
+          <template v-if="r.lengthMm && r.bought">
+            <td class="n">{{ formatLengthWithUnit(r.lengthMm, unit) }}</td>
+            <td class="n">{{ formatLengthWithUnit(r.bought.boughtMm, unit) }}</td>
+            <td class="n">{{ r.bought.cost.toFixed(2) }}</td>
+            <td class="n" :class="{ least: r.isLeast }">{{ trimmed(r.areaM2!, 2) }}</td>
+          </template>
+          <td v-else colspan="4" class="quiet">{{ r.choice.problem === null ? 'cannot be worked' : r.lengthMm === null ? 'a piece is too wide or too long' : 'waits …' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="chart" :style="{ height: `${40 + chart.labels.length * 24}px` }"><Bar v-if="chart.labels.length > 0" :data="chart" :options="OPTIONS" aria-label="Lengths side by side" /></div>
+    </div>
+    <p v-if="rows.length > 0" class="quiet">Each searched for {{ SECONDS }} s, at this cloth's price a metre; the job as it stands is shaded, the least cloth in bold.</p>
+    <template v-if="others.length > 0">
+      <h3>Cut together with</h3>
+      <ElSelect v-model="withIds" multiple filterable aria-label="Other jobs" placeholder="other jobs from this cloth"><ElOption v-for="j in others" :key="j.id" :value="j.id" :label="`${j.ticket} ${j.title}`" /></ElSelect>
+      <button type="button" class="plain-button" :disabled="withIds.length === 0 || open > 0" @click="compareTogether">Lay them together</button>
+      <p v-if="together && open === 0">{{ together.togetherMm === null ? 'They do not go on this cloth together.' : `Together ${formatLengthWithUnit(together.togetherMm, unit)}, one by one ${formatLengthWithUnit(together.apartMm, unit)}.` }}</p>
+      <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.compare {
+  display: grid;
+  gap: 8px;
+}
+
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+
+.side {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+  gap: 20px;
+  align-items: start;
+}
+
+.chart {
+  position: relative;
+}
+
+.tick {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 32px;
+}
+
+table {
+  width: 100%;
+  font-size: 14px;
+}
+
+th,
+td {
+  text-align: left;
+  padding: 2px 8px 2px 0;
+  border-top: 1px solid var(--paper-edge);
+  font-weight: 400;
+}
+
+thead th {
+  border: 0;
+  color: var(--ink-soft);
+}
+
+.n {
+  text-align: right;
+}
+
+.own {
+  background: var(--chalk-wash);
+}
+
+.least {
+  font-weight: 700;
+}
+
+p {
+  margin: 0;
+}
+
+.failed {
+  color: var(--rust);
+}
+</style>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES, templatePdf } from '../../../core/formats/index.ts'
+import { leftover } from '../../../core/cloth/index.ts'
+import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { clothCost } from '../../../core/what-if/index.ts'
+import { boxOf } from '../../../core/outline/index.ts'
+import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
+import { useShop } from '../../stores/shop.ts'
+import { download } from '../../ui/download.ts'
+import CuttingTable from './CuttingTable.vue'
+
+/** The lay as files for the table, the printer and other programs; single pieces as patterns; the cutting table. */
+const jobs = useJob()
+const lays = useLay()
+const shop = useShop()
+const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+const pageName = ref('A4')
+const piece = ref('')
+const failed = ref('')
+const drawing = computed(() => (lays.chosen && lays.current && plan.value ? layDrawing(jobs.job!.ticket, lays.chosen, lays.current, plan.value.allowances.notchMm.value) : null))
+const page = computed(() => PAGES.find((p) => p.name === pageName.value)!)
+const pieces = computed(() => lays.chosen?.pieces.filter((p) => p.panel) ?? [])
+
+async function save(name: string, make: () => Promise<string | Uint8Array> | string, type: string): Promise<void> {
+  failed.value = ''
+  try {
+    const made = await make()
+    download(`${jobs.job!.ticket} ${name}`, typeof made === 'string' ? made : new Uint8Array(made), type)
+  } catch (cause) {
+    failed.value = (cause as Error).message
+  }
+}
+/** What the lay leaves of the cloth, for the shelf. */
+const left = computed(() => {
+  const own = lays.chosen
+  if (!own || !lays.current) return null
+  const { boughtMm } = clothCost(own.cloth, lays.current.length)
+  return leftover(own.cloth, lays.current, boughtMm, { id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60), name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80) })
+})
+const leftWords = computed(() => {
+  const supply = left.value?.supply
+  if (!supply) return 'Nothing worth keeping is left at the end.'
+  const mm = supply.kind === 'length' ? supply.lengthMm : supply.kind === 'remnant' ? Math.max(...supply.outline.map((p) => p[1])) : 0
+  return `${formatLengthWithUnit(mm, jobs.job!.units)} of ${lays.chosen!.cloth.name} are left at the end.`
+})
+const returned = ref('')
+async function putBack(): Promise<void> {
+  failed.value = ''
+  try {
+    await shop.keepCloth(left.value!)
+    returned.value = `Noted in the cloth store: ${left.value!.name}.`
+  } catch (cause) {
+    failed.value = (cause as Error).message
+  }
+}
+const FILES = computed(() => {
+  const d = drawing.value
+  return d === null
+    ? []
+    : [
+        { label: 'Lay, PDF on a page', go: () => save('lay.pdf', () => layPagePdf(d, page.value), 'application/pdf') },
+        { label: 'Lay, PDF roll wide', go: () => save('lay roll.pdf', () => layRollPdf(d), 'application/pdf') },
+        { label: 'Lay, SVG true size', go: () => save('lay.svg', () => laySvg(d), 'image/svg+xml') },
+        { label: 'Lay, DXF in mm', go: () => save('lay.dxf', () => layDxf(d), 'application/dxf') },
+        { label: 'Cut list, spreadsheet', go: () => save('cut list.csv', () => cutListCsv(plan.value!.cutList, jobs.job!), 'text/csv') },
+      ]
+})
+/** One piece at true size over pages that are laid on each other: the cut line full, the sewing line dashed. */
+function savePiece(): void {
+  const own = pieces.value.find((p) => p.id === piece.value) ?? pieces.value[0]
+  if (!own) return
+  const box = boxOf(own.cut)
+  void save(`${own.name}.pdf`, () => templatePdf({ title: `${jobs.job!.ticket}: ${own.name}`, foot: own.cut, top: own.panel!.finished, labels: [{ at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, text: own.name }], notes: ['Full line: cut. Dashed line: sew.'] }, page.value), 'application/pdf')
+}
+</script>
+
+<template>
+  <div class="files">
+    <template v-if="drawing">
+      <div class="pair">
+        <label class="tick">Paper <ElSelect v-model="pageName" aria-label="Paper" class="paper"><ElOption v-for="p in PAGES" :key="p.name" :value="p.name" :label="p.name" /></ElSelect></label>
+        <button v-for="f in FILES" :key="f.label" type="button" class="plain-button" @click="f.go">{{ f.label }}</button>
+      </div>
+      <div class="pair">
+        <ElSelect :model-value="piece || pieces[0]?.id" filterable aria-label="Single piece" class="piece" @update:model-value="(id: string) => (piece = id)"><ElOption v-for="p in pieces" :key="p.id" :value="p.id" :label="p.name" /></ElSelect>
+        <button type="button" class="plain-button" :disabled="pieces.length === 0" @click="savePiece">This piece, PDF over pages</button>
+      </div>
+      <div class="pair">
+        <span>{{ leftWords }}</span>
+        <button v-if="left" type="button" class="plain-button" @click="putBack">It is cut: the rest to the store</button>
+        <span v-if="returned" class="quiet" role="status">{{ returned }}</span>
+      </div>
+      <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+      <CuttingTable :drawing="drawing" />
+    </template>
+    <p v-else class="quiet">There is no lay yet to mark out.</p>
+  </div>
+</template>
+
+<style scoped>
+.files {
+  display: grid;
+  gap: 10px;
+}
+
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+
+.tick {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+
+.paper {
+  width: 90px;
+}
+
+.piece {
+  width: 260px;
+}
+
+.failed {
+  color: var(--rust);
+}
+</style>

@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest'
+import type { Cloth } from '../../contract/index.ts'
+import { DEMO_CLOTHS } from '../shop/index.ts'
+import { leftover } from './index.ts'
+
+const cloth = (id: string): Cloth => DEMO_CLOTHS.find((c) => c.id === id)!
+const as = { id: 'left', name: 'Left over' }
+const lay = (length: number, along: number | null = null) => ({ length, offsets: { run: { across: 0, along } } })
+
+describe('what is left when a lay is cut', () => {
+  it('of cloth that was bought: 3500 less 3320 is a remnant of 180, whole width', () => {
+    const left = leftover(cloth('lamp-room-ticking'), lay(3320), 3500, as)!
+    expect([left.id, left.supply]).toEqual(['left', { kind: 'remnant', outline: [[0, 0], [1370, 0], [1370, 180], [0, 180]] }])
+  })
+  it('an end of less than a hand is none', () => expect(leftover(cloth('lamp-room-ticking'), lay(3440), 3500, as)).toBeNull())
+  it('of a length in hand: the same cloth, shorter', () => {
+    const left = leftover({ ...cloth('storm-canvas'), supply: { kind: 'length', lengthMm: 5000 } }, lay(1234), 0, as)!
+    expect([left.id, left.supply]).toEqual(['storm-canvas', { kind: 'length', lengthMm: 3766 }])
+  })
+  it('of a remnant: its outline from there on, the missing corner still missing', () => {
+    const left = leftover(cloth('kelp-check'), lay(400), 0, as)!
+    expect(left.supply).toEqual({ kind: 'remnant', outline: [[1180, 0], [1180, 160], [980, 160], [980, 470], [0, 470], [0, 0]] })
+  })
+  it('flaws move with the new end, or are gone with what was cut', () => {
+    const flaws = [{ xMm: 5, yMm: 100, widthMm: 20, lengthMm: 50 }, { xMm: 5, yMm: 380, widthMm: 20, lengthMm: 50 }, { xMm: 9, yMm: 700, widthMm: 20, lengthMm: 30 }]
+    expect(leftover({ ...cloth('kelp-check'), flaws }, lay(400), 0, as)!.flaws).toEqual([{ xMm: 5, yMm: 0, widthMm: 20, lengthMm: 30 }, { xMm: 9, yMm: 300, widthMm: 20, lengthMm: 30 }])
+  })
+  it('the check begins where it was cut: begun at 10, 1000 used, repeat 92: 10 − 1000 is 22 more than −11 repeats', () => {
+    const { pattern } = leftover(cloth('tern-check'), lay(1000, 10), 2000, as)!
+    expect(pattern.kind === 'check' && pattern.startAlongMm).toBe(22)
+  })
+})

@@ -1,0 +1,56 @@
+import type { Lay } from '../../contract/index.ts'
+import type { ClothLay } from '../cloth/index.ts'
+import { notchDepth, notchPlace } from '../cover/index.ts'
+import { onTheCloth } from '../lay/index.ts'
+import { at, boxOf, vertex, type Outline, type Point } from '../outline/index.ts'
+
+/** One piece as it lies on the cloth: x across from the left edge, y along from the starting end. */
+export interface DrawnPiece {
+  readonly name: string
+  readonly cut: Outline
+  /** The sewing line; null for strips, which have none. */
+  readonly sew: Outline | null
+  readonly notches: readonly (readonly [Point, Point])[]
+  /** Lines and places chalked inside. */
+  readonly marks: readonly (readonly Point[])[]
+  readonly middle: Point
+}
+
+/** A lay as it is drawn, true to size, whatever the file. */
+export interface LayDrawing {
+  readonly title: string
+  readonly clothName: string
+  readonly widthMm: number
+  readonly lengthMm: number
+  readonly pieces: readonly DrawnPiece[]
+}
+
+export function layDrawing(title: string, plan: ClothLay, lay: Lay, notchMm: number): LayDrawing {
+  return {
+    title,
+    clothName: plan.cloth.name,
+    widthMm: plan.cloth.widthMm,
+    lengthMm: lay.length,
+    pieces: lay.placements.map((place): DrawnPiece => {
+      const piece = plan.pieces.find((p) => p.id === place.id)!
+      const { panel } = piece
+      const put = (p: Point): Point => at(...onTheCloth(place, p.x, p.y))
+      const outline = (o: Outline): Outline => o.map((v) => vertex(put(v), place.flip && v.bulge !== undefined ? -v.bulge : v.bulge))
+      const cut = outline(piece.cut)
+      const box = boxOf(cut)
+      return {
+        name: piece.qty > 1 ? `${piece.name} ${place.copy}` : piece.name,
+        cut,
+        sew: panel && outline(panel.finished),
+        notches: (panel?.notches ?? []).map((n) => {
+          const { x, y, outward } = notchPlace(panel!, n)
+          const allowance = panel!.edges.find((e) => e.name === n.edge)!.allowance.value
+          const from = (mm: number) => put(at(x + outward.x * mm, y + outward.y * mm))
+          return [from(allowance), from(allowance - notchDepth(panel!, n, notchMm))] as const
+        }),
+        marks: (panel?.marks ?? []).map((m) => m.path.map(put)),
+        middle: at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2),
+      }
+    }),
+  }
+}

@@ -1,0 +1,59 @@
+import type { ClothChoice, Job, LayProblem } from '../../contract/index.ts'
+import { planJob } from '../plan.ts'
+
+/** One way in which a job could be cut. */
+export interface LayChoice {
+  readonly widthMm: number
+  readonly direction: ClothChoice['direction']
+  readonly isMatched: boolean
+  readonly isPiped: boolean
+  /** The lay of the job's own cloth; null where it cannot be worked. */
+  readonly problem: LayProblem | null
+}
+
+/** What is to be varied beside the width. */
+export interface Varied {
+  readonly widthsMm: readonly number[]
+  readonly direction: boolean
+  readonly match: boolean
+  readonly piping: boolean
+}
+
+/** Widths that cloth is sold in. */
+export const SOLD_WIDTHS_MM = [1120, 1220, 1370, 1400, 1520] as const
+
+/** Every combination of what is varied; what is not stays as the job has it. The job's own width is always among them. */
+export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
+  const { cloth } = job
+  const widths = [...new Set([...varied.widthsMm, cloth.cloth.widthMm])].toSorted((a, b) => a - b)
+  const directions = varied.direction ? (['up-the-roll', 'railroaded'] as const) : [cloth.direction]
+  const matches = varied.match && cloth.match.kind === 'matched' ? [cloth.match, { kind: 'none' as const }] : [cloth.match]
+  const pipings = varied.piping && job.makeUp.piping.kind !== 'none' ? [job.makeUp.piping, { kind: 'none' as const }] : [job.makeUp.piping]
+  return widths.flatMap((widthMm) =>
+    directions.flatMap((direction) =>
+      matches.flatMap((match) =>
+        pipings.map((piping): LayChoice => {
+          const plan = planJob({ ...job, makeUp: { ...job.makeUp, piping }, cloth: { ...cloth, cloth: { ...cloth.cloth, widthMm }, direction, match } })
+          return { widthMm, direction, isMatched: match.kind === 'matched', isPiped: piping.kind !== 'none', problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null }
+        }),
+      ),
+    ),
+  )
+}
+
+/** Several jobs cut from one cloth together: their pieces on one lay, each job's pattern free of the others'. */
+export function cutTogether(problems: readonly { readonly name: string; readonly problem: LayProblem }[]): LayProblem {
+  const [first] = problems
+  if (!first) throw new RangeError('cutTogether: no problems')
+  return {
+    ...first.problem,
+    groups: Object.fromEntries(problems.flatMap(({ name, problem }) => Object.entries(problem.groups).map(([group, phases]) => [`${name}/${group}`, phases]))),
+    pieces: problems.flatMap(({ name, problem }) => problem.pieces.map((p) => ({ ...p, id: `${name}/${p.id}`, match: p.match && { ...p.match, group: `${name}/${p.match.group}` } }))),
+  }
+}
+
+/** What a length of cloth costs: bought by the step, at the price of a metre. */
+export function clothCost({ pricePerMetre, buyingStepMm }: { pricePerMetre: number; buyingStepMm: number }, lengthMm: number): { readonly boughtMm: number; readonly cost: number } {
+  const boughtMm = Math.ceil(lengthMm / buyingStepMm - 1e-9) * buyingStepMm
+  return { boughtMm, cost: (boughtMm / 1000) * pricePerMetre }
+}

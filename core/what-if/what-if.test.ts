@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest'
+import { LayProblem, type Cloth } from '../../contract/index.ts'
+import { acceptLay, solveLay } from '../lay/index.ts'
+import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
+import { worked } from '../testing/jobs.ts'
+import { clothCost, cutTogether, layChoices, RESCUES, tryRescue, withJoins } from './index.ts'
+
+const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
+const once = () => false
+const lengthOf = (problem: LayProblem) => {
+  const solved = solveLay(problem, { seed: 1, budget: { steps: 20, isStopped: once } })
+  if (!solved.ok) throw new Error(solved.error.code)
+  expect(acceptLay(problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
+  return solved.value.lay.length
+}
+
+describe('joins, by hand', () => {
+  const match = { group: 'g', anchor: [200, 0], across: 10, along: null }
+  const problem = LayProblem.parse({ format: 'loft-seam/lay-problem', version: 1, cloth: { width: 1000, repeat: { across: 50, along: null } }, pieces: [{ id: '1/top-plate', outline: [[0, 0], [400, 0], [400, 300], [0, 300]], match }, { id: '1/gusset', outline: [[0, 0], [100, 0], [100, 30], [0, 30]] }] })
+  it('in the middle: 400 gives two of 200 + 12, on the same anchor', () => {
+    const [a, b] = withJoins(problem, (p) => p.id === '1/top-plate', 'middle', 12).pieces
+    const xs = (p: typeof a) => [Math.min(...p!.outline.map((q) => q[0])), Math.max(...p!.outline.map((q) => q[0]))]
+    expect([a!.id, xs(a), b!.id, xs(b), a!.match]).toEqual(['1/top-plate/part-1', [0, 212], '1/top-plate/part-2', [188, 400], { ...match, along: null }])
+  })
+  it('at the sides: the middle half whole with 12 at either end', () => {
+    const parts = withJoins(problem, (p) => p.id === '1/top-plate', 'sides', 12).pieces.slice(0, 3)
+    expect(parts.map((p) => Math.max(...p.outline.map((q) => q[0])) - Math.min(...p.outline.map((q) => q[0])))).toEqual([112, 224, 112])
+  })
+  it('what is too narrow stays whole', () => expect(withJoins(problem, (p) => p.id === '1/gusset', 'middle', 12).pieces.map((p) => p.id)).toEqual(['1/top-plate', '1/gusset']))
+})
+
+describe('will it fit this remnant?', () => {
+  const job = demoJobs().find((j) => j.ticket === 'SL-07')!
+  const remnant = (lengthMm: number, more: Partial<Cloth> = {}): Cloth => ({ ...calico, id: 'piece', widthMm: 1180, selvedgeMm: [0, 0], supply: { kind: 'length', lengthMm }, ...more })
+  const steps = (n: number) => {
+    let asked = 0
+    return () => asked++ > n
+  }
+
+  it('yes, with the lay, where there is enough', () => {
+    const attempt = tryRescue(job, remnant(6000), calico, ['as-it-is'], steps(40))!
+    expect(attempt.missing).toEqual([])
+    expect(acceptLay(attempt.problem, { ...attempt.found!.lay, seconds: 0 })).toEqual([])
+  })
+
+  it('the remnant of check is far too small for twelve kneelers: what is missing shrinks as more is given up, and is told by piece', () => {
+    const kelp = DEMO_CLOTHS.find((c) => c.id === 'kelp-check')!
+    const attempts = RESCUES.flatMap((r) => tryRescue(job, kelp, calico, r, steps(20)) ?? [])
+    expect(attempts.length).toBeGreaterThan(5)
+    expect(attempts.every((a) => a.found === null)).toBe(true)
+    const missing = (r: string) => attempts.find((a) => a.rescue.join() === r)!
+    expect(missing('hidden-in-another').missingMm2).toBeLessThan(missing('as-it-is').missingMm2)
+    expect(missing('hidden-in-another').missing.some((id) => id.includes('bottom-plate'))).toBe(false)
+  })
+
+  it('a remnant that holds the tops and boxing alone is saved by another cloth for what is hidden', () => {
+    const whole = lengthOf(worked({ ...job, cloth: { ...job.cloth, cloth: remnant(9000), match: { kind: 'none' } } }).cloth.lays[0].problem)
+    const tried = (rescue: readonly (typeof RESCUES)[number][number][]) => tryRescue(job, remnant(whole * 0.85), calico, rescue, steps(60))!
+    expect(tried(['as-it-is']).found).toBeNull()
+    expect(tried(['hidden-in-another']).found).not.toBeNull()
+  })
+
+  it('a narrower allowance is no rescue where it is as narrow already', () => expect(tryRescue({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 8 } } }, remnant(3000), calico, ['narrow-allowance'], once)).toBeNull())
+})
+
+describe('ways of cutting beside each other', () => {
+  const job = keepersBench()
+  it('each combination once, the own width among them', () => {
+    const all = layChoices(job, { widthsMm: [1120, 1520], direction: true, match: true, piping: false })
+    expect(all).toHaveLength(3 * 2 * 2)
+    expect(all.filter((c) => c.widthMm === 1370 && c.direction === 'up-the-roll' && c.isMatched)).toHaveLength(1)
+    expect(layChoices(job, { widthsMm: [], direction: false, match: false, piping: false })).toHaveLength(1)
+  })
+  it('wider unmatched cloth never needs more than the area says it must, and no combination is left without pieces', () => {
+    for (const c of layChoices(job, { widthsMm: [1520], direction: true, match: true, piping: true })) expect(c.problem!.pieces.length).toBeGreaterThan(10)
+  })
+  it('together: all pieces on one lay, at once hardly longer than one after the other', () => {
+    const [a] = worked(job).cloth.lays
+    const both = cutTogether([{ name: 'SL-02', problem: a.problem }, { name: 'again', problem: a.problem }])
+    expect(both.pieces).toHaveLength(2 * a.problem.pieces.length)
+    expect(lengthOf(both)).toBeLessThanOrEqual(2.1 * lengthOf(a.problem))
+  })
+  it('costs the length bought: 3.42 m at 34 by the 100 mm is 3.5 m, 119', () => expect(clothCost({ pricePerMetre: 34, buyingStepMm: 100 }, 3420)).toEqual({ boughtMm: 3500, cost: 119 }))
+})

@@ -1,0 +1,17 @@
+import { Router } from 'express'
+import { readWith, SendToTable } from '../../contract/index.ts'
+import { sendProblem } from '../http/problem.ts'
+import type { CuttingTable } from './driver.ts'
+
+export function tableRoutes(table: CuttingTable): Router {
+  const router = Router()
+  router.get('/', async (_req, res) => void res.json(await table.state()))
+  router.post('/cut', async (req, res) => {
+    const file = readWith(SendToTable, req.body)
+    if (!file.ok) return sendProblem(res, 'bad-document', { detail: `${file.faults[0]!.path} ${file.faults[0]!.message}`, faults: file.faults })
+    res.json(await table.cut(file.value))
+  })
+  router.post('/stop', async (_req, res) => void res.json(await table.stop()))
+  router.post('/resume', async (_req, res) => void res.json(await table.resume()))
+  return router
+}

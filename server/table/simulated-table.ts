@@ -1,0 +1,109 @@
+import { createServer, type AddressInfo } from 'node:net'
+import { createInterface } from 'node:readline'
+import { TableOrder, type SendToTable, type TableState } from '../../contract/index.ts'
+import { readCutFile } from './cut-file.ts'
+
+export interface SimulatedTable {
+  readonly port: number
+  readonly close: () => Promise<void>
+}
+
+export interface SimulatedTableOptions {
+  /** Its bed: so wide, and so long with the cloth drawn on. */
+  readonly bedMm: readonly [number, number]
+  /** Simulated seconds in a real one, so that nobody waits an hour. */
+  readonly hurry: number
+  readonly now: () => number
+}
+
+type Run = { readonly name: string; readonly totalMm: number; readonly speedMmS: number; readonly jamAtMm: number | null }
+
+/** A cutting table that exists in this program alone: it checks a file, "cuts" it in time, may jam, stops and resumes. */
+export async function simulatedTable({ bedMm, hurry, now }: SimulatedTableOptions): Promise<SimulatedTable> {
+  let run: Run | null = null
+  let refused: string | null = null
+  let isMoving = false
+  let hasJammed = false
+  let doneMm = 0
+  let since = 0
+
+  function state(): TableState {
+    advance()
+    if (refused !== null) return { kind: 'refused', why: refused }
+    if (run === null) return { kind: 'idle' }
+    const at = { name: run.name, doneMm: Math.round(doneMm), totalMm: Math.round(run.totalMm) }
+    if (doneMm >= run.totalMm) return { kind: 'done', name: run.name, totalMm: at.totalMm }
+    if (isMoving) return { kind: 'cutting', ...at }
+    return hasJammed ? { kind: 'jammed', ...at, why: 'The cloth has bunched under the knife. Smooth it, then resume: it goes on where it was.' } : { kind: 'stopped', ...at }
+  }
+
+  function advance(): void {
+    if (!run || !isMoving) return
+    const before = doneMm
+    doneMm = Math.min(run.totalMm, doneMm + ((now() - since) / 1000) * run.speedMmS * hurry)
+    since = now()
+    if (run.jamAtMm !== null && before < run.jamAtMm && doneMm >= run.jamAtMm) {
+      doneMm = run.jamAtMm
+      isMoving = false
+      hasJammed = true
+    }
+  }
+
+  function begin({ name, dxf, speedMmS, jamAt }: SendToTable): TableState {
+    advance()
+    if (run && doneMm < run.totalMm) return { kind: 'refused', why: `It is still at ${run.name}: let it finish, or stop it and take the cloth off, then send again.` }
+    const read = readCutFile(dxf, bedMm)
+    refused = read.ok ? null : read.error
+    if (read.ok) {
+      run = { name, totalMm: read.value.cutMm, speedMmS, jamAtMm: jamAt === null ? null : jamAt * read.value.cutMm }
+      doneMm = 0
+      hasJammed = false
+      move()
+    }
+    return state()
+  }
+
+  function move(): void {
+    isMoving = true
+    hasJammed = false
+    since = now()
+  }
+
+  function follow(order: TableOrder): TableState {
+    switch (order.do) {
+      case 'cut':
+        return begin(order)
+      case 'stop':
+        // Stopped a second time it lets go of the cloth.
+        advance()
+        if (!isMoving && !hasJammed) run = null
+        refused = null
+        isMoving = false
+        hasJammed = false
+        return state()
+      case 'resume':
+        if (run && !isMoving) move()
+        return state()
+      case 'tell':
+        return state()
+      default:
+        return order satisfies never
+    }
+  }
+
+  const server = createServer((socket) => {
+    socket.on('error', () => socket.destroy())
+    createInterface({ input: socket }).once('line', (line) => {
+      let answer: TableState
+      try {
+        const order = TableOrder.safeParse(JSON.parse(line))
+        answer = order.success ? follow(order.data) : { kind: 'refused', why: 'An order that this table does not know.' }
+      } catch {
+        answer = { kind: 'refused', why: 'Not a line of JSON.' }
+      }
+      socket.end(`${JSON.stringify(answer)}\n`)
+    })
+  })
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+  return { port: (server.address() as AddressInfo).port, close: () => new Promise((resolve) => server.close(() => resolve())) }
+}
