@@ -61,6 +61,17 @@ describe('a job document', () => {
     expect(readJob({ ...old, makeUp: { ...old.makeUp, boxing: 'sideways' } })).toMatchObject({ ok: false, faults: [{ path: '$.makeUp.construction.boxing' }] })
   })
 
+  it('of version 4 is brought to the present one: stripes ran along the roll, cloth was bought, lays were the planner\'s', () => {
+    const old = JSON.parse(readFileSync(new URL('./testing/job-version-4.json', import.meta.url), 'utf8'))
+    const read = readJob(old)
+    expect(read.ok && read.value).toEqual(keepersBench())
+    const lay = { format: 'loft-seam/lay', version: 1, length: 10, bound: 5, seed: 1, seconds: 1, placements: [], offsets: {} }
+    const kept = readJob({ ...old, lays: { 'lamp-room-ticking': { problemKey: 'k', lay } }, cloth: { ...old.cloth, others: { liner: old.cloth.cloth } } })
+    expect(kept.ok && kept.value.lays).toEqual({ 'lamp-room-ticking': { problemKey: 'k', lay, byHand: false, locked: [] } })
+    expect(kept.ok && kept.value.cloth.others.liner).toMatchObject({ pattern: { runs: 'along' }, supply: { kind: 'to-buy' }, flaws: [] })
+    expect(readJob({ ...old, cloth: 7 })).toMatchObject({ ok: false, faults: [{ path: '$.cloth' }] })
+  })
+
   it('of version 1 with a fault is refused by the name of the fault', () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
     const read = readJob({ ...old, seat: { ...old.seat, depth: { readings: [] } } })

@@ -1,0 +1,137 @@
+import { readFileSync } from 'node:fs'
+import DxfParser from 'dxf-parser'
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import { pick, saved, start, station, typeLine } from './steps.ts'
+
+const layPage = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'Page of the lay' }).getByText(name, { exact: true }).click()
+const lengthShown = (page: Page) => page.getByRole('heading', { name: /mm, .* waste/ })
+const bench = async (page: Page) => {
+  await start(page, 'bench 1400 x 420 x 60 in 2')
+  await station(page, 'Lay')
+  await expect(lengthShown(page)).toBeVisible()
+}
+const piece = (page: Page, name: string) => page.getByRole('button', { name }).first()
+async function drag(page: Page, what: Locator, dx: number, dy: number): Promise<void> {
+  const box = (await what.boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + dx, y + dy, { steps: 5 })
+  await page.mouse.up()
+}
+
+test('a lay by hand: dragged over its neighbour it says so, undone, locked, the rest laid round it', async ({ page }) => {
+  await bench(page)
+  await drag(page, piece(page, 'Top plate, cushion 1'), 70, 0)
+  await expect(page.getByText(/^Top plate, cushion 1 lies over|lies over Top plate, cushion 1/).first()).toBeVisible()
+  await expect(page.getByText('Changed by hand, nothing locked')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText(/lies over/)).toHaveCount(0)
+
+  const top = piece(page, 'Top plate, cushion 2')
+  await top.focus()
+  await page.keyboard.press('l')
+  await expect(page.getByText('1 locked')).toBeVisible()
+  const before = await top.boundingBox()
+  await page.keyboard.press('ArrowRight')
+  expect(await top.boundingBox()).toEqual(before)
+  await page.getByRole('button', { name: 'Lay the rest' }).click()
+  await expect(page.getByRole('button', { name: 'Lay the rest' })).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText(/lies over|off the usable cloth/)).toHaveCount(0)
+  await saved(page)
+  await page.reload()
+  await expect(page.getByText('1 locked')).toBeVisible()
+  await page.getByRole('button', { name: "Back to the planner's" }).click()
+  await expect(page.getByText('Pieces can be dragged.')).toBeVisible()
+})
+
+test('keys move a piece to the next place of its pattern and turn it', async ({ page }) => {
+  await bench(page)
+  const top = piece(page, 'Top plate, cushion 1')
+  await top.focus()
+  const before = (await top.boundingBox())!
+  // Across the roll the ticking repeats every 68 mm: no phase is lost.
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByText('Changed by hand')).toBeVisible()
+  expect((await top.boundingBox())!.y).toBeGreaterThan(before.y)
+  await expect(page.getByText(/off its pattern/)).toHaveCount(0)
+  await page.keyboard.press('r')
+  await expect(page.getByText(/lies the wrong way/)).toHaveCount(0)
+})
+
+test('widths beside each other, with money, and two jobs together', async ({ page }) => {
+  test.setTimeout(90_000)
+  await bench(page)
+  await layPage(page, 'Compare')
+  await page.getByLabel('both directions').uncheck()
+  await page.getByRole('button', { name: 'Compare', exact: true }).click()
+  const rows = page.locator('.compare tbody tr')
+  await expect(rows).toHaveCount(5)
+  await expect(rows.filter({ hasText: 'waits' })).toHaveCount(0, { timeout: 20_000 })
+  await expect(rows.filter({ hasText: /^1370/ })).toContainText('mm')
+  await expect(page.locator('.compare tr.own')).toHaveCount(1)
+  await pick(page, 'Other jobs', "SL-02 Keepers' bench")
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Lay them together' }).click()
+  await expect(page.getByText(/^Together .* mm, one by one .* mm\.$/)).toBeVisible({ timeout: 30_000 })
+})
+
+test('a check is entered in the cloth store, marked with a flaw, and a job is laid on it both ways in phase', async ({ page }) => {
+  await page.goto('/cloth')
+  await page.getByRole('button', { name: 'New cloth' }).click()
+  await expect(page.getByText('The name')).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).fill('Squall check')
+  await page.getByRole('radiogroup', { name: 'Pattern' }).getByText('Check').click()
+  await page.getByRole('textbox', { name: 'Band across 1 width' }).fill('50')
+  await expect(page.getByText('Band across: repeats every 70 mm, looks the same mirrored')).toBeVisible()
+  await page.getByRole('button', { name: 'Mark flaws' }).click()
+  await page.getByRole('img', { name: 'Squall check, to scale' }).click({ position: { x: 40, y: 40 } })
+  await expect(page.getByRole('textbox', { name: 'Flaw 1 from the left' })).toBeVisible()
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('button', { name: /Squall check/ })).toContainText('repeat 70 x 60')
+  await expect(page.getByRole('button', { name: /Squall check/ })).toContainText('1 flaw')
+
+  await start(page, 'bench 1400 x 420 x 60 in 2')
+  await typeLine(page, 'cloth squall')
+  await station(page, 'Lay')
+  await expect(lengthShown(page)).toBeVisible()
+  await expect(page.locator('.flaw rect')).toHaveCount(1)
+  await page.getByRole('radiogroup', { name: 'Repeat along the roll' }).getByText('centred on each cushion').click()
+  await expect(lengthShown(page)).toBeVisible()
+  await expect(page.getByRole('img', { name: 'The row of cushions as this lay cuts it' })).toBeVisible()
+  await page.goto('/cloth')
+  await page.getByRole('button', { name: /Squall check/ }).click()
+  await page.getByRole('button', { name: 'No longer kept' }).click()
+  await expect(page.getByRole('button', { name: /Squall check/ })).toHaveCount(0)
+})
+
+test('will it fit the remnant? no, and what is missing; a smaller seat does', async ({ page }) => {
+  test.setTimeout(120_000)
+  await start(page, 'seat 300 x 220 x 40')
+  await station(page, 'Lay')
+  await expect(lengthShown(page)).toBeVisible()
+  await layPage(page, 'From what is in hand')
+  await page.getByRole('button', { name: 'Will it fit?' }).click()
+  await expect(page.getByText('Yes, as it is.')).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Cut this job from it' }).click()
+  await expect(page.locator('.remnant').first()).toBeVisible()
+  await typeLine(page, 'seat 900 x 800 x 90')
+  await expect(page.getByRole('alert').filter({ hasText: /room|longer|wider|place/ }).first()).toBeVisible({ timeout: 15_000 })
+})
+
+test('the lay as a drawing for the table: saved, sent, jammed, resumed', async ({ page }) => {
+  await bench(page)
+  await layPage(page, 'Mark out')
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Lay, DXF in mm' }).click()])
+  const drawing = new DxfParser().parseSync(readFileSync(await file.path(), 'utf8'))!
+  expect(drawing.entities.filter((e) => e.layer === 'CUT').length).toBe(await page.locator('.roll g.piece').count())
+  for (const [button, ending] of [['Lay, PDF on a page', 'lay.pdf'], ['Lay, PDF roll wide', 'lay roll.pdf'], ['Lay, SVG true size', 'lay.svg'], ['Cut list, spreadsheet', 'cut list.csv'], ['This piece, PDF over pages', '.pdf']] as const) {
+    const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button }).click()])
+    expect(saved.suggestedFilename()).toContain(ending)
+  }
+  await page.getByLabel('let it jam on the way').check()
+  await page.getByRole('button', { name: 'Send this lay' }).click()
+  await expect(page.getByText(/^Jammed at/)).toBeVisible({ timeout: 20_000 })
+  await page.getByRole('button', { name: 'Resume' }).click()
+  await expect(page.getByText(/is cut: \d+\.\d m\./)).toBeVisible({ timeout: 20_000 })
+})
