@@ -1,5 +1,5 @@
 export { clothFaults } from './cloth-faults.ts'
-export { leftover } from './leftover.ts'
+export { LEAST_LEFTOVER_MM, leftover, remnantFrom } from './leftover.ts'
 export { planCloth, type ClothLay, type ClothPlan, type DesignCovers, type LaidPiece, type PipingStrips } from './lay-pieces.ts'
 export { ruledPlace, runStart } from './match.ts'
 export { frontMismatch } from './pattern-frame.ts'

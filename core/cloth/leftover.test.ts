@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Cloth } from '../../contract/index.ts'
 import { DEMO_CLOTHS } from '../shop/index.ts'
-import { leftover } from './index.ts'
+import { leftover, remnantFrom } from './index.ts'
 
 const cloth = (id: string): Cloth => DEMO_CLOTHS.find((c) => c.id === id)!
 const as = { id: 'left', name: 'Left over' }
@@ -28,5 +28,18 @@ describe('what is left when a lay is cut', () => {
   it('the check begins where it was cut: begun at 10, 1000 used, repeat 92: 10 − 1000 is 22 more than −11 repeats', () => {
     const { pattern } = leftover(cloth('tern-check'), lay(1000, 10), 2000, as)!
     expect(pattern.kind === 'check' && pattern.startAlongMm).toBe(22)
+  })
+})
+
+describe('a free rectangle of a lay as a remnant', () => {
+  it('has no selvedges, and its pattern starts where it lies: 0 − 100 is 72 in 86, begun at 10 and 50 further on 52 in 92', () => {
+    const rest = remnantFrom(cloth('tern-check'), { x: 100, y: 50, width: 400, height: 300 }, lay(900, 10), as)
+    expect(rest).toMatchObject({ id: 'left', widthMm: 400, selvedgeMm: [0, 0], supply: { kind: 'remnant', outline: [[0, 0], [400, 0], [400, 300], [0, 300]] } })
+    expect(rest.pattern).toMatchObject({ startMm: 72, startAlongMm: 52 })
+  })
+  it('stripes across the roll only start elsewhere along it', () => {
+    const bands = cloth('tern-check').pattern
+    const across: Cloth = { ...cloth('tern-check'), pattern: { kind: 'stripes', runs: 'across', bands: bands.kind === 'check' ? bands.along : [], startMm: 0 } }
+    expect(remnantFrom(across, { x: 100, y: 50, width: 400, height: 300 }, lay(900, 0), as).pattern).toMatchObject({ startMm: 42 })
   })
 })

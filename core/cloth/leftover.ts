@@ -17,6 +17,16 @@ export function leftover(cloth: Cloth, lay: Pick<Lay, 'length' | 'offsets'>, bou
   return cloth.supply.kind === 'to-buy' ? { ...cut, ...as } : cut
 }
 
+/** A free rectangle of a lay as a remnant of its own, with the pattern as it lies on it. */
+export function remnantFrom(cloth: Cloth, free: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }, lay: Pick<Lay, 'offsets'>, as: { readonly id: string; readonly name: string }): Cloth {
+  const { width, height } = free
+  const along = begunLater(cloth, { length: free.y, offsets: lay.offsets })
+  const across = repeatOf(cloth, 'across')
+  const isAcross = across !== null && along.kind !== 'plain' && !(along.kind === 'stripes' && along.runs === 'across')
+  const pattern = isAcross ? { ...along, startMm: modulo(along.startMm - free.x, across) } : along
+  return { ...cloth, ...as, widthMm: width, selvedgeMm: [0, 0], flaws: [], pattern, supply: { kind: 'remnant', outline: [[0, 0], [width, 0], [width, height], [0, height]] } }
+}
+
 function supplyLeft({ supply, widthMm }: Cloth, usedMm: number, boughtMm: number): Supply | null {
   switch (supply.kind) {
     case 'to-buy': {

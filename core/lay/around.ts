@@ -28,12 +28,12 @@ export function solveAround(problem: LayProblem, lay: Pick<Lay, 'placements' | '
   const open = openCopies(problem, fixed)
   const lockedTop = Math.max(...fixed.map((p) => topOf(problem, p)))
   const bound = lowerBound(instanceOf(problem))
-  const whole = (found: Pick<Found, 'lay' | 'steps'>): Found => {
+  const whole = (found: Pick<Found, 'lay' | 'steps' | 'free'>): Found => {
     const placements = [...fixed, ...found.lay.placements.map((p) => ({ ...p, copy: open.get(p.id)![p.copy - 1]! }))]
-    return { lay: { ...found.lay, length: Math.max(lockedTop, found.lay.length), bound: Math.min(bound.length, Math.max(lockedTop, found.lay.length)), placements, offsets: { ...lay.offsets, ...found.lay.offsets } }, bound, steps: found.steps }
+    return { lay: { ...found.lay, length: Math.max(lockedTop, found.lay.length), bound: Math.min(bound.length, Math.max(lockedTop, found.lay.length)), placements, offsets: { ...lay.offsets, ...found.lay.offsets } }, bound, steps: found.steps, free: found.free }
   }
   const pieces = problem.pieces.filter((p) => open.get(p.id)!.length > 0).map((p) => ({ ...p, qty: open.get(p.id)!.length }))
-  if (pieces.length === 0) return ok(whole({ lay: { format: 'loft-seam/lay', version: 1, length: 0, bound: 0, seed: options.seed, placements: [], offsets: {} }, steps: 0 }))
+  if (pieces.length === 0) return ok(whole({ lay: { format: 'loft-seam/lay', version: 1, length: 0, bound: 0, seed: options.seed, placements: [], offsets: {} }, steps: 0, free: { x: 0, y: 0, width: 0, height: 0 } }))
   const rest: LayProblem = { ...problem, groups: { ...problem.groups, ...fixedGroups(problem, lay, fixed) }, pieces }
   const { onBetter } = options
   const solved = solveLay(rest, { ...options, taken: fixed.flatMap((p) => coveredBy(problem, p)), ...(onBetter ? { onBetter: (f: Found) => onBetter(whole(f)) } : {}) })

@@ -1,3 +1,4 @@
+import { largestFree, MOST_FOR_FREE } from './free-rectangle.ts'
 import type { Instance } from './instance.ts'
 import type { Arrangement } from './placer.ts'
 
@@ -15,18 +16,36 @@ export function incumbentFrom(instance: Instance, first: Arrangement, onBetter: 
   const perPiece = leaving === 'fewest pieces' ? 1e4 : 0
   let best = first
   let bestCost = costOf(instance, first, perPiece)
+  let bestFree: number | null = null
+  /** Of lays of one length the one that leaves the larger piece in one is taken. */
+  function isBetter(a: Arrangement, cost: number): boolean {
+    const isAsLong = a.left.length === 0 && best.left.length === 0 && a.sheets === best.sheets && Math.abs(a.length - best.length) < EQUAL_MM
+    if (!isAsLong || instance.items.length > MOST_FOR_FREE) return cost < bestCost - 1e-9
+    bestFree ??= freeArea(instance, best)
+    return freeArea(instance, a) > bestFree * WORTH_CHANGING + 1
+  }
   return {
     best: () => best,
     offer: (a) => {
       const cost = costOf(instance, a, perPiece)
-      if (cost < bestCost - 1e-9) {
+      if (isBetter(a, cost)) {
         best = a
         bestCost = cost
+        bestFree = null
         onBetter(a)
       }
       return cost
     },
   }
+}
+
+const EQUAL_MM = 0.01
+/** A free piece that is larger by less changes nothing for the maker. */
+const WORTH_CHANGING = 1.02
+
+function freeArea(instance: Instance, a: Arrangement): number {
+  const { width, height } = largestFree(instance, a)
+  return width * height
 }
 
 /**

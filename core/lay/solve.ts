@@ -5,6 +5,7 @@ import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import { boxBeams, isBeamInstance, isProofInstance, isSkylineInstance, proveBoxes, skylineWalks } from './boxes/index.ts'
 import type { Found } from './found.ts'
+import { largestFree } from './free-rectangle.ts'
 import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
 import { firstRecipes, orderWalks, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
@@ -45,7 +46,7 @@ export function solveLay(problem: LayProblem, { seed, budget, lane = 0, taken = 
   const placer = new Placer(instance)
   const random = seeded(seed * LANES + lane)
   let steps = 0
-  const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps })
+  const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps, free: largestFree(instance, a) })
   // The first lay is always finished, however short the budget.
   const first = placer.arrange(firstRecipes(instance)[0]!)!
   const tell = (a: Arrangement) => a.left.length === 0 && onBetter?.(foundOf(a))

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { Cloth } from '../../../contract/index.ts'
 import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES, templatePdf } from '../../../core/formats/index.ts'
-import { leftover } from '../../../core/cloth/index.ts'
-import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { LEAST_LEFTOVER_MM, leftover, remnantFrom } from '../../../core/cloth/index.ts'
+import { freeIn } from '../../../core/lay/index.ts'
+import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts'
 import { clothCost } from '../../../core/what-if/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -45,12 +47,18 @@ const leftWords = computed(() => {
   const mm = supply.kind === 'length' ? supply.lengthMm : supply.kind === 'remnant' ? Math.max(...supply.outline.map((p) => p[1])) : 0
   return `${formatLengthWithUnit(mm, jobs.job!.units)} of ${lays.chosen!.cloth.name} are left at the end.`
 })
+/** The largest piece that the lay leaves free between its pieces; smaller ones are scraps. */
+const gap = computed(() => {
+  const free = lays.chosen && lays.current ? freeIn(lays.chosen.problem, lays.current) : null
+  return free && Math.min(free.width, free.height) >= LEAST_LEFTOVER_MM ? free : null
+})
+const gapCloth = computed(() => gap.value && lays.chosen && remnantFrom(lays.chosen.cloth, gap.value, lays.current!, { id: `gap-${jobs.job!.ticket}-${lays.chosen.cloth.id}`.slice(0, 60), name: `${lays.chosen.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80) }))
 const returned = ref('')
-async function putBack(): Promise<void> {
+async function putBack(cloth: Cloth): Promise<void> {
   failed.value = ''
   try {
-    await shop.keepCloth(left.value!)
-    returned.value = `Noted in the cloth store: ${left.value!.name}.`
+    await shop.keepCloth(cloth)
+    returned.value = `Noted in the cloth store: ${cloth.name}.`
   } catch (cause) {
     failed.value = (cause as Error).message
   }
@@ -89,7 +97,11 @@ function savePiece(): void {
       </div>
       <div class="pair">
         <span>{{ leftWords }}</span>
-        <button v-if="left" type="button" class="plain-button" @click="putBack">It is cut: the rest to the store</button>
+        <button v-if="left" type="button" class="plain-button" @click="putBack(left)">It is cut: the rest to the store</button>
+        <template v-if="gap && gapCloth">
+          <span>Between the pieces {{ formatLength(gap.width, jobs.job!.units) }} x {{ formatLengthWithUnit(gap.height, jobs.job!.units) }} stay free in one piece.</span>
+          <button type="button" class="plain-button" @click="putBack(gapCloth)">That to the store</button>
+        </template>
         <span v-if="returned" class="quiet" role="status">{{ returned }}</span>
       </div>
       <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
