@@ -37,6 +37,10 @@ describe('a free rectangle of a lay as a remnant', () => {
     expect(rest).toMatchObject({ id: 'left', widthMm: 400, selvedgeMm: [0, 0], supply: { kind: 'remnant', outline: [[0, 0], [400, 0], [400, 300], [0, 300]] } })
     expect(rest.pattern).toMatchObject({ startMm: 72, startAlongMm: 52 })
   })
+  it('a motif is told by its middle: repeat 320 begun at 10, 1000 used, starts 290 in, its middle 130 in', () => {
+    const print: Cloth = { ...cloth('tern-check'), pattern: { kind: 'motif', acrossMm: 200, alongMm: 320, colour: '#112233', startMm: 0, startAlongMm: 0, halfDrop: false } }
+    expect(leftover(print, lay(1000, 10), 2000, as)!.pattern).toMatchObject({ startAlongMm: 130 })
+  })
   it('stripes across the roll only start elsewhere along it', () => {
     const bands = cloth('tern-check').pattern
     const across: Cloth = { ...cloth('tern-check'), pattern: { kind: 'stripes', runs: 'across', bands: bands.kind === 'check' ? bands.along : [], startMm: 0 } }

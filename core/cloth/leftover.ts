@@ -1,5 +1,5 @@
 import type { Cloth, Lay, Supply } from '../../contract/index.ts'
-import { modulo, repeatOf } from './stripes.ts'
+import { modulo, patternStart, repeatOf } from './stripes.ts'
 
 /** Shorter ends are not worth a place on the shelf. */
 export const LEAST_LEFTOVER_MM = 100
@@ -60,6 +60,16 @@ function begunLater(cloth: Cloth, { length, offsets }: Pick<Lay, 'length' | 'off
   const { pattern } = cloth
   const repeat = repeatOf(cloth, 'along')
   if (repeat === null || pattern.kind === 'plain') return pattern
-  const later = (start: number) => modulo((cloth.supply.kind === 'to-buy' ? (offsets['run']?.along ?? start) : start) - length, repeat)
-  return pattern.kind === 'stripes' ? { ...pattern, startMm: later(pattern.startMm) } : { ...pattern, startAlongMm: later(pattern.startAlongMm) }
+  const begun = cloth.supply.kind === 'to-buy' ? (offsets['run']?.along ?? patternStart(cloth, 'along')) : patternStart(cloth, 'along')
+  const start = modulo(begun - length, repeat)
+  switch (pattern.kind) {
+    case 'stripes':
+      return { ...pattern, startMm: start }
+    case 'check':
+      return { ...pattern, startAlongMm: start }
+    case 'motif':
+      return { ...pattern, startAlongMm: modulo(start + repeat / 2, repeat) }
+    default:
+      return pattern satisfies never
+  }
 }
