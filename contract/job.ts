@@ -27,6 +27,7 @@ export const ClothChoice = z.strictObject({
   direction: z.enum(['up-the-roll', 'railroaded']),
   match: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('none') }), z.strictObject({ kind: z.literal('matched'), rule: PlacementRule })]),
   alongRule: z.enum(['front-edges-alike', 'centred']).describe('where a repeat along the roll falls: the same at every front edge, or its middle at the middle of each cushion'),
+  pairs: z.enum(['goes-on-under', 'same']).describe('the bottom plate goes on where the top plate ended, seen from the front; or is cut as the top plate, for a cushion that is turned over'),
   others: z.partialRecord(ClothRole.exclude(['face']), Cloth).describe('other cloths by what they are for; the rest is cut from the cloth of the job'),
   sideBoxing: z.enum(['upright', 'along']).describe('how the stripe runs on the side boxing'),
 })

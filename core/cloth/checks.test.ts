@@ -100,6 +100,18 @@ describe('where the pattern is ruled to fall along the roll', () => {
   })
 })
 
+describe('top and bottom', () => {
+  const wide = (plan: ReturnType<typeof laid>['plan']) => Math.max(...panelOf(onlyDesign(plan).cover, 'top-plate').finished.map((v) => v.x))
+  it('go on from each other: seen from the front the same stripe at the same place', () => {
+    const { plan, under } = laid(jobIn(motif))
+    for (const x of [3, 111, 402]) expect(look(motif, under('2/bottom-plate', { x: wide(plan) - x, y: 0 })).split(' ')[0]).toBe(look(motif, under('2/top-plate', { x, y: 0 })).split(' ')[0])
+  })
+  it('or are cut alike, so that the cushion looks the same turned over', () => {
+    const { under } = laid(jobIn(motif, { pairs: 'same' }))
+    for (const p of [{ x: 3, y: 9 }, { x: 111, y: 300 }]) expect(look(motif, under('2/bottom-plate', p))).toBe(look(motif, under('2/top-plate', p)))
+  })
+})
+
 describe('cloth in hand', () => {
   it('a remnant with its missing corner, its flaws and the phase at which it was cut', () => {
     const kelp = DEMO_CLOTHS.find((c) => c.id === 'kelp-check')!

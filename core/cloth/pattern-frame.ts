@@ -32,9 +32,14 @@ export function patternFrames(choice: ClothChoice, cover: Cover, panel: Panel, r
   const isUp = choice.direction === 'up-the-roll'
   const { from } = frontOf(cover)
   const isBoxing = panel.role === 'boxing' && cover.wall !== null && hasPlate(cover)
-  const frames = isBoxing ? boxingFrames(cover, panel, row - from, isUp, repeats.along) : lyingFrames(cover, panel, row - from, isUp)
+  const frames = isBoxing
+    ? boxingFrames(cover, panel, row - from, isUp, repeats.along)
+    : lyingFrames(cover, asTurnedOver(choice, cover, panel), row - from, isUp)
   return { across: repeats.across ? frames.across : null, along: repeats.along ? frames.along : null }
 }
+
+/** A bottom plate that is cut as its top plate takes the pattern of that plate, place by place of its own plane. */
+const asTurnedOver = ({ pairs }: ClothChoice, cover: Cover, panel: Panel): Panel => (pairs === 'same' && panel.id === 'bottom-plate' && hasPlate(cover) ? panelOf(cover, 'top-plate') : panel)
 
 function lyingFrames(cover: Cover, panel: Panel, start: number, isUp: boolean): PatternFrames {
   const [row, depth] = [lyingFrame(cover, panel, start, true), lyingFrame(cover, panel, 0, false)]

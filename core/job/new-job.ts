@@ -29,7 +29,7 @@ export function newJob(input: NewJobInput): Job {
     seat: input.seat,
     filling: usualFoam(input.grade),
     makeUp: usualMakeUp('boxed'),
-    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: usualMatch(input.cloth), alongRule: 'front-edges-alike', others: {}, sideBoxing: 'upright' },
+    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: usualMatch(input.cloth), alongRule: 'front-edges-alike', pairs: 'goes-on-under', others: {}, sideBoxing: 'upright' },
     allowances: { book: input.book, overrides: {}, edges: {} },
     lays: {},
   }

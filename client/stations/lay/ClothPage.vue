@@ -46,6 +46,10 @@ const RULES = computed(() => [
   { value: 'band-at-left-end', label: across.value ? 'at the left end' : 'at the front edge' },
   { value: 'band-at-mark', label: across.value ? 'at a mark, from the left end' : 'at a mark, from the front' },
 ])
+const PAIRS = [
+  { value: 'goes-on-under', label: 'go on from the top' },
+  { value: 'same', label: 'as the top, to turn over' },
+] as const
 const ALONG_RULES = [
   { value: 'front-edges-alike', label: 'alike at every front edge' },
   { value: 'centred', label: 'centred on each cushion' },
@@ -91,6 +95,10 @@ const ALONG_RULES = [
         <div><ChoiceButtons :model-value="choice.sideBoxing" :choices="STRIPES" name="Stripe on boxing it does not cross" @update:model-value="(s) => setChoice('Stripe on the boxing', (c) => ({ ...c, sideBoxing: s }))" /></div>
       </div>
     </template>
+    <div v-if="choice.match.kind === 'matched'" class="field-row">
+      <span class="label">Bottom plates</span>
+      <div><ChoiceButtons :model-value="choice.pairs" :choices="PAIRS" name="Bottom plates" @update:model-value="(pairs) => setChoice('Bottom plates', (c) => ({ ...c, pairs }))" /></div>
+    </div>
     <div v-if="repeatsAlong" class="field-row">
       <span class="label">Repeat along the roll</span>
       <div><ChoiceButtons :model-value="choice.alongRule" :choices="ALONG_RULES" name="Repeat along the roll" @update:model-value="(alongRule) => setChoice('Repeat along the roll', (c) => ({ ...c, alongRule }))" /></div>
