@@ -41,7 +41,7 @@ export type Pattern = z.infer<typeof Pattern>
 /** Where cloth comes from: bought as needed, or lying in the shop. */
 export const Supply = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('to-buy') }),
-  z.strictObject({ kind: z.literal('length'), lengthMm: PositiveMm.max(200_000).describe('what is left on the roll') }),
+  z.strictObject({ kind: z.literal('length'), lengthMm: z.number().positive('must be more than nought').max(200_000, 'is more than 200 m: check the unit').describe('what is left on the roll') }),
   z.strictObject({ kind: z.literal('remnant'), outline: z.array(z.tuple([z.number().min(0).max(20_000), z.number().min(0).max(20_000)])).min(3).max(200).describe('true outline, corner by corner: from the left edge, then from the starting end') }),
 ])
 export type Supply = z.infer<typeof Supply>

@@ -200,13 +200,6 @@ const SUPPLIES = [
   height: 32px;
 }
 
-.tick {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
-}
-
 .fault {
   color: var(--rust);
 }

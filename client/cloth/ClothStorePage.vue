@@ -57,28 +57,6 @@ const supplyWords = ({ supply }: Cloth) => (supply.kind === 'to-buy' ? 'bought a
 </template>
 
 <style scoped>
-.store {
-  height: 100%;
-  display: flex;
-  flex-direction: column;
-}
-
-header {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 8px 18px;
-  border-bottom: 3px solid var(--ink);
-}
-
-h1 {
-  font-size: 26px;
-}
-
-.gap {
-  flex: 1;
-}
-
 main {
   flex: 1;
   overflow: auto;
@@ -105,10 +83,4 @@ main {
   border-color: var(--chalk);
 }
 
-.failed {
-  margin: 0;
-  padding: 8px 18px;
-  background: var(--rust-wash);
-  color: var(--rust);
-}
 </style>

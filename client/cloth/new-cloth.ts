@@ -1,27 +1,14 @@
 import type { Band, Cloth, Pattern, Supply } from '../../contract/index.ts'
+import { USUAL_CLOTH } from '../../core/cloth/index.ts'
 
 /** A cloth with nothing said of it yet but what is usual. */
 export const newCloth = (): Cloth => ({
+  ...USUAL_CLOTH,
   id: `cloth-${Date.now().toString(36)}`,
   name: '',
   widthMm: 1400,
-  selvedgeMm: [10, 10],
-  nap: 'two-way',
   ground: '#d8cdb4',
-  pattern: { kind: 'plain' },
   pricePerMetre: 0,
-  buyingStepMm: 100,
-  thicknessMm: 0.6,
-  stretch: { across: 0, along: 0 },
-  shrink: { across: 0, along: 0 },
-  washFirst: false,
-  fibre: 'mixed',
-  marking: 'notches',
-  massGM2: 300,
-  use: 'indoors',
-  reversible: false,
-  supply: { kind: 'to-buy' },
-  flaws: [],
 })
 
 const STARTING_BANDS: Band[] = [

@@ -105,28 +105,6 @@ const back = () => (window.history.state?.back ? router.back() : void router.pus
 </template>
 
 <style scoped>
-.store {
-  height: 100%;
-  display: flex;
-  flex-direction: column;
-}
-
-header {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 8px 18px;
-  border-bottom: 3px solid var(--ink);
-}
-
-h1 {
-  font-size: 26px;
-}
-
-.gap {
-  flex: 1;
-}
-
 main {
   flex: 1;
   overflow: auto;
@@ -178,10 +156,4 @@ thead th {
   cursor: pointer;
 }
 
-.failed {
-  margin: 0;
-  padding: 8px 18px;
-  background: var(--rust-wash);
-  color: var(--rust);
-}
 </style>

@@ -1,5 +1,5 @@
 import type { ClothChoice } from '../../contract/index.ts'
-import { panelOf, type Cover, type Panel, type Stretch } from '../cover/index.ts'
+import { panelOf, type Cover, type Panel } from '../cover/index.ts'
 import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight } from '../outline/index.ts'
 import { frontSpan } from '../seat/index.ts'
 import { repeatOf } from './stripes.ts'
@@ -120,7 +120,7 @@ function sideFrame(cover: Cover, panel: Panel): PatternFrame | null {
     if (!on) continue
     const [a, b] = edgeOf(cover.solid.outline, i)
     if (!isStraight(a.bulge) || Math.abs(b.x - a.x) > LEVEL * Math.abs(b.y - a.y) || isCone(panel)) return null
-    const placed = onPlate(cover, i)
+    const placed = pairOf(cover, i, panel)!.a
     // The strip begins where its part of the edge begins: at the front on the right, at the zip end on the left.
     return side === 'right' ? { start: a.y + placed.from - on.from, axis: 'x', rises: 1 } : { start: a.y - placed.from + on.from, axis: 'x', rises: -1 }
   }
@@ -144,12 +144,6 @@ function pairOf(cover: Cover, i: number, panel?: Panel) {
   const name = panelOf(cover, 'top-plate').edges[i]!.name
   const pairs = cover.seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
   return pairs.find((p) => p.a.panel === 'top-plate' && p.a.edge === name && (!panel || p.b.panel === panel.id))
-}
-
-const onPlate = (cover: Cover, i: number): Stretch => {
-  const name = panelOf(cover, 'top-plate').edges[i]!.name
-  const pairs = cover.seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
-  return pairs.find((p) => p.a.panel === 'top-plate' && p.a.edge === name && p.b.panel.startsWith('boxing'))!.a
 }
 
 /** Where an edge of the cushion lies on a strip, in mm from the strip's left end. */

@@ -17,6 +17,7 @@ import type { Refusal } from './recipe.ts'
 import { lettered, type Seam } from './seam.ts'
 import { planButtons, type ButtonPlan } from './trims/buttons.ts'
 import { markOnSide, planTrims, type TrimPlan } from './trims/trims.ts'
+import { ventPlace } from './trims/vent-place.ts'
 
 export interface CoverInput {
   /** What the cover finishes at. */
@@ -39,7 +40,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const topPatch = draft.value.patches.find((p) => p.panel === top?.id)
   const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
   const reserve = trims.trimReserveMm > 0 ? entered({ id: 'cover.reserve', label: 'Left to trim', quantity: 'length', value: trims.trimReserveMm, rule: 'on one end of each strip', setBy: 'job', change: 'make-up.reserve' }) : null
-  const drafts = [...draft.value.panels, ...trim.panels].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
+  const drafts = [...draft.value.panels, ...trim.panels].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim, draft.value), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
   const finished = drafts.map((p) => finishPanel(p, input.edges, withFullness(growthOf(input.cloth, p), p, buttons), reserve))
   const seams = lettered(draft.value.seams)
   const panels = markNotches(finished, seams)
@@ -66,9 +67,11 @@ function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly Closure
   return draft.closures.map((c) => ({ ...c, seam: c.seam ? seams[draft.seams.indexOf(c.seam)]!.letter : null }))
 }
 
-/** Ties, handles and vents are marked on every seen plate or blank that has their side. */
-function marksOn(panel: PanelDraft, trim: TrimPlan): readonly Mark[] {
+/** Ties and handles are marked on every seen plate or blank that has their side; vents on the boxing that is sewn there, where it has any. */
+function marksOn(panel: PanelDraft, trim: TrimPlan, draft: CoverDraft): readonly Mark[] {
   return trim.marks.flatMap(({ side, share, kind, label }) => {
+    const vent = kind === 'vent' ? ventPlace(draft, side, share) : null
+    if (vent) return vent.panel === panel.id ? [{ kind, label, path: [vent.at] }] : []
     const p = markOnSide(panel, side, panel.id.startsWith('bottom') ? 1 - share : share)
     return p ? [{ kind, label, path: [p] }] : []
   })

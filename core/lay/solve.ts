@@ -3,7 +3,7 @@ import { err, ok, type Result } from '../result/index.ts'
 import type { Ring } from './convex-parts.ts'
 import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
-import { boxBeams, isBeamInstance, isProofInstance, isSkylineInstance, proveBoxes, skylineWalks } from './boxes/index.ts'
+import { boxBeams, hasSkyline, isBeamInstance, isProofInstance, isSkylineInstance, layOnSkyline, proveBoxes, skylineWalks } from './boxes/index.ts'
 import type { Found } from './found.ts'
 import { largestFree } from './free-rectangle.ts'
 import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
@@ -48,7 +48,7 @@ export function solveLay(problem: LayProblem, { seed, budget, lane = 0, taken = 
   let steps = 0
   const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps, free: largestFree(instance, a) })
   // The first lay is always finished, however short the budget.
-  const first = placer.arrange(firstRecipes(instance)[0]!)!
+  const first = firstLay(instance, placer)
   const tell = (a: Arrangement) => a.left.length === 0 && onBetter?.(foundOf(a))
   const incumbent = incumbentFrom(instance, first, tell)
   tell(first)
@@ -74,6 +74,20 @@ export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions,
   takeTurns([{ strategy: orderWalks(instance, decode, incumbent, seeded(seed)), share: 1 }], budget, () => isProven(instance, incumbent.best(), bound), 0, () => {})
   return layOf(instance, incumbent.best(), { name: bound.name, length: 0 }, seed)
 }
+
+/** Laid at once by the usual order: boxes, and many shapes by the boxes round them, on their skyline; many on other cloth in one turn each. */
+function firstLay(instance: Instance, placer: Placer): Arrangement {
+  const recipe = firstRecipes(instance)[0]!
+  const isMany = instance.items.length > MANY_PIECES
+  if (isSkylineInstance(instance) || (isMany && hasSkyline(instance))) return layOnSkyline(instance, recipe.order)
+  if (!isMany) return placer.arrange(recipe)!
+  const width = instance.maxX - instance.minX
+  const postures = Int8Array.from(instance.items, (item) => Math.max(0, item.postures.findIndex((p) => p.shape.width <= width && p.shape.height <= instance.maxY)))
+  return placer.arrange({ ...recipe, postures })!
+}
+
+/** With more pieces than this the maker would wait for the exact places of their shapes. */
+const MANY_PIECES = 150
 
 interface Search {
   readonly instance: Instance

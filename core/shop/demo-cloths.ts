@@ -1,27 +1,14 @@
 import type { Band, Cloth } from '../../contract/index.ts'
+import { USUAL_CLOTH } from '../cloth/usual-cloth.ts'
 
 const band = (name: string, colour: string, widthMm: number): Band => ({ name, colour, widthMm })
 const plain = (id: string, name: string, widthMm: number, ground: string, pricePerMetre: number, more: Partial<Cloth> = {}): Cloth => ({
+  ...USUAL_CLOTH,
   id,
   name,
   widthMm,
-  selvedgeMm: [10, 10],
-  nap: 'two-way',
   ground,
-  pattern: { kind: 'plain' },
   pricePerMetre,
-  buyingStepMm: 100,
-  thicknessMm: 0.6,
-  stretch: { across: 0, along: 0 },
-  shrink: { across: 0, along: 0 },
-  washFirst: false,
-  fibre: 'mixed',
-  marking: 'notches',
-  massGM2: 300,
-  use: 'indoors',
-  reversible: false,
-  supply: { kind: 'to-buy' },
-  flaws: [],
   ...more,
 })
 

@@ -88,13 +88,13 @@ const TICKS = [
 
 <template>
   <div class="compare">
-    <div class="pair no-print">
+    <div class="fields-in-line no-print">
       <label v-for="[key, label] in TICKS" :key="key" class="tick"><input v-model="varied[key]" type="checkbox" /> {{ label }}</label>
       <button v-if="open > 0" type="button" class="plain-button" @click="stop">Stop, {{ open }} to go</button>
       <button v-else type="button" class="plain-button main" @click="compare">Compare</button>
     </div>
     <div v-if="rows.length > 0" class="side">
-    <table>
+    <table class="close-table">
       <thead><tr><th>Width, {{ unitName(unit) }}</th><th>Direction</th><th>Pattern</th><th>Piping</th><th class="n">Length</th><th class="n">Buy</th><th class="n">{{ jobs.job!.currency }}</th><th class="n">m²</th></tr></thead>
       <tbody>
         <tr v-for="r in rows" :key="r.key" :class="{ own: r.isOwn }">
@@ -131,13 +131,6 @@ const TICKS = [
   gap: 8px;
 }
 
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 14px;
-  align-items: center;
-}
-
 .side {
   display: grid;
   grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
@@ -147,35 +140,6 @@ const TICKS = [
 
 .chart {
   position: relative;
-}
-
-.tick {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
-}
-
-table {
-  width: 100%;
-  font-size: 14px;
-}
-
-th,
-td {
-  text-align: left;
-  padding: 2px 8px 2px 0;
-  border-top: 1px solid var(--paper-edge);
-  font-weight: 400;
-}
-
-thead th {
-  border: 0;
-  color: var(--ink-soft);
-}
-
-.n {
-  text-align: right;
 }
 
 .own {

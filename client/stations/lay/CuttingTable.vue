@@ -56,7 +56,7 @@ const isHeld = computed(() => state.value.kind === 'jammed' || state.value.kind 
 <template>
   <section class="table" aria-label="Cutting table">
     <h3>Cutting table <span class="quiet">simulated, in a hurry: no cloth is cut</span></h3>
-    <div class="pair">
+    <div class="fields-in-line">
       <button v-if="isHeld" type="button" class="plain-button main" @click="attempt(resumeTable)">Resume</button>
       <button v-else-if="state.kind !== 'cutting'" type="button" class="plain-button main" @click="send">Send this lay</button>
       <button v-if="state.kind === 'cutting' || isHeld" type="button" class="plain-button" @click="attempt(stopTable)">{{ state.kind === 'cutting' ? 'Stop' : 'Give it up' }}</button>
@@ -79,20 +79,6 @@ const isHeld = computed(() => state.value.kind === 'jammed' || state.value.kind 
 h3,
 p {
   margin: 0;
-}
-
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-}
-
-.tick {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
 }
 
 progress {

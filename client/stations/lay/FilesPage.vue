@@ -87,15 +87,15 @@ function savePiece(): void {
 <template>
   <div class="files">
     <template v-if="drawing">
-      <div class="pair">
+      <div class="fields-in-line">
         <label class="tick">Paper <ElSelect v-model="pageName" aria-label="Paper" class="paper"><ElOption v-for="p in PAGES" :key="p.name" :value="p.name" :label="p.name" /></ElSelect></label>
         <button v-for="f in FILES" :key="f.label" type="button" class="plain-button" @click="f.go">{{ f.label }}</button>
       </div>
-      <div class="pair">
+      <div class="fields-in-line">
         <ElSelect :model-value="piece || pieces[0]?.id" filterable aria-label="Single piece" class="piece" @update:model-value="(id: string) => (piece = id)"><ElOption v-for="p in pieces" :key="p.id" :value="p.id" :label="p.name" /></ElSelect>
         <button type="button" class="plain-button" :disabled="pieces.length === 0" @click="savePiece">This piece, PDF over pages</button>
       </div>
-      <div class="pair">
+      <div class="fields-in-line">
         <span>{{ leftWords }}</span>
         <button v-if="left" type="button" class="plain-button" @click="putBack(left)">It is cut: the rest to the store</button>
         <template v-if="gap && gapCloth">
@@ -115,19 +115,6 @@ function savePiece(): void {
 .files {
   display: grid;
   gap: 10px;
-}
-
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-}
-
-.tick {
-  display: flex;
-  gap: 6px;
-  align-items: center;
 }
 
 .paper {

@@ -81,7 +81,7 @@ function shortLabel(id: string): string {
 
 <template>
   <div ref="place" class="place">
-    <svg :width="scale.width" :height="scale.height" role="img" aria-label="The lay, to scale, on the cloth">
+    <svg :width="scale.width" :height="scale.height" role="group" aria-label="The lay, to scale, on the cloth">
       <defs>
         <ClothPattern id="lay-cloth" :cloth="cloth" :lay="lay" :transform="clothToPixels" />
         <marker id="lay-arrow" viewBox="0 0 8 8" refX="6" refY="4" markerWidth="7" markerHeight="7" orient="auto"><path d="M0 0 8 4 0 8z" fill="#22282c" /></marker>

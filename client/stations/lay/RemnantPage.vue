@@ -65,7 +65,7 @@ const supplyWords = (cloth: Cloth) => (cloth.supply.kind === 'length' ? formatLe
     </div>
     </div>
     <div>
-    <table v-if="attempts.size > 0">
+    <table v-if="attempts.size > 0" class="close-table">
       <thead><tr><th>Cut so</th><th>Does it fit?</th></tr></thead>
       <tbody>
         <tr v-for="r in rows" :key="r.key">
@@ -99,25 +99,6 @@ const supplyWords = (cloth: Cloth) => (cloth.supply.kind === 'length' ? formatLe
   display: flex;
   gap: 16px;
   align-items: start;
-}
-
-table {
-  width: 100%;
-  font-size: 14px;
-}
-
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 3px 10px 3px 0;
-  border-top: 1px solid var(--paper-edge);
-  font-weight: 400;
-}
-
-thead th {
-  border: 0;
-  color: var(--ink-soft);
 }
 
 p {

@@ -75,16 +75,20 @@ function gripOf(grip: Grip, solid: Solid): TrimPlan | null {
   }
 }
 
-/** A mark in from the edge of a panel that lies at a side; null where it has no such edge. */
+/** A place on the edge of a panel that lies at a side; null where it has no such edge. */
 export function markOnSide(panel: PanelDraft, side: Side, share: number): Point | null {
-  const edges = panel.edges.flatMap((e, i) => (e.side === side ? [i] : []))
-  if (edges.length === 0) return null
-  const lengths = edges.map((i) => edgeLength(panel.finished, i))
-  let left = share * lengths.reduce((a, b) => a + b, 0)
-  for (const [k, i] of edges.entries()) {
-    if (left <= lengths[k]! + 1e-9) return onEdge(panel.finished, i, left / lengths[k]!)
-    left -= lengths[k]!
+  const place = placeOnSide(panel, side, share)
+  const i = panel.edges.findIndex((e) => e.name === place?.edge)
+  return place && onEdge(panel.finished, i, place.atMm / edgeLength(panel.finished, i))
+}
+
+/** The edge on which a share of a side falls, and how far along that edge. */
+export function placeOnSide(panel: PanelDraft, side: Side, share: number): { readonly edge: string; readonly atMm: number } | null {
+  const edges = panel.edges.flatMap((e, i) => (e.side === side ? [{ edge: e.name, length: edgeLength(panel.finished, i) }] : []))
+  let left = share * edges.reduce((sum, e) => sum + e.length, 0)
+  for (const { edge, length } of edges) {
+    if (left <= length + 1e-9) return { edge, atMm: Math.min(left, length) }
+    left -= length
   }
   return null
 }
-

@@ -1,4 +1,4 @@
 export { boxBeams, isBeamInstance } from './box-beams.ts'
 export { isProofInstance, proveBoxes } from './box-proof.ts'
-export { isSkylineInstance } from './skyline.ts'
+export { hasSkyline, isSkylineInstance, layOnSkyline } from './skyline.ts'
 export { skylineWalks } from './skyline-walks.ts'

@@ -3,7 +3,7 @@ import { LayProblem, type Lay } from '../../../contract/index.ts'
 import { acceptLay } from '../accept.ts'
 import { instanceOf } from '../instance.ts'
 import { seeded } from '../../random/index.ts'
-import { isSkylineInstance, skylineOf } from './skyline.ts'
+import { isSkylineInstance, layOnSkyline as laidInOrder, skylineOf } from './skyline.ts'
 
 type Piece = Record<string, unknown>
 const box = (w: number, h: number) => [[0, 0], [w, 0], [w, h], [0, h]]
@@ -12,9 +12,7 @@ const problemOf = (pieces: Piece[], cloth: object = {}, gap = 0): LayProblem => 
 /** What the decoder alone makes of pieces in their given order. */
 function layOnSkyline(problem: LayProblem): Lay {
   const instance = instanceOf(problem)
-  const skyline = skylineOf(instance)
-  skyline.lengthOf(Int32Array.from(instance.items, (_, i) => i), Infinity)
-  const found = skyline.arrangement()
+  const found = laidInOrder(instance, instance.items.map((_, i) => i))
   const placements = found.spots.map((s) => ({ id: instance.items[s.item]!.piece, copy: instance.items[s.item]!.copy, x: s.x + s.posture.originX, y: s.y + s.posture.originY, turn: s.posture.turn, flip: s.posture.flip }))
   return { format: 'loft-seam/lay', version: 1, length: found.length, bound: 0, seed: 1, seconds: 0, placements, offsets: {} }
 }

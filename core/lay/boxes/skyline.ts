@@ -5,9 +5,10 @@ import type { Arrangement, Spot } from '../placer.ts'
 const UNITS = 1000
 const NONE = -1
 
-/** Boxes on an endless roll without flaws or phases, which is all that this decoder takes. */
-export const isSkylineInstance = (instance: Instance): boolean =>
-  instance.sheets === 1 && instance.maxY === Infinity && instance.obstacles.length === 0 && instance.items.every((i) => i.across === null && i.along === null && i.postures.every((p) => p.shape.isBox))
+/** An endless roll without flaws or phases, which is all that this decoder takes; of other shapes it lays the boxes round them. */
+export const hasSkyline = (instance: Instance): boolean => instance.sheets === 1 && instance.maxY === Infinity && instance.obstacles.length === 0 && instance.items.every((i) => i.across === null && i.along === null)
+
+export const isSkylineInstance = (instance: Instance): boolean => hasSkyline(instance) && instance.items.every((i) => i.postures.every((p) => p.shape.isBox))
 
 export interface Skyline {
   /** Length of the lay of boxes in this order; Infinity once it reaches `limit`. */
@@ -198,6 +199,13 @@ export function skylineOf(instance: Instance): Skyline {
     })
     return { spots, left: [], sheets: 1, length: Math.max(0, ...spots.map((s) => s.y + s.posture.shape.height)), offsets: instance.groups.map((g) => ({ across: g.across, along: g.along })) }
   }
+}
+
+/** The lay of boxes in an order. */
+export function layOnSkyline(instance: Instance, order: readonly number[]): Arrangement {
+  const skyline = skylineOf(instance)
+  skyline.lengthOf(Int32Array.from(order), Infinity)
+  return skyline.arrangement()
 }
 
 function grouped(values: Int32Array): ReadonlyMap<number, Int32Array> {
