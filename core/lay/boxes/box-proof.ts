@@ -11,6 +11,8 @@ const MOST_BOXES = 12
 /** Beginnings remembered as tried; when there are more the proof is given up. */
 const MOST_REMEMBERED = 1_000_000
 const UNITS = 1000
+/** What rounding may make of a stack of boxes. */
+const ROUNDING_MM = 0.05
 const STEP_WORK = 3
 
 /** The staircase over all boxes laid so far: from x on it is y high, falling from left to right. */
@@ -29,9 +31,11 @@ export const isProofInstance = (instance: Instance): boolean => isSkylineInstanc
  * same staircase are tried once. Boxes carry their gap along, to the right and up.
  */
 export function* proveBoxes(instance: Instance, incumbent: Incumbent, prove: (length: number) => void): Strategy {
-  const units = (mm: number) => Math.round(mm * UNITS)
+  // Rounded down: what smaller boxes cannot do, these cannot either.
+  const units = (mm: number) => Math.floor(mm * UNITS + 1e-6)
+  const isExact = instance.items.every((item) => item.postures.every(({ shape }) => isWhole(shape.width * UNITS) && isWhole(shape.height * UNITS)))
   const gap = units(instance.gap)
-  const width = units(instance.maxX - instance.minX) + gap
+  const width = Math.ceil((instance.maxX - instance.minX) * UNITS - 1e-6) + gap
   const kinds = kindsOf(instance).map((k) => ({ ...k, sizes: k.postures.map((p) => ({ posture: p, w: units(p.shape.width) + gap, h: units(p.shape.height) + gap })) }))
   const alone = kinds.findIndex((k) => k.members.length === 1)
   const wholeArea = kinds.reduce((sum, k) => sum + k.members.length * k.sizes[0]!.w * k.sizes[0]!.h, 0)
@@ -45,7 +49,7 @@ export function* proveBoxes(instance: Instance, incumbent: Incumbent, prove: (le
     const top = units(best.length) + gap - 1
     const tried = new Set<string>()
     const end = yield* extend([{ x: 0, y: 0 }], 0, { top, spare: width * top - wholeArea, tried })
-    if (end === 'none') return prove(best.length)
+    if (end === 'none') return prove(best.length - (isExact ? 0 : ROUNDING_MM))
     if (end === 'too many') return
   }
 
@@ -109,6 +113,8 @@ function covered(stairs: readonly Stair[], to: number, y: number, width: number)
   const under = stairs.findLast((s) => s.x <= to)!
   return [...higher, { x: start, y }, ...(to < width ? [{ x: to, y: under.y }] : []), ...stairs.filter((s) => s.x > to)]
 }
+
+const isWhole = (v: number): boolean => Math.abs(v - Math.round(v)) < 1e-6
 
 interface Kind {
   readonly sizes: readonly { readonly w: number; readonly h: number }[]
