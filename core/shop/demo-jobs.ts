@@ -83,10 +83,11 @@ function readingChairBacks(): Job {
   return { ...withCloths(built(job, 'knife-edge'), { liner: clothNamed('house-calico') }), filling }
 }
 
-/** SL-07: twelve kneelers, rebond with wadding. */
+/** SL-07: twelve kneelers, rebond with wadding, the check centred on each and going on over its edges; a remnant of another check is asked after. */
 function kneelers(): Job {
-  const job = ticket('SL-07', 'Chapel kneelers', 'Rook 80/350', 'ebb-linen', { ...newSeat('singles', 305, 228, 70, 12), clearanceMm: 0 })
-  return filledWith(built(job, 'boxed', () => ({ construction: { kind: 'boxed', boxing: 'wrap' } })), (foam) => ({ ...foam, load: { ...foam.load, use: 'kneeler', base: 'board' }, school: { kind: 'wrap-then-measure' }, wadding: usualWadding(12) }))
+  const plain = ticket('SL-07', 'Chapel kneelers', 'Rook 80/350', 'tern-check', { ...newSeat('singles', 305, 228, 70, 12), clearanceMm: 0 })
+  const job: Job = { ...plain, cloth: { ...plain.cloth, match: { kind: 'matched', rule: { kind: 'band-on-each-centre', band: 0 } }, alongRule: 'centred' } }
+  return filledWith(built(job, 'boxed', () => ({ construction: { kind: 'boxed', boxing: 'one-per-side' } })), (foam) => ({ ...foam, load: { ...foam.load, use: 'kneeler', base: 'board' }, school: { kind: 'wrap-then-measure' }, wadding: usualWadding(12) }))
 }
 
 /** SL-08: a hassock from sheets of 50 mm, its slip cover lined. */
