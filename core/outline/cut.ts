@@ -15,29 +15,83 @@ export interface CutOff {
  * parts in more than two comes back crossed or touching itself: ask `isSimple`.
  */
 export function keepLeftOf(part: CutOff, from: Point, direction: Point): CutOff {
-  const side = (p: Point): number => direction.x * (p.y - from.y) - direction.y * (p.x - from.x)
-  const line: Curve = { kind: 'line', from, direction }
-  const kept: { start: Vertex; end: Point; source: number }[] = []
-  part.outline.forEach((_, i) => {
-    const shares = [0, ...crossings(part.outline, i, line), 1]
-    for (let k = 0; k + 1 < shares.length; k++) {
-      const [a, b] = [shares[k]!, shares[k + 1]!]
-      if (b - a < 1e-9 || side(onEdge(part.outline, i, (a + b) / 2)) <= 0) continue
-      kept.push({ start: stretchOf(part.outline, i, a, b), end: onEdge(part.outline, i, b), source: part.sources[i]! })
-    }
-  })
   const outline: Vertex[] = []
   const sources: number[] = []
+  const kept = keptEdges(part, from, direction)
   kept.forEach((piece, k) => {
     outline.push(piece.start)
     sources.push(piece.source)
     const next = kept[(k + 1) % kept.length]!.start
-    if (distance(piece.end, next) > 1e-6) {
+    if (distance(piece.end, next) > HAIR_MM) {
       outline.push(at(piece.end.x, piece.end.y))
       sources.push(-1)
     }
   })
   return { outline, sources }
+}
+
+/** What lies to the left of a line, each part that it leaves by itself: a ring cut across its opening leaves both its arms. */
+export function islandsLeftOf(part: CutOff, from: Point, direction: Point): readonly CutOff[] {
+  const chains = chainsOf(keptEdges(part, from, direction))
+  const along = (p: Point) => dot(minusPoint(p, from), direction)
+  const open = new Set(chains.keys())
+  const islands: CutOff[] = []
+  while (open.size > 0) {
+    const [first] = open
+    const outline: Vertex[] = []
+    const sources: number[] = []
+    for (let k: number | null = first!; k !== null; ) {
+      open.delete(k)
+      const chain: readonly Kept[] = chains[k]!
+      for (const { start, source } of chain) {
+        outline.push(start)
+        sources.push(source)
+      }
+      const end = chain.at(-1)!.end
+      // Counter-clockwise, the cut runs on along the line to where the outline next rises from it.
+      const ahead: number[] = [...open, first!].filter((c) => along(chains[c]![0]!.start) > along(end) - HAIR_MM)
+      const next = ahead.reduce((best, c) => (along(chains[c]![0]!.start) < along(chains[best]![0]!.start) ? c : best), ahead[0] ?? first!)
+      if (distance(end, chains[next]![0]!.start) > HAIR_MM) {
+        outline.push(at(end.x, end.y))
+        sources.push(-1)
+      }
+      k = next === first ? null : next
+    }
+    islands.push({ outline, sources })
+  }
+  return islands
+}
+
+/** Points nearer than this are one. */
+const HAIR_MM = 1e-6
+
+interface Kept {
+  readonly start: Vertex
+  readonly end: Point
+  readonly source: number
+}
+
+/** The stretches of the edges that lie to the left of a line, in their order round the outline. */
+function keptEdges(part: CutOff, from: Point, direction: Point): readonly Kept[] {
+  const side = (p: Point): number => direction.x * (p.y - from.y) - direction.y * (p.x - from.x)
+  const line: Curve = { kind: 'line', from, direction }
+  return part.outline.flatMap((_, i): Kept[] => {
+    const shares = [0, ...crossings(part.outline, i, line), 1]
+    return shares.slice(1).flatMap((b, k) => {
+      const a = shares[k]!
+      return b - a < 1e-9 || side(onEdge(part.outline, i, (a + b) / 2)) <= 0 ? [] : [{ start: stretchOf(part.outline, i, a, b), end: onEdge(part.outline, i, b), source: part.sources[i]! }]
+    })
+  })
+}
+
+/** Stretches that run on into each other, parted where the outline leaves the kept side. */
+function chainsOf(kept: readonly Kept[]): readonly (readonly Kept[])[] {
+  const begins = kept.flatMap((piece, k) => (distance(kept[(k + kept.length - 1) % kept.length]!.end, piece.start) > HAIR_MM ? [k] : []))
+  if (begins.length === 0) return kept.length === 0 ? [] : [kept]
+  return begins.map((begin, c) => {
+    const count = (begins[(c + 1) % begins.length]! - begin + kept.length) % kept.length || kept.length
+    return Array.from({ length: count }, (_, k) => kept[(begin + k) % kept.length]!)
+  })
 }
 
 /** Edges too short to be sewn, left where a cut passes a corner by a hair, are closed up. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, at, boxOf, isSimple, offsetEdges, perimeterOf, rectangle, type Polygon } from './index.ts'
+import { areaOf, at, boxOf, islandsLeftOf, isSimple, offsetEdges, perimeterOf, rectangle, wholeOf, type Outline, type Point, type Polygon } from './index.ts'
+import { seeded } from '../random/index.ts'
 
 /** Corners at jittered angles round an oval: always simple and counter-clockwise, nearly always convex. */
 const convexish = fc.array(fc.integer({ min: 0, max: 80 }), { minLength: 5, maxLength: 12 }).map((jitter): Polygon =>
@@ -70,4 +71,27 @@ describe('isSimple', () => {
     ['a spike', [at(0, 0), at(10, 0), at(4, 0), at(4, 10)], false],
     ['touching itself at a corner', [at(0, 0), at(10, 0), at(5, 5), at(10, 10), at(0, 10), at(5, 5)], false],
   ])('%s', (_name, outline, simple) => expect(isSimple(outline)).toBe(simple))
+})
+
+describe('what a cut leaves, each part by itself', () => {
+  /** A U, open at the top: 600 wide, 400 high, arms of 200. */
+  const u: Outline = [at(0, 0), at(600, 0), at(600, 400), at(400, 400), at(400, 100), at(200, 100), at(200, 400), at(0, 400)]
+  const areas = (y: number, direction: Point) => islandsLeftOf(wholeOf(u), at(0, y), direction).map((i) => Math.round(areaOf(i.outline))).toSorted((a, b) => a - b)
+
+  it('above 250 both arms of 200 x 150 are left', () => expect(areas(250, at(1, 0))).toEqual([30_000, 30_000]))
+  it('below 250 one piece is left: 600 x 100 and two stumps of 200 x 150', () => expect(areas(250, at(-1, 0))).toEqual([120_000]))
+  it('wholly on the left it is all kept, wholly on the right nothing', () => expect([areas(-5, at(1, 0)), areas(405, at(1, 0))]).toEqual([[180_000], []]))
+
+  it('both sides of any cut make up the whole, every part simple (200 seeds)', () => {
+    for (let seed = 1; seed <= 200; seed++) {
+      const random = seeded(seed)
+      // A zigzag with arms of random length: cuts part it into many.
+      const tops = Array.from({ length: 5 }, () => 150 + random() * 300)
+      const zigzag: Outline = [at(0, 0), at(1000, 0), ...tops.flatMap((top, k) => [at(1000 - k * 200, top), at(1000 - k * 200 - 100, top), at(1000 - k * 200 - 100, 100), at(1000 - (k + 1) * 200, 100)]), at(0, 100)].filter((p, i, all) => i === 0 || Math.hypot(p.x - all[i - 1]!.x, p.y - all[i - 1]!.y) > 1e-9)
+      const y = 110 + random() * 300
+      const parts = [...islandsLeftOf(wholeOf(zigzag), at(0, y), at(1, 0)), ...islandsLeftOf(wholeOf(zigzag), at(0, y), at(-1, 0))]
+      expect(parts.reduce((sum, p) => sum + areaOf(p.outline), 0), `seed ${seed}`).toBeCloseTo(areaOf(zigzag), 3)
+      for (const p of parts) expect(isSimple(p.outline), `seed ${seed}`).toBe(true)
+    }
+  })
 })

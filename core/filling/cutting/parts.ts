@@ -1,5 +1,5 @@
 import type { Cutting, FoamStock, Grade, Use } from '../../../contract/index.ts'
-import { areaOf, at, boxOf, keepLeftOf, moved, needOf, wholeOf, type Outline } from '../../outline/index.ts'
+import { areaOf, at, boxOf, islandsLeftOf, moved, needOf, wholeOf, type CutOff, type Outline, type Point } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { nearestStack, stackFor } from '../choice/index.ts'
 import type { SettledLayer } from '../model/index.ts'
@@ -111,17 +111,13 @@ const unmadeOf = (layers: readonly SettledLayer[], cutting: Cutting): BlockParts
 function piecesOf(block: Solid, { fromMm, thicknessMm, joins }: Slice, { joint }: Cutting): readonly Outline[] {
   const whole = needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm)
   const lap = joint === 'scarf' ? thicknessMm / 2 : 0
-  const rows = strips(joins.deep).map(([front, back]) => {
-    const ahead = front === null ? wholeOf(whole) : keepLeftOf(wholeOf(whole), at(0, front - lap), at(1, 0))
-    return back === null ? ahead : keepLeftOf(ahead, at(0, back + lap), at(-1, 0))
-  })
-  return rows.flatMap((row) =>
-    strips(joins.across).flatMap(([left, right]) => {
-      const after = left === null ? row : keepLeftOf(row, at(left - lap, 0), at(0, -1))
-      const { outline } = right === null ? after : keepLeftOf(after, at(right + lap, 0), at(0, 1))
-      return outline.length < 3 || areaOf(outline) < 1 ? [] : [outline]
-    }),
-  )
+  const between = (parts: readonly CutOff[], low: number | null, high: number | null, way: Point): readonly CutOff[] => {
+    const start = (mm: number) => at(way.y * mm, way.x * mm)
+    const after = low === null ? parts : parts.flatMap((p) => islandsLeftOf(p, start(low - lap), at(way.x, -way.y)))
+    return high === null ? after : after.flatMap((p) => islandsLeftOf(p, start(high + lap), at(-way.x, way.y)))
+  }
+  const rows = strips(joins.deep).map(([front, back]) => between([wholeOf(whole)], front, back, at(1, 0)))
+  return rows.flatMap((row) => strips(joins.across).flatMap(([left, right]) => between(row, left, right, at(0, 1)))).flatMap(({ outline }) => (outline.length < 3 || areaOf(outline) < 1 ? [] : [outline]))
 }
 
 const strips = (cuts: readonly number[]): readonly (readonly [number | null, number | null])[] => [...cuts.map((c, i) => [i === 0 ? null : cuts[i - 1]!, c] as const), [cuts.at(-1) ?? null, null] as const]
