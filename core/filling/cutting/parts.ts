@@ -117,7 +117,7 @@ function piecesOf(block: Solid, { fromMm, thicknessMm, joins }: Slice, { joint }
     return high === null ? after : after.flatMap((p) => islandsLeftOf(p, start(high + lap), at(-way.x, way.y)))
   }
   const rows = strips(joins.deep).map(([front, back]) => between([wholeOf(whole)], front, back, at(1, 0)))
-  return rows.flatMap((row) => strips(joins.across).flatMap(([left, right]) => between(row, left, right, at(0, 1)))).flatMap(({ outline }) => (outline.length < 3 || areaOf(outline) < 1 ? [] : [outline]))
+  return rows.flatMap((row) => strips(joins.across).flatMap(([left, right]) => between(row, left, right, at(0, 1)))).flatMap(({ outline }) => (areaOf(outline) < 1 ? [] : [outline]))
 }
 
 const strips = (cuts: readonly number[]): readonly (readonly [number | null, number | null])[] => [...cuts.map((c, i) => [i === 0 ? null : cuts[i - 1]!, c] as const), [cuts.at(-1) ?? null, null] as const]
