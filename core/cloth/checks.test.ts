@@ -5,7 +5,7 @@ import { stretchPoints } from '../cover/seam-paths.ts'
 import { setCloth } from '../job/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
 import type { Point } from '../outline/index.ts'
-import { DEMO_CLOTHS, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
 import { bandsOf, colourAt, modulo, patternStart, repeatOf } from './index.ts'
 
@@ -82,6 +82,15 @@ describe.each<[string, Cloth, Partial<Job['cloth']>]>([
   })
 
   it('is bought from a roll that is begun where it suits', () => expect(own.problem.groups['run']).toEqual({ across: patternStart(cloth, 'across'), along: null }))
+})
+
+it('round a bowed front the check meets its boxing in the middle, both ways', () => {
+  const ring = demoJobs()[0]!
+  const { plan, under } = laid({ ...setCloth(check).apply(ring) })
+  const { cover } = onlyDesign(plan)
+  const pair = cover.seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : [])).find((p) => p.a.panel === 'top-plate' && p.b.panel === 'boxing-front')!
+  const [onPlate, onStrip] = [pair.a, pair.b].map((s) => stretchPoints(panelOf(cover, s.panel), s, 2)[1]!) as [Point, Point]
+  expect(look(check, under('2/boxing-front', onStrip))).toBe(look(check, under('2/top-plate', onPlate)))
 })
 
 describe('where the pattern is ruled to fall along the roll', () => {

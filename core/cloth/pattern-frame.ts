@@ -1,6 +1,6 @@
 import type { ClothChoice } from '../../contract/index.ts'
 import { panelOf, type Cover, type Panel } from '../cover/index.ts'
-import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight } from '../outline/index.ts'
+import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight, onEdge } from '../outline/index.ts'
 import { frontSpan } from '../seat/index.ts'
 import { repeatOf } from './stripes.ts'
 
@@ -49,7 +49,7 @@ function lyingFrames(cover: Cover, panel: Panel, start: number, isUp: boolean): 
 function boxingFrames(cover: Cover, panel: Panel, start: number, isUp: boolean, crossesSides: boolean): PatternFrames {
   const front = frontFrame(cover, panel, start)
   if (!isUp) return { across: sideFrame(cover, panel), along: null }
-  if (front) return { across: front, along: overTheEdge(panel, frontEdge(cover).y, 1) }
+  if (front) return { across: front, along: overTheEdge(panel, frontMiddle(cover).y, 1) }
   const side = sideFrame(cover, panel)
   if (!side || !crossesSides) return { across: null, along: null }
   const edge = start + sideEdge(cover, panel)!.x
@@ -90,9 +90,10 @@ export function frontMismatch(cover: Cover): number {
   return isStraight(a.bulge) ? 0 : (edgeLength(cover.solid.outline, i) - Math.hypot(b.x - a.x, b.y - a.y)) / 2
 }
 
-/** The front end of the plate's front edge, and the side edge that a strip is sewn to. */
-const frontEdge = (cover: Cover) => edgeOf(cover.solid.outline, mainEdge(cover, 'front'))[0]
+/** A bowed front matches its boxing in its middle. */
+const frontMiddle = (cover: Cover) => onEdge(cover.solid.outline, mainEdge(cover, 'front'), 0.5)
 
+/** The side edge that a strip is sewn to. */
 function sideEdge(cover: Cover, panel: Panel) {
   const side = (['right', 'left'] as const).find((s) => mainEdge(cover, s) >= 0 && stripStretch(cover, panel, mainEdge(cover, s)))
   return side ? edgeOf(cover.solid.outline, mainEdge(cover, side))[0] : null

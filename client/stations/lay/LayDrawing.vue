@@ -57,6 +57,7 @@ const pieces = computed(() =>
       label: shortLabel(piece.id),
       title: piece.name,
       centre: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
+      pin: { x: box.minX + 9, y: (box.minY + box.maxY) / 2 },
       fits: labelFit(box.maxX - box.minX, box.maxY - box.minY, shortLabel(piece.id)),
       arrow: { dx: (up.x - origin.x) / scale.value.k, dy: (up.y - origin.y) / scale.value.k, from: 13, length: shortLabel(piece.id) === '' ? 0 : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16) },
       matched: piece.matched,
@@ -99,7 +100,7 @@ function shortLabel(id: string): string {
           <rect :x="-p.label.length * 3.4 - 3" y="-8" :width="p.label.length * 6.8 + 6" height="16" rx="2" class="tag" />
           <text y="4.5" text-anchor="middle">{{ p.label }}</text>
         </g>
-        <circle v-if="p.isLocked" :cx="p.centre.x" :cy="p.centre.y - 16" r="5" class="pin" />
+        <circle v-if="p.isLocked" :cx="p.pin.x" :cy="p.pin.y" r="5" class="pin" />
       </g>
       <g v-for="(f, i) in cloth.flaws" :key="`flaw-${i}`" class="flaw">
         <rect :x="onCloth(0, f.yMm).x" :y="onCloth(f.xMm, 0).y" :width="f.lengthMm * scale.k" :height="f.widthMm * scale.k"><title>Flaw {{ i + 1 }}</title></rect>
