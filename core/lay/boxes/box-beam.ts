@@ -16,10 +16,17 @@ const GROW = 5
 /** What counts for a beginning beside what the aim says: that its upper edge has few ledges, that bound boxes came into phase, and a little chance. */
 const WEIGHTS = { ledges: 1, phase: 1, chance: 0.1 } as const
 
-/** A beginning of a lay, the last box or wasted ledge of which was put onto `from`. */
+/** The boxes of a beginning, the last first. Beginnings share their tails, so that many of them take little memory. */
+interface Path {
+  readonly before: Path | null
+  readonly kind: number
+  readonly posture: Posture
+  readonly x: number
+  readonly y: number
+}
+
 interface Beginning {
-  readonly from: Beginning | null
-  readonly spot: { readonly kind: number; readonly posture: Posture; readonly x: number; readonly y: number } | null
+  readonly path: Path | null
   readonly ledges: readonly Ledge[]
   readonly left: Uint8Array
   readonly spare: number
@@ -75,7 +82,7 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
   const canFill = reachableWidths(kinds, width, gap)
   const fixed = instance.groups.map((g) => ({ across: g.across ?? UNFIXED, along: g.along ?? UNFIXED }))
   const marks = kinds.map(() => Math.floor(random() * 2 ** 40))
-  let kept: readonly Beginning[] = [{ from: null, spot: null, ledges: [{ x: instance.minX, y: 0, width }], left: Uint8Array.from(kinds, (k) => k.members.length), spare: wholeSpare, placed: 0, area: 0, inPhase: 0, phases: fixed, mark: 0 }]
+  let kept: readonly Beginning[] = [{ path: null, ledges: [{ x: instance.minX, y: 0, width }], left: Uint8Array.from(kinds, (k) => k.members.length), spare: wholeSpare, placed: 0, area: 0, inPhase: 0, phases: fixed, mark: 0 }]
   let looked = 0
 
   while (kept.length > 0) {
@@ -122,14 +129,13 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
   }
 
   function taken({ from, at, choice, waste }: Step): Beginning {
-    if (!choice) return { ...from, from, spot: null, ledges: givenUp(from.ledges, at), spare: from.spare - waste }
+    if (!choice) return { ...from, ledges: givenUp(from.ledges, at), spare: from.spare - waste }
     const { kind: k, posture } = choice
     const { x, y } = from.ledges[at]!
     const left = from.left.slice()
     left[k]!--
     return {
-      from,
-      spot: { kind: k, posture, x, y },
+      path: { before: from.path, kind: k, posture, x, y },
       ledges: raised(from.ledges, at, posture.shape.width + gap, posture.shape.height + gap),
       left,
       mark: from.mark + marks[k]!,
@@ -207,9 +213,7 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
   function arrangementOf(last: Beginning): Arrangement {
     const left = kinds.map((k) => k.members.length)
     const spots: Spot[] = []
-    for (let b: Beginning | null = last; b; b = b.from) {
-      if (b.spot) spots.push({ item: kinds[b.spot.kind]!.members[--left[b.spot.kind]!]!, posture: b.spot.posture, x: b.spot.x, y: b.spot.y, sheet: 0 })
-    }
+    for (let p = last.path; p; p = p.before) spots.push({ item: kinds[p.kind]!.members[--left[p.kind]!]!, posture: p.posture, x: p.x, y: p.y, sheet: 0 })
     const orNull = (v: number) => (v === UNFIXED ? null : v)
     return { spots, left: [], sheets: 1, length: Math.max(...spots.map((s) => s.y + s.posture.shape.height)), offsets: last.phases.map((p) => ({ across: orNull(p.across), along: orNull(p.along) })) }
   }

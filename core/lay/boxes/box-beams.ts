@@ -8,9 +8,10 @@ import { beamOfBoxes } from './box-beam.ts'
 /** More boxes than this make a beam too slow to be of use. */
 const MOST_BOXES = 250
 
-/** Beginnings kept in a first beam, with few boxes and with many; each round keeps more. */
+/** Beginnings kept in a first beam; each round keeps more, until they would take too much memory. */
 const FIRST_WIDTH = 40
 const WIDER = 2.5
+const WIDEST = 6000
 
 /** What is aimed at: the bound, and shares of the way from it to the best lay. */
 const AIMS = [0, 0.3, 0.6, 0.85] as const
@@ -29,7 +30,7 @@ export const isBeamInstance = (instance: Instance): boolean =>
 
 /** Beams ever wider, aimed at the bound and between it and the best lay. An aim that is reached is set anew at once. Each lane begins in another manner. */
 export function* boxBeams(instance: Instance, incumbent: Incumbent, bound: number, lane: number, random: Random): Strategy {
-  for (let width = FIRST_WIDTH; ; width *= WIDER) {
+  for (let width = FIRST_WIDTH; ; width = Math.min(WIDEST, width * WIDER)) {
     for (let m = 0; m < MANNERS.length; m++) {
       const manner = MANNERS[(m + lane) % MANNERS.length]!
       for (const aim of AIMS) {
