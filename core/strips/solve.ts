@@ -1,4 +1,4 @@
-import { asLp, firstFit, readPlan, stripProblem, type StripFault, type StripPlan, type StripStock, type WantedStrip } from './cutting-stock.ts'
+import { asLp, firstFit, readPlan, stripProblem, type StripFault, type StripPlan, type StripProblem, type StripStock, type WantedStrip } from './cutting-stock.ts'
 
 /** What a mixed integer solver answers: the value of each x, and whether it proved them the best. */
 export interface MipAnswer {
@@ -14,5 +14,9 @@ export function solveStrips(wanted: readonly WantedStrip[], stock: readonly Stri
   const problem = stripProblem(wanted, stock)
   if ('code' in problem) return problem
   const answer = solve(asLp(problem), problem.patterns.length)
-  return answer ? readPlan(problem, answer.values, answer.isOptimal) : readPlan(problem, firstFit(problem), false)
+  return answer && cutsAll(problem, answer.values) ? readPlan(problem, answer.values, answer.isOptimal) : readPlan(problem, firstFit(problem), false)
 }
+
+/** A solver stopped before it found anything answers noughts. */
+const cutsAll = ({ wanted, patterns }: StripProblem, values: readonly number[]): boolean =>
+  wanted.every((w, k) => patterns.reduce((sum, p, i) => sum + p.counts[k]! * Math.round(values[i] ?? 0), 0) >= w.count)

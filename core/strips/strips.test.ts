@@ -70,6 +70,13 @@ it('piping cut along the roll is no row across it; cut across it is', () => {
   expect(heights('across')).toEqual([99, 71.5, 40])
 })
 
+it('a solver that was stopped before it found anything gives way to the first fit', () => {
+  const wanted = [strip('a', 700, 3), strip('b', 600, 3)]
+  const stopped: SolveMip = (_lp, columns) => ({ isOptimal: false, values: Array.from({ length: columns }, () => 0) })
+  const plan = planned(solveStrips(wanted, [roll(1300)], stopped))
+  expect([cutOf(plan, 'a'), cutOf(plan, 'b'), plan.isProven]).toEqual([3, 3, false])
+})
+
 describe('any strips', () => {
   const wantedStrips = fc.uniqueArray(fc.integer({ min: 60, max: 1300 }), { minLength: 1, maxLength: 6 }).chain((lengths) => fc.tuple(...lengths.map((l) => fc.integer({ min: 1, max: 8 }).map((n) => strip(String(l), l, n)))))
 
