@@ -1,5 +1,6 @@
 import type { Cloth, Job, LayPiece, LayProblem } from '../../contract/index.ts'
 import { acceptLay, layWhatFits, solveLay, type Found } from '../lay/index.ts'
+import { areaOf, at } from '../outline/index.ts'
 import { planJob } from '../plan.ts'
 import { withJoins } from './join-pieces.ts'
 
@@ -43,7 +44,7 @@ export function tryRescue(job: Job, remnant: Cloth, hidden: Cloth, rescue: reado
   }
   const laid = layWhatFits(problem, { seed: 1, budget: { steps: MISSING_STEPS, isStopped: () => false } }, 'least area')
   const left = problem.pieces.flatMap((p) => Array.from({ length: p.qty - laid.placements.filter((q) => q.id === p.id).length }, () => p))
-  return { rescue, found: null, missing: left.map((p) => p.id), missingMm2: left.reduce((sum, p) => sum + areaOf(p.outline), 0), problem }
+  return { rescue, found: null, missing: left.map((p) => p.id), missingMm2: left.reduce((sum, p) => sum + Math.abs(areaOf(p.outline.map(([x, y]) => at(x, y)))), 0), problem }
 }
 
 const MISSING_STEPS = 60
@@ -70,5 +71,3 @@ const withoutCloth = (others: Job['cloth']['others'], cloth: Cloth): Job['cloth'
 
 /** Whether a piece is of that part of its cushion: `3/boxing-front` is boxing. */
 const isPart = ({ id }: LayPiece, part: string): boolean => id.split('/')[1]?.startsWith(part) === true
-
-const areaOf = (outline: readonly (readonly [number, number])[]): number => Math.abs(outline.reduce((sum, [x, y], i) => sum + x * outline[(i + 1) % outline.length]![1] - outline[(i + 1) % outline.length]![0] * y, 0)) / 2
