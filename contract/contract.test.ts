@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { DEMO_GRADES, keepersBench } from '../core/shop/index.ts'
+import { DEMO_GRADES, keepersBench, USUAL_WORKSHOP } from '../core/shop/index.ts'
 import { AllowanceBook, Cloth, Grade, jsonPath, type Job, LayProblem, readJob, readWith, SaveJob, ShopSettings } from './index.ts'
 
 const job = (change: (j: Job) => unknown) => readJob(JSON.parse(JSON.stringify(change(keepersBench()))))
@@ -100,7 +100,7 @@ describe('the shop', () => {
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, widthMm: 9000 }],
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [] } }],
     ['a book', AllowanceBook, { ...keepersBench().allowances.book, notchMm: 7 }],
-    ['settings', ShopSettings, { shopName: 'x', currency: 'crowns', units: 'mm', book: keepersBench().allowances.book, schools: [] }],
+    ['settings', ShopSettings, { shopName: 'x', currency: 'crowns', units: 'mm', book: keepersBench().allowances.book, schools: [], workshop: USUAL_WORKSHOP }],
     ['a save', SaveJob, { job: {}, baseRevision: 0 }],
   ] as const)('%s that cannot be is refused', (_name, schema, document) => expect(readWith(schema as never, document).ok).toBe(false))
 })

@@ -2,12 +2,14 @@ import { z } from 'zod'
 import { Filling } from './filling.ts'
 import { Lay } from './lay.ts'
 import { AllowanceMm, Words } from './lengths.ts'
+import { Fitting, Making } from './making.ts'
 import { MakeUp } from './make-up.ts'
 import { Seat } from './seat.ts'
 import { AllowanceBook, Cloth } from './shop.ts'
+import { Terms } from './terms.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 5
+export const JOB_VERSION = 6
 
 /** Where the stripes fall. Bands are counted from 0; lengths run from the left end of the seat. */
 export const PlacementRule = z.discriminatedUnion('kind', [
@@ -33,6 +35,8 @@ export const ClothChoice = z.strictObject({
 })
 export type ClothChoice = z.infer<typeof ClothChoice>
 
+const LearnedShare = z.number().min(-0.1).max(0.1, 'is more than a tenth')
+
 export const Job = z.strictObject({
   format: z.literal(JOB_FORMAT),
   version: z.literal(JOB_VERSION),
@@ -50,7 +54,11 @@ export const Job = z.strictObject({
     book: AllowanceBook.describe("the shop's allowance book as it was when the job was started"),
     overrides: AllowanceBook.partial().describe('what this job sets otherwise'),
     edges: z.record(Words(120), AllowanceMm).describe('allowances of single edges, by panel and edge: `top-plate/front`'),
+    learned: z.strictObject({ widthShare: LearnedShare, depthShare: LearnedShare, says: Words(300) }).nullable().describe('covers of this kind finished larger by these shares: they are cut so much smaller'),
   }),
   lays: z.record(Words(60), z.strictObject({ problemKey: Words(64), lay: Lay, byHand: z.boolean().describe('changed by hand: it stands, however short others are'), locked: z.array(Words(220)).max(5000).describe('pieces that the planner may not move, as `id#copy`') })).describe('lays that were kept, by the id of their cloth, with the key of the pieces they were made for'),
+  making: Making,
+  fitting: Fitting,
+  terms: Terms,
 })
 export type Job = z.infer<typeof Job>

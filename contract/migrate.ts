@@ -8,8 +8,14 @@ export function migrateJob(document: Document): Document {
   const second = document['version'] === 1 ? { ...document, version: 2, seat: shapedSeat(document['seat']) } : document
   const third = second['version'] === 2 ? { ...second, version: 3, filling: judgedFilling(second['filling'], second) } : second
   const fourth = third['version'] === 3 ? manyMakeUps(third) : third
-  return fourth['version'] === 4 ? anyPattern(fourth) : fourth
+  const fifth = fourth['version'] === 4 ? anyPattern(fourth) : fourth
+  return fifth['version'] === 5 ? withWork(fifth) : fifth
 }
+
+/** Version 5 ended at the cut list: nothing was made, fitted or agreed. */
+const withWork = ({ allowances, ...others }: Document): Document => ({ ...others, version: 6, allowances: isDocument(allowances) ? { learned: null, ...allowances } : allowances, making: { steps: {}, papers: {} }, fitting: { fits: {}, clothUsedMm: {}, lesson: '', photos: [], followUps: [] }, terms: ASKED })
+
+const ASKED = { stage: 'asked', archivedOn: null, orderedOn: null, dueOn: null, notBefore: null, furniture: '', charges: {}, extras: [], given: null }
 
 /** Version 3 knew one make-up, boxed with a zip in a gusset, one cloth and one lay. */
 function manyMakeUps({ makeUp, cloth, allowances, lay, ...others }: Document): Document {
@@ -54,8 +60,8 @@ export function migrateCloth(cloth: unknown): unknown {
 /** An allowance book of the time before laps and open piping. */
 export const migrateBook = (book: unknown): unknown => (!isDocument(book) || 'tapeMarginMm' in book ? book : { ...book, pipingRunOffMm: 40, tapeMarginMm: 6 })
 
-/** Shop settings hold a book; schools were kept later. */
-export const migrateSettings = (settings: unknown): unknown => (isDocument(settings) ? { schools: [], ...settings, book: migrateBook(settings['book']) } : settings)
+/** Shop settings hold a book; schools were kept later, hours, rates and charges later still: those start as `workshop`. */
+export const migrateSettings = (settings: unknown, workshop: unknown): unknown => (isDocument(settings) ? { schools: [], workshop, ...settings, book: migrateBook(settings['book']) } : settings)
 
 /** A grade of the time before its curve was known: one force at 40 %, one support factor. */
 export function migrateGrade(grade: unknown): unknown {

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Closure, Construction } from './make-up.ts'
 import { AllowanceMm, DEEPEST_NOTCH_MM, PositiveMm, Words } from './lengths.ts'
+import { Workshop } from './workshop.ts'
 
 export const Colour = z.string().regex(/^#[0-9a-f]{6}$/i, 'must be a colour such as #b5532c')
 
@@ -103,5 +104,6 @@ export const ShopSettings = z.strictObject({
   units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),
   book: AllowanceBook,
   schools: z.array(KeptSchool).max(200, 'are more than 200: take out what is not used'),
+  workshop: Workshop,
 })
 export type ShopSettings = z.infer<typeof ShopSettings>

@@ -71,7 +71,7 @@ export function planJob(job: Job): Plan {
     cutting,
     cloth,
     cutList: cutList(job, designs, cutting, cloth),
-    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, allowances, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }],
+    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, allowances, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }, { station: 'make', level: 'safety', code: 'needles' }],
   }
 }
 
@@ -82,7 +82,7 @@ function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: 
   const { makeUp } = job
   const solid = filling.sizing.cover
   const common = { cloth: job.cloth, allowances }
-  const cover = makeCover({ ...common, edges: job.allowances.edges, solid, makeUp })
+  const cover = makeCover({ ...common, edges: job.allowances.edges, learned: job.allowances.learned, solid, makeUp })
   if (!cover.ok) return err(cover.error)
   const liner = linerOf(job, solid, common)
   if (liner && !liner.ok) return err(liner.error)

@@ -29,7 +29,7 @@ function sizesBySum(draft: PanelDraft, sums: SizeSums, edges: readonly PanelEdge
     const axis = way === 'Width' ? 'x' : 'y'
     const extra = growth.fullness[axis]
     const full: readonly Operand[] = extra ? [finished, extra] : [finished]
-    const steady = growth.finished[axis] === 1 ? full : [times(plus(...full), given(growth.finished[axis], 'share', 'of it, for cloth that gives'))]
+    const steady = growth.finished[axis] === 1 ? full : [times(plus(...full), given(growth.finished[axis], 'share', 'of it, for cloth that gives and by what was learnt'))]
     const edged = plus(...steady, first.allowance, last.allowance)
     const sum = growth.whole[axis] === 1 ? edged : over(edged, given(1 / growth.whole[axis], 'share', 'left after washing'))
     return sized(names(way, 'cut'), 'cut', sum, 'finished, and the allowance at each end')

@@ -6,7 +6,7 @@ import type { Allowances } from './allowances.ts'
 import { boxingAsCut } from './boxing-choice.ts'
 import type { ClosurePlan, Cover, CoverDraft } from './cover.ts'
 import { finishPanel } from './finish.ts'
-import { growthOf } from './growth.ts'
+import { growthOf, type LearnedShares } from './growth.ts'
 import { buildDraft } from './makeups/index.ts'
 import { markNotches } from './notches.ts'
 import { clothFor, givesOrShrinks, liesAlong, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
@@ -27,6 +27,8 @@ export interface CoverInput {
   readonly allowances: Allowances
   /** Allowances that the job sets on single edges, by `panel/edge`. */
   readonly edges: Readonly<Record<string, number>>
+  /** What covers of this kind were found to finish larger by. */
+  readonly learned?: LearnedShares
 }
 
 /** From a make-up to every piece of its cover: the recipe, what is sewn on, cut sizes, letters and notches, piping. */
@@ -41,7 +43,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
   const reserve = trims.trimReserveMm > 0 ? entered({ id: 'cover.reserve', label: 'Left to trim', quantity: 'length', value: trims.trimReserveMm, rule: 'on one end of each strip', setBy: 'job', change: 'make-up.reserve' }) : null
   const drafts = [...draft.value.panels, ...trim.panels].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim, draft.value), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
-  const finished = drafts.map((p) => finishPanel(p, input.edges, withFullness(growthOf(input.cloth, p), p, buttons), reserve))
+  const finished = drafts.map((p) => finishPanel(p, input.edges, withFullness(growthOf(input.cloth, p, input.learned), p, buttons), reserve))
   const seams = lettered(draft.value.seams)
   const panels = markNotches(finished, seams)
   return ok({

@@ -2,7 +2,7 @@ import { usualMatch } from '../cloth/stripes.ts'
 import { usualMakeUp } from '../cover/usual.ts'
 import { usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
-import type { AllowanceBook, Cloth, Dimension, Footprint, Grade, Job, Seat } from '../../contract/index.ts'
+import type { AllowanceBook, Cloth, Dimension, Fitting, Footprint, Grade, Job, Making, Seat, Terms } from '../../contract/index.ts'
 
 export interface NewJobInput {
   readonly ticket: string
@@ -19,7 +19,7 @@ export interface NewJobInput {
 export function newJob(input: NewJobInput): Job {
   return {
     format: 'loft-seam/job',
-    version: 5,
+    version: 6,
     ticket: input.ticket,
     title: input.title,
     customer: '',
@@ -30,8 +30,11 @@ export function newJob(input: NewJobInput): Job {
     filling: usualFoam(input.grade),
     makeUp: usualMakeUp('boxed'),
     cloth: { cloth: input.cloth, direction: 'up-the-roll', match: usualMatch(input.cloth), alongRule: 'front-edges-alike', pairs: 'goes-on-under', others: {}, sideBoxing: 'upright' },
-    allowances: { book: input.book, overrides: {}, edges: {} },
+    allowances: { book: input.book, overrides: {}, edges: {}, learned: null },
     lays: {},
+    making: NO_MAKING,
+    fitting: NO_FITTING,
+    terms: USUAL_TERMS,
   }
 }
 
@@ -56,3 +59,10 @@ export const shapedSeat = (footprint: Footprint, thicknessMm: number, division: 
 })
 
 export const reading = (mm: number): Dimension => ({ readings: [{ mm }] })
+
+export const NO_MAKING: Making = { steps: {}, papers: {} }
+export const NO_FITTING: Fitting = { fits: {}, clothUsedMm: {}, lesson: '', photos: [], followUps: [] }
+export const USUAL_TERMS: Terms = { stage: 'asked', archivedOn: null, orderedOn: null, dueOn: null, notBefore: null, furniture: '', charges: {}, extras: [], given: null }
+
+/** The same cushions once more: nothing made, fitted or agreed yet, the lays kept. */
+export const copyOf = (job: Job, ticket: string): Job => ({ ...job, ticket, making: NO_MAKING, fitting: NO_FITTING, terms: { ...USUAL_TERMS, furniture: job.terms.furniture } })

@@ -1,2 +1,2 @@
-export { STATIONS, type Level, type Station, type Warning } from './warning.ts'
+export { STATIONS, type Level, type Station, type Warning, type WarningCase } from './warning.ts'
 export { warningWords, type WarningWords } from './words.ts'

@@ -4,7 +4,7 @@ import type { Doubt, Failure } from '../filling/choice/index.ts'
 import type { DivisionFault, SeatFault } from '../seat/index.ts'
 
 /** Stations of a job, in the order of the work. */
-export const STATIONS = ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists'] as const
+export const STATIONS = ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists', 'make', 'fit', 'bill'] as const
 export type Station = (typeof STATIONS)[number]
 
 /** `stop`: cannot be made like this; `warning`: judge it; `note`: good to know; `safety`: can hurt someone. */
@@ -67,4 +67,4 @@ export type WarningCase =
   | { readonly code: 'repeat-over-width'; readonly repeat: number; readonly usable: number }
   | { readonly code: 'pile-sideways' }
   | { readonly code: 'piece-wider-than-cloth'; readonly piece: string; readonly over: number; readonly cure: 'other-direction' | 'one-per-side' | 'divide' }
-  | { readonly code: 'knives' }
+  | { readonly code: 'knives' | 'needles' }

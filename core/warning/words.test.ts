@@ -99,6 +99,7 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'lay', level: 'warning', code: 'pile-sideways' },
   { station: 'lay', level: 'stop', code: 'piece-wider-than-cloth', piece: 'Top plate', over: 94.5, cure: 'other-direction' },
   { station: 'lists', level: 'safety', code: 'knives' },
+  { station: 'make', level: 'safety', code: 'needles' },
 ]
 
 describe('words for every warning', () => {

@@ -163,6 +163,8 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(`${w.piece} is ${mm(w.over)} wider than the usable cloth.`, WIDTH_CURES[w.cure])
     case 'knives':
       return words('Electric, bread and craft knives: cut away from the body, cord clear, block supported. Count pins in and out.', '')
+    case 'needles':
+      return words('A machine needle goes through a finger: guard on, foot off the pedal when threading; a broken needle is found, all of it, before the cushion is handed over.', '')
     default:
       return w satisfies never
   }

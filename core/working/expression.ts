@@ -78,6 +78,8 @@ export function sayAmount(value: number, quantity: Quantity, unit: LengthUnit): 
       return `${trimmed(value * 100, 1)} %`
     case 'money':
       return value.toFixed(2)
+    case 'time':
+      return sayMinutes(value)
     case 'count':
       return trimmed(value, 0)
     case 'plain':
@@ -85,6 +87,12 @@ export function sayAmount(value: number, quantity: Quantity, unit: LengthUnit): 
     default:
       return quantity satisfies never
   }
+}
+
+/** `25 min`, `3 h 05`. */
+export function sayMinutes(minutes: number): string {
+  const whole = Math.round(minutes)
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
 }
 
 const PICK_WORDS = { least: 'the smaller of', most: 'the larger of', median: 'the middle of' } as const

@@ -1,5 +1,5 @@
-/** What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles radians, money is in the job's currency. */
-export type Quantity = 'length' | 'run' | 'area' | 'angle' | 'count' | 'mass' | 'share' | 'money' | 'plain'
+/** What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles radians, times minutes, money is in the job's currency. */
+export type Quantity = 'length' | 'run' | 'area' | 'angle' | 'count' | 'mass' | 'share' | 'money' | 'time' | 'plain'
 
 /**
  * The sum behind a figure, kept as a tree: the value and the shown working both come from it,

@@ -1,5 +1,6 @@
 import { asc, eq, max } from 'drizzle-orm'
 import { Cloth, FoamStock, Grade, migrateCloth, migrateGrade, migrateSettings, ShopSettings } from '../../contract/index.ts'
+import { USUAL_WORKSHOP } from '../../core/shop/index.ts'
 import { cloths, foamStock, grades, shop, type Database } from '../db/index.ts'
 
 export interface ShopRepository {
@@ -38,7 +39,7 @@ export function shopRepository({ orm, write }: Database): ShopRepository {
     settings: async () => {
       const [row] = await orm.select().from(shop)
       if (!row) throw new Error('the shop has no settings: it was never stocked')
-      return ShopSettings.parse(migrateSettings(JSON.parse(row.document)))
+      return ShopSettings.parse(migrateSettings(JSON.parse(row.document), USUAL_WORKSHOP))
     },
     saveSettings: (settings) =>
       write(async () => {

@@ -1,0 +1,13 @@
+import type { Job } from '../../../contract/index.ts'
+import type { WorkedPlan } from '../../plan.ts'
+import { formatLengthWithUnit } from '../../units/index.ts'
+
+/** What a work order is written from. */
+export interface OrderOf {
+  readonly job: Job
+  readonly plan: WorkedPlan
+  /** A length in the unit of the job. */
+  readonly say: (mm: number) => string
+}
+
+export const orderOf = (job: Job, plan: WorkedPlan): OrderOf => ({ job, plan, say: (mm) => formatLengthWithUnit(mm, job.units) })
