@@ -54,7 +54,7 @@ export const Job = z.strictObject({
     book: AllowanceBook.describe("the shop's allowance book as it was when the job was started"),
     overrides: AllowanceBook.partial().describe('what this job sets otherwise'),
     edges: z.record(Words(120), AllowanceMm).describe('allowances of single edges, by panel and edge: `top-plate/front`'),
-    learned: z.strictObject({ widthShare: LearnedShare, depthShare: LearnedShare, says: Words(300) }).nullable().describe('covers of this kind finished larger by these shares: they are cut so much smaller'),
+    learned: z.strictObject({ widthShare: LearnedShare, depthShare: LearnedShare, fitShiftShare: LearnedShare, says: Words(300) }).nullable().describe('what the shop learnt of covers of this kind: they finished larger by these shares and are cut so much smaller; the windows of the fit move by the last'),
   }),
   lays: z.record(Words(60), z.strictObject({ problemKey: Words(64), lay: Lay, byHand: z.boolean().describe('changed by hand: it stands, however short others are'), locked: z.array(Words(220)).max(5000).describe('pieces that the planner may not move, as `id#copy`') })).describe('lays that were kept, by the id of their cloth, with the key of the pieces they were made for'),
   making: Making,

@@ -47,7 +47,7 @@ export const Learned = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('size'), makeUp: Words(40), clothId: Words(60), widthShare: z.number().min(-0.1).max(0.1), depthShare: z.number().min(-0.1).max(0.1), says: Words(300), on: Day }),
   z.strictObject({ kind: z.literal('rate'), work: WorkKind, factor: z.number().min(0.1).max(10), says: Words(300), on: Day }),
   z.strictObject({ kind: z.literal('waste'), clothId: Words(60), factor: z.number().min(0.5).max(3), says: Words(300), on: Day }),
-  z.strictObject({ kind: z.literal('fit-window'), firmness: Words(20), looseShare: z.number().min(-0.1).max(0.1), says: Words(300), on: Day }),
+  z.strictObject({ kind: z.literal('fit-window'), firmness: Words(20), shiftShare: z.number().min(-0.1).max(0.1), says: Words(300), on: Day }),
 ])
 export type Learned = z.infer<typeof Learned>
 

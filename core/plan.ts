@@ -51,7 +51,7 @@ export function planJob(job: Job): Plan {
   const doubts = seatWarnings(job.seat, cushions)
   const allowances = applied(job.allowances)
   const oldThicknessMm = job.seat.old.measured?.thicknessMm ?? null
-  const fillings = cushions.designs.map((d) => planFilling(job.filling, { cushion: d.solid, isRoll: isRoll(job), seam: allowances.seamMm, oldThicknessMm }))
+  const fillings = cushions.designs.map((d) => planFilling(job.filling, { cushion: d.solid, isRoll: isRoll(job), seam: allowances.seamMm, oldThicknessMm, fitShiftShare: job.allowances.learned?.fitShiftShare ?? 0 }))
   const stops = [...doubts.filter((w) => w.level === 'stop'), ...vanishing(fillings), ...infantBed(job, cushions)]
   if (stops.length > 0) return { kind: 'unworkable', cushions, warnings: [stops[0]!, ...doubts.filter((w) => w !== stops[0])] }
   const designs: DesignPlan[] = []

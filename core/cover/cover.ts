@@ -1,4 +1,4 @@
-import type { Closure } from '../../contract/index.ts'
+import type { Closure, TrimUse } from '../../contract/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
 import type { CoverNote } from './notes.ts'
@@ -12,6 +12,8 @@ import type { Wall } from './wall.ts'
 /** Something of the closure that is bought: a zip, tape, snaps. */
 export interface Fitting {
   readonly what: string
+  /** What it is on the shelf of trims; null for what is not bought there. */
+  readonly use: TrimUse | null
   readonly amount: Figure
   readonly note: string
 }

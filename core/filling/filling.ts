@@ -44,6 +44,8 @@ export interface FillingPlace {
   readonly isRoll: boolean
   /** Seam allowance. */
   readonly seam: Figure
+  /** By how much the shop has learnt to move the windows of the fit. */
+  readonly fitShiftShare?: number
   /** Thickness of the old cushion, where it was measured. */
   readonly oldThicknessMm: number | null
 }
@@ -51,7 +53,7 @@ export interface FillingPlace {
 /** Block, cover size, fit, mass and support of one cushion's filling. */
 export const planFilling = (filling: Filling, place: FillingPlace): FillingPlan => (filling.kind === 'foam' ? planFoam(filling, place) : planFibre(filling, place))
 
-function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm }: FillingPlace): FoamPlan {
+function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm, fitShiftShare = 0 }: FillingPlace): FoamPlan {
   const { school, wadding, load } = filling
   const layers = settleLayers(filling.layers, blockThicknessMm(cushion, school))
   const hardnessN = stackHardnessN(layers)
@@ -67,7 +69,7 @@ function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm 
     pressed,
     hardnessN,
     firmness,
-    fit: fitOf(sizing, firmness),
+    fit: fitOf(sizing, firmness, fitShiftShare),
     verdict: judgeStack(pressed, loadCaseOf(load)),
   }
 }

@@ -1,14 +1,25 @@
-import type { Cloth, Job } from '../../contract/index.ts'
+import type { Cloth, Job, Trim, TrimUse } from '../../contract/index.ts'
 import { seamLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import type { WorkedPlan } from '../plan.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
-import { entered, figure, given, over, plus, roundUp, times, type Figure } from '../working/index.ts'
+import { entered, figure, given, over, plus, roundUp, times, type Figure, type Quantity } from '../working/index.ts'
 
 export interface BuyLine {
   readonly what: string
   readonly amount: Figure
   readonly cost: Figure | null
+  readonly from: 'foam' | 'cloth' | 'trims'
+  /** What it is on the shelf of trims, and how much of it all cushions take: metres, pieces, kilograms, square metres. */
+  readonly trim: { readonly use: TrimUse; readonly needs: number } | null
+}
+
+/** A line of trims before it has a price; `count` times the amount is needed. */
+interface TrimLine {
+  readonly what: string
+  readonly amount: Figure
+  readonly use: TrimUse | null
+  readonly count?: number
 }
 
 export interface BuyingList {
@@ -18,29 +29,42 @@ export interface BuyingList {
   readonly hasLay: boolean
 }
 
+type MaterialLine = Pick<BuyLine, 'what' | 'amount' | 'cost'>
+
 /** How long the lay of a cloth is: as laid, or at least its lower bound. */
 export interface ClothLength {
   readonly laidMm: number | null
   readonly boundMm: number
 }
 
-/** What to buy. Cloth is bought by the length of a real lay; without one only its lower bound is known. `lengths` go with the lays of the plan. */
-export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions' | 'cloth'>, lengths: readonly ClothLength[]): BuyingList {
+/** What to buy. Cloth is bought by the length of a real lay; without one only its lower bound is known. `lengths` go with the lays of the plan; trims have the prices of the shelf. */
+export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions' | 'cloth'>, lengths: readonly ClothLength[], shelf: readonly Trim[] = []): BuyingList {
   const { cutting, designs } = plan
+  const trims: readonly TrimLine[] = [...(cutting ? supplyLines(cutting) : []), ...closureLines(designs), ...pipingLines(job, designs), ...fittingLines(designs), { what: 'Thread', use: 'thread', amount: threadLength(designs) }]
   const lines: BuyLine[] = [
-    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)),
-    ...plan.cloth.lays.map(({ cloth }, i) => clothLine(cloth, lengths[i] ?? { laidMm: null, boundMm: 0 }, i)),
-    ...closureLines(designs),
-    ...pipingLines(job, designs),
-    ...fittingLines(designs),
-    { what: 'Thread', amount: threadLength(designs), cost: null },
+    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)).map((l) => ({ ...l, from: 'foam' as const, trim: null })),
+    ...plan.cloth.lays.map(({ cloth }, i) => ({ ...clothLine(cloth, lengths[i] ?? { laidMm: null, boundMm: 0 }, i), from: 'cloth' as const, trim: null })),
+    ...trims.map((line) => trimLine(line, shelf)),
   ]
   const costs = lines.flatMap((l) => (l.cost ? [l.cost] : []))
-  return { lines, total: figure({ id: 'buy.total', label: 'Foam and cloth', quantity: 'money', sum: plus(...costs), rule: 'what has a price' }), hasLay: plan.cloth.lays.every((_, i) => typeof lengths[i]?.laidMm === 'number') }
+  return { lines, total: figure({ id: 'buy.total', label: 'Materials', quantity: 'money', sum: plus(...costs), rule: 'what has a price' }), hasLay: plan.cloth.lays.every((_, i) => typeof lengths[i]?.laidMm === 'number') }
+}
+
+/** Amounts of the shelf: metres, square metres; kilograms and pieces as they are. */
+const IN_SHELF_UNITS = { length: 1000, run: 1000, area: 1e6 } as const
+const UNIT_OF: Readonly<Partial<Record<Quantity, Trim['unit']>>> = { length: 'm', run: 'm', area: 'm2', mass: 'kg', count: 'piece' }
+
+/** A price where the shelf has the thing by the same unit. */
+function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Trim[]): BuyLine {
+  const by = amount.quantity in IN_SHELF_UNITS ? IN_SHELF_UNITS[amount.quantity as keyof typeof IN_SHELF_UNITS] : 1
+  const item = shelf.find((t) => t.use === use && t.unit === UNIT_OF[amount.quantity])
+  const needs = figure({ id: `${amount.id}.needs`, label: `${what}, in all`, quantity: 'plain', sum: count === 1 ? over(amount, given(by, 'plain', 'to the unit of the shelf')) : times(given(count, 'count', 'of them'), over(amount, given(by, 'plain', 'to the unit of the shelf'))), rule: 'what all cushions take' })
+  const cost = item ? figure({ id: `${amount.id}.cost`, label: `${what}, cost`, quantity: 'money', sum: times(needs, given(item.price, 'money', `price of one ${item.unit}`)), rule: `${item.name}, by what is used`, setBy: 'catalogue' }) : null
+  return { what, amount, cost, from: 'trims', trim: use && { use, needs: needs.value } }
 }
 
 /** Cloth that is washed first is bought longer by what washing takes. */
-function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): BuyLine {
+function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): MaterialLine {
   if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, laidMm ?? boundMm, i)
   const id = i === 0 ? 'buy' : `buy.${cloth.id}`
   const used = entered({ id: `${id}.used`, label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: laidMm ?? boundMm, rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
@@ -51,13 +75,13 @@ function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): B
 }
 
 /** What lies in the shop is used, not bought. */
-function inHandLine(cloth: Cloth, usedMm: number, i: number): BuyLine {
+function inHandLine(cloth: Cloth, usedMm: number, i: number): MaterialLine {
   const amount = entered({ id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`, label: `${cloth.name}, from the shelf`, quantity: 'run', value: usedMm, rule: 'in hand: nothing to buy', change: 'lay.plan' })
   return { what: `${cloth.name}, in hand`, amount, cost: null }
 }
 
 /** Zips and tapes of one length are one line with their number; snaps and buttons are counted over all cushions. */
-function closureLines(designs: WorkedPlan['designs']): readonly BuyLine[] {
+function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[] {
   const found = designs.flatMap(({ design, cover }) => cover.closures.flatMap((c) => c.fittings.map((fitting) => ({ fitting, count: design.count }))))
   const lengths = new Map<string, { count: number; fitting: Fitting }>()
   for (const { fitting, count } of found.filter((f) => f.fitting.amount.quantity === 'length')) {
@@ -66,31 +90,31 @@ function closureLines(designs: WorkedPlan['designs']): readonly BuyLine[] {
   }
   const zips = found.filter((f) => f.fitting.what === 'Zip').reduce((sum, f) => sum + f.count, 0)
   return [
-    ...[...lengths.values()].map(({ count, fitting }) => ({ what: `${fitting.what}, ${count} of`, amount: fitting.amount, cost: null })),
-    ...(zips > 0 ? [{ what: 'Sliders', amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(given(zips, 'count', 'zips'), given(1, 'count', 'slider a zip')), rule: 'one for each zip' }), cost: null }] : []),
+    ...[...lengths.values()].map(({ count, fitting }) => ({ what: `${fitting.what}, ${count} of`, use: fitting.use, amount: fitting.amount, count })),
+    ...(zips > 0 ? [{ what: 'Sliders', use: 'slider' as const, amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(given(zips, 'count', 'zips'), given(1, 'count', 'slider a zip')), rule: 'one for each zip' }) }] : []),
     ...counted(found.filter((f) => f.fitting.amount.quantity === 'count')),
   ]
 }
 
-function pipingLines(job: Job, designs: WorkedPlan['designs']): readonly BuyLine[] {
+function pipingLines(job: Job, designs: WorkedPlan['designs']): readonly TrimLine[] {
   const piped = designs.flatMap(({ design, cover }) => (cover.piping?.cord ? [{ count: design.count, choice: cover.piping.choice, cord: cover.piping.cord }] : []))
   const [first] = piped
   if (!first || first.choice.kind === 'flat') return []
   const perDesign = piped.map(({ count, cord }) => times(given(count, 'count', 'cushions'), cord))
-  return [{ what: `${first.choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(first.choice.cordMm, job.units)}`, amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: perDesign.length === 1 ? perDesign[0]! : plus(...perDesign), rule: 'cord of one cushion for each' }), cost: null }]
+  return [{ what: `${first.choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(first.choice.cordMm, job.units)}`, use: first.choice.kind === 'corded' ? 'cord' : 'ready-made-piping', amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: perDesign.length === 1 ? perDesign[0]! : plus(...perDesign), rule: 'cord of one cushion for each' }) }]
 }
 
 /** Staples, buttons, vents: of one cushion for each. */
-const fittingLines = (designs: WorkedPlan['designs']): readonly BuyLine[] => counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
+const fittingLines = (designs: WorkedPlan['designs']): readonly TrimLine[] => counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
 
-function counted(found: readonly { readonly fitting: Fitting; readonly count: number }[]): readonly BuyLine[] {
+function counted(found: readonly { readonly fitting: Fitting; readonly count: number }[]): readonly TrimLine[] {
   const names = [...new Set(found.map((f) => f.fitting.what))]
   return names.map((what) => {
     const own = found.filter((f) => f.fitting.what === what)
-    const { amount } = own[0]!.fitting
+    const { amount, use } = own[0]!.fitting
     const quantity = amount.quantity === 'length' ? 'run' : amount.quantity
     const terms = own.map((f) => times(given(f.count, 'count', 'cushions'), f.fitting.amount))
-    return { what, amount: figure({ id: `buy.${amount.id}`, label: what, quantity, sum: terms.length === 1 ? terms[0]! : plus(...terms), rule: 'of one cushion, for each' }), cost: null }
+    return { what, use, amount: figure({ id: `buy.${amount.id}`, label: what, quantity, sum: terms.length === 1 ? terms[0]! : plus(...terms), rule: 'of one cushion, for each' }) }
   })
 }
 
@@ -106,25 +130,29 @@ function threadLength(designs: WorkedPlan['designs']): Figure {
   return figure({ id: 'buy.thread', label: 'Thread', quantity: 'run', sum: times(given(3, 'plain', 'thread to seam'), all, plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the seams, and a tenth' })
 }
 
-/** Sheets of each grade and thickness, or the parts cut to size; glue, wadding and film besides. */
-function foamLines({ groups, order, cost, cutting, supplies }: CuttingPlan, units: LengthUnit): readonly BuyLine[] {
+/** Sheets of each grade and thickness, or the parts cut to size. */
+function foamLines({ groups, order, cost, cutting }: CuttingPlan, units: LengthUnit): readonly MaterialLine[] {
   const say = (mm: number) => formatLength(mm, units)
   const pieces = figure({ id: 'buy.cutToSize', label: 'Parts cut to size', quantity: 'count', sum: given(order.reduce((sum, l) => sum + l.count, 0), 'count', 'parts'), rule: 'as on the order list' })
-  const foam: readonly BuyLine[] = cutting.supply === 'cut-to-size' ? [{ what: 'Foam, cut to size', amount: pieces, cost }] : groups.flatMap((g) => (g.buy ? [{ what: `${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`, amount: g.buy.sheets, cost: g.buy.cost }] : fromStock(g, say)))
-  const extras = [
-    ['Foam glue', supplies.glue],
-    ['Wadding', supplies.waddingM2],
-    ['Film', supplies.filmM2],
-  ] as const
-  return [...foam, ...extras.flatMap(([what, amount]) => (amount ? [{ what, amount, cost: null }] : []))]
+  return cutting.supply === 'cut-to-size' ? [{ what: 'Foam, cut to size', amount: pieces, cost }] : groups.flatMap((g) => (g.buy ? [{ what: `${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`, amount: g.buy.sheets, cost: g.buy.cost }] : fromStock(g, say)))
 }
 
-function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): readonly BuyLine[] {
+/** Glue, wadding and film for all blocks. */
+function supplyLines({ supplies }: CuttingPlan): readonly TrimLine[] {
+  const lines = [
+    ['Foam glue', 'foam-glue', supplies.glue],
+    ['Wadding', 'wadding', supplies.waddingM2],
+    ['Film', 'film', supplies.filmM2],
+  ] as const
+  return lines.flatMap(([what, use, amount]) => (amount ? [{ what, use, amount }] : []))
+}
+
+function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): readonly MaterialLine[] {
   if (nest.length === 0) return []
   return [{ what: `${group.grade.name} ${say(group.thicknessMm)}, from stock`, amount: entered({ id: `buy.stock.${group.id}`, label: 'Pieces of stock', quantity: 'count', value: nest.length, rule: 'as nested' }), cost: null }]
 }
 
-function fibreLines({ filling }: Job, designs: WorkedPlan['designs']): readonly BuyLine[] {
+function fibreLines({ filling }: Job, designs: WorkedPlan['designs']): readonly MaterialLine[] {
   if (filling.kind !== 'loose-fibre') return []
   const masses = designs.map((d) => times(given(d.design.count, 'count', `cushions ${d.design.id}`), d.filling.mass))
   const mass = figure({ id: 'buy.fibre', label: 'Loose fibre', quantity: 'mass', sum: masses.length === 1 ? masses[0]! : plus(...masses), rule: 'fill of every cushion' })

@@ -41,28 +41,28 @@ export function placesAlong(lengthMm: number, spacingMm: number): readonly numbe
 }
 
 function fittingsOf(choice: Closure, length: Figure, count: number, allowances: Allowances): readonly Fitting[] {
-  const counted = (what: string, each: number, note: string): Fitting => ({ what, amount: figure({ id: `closure.${choice.kind}`, label: what, quantity: 'count', sum: times(given(count, 'count', 'places'), given(each, 'count', 'at each')), rule: 'by the spacing, the first and last 25 mm from the ends' }), note })
+  const counted = (what: string, use: Fitting['use'], each: number, note: string): Fitting => ({ what, use, amount: figure({ id: `closure.${choice.kind}`, label: what, quantity: 'count', sum: times(given(count, 'count', 'places'), given(each, 'count', 'at each')), rule: 'by the spacing, the first and last 25 mm from the ends' }), note })
   switch (choice.kind) {
     case 'zip-gusset':
     case 'zip-seam':
     case 'horseshoe':
-      return [{ what: 'Zip', amount: length, note: 'one slider; leave it partly open before the last seam' }]
+      return [{ what: 'Zip', use: 'zip', amount: length, note: 'one slider; leave it partly open before the last seam' }]
     case 'hook-and-loop':
     case 'snap-tape': {
       // The tape stops short of the hems at both ends.
       const tape = figure({ id: 'closure.tape', label: 'Tape', quantity: 'length', sum: minus(length, times(given(2, 'count', 'ends'), allowances.seamMm)), rule: 'the opening, short of the seams at both ends' })
-      return [{ what: choice.kind === 'snap-tape' ? `Snap tape, both halves` : `Hook and loop, both halves`, amount: tape, note: choice.kind === 'snap-tape' ? 'snaps of both halves from the same end' : 'the hook side turned away from the filling' }]
+      return [{ what: choice.kind === 'snap-tape' ? `Snap tape, both halves` : `Hook and loop, both halves`, use: 'tape', amount: tape, note: choice.kind === 'snap-tape' ? 'snaps of both halves from the same end' : 'the hook side turned away from the filling' }]
     }
     case 'snaps':
-      return [counted('Snaps, pairs', 1, 'both halves marked from the same end')]
+      return [counted('Snaps, pairs', 'snaps', 1, 'both halves marked from the same end')]
     case 'buttons':
-      return [counted('Buttons', 1, 'buttonholes on the upper half, from the same end')]
+      return [counted('Buttons', 'buttons', 1, 'buttonholes on the upper half, from the same end')]
     case 'ties':
-      return [counted('Closing ties', 2, 'one on each half')]
+      return [counted('Closing ties', 'closing-ties', 2, 'one on each half')]
     case 'lacing':
       return [
-        counted('Eyelets', 2, 'one on each half'),
-        { what: 'Lacing cord', amount: figure({ id: 'closure.lace', label: 'Lacing cord', quantity: 'length', sum: times(given(3, 'plain', 'times'), length), rule: 'three times the opening' }), note: '' },
+        counted('Eyelets', 'eyelets', 2, 'one on each half'),
+        { what: 'Lacing cord', use: 'lacing-cord', amount: figure({ id: 'closure.lace', label: 'Lacing cord', quantity: 'length', sum: times(given(3, 'plain', 'times'), length), rule: 'three times the opening' }), note: '' },
       ]
     case 'slit':
     case 'sewn-shut':

@@ -31,7 +31,7 @@ export const noSewWrap: Recipe<'no-sew-wrap'> = ({ solid, construction, closure,
     patches: [length(0, d, inSpace(0, d, 0), inSpace(0, -1, 0)), length(d, d + t, inSpace(0, 0, 0), up), length(d + t, 2 * d + t, inSpace(0, 0, t), inSpace(0, 1, 0)), length(2 * d + t, 2 * (d + t), inSpace(0, d, t), down), end(true), end(false)],
     surfaceMm2: null,
     perimeter: perimeterFigure(solid),
-    fittings: construction.film ? [{ what: 'Film under the cloth', amount: film, note: 'keep it away from children: suffocation' }] : [],
+    fittings: construction.film ? [{ what: 'Film under the cloth', use: 'film' as const, amount: film, note: 'keep it away from children: suffocation' }] : [],
     notes: [{ code: construction.fastening }],
   })
 }

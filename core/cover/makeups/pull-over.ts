@@ -58,8 +58,8 @@ function fittings({ construction }: RecipeInput<'pull-over'>, board: Outline): r
   const round = given(perimeterOf(board), 'length', 'round the board')
   const rows = given(construction.stapleRows, 'count', 'rows')
   const staples = figure({ id: 'cover.staples', label: 'Staples', quantity: 'count', sum: times(rows, roundUp(over(round, given(construction.stapleMm, 'length', 'apart')), 1, 'count')), rule: 'by their distance along the edge', change: 'make-up.construction' })
-  const dust = construction.dustCover ? [{ what: 'Staples for the dust cover', amount: figure({ id: 'cover.dustStaples', label: 'Staples for the dust cover', quantity: 'count' as const, sum: roundUp(over(round, given(construction.stapleMm, 'length', 'apart')), 1, 'count'), rule: 'one row' }), note: '' }] : []
-  const holes = construction.airHoles ? [{ what: 'Air holes in the board', amount: figure({ id: 'cover.airHoles', label: 'Air holes', quantity: 'count' as const, sum: roundUp(over(given(areaOf(board), 'area', 'board'), given(AIR_HOLE_EVERY_MM2, 'area', 'for each hole')), 1, 'count'), rule: 'one for each 150 x 150 mm of the board' }), note: '12 mm, edges broken' }] : []
-  return [{ what: 'Staples', amount: staples, note: 'no longer than the board is thick' }, ...dust, ...holes]
+  const dust = construction.dustCover ? [{ what: 'Staples for the dust cover', use: 'staples' as const, amount: figure({ id: 'cover.dustStaples', label: 'Staples for the dust cover', quantity: 'count' as const, sum: roundUp(over(round, given(construction.stapleMm, 'length', 'apart')), 1, 'count'), rule: 'one row' }), note: '' }] : []
+  const holes = construction.airHoles ? [{ what: 'Air holes in the board', use: null, amount: figure({ id: 'cover.airHoles', label: 'Air holes', quantity: 'count' as const, sum: roundUp(over(given(areaOf(board), 'area', 'board'), given(AIR_HOLE_EVERY_MM2, 'area', 'for each hole')), 1, 'count'), rule: 'one for each 150 x 150 mm of the board' }), note: '12 mm, edges broken' }] : []
+  return [{ what: 'Staples', use: 'staples', amount: staples, note: 'no longer than the board is thick' }, ...dust, ...holes]
 }
 

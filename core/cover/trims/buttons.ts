@@ -51,11 +51,11 @@ function fullnessOf(a: number, gaps: number, q: number): Figure {
 
 function fittingsOf(buttons: Buttons, count: number, thickness: Figure): readonly Fitting[] {
   const both = given(2 * count, 'count', 'buttons, one on each face')
-  const counted = (what: string, amount: Figure, note: string): Fitting => ({ what, amount, note })
+  const counted = (what: string, use: Fitting['use'], amount: Figure, note: string): Fitting => ({ what, use, amount, note })
   const twine: Operand = times(given(count, 'count', 'places'), given(2, 'plain', 'doubled'), given(2, 'plain', 'there and back'), plus(thickness, given(TWINE_SPARE_MM, 'length', 'to tie')))
   return [
-    counted('Buttons, covered', figure({ id: 'buttons.count', label: 'Buttons', quantity: 'count', sum: both, rule: 'one on each face at every place' }), 'buttons through the block: the cover cannot be washed'),
-    counted('Button twine', figure({ id: 'buttons.twine', label: 'Button twine', quantity: 'length', sum: twine, rule: '2 x (thickness + 300 mm) at each place, doubled' }), ''),
-    counted('Discs of cloth for the buttons', figure({ id: 'buttons.disc', label: 'Diameter of a disc', quantity: 'length', line: 'cut', sum: times(2, given(buttons.diameterMm, 'length', 'button')), rule: 'twice the button' }), `${2 * count} of them`),
+    counted('Buttons, covered', 'buttons', figure({ id: 'buttons.count', label: 'Buttons', quantity: 'count', sum: both, rule: 'one on each face at every place' }), 'buttons through the block: the cover cannot be washed'),
+    counted('Button twine', 'twine', figure({ id: 'buttons.twine', label: 'Button twine', quantity: 'length', sum: twine, rule: '2 x (thickness + 300 mm) at each place, doubled' }), ''),
+    counted('Discs of cloth for the buttons', null, figure({ id: 'buttons.disc', label: 'Diameter of a disc', quantity: 'length', line: 'cut', sum: times(2, given(buttons.diameterMm, 'length', 'button')), rule: 'twice the button' }), `${2 * count} of them`),
   ]
 }

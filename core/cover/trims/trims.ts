@@ -48,13 +48,13 @@ function tiesOf(ties: Ties, allowances: Allowances): TrimPlan {
 function handlesOf(handles: Handles, allowances: Allowances): TrimPlan {
   const length = plus(given(handles.lengthMm, 'length', 'grip'), times(2, allowances.seamMm))
   const width = times(given(4, 'plain', 'layers'), given(handles.finishedMm, 'length', 'finished width'))
-  const fitting = handles.fitting === 'none' ? [] : [{ what: handles.fitting === 'd-ring' ? 'D-rings' : 'Snap hooks', amount: figure({ id: 'trim.rings', label: 'Rings', quantity: 'count' as const, sum: given(handles.count, 'count', 'handles'), rule: 'one on each' }), note: '' }]
+  const fitting = handles.fitting === 'none' ? [] : [{ what: handles.fitting === 'd-ring' ? 'D-rings' : 'Snap hooks', use: 'rings' as const, amount: figure({ id: 'trim.rings', label: 'Rings', quantity: 'count' as const, sum: given(handles.count, 'count', 'handles'), rule: 'one on each' }), note: '' }]
   return { panels: [stripPanel('handle', handles.fitting === 'none' ? 'Handle' : 'Strap', handles.count, length, width, 'four times the finished width, folded to the middle')], fittings: fitting, marks: along(handles.side, handles.count, 'tie', 'handle') }
 }
 
 const ventsOf = ({ side, count }: Vents): TrimPlan => ({
   panels: [],
-  fittings: [{ what: 'Vent grommets', amount: figure({ id: 'trim.vents', label: 'Vent grommets', quantity: 'count', sum: given(count, 'count', 'vents'), rule: 'in the boxing' }), note: 'brass or plastic, no steel' }],
+  fittings: [{ what: 'Vent grommets', use: 'vents', amount: figure({ id: 'trim.vents', label: 'Vent grommets', quantity: 'count', sum: given(count, 'count', 'vents'), rule: 'in the boxing' }), note: 'brass or plastic, no steel' }],
   marks: along(side, count, 'vent', 'vent'),
 })
 
@@ -64,11 +64,11 @@ function gripOf(grip: Grip, solid: Solid): TrimPlan | null {
       return null
     case 'hook-and-loop': {
       const length = figure({ id: 'trim.grip', label: 'Hook and loop on the base', quantity: 'length', sum: times(given(grip.strips, 'count', 'strips'), minus(solid.depth, given(100, 'length', 'short of front and back'))), rule: 'front to back, 50 mm short of both edges' })
-      return { panels: [], fittings: [{ what: `Hook and loop on the base, ${grip.tapeMm} mm`, amount: length, note: 'loop side on the cover' }], marks: [] }
+      return { panels: [], fittings: [{ what: `Hook and loop on the base, ${grip.tapeMm} mm`, use: 'tape', amount: length, note: 'loop side on the cover' }], marks: [] }
     }
     case 'non-slip': {
       const area = figure({ id: 'trim.nonSlip', label: 'Non-slip base', quantity: 'area', sum: times(minus(solid.width, given(2 * grip.insetMm, 'length', 'inset')), minus(solid.depth, given(2 * grip.insetMm, 'length', 'inset'))), rule: 'inside the base' })
-      return { panels: [], fittings: [{ what: 'Non-slip cloth', amount: area, note: '' }], marks: [] }
+      return { panels: [], fittings: [{ what: 'Non-slip cloth', use: 'non-slip', amount: area, note: '' }], marks: [] }
     }
     default:
       return grip satisfies never

@@ -1,0 +1,94 @@
+import type { Learned, WorkKind } from '../../contract/index.ts'
+import { WORK } from '../making/index.ts'
+import { trimmed } from '../units/index.ts'
+import { spreadOf, type Spread } from './bias.ts'
+import type { Evidence, FitEvidence } from './evidence.ts'
+
+/** Something the logs say, with what it rests on; nothing changes until it is accepted. */
+export interface Proposal {
+  readonly learned: Learned
+  readonly says: string
+  readonly evidence: readonly { readonly label: string; readonly value: number; readonly planned: number; readonly measured: number }[]
+  readonly spread: Spread
+}
+
+/** Less than this is not worth a change. */
+const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004 } as const
+
+/** The middle of the windows that are neither loose nor tight. */
+const MIDDLE_OF_RIGHT = 0.015
+
+/** What may be proposed from the logs of all jobs, leaving out what was accepted already. */
+export function proposals(evidence: Evidence, learned: readonly Learned[], today: string): readonly Proposal[] {
+  const known = (is: (l: Learned) => boolean) => learned.some(is)
+  return [
+    ...sizeProposals(evidence, today).filter((p) => !known((l) => l.kind === 'size' && p.learned.kind === 'size' && l.makeUp === p.learned.makeUp && l.clothId === p.learned.clothId)),
+    ...rateProposals(evidence, today).filter((p) => !known((l) => l.kind === 'rate' && p.learned.kind === 'rate' && l.work === p.learned.work)),
+    ...wasteProposals(evidence, today).filter((p) => !known((l) => l.kind === 'waste' && p.learned.kind === 'waste' && l.clothId === p.learned.clothId)),
+    ...fitProposals(evidence, today).filter((p) => !known((l) => l.kind === 'fit-window' && p.learned.kind === 'fit-window' && l.firmness === p.learned.firmness)),
+  ]
+}
+
+/** Values of one job say the same thing over: its cushions count as one, by their median. */
+function byJob<T extends { readonly ticket: string }>(rows: readonly T[], valueOf: (row: T) => number): number[] {
+  const tickets = [...new Set(rows.map((r) => r.ticket))]
+  return tickets.map((t) => spreadOf(rows.filter((r) => r.ticket === t).map(valueOf)).median)
+}
+
+function grouped<T>(rows: readonly T[], keyOf: (row: T) => string): readonly (readonly T[])[] {
+  return [...new Set(rows.map(keyOf))].map((key) => rows.filter((r) => keyOf(r) === key))
+}
+
+function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
+  return grouped(fits, (f) => `${f.makeUp} ${f.clothId} ${f.foam}`).flatMap((rows) => {
+    const [first] = rows
+    const ways = (['widthMm', 'depthMm'] as const).map((way) => {
+      const own = rows.filter((r) => r.measured[way] !== null)
+      return { way, own, spread: spreadOf(byJob(own, (r) => r.measured[way]! / r.planned[way] - 1)) }
+    })
+    const found = ways.filter((w) => w.spread.isBias && Math.abs(w.spread.median) >= WORTH.size)
+    if (found.length === 0) return []
+    const shareOf = (way: 'widthMm' | 'depthMm') => limited(found.find((w) => w.way === way)?.spread.median ?? 0)
+    const says = `${first!.makeUp} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 100, 2)} %`).join(' and ')} ${found[0]!.spread.median > 0 ? 'smaller' : 'larger'}.`
+    const strongest = found.toSorted((a, b) => Math.abs(b.spread.median) - Math.abs(a.spread.median))[0]!
+    return [{ learned: { kind: 'size', makeUp: first!.makeUp, clothId: first!.clothId, widthShare: shareOf('widthMm'), depthShare: shareOf('depthMm'), says: says.slice(0, 300), on: today }, says, evidence: strongest.own.map((r) => point(r, strongest.way)), spread: strongest.spread }]
+  })
+}
+
+const point = (r: FitEvidence, way: 'widthMm' | 'depthMm') => ({ label: `${r.ticket}, cushion ${r.cushion}`, value: r.measured[way]! / r.planned[way] - 1, planned: r.planned[way], measured: r.measured[way]! })
+
+const limited = (share: number): number => Math.max(-0.1, Math.min(0.1, share))
+
+/** Ratios are judged by their logarithm, so that twice and half weigh alike. */
+function rateProposals({ times }: Evidence, today: string): readonly Proposal[] {
+  return grouped(times, (t) => t.work).flatMap((rows) => {
+    const work: WorkKind = rows[0]!.work
+    const spread = spreadOf(byJob(rows, (r) => Math.log(r.workedMin / r.plannedMin)))
+    const factor = Math.exp(spread.median)
+    if (!spread.isBias || Math.abs(factor - 1) < WORTH.rate || factor < 0.1 || factor > 10) return []
+    const says = `${WORK[work].label}: it takes ${trimmed(factor, 2)} times as long as planned.`
+    return [{ learned: { kind: 'rate', work, factor, says, on: today }, says, evidence: rows.map((r) => ({ label: r.ticket, value: r.workedMin / r.plannedMin - 1, planned: r.plannedMin, measured: r.workedMin })), spread }]
+  })
+}
+
+function wasteProposals({ cloths }: Evidence, today: string): readonly Proposal[] {
+  return grouped(cloths, (c) => c.clothId).flatMap((rows) => {
+    const spread = spreadOf(byJob(rows, (r) => Math.log(r.usedMm / r.laidMm)))
+    const factor = Math.exp(spread.median)
+    if (!spread.isBias || Math.abs(factor - 1) < WORTH.waste || factor < 0.5 || factor > 3) return []
+    const says = `${rows[0]!.cloth}: ${trimmed(Math.abs(factor - 1) * 100, 1)} % ${factor > 1 ? 'more' : 'less'} is used than its lay is long.`
+    return [{ learned: { kind: 'waste', clothId: rows[0]!.clothId, factor, says, on: today }, says, evidence: rows.map((r) => ({ label: r.ticket, value: r.usedMm / r.laidMm - 1, planned: r.laidMm, measured: r.usedMm })), spread }]
+  })
+}
+
+/** Where cushions that were judged right lie away from the middle of the window. */
+function fitProposals({ fits }: Evidence, today: string): readonly Proposal[] {
+  const judged = fits.filter((f) => f.verdict === 'right' && f.fitShare !== null && f.firmness !== null)
+  return grouped(judged, (f) => f.firmness!).flatMap((rows) => {
+    const middle = MIDDLE_OF_RIGHT + (rows[0]!.firmness === 'soft' ? 0.01 : 0)
+    const spread = spreadOf(byJob(rows, (r) => r.fitShare! - middle))
+    if (!spread.isBias || Math.abs(spread.median) < WORTH.fit) return []
+    const says = `${rows[0]!.firmness} foam: covers that were judged right squeeze it ${trimmed((middle + spread.median) * 100, 1)} %; the window moves by ${trimmed(spread.median * 100, 1)} %.`
+    return [{ learned: { kind: 'fit-window', firmness: rows[0]!.firmness!, shiftShare: limited(spread.median), says, on: today }, says, evidence: rows.map((r) => ({ label: `${r.ticket}, cushion ${r.cushion}`, value: r.fitShare! - middle, planned: middle, measured: r.fitShare! })), spread }]
+  })
+}
