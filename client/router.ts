@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { whenSignInIsWanted } from './api/http.ts'
 import ClothStorePage from './cloth/ClothStorePage.vue'
 import FoamStorePage from './foam/FoamStorePage.vue'
 import JobPage from './job/JobPage.vue'
@@ -11,6 +12,11 @@ export const router = createRouter({
     { path: '/', name: 'shelf', component: ShelfPage },
     { path: '/foam', name: 'foam', component: FoamStorePage },
     { path: '/cloth', name: 'cloth', component: ClothStorePage },
+    { path: '/calendar', name: 'calendar', component: () => import('./calendar/CalendarPage.vue') },
+    { path: '/trims', name: 'trims', component: () => import('./trims/TrimsPage.vue') },
+    { path: '/learnt', name: 'learnt', component: () => import('./learnt/LearntPage.vue') },
+    { path: '/records', name: 'records', component: () => import('./records/RecordsPage.vue') },
+    { path: '/come-in', name: 'come-in', component: () => import('./access/ComeInPage.vue') },
     {
       path: '/jobs/:id',
       component: JobPage,
@@ -19,4 +25,8 @@ export const router = createRouter({
     },
     { path: '/:rest(.*)', redirect: '/' },
   ],
+})
+
+whenSignInIsWanted(() => {
+  if (router.currentRoute.value.name !== 'come-in') void router.push({ name: 'come-in', query: { to: router.currentRoute.value.fullPath } })
 })

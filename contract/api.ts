@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Job } from './job.ts'
+import { JobCard } from './card.ts'
 import { LayProblem } from './lay.ts'
 
 /** A job as the server keeps it: every save is a new revision. */
@@ -18,6 +19,7 @@ export const JobSummary = z.strictObject({
   customer: z.string(),
   revision: z.int(),
   savedAt: z.iso.datetime(),
+  card: JobCard,
 })
 export type JobSummary = z.infer<typeof JobSummary>
 
@@ -50,3 +52,11 @@ export const Problem = z.looseObject({
   faults: z.array(z.strictObject({ path: z.string(), message: z.string() })).optional(),
 })
 export type Problem = z.infer<typeof Problem>
+
+/** What is told to everybody who has the shop open. */
+export const ShopEvent = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('job'), id: z.string(), revision: z.int(), ticket: z.string(), by: z.string().describe('the page that saved, so that it does not listen to itself') }),
+  z.strictObject({ kind: z.literal('shop'), by: z.string() }),
+  z.strictObject({ kind: z.literal('import'), doneShare: z.number() }),
+])
+export type ShopEvent = z.infer<typeof ShopEvent>

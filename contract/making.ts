@@ -20,7 +20,7 @@ export const Papers = z.strictObject({ foamBatch: Words(80), clothBatch: Words(8
 export type Papers = z.infer<typeof Papers>
 
 /** The bench's record: steps by their id, papers by the number of the cushion. */
-export const Making = z.strictObject({ steps: z.record(Words(80), StepRecord), papers: z.record(Words(10), Papers) })
+export const Making = z.strictObject({ steps: z.record(Words(80), StepRecord), papers: z.record(Words(10), Papers), stockTakenOn: Day.nullable().describe('the day its cloth, foam and trims were taken from the shelf') })
 export type Making = z.infer<typeof Making>
 
 const Size = PositiveMm.nullable().describe('null: not measured')

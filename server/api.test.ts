@@ -147,7 +147,7 @@ describe('requests that cannot be served', () => {
       socket.on('data', (d) => (seen += d.toString()))
       socket.on('close', () => resolve(seen))
       socket.on('error', () => (seen === '' ? reject(new Error('no answer')) : resolve(seen)))
-      socket.write(`POST /api/jobs HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\nContent-Length: ${50 * 1024 * 1024}\r\nConnection: close\r\n\r\n{"job":"${'x'.repeat(1000)}`)
+      socket.write(`POST /api/jobs HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: ${50 * 1024 * 1024}\r\nConnection: close\r\n\r\n{"job":"${'x'.repeat(1000)}`)
       socket.once('data', () => socket.end())
     })
     expect(head).toMatch(/^HTTP\/1\.1 413/)

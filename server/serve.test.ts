@@ -18,6 +18,7 @@ const options = (change: Partial<ServeOptions> = {}): ServeOptions => ({
   migrations: path.join(ROOT, 'server/db/migrations'),
   clientDir: null,
   layWorker: new URL('./lays/lay-worker.ts', import.meta.url),
+  lookWorker: new URL('./records/look-worker.ts', import.meta.url),
   host: '127.0.0.1',
   port: 0,
   demo: false,

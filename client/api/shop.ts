@@ -1,17 +1,18 @@
 import { z } from 'zod'
-import { Cloth, FoamStock, Grade, ShopSettings } from '../../contract/index.ts'
+import { Cloth, FoamStock, Grade, ShopSettings, Trim } from '../../contract/index.ts'
 import { fetchJson } from './http.ts'
 
 export interface ShopLists {
   readonly grades: readonly Grade[]
   readonly cloths: readonly Cloth[]
   readonly foamStock: readonly FoamStock[]
+  readonly trims: readonly Trim[]
   readonly settings: ShopSettings
 }
 
 export async function openShop(): Promise<ShopLists> {
-  const [grades, cloths, foamStock, settings] = await Promise.all([fetchJson('/api/shop/grades'), fetchJson('/api/shop/cloths'), readFoamStock(), fetchJson('/api/shop/settings')])
-  return { grades: z.array(Grade).parse(grades), foamStock, cloths: z.array(Cloth).parse(cloths), settings: ShopSettings.parse(settings) }
+  const [grades, cloths, foamStock, trims, settings] = await Promise.all([fetchJson('/api/shop/grades'), fetchJson('/api/shop/cloths'), readFoamStock(), readTrims(), fetchJson('/api/shop/settings')])
+  return { grades: z.array(Grade).parse(grades), foamStock, trims, cloths: z.array(Cloth).parse(cloths), settings: ShopSettings.parse(settings) }
 }
 
 export const saveSettings = async (settings: ShopSettings): Promise<ShopSettings> => ShopSettings.parse(await fetchJson('/api/shop/settings', { method: 'PUT', body: settings }))
@@ -32,3 +33,9 @@ export const readCloths = async (): Promise<readonly Cloth[]> => z.array(Cloth).
 export const saveCloth = async (cloth: Cloth): Promise<Cloth> => Cloth.parse(await fetchJson(`/api/shop/cloths/${encodeURIComponent(cloth.id)}`, { method: 'PUT', body: cloth }))
 
 export const removeCloth = async (id: string): Promise<void> => void (await fetchJson(`/api/shop/cloths/${encodeURIComponent(id)}`, { method: 'DELETE' }))
+
+export const readTrims = async (): Promise<readonly Trim[]> => z.array(Trim).parse(await fetchJson('/api/stock/trims'))
+
+export const saveTrims = async (trims: readonly Trim[]): Promise<readonly Trim[]> => z.array(Trim).parse(await fetchJson('/api/stock/trims', { method: 'PUT', body: trims }))
+
+export const removeTrim = async (id: string): Promise<void> => void (await fetchJson(`/api/stock/trims/${encodeURIComponent(id)}`, { method: 'DELETE' }))

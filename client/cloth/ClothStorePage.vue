@@ -1,30 +1,23 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import type { Cloth } from '../../contract/index.ts'
 import { repeatOf } from '../../core/cloth/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
+import ShopHeader from '../ui/ShopHeader.vue'
+import { useAttempt } from '../ui/use-attempt.ts'
 import ClothDialog from './ClothDialog.vue'
 import ClothSwatch from './ClothSwatch.vue'
 import { newCloth } from './new-cloth.ts'
 
 /** The shop's cloth: what can be bought, and what lies on the shelf. */
 const shop = useShop()
-const router = useRouter()
-const failed = ref('')
+const { failed, attempt } = useAttempt()
 const open = ref<Cloth | null>(null)
 const cloths = computed(() => shop.lists?.cloths ?? [])
 const units = computed(() => shop.lists?.settings.units ?? 'mm')
 
-onMounted(async () => {
-  try {
-    await shop.open()
-  } catch (cause) {
-    failed.value = (cause as Error).message
-  }
-})
-const back = () => (window.history.state?.back ? router.back() : void router.push('/'))
+onMounted(() => attempt(() => shop.open()))
 const repeatWords = (cloth: Cloth) => {
   const [across, along] = [repeatOf(cloth, 'across'), repeatOf(cloth, 'along')]
   const mm = (v: number) => formatLength(v, units.value)
@@ -37,12 +30,9 @@ const supplyWords = ({ supply }: Cloth) => (supply.kind === 'to-buy' ? 'bought a
 
 <template>
   <div class="store">
-    <header class="no-print">
-      <button type="button" class="plain-button" @click="back">Back</button>
-      <h1>Cloth store</h1>
-      <span class="gap" />
+    <ShopHeader title="Cloth store">
       <button type="button" class="plain-button main" @click="open = newCloth()">New cloth</button>
-    </header>
+    </ShopHeader>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <main>
       <button v-for="c in cloths" :key="c.id" type="button" class="card sheet" @click="open = c">

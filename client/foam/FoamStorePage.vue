@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import type { FoamStock, Grade } from '../../contract/index.ts'
 import { ageingOf, firmnessOf, hardnessOf, supportFactorOf } from '../../core/filling/index.ts'
 import { writeCatalogue } from '../../core/formats/index.ts'
 import { sheetSize } from '../../core/lists/index.ts'
 import { useShop } from '../stores/shop.ts'
+import ShopHeader from '../ui/ShopHeader.vue'
 import { download } from '../ui/download.ts'
+import { useAttempt } from '../ui/use-attempt.ts'
 import GradeDialog from './GradeDialog.vue'
 import ImportDialog from './ImportDialog.vue'
 import { newGrade, newStock } from './new-entries.ts'
@@ -14,8 +15,7 @@ import StockDialog from './StockDialog.vue'
 
 /** The shop's foam: what can be ordered, and what lies on the rack. */
 const shop = useShop()
-const router = useRouter()
-const failed = ref('')
+const { failed, attempt } = useAttempt()
 const grade = ref<Grade | null>(null)
 const stock = ref<FoamStock | null>(null)
 const imported = ref<{ readonly name: string; readonly text: string } | null>(null)
@@ -26,14 +26,6 @@ const units = computed(() => shop.lists?.settings.units ?? 'mm')
 const nameOf = (id: string) => grades.value.find((g) => g.id === id)?.name ?? id
 
 onMounted(() => attempt(() => shop.open()))
-async function attempt(work: () => Promise<void>): Promise<void> {
-  failed.value = ''
-  try {
-    await work()
-  } catch (cause) {
-    failed.value = (cause as Error).message
-  }
-}
 const saveFile = () => download('foam catalogue.csv', writeCatalogue(grades.value), 'text/csv')
 async function readFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -41,19 +33,15 @@ async function readFile(event: Event): Promise<void> {
   if (file) imported.value = { name: file.name, text: await file.text() }
   input.value = ''
 }
-const back = () => (window.history.state?.back ? router.back() : void router.push('/'))
 </script>
 
 <template>
   <div class="store">
-    <header class="no-print">
-      <button type="button" class="plain-button" @click="back">Back</button>
-      <h1>Foam store</h1>
-      <span class="gap" />
+    <ShopHeader title="Foam store">
       <button type="button" class="plain-button" @click="saveFile">Catalogue as a spreadsheet</button>
       <button type="button" class="plain-button" @click="picker?.click()">Read a spreadsheet</button>
       <input ref="picker" type="file" accept=".csv,.txt,text/csv" hidden @change="readFile" />
-    </header>
+    </ShopHeader>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <main>
       <section class="sheet">

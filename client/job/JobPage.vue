@@ -47,7 +47,7 @@ function onKey(event: KeyboardEvent): void {
     event.preventDefault()
     if (event.shiftKey) jobs.redo()
     else jobs.undo()
-  } else if (event.altKey && /^[1-6]$/.test(event.key)) {
+  } else if (event.altKey && /^[1-9]$/.test(event.key)) {
     event.preventDefault()
     void router.push(`/jobs/${props.id}/${STATION_PAGES[Number(event.key) - 1]!.station}`)
   } else if (!isTyping && event.key === '/') {
@@ -92,6 +92,7 @@ onBeforeUnmount(() => {
     <p v-if="failed" class="sheet failed" role="alert">{{ failed }} <RouterLink to="/">Back to the shelf</RouterLink></p>
     <template v-else-if="jobs.job && jobs.plan">
       <StationSpine />
+      <p v-if="jobs.told" class="told" role="status">{{ jobs.told }} <button type="button" class="plain-button" @click="jobs.told = ''">Good</button></p>
       <p v-if="jobs.refused" class="refused" role="alert">Not taken: {{ jobs.refused }}</p>
       <main>
         <RouterView />
@@ -184,6 +185,12 @@ main {
 .failed {
   margin: 40px auto;
   padding: 20px;
+}
+
+.told {
+  margin: 0;
+  padding: 4px 14px;
+  background: var(--moss-wash);
 }
 
 .refused {

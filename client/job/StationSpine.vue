@@ -22,7 +22,7 @@ const rows = computed(() =>
     <RouterLink v-for="(row, i) in rows" :key="row.station" :to="`/jobs/${jobs.id}/${row.station}`" class="stop" active-class="here">
       <span class="place">{{ i + 1 }}</span>
       <span class="title">{{ row.title }}</span>
-      <span v-if="row.doubts > 0" class="doubts" :aria-label="`${row.doubts} open warnings`">{{ row.doubts }} to look at</span>
+      <span v-if="row.doubts > 0" class="doubts" :title="`${row.doubts} to look at`" :aria-label="`${row.doubts} open warnings`">{{ row.doubts }} !</span>
       <span class="figure">{{ row.figure }}</span>
     </RouterLink>
   </nav>
@@ -31,7 +31,7 @@ const rows = computed(() =>
 <style scoped>
 .spine {
   display: grid;
-  grid-template-columns: repeat(6, 1fr);
+  grid-template-columns: repeat(9, minmax(0, 1fr));
   background: #e9dcc0;
   border-top: 1px solid #cdbfa3;
   border-bottom: 3px solid var(--ink);
@@ -45,9 +45,9 @@ const rows = computed(() =>
 .stop {
   display: grid;
   grid-template-columns: auto 1fr auto;
-  column-gap: 8px;
+  column-gap: 6px;
   align-items: baseline;
-  padding: 8px 12px 14px;
+  padding: 7px 9px 14px;
   color: var(--ink);
   text-decoration: none;
   border-right: 1px solid #cdbfa3;
@@ -71,7 +71,7 @@ const rows = computed(() =>
 .title {
   font-family: var(--slab);
   font-weight: 600;
-  font-size: 18px;
+  font-size: 17px;
 }
 
 .doubts {
@@ -82,9 +82,11 @@ const rows = computed(() =>
 
 .figure {
   grid-column: 1 / -1;
-  font-size: 14px;
-  white-space: nowrap;
+  font-size: 13.5px;
+  line-height: 1.2;
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
   overflow: hidden;
-  text-overflow: ellipsis;
 }
 </style>

@@ -2,6 +2,7 @@ import type { Job, Lay } from '../../contract/index.ts'
 import type { LaidPiece } from '../../core/cloth/index.ts'
 import { CLOSURES, MAKE_UPS } from '../../core/cover/index.ts'
 import { buyingList } from '../../core/lists/index.ts'
+import { progressOf, workOrder } from '../../core/making/index.ts'
 import { areaOf } from '../../core/outline/index.ts'
 import type { Plan } from '../../core/plan.ts'
 import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../core/units/index.ts'
@@ -43,6 +44,16 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly
       const buying = buyingList(job, plan, plan.cloth.lays.map((_, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: 0 })))
       return buying.hasLay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for a lay'
     }
+    case 'make': {
+      const { done, of } = progressOf(workOrder(job, plan), job)
+      return `${done} of ${of} steps`
+    }
+    case 'fit': {
+      const fits = Object.values(job.fitting.fits)
+      return fits.length === 0 ? 'not fitted yet' : `${fits.filter((f) => f.verdict === 'right').length} of ${plan.cushions.count} sit right`
+    }
+    case 'bill':
+      return job.terms.given ? `${job.terms.given.total.toFixed(2)} ${job.currency} quoted` : job.terms.stage
     default:
       return station satisfies never
   }

@@ -1,42 +1,69 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { useDebounceFn, useIntersectionObserver, useLocalStorage } from '@vueuse/core'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { JobSummary, Seat } from '../../contract/index.ts'
 import { startGrade } from '../../core/filling/index.ts'
-import { newJob } from '../../core/job/index.ts'
+import { copyOf, newJob } from '../../core/job/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
-import { createJob, listJobs } from '../api/jobs.ts'
+import { createJob, listJobs, openJob, saveJob } from '../api/jobs.ts'
+import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
+import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import HelpSheet from '../ui/HelpSheet.vue'
+import ShopHeader from '../ui/ShopHeader.vue'
+import { dayOf } from '../ui/today.ts'
 import TypingLine from '../ui/TypingLine.vue'
+import { useAttempt } from '../ui/use-attempt.ts'
 import AllowanceBookDialog from './AllowanceBookDialog.vue'
+import { findJobs, furnitureOf, type Order, type Wanted } from './find-jobs.ts'
+import JobTicket from './JobTicket.vue'
 import { nextTicket } from './next-ticket.ts'
+import RemindersDue from './RemindersDue.vue'
 import { startTitle } from './start-title.ts'
 
 const shop = useShop()
+const live = useLive()
 const router = useRouter()
-const jobs = ref<readonly JobSummary[]>([])
-const failed = ref('')
+const { failed, attempt } = useAttempt()
+const jobs = shallowRef<readonly JobSummary[]>([])
 const help = ref(false)
 const book = ref(false)
 const picker = ref<HTMLInputElement>()
 const isRead = ref(false)
 
-onMounted(() => attempt(async () => {
-  await shop.open()
+const text = ref('')
+const stage = useLocalStorage<Wanted['stage']>('loft-seam/shelf-stage', 'open')
+const order = useLocalStorage<Order>('loft-seam/shelf-order', 'due')
+const STAGES = (['open', 'asked', 'ordered', 'making', 'fitted', 'billed', 'archived'] as const).map((value) => ({ value, label: value === 'archived' ? 'put away' : value }))
+const ORDERS: readonly { readonly value: Order; readonly label: string }[] = [
+  { value: 'due', label: 'day due' },
+  { value: 'ticket', label: 'ticket' },
+  { value: 'saved', label: 'last saved' },
+  { value: 'customer', label: 'customer' },
+]
+const found = computed(() => findJobs(jobs.value, { text: text.value, stage: stage.value, order: order.value }))
+/** The customer that all tickets found are for: their furniture can be made once more. */
+const customer = computed(() => (text.value.trim() !== '' && new Set(found.value.map((j) => j.customer)).size === 1 ? found.value[0]!.customer : ''))
+const furniture = computed(() => (customer.value ? furnitureOf(jobs.value, customer.value) : []))
+
+/** Tickets are hung up as they come into sight. */
+const A_BATCH = 60
+const shown = ref(A_BATCH)
+const end = ref<HTMLElement | null>(null)
+watch(found, () => (shown.value = A_BATCH))
+useIntersectionObserver(end, ([entry]) => entry?.isIntersecting && (shown.value += A_BATCH))
+
+const readJobs = async () => {
   jobs.value = await listJobs()
   isRead.value = true
-}))
-
-async function attempt(work: () => Promise<void>): Promise<void> {
-  failed.value = ''
-  try {
-    await work()
-  } catch (cause) {
-    failed.value = (cause as Error).message
-  }
 }
+onMounted(() => attempt(async () => {
+  await shop.open()
+  await readJobs()
+}))
+watch(() => live.saves, useDebounceFn(() => void attempt(readJobs), 400))
 
 const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
@@ -44,6 +71,22 @@ const start = (seat: Seat, says: string, units: LengthUnit) =>
     const grade = startGrade(grades, valueOf(seat.thickness))
     const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: startTitle(seat), units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
     await router.push(`/jobs/${stored.id}/measure`)
+  })
+
+const copy = ({ id, ticket }: JobSummary) =>
+  attempt(async () => {
+    const { job } = await openJob(id)
+    const stored = await createJob(copyOf(job, nextTicket(jobs.value)), `copied from ${ticket}`)
+    await router.push(`/jobs/${stored.id}/measure`)
+  })
+
+const archive = ({ id, card }: JobSummary) =>
+  attempt(async () => {
+    const { job, revision } = await openJob(id)
+    const archivedOn = card.archivedOn ? null : dayOf(new Date())
+    const answer = await saveJob(id, { ...job, terms: { ...job.terms, archivedOn } }, revision, archivedOn ? 'put away' : 'taken out again')
+    if (answer.kind === 'conflict') throw new Error('Somebody saved this job just now: try again.')
+    await readJobs()
   })
 
 const openFile = (event: Event) =>
@@ -65,28 +108,29 @@ const openFile = (event: Event) =>
 
 <template>
   <div class="shelf">
-    <header>
-      <h1>Loft Seam</h1>
-      <span class="quiet">{{ shop.lists?.settings.shopName }}</span>
-      <span class="gap" />
-      <RouterLink to="/foam" class="plain-button">Foam store</RouterLink>
-      <RouterLink to="/cloth" class="plain-button">Cloth store</RouterLink>
+    <ShopHeader title="Loft Seam">
       <button type="button" class="plain-button" :disabled="!shop.lists" @click="book = true">Allowance book</button>
       <button type="button" class="plain-button" @click="picker?.click()">Open a job file</button>
       <input ref="picker" type="file" accept=".json,application/json" hidden @change="openFile" />
-    </header>
+    </ShopHeader>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <div class="search fields-in-line no-print">
+      <input v-model="text" type="search" class="text" aria-label="Search the shelf" placeholder="Search: customer, furniture, cloth …" />
+      <ChoiceButtons v-model="stage" :choices="STAGES" name="Which jobs" />
+      <label class="tick">by <ElSelect v-model="order" aria-label="Order of the shelf" class="order"><ElOption v-for="o in ORDERS" :key="o.value" :value="o.value" :label="o.label" /></ElSelect></label>
+      <span v-if="isRead" class="quiet" role="status">{{ found.length }} of {{ jobs.length }}</span>
+    </div>
     <main>
-      <ul class="nails">
-        <li v-for="job in jobs" :key="job.id">
-          <RouterLink :to="`/jobs/${job.id}/measure`" class="ticket">
-            <span class="number">{{ job.ticket }}</span>
-            <span class="name">{{ job.title }}</span>
-            <span class="quiet">{{ job.customer || 'no customer noted' }}</span>
-            <span class="quiet">revision {{ job.revision }}, {{ new Date(job.savedAt).toLocaleDateString() }}</span>
-          </RouterLink>
-        </li>
-      </ul>
+      <div>
+        <p v-if="furniture.length > 0" class="again">{{ customer }}, once more: <button v-for="f in furniture" :key="f.furniture" type="button" class="plain-button" @click="copy(f.newest)">{{ f.furniture }}</button></p>
+        <ul class="nails">
+          <li v-for="job in found.slice(0, shown)" :key="job.id"><JobTicket :job="job" @copy="copy(job)" @archive="archive(job)" /></li>
+        </ul>
+        <p v-if="isRead && found.length === 0" class="quiet">{{ jobs.length === 0 ? 'No ticket hangs here yet: type a seat below.' : 'No ticket has all of these words. Fewer words, or another kind of job, finds more.' }}</p>
+        <div ref="end" />
+      </div>
+      <aside>
+        <RemindersDue :jobs="jobs" />
       <section v-if="isRead" class="teach sheet">
         <h2>Start from the tape</h2>
         <p>Type the seat at the foot of the page, as you would say it:</p>
@@ -94,8 +138,9 @@ const openFile = (event: Event) =>
         <p class="say">bench 88 x 18 1/2 x 3 in 3</p>
         <p class="say">ring 1870 x 520 x 90 wall 3640 in 5</p>
         <p class="say">berth 1860 x 640 x 215 x 100 hull 24 pair</p>
-        <p>Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy. Every figure opens into its sum; nothing is locked.</p>
+        <p>Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy, make, fit, bill. Every figure opens into its sum; nothing is locked.</p>
       </section>
+      </aside>
     </main>
     <TypingLine :job="null" :units="shop.lists?.settings.units ?? 'mm'" placeholder="Start a job: bench 2236 x 468 x 75 in 3" @seat="start" @help="help = true" />
     <HelpSheet v-model="help" />
@@ -110,28 +155,33 @@ const openFile = (event: Event) =>
   flex-direction: column;
 }
 
-header {
-  display: flex;
-  align-items: baseline;
-  gap: 12px;
-  padding: 12px 18px;
-  border-bottom: 3px solid var(--ink);
+.search {
+  padding: 8px 18px;
+  border-bottom: 1px solid var(--board-line);
 }
 
-h1 {
-  font-size: 28px;
+.search input {
+  width: 260px;
 }
 
-.gap {
-  flex: 1;
+.order {
+  width: 130px;
+}
+
+.again {
+  margin: 0 0 18px;
+}
+
+.again .plain-button {
+  margin-left: 8px;
 }
 
 main {
   flex: 1;
   overflow: auto;
-  padding: 26px 18px;
+  padding: 20px 18px;
   display: grid;
-  grid-template-columns: 1fr 360px;
+  grid-template-columns: 1fr 330px;
   gap: 24px;
   align-items: start;
 }
@@ -143,49 +193,6 @@ main {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
   gap: 30px 22px;
-}
-
-.ticket {
-  position: relative;
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  padding: 34px 16px 14px;
-  min-height: 150px;
-  background: var(--paper);
-  border: 1px solid var(--paper-edge);
-  color: var(--ink);
-  text-decoration: none;
-}
-
-.ticket::before {
-  content: '';
-  position: absolute;
-  top: 9px;
-  left: 50%;
-  width: 12px;
-  height: 12px;
-  margin-left: -6px;
-  border-radius: 50%;
-  background: radial-gradient(circle at 40% 35%, #8f8f8a, #3a3f41);
-  box-shadow: 0 0 0 4px var(--floor);
-}
-
-.ticket:hover {
-  border-color: var(--chalk);
-}
-
-.number {
-  font-family: var(--slab);
-  color: var(--chalk);
-  font-weight: 600;
-}
-
-.name {
-  font-family: var(--slab);
-  font-size: 20px;
-  font-weight: 600;
-  overflow-wrap: anywhere;
 }
 
 .teach {

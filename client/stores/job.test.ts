@@ -3,6 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Job, StoredJob } from '../../contract/index.ts'
 import { setSeat } from '../../core/job/index.ts'
+import { setRecord, ticked } from '../../core/making/index.ts'
 import { keepersBench } from '../../core/shop/index.ts'
 import { withCount } from '../../core/typing/index.ts'
 import { dropDraft, findDraft, keepDraft } from './draft.ts'
@@ -113,7 +114,7 @@ describe('a save from another window', () => {
     const server = fakeServer()
     const jobs = useJob()
     await jobs.open('j1')
-    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    server.elsewhere({ ...count(5).apply(keepersBench()), title: 'theirs' })
     jobs.edit(count(7))
     await vi.advanceTimersByTimeAsync(800)
     return { server, jobs }
@@ -141,6 +142,43 @@ describe('a save from another window', () => {
     expect(jobs.job!.title).toBe('theirs')
     jobs.undo()
     expect(countOf(jobs.job!)).toBe(7)
+  })
+})
+
+describe('a save from another window that touches other things', () => {
+  it('is put together with mine when I save; undo takes back mine alone', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    jobs.edit(count(7))
+    await vi.advanceTimersByTimeAsync(3000)
+    expect(jobs.conflict).toBeNull()
+    expect([server.stored().job.title, countOf(server.stored().job), jobs.saveState.kind]).toEqual(['theirs', 7, 'saved'])
+    expect(jobs.told).toMatch(/taken in/)
+    jobs.undo()
+    expect([jobs.job!.title, countOf(jobs.job!)]).toEqual(['theirs', 3])
+  })
+
+  it('comes in at once when the server tells of it', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    await jobs.hear(2)
+    expect([jobs.job!.title, jobs.revision, jobs.saveState.kind]).toEqual(['theirs', 2, 'saved'])
+  })
+
+  it('two ticks of one step: the first stays, without a question', async () => {
+    const tick = (by: string) => setRecord({ id: 'foam.cut', title: 'Cut the foam' }, 'done', (r) => ticked(r, by, 0))
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    server.elsewhere(tick('Ben').apply(keepersBench()))
+    jobs.edit(tick('Ada'))
+    await vi.advanceTimersByTimeAsync(3000)
+    expect([jobs.conflict, jobs.job!.making.steps['foam.cut']!.doneBy, server.stored().job.making.steps['foam.cut']!.doneBy]).toEqual([null, 'Ben', 'Ben'])
+    expect(jobs.told).toMatch(/same step first/)
   })
 })
 

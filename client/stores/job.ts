@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { readJob, type Job, type StoredJob } from '../../contract/index.ts'
-import type { Edit } from '../../core/job/index.ts'
+import { mergeDocuments, type Edit } from '../../core/job/index.ts'
 import { planJob } from '../../core/plan.ts'
 import { ApiError } from '../api/http.ts'
 import { openJob, saveJob } from '../api/jobs.ts'
@@ -28,12 +28,17 @@ export const useJob = defineStore('job', () => {
   const saveState = shallowRef<SaveState>({ kind: 'waiting' })
   const conflict = shallowRef<StoredJob | null>(null)
   const refused = ref('')
+  /** What came in from another window and was put together with this one. */
+  const told = ref('')
+  /** The revision this window started its edits from. */
+  let saved: Job | null = null
   const plan = computed(() => (job.value ? planJob(job.value) : null))
   let timer: ReturnType<typeof setTimeout> | undefined
   let lastSays = ''
 
   async function open(jobId: string): Promise<void> {
     await flush()
+    told.value = ''
     const stored = await openJob(jobId)
     id.value = jobId
     past.value = future.value = []
@@ -49,6 +54,7 @@ export const useJob = defineStore('job', () => {
 
   function take(stored: StoredJob): void {
     revision.value = stored.revision
+    saved = stored.job
     job.value = stored.job
     saveState.value = { kind: 'saved', at: stored.savedAt }
     conflict.value = null
@@ -108,12 +114,9 @@ export const useJob = defineStore('job', () => {
     try {
       const answer = await saveJob(savingId, saving, revision.value, lastSays)
       if (id.value !== savingId) return
-      if (answer.kind === 'conflict') {
-        conflict.value = answer.theirs
-        saveState.value = { kind: 'failed', why: 'This job was saved from another window.' }
-        return
-      }
+      if (answer.kind === 'conflict') return meet(answer.theirs)
       revision.value = answer.stored.revision
+      saved = answer.stored.job
       saveState.value = { kind: 'saved', at: answer.stored.savedAt }
       if (job.value === saving) dropDraft(savingId)
       else schedule(lastSays)
@@ -121,6 +124,44 @@ export const useJob = defineStore('job', () => {
       saveState.value = { kind: 'failed', why: cause instanceof ApiError ? cause.message : String(cause) }
       timer = setTimeout(() => void save(), TRY_AGAIN_MS)
     }
+  }
+
+  /**
+   * Their revision came in while this window had its own: both are put together. Where both changed
+   * the same thing the maker chooses; of two ticks of one step the first stays.
+   */
+  function meet(theirs: StoredJob): void {
+    const merged = mergeDocuments(saved ?? theirs.job, job.value!, theirs.job)
+    const read = readJob(merged.value)
+    const clashes = merged.clashes.filter((path) => !path.startsWith('making.steps.'))
+    if (!read.ok || clashes.length > 0) {
+      conflict.value = theirs
+      saveState.value = { kind: 'failed', why: 'This job was saved from another window.' }
+      return
+    }
+    told.value = merged.clashes.length > 0 ? 'Another window ticked the same step first: its tick stays.' : 'Changes from another window were taken in beside yours.'
+    rebase(theirs.job)
+    const changed = JSON.stringify(read.value) !== JSON.stringify(theirs.job)
+    take({ ...theirs, job: read.value })
+    saved = theirs.job
+    if (changed) schedule('together with a change from another window')
+    else dropDraft(id.value)
+  }
+
+  /** Undo takes back what was done here, not what came in. */
+  function rebase(theirs: Job): void {
+    const base = saved ?? theirs
+    const over = (step: Step): Step => ({ ...step, job: mergeDocuments(base, step.job, theirs).value })
+    past.value = past.value.map(over)
+    future.value = future.value.map(over)
+  }
+
+  /** Another window saved this job: its changes come in at once. */
+  async function hear(newRevision: number): Promise<void> {
+    if (newRevision <= revision.value || conflict.value || saveState.value.kind === 'saving') return
+    const opened = id.value
+    const stored = await openJob(opened)
+    if (id.value === opened && stored.revision > revision.value && !conflict.value) meet(stored)
   }
 
   /** Saves what is waiting, now. */
@@ -149,5 +190,5 @@ export const useJob = defineStore('job', () => {
     dropDraft(id.value)
   }
 
-  return { id, revision, job, plan, past, future, saveState, conflict, refused, open, edit, undo, redo, flush, keepMine, takeTheirs }
+  return { id, revision, job, plan, past, future, saveState, conflict, refused, told, hear, open, edit, undo, redo, flush, keepMine, takeTheirs }
 })

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
-import { shallowRef } from 'vue'
-import type { Cloth, FoamStock, Grade, ShopSettings } from '../../contract/index.ts'
-import { openShop, readCloths, readFoamStock, removeCloth, removeFoamStock, removeGrade, saveCloth, saveFoamStock, saveGrades, saveSettings, type ShopLists } from '../api/shop.ts'
+import { computed, shallowRef } from 'vue'
+import type { Cloth, FoamStock, Grade, ShopSettings, Trim } from '../../contract/index.ts'
+import { USUAL_WORKSHOP } from '../../core/shop/index.ts'
+import { openShop, readCloths, readFoamStock, readTrims, removeTrim, saveTrims, removeCloth, removeFoamStock, removeGrade, saveCloth, saveFoamStock, saveGrades, saveSettings, type ShopLists } from '../api/shop.ts'
 
 /** The shop's lists as this page last read them. */
 export const useShop = defineStore('shop', () => {
@@ -9,6 +10,7 @@ export const useShop = defineStore('shop', () => {
   async function open(): Promise<void> {
     lists.value ??= await openShop()
   }
+  const workshop = computed(() => lists.value?.settings.workshop ?? USUAL_WORKSHOP)
   async function changeSettings(settings: ShopSettings): Promise<void> {
     const saved = await saveSettings(settings)
     if (lists.value) lists.value = { ...lists.value, settings: saved }
@@ -37,5 +39,14 @@ export const useShop = defineStore('shop', () => {
     await removeCloth(id)
     take({ cloths: lists.value?.cloths.filter((c) => c.id !== id) ?? [] })
   }
-  return { keepCloth, dropCloth, lists, open, changeSettings, keepGrades, dropGrade, keepFoamStock, dropFoamStock }
+  const keepTrims = async (trims: readonly Trim[]): Promise<void> => take({ trims: await saveTrims(trims) })
+  async function dropTrim(id: string): Promise<void> {
+    await removeTrim(id)
+    take({ trims: await readTrims() })
+  }
+  /** Somebody else changed the lists: they are read again. */
+  async function readAgain(): Promise<void> {
+    if (lists.value) lists.value = await openShop()
+  }
+  return { workshop, keepTrims, dropTrim, readAgain, keepCloth, dropCloth, lists, open, changeSettings, keepGrades, dropGrade, keepFoamStock, dropFoamStock }
 })

@@ -4,6 +4,6 @@ export const SHORTCUTS = [
   { keys: '?', does: 'this help' },
   { keys: 'Ctrl+Z', does: 'undo' },
   { keys: 'Ctrl+Shift+Z', does: 'redo' },
-  { keys: 'Alt+1 … Alt+6', does: 'to a station' },
+  { keys: 'Alt+1 … Alt+9', does: 'to a station' },
   { keys: 'Ctrl+P', does: 'print this station' },
 ] as const

@@ -1,3 +1,4 @@
+export { shelfCsv, trimsCsv } from './shop-csv.ts'
 import { err, type Result } from '../result/index.ts'
 import { tracedOutline, type OutlineFault, type TracedOutline } from './outline-file.ts'
 import { readDxf } from './read-dxf.ts'

@@ -60,7 +60,7 @@ export const shapedSeat = (footprint: Footprint, thicknessMm: number, division: 
 
 export const reading = (mm: number): Dimension => ({ readings: [{ mm }] })
 
-export const NO_MAKING: Making = { steps: {}, papers: {} }
+export const NO_MAKING: Making = { steps: {}, papers: {}, stockTakenOn: null }
 export const NO_FITTING: Fitting = { fits: {}, clothUsedMm: {}, lesson: '', photos: [], followUps: [] }
 export const USUAL_TERMS: Terms = { stage: 'asked', archivedOn: null, orderedOn: null, dueOn: null, notBefore: null, furniture: '', charges: {}, extras: [], given: null }
 

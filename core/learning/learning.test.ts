@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Job, Learned } from '../../contract/index.ts'
 import { normal as normalOf, seeded } from '../random/index.ts'
 import { keepersBench, USUAL_WORKSHOP } from '../shop/index.ts'
+import { jobCard } from '../card/index.ts'
 import { setRecord, started, ticked, workOrder } from '../making/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { evidenceOf, joined, learnedFor, proposals, setLearned, spreadOf, wasteFactor, type Evidence, type FitEvidence } from './index.ts'
@@ -18,7 +19,7 @@ function history(jobs: number, bias: number, sd: number, noise = normal): Eviden
     Array.from({ length: 1 + Math.floor(random() * 4) }, (_, c): FitEvidence => {
       const planned = { widthMm: 500 + 900 * random(), depthMm: 400 + 200 * random(), thicknessMm: 80 }
       const off = () => 1 + bias + sd * noise()
-      return { ticket: `J-${j}`, cushion: String(c + 1), makeUp: 'boxed', clothId: 'moss-loop', cloth: 'Moss loop', foam: 'Fulmar 35/120', firmness: 'medium', day: TODAY, planned, measured: { widthMm: planned.widthMm * off(), depthMm: planned.depthMm * off(), thicknessMm: null }, verdict: 'right', fitShare: 0.015 + 0.004 * noise() }
+      return { ticket: `J-${j}`, cushion: String(c + 1), makeUp: 'boxed', clothId: 'moss-loop', cloth: 'Moss loop', foam: 'Fulmar 35/120', firmness: 'medium', planned, measured: { widthMm: planned.widthMm * off(), depthMm: planned.depthMm * off(), thicknessMm: null }, verdict: 'right', fitShare: 0.015 + 0.004 * noise() }
     }),
   ).flat()
   const times = Array.from({ length: jobs }, (_, j) => ({ ticket: `J-${j}`, work: 'plate' as const, plannedMin: 40, workedMin: 40 * Math.exp(0.2 * noise()) }))
@@ -79,11 +80,12 @@ describe('simulated shops', () => {
 
 describe('evidence of a job', () => {
   it('holds measured cushions, timed steps and used cloth against the plan', () => {
-    const job: Job = { ...keepersBench(), fitting: { ...keepersBench().fitting, fits: { '2': { day: TODAY, widthMm: 752, depthMm: 470, thicknessMm: null, verdict: 'right', wrinkles: '', stripesOffMm: null }, '9': { day: TODAY, widthMm: 1, depthMm: 1, thicknessMm: 1, verdict: 'loose', wrinkles: '', stripesOffMm: null } } } }
-    const plan = worked(job)
-    const cut = workOrder(job, plan).find((s) => s.id === 'foam.cut')!
+    const bench = keepersBench()
+    const log = (widthMm: number) => ({ day: TODAY, widthMm, depthMm: 470, thicknessMm: null, verdict: 'right' as const, wrinkles: '', stripesOffMm: null })
+    const job: Job = { ...bench, fitting: { ...bench.fitting, fits: { '2': log(752), '9': log(1) } } }
+    const cut = workOrder(job, worked(job)).find((s) => s.id === 'foam.cut')!
     const timed = setRecord(cut, 'done', (r) => ticked(started(r, Date.parse('2026-03-02T09:00:00Z')), 'Ada', Date.parse('2026-03-02T09:33:00Z'))).apply(job)
-    const { fits, times } = evidenceOf(timed, plan, USUAL_WORKSHOP.rates)
+    const { fits, times } = evidenceOf({ ticket: 'SL-02', card: jobCard(timed) }, USUAL_WORKSHOP.rates)
     expect(fits.map((f) => [f.cushion, f.measured.widthMm, Number(f.planned.widthMm.toFixed(1)), f.foam])).toEqual([['2', 752, 746.7, 'Gannet 30/140']])
     expect(times.map((t) => [t.work, t.workedMin, Math.round(t.plannedMin)])).toEqual([['cut-foam', 33, 22]])
     expect(joined([{ fits, times, cloths: [] }, { fits, times, cloths: [] }]).fits).toHaveLength(2)

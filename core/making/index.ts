@@ -1,7 +1,6 @@
 export { machineCardFor } from './machine-card.ts'
-export { minutesAt, minutesByKind, ratesOf, stepMinutes, totalMinutes } from './minutes.ts'
+export { minutesByKind, ratesOf, stepMinutes, totalMinutes, unitsOf } from './minutes.ts'
 export { clockWasSetBack, openGate, paused, progressOf, recordOf, setRecord, started, ticked, unticked, workedSeconds, type Progress } from './record.ts'
 export { PARTS, type Part, type Step, type Work } from './step.ts'
-export { tasksOf } from './tasks.ts'
 export { WORK } from './work.ts'
 export { workOrder } from './work-order.ts'

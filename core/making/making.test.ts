@@ -6,7 +6,7 @@ import { demoJobs, keepersBench, USUAL_WORKSHOP } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
 import { sayWorking } from '../working/index.ts'
-import { clockWasSetBack, machineCardFor, minutesByKind, openGate, paused, progressOf, ratesOf, recordOf, setRecord, started, stepMinutes, tasksOf, ticked, totalMinutes, unticked, workedSeconds, workOrder } from './index.ts'
+import { clockWasSetBack, machineCardFor, minutesByKind, openGate, paused, progressOf, ratesOf, recordOf, setRecord, started, stepMinutes, ticked, totalMinutes, unticked, workedSeconds, workOrder } from './index.ts'
 
 const { rates } = USUAL_WORKSHOP
 const order = (job: Job) => workOrder(job, worked(job))
@@ -126,8 +126,6 @@ describe('any make-up', () => {
         }
         const minutes = totalMinutes(all, rates).value
         expect(minutes).toBeGreaterThan(0)
-        const tasks = tasksOf(all, rates, () => false)
-        expect(Math.abs(tasks.reduce((sum, t) => sum + t.minutes, 0) - minutes)).toBeLessThan(10)
         expect(JSON.stringify(all)).not.toMatch(/NaN|undefined|Infinity/)
       }),
       { numRuns: 60 },

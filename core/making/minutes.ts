@@ -1,4 +1,4 @@
-import type { Rates, Resource, Workshop } from '../../contract/index.ts'
+import type { Rates, Workshop } from '../../contract/index.ts'
 import { entered, figure, given, over, plus, times, type Expression, type Figure } from '../working/index.ts'
 import type { Step, Work } from './step.ts'
 import { WORK } from './work.ts'
@@ -18,6 +18,9 @@ function workMinutes({ kind, amount }: Work, rates: Rates): Expression {
   const rate = given(rates[kind], 'plain', `minutes for a ${WORK[kind].per}, ${WORK[kind].label.toLowerCase()}`)
   return times(amountIn(amount), rate)
 }
+
+/** How much of its kind a work is, as rates count it: metres, square metres, pieces. */
+export const unitsOf = ({ amount }: Work): number => amountIn(amount).value
 
 /** Metres of a run and square metres of an area, as plain numbers: rates count those whatever the unit of the job. */
 function amountIn(amount: Figure): Figure {
@@ -42,11 +45,4 @@ const evaluateMinutes = (w: Work, rates: Rates): number => figure({ id: '', labe
 export function totalMinutes(steps: readonly Step[], rates: Rates): Figure {
   const kinds = minutesByKind(steps, rates)
   return figure({ id: 'minutes.total', label: 'Work on this job', quantity: 'time', sum: kinds.length === 0 ? given(0, 'time', '') : plus(...kinds.map((k) => k.minutes)), rule: 'every kind of work', setBy: 'shop' })
-}
-
-/** Minutes for each place of work. */
-export function minutesAt(steps: readonly Step[], rates: Rates): Readonly<Record<Resource, number>> {
-  const at = { table: 0, machine: 0, bench: 0 }
-  for (const s of steps) at[s.resource] += stepMinutes(s, rates).value
-  return at
 }

@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs'
 import path from 'node:path'
-import { createClient, type Client } from '@libsql/client'
+import { createClient, type Client, type InValue } from '@libsql/client'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
 import { migrate } from 'drizzle-orm/libsql/migrator'
 import * as tables from './tables.ts'
@@ -12,6 +12,10 @@ export interface Database {
    * connection for each transaction, so that unqueued writers would meet "database is locked".
    */
   readonly write: <T>(work: () => Promise<T>) => Promise<T>
+  /** One statement as it is, for what the mapper does not know. */
+  readonly run: (sql: string, args: InValue[]) => Promise<void>
+  /** Everything gives way to what another file with the same tables holds; all of it or nothing. */
+  readonly replaceWith: (file: string) => Promise<void>
   readonly close: () => Promise<void>
 }
 
@@ -19,6 +23,7 @@ export interface Database {
 export async function openDatabase(file: string, migrations: string): Promise<Database> {
   mkdirSync(path.dirname(path.resolve(file)), { recursive: true })
   const client: Client = createClient({ url: `file:${path.resolve(file)}` })
+  await soundOrThrow(client, file)
   await client.execute('PRAGMA journal_mode = WAL')
   await client.execute('PRAGMA synchronous = FULL')
   const orm = drizzle(client, { schema: tables })
@@ -32,9 +37,37 @@ export async function openDatabase(file: string, migrations: string): Promise<Da
   return {
     orm,
     write,
+    run: async (sql, args) => void (await client.execute({ sql, args })),
+    replaceWith: (other) => write(() => replaceAll(client, other)),
     close: async () => {
       await last
       client.close()
     },
+  }
+}
+
+/** @throws Error in words when the file is damaged, before anything is written to it. */
+async function soundOrThrow(client: Client, file: string): Promise<void> {
+  const says = await client.execute('PRAGMA quick_check').then(
+    (r) => String(r.rows[0]?.[0]),
+    (error: unknown) => String(error instanceof Error ? error.message : error),
+  )
+  if (says !== 'ok') throw new Error(`The database file ${file} is damaged (${says.slice(0, 120)}). It was not touched: put a copy from the folder "backups" beside it in its place.`)
+}
+
+/** Copies every table of the other file over, in one transaction. Children before parents as they go, after them as they come. */
+async function replaceAll(client: Client, other: string): Promise<void> {
+  const names = ['jobs', 'job_revisions', 'grades', 'cloths', 'foam_stock', 'trims', 'stock_moves', 'photos', 'shop', 'access']
+  const out = names.toReversed().map((n) => `DELETE FROM main.${n};`)
+  const columns = async (n: string) => (await client.execute(`PRAGMA table_info(${n})`)).rows.map((r) => `"${String(r['name'])}"`).join(', ')
+  const into = await Promise.all(names.map(async (n) => `INSERT INTO main.${n} (${await columns(n)}) SELECT ${await columns(n)} FROM other.${n};`))
+  await client.execute({ sql: 'ATTACH DATABASE ? AS other', args: [path.resolve(other)] })
+  try {
+    await client.executeMultiple(`BEGIN IMMEDIATE; ${[...out, ...into].join(' ')} COMMIT;`)
+  } catch (error) {
+    await client.execute('ROLLBACK').catch(() => undefined)
+    throw error
+  } finally {
+    await client.execute('DETACH DATABASE other')
   }
 }

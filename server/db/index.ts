@@ -1,2 +1,2 @@
 export { openDatabase, type Database } from './database.ts'
-export { cloths, foamStock, grades, jobRevisions, jobs, shop } from './tables.ts'
+export { access, cloths, foamStock, grades, jobRevisions, jobs, photos, shop, stockMoves, trims } from './tables.ts'

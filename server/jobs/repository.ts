@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq } from 'drizzle-orm'
-import { readJob, type Job, type JobSummary, type RevisionSummary, type StoredJob } from '../../contract/index.ts'
+import { CARD_VERSION, JobCard, readJob, type Job, type JobSummary, type RevisionSummary, type StoredJob } from '../../contract/index.ts'
+import { jobCard } from '../../core/card/index.ts'
 import { jobRevisions, jobs, type Database } from '../db/index.ts'
 
 export type SaveOutcome =
@@ -13,6 +14,8 @@ export interface JobsRepository {
   readonly list: () => Promise<readonly JobSummary[]>
   readonly find: (id: string) => Promise<StoredJob | null>
   readonly create: (job: Job, reason: string) => Promise<StoredJob>
+  /** Many at once, all or none; their ids in the same order. */
+  readonly createMany: (jobs: readonly Job[]) => Promise<readonly string[]>
   readonly save: (id: string, job: Job, baseRevision: number, reason: string) => Promise<SaveOutcome>
   readonly revisions: (id: string) => Promise<readonly RevisionSummary[]>
   readonly findRevision: (id: string, revision: number) => Promise<StoredJob | null>
@@ -24,18 +27,30 @@ export function jobsRepository({ orm, write }: Database, now: () => Date): JobsR
     const [row] = await orm.select().from(jobs).where(eq(jobs.id, id))
     return row ? stored(row.id, row) : null
   }
+  /** A card of an older release is written anew; the job stays as it is. */
+  async function renewCard(id: string): Promise<JobCard> {
+    const card = jobCard((await find(id))!.job)
+    await write(() => orm.update(jobs).set({ card: JSON.stringify(card) }).where(eq(jobs.id, id)))
+    return card
+  }
   return {
     find,
-    list: () =>
-      orm
-        .select({ id: jobs.id, ticket: jobs.ticket, title: jobs.title, customer: jobs.customer, revision: jobs.revision, savedAt: jobs.savedAt })
-        .from(jobs)
-        .orderBy(asc(jobs.ticket), desc(jobs.savedAt)),
+    list: async () => {
+      const rows = await orm.select({ id: jobs.id, ticket: jobs.ticket, title: jobs.title, customer: jobs.customer, revision: jobs.revision, savedAt: jobs.savedAt, card: jobs.card }).from(jobs).orderBy(asc(jobs.ticket), desc(jobs.savedAt))
+      return Promise.all(rows.map(async (row) => ({ ...row, card: presentCard(row.card) ?? (await renewCard(row.id)) })))
+    },
     create: (job, reason) =>
       write(async () => {
         const row = { ...rowOf(job), id: randomUUID(), revision: 1, savedAt: now().toISOString() }
-        await orm.batch([orm.insert(jobs).values(row), orm.insert(jobRevisions).values({ jobId: row.id, revision: 1, savedAt: row.savedAt, reason, document: row.document })])
+        await orm.batch([orm.insert(jobs).values(row), orm.insert(jobRevisions).values(revisionOf(row.id, row, reason))])
         return stored(row.id, row)
+      }),
+    createMany: (list) =>
+      write(async () => {
+        const rows = list.map((job) => ({ ...rowOf(job), id: randomUUID(), revision: 1, savedAt: now().toISOString() }))
+        const [first, ...others] = rows.flatMap((row) => [orm.insert(jobs).values(row), orm.insert(jobRevisions).values(revisionOf(row.id, row, 'opened'))])
+        if (first) await orm.batch([first, ...others])
+        return rows.map((row) => row.id)
       }),
     save: (id, job, baseRevision, reason) =>
       write(async () => {
@@ -45,7 +60,7 @@ export function jobsRepository({ orm, write }: Database, now: () => Date): JobsR
         const row = { ...rowOf(job), revision: baseRevision + 1, savedAt: now().toISOString() }
         await orm.batch([
           orm.update(jobs).set(row).where(and(eq(jobs.id, id), eq(jobs.revision, baseRevision))),
-          orm.insert(jobRevisions).values({ jobId: id, revision: row.revision, savedAt: row.savedAt, reason, document: row.document }),
+          orm.insert(jobRevisions).values(revisionOf(id, row, reason)),
         ])
         return { kind: 'saved', stored: stored(id, row) }
       }),
@@ -58,7 +73,15 @@ export function jobsRepository({ orm, write }: Database, now: () => Date): JobsR
   }
 }
 
-const rowOf = (job: Job) => ({ ticket: job.ticket, title: job.title, customer: job.customer, document: JSON.stringify(job) })
+const rowOf = (job: Job) => ({ ticket: job.ticket, title: job.title, customer: job.customer, document: JSON.stringify(job), card: JSON.stringify(jobCard(job)) })
+
+const revisionOf = (jobId: string, { revision, savedAt, document }: { revision: number; savedAt: string; document: string }, reason: string) => ({ jobId, revision, savedAt, reason, document })
+
+/** The card as kept, where this release wrote it. */
+function presentCard(card: string | null): JobCard | null {
+  const read = card === null ? null : JobCard.safeParse(JSON.parse(card))
+  return read?.success && read.data.version === CARD_VERSION ? read.data : null
+}
 
 /** @throws Error when the database holds a document that no release has written. */
 function stored(id: string, row: { revision: number; savedAt: string; document: string }): StoredJob {

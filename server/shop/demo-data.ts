@@ -1,10 +1,12 @@
-import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, demoJobs, FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/shop/index.ts'
+import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS, demoJobs, demoTerms, FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/shop/index.ts'
 import type { JobsRepository } from '../jobs/repository.ts'
+import type { StockRepository } from '../stock/repository.ts'
 import type { ShopRepository } from './repository.ts'
 
 /** Stocks an empty shop; with `demo`, hangs the demo tickets on their nails as well, the first in front. */
-export async function stockEmptyShop(shop: ShopRepository, jobs: JobsRepository, demo: boolean): Promise<void> {
+export async function stockEmptyShop({ shop, jobs, stock }: { readonly shop: ShopRepository; readonly jobs: JobsRepository; readonly stock: StockRepository }, demo: boolean, today: Date): Promise<void> {
   if (!(await shop.isEmpty())) return
   await shop.stock(DEMO_GRADES, DEMO_CLOTHS, demo ? DEMO_FOAM_STOCK : [], { shopName: 'Halyard & Hem', currency: 'EUR', units: 'mm', book: FACTORY_BOOK, schools: [], workshop: USUAL_WORKSHOP })
-  if (demo) for (const job of demoJobs().toReversed()) await jobs.create(job, 'demo ticket')
+  await stock.saveTrims(demo ? DEMO_TRIMS : DEMO_TRIMS.map((t) => ({ ...t, inHand: 0, reorderAt: 0 })))
+  if (demo) for (const job of demoJobs().toReversed()) await jobs.create({ ...job, terms: demoTerms(job.ticket, today.toISOString().slice(0, 10)) }, 'demo ticket')
 }

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
-import { serve, type Running } from '../serve.ts'
+import { serve, type Running, type ServeOptions } from '../serve.ts'
 
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..')
 
@@ -14,7 +14,7 @@ export interface TestShop extends Running {
 }
 
 /** A real server on a real SQLite file in a folder of its own. */
-export async function openTestShop(databaseFile?: string): Promise<TestShop> {
+export async function openTestShop(databaseFile?: string, change: Partial<ServeOptions> = {}): Promise<TestShop> {
   const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-'))
   const file = databaseFile ?? path.join(folder, 'shop.db')
   const running = await serve({
@@ -22,10 +22,12 @@ export async function openTestShop(databaseFile?: string): Promise<TestShop> {
     migrations: path.join(ROOT, 'server/db/migrations'),
     clientDir: null,
     layWorker: new URL('../lays/lay-worker.ts', import.meta.url),
+    lookWorker: new URL('../records/look-worker.ts', import.meta.url),
     host: '127.0.0.1',
     port: 0,
     demo: true,
     log: pino({ level: 'silent' }),
+    ...change,
   })
   return {
     ...running,

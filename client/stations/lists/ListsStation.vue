@@ -5,18 +5,25 @@ import { blockLabels, buyingList } from '../../../core/lists/index.ts'
 import { unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
+import { useShop } from '../../stores/shop.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
+import CoverLabels from './CoverLabels.vue'
+import QrCode from './QrCode.vue'
+import StockTaking from './StockTaking.vue'
 import StripRows from './StripRows.vue'
+import { useAddress } from './use-address.ts'
 
 const jobs = useJob()
 const lays = useLay()
+const shop = useShop()
+const { address, isReachable } = useAddress()
 const job = computed(() => jobs.job!)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 /** Without a lay the cloth is only known from below; kept off the way of every keystroke elsewhere. */
 const lengths = computed(() => lays.cloths.map(({ problem }, i) => ({ laidMm: lays.all[i]?.length ?? null, boundMm: lays.all[i] ? 0 : lowerBound(instanceOf(problem)).length })))
-const buying = computed(() => plan.value && buyingList(job.value, plan.value, lengths.value))
+const buying = computed(() => plan.value && buyingList(job.value, plan.value, lengths.value, shop.lists?.trims ?? []))
 const labels = computed(() => (plan.value?.cutting ? blockLabels(plan.value.cutting, job.value) : []))
 const print = () => window.print()
 </script>
@@ -47,9 +54,10 @@ const print = () => window.print()
       <StripRows class="no-print" />
       <section v-if="labels.length > 0" class="block-labels">
         <h2>Block labels</h2>
-        <p class="quiet">Cut apart, one on the top face of each block, its arrow to the front.</p>
+        <p class="quiet">Cut apart, one on the top face of each block, its arrow to the front. <template v-if="!isReachable">The codes open this job on this machine; phones reach it once the shop is open to the network (Records).</template></p>
         <ul class="labels">
           <li v-for="l in labels" :key="l.block">
+            <QrCode :text="address('filling')" />
             <b>{{ job.ticket }} block {{ l.block }}</b> <span class="arrow">↓ front</span>
             <div>{{ l.size }}</div>
             <div>{{ l.layers }}</div>
@@ -59,6 +67,7 @@ const print = () => window.print()
           </li>
         </ul>
       </section>
+      <CoverLabels :plan="plan" />
     </div>
     <div class="sheet paper" tabindex="0" role="region" aria-label="Buying list">
       <h2>Buying list</h2>
@@ -71,9 +80,10 @@ const print = () => window.print()
             <td><FigureValue :figure="l.amount" bare /></td>
             <td class="n"><FigureValue v-if="l.cost" :figure="l.cost" /><span v-else class="quiet">no price</span></td>
           </tr>
-          <tr class="total"><th scope="row">Foam and cloth</th><td /><td class="n"><FigureValue :figure="buying.total" /></td></tr>
+          <tr class="total"><th scope="row">Materials</th><td /><td class="n"><FigureValue :figure="buying.total" /></td></tr>
         </tbody>
       </table>
+      <StockTaking :plan="plan" :buying="buying" />
       <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lists')" />
     </div>
   </section>
@@ -168,7 +178,7 @@ h2 {
 }
 
 .arrow {
-  float: right;
+  margin-left: 8px;
 }
 
 @media print {

@@ -7,6 +7,7 @@ import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
 import LengthField from '../../ui/LengthField.vue'
+import LearntOffer from './LearntOffer.vue'
 
 /** The allowances of the job, and of each edge of each panel, with who set them. */
 const jobs = useJob()
@@ -20,6 +21,7 @@ const panels = computed(() => (plan.value ? (design.chosen?.cover.panels ?? []).
 </script>
 
 <template>
+  <LearntOffer />
   <div v-for="name in ALLOWANCE_NAMES" :key="name" class="field-row allowance" :data-field="`make-up.${name}`">
     <span class="label">{{ ALLOWANCE_LABELS[name] }}</span>
     <div class="one">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import LessonNotes from '../../job/LessonNotes.vue'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
 import { wantedField } from '../../stores/wanted-field.ts'
@@ -47,6 +48,7 @@ const VIEWS = [
         <ChoiceButtons :model-value="page" :choices="choices" name="Page of the make-up" class="no-print pages" @update:model-value="page = $event" />
         <DesignChoice />
         <component :is="fields" />
+        <LessonNotes />
         <WarningList v-if="plan" :warnings="plan.warnings.filter((w) => w.station === 'make-up')" />
       </div>
     </template>

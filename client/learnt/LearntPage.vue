@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed, onMounted, shallowRef, watch } from 'vue'
+import type { JobSummary, Learned } from '../../contract/index.ts'
+import { evidenceOf, joined, LEAST_LOGS, proposals } from '../../core/learning/index.ts'
+import { listJobs } from '../api/jobs.ts'
+import { useLive } from '../stores/live.ts'
+import { useShop } from '../stores/shop.ts'
+import ShopHeader from '../ui/ShopHeader.vue'
+import { dayOf } from '../ui/today.ts'
+import { useAttempt } from '../ui/use-attempt.ts'
+import EvidenceChart from './EvidenceChart.vue'
+import RateTable from './RateTable.vue'
+
+/** What fits and times say, with their evidence; accepted or left, and taken back as easily. */
+const shop = useShop()
+const live = useLive()
+const { failed, attempt } = useAttempt()
+const jobs = shallowRef<readonly JobSummary[]>([])
+const evidence = computed(() => joined(jobs.value.map((j) => evidenceOf(j, shop.workshop.rates))))
+const learned = computed(() => shop.workshop.learned)
+const found = computed(() => proposals(evidence.value, learned.value, dayOf(new Date())))
+const read = async () => {
+  jobs.value = await listJobs()
+}
+onMounted(() => attempt(async () => {
+  await shop.open()
+  await read()
+}))
+watch(() => live.saves, () => void attempt(read))
+const keep = (list: readonly Learned[]) =>
+  attempt(async () => {
+    const { settings } = shop.lists!
+    await shop.changeSettings({ ...settings, workshop: { ...settings.workshop, learned: [...list] } })
+  })
+</script>
+
+<template>
+  <div class="store">
+    <ShopHeader title="Learnt" />
+    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <main>
+      <div>
+        <section class="sheet" aria-label="Proposals">
+          <h2>What the logs say</h2>
+          <p class="quiet">From {{ evidence.fits.length }} measured cushions, {{ evidence.times.length }} timed steps and {{ evidence.cloths.length }} cloths. Nothing is proposed from fewer than {{ LEAST_LOGS }} jobs, nor where chance alone would do it; nothing is changed until you accept it.</p>
+          <article v-for="p in found" :key="p.says">
+            <h3>{{ p.says }}</h3>
+            <p>{{ p.spread.count }} jobs, median {{ (p.spread.median * 100).toFixed(1) }} %, spread {{ (p.spread.spread * 100).toFixed(1) }} %.</p>
+            <EvidenceChart :proposal="p" />
+            <button type="button" class="plain-button main" @click="keep([...learned, p.learned])">Accept</button>
+          </article>
+          <p v-if="found.length === 0">There is nothing to propose.</p>
+        </section>
+        <section class="sheet" aria-label="Accepted">
+          <h2>Accepted</h2>
+          <ul v-if="learned.length > 0"><li v-for="(l, i) in learned" :key="i">{{ l.says }} <span class="quiet">{{ l.on }}</span> <button type="button" class="plain-button" @click="keep(learned.filter((_, n) => n !== i))">Take back</button></li></ul>
+          <p v-else class="quiet">Nothing yet. Sizes and fit windows are offered on the make-up of a job; rates and waste count everywhere at once.</p>
+        </section>
+      </div>
+      <RateTable />
+    </main>
+  </div>
+</template>
+
+<style scoped>
+main {
+  flex: 1;
+  overflow: auto;
+  padding: 14px 18px;
+  display: grid;
+  grid-template-columns: minmax(0, 1.6fr) minmax(320px, 1fr);
+  gap: 14px;
+  align-items: start;
+}
+
+section {
+  padding: 12px 16px;
+  margin-bottom: 14px;
+}
+
+article {
+  border-top: 1px solid var(--paper-edge);
+  padding: 10px 0;
+}
+
+h3 {
+  color: var(--ink);
+}
+
+ul {
+  padding-left: 18px;
+}
+</style>

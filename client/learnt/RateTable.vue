@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { WorkKind } from '../../contract/index.ts'
+import { ratesOf, WORK } from '../../core/making/index.ts'
+import { trimmed } from '../../core/units/index.ts'
+import { useShop } from '../stores/shop.ts'
+import { useAttempt } from '../ui/use-attempt.ts'
+
+/** Minutes for a unit of each kind of work, as the shop sets them; what was learnt comes on top. */
+const shop = useShop()
+const { failed, attempt } = useAttempt()
+const learnt = computed(() => ratesOf(shop.workshop))
+function set(kind: WorkKind, event: Event): void {
+  const text = (event.target as HTMLInputElement).value.trim()
+  const n = text === '' ? Number.NaN : Number(text.replace(',', '.'))
+  if (Number.isNaN(n) || n < 0 || n > 600) return void (failed.value = `${WORK[kind].label}: minutes from 0 to 600 are wanted.`)
+  void attempt(async () => {
+    const { settings } = shop.lists!
+    await shop.changeSettings({ ...settings, workshop: { ...settings.workshop, rates: { ...settings.workshop.rates, [kind]: n } } })
+  })
+}
+</script>
+
+<template>
+  <section class="sheet" aria-label="Rates of work">
+    <h2>Rates of work</h2>
+    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <table class="close-table">
+      <thead><tr><th>Work</th><th class="n">Minutes</th><th>for a</th><th class="n">with what was learnt</th></tr></thead>
+      <tbody>
+        <tr v-for="kind in WorkKind.options" :key="kind">
+          <th scope="row">{{ WORK[kind].label }}</th>
+          <td class="n"><input class="text" :value="shop.workshop.rates[kind]" inputmode="decimal" :aria-label="`Minutes: ${WORK[kind].label}`" @change="set(kind, $event)" /></td>
+          <td>{{ WORK[kind].per }}</td>
+          <td class="n">{{ Math.abs(learnt[kind] - shop.workshop.rates[kind]) > 1e-9 ? trimmed(learnt[kind], 2) : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 12px 16px;
+}
+
+input {
+  width: 70px;
+  min-height: 32px;
+  text-align: right;
+}
+
+.failed {
+  color: var(--rust);
+}
+</style>

@@ -1,0 +1,40 @@
+import { computed } from 'vue'
+import type { Job } from '../../../contract/index.ts'
+import { wasteFactor } from '../../../core/learning/index.ts'
+import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
+import { buyingList, type ClothLength } from '../../../core/lists/index.ts'
+import { ratesOf, workOrder } from '../../../core/making/index.ts'
+import { chargesOf, quoteFor } from '../../../core/money/index.ts'
+import { planJob, type WorkedPlan } from '../../../core/plan.ts'
+import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
+import { useShop } from '../../stores/shop.ts'
+
+/** The quote of the open job by the shop's prices, rates and charges; and of any other way of making it. */
+export function useQuote() {
+  const jobs = useJob()
+  const lays = useLay()
+  const shop = useShop()
+  const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+  const charges = computed(() => chargesOf(shop.workshop.charges, jobs.job!))
+  const lengths = computed(() => plan.value?.cloth.lays.map(({ cloth, problem }, i): ClothLength => longer(cloth.id, lays.all[i] ? { laidMm: lays.all[i]!.length, boundMm: 0 } : { laidMm: null, boundMm: lowerBound(instanceOf(problem)).length })) ?? [])
+  const quote = computed(() => plan.value && priced(jobs.job!, plan.value, lengths.value))
+
+  /** By what the shop has learnt of its waste, where it has. */
+  function longer(clothId: string, { laidMm, boundMm }: ClothLength): ClothLength {
+    const by = wasteFactor(clothId, shop.workshop.learned)
+    return { laidMm: laidMm === null ? null : laidMm * by, boundMm: boundMm * by }
+  }
+  function priced(job: Job, own: WorkedPlan, clothLengths: readonly ClothLength[]) {
+    return quoteFor(job, buyingList(job, own, clothLengths, shop.lists?.trims ?? []), workOrder(job, own), ratesOf(shop.workshop), chargesOf(shop.workshop.charges, job))
+  }
+  /** Another way of making the job, its main cloth laid at so many mm; null where it cannot be made. */
+  function pricedOtherwise(job: Job, laidMm: number) {
+    const own = planJob(job)
+    return own.kind === 'worked' ? priced(job, own, own.cloth.lays.map(({ cloth, problem }, i) => longer(cloth.id, { laidMm: i === 0 ? laidMm : null, boundMm: i === 0 ? 0 : lowerBound(instanceOf(problem)).length }))) : null
+  }
+  return { jobs, shop, plan, charges, quote, pricedOtherwise }
+}
+
+/** `€ 603.50` in the manner of the reader's own language. */
+export const money = (amount: number, currency: string): string => new Intl.NumberFormat(undefined, { style: 'currency', currency }).format(amount)

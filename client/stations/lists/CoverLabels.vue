@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { MAKE_UPS } from '../../../core/cover/index.ts'
+import type { WorkedPlan } from '../../../core/plan.ts'
+import { formatLength, unitName } from '../../../core/units/index.ts'
+import { useJob } from '../../stores/job.ts'
+import QrCode from './QrCode.vue'
+import { useAddress } from './use-address.ts'
+
+/** A label for the inside of each cover: what it is, where it goes, how it is washed. */
+const props = defineProps<{ plan: WorkedPlan }>()
+const jobs = useJob()
+const { address } = useAddress()
+const labels = computed(() => {
+  const job = jobs.job!
+  return props.plan.cushions.inOrder.map(({ design }, i) => {
+    const { width, depth, thickness } = props.plan.designs[design]!.cover.solid
+    const say = (mm: number) => formatLength(mm, job.units)
+    const papers = job.making.papers[String(i + 1)]
+    return { number: i + 1, size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(job.units)} net`, wash: washWords(job.cloth.cloth.shrink, job.cloth.cloth.washFirst), papers: papers ? [papers.foamBatch && `foam ${papers.foamBatch}`, papers.certificate && `certificate ${papers.certificate}`].filter((w) => w).join(', ') : '' }
+  })
+})
+const washWords = ({ across, along }: { across: number; along: number }, washed: boolean) => (across === 0 && along === 0 ? 'the cloth keeps its size in the wash' : washed ? 'washed before it was cut' : 'wash cool: the first wash shrinks it into its size')
+</script>
+
+<template>
+  <section class="block-labels">
+    <h2>Cover labels</h2>
+    <ul class="cover-labels">
+      <li v-for="l in labels" :key="l.number">
+        <QrCode :text="address('fit')" />
+        <b>{{ jobs.job!.ticket }} cover {{ l.number }} of {{ labels.length }}</b>
+        <div>{{ l.size }}</div>
+        <div>{{ MAKE_UPS[jobs.job!.makeUp.construction.kind].label.toLowerCase() }}, {{ jobs.job!.cloth.cloth.name }}</div>
+        <div>{{ jobs.job!.terms.furniture || jobs.job!.title }}</div>
+        <div class="quiet">{{ l.wash }}</div>
+        <div v-if="l.papers" class="quiet">{{ l.papers }}</div>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.cover-labels {
+  list-style: none;
+  margin: 8px 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 10px;
+}
+
+li {
+  border: 1px dashed var(--ink-soft);
+  padding: 8px 10px;
+  break-inside: avoid;
+}
+
+h2 {
+  font-size: 20px;
+}
+</style>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { trimmed } from '../../../core/units/index.ts'
+import LessonNotes from '../../job/LessonNotes.vue'
+import { useDesign } from '../../stores/design.ts'
+import { useSeam } from '../../stores/seam.ts'
+import ChoiceButtons from '../../ui/ChoiceButtons.vue'
+import FigureValue from '../../ui/FigureValue.vue'
+import NotYet from '../../ui/NotYet.vue'
+import FlatPanels from '../pieces/FlatPanels.vue'
+import PapersPage from './PapersPage.vue'
+import StepCard from './StepCard.vue'
+import StepList from './StepList.vue'
+import SuppliesPage from './SuppliesPage.vue'
+import { useWorkOrder } from './use-work-order.ts'
+import WorkOrderPrint from './WorkOrderPrint.vue'
+
+const { jobs, plan, maker, rows, progress, planned, workedMin } = useWorkOrder()
+const design = useDesign()
+const seam = useSeam()
+const picked = ref<string | null>(null)
+const isBig = ref(false)
+const page = ref<'steps' | 'supplies' | 'papers'>('steps')
+const PAGES = [
+  { value: 'steps', label: 'Steps' },
+  { value: 'supplies', label: 'Machine' },
+  { value: 'papers', label: 'Papers' },
+] as const
+const chosen = computed(() => rows.value.find((r) => r.step.id === picked.value)?.step.id ?? progress.value.next?.id ?? rows.value.at(-1)!.step.id)
+const row = computed(() => rows.value.find((r) => r.step.id === chosen.value)!)
+const place = computed(() => rows.value.indexOf(row.value) + 1)
+/** A sewing step lights its seam on the panels of its own design. */
+function choose(id: string | null): void {
+  picked.value = id
+  const [, letter, seamLetter] = /^sew\.([A-Z]+)\.(?:liner\.)?([A-Z]+)$/.exec(id ?? chosen.value) ?? []
+  const index = plan.value?.designs.findIndex((d) => d.design.id === letter) ?? -1
+  if (index >= 0) design.wanted = index
+  seam.letter = seamLetter ?? null
+}
+const step = (by: 1 | -1) => choose(rows.value[Math.min(rows.value.length - 1, Math.max(0, place.value - 1 + by))]!.step.id)
+const heading = computed(() => `${jobs.job!.ticket} ${jobs.job!.title}: work order`)
+const print = () => window.print()
+</script>
+
+<template>
+  <section v-if="plan && rows.length > 0" class="station make" :class="{ big: isBig }">
+    <div class="drawing sheet no-print">
+      <div class="head">
+        <progress :value="progress.done" :max="progress.of" aria-label="Steps done" />
+        <span>{{ progress.done }} of {{ progress.of }} done, <FigureValue :figure="planned" bare /> planned, {{ trimmed(workedMin / 60, 1) }} h worked</span>
+        <span class="gap" />
+        <button type="button" class="plain-button" aria-label="The step before" @click="step(-1)">‹</button>
+        <button type="button" class="plain-button" aria-label="The next step" @click="step(1)">›</button>
+        <button type="button" class="plain-button" :aria-pressed="isBig" @click="isBig = !isBig">{{ isBig ? 'Small type' : 'Big type' }}</button>
+      </div>
+      <StepCard :row="row" :place="place" :of="rows.length" :is-big="isBig" @next="choose(null)" />
+      <FlatPanels v-if="!isBig && design.chosen" :cover="design.chosen.cover" class="panels" />
+    </div>
+    <div v-if="!isBig" class="figures sheet no-print">
+      <div class="fields-in-line">
+        <ChoiceButtons :model-value="page" :choices="PAGES" name="Page of the work order" @update:model-value="page = $event" />
+        <button type="button" class="plain-button" @click="print">Print</button>
+      </div>
+      <label class="field-row"><span class="label">At the bench</span><input v-model="maker" class="text" maxlength="40" placeholder="your name, for the ticks" /></label>
+      <template v-if="page === 'steps'">
+        <LessonNotes />
+        <div><StepList :rows="rows" :chosen="chosen" @choose="choose" /></div>
+      </template>
+      <SuppliesPage v-else-if="page === 'supplies'" />
+      <PapersPage v-else />
+    </div>
+    <WorkOrderPrint :rows="rows" :heading="heading" />
+  </section>
+  <NotYet v-else />
+</template>
+
+<style scoped>
+.make.big {
+  grid-template-columns: 1fr;
+}
+
+.head {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 8px 14px;
+  border-bottom: 1px solid var(--paper-edge);
+}
+
+.head .gap {
+  flex: 1;
+}
+
+progress {
+  width: 110px;
+  accent-color: var(--moss);
+}
+
+.drawing {
+  overflow-y: auto !important;
+}
+
+.panels {
+  border-top: 1px solid var(--paper-edge);
+  flex: 1 1 220px !important;
+  min-height: 220px !important;
+}
+</style>

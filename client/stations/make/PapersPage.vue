@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Papers } from '../../../contract/index.ts'
+import { useWorkOrder } from './use-work-order.ts'
+
+/** Foam batch, cloth batch and fire certificate of every cushion. */
+const { jobs, plan } = useWorkOrder()
+const NONE: Papers = { foamBatch: '', clothBatch: '', certificate: '' }
+const numbers = computed(() => Array.from({ length: plan.value?.cushions.count ?? 0 }, (_, i) => String(i + 1)))
+const papers = computed(() => jobs.job!.making.papers)
+const FIELDS = [
+  ['foamBatch', 'Foam batch', 80],
+  ['clothBatch', 'Cloth batch', 80],
+  ['certificate', 'Fire certificate', 120],
+] as const
+function set(number: string, key: keyof Papers, text: string, toAll: boolean): void {
+  const numbered = toAll ? numbers.value : [number]
+  jobs.edit({ says: 'Papers', apply: (j) => ({ ...j, making: { ...j.making, papers: { ...j.making.papers, ...Object.fromEntries(numbered.map((n) => [n, { ...(j.making.papers[n] ?? NONE), [key]: text }])) } } }) })
+}
+/** The first cushion's papers for all that have none of their own. */
+const alike = () => FIELDS.forEach(([key]) => set('1', key, papers.value['1']?.[key] ?? '', true))
+</script>
+
+<template>
+  <section aria-label="Papers">
+    <h3>Batches and certificates</h3>
+    <p class="quiet">This program certifies nothing: national rules for seating, beds, public places and boats come first.</p>
+    <table class="close-table">
+      <thead><tr><th>Cushion</th><th v-for="[key, label] in FIELDS" :key="key">{{ label }}</th></tr></thead>
+      <tbody>
+        <tr v-for="n in numbers" :key="n">
+          <th scope="row">{{ n }}</th>
+          <td v-for="[key, label, most] in FIELDS" :key="key"><input class="text" :value="papers[n]?.[key] ?? ''" :maxlength="most" :aria-label="`${label} of cushion ${n}`" @change="set(n, key, ($event.target as HTMLInputElement).value, false)" /></td>
+        </tr>
+      </tbody>
+    </table>
+    <button v-if="numbers.length > 1" type="button" class="plain-button" :disabled="!papers['1']" @click="alike">All as the first</button>
+  </section>
+</template>
+
+<style scoped>
+td input {
+  width: 100%;
+  min-width: 80px;
+}
+</style>

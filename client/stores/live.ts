@@ -1,0 +1,46 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { ShopEvent } from '../../contract/index.ts'
+import { PAGE_ID } from '../api/http.ts'
+import { useJob } from './job.ts'
+import { useShop } from './shop.ts'
+
+/** What the server tells every page: saves of others come in as they happen. */
+export const useLive = defineStore('live', () => {
+  const jobs = useJob()
+  const shop = useShop()
+  /** Goes up with every save of any job; lists are read again by it. */
+  const saves = ref(0)
+  const importShare = ref<number | null>(null)
+  let source: EventSource | null = null
+
+  function listen(): void {
+    if (source || typeof EventSource === 'undefined') return
+    source = new EventSource('/api/events')
+    source.onmessage = ({ data }: MessageEvent<string>) => {
+      const event = ShopEvent.safeParse(JSON.parse(data))
+      if (event.success) hear(event.data)
+    }
+    // After a break something may have been missed: the server tells the newest revision of the open job when it is read.
+    source.onopen = () => void (jobs.id && jobs.hear(Infinity).catch(() => undefined))
+  }
+
+  function hear(event: ShopEvent): void {
+    switch (event.kind) {
+      case 'job':
+        saves.value++
+        if (event.id === jobs.id && event.by !== PAGE_ID) void jobs.hear(event.revision).catch(() => undefined)
+        return
+      case 'shop':
+        if (event.by !== PAGE_ID) void shop.readAgain().catch(() => undefined)
+        return
+      case 'import':
+        importShare.value = event.doneShare
+        return
+      default:
+        return event satisfies never
+    }
+  }
+
+  return { saves, importShare, listen }
+})

@@ -1,0 +1,38 @@
+import { expect, it } from 'vitest'
+import { CARD_VERSION, JobCard } from '../../contract/index.ts'
+import { setRecord, ticked, totalMinutes, workOrder } from '../making/index.ts'
+import { demoJobs, keepersBench, USUAL_WORKSHOP } from '../shop/index.ts'
+import { worked } from '../testing/jobs.ts'
+import { isOpen, jobCard, jobToPlan } from './index.ts'
+
+const { rates } = USUAL_WORKSHOP
+
+it.each(demoJobs().map((job) => [job.ticket, job] as const))('%s: its card is of the schema, and its tasks come to the minutes of its work order', (_ticket, job) => {
+  const card = jobCard(job)
+  expect(JobCard.parse(card)).toEqual(card)
+  expect(card.version).toBe(CARD_VERSION)
+  const planned = jobToPlan({ id: 'x', ticket: job.ticket, card }, rates).tasks.reduce((sum, t) => sum + t.minutes, 0)
+  expect(Math.abs(planned - totalMinutes(workOrder(job, worked(job)), rates).value)).toBeLessThan(6)
+  expect(JSON.stringify(card).length).toBeLessThan(4000)
+})
+
+it('what is ticked is no work any more', () => {
+  const job = keepersBench()
+  const [first] = workOrder(job, worked(job))
+  const card = jobCard(setRecord(first!, 'done', (r) => ticked(r, 'Ada', 0)).apply(job))
+  expect(card.steps).toEqual({ done: 1, of: 32 })
+  const units = (c: typeof card) => c.left.reduce((sum, l) => sum + (l.kind === 'check' ? l.units : 0), 0)
+  expect([units(jobCard(job)), units(card)]).toEqual([13, 12])
+})
+
+it('a seat that cannot be worked still has a card', () => {
+  const bench = keepersBench()
+  const card = jobCard({ ...bench, seat: { ...bench.seat, division: { kind: 'run', count: 40, gapMm: 900, cuts: 'straight' } } })
+  expect(card).toMatchObject({ left: [], steps: { of: 0 } })
+  expect(card.doubts).toBeGreaterThan(0)
+})
+
+it('open jobs are those ordered or begun', () => {
+  expect((['asked', 'ordered', 'making', 'fitted', 'billed'] as const).filter((stage) => isOpen({ stage, archivedOn: null }))).toEqual(['ordered', 'making'])
+  expect(isOpen({ stage: 'making', archivedOn: '2026-03-02' })).toBe(false)
+})

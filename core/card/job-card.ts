@@ -1,0 +1,99 @@
+import type { Job, JobCard } from '../../contract/index.ts'
+import { mainGrade } from '../filling/index.ts'
+import { buyingList } from '../lists/index.ts'
+import { recordOf, unitsOf, workOrder, type Step } from '../making/index.ts'
+import { flatten, type Outline } from '../outline/index.ts'
+import { planJob, type WorkedPlan } from '../plan.ts'
+
+/** Raised with the schema of the card. */
+const VERSION = 1
+
+/** The outline on a ticket is small: coarse arcs will do. */
+const COARSE_MM = 12
+const MOST_CORNERS = 60
+
+/** What lists, calendar, stock and learning need of a job. */
+export function jobCard(job: Job): JobCard {
+  const plan = planJob(job)
+  const { terms, cloth, fitting } = job
+  const worked = plan.kind === 'worked' ? workedPart(job, plan) : NOTHING_WORKED
+  return {
+    version: VERSION,
+    furniture: terms.furniture,
+    stage: terms.stage,
+    archivedOn: terms.archivedOn,
+    dueOn: terms.dueOn,
+    orderedOn: terms.orderedOn,
+    notBefore: terms.notBefore,
+    makeUp: job.makeUp.construction.kind,
+    cloth: { id: cloth.cloth.id, name: cloth.cloth.name, colour: cloth.cloth.ground },
+    foam: job.filling.kind === 'foam' ? mainGrade(job.filling.layers).name : 'loose fibre',
+    cushions: plan.cushions?.count ?? 0,
+    doubts: plan.warnings.filter((w) => w.level === 'stop' || w.level === 'warning').length,
+    outline: plan.cushions ? small(plan.cushions.seat.bare.outline) : [],
+    stockTaken: job.making.stockTakenOn !== null,
+    lesson: fitting.lesson,
+    followUps: fitting.followUps.flatMap((f) => (f.doneOn === null ? [{ kind: f.kind, day: f.day }] : [])),
+    ...worked,
+  }
+}
+
+type WorkedPart = Pick<JobCard, 'steps' | 'left' | 'buys' | 'needs' | 'fits' | 'times' | 'used'>
+
+const NOTHING_WORKED: WorkedPart = { steps: { done: 0, of: 0 }, left: [], buys: { foam: false, cloth: false }, needs: { trims: [], cloths: [] }, fits: [], times: [], used: [] }
+
+function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
+  const steps = workOrder(job, plan)
+  const isDone = (s: Step) => recordOf(job, s.id).doneAt !== null
+  const laid = plan.cloth.lays.map(({ cloth }) => ({ cloth, mm: job.lays[cloth.id]?.lay.length ?? 0 }))
+  const buying = buyingList(job, plan, laid.map(({ mm }) => ({ laidMm: mm, boundMm: mm })))
+  return {
+    steps: { done: steps.filter(isDone).length, of: steps.length },
+    left: merged(steps.filter((s) => !isDone(s)).flatMap((s) => s.work.map((w) => ({ part: s.part, resource: s.resource, kind: w.kind, units: unitsOf(w), cures: s.cures })))),
+    buys: { foam: plan.cutting?.groups.some((g) => g.buy !== null) ?? true, cloth: laid.some(({ cloth }) => cloth.supply.kind === 'to-buy') },
+    needs: { trims: summed(buying.lines.flatMap((l) => (l.trim ? [{ use: l.trim.use, amount: l.trim.needs }] : []))), cloths: laid.flatMap(({ cloth, mm }) => (cloth.supply.kind !== 'to-buy' && mm > 0 ? [{ id: cloth.id, mm }] : [])) },
+    fits: fitsOf(job, plan),
+    times: steps.flatMap((s) => {
+      const { doneAt, workedS } = recordOf(job, s.id)
+      return doneAt === null || workedS < LEAST_WORKED_S || s.work.length === 0 ? [] : [{ work: s.work.map((w) => ({ kind: w.kind, units: unitsOf(w) })), workedMin: workedS / 60 }]
+    }),
+    used: laid.flatMap(({ cloth, mm }) => (job.fitting.clothUsedMm[cloth.id] && mm > 0 ? [{ clothId: cloth.id, cloth: cloth.name, laidMm: mm, usedMm: job.fitting.clothUsedMm[cloth.id]! }] : [])),
+  }
+}
+
+/** A timer that ran for less was a slip of the finger. */
+const LEAST_WORKED_S = 20
+
+function fitsOf(job: Job, plan: WorkedPlan): JobCard['fits'] {
+  return Object.entries(job.fitting.fits).flatMap(([cushion, { widthMm, depthMm, thicknessMm, verdict }]) => {
+    const place = plan.cushions.inOrder[Number(cushion) - 1]
+    if (!place) return []
+    const { cover, filling } = plan.designs[place.design]!
+    const { width, depth, thickness } = cover.solid
+    const foam = filling.kind === 'foam' ? { firmness: filling.firmness, fitShare: (filling.fit.across.value + filling.fit.frontToBack.value) / 2 } : { firmness: null, fitShare: null }
+    return [{ cushion, ...foam, planned: { widthMm: width.value, depthMm: depth.value, thicknessMm: thickness.value }, measured: { widthMm, depthMm, thicknessMm }, verdict }]
+  })
+}
+
+/** One line for each part, place and kind of work. */
+function merged(lines: JobCard['left']): JobCard['left'] {
+  const found = new Map<string, JobCard['left'][number]>()
+  for (const l of lines) {
+    const key = `${l.part} ${l.resource} ${l.kind}`
+    const own = found.get(key)
+    found.set(key, own ? { ...own, units: own.units + l.units, cures: own.cures || l.cures } : l)
+  }
+  return [...found.values()]
+}
+
+function summed(lines: JobCard['needs']['trims']): JobCard['needs']['trims'] {
+  const uses = [...new Set(lines.map((l) => l.use))]
+  return uses.map((use) => ({ use, amount: lines.filter((l) => l.use === use).reduce((sum, l) => sum + l.amount, 0) }))
+}
+
+/** Corners in turn, x and y, whole millimetres. */
+function small(outline: Outline): number[] {
+  const points = flatten(outline, COARSE_MM)
+  const step = Math.ceil(points.length / MOST_CORNERS)
+  return points.filter((_, i) => i % step === 0).flatMap((p) => [Math.round(p.x), Math.round(p.y)])
+}
