@@ -4,6 +4,7 @@ import { cutOutline, noteWords, type Panel } from './cover/index.ts'
 import { doubtWords, failureWords } from './filling/index.ts'
 import { instanceOf, lowerBound } from './lay/index.ts'
 import { buyingList, chalkList, shapeNote } from './lists/index.ts'
+import { workOrder } from './making/index.ts'
 import { isStraight, type Outline } from './outline/index.ts'
 import type { DesignPlan, Plan, WorkedPlan } from './plan.ts'
 import { topOf, type Cushions, type CushionSize, type SeatEdge } from './seat/index.ts'
@@ -17,10 +18,10 @@ import { sayWorking, type Figure } from './working/index.ts'
 export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = plan.warnings.map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 4, ticket: job.ticket, title: job.title, units: job.units } as const
+  const head = { format: 'loft-seam/plan', version: 5, ticket: job.ticket, title: job.title, units: job.units } as const
   const cushions = plan.cushions && seatDocument(plan.cushions, say)
   if (plan.kind === 'unworkable') return { ...head, workable: false, cushions, warnings } as const
-  return { ...head, workable: true, cushions, foam: foamDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i]!), liner: d.liner && { panels: d.liner.panels.map((p) => panelDocument(p, say)), seams: d.liner.seams } })), lays: plan.cloth.lays.map((own, i) => ({ cloth: own.cloth.name, problem: own.problem, lay: lays[i] ? { ...lays[i], chalkList: chalkList(own, lays[i]) } : null })), cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lays), warnings } as const
+  return { ...head, workable: true, cushions, foam: foamDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i]!), liner: d.liner && { panels: d.liner.panels.map((p) => panelDocument(p, say)), seams: d.liner.seams } })), lays: plan.cloth.lays.map((own, i) => ({ cloth: own.cloth.name, problem: own.problem, lay: lays[i] ? { ...lays[i], chalkList: chalkList(own, lays[i]) } : null })), cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lays), workOrder: workOrder(job, plan).map(({ work, ...step }) => ({ ...step, work: work.map((w) => ({ kind: w.kind, amount: say(w.amount) })) })), warnings } as const
 }
 
 type Say = (f: Figure) => ReturnType<typeof figureDocument>

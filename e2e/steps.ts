@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 
-export const station = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(`\\d${name}|\\d ${name}`) }).click()
+export const station = (page: Page, name: string) => page.locator('.spine .stop').filter({ has: page.getByText(name, { exact: true }) }).click()
 export const typeLine = async (page: Page, line: string) => {
   await page.getByLabel('Type what you want').fill(line)
   await page.keyboard.press('Enter')

@@ -44,4 +44,8 @@ main :deep(section) {
   padding: 12px 16px;
   margin-bottom: 14px;
 }
+
+main :deep(h2) {
+  margin-bottom: 8px;
+}
 </style>

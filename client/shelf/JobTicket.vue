@@ -24,7 +24,7 @@ const station = computed(() => ({ asked: 'measure', ordered: 'measure', making: 
 
 <template>
   <article class="ticket">
-    <RouterLink :to="`/jobs/${job.id}/${station}`" class="whole" :aria-label="`${job.ticket} ${job.title}`" />
+    <RouterLink :to="`/jobs/${job.id}/${station}`" class="whole" :aria-label="`${job.ticket} ${job.title} ${job.customer}`" />
     <span class="number">{{ job.ticket }}</span>
     <span class="stage" :class="card.stage">{{ card.archivedOn ? 'put away' : card.stage }}{{ card.stage === 'making' && card.steps.of > 0 ? ` ${Math.round((100 * card.steps.done) / card.steps.of)} %` : '' }}</span>
     <span class="name">{{ job.title }}</span>

@@ -15,7 +15,8 @@ export const useLive = defineStore('live', () => {
   let source: EventSource | null = null
 
   function listen(): void {
-    if (source || typeof EventSource === 'undefined') return
+    // A stream that was refused at the door never opens by itself again.
+    if (typeof EventSource === 'undefined' || (source && source.readyState !== EventSource.CLOSED)) return
     source = new EventSource('/api/events')
     source.onmessage = ({ data }: MessageEvent<string>) => {
       const event = ShopEvent.safeParse(JSON.parse(data))

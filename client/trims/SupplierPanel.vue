@@ -56,6 +56,10 @@ const arrived = (row: ShelfRow) => attempt(() => shop.keepTrims([{ ...row.trim, 
 </template>
 
 <style scoped>
+h2 {
+  margin-bottom: 8px;
+}
+
 section {
   padding: 10px 14px;
   margin-bottom: 14px;

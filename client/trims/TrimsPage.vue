@@ -31,7 +31,8 @@ onMounted(() => attempt(async () => {
 }))
 watch(() => live.saves, () => void attempt(read))
 const newTrim = (): Trim => ({ id: crypto.randomUUID(), name: '', use: 'other', unit: 'piece', price: 0, pack: 1, inHand: 0, reorderAt: 0 })
-const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)} ${unit === 'm2' ? 'm²' : unit}`
+const UNITS: Record<Trim['unit'], string> = { m: ' m', piece: '', kg: ' kg', m2: ' m²' }
+const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS, demoJobs, demoTerms, FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/shop/index.ts'
+import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS, demoJobs, demoStanding, FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/shop/index.ts'
 import type { JobsRepository } from '../jobs/repository.ts'
 import type { StockRepository } from '../stock/repository.ts'
 import type { ShopRepository } from './repository.ts'
@@ -8,5 +8,5 @@ export async function stockEmptyShop({ shop, jobs, stock }: { readonly shop: Sho
   if (!(await shop.isEmpty())) return
   await shop.stock(DEMO_GRADES, DEMO_CLOTHS, demo ? DEMO_FOAM_STOCK : [], { shopName: 'Halyard & Hem', currency: 'EUR', units: 'mm', book: FACTORY_BOOK, schools: [], workshop: USUAL_WORKSHOP })
   await stock.saveTrims(demo ? DEMO_TRIMS : DEMO_TRIMS.map((t) => ({ ...t, inHand: 0, reorderAt: 0 })))
-  if (demo) for (const job of demoJobs().toReversed()) await jobs.create({ ...job, terms: demoTerms(job.ticket, today.toISOString().slice(0, 10)) }, 'demo ticket')
+  if (demo) for (const job of demoJobs().toReversed()) await jobs.create(demoStanding(job, today.toISOString().slice(0, 10)), 'demo ticket')
 }

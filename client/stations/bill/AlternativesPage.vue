@@ -4,11 +4,16 @@ import { alternatives, type Alternative, type Quote } from '../../../core/money/
 import { planJob } from '../../../core/plan.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useWhatIf } from '../lay/what-if.ts'
-import { money, useQuote } from './use-quote.ts'
+import { useJob } from '../../stores/job.ts'
+import { useQuote } from '../../stores/quote.ts'
+import { useShop } from '../../stores/shop.ts'
+import { money } from '../../ui/money.ts'
 
 /** The same job made otherwise, each laid for real, side by side. */
 const SECONDS = 1.5
-const { jobs, shop, pricedOtherwise } = useQuote()
+const jobs = useJob()
+const shop = useShop()
+const { pricedOtherwise } = useQuote()
 const chosen = ref<string[]>([])
 const list = shallowRef<readonly Alternative[]>([])
 const laid = ref(new Map<number, number | null>())

@@ -8,9 +8,10 @@ import ChargeFields from './ChargeFields.vue'
 import QuotePaper from './QuotePaper.vue'
 import SumPage from './SumPage.vue'
 import TermsFields from './TermsFields.vue'
-import { useQuote } from './use-quote.ts'
+import { storeToRefs } from 'pinia'
+import { useQuote } from '../../stores/quote.ts'
 
-const { plan, quote } = useQuote()
+const { plan, quote } = storeToRefs(useQuote())
 const page = ref<'sum' | 'charges' | 'others' | 'terms'>('sum')
 const PAGES = [
   { value: 'sum', label: 'The sum', fields: SumPage },

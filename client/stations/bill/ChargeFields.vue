@@ -2,10 +2,15 @@
 import { ref } from 'vue'
 import type { Charges } from '../../../contract/index.ts'
 import { CHARGE_LABELS, CHARGE_NAMES } from '../../../core/money/index.ts'
-import { useQuote } from './use-quote.ts'
+import { storeToRefs } from 'pinia'
+import { useJob } from '../../stores/job.ts'
+import { useQuote } from '../../stores/quote.ts'
+import { useShop } from '../../stores/shop.ts'
 
 /** What this job charges; what is not set here is the shop's. And lines of its own. */
-const { jobs, shop, charges } = useQuote()
+const jobs = useJob()
+const shop = useShop()
+const { charges } = storeToRefs(useQuote())
 const failed = ref('')
 const what = ref('')
 const amount = ref('')

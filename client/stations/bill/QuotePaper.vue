@@ -2,10 +2,16 @@
 import { computed } from 'vue'
 import { MAKE_UPS, CLOSURES } from '../../../core/cover/index.ts'
 import { formatLength, unitName } from '../../../core/units/index.ts'
-import { money, useQuote } from './use-quote.ts'
+import { storeToRefs } from 'pinia'
+import { useJob } from '../../stores/job.ts'
+import { useQuote } from '../../stores/quote.ts'
+import { useShop } from '../../stores/shop.ts'
+import { money } from '../../ui/money.ts'
 
 /** What the customer is given: cushions, sum, tax and deposit; no costs, hours or margin of the shop. */
-const { jobs, shop, plan, charges, quote } = useQuote()
+const jobs = useJob()
+const shop = useShop()
+const { plan, charges, quote } = storeToRefs(useQuote())
 const job = computed(() => jobs.job!)
 const say = (amount: number) => money(amount, job.value.currency)
 const cushions = computed(() => plan.value!.designs.map((d) => {

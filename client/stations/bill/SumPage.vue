@@ -2,10 +2,11 @@
 import { computed } from 'vue'
 import { quoteDoubtWords, type QuotePart } from '../../../core/money/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
-import { useQuote } from './use-quote.ts'
+import { storeToRefs } from 'pinia'
+import { useQuote } from '../../stores/quote.ts'
 
 /** Every line behind the quote; for the shop alone. */
-const { quote } = useQuote()
+const { quote } = storeToRefs(useQuote())
 const NAMES: Record<QuotePart, string> = { foam: 'Foam', cloth: 'Cloth', trims: 'Trims', work: 'Work', extra: 'Extras' }
 const groups = computed(() => (Object.keys(NAMES) as QuotePart[]).map((part) => ({ part, lines: quote.value!.lines.filter((l) => l.part === part) })).filter((g) => g.lines.length > 0))
 const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))

@@ -3,10 +3,14 @@ import type { Stage, Terms } from '../../../contract/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import DayField from '../../ui/DayField.vue'
 import { dayOf } from '../../ui/today.ts'
-import { money, useQuote } from './use-quote.ts'
+import { storeToRefs } from 'pinia'
+import { useJob } from '../../stores/job.ts'
+import { useQuote } from '../../stores/quote.ts'
+import { money } from '../../ui/money.ts'
 
 /** Where the job stands, its days, and the quote that was given. */
-const { jobs, quote } = useQuote()
+const jobs = useJob()
+const { quote } = storeToRefs(useQuote())
 const STAGES: readonly { readonly value: Stage; readonly label: string }[] = [
   { value: 'asked', label: 'asked' },
   { value: 'ordered', label: 'ordered' },

@@ -40,7 +40,7 @@ const set = (change: Partial<CushionFit>, key: string) => jobs.edit(setFit(numbe
         <LengthField :key="number" :model-value="fit[s.key]!" :unit="unit" :name="`${s.label}, measured`" line="net" @update:model-value="set({ [s.key]: $event }, s.key)" />
         <button type="button" class="plain-button" @click="set({ [s.key]: null }, s.key)">Not measured</button>
       </template>
-      <button v-else type="button" class="plain-button" @click="set({ [s.key]: solid[s.of].value }, s.key)">Measured</button>
+      <button v-else type="button" class="plain-button" @click="set({ [s.key]: solid[s.of].value }, s.key)">Enter</button>
       <span class="quiet">planned {{ formatLengthWithUnit(solid[s.of].value, unit) }}</span>
     </div>
   </div>
@@ -50,7 +50,7 @@ const set = (change: Partial<CushionFit>, key: string) => jobs.edit(setFit(numbe
     <span class="label">Stripes off by</span>
     <div class="fields-in-line">
       <template v-if="fit.stripesOffMm !== null"><LengthField :key="number" :model-value="fit.stripesOffMm" :unit="unit" name="Stripes off by" :min="0" :max="500" @update:model-value="set({ stripesOffMm: $event }, 'stripes')" /><button type="button" class="plain-button" @click="set({ stripesOffMm: null }, 'stripes')">Not looked at</button></template>
-      <button v-else type="button" class="plain-button" @click="set({ stripesOffMm: 0 }, 'stripes')">Looked at</button>
+      <button v-else type="button" class="plain-button" @click="set({ stripesOffMm: 0 }, 'stripes')">Enter</button>
     </div>
   </div>
 </template>

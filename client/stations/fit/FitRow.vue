@@ -45,7 +45,7 @@ const shapes = computed(() =>
   <div ref="place" class="drawing-place">
     <svg :width="scale.width" :height="scale.height" role="group" aria-label="The cushions on their seat">
       <g v-for="s in shapes" :key="s.i" role="button" tabindex="0" :aria-label="`Cushion ${s.i + 1}, ${s.verdict}, ${s.says}`" :aria-pressed="s.i === chosen" class="cushion" @click="emit('choose', s.i)" @keydown.enter="emit('choose', s.i)" @keydown.space.prevent="emit('choose', s.i)">
-        <path :d="s.d" :class="['shape', s.verdict, { here: s.i === chosen }]" />
+        <path :d="s.d" :class="['shape', s.verdict, { here: s.i === chosen }]" :style="s.verdict === 'unknown' ? { fill: jobs.job!.cloth.cloth.ground } : {}" />
         <text :x="s.at.x" :y="s.at.y - 6" text-anchor="middle" class="number">{{ s.i + 1 }}</text>
         <text v-if="s.wide > 110" :x="s.at.x" :y="s.at.y + 16" text-anchor="middle" class="caption">{{ s.verdict === 'unknown' ? '' : `${s.verdict}, ` }}{{ s.says }}</text>
       </g>
@@ -81,5 +81,13 @@ const shapes = computed(() =>
 .number {
   font-size: 22px;
   font-weight: 600;
+}
+
+/* Readable on any cloth. */
+.number,
+.cushion .caption {
+  paint-order: stroke;
+  stroke: #fffdf8;
+  stroke-width: 4px;
 }
 </style>

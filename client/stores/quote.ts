@@ -1,17 +1,18 @@
+import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import type { Job } from '../../../contract/index.ts'
-import { wasteFactor } from '../../../core/learning/index.ts'
-import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
-import { buyingList, type ClothLength } from '../../../core/lists/index.ts'
-import { ratesOf, workOrder } from '../../../core/making/index.ts'
-import { chargesOf, quoteFor } from '../../../core/money/index.ts'
-import { planJob, type WorkedPlan } from '../../../core/plan.ts'
-import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
-import { useShop } from '../../stores/shop.ts'
+import type { Job } from '../../contract/index.ts'
+import { wasteFactor } from '../../core/learning/index.ts'
+import { instanceOf, lowerBound } from '../../core/lay/index.ts'
+import { buyingList, type ClothLength } from '../../core/lists/index.ts'
+import { ratesOf, workOrder } from '../../core/making/index.ts'
+import { chargesOf, quoteFor } from '../../core/money/index.ts'
+import { planJob, type WorkedPlan } from '../../core/plan.ts'
+import { useJob } from './job.ts'
+import { useLay } from './lay.ts'
+import { useShop } from './shop.ts'
 
-/** The quote of the open job by the shop's prices, rates and charges; and of any other way of making it. */
-export function useQuote() {
+/** The quote of the open job by the shop's prices, rates and charges, worked out once for every page; and of any other way of making it. */
+export const useQuote = defineStore('quote', () => {
   const jobs = useJob()
   const lays = useLay()
   const shop = useShop()
@@ -33,8 +34,5 @@ export function useQuote() {
     const own = planJob(job)
     return own.kind === 'worked' ? priced(job, own, own.cloth.lays.map(({ cloth, problem }, i) => longer(cloth.id, { laidMm: i === 0 ? laidMm : null, boundMm: i === 0 ? 0 : lowerBound(instanceOf(problem)).length }))) : null
   }
-  return { jobs, shop, plan, charges, quote, pricedOtherwise }
-}
-
-/** `€ 603.50` in the manner of the reader's own language. */
-export const money = (amount: number, currency: string): string => new Intl.NumberFormat(undefined, { style: 'currency', currency }).format(amount)
+  return { plan, charges, quote, pricedOtherwise }
+})
