@@ -3,6 +3,8 @@ import { JobSummary, RevisionSummary, StoredJob, type Job } from '../../contract
 import { ApiError, fetchJson } from './http.ts'
 
 export const listJobs = async (): Promise<JobSummary[]> => z.array(JobSummary).parse(await fetchJson('/api/jobs'))
+/** Without what the shelf does not show: work left, needs and logs are empty. */
+export const listShelf = async (): Promise<JobSummary[]> => z.array(JobSummary).parse(await fetchJson('/api/jobs?for=shelf'))
 export const openJob = async (id: string): Promise<StoredJob> => StoredJob.parse(await fetchJson(`/api/jobs/${encodeURIComponent(id)}`))
 export const listRevisions = async (id: string): Promise<RevisionSummary[]> => z.array(RevisionSummary).parse(await fetchJson(`/api/jobs/${id}/revisions`))
 export const openRevision = async (id: string, revision: number): Promise<StoredJob> => StoredJob.parse(await fetchJson(`/api/jobs/${id}/revisions/${revision}`))

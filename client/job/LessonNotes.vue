@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, shallowRef } from 'vue'
 import type { JobSummary } from '../../contract/index.ts'
-import { listJobs } from '../api/jobs.ts'
+import { listShelf } from '../api/jobs.ts'
 import { useJob } from '../stores/job.ts'
 import { lessonsFor } from './lessons.ts'
 
@@ -9,7 +9,7 @@ import { lessonsFor } from './lessons.ts'
 const jobs = useJob()
 const others = shallowRef<readonly JobSummary[]>([])
 onMounted(async () => {
-  others.value = await listJobs().catch(() => [])
+  others.value = await listShelf().catch(() => [])
 })
 const lessons = computed(() => (jobs.job ? lessonsFor(jobs.id, jobs.job, others.value) : []))
 </script>

@@ -7,7 +7,7 @@ import { startGrade } from '../../core/filling/index.ts'
 import { copyOf, newJob } from '../../core/job/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
-import { createJob, listJobs, openJob, saveJob } from '../api/jobs.ts'
+import { createJob, listShelf, openJob, saveJob } from '../api/jobs.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
@@ -49,14 +49,14 @@ const customer = computed(() => (text.value.trim() !== '' && new Set(found.value
 const furniture = computed(() => (customer.value ? furnitureOf(jobs.value, customer.value) : []))
 
 /** Tickets are hung up as they come into sight. */
-const A_BATCH = 60
+const A_BATCH = 24
 const shown = ref(A_BATCH)
 const end = ref<HTMLElement | null>(null)
 watch(found, () => (shown.value = A_BATCH))
 useIntersectionObserver(end, ([entry]) => entry?.isIntersecting && (shown.value += A_BATCH))
 
 const readJobs = async () => {
-  jobs.value = await listJobs()
+  jobs.value = await listShelf()
   isRead.value = true
 }
 onMounted(() => attempt(async () => {

@@ -24,7 +24,7 @@ describe('the work order of the keepers bench', () => {
     const says = (id: string) => steps.find((s) => s.id === id)!.says.join(' ')
     expect(says('foam.cut')).toContain('3 of A1: 761.6 mm x 477.4 mm from Gannet 30/140, 75 mm thick')
     expect(says('sew.A.piping')).toContain('Strips 40 mm wide')
-    expect(says('sew.A.F')).toMatch(/2429\.3 mm on each of 3\..*Notches c d f h i k meet/)
+    expect(says('sew.A.F')).toMatch(/2429\.3 mm on each of 3 cushions\..*Notches c d f h i k meet/)
     expect(says('close.fill')).toContain('Through 980.7 mm of opening')
     expect(order({ ...bench, units: 'inch-16' }).find((s) => s.id === 'sew.A.F')!.says[0]).toMatch(/^95 5\/8 ?in/)
   })

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq } from 'drizzle-orm'
-import { CARD_VERSION, JobCard, readJob, type Job, type JobSummary, type RevisionSummary, type StoredJob } from '../../contract/index.ts'
+import { and, asc, desc, eq, sql } from 'drizzle-orm'
+import { CARD_VERSION, readJob, type Job, type JobCard, type JobSummary, type RevisionSummary, type StoredJob } from '../../contract/index.ts'
 import { jobCard } from '../../core/card/index.ts'
 import { jobRevisions, jobs, type Database } from '../db/index.ts'
 
@@ -11,7 +11,8 @@ export type SaveOutcome =
   | { readonly kind: 'conflict'; readonly theirs: StoredJob }
 
 export interface JobsRepository {
-  readonly list: () => Promise<readonly JobSummary[]>
+  /** Every job with its card; for the shelf without what only the days, the stock and the learning need. */
+  readonly list: (forShelf?: boolean) => Promise<readonly JobSummary[]>
   readonly find: (id: string) => Promise<StoredJob | null>
   readonly create: (job: Job, reason: string) => Promise<StoredJob>
   /** Many at once, all or none; their ids in the same order. */
@@ -35,8 +36,9 @@ export function jobsRepository({ orm, write }: Database, now: () => Date): JobsR
   }
   return {
     find,
-    list: async () => {
-      const rows = await orm.select({ id: jobs.id, ticket: jobs.ticket, title: jobs.title, customer: jobs.customer, revision: jobs.revision, savedAt: jobs.savedAt, card: jobs.card }).from(jobs).orderBy(asc(jobs.ticket), desc(jobs.savedAt))
+    list: async (forShelf = false) => {
+      const card = forShelf ? SHELF_CARD : jobs.card
+      const rows = await orm.select({ id: jobs.id, ticket: jobs.ticket, title: jobs.title, customer: jobs.customer, revision: jobs.revision, savedAt: jobs.savedAt, card }).from(jobs).orderBy(asc(jobs.ticket), desc(jobs.savedAt))
       return Promise.all(rows.map(async (row) => ({ ...row, card: presentCard(row.card) ?? (await renewCard(row.id)) })))
     },
     create: (job, reason) =>
@@ -77,10 +79,13 @@ const rowOf = (job: Job) => ({ ticket: job.ticket, title: job.title, customer: j
 
 const revisionOf = (jobId: string, { revision, savedAt, document }: { revision: number; savedAt: string; document: string }, reason: string) => ({ jobId, revision, savedAt, reason, document })
 
-/** The card as kept, where this release wrote it. */
-function presentCard(card: string | null): JobCard | null {
-  const read = card === null ? null : JobCard.safeParse(JSON.parse(card))
-  return read?.success && read.data.version === CARD_VERSION ? read.data : null
+/** SQLite empties the long lists of a card before they are read. */
+const SHELF_CARD = sql<string | null>`json_set(${jobs.card}, '$.left', json('[]'), '$.needs', json('{"trims":[],"cloths":[]}'), '$.fits', json('[]'), '$.times', json('[]'), '$.used', json('[]'))`
+
+/** The card as kept, where this release wrote it: its version says so, and thousands are read at once. */
+function presentCard(text: string | null): JobCard | null {
+  const card = text === null ? null : (JSON.parse(text) as JobCard)
+  return card?.version === CARD_VERSION ? card : null
 }
 
 /** @throws Error when the database holds a document that no release has written. */

@@ -9,7 +9,7 @@ const RevisionNumber = z.coerce.number().int().min(1)
 /** Jobs: list, open, start, save on top of a known revision, history, export. */
 export function jobRoutes(jobs: JobsRepository): Router {
   const router = Router()
-  router.get('/', async (_req, res) => void res.json(await jobs.list()))
+  router.get('/', async (req, res) => void res.json(await jobs.list(req.query['for'] === 'shelf')))
 
   router.post('/', async (req, res) => {
     const body = readWith(CreateJob, req.body)

@@ -4,7 +4,7 @@ import type { JobSummary, LayProblem } from '../../../contract/index.ts'
 import { planJob } from '../../../core/plan.ts'
 import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../../core/units/index.ts'
 import { clothCost, cutTogether, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
-import { listJobs, openJob } from '../../api/jobs.ts'
+import { listShelf, openJob } from '../../api/jobs.ts'
 import { useJob } from '../../stores/job.ts'
 import { Bar } from '../../ui/chart.ts'
 import { useWhatIf } from './what-if.ts'
@@ -35,7 +35,7 @@ const { open, ask, stop } = useWhatIf((answer) => {
 })
 
 onMounted(async () => {
-  others.value = (await listJobs().catch(() => [])).filter((j) => j.id !== jobs.id)
+  others.value = (await listShelf().catch(() => [])).filter((j) => j.id !== jobs.id)
 })
 watch(() => jobs.job?.cloth.cloth.id, stop)
 

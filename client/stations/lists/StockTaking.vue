@@ -46,10 +46,10 @@ const take = () =>
 <template>
   <div class="taking no-print">
     <p v-if="jobs.job!.making.stockTakenOn" role="status">Taken from the shelves on {{ jobs.job!.making.stockTakenOn }}.<template v-if="taken.length > 0"> {{ taken.join('; ') }}.</template></p>
-    <template v-else>
+    <div v-else class="fields-in-line">
       <button type="button" class="plain-button" :disabled="!shop.lists" @click="take">It is cut: take it off the shelves</button>
       <span class="quiet">{{ taking.trims.length }} trims, {{ taking.cloths.length }} cloths in hand, {{ taking.foam.length }} pieces of foam</span>
-    </template>
+    </div>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
   </div>
 </template>

@@ -175,6 +175,10 @@ textarea {
   font-size: 28px;
 }
 
+.big .says {
+  padding-left: 34px;
+}
+
 .big .clock {
   font-size: 34px;
 }

@@ -91,7 +91,7 @@ function seamStep(sewn: Sewn, seam: Seam): Step {
     part: 'sewing',
     resource: 'machine',
     title: `${name}${name ? 'seam' : 'Seam'} ${seam.letter}: ${seam.name}`,
-    says: [...(length > 0 ? [`${of.say(length)}${design.design.count > 1 ? ` on each of ${design.design.count}` : ''}.`] : []), ...seamSays(seam, cover), ...(letters.length > 0 ? [`Notches ${letters.join(' ')} meet.`] : [])],
+    says: [...(length > 0 ? [`${of.say(length)}${design.design.count > 1 ? ` on each of ${design.design.count} cushions` : ''}.`] : []), ...seamSays(seam, cover), ...(letters.length > 0 ? [`Notches ${letters.join(' ')} meet.`] : [])],
     checks: SEAM_CHECKS[seam.kind],
     work: seamWork(sewn, seam, length),
     safety: seam === cover.seams[0] ? ['needles'] : [],
