@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
+import type { Cloth } from '../../contract/index.ts'
 import { setMakeUp, USUAL_PIPING } from '../job/index.ts'
 import { keepersBench } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
@@ -53,6 +54,20 @@ describe('strips by hand', () => {
   it('the problem is written as a mixed integer program', () => {
     const problem = stripProblem([strip('a', 700, 1), strip('b', 600, 1)], [roll(1300)])
     expect('code' in problem ? '' : asLp(problem)).toBe('Minimize\n obj: 100.000001 x0\nSubject To\n w0: 1 x0 >= 1\n w1: 1 x0 >= 1\nGeneral\n x0\nEnd\n')
+  })
+
+  it('a remnant of the same weave gives rows for nothing, once; another cloth, a matched one or a crooked piece gives none', () => {
+    const bench = keepersBench()
+    const plain = { ...bench, cloth: { ...bench.cloth, match: { kind: 'none' as const } } }
+    const remnant = (change: Partial<Cloth> = {}): Cloth => ({ ...bench.cloth.cloth, id: 'left', name: 'left over', widthMm: 900, selvedgeMm: [0, 0], supply: { kind: 'remnant', outline: [[0, 0], [900, 0], [900, 250], [0, 250]] }, ...change })
+    const stockOf = (job: typeof bench, cloth: Cloth) => stripGroups(worked(job), [cloth]).flatMap((g) => g.stock.filter((s) => s.id === 'left').map((s) => [g.heightMm, s.lengthMm, s.count]))
+    expect(stockOf(plain, remnant())).toEqual([[99, 900, 2]])
+    expect(stockOf(bench, remnant())).toEqual([])
+    expect(stockOf(plain, remnant({ ground: '#123456' }))).toEqual([])
+    expect(stockOf(plain, remnant({ supply: { kind: 'remnant', outline: [[0, 0], [900, 0], [700, 250], [0, 250]] } }))).toEqual([])
+    const group = stripGroups(worked(plain), [remnant()]).find((g) => g.heightMm === 99)!
+    const [without, withIt] = [planned(solveStrips(group.wanted, group.stock.slice(0, 1), solve)), planned(solveStrips(group.wanted, group.stock, solve))]
+    expect(withIt.rollMm).toBeLessThan(without.rollMm)
   })
 
   it("the keepers' bench: boxing 99 high of 770.7 and 375 in rows of 1350, four rows, proven", () => {

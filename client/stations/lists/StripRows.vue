@@ -3,13 +3,15 @@ import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
 import { stripGroups, type StripFault, type StripGroup, type StripPlan } from '../../../core/strips/index.ts'
 import { formatLength, formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
+import { useShop } from '../../stores/shop.ts'
 import StripsWorker from '../../workers/strips.worker.ts?worker'
 import type { StripsMessage } from '../../workers/strips.worker.ts'
 
 /** Strips cut in rows across the roll, as few as can be; for cutting them by themselves rather than within the lay. */
 const jobs = useJob()
+const shop = useShop()
 const unit = computed(() => jobs.job!.units)
-const groups = computed(() => (jobs.plan?.kind === 'worked' ? stripGroups(jobs.plan) : []))
+const groups = computed(() => (jobs.plan?.kind === 'worked' ? stripGroups(jobs.plan, shop.lists?.cloths ?? []) : []))
 const solved = shallowRef<{ readonly groups: readonly StripGroup[]; readonly answers: readonly (StripPlan | StripFault)[] } | null>(null)
 const key = computed(() => JSON.stringify(groups.value))
 let worker: Worker | null = null
@@ -42,11 +44,12 @@ const gap = (p: StripPlan) => (p.isProven ? 'proven: no fewer rows will do' : p.
       <template v-else>
         <p>{{ answer.rows.reduce((n, r) => n + r.times, 0) }} rows, {{ formatLengthWithUnit(answer.rollMm, unit) }} of the roll; <b :class="{ right: answer.isProven }">{{ gap(answer) }}</b></p>
         <div v-for="(r, i) in answer.rows" :key="i" class="row">
-          <span class="times">{{ r.times }} x</span>
+          <span class="times" :title="r.stock.name">{{ r.times }} x</span>
           <div class="bar">
             <template v-for="p in r.pieces" :key="p.strip.id">
               <span v-for="n in p.count" :key="n" class="piece" :style="{ flexGrow: p.strip.lengthMm }">{{ p.strip.name }} {{ say(p.strip.lengthMm) }}</span>
             </template>
+            <span v-if="r.stock.costMm === 0" class="left" :style="{ flexGrow: 1 }">from {{ r.stock.name }}</span>
             <span v-if="r.leftMm > 1" class="left" :style="{ flexGrow: r.leftMm }" :title="`${say(r.leftMm)} left over`">{{ say(r.leftMm) }}</span>
           </div>
         </div>
