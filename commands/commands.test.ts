@@ -49,6 +49,14 @@ describe('lay', () => {
     expect(() => readFileSync(out)).toThrow()
   })
 
+  it('killed in the middle of its search it leaves the best lay it had', () => {
+    const given = problem(Array.from({ length: 40 }, (_, i) => ({ id: `p${i}`, outline: box(113 + 17 * i, 71 + 11 * ((7 * i) % 40)) })))
+    const out = path.join(folder, 'killed.json')
+    const done = spawnSync(process.execPath, ['--import', 'tsx', path.join(ROOT, 'commands/main.ts'), 'lay', file('long.json', given), '--out', out, '--seconds', '60'], { cwd: ROOT, timeout: 5000, killSignal: 'SIGKILL' })
+    expect(done.signal).toBe('SIGKILL')
+    expect(acceptLay(LayProblem.parse(given), Lay.parse(JSON.parse(readFileSync(out, 'utf8'))))).toEqual([])
+  })
+
   it('no lay within the cloth: exit 3, naming the piece', () => {
     const { code, err } = run('lay', file('wide.json', problem([{ id: 'plate', outline: box(1200, 300) }])), '--out', path.join(folder, 'x.json'))
     expect(code).toBe(3)

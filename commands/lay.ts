@@ -23,7 +23,14 @@ export async function lay(argv: readonly string[]): Promise<number> {
     return EXIT.badProblem
   }
 
-  const solved = await searchLay(read.value, { seed, seconds, steps }, (found, elapsed) => say(progressLine(found, elapsed)))
+  // Written as it gets better: a search that is killed leaves the best it had.
+  let written = -Infinity
+  const solved = await searchLay(read.value, { seed, seconds, steps }, (found, elapsed) => {
+    say(progressLine(found, elapsed))
+    if (out === '-' || elapsed - written < WRITE_EVERY_S) return
+    written = elapsed
+    writeJson(out, { ...found.lay, seconds: Number(elapsed.toFixed(2)) })
+  })
   if (!solved.ok) {
     say(failureWords(solved.error))
     return EXIT.noLay
@@ -36,6 +43,8 @@ export async function lay(argv: readonly string[]): Promise<number> {
   say(`${progressLine(found, elapsed)}, ${found.steps} steps`)
   return EXIT.ok
 }
+
+const WRITE_EVERY_S = 0.3
 
 const progressLine = (found: Found, seconds: number): string =>
   `${seconds.toFixed(2)} s: ${found.lay.length.toFixed(1)} mm, bound ${found.lay.bound.toFixed(1)} mm (${found.bound.name})`

@@ -32,6 +32,7 @@ export const ClothChoice = z.strictObject({
   pairs: z.enum(['goes-on-under', 'same']).describe('the bottom plate goes on where the top plate ended, seen from the front; or is cut as the top plate, for a cushion that is turned over'),
   others: z.partialRecord(ClothRole.exclude(['face']), Cloth).describe('other cloths by what they are for; the rest is cut from the cloth of the job'),
   sideBoxing: z.enum(['upright', 'along']).describe('how the stripe runs on the side boxing'),
+  stripJoins: z.int().min(0).max(4, 'are more than four more joins: that is patchwork').describe('joins in each run of piping beyond those the cloth asks for: shorter strips go where long ones do not'),
 })
 export type ClothChoice = z.infer<typeof ClothChoice>
 

@@ -191,7 +191,7 @@ function pipingStrips(choice: ClothChoice, piping: PipingPlan, designs: readonly
   return piping.groups.map((group, k) => {
     // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
     const seam = group.panel.edges[0]!.allowance.value
-    const split = cut === 'bias' ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam) : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM, width)
+    const split = cut === 'bias' ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam, choice.stripJoins) : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM, width, choice.stripJoins)
     const qty = Math.max(1, Math.round(split.strips.value)) * group.count * designs[design]!.count
     return { id: k === 0 ? base : `${base}-${k + 1}`, group, split, qty }
   })

@@ -29,7 +29,7 @@ export function newJob(input: NewJobInput): Job {
     seat: input.seat,
     filling: usualFoam(input.grade),
     makeUp: usualMakeUp('boxed'),
-    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: usualMatch(input.cloth), alongRule: 'front-edges-alike', pairs: 'goes-on-under', others: {}, sideBoxing: 'upright' },
+    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: usualMatch(input.cloth), alongRule: 'front-edges-alike', pairs: 'goes-on-under', others: {}, sideBoxing: 'upright', stripJoins: 0 },
     allowances: { book: input.book, overrides: {}, edges: {}, learned: null },
     lays: {},
     making: NO_MAKING,

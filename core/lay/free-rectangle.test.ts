@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { cushionMix } from '../../bench/problems.ts'
 import { LayProblem } from '../../contract/index.ts'
 import { seeded } from '../random/index.ts'
+import { cutLines } from './cut-lines.ts'
 import { freeIn, solveLay } from './index.ts'
 
 const box = (w: number, h: number) => [[0, 0], [w, 0], [w, h], [0, h]]
@@ -43,6 +44,15 @@ it('of lays of one length the one with the larger rest in one piece is kept', ()
   const { free, lay } = solved.value
   expect([lay.length, free.width * free.height]).toEqual([300, 80_000])
   expect(freeIn(problem, lay)).toEqual(free)
+})
+
+describe('cuts, by hand', () => {
+  const spot = (x: number, y: number, width: number, height: number) => ({ x, y, posture: { shape: { width, height } } })
+  const cuts = (...spots: ReturnType<typeof spot>[]) => cutLines({ spots } as unknown as Parameters<typeof cutLines>[0])
+  it('one box takes four; two side by side of one height five, of two heights six', () => {
+    expect([cuts(spot(0, 0, 300, 200)), cuts(spot(0, 0, 300, 200), spot(300, 0, 400, 200)), cuts(spot(0, 0, 300, 200), spot(300, 0, 400, 100))]).toEqual([4, 5, 6])
+  })
+  it('edges on one line apart from each other are two strokes', () => expect(cuts(spot(0, 0, 100, 100), spot(300, 0, 100, 100))).toBe(8))
 })
 
 it('is told of lays of true shapes too, quickly', () => {

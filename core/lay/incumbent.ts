@@ -1,3 +1,4 @@
+import { cutLines } from './cut-lines.ts'
 import { largestFree, MOST_FOR_FREE } from './free-rectangle.ts'
 import type { Instance } from './instance.ts'
 import type { Arrangement } from './placer.ts'
@@ -17,12 +18,14 @@ export function incumbentFrom(instance: Instance, first: Arrangement, onBetter: 
   let best = first
   let bestCost = costOf(instance, first, perPiece)
   let bestFree: number | null = null
-  /** Of lays of one length the one that leaves the larger piece in one is taken. */
+  /** Of lays of one length the one that leaves the larger piece in one is taken; of equals in that, the one with fewer cuts. */
   function isBetter(a: Arrangement, cost: number): boolean {
     const isAsLong = a.left.length === 0 && best.left.length === 0 && a.sheets === best.sheets && Math.abs(a.length - best.length) < EQUAL_MM
     if (!isAsLong || instance.items.length > MOST_FOR_FREE) return cost < bestCost - 1e-9
     bestFree ??= freeArea(instance, best)
-    return freeArea(instance, a) > bestFree * WORTH_CHANGING + 1
+    const free = freeArea(instance, a)
+    if (free > bestFree * WORTH_CHANGING + 1) return true
+    return free >= bestFree - 1 && cutLines(a) < cutLines(best)
   }
   return {
     best: () => best,

@@ -7,6 +7,8 @@ export interface LayChoice {
   readonly direction: ClothChoice['direction']
   readonly isMatched: boolean
   readonly isPiped: boolean
+  /** Joins in each run of piping beyond those needed. */
+  readonly stripJoins: number
   /** The lay of the job's own cloth; null where it cannot be worked. */
   readonly problem: LayProblem | null
 }
@@ -17,6 +19,8 @@ export interface Varied {
   readonly direction: boolean
   readonly match: boolean
   readonly piping: boolean
+  /** Piping strips split once and twice more than they must be. */
+  readonly joins: boolean
 }
 
 /** Widths that cloth is sold in. */
@@ -29,13 +33,16 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
   const directions = varied.direction ? (['up-the-roll', 'railroaded'] as const) : [cloth.direction]
   const matches = varied.match && cloth.match.kind === 'matched' ? [cloth.match, { kind: 'none' as const }] : [cloth.match]
   const pipings = varied.piping && job.makeUp.piping.kind !== 'none' ? [job.makeUp.piping, { kind: 'none' as const }] : [job.makeUp.piping]
+  const joins = varied.joins && job.makeUp.piping.kind !== 'none' ? [...new Set([cloth.stripJoins, 0, 1, 2])].toSorted((a, b) => a - b) : [cloth.stripJoins]
   return widths.flatMap((widthMm) =>
     directions.flatMap((direction) =>
       matches.flatMap((match) =>
-        pipings.map((piping): LayChoice => {
-          const plan = planJob({ ...job, makeUp: { ...job.makeUp, piping }, cloth: { ...cloth, cloth: { ...cloth.cloth, widthMm }, direction, match } })
-          return { widthMm, direction, isMatched: match.kind === 'matched', isPiped: piping.kind !== 'none', problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null }
-        }),
+        pipings.flatMap((piping) =>
+          (piping.kind === 'none' ? [cloth.stripJoins] : joins).map((stripJoins): LayChoice => {
+            const plan = planJob({ ...job, makeUp: { ...job.makeUp, piping }, cloth: { ...cloth, cloth: { ...cloth.cloth, widthMm }, direction, match, stripJoins } })
+            return { widthMm, direction, isMatched: match.kind === 'matched', isPiped: piping.kind !== 'none', stripJoins, problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null }
+          }),
+        ),
       ),
     ),
   )

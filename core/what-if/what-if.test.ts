@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { LayProblem, type Cloth } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
+import { USUAL_PIPING } from '../job/index.ts'
 import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { clothCost, cutTogether, layChoices, RESCUES, tryRescue, withJoins } from './index.ts'
@@ -66,13 +67,22 @@ describe('will it fit this remnant?', () => {
 describe('ways of cutting beside each other', () => {
   const job = keepersBench()
   it('each combination once, the own width among them', () => {
-    const all = layChoices(job, { widthsMm: [1120, 1520], direction: true, match: true, piping: false })
+    const all = layChoices(job, { widthsMm: [1120, 1520], direction: true, match: true, piping: false, joins: false })
     expect(all).toHaveLength(3 * 2 * 2)
     expect(all.filter((c) => c.widthMm === 1370 && c.direction === 'up-the-roll' && c.isMatched)).toHaveLength(1)
-    expect(layChoices(job, { widthsMm: [], direction: false, match: false, piping: false })).toHaveLength(1)
+    expect(layChoices(job, { widthsMm: [], direction: false, match: false, piping: false, joins: false })).toHaveLength(1)
   })
   it('wider unmatched cloth never needs more than the area says it must, and no combination is left without pieces', () => {
-    for (const c of layChoices(job, { widthsMm: [1520], direction: true, match: true, piping: true })) expect(c.problem!.pieces.length).toBeGreaterThan(10)
+    for (const c of layChoices(job, { widthsMm: [1520], direction: true, match: true, piping: true, joins: false })) expect(c.problem!.pieces.length).toBeGreaterThan(10)
+  })
+  it('piping split once and twice more: the same length of piping and its joins, and a lay no longer where long strips do not fit', () => {
+    const across = { ...job, makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'across' as const } }, cloth: { ...job.cloth, match: { kind: 'none' as const } } }
+    const all = layChoices(across, { widthsMm: [], direction: false, match: false, piping: false, joins: true })
+    expect(all.map((c) => c.stripJoins)).toEqual([0, 1, 2])
+    const strips = all.map((c) => c.problem!.pieces.filter((p) => p.id.startsWith('piping')).map((p) => [p.qty, Math.max(...p.outline.map((q) => q[0]))]))
+    // A loop of 2489.33 on cloth 1350 wide: two strips and a join of 40; three and two joins; four and three.
+    expect(strips.map(([s]) => [s![0]! / 6, Number(s![1]!.toFixed(1))])).toEqual([[2, 1264.7], [3, 856.4], [4, 652.3]])
+    expect(Math.min(...all.slice(1).map((c) => lengthOf(c.problem!)))).toBeLessThanOrEqual(lengthOf(all[0]!.problem!))
   })
   it('together: all pieces on one lay, at once hardly longer than one after the other', () => {
     const [a] = worked(job).cloth.lays

@@ -13,7 +13,7 @@ import { useWhatIf } from './what-if.ts'
 const SECONDS = 1.5
 const jobs = useJob()
 const unit = computed(() => jobs.job!.units)
-const varied = ref({ widths: true, direction: true, match: false, piping: false })
+const varied = ref({ widths: true, direction: true, match: false, piping: false, joins: false })
 const choices = shallowRef<readonly LayChoice[]>([])
 const lengths = ref(new Map<number, number | null>())
 const others = shallowRef<readonly JobSummary[]>([])
@@ -41,7 +41,7 @@ watch(() => jobs.job?.cloth.cloth.id, stop)
 
 function compare(): void {
   const v = varied.value
-  choices.value = layChoices(jobs.job!, { widthsMm: v.widths ? [...SOLD_WIDTHS_MM] : [], direction: v.direction, match: v.match, piping: v.piping })
+  choices.value = layChoices(jobs.job!, { widthsMm: v.widths ? [...SOLD_WIDTHS_MM] : [], direction: v.direction, match: v.match, piping: v.piping, joins: v.joins })
   lengths.value = new Map()
   together.value = null
   ask(choices.value.flatMap(({ problem }, key) => (problem ? [{ kind: 'lay' as const, key, problem, seconds: SECONDS }] : [])))
@@ -67,12 +67,15 @@ const rows = computed(() => {
   const all = choices.value.map((choice, key) => {
     const lengthMm = lengths.value.get(key)
     const bought = lengthMm ? clothCost(cloth, lengthMm) : null
-    return { choice, key, lengthMm, bought, areaM2: lengthMm ? (lengthMm * choice.widthMm) / 1e6 : null, isOwn: choice.widthMm === cloth.widthMm && choice.direction === jobs.job!.cloth.direction && choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') && choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') }
+    return { choice, key, lengthMm, bought, areaM2: lengthMm ? (lengthMm * choice.widthMm) / 1e6 : null, isOwn: choice.widthMm === cloth.widthMm && choice.direction === jobs.job!.cloth.direction && choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') && choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') && choice.stripJoins === jobs.job!.cloth.stripJoins }
   })
   const least = Math.min(...all.flatMap((r) => (r.areaM2 ? [r.areaM2] : [])))
   return all.map((r) => ({ ...r, isLeast: r.areaM2 === least }))
 })
-const words = (c: LayChoice) => [formatLength(c.widthMm, unit.value), c.direction === 'railroaded' ? 'railroaded' : 'up', ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []), ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : [])].join(' ')
+const words = (c: LayChoice) => [formatLength(c.widthMm, unit.value), c.direction === 'railroaded' ? 'railroaded' : 'up', ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []), ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : []), ...(varied.value.joins && c.isPiped ? [`${c.stripJoins} more joins`] : [])].join(' ')
+/** Takes a way of cutting over into the job; another width is another cloth, and is bought first. */
+const takeOver = (c: LayChoice) =>
+  jobs.edit({ says: `Cut ${words(c)}`, apply: (job) => ({ ...job, makeUp: { ...job.makeUp, piping: c.isPiped ? job.makeUp.piping : { kind: 'none' } }, cloth: { ...job.cloth, direction: c.direction, match: c.isMatched ? job.cloth.match : { kind: 'none' }, stripJoins: c.stripJoins } }) })
 const chart = computed(() => {
   const found = rows.value.filter((r) => r.lengthMm)
   return { labels: found.map((r) => words(r.choice)), datasets: [{ label: 'metres of cloth', data: found.map((r) => r.lengthMm! / 1000), backgroundColor: found.map((r) => (r.isOwn ? '#2a628f' : '#b9a77c')) }] }
@@ -83,6 +86,7 @@ const TICKS = [
   ['direction', 'both directions'],
   ['match', 'matched or not'],
   ['piping', 'piping or none'],
+  ['joins', 'piping in shorter strips'],
 ] as const
 </script>
 
@@ -95,20 +99,21 @@ const TICKS = [
     </div>
     <div v-if="rows.length > 0" class="side">
     <table class="close-table">
-      <thead><tr><th>Width, {{ unitName(unit) }}</th><th>Direction</th><th>Pattern</th><th>Piping</th><th class="n">Length</th><th class="n">Buy</th><th class="n">{{ jobs.job!.currency }}</th><th class="n">m²</th></tr></thead>
+      <thead><tr><th>Width, {{ unitName(unit) }}</th><th>Direction</th><th>Pattern</th><th>Piping</th><th class="n">Length</th><th class="n">Buy</th><th class="n">{{ jobs.job!.currency }}</th><th class="n">m²</th><th /></tr></thead>
       <tbody>
         <tr v-for="r in rows" :key="r.key" :class="{ own: r.isOwn }">
           <td>{{ formatLength(r.choice.widthMm, unit) }}</td>
           <td>{{ r.choice.direction === 'railroaded' ? 'railroaded' : 'up the roll' }}</td>
           <td>{{ r.choice.isMatched ? 'matched' : 'free' }}</td>
-          <td>{{ r.choice.isPiped ? 'piped' : 'none' }}</td>
+          <td>{{ !r.choice.isPiped ? 'none' : r.choice.stripJoins === 0 ? 'piped' : `piped, ${r.choice.stripJoins} more joins` }}</td>
           <template v-if="r.lengthMm && r.bought">
             <td class="n">{{ formatLengthWithUnit(r.lengthMm, unit) }}</td>
             <td class="n">{{ formatLengthWithUnit(r.bought.boughtMm, unit) }}</td>
             <td class="n">{{ r.bought.cost.toFixed(2) }}</td>
             <td class="n" :class="{ least: r.isLeast }">{{ trimmed(r.areaM2!, 2) }}</td>
+            <td><button v-if="r.choice.widthMm === jobs.job!.cloth.cloth.widthMm && !r.isOwn" type="button" class="plain-button" :aria-label="`Take ${words(r.choice)}`" @click="takeOver(r.choice)">Take</button></td>
           </template>
-          <td v-else colspan="4" class="quiet">{{ r.choice.problem === null ? 'cannot be worked' : r.lengthMm === null ? 'a piece is too wide or too long' : 'waits …' }}</td>
+          <td v-else colspan="5" class="quiet">{{ r.choice.problem === null ? 'cannot be worked' : r.lengthMm === null ? 'a piece is too wide or too long' : 'waits …' }}</td>
         </tr>
       </tbody>
     </table>

@@ -13,15 +13,17 @@ export interface StripSplit {
 
 /**
  * Splits a run into equal strips and turns a loop so that its joins stay off the front and as far
- * from corners as can be. A join takes `lossMm` of one strip.
+ * from corners as can be. A join takes `lossMm` of one strip; `more` joins beyond those needed make
+ * shorter strips, which go where long ones do not.
  */
-export function splitRun(run: PipingGroup, longestMm: number, lossMm: number): StripSplit {
+export function splitRun(run: PipingGroup, longestMm: number, lossMm: number, more = 0): StripSplit {
   const loss = given(lossMm, 'length', 'lost to a join')
+  const fewest = roundUp(over(plus(run.length, times(-1, loss)), plus(given(longestMm, 'length', 'longest strip on this cloth'), times(-1, loss))), 1, 'count')
   const strips = figure({
     id: 'piping.strips',
     label: run.isClosed ? 'Strips for one loop' : 'Strips for one run',
     quantity: 'count',
-    sum: roundUp(over(plus(run.length, times(-1, loss)), plus(given(longestMm, 'length', 'longest strip on this cloth'), times(-1, loss))), 1, 'count'),
+    sum: more === 0 ? fewest : plus(fewest, given(more, 'count', 'joins more than needed')),
     rule: 'each strip after the first loses a join',
   })
   const n = Math.max(1, strips.value)
