@@ -213,7 +213,7 @@ test('what the shop learns: proposed with its evidence, accepted, offered on a j
   }
   await page.goto('/learnt')
   const proposals = page.locator('[aria-label="Proposals"]')
-  await expect(proposals.getByRole('heading', { name: /boxed covers in Lamp-room ticking .* finish (6.9|7) mm too large to the metre in width/ })).toBeVisible()
+  await expect(proposals.getByRole('heading', { name: /Boxed covers in Lamp-room ticking .* finish (6.9|7) mm too large to the metre in width/ })).toBeVisible()
   await proposals.getByRole('button', { name: 'Accept' }).first().click()
   await expect(page.locator('[aria-label="Accepted"]')).toContainText('too large to the metre')
   await bench(page)

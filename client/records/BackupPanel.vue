@@ -42,7 +42,7 @@ const restore = (backup: Backup) => attempt(async () => {
 <template>
   <section class="sheet" aria-label="Backups">
     <div class="head"><h2>Backups</h2><button type="button" class="plain-button main" @click="make">Make one now</button></div>
-    <p class="quiet">One is made each day while the shop is open; the last thirty are kept in the folder "backups" beside the database.</p>
+    <p class="quiet">One is made each day while the shop is open; the last thirty are kept in a folder beside the database.</p>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <p v-if="done" role="status">{{ done }}</p>
     <ol>

@@ -62,7 +62,7 @@ describe('simulated shops', () => {
     const logs = (values: readonly number[]) => ({ fits: values.map((v, i): FitEvidence => ({ ...history(1, 0, 0).fits[0]!, ticket: `J-${i}`, planned: { widthMm: 1000, depthMm: 500, thicknessMm: 80 }, measured: { widthMm: 1000 * (1 + v), depthMm: null, thicknessMm: null } })), times: [], cloths: [] })
     const [found] = proposals(logs([...off.slice(1), 0.09]), [], TODAY)
     expect(found!.learned).toMatchObject({ kind: 'size', makeUp: 'boxed', clothId: 'moss-loop', depthShare: 0 })
-    expect(found!.says).toBe('boxed covers in Moss loop over Fulmar 35/120 finish 7 mm too large to the metre in width: cut them 0.7 % smaller.')
+    expect(found!.says).toBe('Boxed covers in Moss loop over Fulmar 35/120 finish 7 mm too large to the metre in width: cut them 0.7 % smaller.')
     expect(proposals(logs([0.0002, -0.0003, 0.0001, -0.0002, 0.0003, 0.09]), [], TODAY)).toEqual([])
   })
 

@@ -49,13 +49,15 @@ function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const found = ways.filter((w) => w.spread.isBias && Math.abs(w.spread.median) >= WORTH.size)
     if (found.length === 0) return []
     const shareOf = (way: 'widthMm' | 'depthMm') => limited(found.find((w) => w.way === way)?.spread.median ?? 0)
-    const says = `${first!.makeUp} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 100, 2)} %`).join(' and ')} ${found[0]!.spread.median > 0 ? 'smaller' : 'larger'}.`
+    const says = `${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 100, 2)} %`).join(' and ')} ${found[0]!.spread.median > 0 ? 'smaller' : 'larger'}.`
     const strongest = found.toSorted((a, b) => Math.abs(b.spread.median) - Math.abs(a.spread.median))[0]!
     return [{ learned: { kind: 'size', makeUp: first!.makeUp, clothId: first!.clothId, widthShare: shareOf('widthMm'), depthShare: shareOf('depthMm'), says: says.slice(0, 300), on: today }, says, evidence: strongest.own.map((r) => point(r, strongest.way)), spread: strongest.spread }]
   })
 }
 
 const point = (r: FitEvidence, way: 'widthMm' | 'depthMm') => ({ label: `${r.ticket}, cushion ${r.cushion}`, value: r.measured[way]! / r.planned[way] - 1, planned: r.planned[way], measured: r.measured[way]! })
+
+const sentence = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1)
 
 const limited = (share: number): number => Math.max(-0.1, Math.min(0.1, share))
 
@@ -88,7 +90,7 @@ function fitProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const middle = MIDDLE_OF_RIGHT + (rows[0]!.firmness === 'soft' ? 0.01 : 0)
     const spread = spreadOf(byJob(rows, (r) => r.fitShare! - middle))
     if (!spread.isBias || Math.abs(spread.median) < WORTH.fit) return []
-    const says = `${rows[0]!.firmness} foam: covers that were judged right squeeze it ${trimmed((middle + spread.median) * 100, 1)} %; the window moves by ${trimmed(spread.median * 100, 1)} %.`
+    const says = `${sentence(rows[0]!.firmness!)} foam: covers that were judged right squeeze it ${trimmed((middle + spread.median) * 100, 1)} %; the window moves by ${trimmed(spread.median * 100, 1)} %.`
     return [{ learned: { kind: 'fit-window', firmness: rows[0]!.firmness!, shiftShare: limited(spread.median), says, on: today }, says, evidence: rows.map((r) => ({ label: `${r.ticket}, cushion ${r.cushion}`, value: r.fitShare! - middle, planned: middle, measured: r.fitShare! })), spread }]
   })
 }

@@ -19,6 +19,9 @@ export interface Database {
   readonly close: () => Promise<void>
 }
 
+/** Backups lie beside their database, each database's by themselves: `shop.db` has `shop-backups`. */
+export const backupFolderOf = (file: string): string => path.join(path.dirname(path.resolve(file)), `${path.basename(file, path.extname(file))}-backups`)
+
 /** Opens (or makes) the database file, in WAL mode, and brings its tables up to date. */
 export async function openDatabase(file: string, migrations: string): Promise<Database> {
   mkdirSync(path.dirname(path.resolve(file)), { recursive: true })
@@ -52,7 +55,7 @@ async function soundOrThrow(client: Client, file: string): Promise<void> {
     (r) => String(r.rows[0]?.[0]),
     (error: unknown) => String(error instanceof Error ? error.message : error),
   )
-  if (says !== 'ok') throw new Error(`The database file ${file} is damaged (${says.slice(0, 120)}). It was not touched: put a copy from the folder "backups" beside it in its place.`)
+  if (says !== 'ok') throw new Error(`The database file ${file} is damaged (${says.slice(0, 120)}). It was not touched: put a copy from ${backupFolderOf(file)} in its place.`)
 }
 
 /** Copies every table of the other file over, in one transaction. Children before parents as they go, after them as they come. */

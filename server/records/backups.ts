@@ -3,7 +3,7 @@ import { copyFileSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { BackupContents, type Backup } from '../../contract/index.ts'
-import { openDatabase, type Database } from '../db/index.ts'
+import { backupFolderOf, openDatabase, type Database } from '../db/index.ts'
 
 export interface Backups {
   readonly list: () => readonly Backup[]
@@ -34,7 +34,7 @@ const LOOK_PATIENCE_MS = 30_000
 
 /** Dated copies beside the database, made by SQLite itself while it runs. */
 export function backupsOf(database: Database, { databaseFile, migrations, lookWorker, now }: BackupOptions): Backups {
-  const folder = path.join(path.dirname(path.resolve(databaseFile)), 'backups')
+  const folder = backupFolderOf(databaseFile)
   const fileOf = (name: string): string | null => (NAME.test(name) && list().some((b) => b.name === name) ? path.join(folder, name) : null)
   let timer: ReturnType<typeof setInterval> | undefined
 

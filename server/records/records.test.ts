@@ -7,6 +7,7 @@ import { unzipSync, zipSync } from 'fflate'
 import type { JobSummary} from '../../contract/index.ts';
 import { ArchiveLook, Backup, StoredJob } from '../../contract/index.ts'
 import { keepersBench } from '../../core/shop/index.ts'
+import { backupFolderOf } from '../db/index.ts'
 import { openTestShop, type TestShop } from '../testing/running-app.ts'
 
 let shop: TestShop
@@ -22,7 +23,7 @@ afterAll(async () => {
 const api = (of: TestShop = shop) => request(of.address)
 const create = async (title: string): Promise<StoredJob> => StoredJob.parse((await api().post('/api/jobs').send({ job: { ...keepersBench(), title }, reason: 'test' })).body)
 const titles = async (of: TestShop = shop) => ((await api(of).get('/api/jobs')).body as JobSummary[]).map((j) => j.title).toSorted()
-const backupsIn = (of: TestShop) => path.join(path.dirname(of.databaseFile), 'backups')
+const backupsIn = (of: TestShop) => backupFolderOf(of.databaseFile)
 const makeBackup = async () => Backup.parse((await api().post('/api/records/backups').expect(201)).body)
 const PNG = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
 
