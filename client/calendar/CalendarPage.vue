@@ -10,7 +10,7 @@ import { listJobs, openJob, saveJob } from '../api/jobs.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
 import DayField from '../ui/DayField.vue'
-import ShopHeader from '../ui/ShopHeader.vue'
+import ShopPage from '../ui/ShopPage.vue'
 import { dayOf } from '../ui/today.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 import WeeksDrawing from './WeeksDrawing.vue'
@@ -85,59 +85,45 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
 </script>
 
 <template>
-  <div class="store">
-    <ShopHeader title="Days">
+  <ShopPage title="Days" :failed="failed">
+    <template #tools>
       <button type="button" class="plain-button" aria-label="A week back" @click="shift(-7)">‹</button>
       <DayField :model-value="today" name="Planned from" @update:model-value="(d) => (today = d ?? dayOf(new Date()))" />
       <button type="button" class="plain-button" aria-label="A week on" @click="shift(7)">›</button>
-    </ShopHeader>
-    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <main>
-      <section class="sheet weeks" tabindex="0" role="region" aria-label="Weeks">
-        <WeeksDrawing v-if="planned.length > 0" :planned="planned" :calendar="calendar" :today="today" :days="DAYS_SHOWN" @move="move" @open="(id) => router.push(`/jobs/${id}/make`)" />
-        <p v-else class="quiet empty">No job is ordered or being made. On a job's bill, under "Days", say where it stands.</p>
+    </template>
+    <section class="sheet weeks" tabindex="0" role="region" aria-label="Weeks">
+      <WeeksDrawing v-if="planned.length > 0" :planned="planned" :calendar="calendar" :today="today" :days="DAYS_SHOWN" @move="move" @open="(id) => router.push(`/jobs/${id}/make`)" />
+      <p v-else class="quiet empty">No job is ordered or being made. On a job's bill, under "Days", say where it stands.</p>
+    </section>
+    <div class="below">
+      <section class="sheet" aria-label="Late">
+        <h2>Late</h2>
+        <ul><li v-for="p in late" :key="p.id"><RouterLink :to="`/jobs/${p.id}/bill`">{{ p.ticket }}</RouterLink> {{ p.finishesOn === null ? 'has no place in the years ahead' : `${p.lateDays} ${p.lateDays === 1 ? 'day' : 'days'}: ready ${p.finishesOn}, due ${p.dueOn}` }}. <span class="quiet">{{ p.why ? WHY[p.why] : '' }}</span></li></ul>
+        <p v-if="late.length === 0" class="quiet">Nothing: every due day is kept.</p>
       </section>
-      <div class="below">
-        <section class="sheet" aria-label="Late">
-          <h2>Late</h2>
-          <ul><li v-for="p in late" :key="p.id"><RouterLink :to="`/jobs/${p.id}/bill`">{{ p.ticket }}</RouterLink> {{ p.finishesOn === null ? 'has no place in the years ahead' : `${p.lateDays} ${p.lateDays === 1 ? 'day' : 'days'}: ready ${p.finishesOn}, due ${p.dueOn}` }}. <span class="quiet">{{ p.why ? WHY[p.why] : '' }}</span></li></ul>
-          <p v-if="late.length === 0" class="quiet">Nothing: every due day is kept.</p>
-        </section>
-        <section class="sheet" aria-label="Today">
-          <h2>Today</h2>
-          <p v-for="p in ordered" :key="p.id" class="fields-in-line"><span>Order {{ p.orderToday.join(' and ') }} for {{ p.ticket }}</span><button type="button" class="plain-button" @click="setOrdered(p.id)">Ordered</button></p>
-          <p v-for="p in begun" :key="p.id">Work on <RouterLink :to="`/jobs/${p.id}/make`">{{ p.ticket }} {{ nameOf(p.id) }}</RouterLink></p>
-          <p v-if="ordered.length + begun.length === 0" class="quiet">Nothing to order, nothing to begin.</p>
-        </section>
-        <section class="sheet" aria-label="Hours of the shop">
-          <h2>Hours of the shop</h2>
-          <table class="close-table hours">
-            <thead><tr><th /><th v-for="d in WEEKDAYS" :key="d">{{ d }}</th></tr></thead>
-            <tbody><tr v-for="r in RESOURCES" :key="r"><th scope="row">{{ PLACES[r] }}</th><td v-for="(h, i) in calendar.hours[r]" :key="i"><input class="text" :value="h" inputmode="decimal" :aria-label="`${PLACES[r]}, ${WEEKDAYS[i]}`" @change="setHours(r, i, $event)" /></td></tr></tbody>
-          </table>
-          <div class="fields-in-line"><label v-for="[key, label] in NUMBERS" :key="key" class="tick">{{ label }} <input class="text small" :value="numberOf(key)" inputmode="numeric" @change="setNumber(key, $event)" /></label></div>
-          <div class="fields-in-line"><span>Shut on</span><button v-for="h in calendar.holidays" :key="h" type="button" class="plain-button" :title="`Open on ${h} after all`" @click="change({ holidays: calendar.holidays.filter((x) => x !== h) })">{{ h }} ×</button><DayField v-model="holiday" name="Holiday" /><button type="button" class="plain-button" :disabled="!holiday" @click="addHoliday">Add</button></div>
-        </section>
-      </div>
-    </main>
-  </div>
+      <section class="sheet" aria-label="Today">
+        <h2>Today</h2>
+        <p v-for="p in ordered" :key="p.id" class="fields-in-line"><span>Order {{ p.orderToday.join(' and ') }} for {{ p.ticket }}</span><button type="button" class="plain-button" @click="setOrdered(p.id)">Ordered</button></p>
+        <p v-for="p in begun" :key="p.id">Work on <RouterLink :to="`/jobs/${p.id}/make`">{{ p.ticket }} {{ nameOf(p.id) }}</RouterLink></p>
+        <p v-if="ordered.length + begun.length === 0" class="quiet">Nothing to order, nothing to begin.</p>
+      </section>
+      <section class="sheet" aria-label="Hours of the shop">
+        <h2>Hours of the shop</h2>
+        <table class="close-table hours">
+          <thead><tr><th /><th v-for="d in WEEKDAYS" :key="d">{{ d }}</th></tr></thead>
+          <tbody><tr v-for="r in RESOURCES" :key="r"><th scope="row">{{ PLACES[r] }}</th><td v-for="(h, i) in calendar.hours[r]" :key="i"><input class="text" :value="h" inputmode="decimal" :aria-label="`${PLACES[r]}, ${WEEKDAYS[i]}`" @change="setHours(r, i, $event)" /></td></tr></tbody>
+        </table>
+        <div class="fields-in-line"><label v-for="[key, label] in NUMBERS" :key="key" class="tick">{{ label }} <input class="text small" :value="numberOf(key)" inputmode="numeric" @change="setNumber(key, $event)" /></label></div>
+        <div class="fields-in-line"><span>Shut on</span><button v-for="h in calendar.holidays" :key="h" type="button" class="plain-button" :title="`Open on ${h} after all`" @click="change({ holidays: calendar.holidays.filter((x) => x !== h) })">{{ h }} ×</button><DayField v-model="holiday" name="Holiday" /><button type="button" class="plain-button" :disabled="!holiday" @click="addHoliday">Add</button></div>
+      </section>
+    </div>
+  </ShopPage>
 </template>
 
 <style scoped>
-main {
-  flex: 1;
-  min-height: 0;
-  display: flex;
-  flex-direction: column;
-  gap: 12px;
-  padding: 12px 18px;
-  overflow: auto;
-}
-
 .weeks {
   overflow: auto;
-  flex: 1 0 auto;
-  max-height: 60%;
+  max-height: 56vh;
   min-height: 240px;
 }
 
@@ -149,10 +135,6 @@ main {
   display: grid;
   grid-template-columns: 1fr 1fr 1.4fr;
   gap: 12px;
-}
-
-.below section {
-  padding: 10px 14px;
 }
 
 ul {

@@ -4,7 +4,7 @@ import type { Cloth } from '../../contract/index.ts'
 import { repeatOf } from '../../core/cloth/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
-import ShopHeader from '../ui/ShopHeader.vue'
+import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
 import ClothDialog from './ClothDialog.vue'
 import ClothSwatch from './ClothSwatch.vue'
@@ -29,34 +29,21 @@ const supplyWords = ({ supply }: Cloth) => (supply.kind === 'to-buy' ? 'bought a
 </script>
 
 <template>
-  <div class="store">
-    <ShopHeader title="Cloth store">
+  <ShopPage title="Cloth store" :failed="failed" columns="repeat(auto-fill, minmax(270px, 1fr))">
+    <template #tools>
       <button type="button" class="plain-button main" @click="open = newCloth()">New cloth</button>
-    </ShopHeader>
-    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <main>
-      <button v-for="c in cloths" :key="c.id" type="button" class="card sheet" @click="open = c">
-        <ClothSwatch :cloth="c" :height="120" />
-        <strong>{{ c.name }}</strong>
-        <span class="quiet">{{ formatLengthWithUnit(c.widthMm, units) }} wide, {{ repeatWords(c) }}{{ c.nap === 'one-way' ? ', one-way' : '' }}</span>
-        <span class="quiet">{{ supplyWords(c) }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }}, {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span>
-      </button>
-    </main>
-    <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />
-  </div>
+    </template>
+    <button v-for="c in cloths" :key="c.id" type="button" class="card sheet" @click="open = c">
+      <ClothSwatch :cloth="c" :height="120" />
+      <strong>{{ c.name }}</strong>
+      <span class="quiet">{{ formatLengthWithUnit(c.widthMm, units) }} wide, {{ repeatWords(c) }}{{ c.nap === 'one-way' ? ', one-way' : '' }}</span>
+      <span class="quiet">{{ supplyWords(c) }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }}, {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span>
+    </button>
+  <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />
+  </ShopPage>
 </template>
 
 <style scoped>
-main {
-  flex: 1;
-  overflow: auto;
-  padding: 18px;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
-  gap: 16px;
-  align-content: start;
-}
-
 .card {
   display: grid;
   gap: 4px;
@@ -72,5 +59,4 @@ main {
 .card:focus-visible {
   border-color: var(--chalk);
 }
-
 </style>

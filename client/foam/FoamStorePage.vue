@@ -5,7 +5,7 @@ import { ageingOf, firmnessOf, hardnessOf, supportFactorOf } from '../../core/fi
 import { writeCatalogue } from '../../core/formats/index.ts'
 import { sheetSize } from '../../core/lists/index.ts'
 import { useShop } from '../stores/shop.ts'
-import ShopHeader from '../ui/ShopHeader.vue'
+import ShopPage from '../ui/ShopPage.vue'
 import { download } from '../ui/download.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 import GradeDialog from './GradeDialog.vue'
@@ -36,76 +36,60 @@ async function readFile(event: Event): Promise<void> {
 </script>
 
 <template>
-  <div class="store">
-    <ShopHeader title="Foam store">
+  <ShopPage title="Foam store" :failed="failed">
+    <template #tools>
       <button type="button" class="plain-button" @click="saveFile">Catalogue as a spreadsheet</button>
       <button type="button" class="plain-button" @click="picker?.click()">Read a spreadsheet</button>
       <input ref="picker" type="file" accept=".csv,.txt,text/csv" hidden @change="readFile" />
-    </ShopHeader>
-    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <main>
-      <section class="sheet">
-        <div class="head"><h2>Grades to order</h2><button type="button" class="plain-button main" @click="grade = newGrade()">New grade</button></div>
-        <table>
-          <thead>
-            <tr><th>Grade</th><th>Family</th><th class="n">kg/m³</th><th class="n">N at 40 %</th><th>Feel</th><th class="n">Support</th><th>Places</th><th>Life</th><th>Thicknesses, mm</th><th class="n">a m³</th></tr>
-          </thead>
-          <tbody>
-            <tr v-for="g in grades" :key="g.id">
-              <th scope="row"><button type="button" class="name" @click="grade = g">{{ g.name }}</button><span v-if="g.combustionModified" class="quiet"> combustion modified</span></th>
-              <td>{{ g.family }}</td>
-              <td class="n">{{ g.densityKgM3 }}</td>
-              <td class="n">{{ Math.round(hardnessOf(g)) }}</td>
-              <td>{{ firmnessOf(hardnessOf(g)) }}</td>
-              <td class="n">{{ supportFactorOf(g).toFixed(1) }}</td>
-              <td>{{ g.exposures.join(', ') }}</td>
-              <td>{{ ageingOf(g).years }} years</td>
-              <td>{{ g.thicknessesMm.join(', ') }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span></td>
-              <td class="n">{{ g.pricePerM3.toFixed(0) }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
-      <section class="sheet">
-        <div class="head"><h2>On the rack</h2><button type="button" class="plain-button main" @click="stock = newStock(grades)">New piece</button></div>
-        <table v-if="pieces.length > 0">
-          <thead>
-            <tr><th>Piece</th><th>Kind</th><th>Grade</th><th>Usable</th><th class="n">Count</th><th>Cut-outs</th></tr>
-          </thead>
-          <tbody>
-            <tr v-for="s in pieces" :key="s.id">
-              <th scope="row"><button type="button" class="name" @click="stock = s">{{ s.name }}</button></th>
-              <td>{{ s.kind }}</td>
-              <td>{{ nameOf(s.gradeId) }}</td>
-              <td>{{ sheetSize(s, s.thicknessMm, units) }}</td>
-              <td class="n">{{ s.count }}</td>
-              <td>{{ s.cutOuts.length === 0 ? 'none' : s.cutOuts.length }}</td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-else class="quiet">Nothing yet. Opened sheets, mattresses, toppers and remnants noted here are offered wherever a job uses their grade.</p>
-      </section>
-    </main>
-    <GradeDialog v-if="grade" :grade="grade" :is-new="!grades.some((g) => g.id === grade!.id)" @close="grade = null" />
-    <StockDialog v-if="stock" :piece="stock" :is-new="!pieces.some((s) => s.id === stock!.id)" @close="stock = null" />
-    <ImportDialog v-if="imported" :file="imported" @close="imported = null" />
-  </div>
+    </template>
+    <section class="sheet">
+      <div class="head"><h2>Grades to order</h2><button type="button" class="plain-button main" @click="grade = newGrade()">New grade</button></div>
+      <table>
+        <thead>
+          <tr><th>Grade</th><th>Family</th><th class="n">kg/m³</th><th class="n">N at 40 %</th><th>Feel</th><th class="n">Support</th><th>Places</th><th>Life</th><th>Thicknesses, mm</th><th class="n">a m³</th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="g in grades" :key="g.id">
+            <th scope="row"><button type="button" class="thing-name" @click="grade = g">{{ g.name }}</button><span v-if="g.combustionModified" class="quiet"> combustion modified</span></th>
+            <td>{{ g.family }}</td>
+            <td class="n">{{ g.densityKgM3 }}</td>
+            <td class="n">{{ Math.round(hardnessOf(g)) }}</td>
+            <td>{{ firmnessOf(hardnessOf(g)) }}</td>
+            <td class="n">{{ supportFactorOf(g).toFixed(1) }}</td>
+            <td>{{ g.exposures.join(', ') }}</td>
+            <td>{{ ageingOf(g).years }} years</td>
+            <td>{{ g.thicknessesMm.join(', ') }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span></td>
+            <td class="n">{{ g.pricePerM3.toFixed(0) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section class="sheet">
+      <div class="head"><h2>On the rack</h2><button type="button" class="plain-button main" @click="stock = newStock(grades)">New piece</button></div>
+      <table v-if="pieces.length > 0">
+        <thead>
+          <tr><th>Piece</th><th>Kind</th><th>Grade</th><th>Usable</th><th class="n">Count</th><th>Cut-outs</th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="s in pieces" :key="s.id">
+            <th scope="row"><button type="button" class="thing-name" @click="stock = s">{{ s.name }}</button></th>
+            <td>{{ s.kind }}</td>
+            <td>{{ nameOf(s.gradeId) }}</td>
+            <td>{{ sheetSize(s, s.thicknessMm, units) }}</td>
+            <td class="n">{{ s.count }}</td>
+            <td>{{ s.cutOuts.length === 0 ? 'none' : s.cutOuts.length }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else class="quiet">Nothing yet. Opened sheets, mattresses, toppers and remnants noted here are offered wherever a job uses their grade.</p>
+    </section>
+  <GradeDialog v-if="grade" :grade="grade" :is-new="!grades.some((g) => g.id === grade!.id)" @close="grade = null" />
+  <StockDialog v-if="stock" :piece="stock" :is-new="!pieces.some((s) => s.id === stock!.id)" @close="stock = null" />
+  <ImportDialog v-if="imported" :file="imported" @close="imported = null" />
+  </ShopPage>
 </template>
 
 <style scoped>
-main {
-  flex: 1;
-  overflow: auto;
-  padding: 18px;
-  display: grid;
-  gap: 18px;
-  align-content: start;
-}
-
-section {
-  padding: 12px 16px;
-}
-
 .head {
   display: flex;
   justify-content: space-between;
@@ -133,15 +117,4 @@ thead th {
 .n {
   text-align: right;
 }
-
-.name {
-  border: 0;
-  background: none;
-  padding: 0;
-  min-height: 32px;
-  color: var(--chalk);
-  font-weight: 600;
-  cursor: pointer;
-}
-
 </style>

@@ -5,7 +5,7 @@ import { evidenceOf, joined, LEAST_LOGS, proposals } from '../../core/learning/i
 import { listJobs } from '../api/jobs.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
-import ShopHeader from '../ui/ShopHeader.vue'
+import ShopPage from '../ui/ShopPage.vue'
 import { dayOf } from '../ui/today.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 import EvidenceChart from './EvidenceChart.vue'
@@ -35,49 +35,30 @@ const keep = (list: readonly Learned[]) =>
 </script>
 
 <template>
-  <div class="store">
-    <ShopHeader title="Learnt" />
-    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <main>
-      <div>
-        <section class="sheet" aria-label="Proposals">
-          <h2>What the logs say</h2>
-          <p class="quiet">From {{ evidence.fits.length }} measured cushions, {{ evidence.times.length }} timed steps and {{ evidence.cloths.length }} cloths. Nothing is proposed from fewer than {{ LEAST_LOGS }} jobs, nor where chance alone would do it; nothing is changed until you accept it.</p>
-          <article v-for="p in found" :key="p.says">
-            <h3>{{ p.says }}</h3>
-            <p>{{ p.spread.count }} jobs, median {{ (p.spread.median * 100).toFixed(1) }} %, spread {{ (p.spread.spread * 100).toFixed(1) }} %.</p>
-            <EvidenceChart :proposal="p" />
-            <button type="button" class="plain-button main" @click="keep([...learned, p.learned])">Accept</button>
-          </article>
-          <p v-if="found.length === 0">There is nothing to propose.</p>
-        </section>
-        <section class="sheet" aria-label="Accepted">
-          <h2>Accepted</h2>
-          <ul v-if="learned.length > 0"><li v-for="(l, i) in learned" :key="i">{{ l.says }} <span class="quiet">{{ l.on }}</span> <button type="button" class="plain-button" @click="keep(learned.filter((_, n) => n !== i))">Take back</button></li></ul>
-          <p v-else class="quiet">Nothing yet. Sizes and fit windows are offered on the make-up of a job; rates and waste count everywhere at once.</p>
-        </section>
-      </div>
-      <RateTable />
-    </main>
-  </div>
+  <ShopPage title="Learnt" :failed="failed" columns="minmax(0, 1.6fr) minmax(320px, 1fr)">
+    <div>
+      <section class="sheet" aria-label="Proposals">
+        <h2>What the logs say</h2>
+        <p class="quiet">From {{ evidence.fits.length }} measured cushions, {{ evidence.times.length }} timed steps and {{ evidence.cloths.length }} cloths. Nothing is proposed from fewer than {{ LEAST_LOGS }} jobs, nor where chance alone would do it; nothing is changed until you accept it.</p>
+        <article v-for="p in found" :key="p.says">
+          <h3>{{ p.says }}</h3>
+          <p>{{ p.spread.count }} jobs, median {{ (p.spread.median * 100).toFixed(1) }} %, spread {{ (p.spread.spread * 100).toFixed(1) }} %.</p>
+          <EvidenceChart :proposal="p" />
+          <button type="button" class="plain-button main" @click="keep([...learned, p.learned])">Accept</button>
+        </article>
+        <p v-if="found.length === 0">There is nothing to propose.</p>
+      </section>
+      <section class="sheet" aria-label="Accepted">
+        <h2>Accepted</h2>
+        <ul v-if="learned.length > 0"><li v-for="(l, i) in learned" :key="i">{{ l.says }} <span class="quiet">{{ l.on }}</span> <button type="button" class="plain-button" @click="keep(learned.filter((_, n) => n !== i))">Take back</button></li></ul>
+        <p v-else class="quiet">Nothing yet. Sizes and fit windows are offered on the make-up of a job; rates and waste count everywhere at once.</p>
+      </section>
+    </div>
+    <RateTable />
+  </ShopPage>
 </template>
 
 <style scoped>
-main {
-  flex: 1;
-  overflow: auto;
-  padding: 14px 18px;
-  display: grid;
-  grid-template-columns: minmax(0, 1.6fr) minmax(320px, 1fr);
-  gap: 14px;
-  align-items: start;
-}
-
-section {
-  padding: 12px 16px;
-  margin-bottom: 14px;
-}
-
 article {
   border-top: 1px solid var(--paper-edge);
   padding: 10px 0;

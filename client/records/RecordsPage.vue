@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
 import { useShop } from '../stores/shop.ts'
-import ShopHeader from '../ui/ShopHeader.vue'
+import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
 import AccessPanel from './AccessPanel.vue'
 import ArchivePanel from './ArchivePanel.vue'
@@ -15,37 +15,12 @@ onMounted(() => attempt(() => shop.open()))
 </script>
 
 <template>
-  <div class="store">
-    <ShopHeader title="Records" />
-    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <main>
-      <BackupPanel />
-      <div>
-        <ArchivePanel />
-        <ListsPanel />
-        <AccessPanel />
-      </div>
-    </main>
-  </div>
+  <ShopPage title="Records" :failed="failed" columns="1fr 1fr">
+    <BackupPanel />
+    <div>
+      <ArchivePanel />
+      <ListsPanel />
+      <AccessPanel />
+    </div>
+  </ShopPage>
 </template>
-
-<style scoped>
-main {
-  flex: 1;
-  overflow: auto;
-  padding: 14px 18px;
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 14px;
-  align-items: start;
-}
-
-main :deep(section) {
-  padding: 12px 16px;
-  margin-bottom: 14px;
-}
-
-main :deep(h2) {
-  margin-bottom: 8px;
-}
-</style>

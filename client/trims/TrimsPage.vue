@@ -7,7 +7,7 @@ import { listJobs } from '../api/jobs.ts'
 import { stockMoves } from '../api/stock.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
-import ShopHeader from '../ui/ShopHeader.vue'
+import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
 import { shelfRows } from './shelf-rows.ts'
 import SupplierPanel from './SupplierPanel.vue'
@@ -36,66 +36,39 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
 </script>
 
 <template>
-  <div class="store">
-    <ShopHeader title="Trims"><button type="button" class="plain-button main" :disabled="!shop.lists" @click="open = newTrim()">New thing</button></ShopHeader>
-    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <main>
-      <section class="sheet" aria-label="On the shelf">
-        <table class="close-table">
-          <thead><tr><th>Thing</th><th>For</th><th class="n">In hand</th><th class="n">Kept for jobs</th><th class="n">Free</th><th class="n">Order at</th><th class="n">Price, {{ currency }}</th></tr></thead>
-          <tbody>
-            <tr v-for="r in rows" :key="r.trim.id" :class="{ low: r.isLow }">
-              <th scope="row"><button type="button" class="name" @click="open = r.trim">{{ r.trim.name }}</button></th>
-              <td>{{ r.trim.use.replaceAll('-', ' ') }}</td>
-              <td class="n">{{ say(r.trim.inHand, r.trim.unit) }}</td>
-              <td class="n"><span :title="r.keptFor.join(', ')">{{ r.kept > 0 ? say(r.kept, r.trim.unit) : '' }}</span></td>
-              <td class="n">{{ say(r.free, r.trim.unit) }}</td>
-              <td class="n">{{ r.trim.reorderAt > 0 ? say(r.trim.reorderAt, r.trim.unit) : '' }}</td>
-              <td class="n">{{ r.trim.price.toFixed(r.trim.price < 0.1 ? 3 : 2) }}</td>
-            </tr>
-          </tbody>
-        </table>
+  <ShopPage title="Trims" :failed="failed" columns="minmax(0, 1.7fr) minmax(320px, 1fr)">
+    <template #tools>
+      <button type="button" class="plain-button main" :disabled="!shop.lists" @click="open = newTrim()">New thing</button>
+    </template>
+    <section class="sheet" aria-label="On the shelf">
+      <table class="close-table">
+        <thead><tr><th>Thing</th><th>For</th><th class="n">In hand</th><th class="n">Kept for jobs</th><th class="n">Free</th><th class="n">Order at</th><th class="n">Price, {{ currency }}</th></tr></thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.trim.id" :class="{ low: r.isLow }">
+            <th scope="row"><button type="button" class="thing-name" @click="open = r.trim">{{ r.trim.name }}</button></th>
+            <td>{{ r.trim.use.replaceAll('-', ' ') }}</td>
+            <td class="n">{{ say(r.trim.inHand, r.trim.unit) }}</td>
+            <td class="n"><span :title="r.keptFor.join(', ')">{{ r.kept > 0 ? say(r.kept, r.trim.unit) : '' }}</span></td>
+            <td class="n">{{ say(r.free, r.trim.unit) }}</td>
+            <td class="n">{{ r.trim.reorderAt > 0 ? say(r.trim.reorderAt, r.trim.unit) : '' }}</td>
+            <td class="n">{{ r.trim.price.toFixed(r.trim.price < 0.1 ? 3 : 2) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <aside>
+      <SupplierPanel :rows="rows" />
+      <section class="sheet" aria-label="Stock book">
+        <h2>Stock book</h2>
+        <ol v-if="moves.length > 0"><li v-for="m in moves" :key="m.id"><b>{{ m.says }}</b> <span class="quiet">{{ new Date(m.at).toLocaleString() }}</span><br />{{ m.lines.join('; ') }}</li></ol>
+        <p v-else class="quiet">Nothing was taken yet. "Cut & buy" of a job takes what it needs off the shelves.</p>
       </section>
-      <aside>
-        <SupplierPanel :rows="rows" />
-        <section class="sheet" aria-label="Stock book">
-          <h2>Stock book</h2>
-          <ol v-if="moves.length > 0"><li v-for="m in moves" :key="m.id"><b>{{ m.says }}</b> <span class="quiet">{{ new Date(m.at).toLocaleString() }}</span><br />{{ m.lines.join('; ') }}</li></ol>
-          <p v-else class="quiet">Nothing was taken yet. "Cut & buy" of a job takes what it needs off the shelves.</p>
-        </section>
-      </aside>
-    </main>
-    <TrimDialog v-if="open" :trim="open" :is-new="!(shop.lists?.trims ?? []).some((t) => t.id === open!.id)" @close="open = null" />
-  </div>
+    </aside>
+  <TrimDialog v-if="open" :trim="open" :is-new="!(shop.lists?.trims ?? []).some((t) => t.id === open!.id)" @close="open = null" />
+  </ShopPage>
 </template>
 
 <style scoped>
-main {
-  flex: 1;
-  overflow: auto;
-  padding: 14px 18px;
-  display: grid;
-  grid-template-columns: minmax(0, 1.7fr) minmax(320px, 1fr);
-  gap: 14px;
-  align-items: start;
-}
-
-section {
-  padding: 10px 14px;
-  margin-bottom: 14px;
-}
-
-.name {
-  border: 0;
-  background: none;
-  padding: 0;
-  min-height: 32px;
-  color: var(--chalk);
-  font-weight: 600;
-  text-align: left;
-  cursor: pointer;
-}
-
 .low td,
 .low th {
   background: var(--rust-wash);

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Job } from '../../contract/index.ts'
 import { newSeat, reading, shapedSeat } from '../job/index.ts'
-import { areaOf, atHeight, bevelVolume, boxOf, edgeLength, slantOf, vertex, at } from '../outline/index.ts'
+import { areaOf, atHeight, bevelVolume, boxOf, edgeLength, slantOf, vertex, at, hasArcs } from '../outline/index.ts'
 import { planJob } from '../plan.ts'
 import { reshape } from '../seat/index.ts'
 import { demoJobs, keepersBench } from '../shop/index.ts'
@@ -130,8 +130,9 @@ describe('the five checks on any shape', () => {
             expect(part!.topTo - part!.topFrom).toBeCloseTo(edgeLength(wall.top, i), 1)
           })
           const strips = cover.panels.filter((p) => p.role !== 'plate').reduce((sum, p) => sum + areaOf(p.finished), 0)
-          // A strip of a bowed side that leans is drawn with arcs: on ten thousand seats it was once 0.44 % off, a third of a millimetre of its height.
-          expect(Math.abs(strips - wallArea(wall))).toBeLessThan(0.006 * strips)
+          // Where bows and leaning sides meet a strip is drawn with arcs: on ten thousand seats it was once 0.44 % off, a third of a millimetre of its height.
+          const isTwisted = hasArcs(wall.foot) && cover.solid.edges.some((e) => e.leanRad !== 0)
+          expect(Math.abs(strips - wallArea(wall))).toBeLessThan((isTwisted ? 0.006 : 0.0005) * strips)
         }
       }),
       { numRuns: 150 },

@@ -26,7 +26,7 @@ const washWords = ({ across, along }: { across: number; along: number }, washed:
 <template>
   <section class="block-labels">
     <h2>Cover labels</h2>
-    <ul class="cover-labels">
+    <ul class="cover-labels labels-to-cut">
       <li v-for="l in labels" :key="l.number">
         <QrCode :text="address('fit')" />
         <b>{{ jobs.job!.ticket }} cover {{ l.number }} of {{ labels.length }}</b>
@@ -41,21 +41,6 @@ const washWords = ({ across, along }: { across: number; along: number }, washed:
 </template>
 
 <style scoped>
-.cover-labels {
-  list-style: none;
-  margin: 8px 0;
-  padding: 0;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
-  gap: 10px;
-}
-
-li {
-  border: 1px dashed var(--ink-soft);
-  padding: 8px 10px;
-  break-inside: avoid;
-}
-
 h2 {
   font-size: 20px;
 }

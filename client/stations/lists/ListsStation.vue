@@ -55,7 +55,7 @@ const print = () => window.print()
       <section v-if="labels.length > 0" class="block-labels">
         <h2>Block labels</h2>
         <p class="quiet">Cut apart, one on the top face of each block, its arrow to the front. <template v-if="!isReachable">The codes open this job on this machine; phones reach it once the shop is open to the network (Records).</template></p>
-        <ul class="labels">
+        <ul class="labels labels-to-cut">
           <li v-for="l in labels" :key="l.block">
             <QrCode :text="address('filling')" />
             <b>{{ job.ticket }} block {{ l.block }}</b> <span class="arrow">↓ front</span>
@@ -160,21 +160,6 @@ thead th {
 
 h2 {
   font-size: 20px;
-}
-
-.labels {
-  list-style: none;
-  margin: 8px 0;
-  padding: 0;
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
-  gap: 10px;
-}
-
-.labels li {
-  border: 1px dashed var(--ink-soft);
-  padding: 8px 10px;
-  break-inside: avoid;
 }
 
 .arrow {

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import ShopHeader from './ShopHeader.vue'
+
+/** A page of the shop: its head, what went wrong, and sheets in as many columns as it wants. */
+defineProps<{ title: string; failed: string; columns?: string }>()
+</script>
+
+<template>
+  <div class="shop-page">
+    <ShopHeader :title="title"><slot name="tools" /></ShopHeader>
+    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <main :style="{ gridTemplateColumns: columns ?? 'minmax(0, 1fr)' }"><slot /></main>
+  </div>
+</template>
+
+<style scoped>
+.shop-page {
+  height: 100%;
+  display: flex;
+  flex-direction: column;
+}
+
+.failed {
+  margin: 0;
+  padding: 8px 18px;
+  background: var(--rust-wash);
+  color: var(--rust);
+}
+
+main {
+  flex: 1;
+  overflow: auto;
+  padding: 14px 18px;
+  display: grid;
+  gap: 14px;
+  align-items: start;
+  align-content: start;
+}
+
+main :deep(section.sheet) {
+  padding: 10px 16px 12px;
+}
+
+main :deep(section.sheet + section.sheet) {
+  margin-top: 14px;
+}
+
+main :deep(section.sheet > h2) {
+  margin-bottom: 6px;
+}
+</style>
