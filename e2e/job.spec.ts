@@ -226,7 +226,7 @@ test('no station breaks the accessibility rules, and none is blank at 1024 px', 
   await page.setViewportSize({ width: 1024, height: 768 })
   await page.goto('/')
   await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
-  for (const name of ['Measure', 'Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy']) {
+  for (const name of ['Measure', 'Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill']) {
     await station(page, name)
     await expect(page.locator('main .sheet').first()).toBeVisible()
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { saved, start, station, typeLine } from './steps.ts'
 
@@ -249,4 +250,31 @@ test('a shop on the network asks for its passphrase, and a viewer changes nothin
     child.kill('SIGKILL')
     rmSync(folder, { recursive: true, force: true })
   }
+})
+
+test('the pages of the shop keep the accessibility rules, and none is too wide at 1024 px', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 })
+  for (const path of ['/', '/calendar', '/trims', '/learnt', '/records', '/cloth', '/come-in']) {
+    await page.goto(path)
+    await expect(page.locator('h1')).toBeVisible()
+    await page.waitForLoadState('networkidle', { timeout: 3000 }).catch(() => undefined)
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+    expect(violations.map((v) => `${path}: ${v.id} ${v.nodes[0]!.html}`)).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), path).toBeLessThanOrEqual(0)
+  }
+})
+
+test('on paper a work order is its steps with boxes, and a quote its paper alone', async ({ page }) => {
+  await bench(page)
+  await station(page, 'Make')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('heading', { name: /work order/ })).toBeVisible()
+  await expect(page.getByText('Seam A: zip into the gusset')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Start the clock' })).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+  await station(page, 'Bill')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('article', { name: 'Quote for the customer' })).toBeVisible()
+  await expect(page.getByText('An hour earns')).toBeHidden()
+  await expect(page.locator('.spine')).toBeHidden()
 })

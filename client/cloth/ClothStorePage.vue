@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
-import type { Cloth } from '../../contract/index.ts'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import type { Cloth, JobSummary } from '../../contract/index.ts'
 import { repeatOf } from '../../core/cloth/index.ts'
+import { isOpen } from '../../core/card/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../core/units/index.ts'
+import { listJobs } from '../api/jobs.ts'
 import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
@@ -17,7 +19,16 @@ const open = ref<Cloth | null>(null)
 const cloths = computed(() => shop.lists?.cloths ?? [])
 const units = computed(() => shop.lists?.settings.units ?? 'mm')
 
-onMounted(() => attempt(() => shop.open()))
+const jobs = shallowRef<readonly JobSummary[]>([])
+onMounted(() => attempt(async () => {
+  await shop.open()
+  jobs.value = await listJobs()
+}))
+/** What open jobs will cut from a cloth in hand. */
+const keptWords = ({ id }: Cloth) => {
+  const own = jobs.value.filter((j) => isOpen(j.card) && !j.card.stockTaken).flatMap((j) => j.card.needs.cloths.filter((c) => c.id === id).map((c) => ({ ticket: j.ticket, mm: c.mm })))
+  return own.length === 0 ? '' : `, ${formatLengthWithUnit(own.reduce((sum, c) => sum + c.mm, 0), units.value)} kept for ${own.map((c) => c.ticket).join(', ')}`
+}
 const repeatWords = (cloth: Cloth) => {
   const [across, along] = [repeatOf(cloth, 'across'), repeatOf(cloth, 'along')]
   const mm = (v: number) => formatLength(v, units.value)
@@ -37,7 +48,7 @@ const supplyWords = ({ supply }: Cloth) => (supply.kind === 'to-buy' ? 'bought a
       <ClothSwatch :cloth="c" :height="120" />
       <strong>{{ c.name }}</strong>
       <span class="quiet">{{ formatLengthWithUnit(c.widthMm, units) }} wide, {{ repeatWords(c) }}{{ c.nap === 'one-way' ? ', one-way' : '' }}</span>
-      <span class="quiet">{{ supplyWords(c) }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }}, {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span>
+      <span class="quiet">{{ supplyWords(c) }}{{ keptWords(c) }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }}, {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span>
     </button>
   <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />
   </ShopPage>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { trimmed } from '../../../core/units/index.ts'
+import { figure, given, over } from '../../../core/working/index.ts'
 import LessonNotes from '../../job/LessonNotes.vue'
 import { useDesign } from '../../stores/design.ts'
 import { useSeam } from '../../stores/seam.ts'
@@ -38,6 +39,7 @@ function choose(id: string | null): void {
   seam.letter = seamLetter ?? null
 }
 const step = (by: 1 | -1) => choose(rows.value[Math.min(rows.value.length - 1, Math.max(0, place.value - 1 + by))]!.step.id)
+const each = computed(() => figure({ id: 'minutes.each', label: 'Work on one cushion', quantity: 'time', sum: over(planned.value, given(plan.value!.cushions.count, 'count', 'cushions')), rule: 'shared out evenly' }))
 const heading = computed(() => `${jobs.job!.ticket} ${jobs.job!.title}: work order`)
 const print = () => window.print()
 </script>
@@ -47,7 +49,7 @@ const print = () => window.print()
     <div class="drawing sheet no-print">
       <div class="head">
         <progress :value="progress.done" :max="progress.of" aria-label="Steps done" />
-        <span>{{ progress.done }} of {{ progress.of }} done, <FigureValue :figure="planned" bare /> planned, {{ trimmed(workedMin / 60, 1) }} h worked</span>
+        <span>{{ progress.done }} of {{ progress.of }} done, <FigureValue :figure="planned" bare /> planned, <FigureValue :figure="each" bare /> a cushion, {{ trimmed(workedMin / 60, 1) }} h worked</span>
         <span class="gap" />
         <button type="button" class="plain-button" aria-label="The step before" @click="step(-1)">‹</button>
         <button type="button" class="plain-button" aria-label="The next step" @click="step(1)">›</button>
