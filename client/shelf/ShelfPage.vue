@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn, useIntersectionObserver, useLocalStorage } from '@vueuse/core'
+import { useDebounceFn, useIntersectionObserver, useLocalStorage, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { JobSummary, Seat } from '../../contract/index.ts'
@@ -48,11 +48,21 @@ const found = computed(() => findJobs(jobs.value, { text: text.value, stage: sta
 const customer = computed(() => (text.value.trim() !== '' && new Set(found.value.map((j) => j.customer)).size === 1 ? found.value[0]!.customer : ''))
 const furniture = computed(() => (customer.value ? furnitureOf(jobs.value, customer.value) : []))
 
-/** Tickets are hung up as they come into sight. */
+/** The first tickets hang at once, more while nobody types, the rest as they come into sight. */
 const A_BATCH = 24
+const HUNG_BY_ITSELF = 240
 const shown = ref(A_BATCH)
 const end = ref<HTMLElement | null>(null)
-watch(found, () => (shown.value = A_BATCH))
+const { start: hangMoreLater } = useTimeoutFn(hangMore, 60, { immediate: false })
+watch(found, () => {
+  shown.value = A_BATCH
+  hangMoreLater()
+})
+function hangMore(): void {
+  if (shown.value >= Math.min(found.value.length, HUNG_BY_ITSELF)) return
+  shown.value += A_BATCH
+  hangMoreLater()
+}
 useIntersectionObserver(end, ([entry]) => entry?.isIntersecting && (shown.value += A_BATCH))
 
 const readJobs = async () => {

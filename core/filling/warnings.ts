@@ -1,5 +1,5 @@
 import type { Filling, FoamFilling, Load } from '../../contract/index.ts'
-import { keepsShape } from '../outline/index.ts'
+import { isSimple, keepsShape, type Outline } from '../outline/index.ts'
 import { HEAVY_KG, LONG_MM, type Cushions } from '../seat/index.ts'
 import type { Warning } from '../warning/index.ts'
 import type { CuttingPlan } from './cutting/index.ts'
@@ -59,7 +59,7 @@ function sizingWarnings({ school }: FoamFilling, plans: readonly FoamPlan[], cus
 }
 
 function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
-  const lost = (what: 'block' | 'cover') => plans.some(({ sizing }, i) => !keepsShape(cushions.designs[i]!.solid.outline, sizing[what].outline))
+  const lost = (what: 'block' | 'cover') => plans.some(({ sizing }, i) => isLost(cushions.designs[i]!.solid.outline, sizing[what].outline))
   return [...(lost('cover') ? [{ ...at('stop'), code: 'cover-outline-lost' } as const] : []), ...(lost('block') ? [{ ...at('stop'), code: 'block-outline-lost' } as const] : [])]
 }
 
@@ -107,3 +107,6 @@ function safetyWarnings(filling: Filling, plans: readonly FillingPlan[], cutting
   if (filling.kind === 'foam' && filling.old) warnings.push({ ...at('safety'), code: 'old-foam-dust' })
   return warnings
 }
+
+/** An edge that shrank to nothing is a corner now; one that turned round or crosses others is lost. */
+const isLost = (before: Outline, after: Outline): boolean => (before.length === after.length ? !keepsShape(before, after) : !isSimple(after))

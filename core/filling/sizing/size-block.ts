@@ -1,5 +1,5 @@
 import type { SizingSchool, Wadding } from '../../../contract/index.ts'
-import { boxOf, grown } from '../../outline/index.ts'
+import { boxOf, grown, wholeOf, withoutSlivers } from '../../outline/index.ts'
 import type { CushionSize, Solid } from '../../seat/index.ts'
 import { asExpression, entered, figure, given, least, minus, most, plus, times, type Figure, type Operand } from '../../working/index.ts'
 import { OVERSIZE_SHARE, type Firmness } from '../firmness.ts'
@@ -79,6 +79,8 @@ function oversize(of: Figure, firmness: Firmness): Figure {
   })
 }
 
+const VANISHED_MM = 0.01
+
 const coverAs = (cushion: Solid): Solid => named('cover', cushion, cushion, 'the cover finishes at the cushion size')
 
 /** Grows a solid to new sizes over all. Where the outline is no rectangle, what it then measures is what counts. */
@@ -95,8 +97,9 @@ function named(what: 'block' | 'wrapped' | 'cover', base: Solid, sums: Record<ke
       change: 'filling.school',
     })
   const [width, depth] = [one('width'), one('depth')]
-  const outline = grown(base.outline, width.value - base.width.value, depth.value - base.depth.value)
+  // A rounding taken in by just its radius leaves a sharp corner, not an edge of no length.
+  const { outline, sources } = withoutSlivers(wholeOf(grown(base.outline, width.value - base.width.value, depth.value - base.depth.value)), VANISHED_MM)
   const box = boxOf(outline)
   const overAll = (f: Figure, value: number): Figure => (Math.abs(f.value - value) < 0.01 ? f : entered({ ...f, value, rule: `${rule}; over all, from the outline` }))
-  return { outline, edges: base.edges, width: overAll(width, box.maxX), depth: overAll(depth, box.maxY), thickness: one('thickness') }
+  return { outline, edges: sources.map((i) => base.edges[i]!), width: overAll(width, box.maxX), depth: overAll(depth, box.maxY), thickness: one('thickness') }
 }

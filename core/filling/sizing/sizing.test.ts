@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { SizingSchool, Wadding } from '../../../contract/index.ts'
-import { boxSolid } from '../../testing/jobs.ts'
+import { newSeat } from '../../job/index.ts'
+import { keepersBench } from '../../shop/index.ts'
+import { boxSolid, foamJob, worked } from '../../testing/jobs.ts'
 import { entered, sayWorking } from '../../working/index.ts'
 import { compareSchools, firmnessOf, seatHeight, sizeBlock, usualWadding, verdictOf, wrapStrip, type Firmness } from '../index.ts'
 
@@ -168,4 +170,15 @@ describe('the height of the seat', () => {
   })
 
   it('says nothing of a change nobody measured', () => expect(seatHeight(boxSolid(600, 500, 60), { now: 0, before: 0 }, null).change).toBeNull())
+})
+
+it('a corner rounded by just the seam allowance is sharp on a snug cover, and the cover still sews', () => {
+  const seat = { ...newSeat('singles', 600, 500, 80, 1), corners: { 'near left': { kind: 'round' as const, radiusMm: 12 } } }
+  const snug = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } }), { ...keepersBench(), seat })
+  const plan = worked({ ...snug, cloth: { ...snug.cloth, match: { kind: 'none' } } })
+  const [design] = plan.designs
+  expect(design!.design.solid.outline).toHaveLength(5)
+  expect([design!.cover.solid.outline.length, design!.cover.solid.edges.map((e) => e.name)]).toEqual([4, ['near', 'right', 'far', 'left']])
+  expect(design!.checks.flatMap((c) => c.faults)).toEqual([])
+  expect(plan.warnings.map((w) => w.code)).not.toContain('cover-outline-lost')
 })
