@@ -77,6 +77,9 @@ function sharedSizes(solid: Solid, outline: Outline, names: readonly string[], s
 
 export const tapeFigure = (mm: number): Figure => entered({ id: 'closure.tape', label: 'Zip tape, edge to stitching', quantity: 'length', value: mm, rule: 'the zip is sewn so far from the edge of its tape', setBy: 'job', change: 'make-up.closure' })
 
+/** Stitches as short as this beside an opening are not sewn: it takes the whole edge. */
+const LEAST_BESIDE_MM = 2
+
 /** The opening in the middle of the longest edge of a side; a zip takes the whole edge. */
 export function openingOnEdge({ closure, construction }: Opening, outline: Outline, sides: readonly SideName[]): Result<{ edge: number; from: number; to: number }, Refusal> {
   const wanted = 'side' in closure ? sideOrBack(sides.map((side) => ({ side })), closure.side) : 'back'
@@ -85,7 +88,9 @@ export function openingOnEdge({ closure, construction }: Opening, outline: Outli
   const i = Math.max(0, edge)
   if (closure.kind !== 'sewn-shut') return ok({ edge: i, from: 0, to: length(i) })
   const free = length(i) - closure.openingMm
-  return free < -0.5 ? err({ construction: construction.kind, reason: { code: 'opening-over-edge', opening: closure.openingMm, edge: length(i) }, nearest: null }) : ok({ edge: i, from: Math.max(0, free / 2), to: length(i) - Math.max(0, free / 2) })
+  if (free < -0.5) return err({ construction: construction.kind, reason: { code: 'opening-over-edge', opening: closure.openingMm, edge: length(i) }, nearest: null })
+  const beside = free < LEAST_BESIDE_MM ? 0 : free / 2
+  return ok({ edge: i, from: beside, to: length(i) - beside })
 }
 
 /** Area of an outline grown by h on every edge: A + P·h + h²·(Σ tan(turn/2) at corners + Σ sweep/2 of arcs). After Steiner. */
