@@ -36,7 +36,7 @@ const keep = (list: readonly Learned[]) =>
 
 <template>
   <ShopPage title="Learnt" :failed="failed" columns="minmax(0, 1.6fr) minmax(320px, 1fr)">
-    <div>
+    <div class="column">
       <section class="sheet" aria-label="Proposals">
         <h2>What the logs say</h2>
         <p class="quiet">From {{ evidence.fits.length }} measured cushions, {{ evidence.times.length }} timed steps and {{ evidence.cloths.length }} cloths. Nothing is proposed from fewer than {{ LEAST_LOGS }} jobs, nor where chance alone would do it; nothing is changed until you accept it.</p>

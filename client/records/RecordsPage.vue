@@ -17,7 +17,7 @@ onMounted(() => attempt(() => shop.open()))
 <template>
   <ShopPage title="Records" :failed="failed" columns="1fr 1fr">
     <BackupPanel />
-    <div>
+    <div class="column">
       <ArchivePanel />
       <ListsPanel />
       <AccessPanel />

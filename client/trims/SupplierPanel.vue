@@ -60,11 +60,6 @@ h2 {
   margin-bottom: 8px;
 }
 
-section {
-  padding: 10px 14px;
-  margin-bottom: 14px;
-}
-
 .mood {
   width: 140px;
 }

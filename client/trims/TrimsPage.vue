@@ -56,7 +56,7 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
         </tbody>
       </table>
     </section>
-    <aside>
+    <aside class="column">
       <SupplierPanel :rows="rows" />
       <section class="sheet" aria-label="Stock book">
         <h2>Stock book</h2>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayAmount, sayFigure, sayWorking, workingLines, type Figure } from '../../core/working/index.ts'
 import { useHighlight } from '../stores/highlight.ts'
@@ -10,10 +10,11 @@ const props = defineProps<{ figure: Figure; bare?: boolean; unitless?: boolean }
 const jobs = useJob()
 const highlight = useHighlight()
 const router = useRouter()
+const wasOpened = ref(false)
 const unit = computed(() => jobs.job?.units ?? 'mm')
 const money = computed(() => (props.figure.quantity === 'money' ? ` ${jobs.job?.currency ?? ''}` : ''))
-const lines = computed(() => workingLines(props.figure, unit.value))
-const SET_BY = { measured: 'measured', shop: "set by the shop's allowance book", job: 'set on this job', rule: 'a rule of the trade', catalogue: 'from the catalogue' } as const
+const lines = computed(() => (wasOpened.value ? workingLines(props.figure, unit.value) : []))
+const SET_BY = { measured: 'measured', shop: 'set by the shop', job: 'set on this job', rule: 'a rule of the trade', catalogue: 'from the catalogue' } as const
 const change = computed(() => {
   const [station, field] = (props.figure.change ?? '').split('.')
   return station ? { station, field } : null
@@ -21,7 +22,7 @@ const change = computed(() => {
 </script>
 
 <template>
-  <ElPopover trigger="click" :width="380" :teleported="true" popper-class="working-popper">
+  <ElPopover trigger="click" :width="380" :teleported="true" popper-class="working-popper" @before-enter="wasOpened = true">
     <template #reference>
       <button
         type="button"
@@ -36,7 +37,8 @@ const change = computed(() => {
         {{ unitless ? sayAmount(figure.value, figure.quantity, unit) : sayFigure(figure, unit) }}{{ money }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
       </button>
     </template>
-    <div class="working">
+    <!-- A sum holds figures that hold sums: each is drawn only once it is asked for. -->
+    <div v-if="wasOpened" class="working">
       <h3>{{ figure.label }}</h3>
       <p class="sum">{{ sayWorking(figure, unit) }}{{ money }}</p>
       <ul v-if="lines.length > 0">

@@ -41,8 +41,11 @@ main :deep(section.sheet) {
   padding: 10px 16px 12px;
 }
 
-main :deep(section.sheet + section.sheet) {
-  margin-top: 14px;
+/* Sheets below each other within a column. */
+main :deep(.column) {
+  display: grid;
+  gap: 14px;
+  align-content: start;
 }
 
 main :deep(section.sheet > h2) {

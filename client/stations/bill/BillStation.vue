@@ -25,7 +25,7 @@ const print = () => window.print()
 
 <template>
   <section v-if="plan && quote" class="station">
-    <div class="drawing sheet scroll"><QuotePaper /></div>
+    <div class="drawing sheet scroll" tabindex="0" role="region" aria-label="The quote on paper"><QuotePaper /></div>
     <div class="figures sheet no-print">
       <div class="fields-in-line">
         <ChoiceButtons :model-value="page" :choices="PAGES" name="Page of the bill" @update:model-value="page = $event" />
