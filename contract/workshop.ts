@@ -29,10 +29,11 @@ const MinutesEach = z.number().min(0, 'cannot be negative').max(600, 'is more th
 export const Rates = z.record(WorkKind, MinutesEach).describe('minutes for a metre, a piece, a square metre or a cushion, by kind of work')
 export type Rates = z.infer<typeof Rates>
 
-/** What the machine is set to for cloths of a mass. */
+/** What the machine is set to for cloths of a mass and a thickness. */
 export const MachineCard = z.strictObject({
   name: Words(60).min(1, 'wants a name'),
   upToGM2: z.number().min(1).max(5000).describe('for cloths up to this mass'),
+  upToMm: z.number().min(0.1).max(20).describe('and up to this thickness'),
   outdoors: z.boolean().describe('for cloths used outdoors or aboard'),
   thread: Words(80),
   needle: Words(40),

@@ -134,11 +134,13 @@ describe('any make-up', () => {
 })
 
 describe('the machine card', () => {
-  it.each<[number, 'indoors' | 'outdoors' | 'aboard', string]>([
-    [180, 'indoors', 'Light cloth indoors'],
-    [300, 'indoors', 'Furnishing cloth'],
-    [700, 'indoors', 'Heavy cloth'],
-    [300, 'aboard', 'Canvas and vinyl, outdoors'],
-  ])('for %s g/m² %s is %s', (massGM2, use, name) => expect(machineCardFor(USUAL_WORKSHOP.machineCards, { massGM2, use })?.name).toBe(name))
-  it('is none in a shop without cards', () => expect(machineCardFor([], { massGM2: 300, use: 'indoors' })).toBeNull())
+  it.each<[number, number, 'indoors' | 'outdoors' | 'aboard', string]>([
+    [180, 0.4, 'indoors', 'Light cloth indoors'],
+    [180, 0.9, 'indoors', 'Furnishing cloth'],
+    [300, 0.6, 'indoors', 'Furnishing cloth'],
+    [300, 2.5, 'indoors', 'Heavy cloth'],
+    [700, 1, 'indoors', 'Heavy cloth'],
+    [300, 0.6, 'aboard', 'Canvas and vinyl, outdoors'],
+  ])('for %s g/m², %s mm, %s is %s', (massGM2, thicknessMm, use, name) => expect(machineCardFor(USUAL_WORKSHOP.machineCards, { massGM2, thicknessMm, use })?.name).toBe(name))
+  it('is none in a shop without cards', () => expect(machineCardFor([], { massGM2: 300, thicknessMm: 0.6, use: 'indoors' })).toBeNull())
 })

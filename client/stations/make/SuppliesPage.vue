@@ -36,7 +36,7 @@ const number = (key: 'stitchMm' | 'topStitchMm', event: Event) => {
 <template>
   <section v-if="card" aria-label="Machine card">
     <h3>Machine card: {{ card.name }}</h3>
-    <p class="quiet">for {{ cloth.name }}, {{ cloth.massGM2 }} g/m², {{ cloth.use }}. Changes are kept for the shop. Test on scraps first.</p>
+    <p class="quiet">for {{ cloth.name }}, {{ cloth.massGM2 }} g/m², {{ cloth.thicknessMm }} mm thick, {{ cloth.use }}. Changes are kept for the shop. Test on scraps first.</p>
     <div v-for="[key, label, most] in FIELDS" :key="key" class="field-row">
       <label :for="`card-${key}`">{{ label }}</label>
       <input :id="`card-${key}`" class="text" :value="card[key]" :maxlength="most" @change="change({ [key]: ($event.target as HTMLInputElement).value })" />
