@@ -40,11 +40,14 @@ export type CushionFit = z.infer<typeof CushionFit>
 export const FollowUpKind = z.enum(['turn', 'air', 'wash', 'foam'])
 export type FollowUpKind = z.infer<typeof FollowUpKind>
 
+/** Photos of one job. */
+export const MOST_PHOTOS = 24
+
 export const Fitting = z.strictObject({
   fits: z.record(Words(10), CushionFit).describe('by the number of the cushion, counted from the left'),
   clothUsedMm: z.record(Words(60), PositiveMm.max(200_000)).describe('length really used, by the id of the cloth'),
   lesson: Words(1000).describe('comes back on the next job with the same cloth, make-up or seat'),
-  photos: z.array(z.strictObject({ id: Words(60), caption: Words(200), day: Day })).max(24, 'are more than 24: take one out first'),
+  photos: z.array(z.strictObject({ id: Words(60), caption: Words(200), day: Day })).max(MOST_PHOTOS, `are more than ${MOST_PHOTOS}: take one out first`),
   followUps: z.array(z.strictObject({ kind: FollowUpKind, day: Day, doneOn: Day.nullable() })).max(50),
 })
 export type Fitting = z.infer<typeof Fitting>

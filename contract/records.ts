@@ -31,6 +31,7 @@ export const AccessState = z.strictObject({
 })
 export type AccessState = z.infer<typeof AccessState>
 
-const Passphrase = z.string().min(10, 'is too short: ten characters at least, a few words are best').max(200)
+export const LEAST_PASSPHRASE = 10
+const Passphrase = z.string().min(LEAST_PASSPHRASE, `is too short: ${LEAST_PASSPHRASE} characters at least, a few words are best`).max(200)
 export const SetPassphrases = z.strictObject({ maker: Passphrase.optional(), viewer: Passphrase.nullable().optional() })
 export const SignIn = z.strictObject({ passphrase: z.string().min(1).max(200) })

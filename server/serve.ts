@@ -2,6 +2,7 @@ import { createServer, type Server } from 'node:http'
 import { createServer as createSecureServer } from 'node:https'
 import { readFileSync } from 'node:fs'
 import type { Logger } from 'pino'
+import { LEAST_PASSPHRASE } from '../contract/index.ts'
 import { isLoopback, type Reach } from './access/guard.ts'
 import { passphrasesOf, type Passphrases } from './access/passphrases.ts'
 import { sessions } from './access/sessions.ts'
@@ -108,8 +109,6 @@ async function openTheDoor(reach: Reach, passphrases: Passphrases, { passphrases
   }
   if (reach === 'network' && !(await passphrases.has()).maker) throw new Error('To be open to the network the shop wants a passphrase: set MAKER_PASSPHRASE to ten characters or more, or set one on the page "Records" while it is open here alone.')
 }
-
-const LEAST_PASSPHRASE = 10
 
 /** Longer than the slow supplier takes, shorter than a maker waits. */
 const SUPPLIER_PATIENCE_MS = 5000

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { FollowUpKind, JobSummary } from '../../contract/index.ts'
+import type { JobSummary } from '../../contract/index.ts'
 import { dayName, dayNumber } from '../../core/calendar/index.ts'
+import { FOLLOW_UP_WORDS } from '../job/follow-up-words.ts'
 import { dayOf } from '../ui/today.ts'
 
 /** What customers are to be reminded of, up to a fortnight ahead. */
 const props = defineProps<{ jobs: readonly JobSummary[] }>()
 const AHEAD_DAYS = 14
-const SAYS: Record<FollowUpKind, string> = { turn: 'turn the cushions', air: 'air the berths', wash: 'wash the covers', foam: 'the foam is due' }
 const due = computed(() => {
   const until = dayName(dayNumber(dayOf(new Date())) + AHEAD_DAYS)
   return props.jobs.flatMap((j) => j.card.followUps.filter((f) => f.day <= until).map((f) => ({ ...f, job: j }))).toSorted((a, b) => a.day.localeCompare(b.day))
@@ -17,7 +17,7 @@ const due = computed(() => {
 <template>
   <section v-if="due.length > 0" class="sheet reminders">
     <h2>Reminders</h2>
-    <ul><li v-for="(d, i) in due" :key="i"><RouterLink :to="`/jobs/${d.job.id}/fit`">{{ d.job.ticket }}</RouterLink> {{ SAYS[d.kind] }}, {{ d.day }} <span class="quiet">{{ d.job.customer }}</span></li></ul>
+    <ul><li v-for="(d, i) in due" :key="i"><RouterLink :to="`/jobs/${d.job.id}/fit`">{{ d.job.ticket }}</RouterLink> {{ FOLLOW_UP_WORDS[d.kind] }}, {{ d.day }} <span class="quiet">{{ d.job.customer }}</span></li></ul>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 import type { Learned, WorkKind } from '../../contract/index.ts'
+import { middleOfRight } from '../filling/index.ts'
 import { WORK } from '../making/index.ts'
 import { trimmed } from '../units/index.ts'
 import { spreadOf, type Spread } from './bias.ts'
@@ -14,9 +15,6 @@ export interface Proposal {
 
 /** Less than this is not worth a change. */
 const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004 } as const
-
-/** The middle of the windows that are neither loose nor tight. */
-const MIDDLE_OF_RIGHT = 0.015
 
 /** What may be proposed from the logs of all jobs, leaving out what was accepted already. */
 export function proposals(evidence: Evidence, learned: readonly Learned[], today: string): readonly Proposal[] {
@@ -87,7 +85,7 @@ function wasteProposals({ cloths }: Evidence, today: string): readonly Proposal[
 function fitProposals({ fits }: Evidence, today: string): readonly Proposal[] {
   const judged = fits.filter((f) => f.verdict === 'right' && f.fitShare !== null && f.firmness !== null)
   return grouped(judged, (f) => f.firmness!).flatMap((rows) => {
-    const middle = MIDDLE_OF_RIGHT + (rows[0]!.firmness === 'soft' ? 0.01 : 0)
+    const middle = middleOfRight(rows[0]!.firmness!)
     const spread = spreadOf(byJob(rows, (r) => r.fitShare! - middle))
     if (!spread.isBias || Math.abs(spread.median) < WORTH.fit) return []
     const says = `${sentence(rows[0]!.firmness!)} foam: covers that were judged right squeeze it ${trimmed((middle + spread.median) * 100, 1)} %; the window moves by ${trimmed(spread.median * 100, 1)} %.`

@@ -88,7 +88,7 @@ function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[] {
     const key = `${fitting.what} ${fitting.amount.value.toFixed(0)}`
     lengths.set(key, { fitting, count: (lengths.get(key)?.count ?? 0) + count })
   }
-  const zips = found.filter((f) => f.fitting.what === 'Zip').reduce((sum, f) => sum + f.count, 0)
+  const zips = found.filter((f) => f.fitting.use === 'zip').reduce((sum, f) => sum + f.count, 0)
   return [
     ...[...lengths.values()].map(({ count, fitting }) => ({ what: `${fitting.what}, ${count} of`, use: fitting.use, amount: fitting.amount, count })),
     ...(zips > 0 ? [{ what: 'Sliders', use: 'slider' as const, amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(given(zips, 'count', 'zips'), given(1, 'count', 'slider a zip')), rule: 'one for each zip' }) }] : []),

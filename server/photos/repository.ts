@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { count, eq } from 'drizzle-orm'
+import { MOST_PHOTOS } from '../../contract/index.ts'
 import { jobs, photos, type Database } from '../db/index.ts'
-
-export const MOST_PHOTOS = 24
 
 export type KeepOutcome = { readonly kind: 'kept'; readonly id: string } | { readonly kind: 'no-job' } | { readonly kind: 'too-many' }
 

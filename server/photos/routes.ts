@@ -1,8 +1,9 @@
 import express, { Router } from 'express'
+import { MOST_PHOTOS } from '../../contract/index.ts'
 import { bodyLimit } from '../http/body-limit.ts'
 import { sendProblem } from '../http/problem.ts'
 import { imageType } from './image-type.ts'
-import { MOST_PHOTOS, type PhotosRepository } from './repository.ts'
+import type { PhotosRepository } from './repository.ts'
 
 /** Pages make pictures smaller before they send them; a larger one did not come from a page. */
 export const LARGEST_PHOTO = 2 * 1024 * 1024

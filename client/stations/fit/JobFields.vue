@@ -4,6 +4,7 @@ import type { FollowUpKind } from '../../../contract/index.ts'
 import { dayName, dayNumber } from '../../../core/calendar/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { FOLLOW_UP_WORDS } from '../../job/follow-up-words.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import DayField from '../../ui/DayField.vue'
@@ -22,13 +23,13 @@ const setUsed = (id: string, mm: number | null) =>
   jobs.edit(setFitting('Cloth used', (f) => ({ clothUsedMm: Object.fromEntries(Object.entries({ ...f.clothUsedMm, [id]: mm }).filter((e): e is [string, number] => e[1] !== null)) })), `used-${id}`)
 const setLesson = (event: Event) => jobs.edit(setFitting('Lesson', () => ({ lesson: (event.target as HTMLTextAreaElement).value })))
 
-const KINDS: Record<FollowUpKind, { readonly label: string; readonly days: number }> = { turn: { label: 'turn the cushions', days: 90 }, air: { label: 'air the berths', days: 30 }, wash: { label: 'wash the covers', days: 365 }, foam: { label: 'foam is due', days: 365 } }
+const DAYS: Record<FollowUpKind, number> = { turn: 90, air: 30, wash: 365, foam: 365 }
 /** Foam lasts as long as its verdict says. */
 const daysUntil = (kind: FollowUpKind): number => {
   const [first] = props.plan.designs
-  return kind === 'foam' && first?.filling.kind === 'foam' ? Math.round(365 * first.filling.verdict.support.years) : KINDS[kind].days
+  return kind === 'foam' && first?.filling.kind === 'foam' ? Math.round(365 * first.filling.verdict.support.years) : DAYS[kind]
 }
-const add = (kind: FollowUpKind) => jobs.edit(setFitting(`Reminder: ${KINDS[kind].label}`, (f) => ({ followUps: [...f.followUps, { kind, day: dayName(dayNumber(dayOf(new Date())) + daysUntil(kind)), doneOn: null }] })))
+const add = (kind: FollowUpKind) => jobs.edit(setFitting(`Reminder: ${FOLLOW_UP_WORDS[kind]}`, (f) => ({ followUps: [...f.followUps, { kind, day: dayName(dayNumber(dayOf(new Date())) + daysUntil(kind)), doneOn: null }] })))
 const change = (i: number, patch: object) => jobs.edit(setFitting('Reminder', (f) => ({ followUps: f.followUps.map((u, n) => (n === i ? { ...u, ...patch } : u)) })))
 const drop = (i: number) => jobs.edit(setFitting('Reminder taken out', (f) => ({ followUps: f.followUps.filter((_, n) => n !== i) })))
 </script>
@@ -46,10 +47,10 @@ const drop = (i: number) => jobs.edit(setFitting('Reminder taken out', (f) => ({
   <label class="lesson"><h3>To do differently next time</h3>
     <textarea :value="fitting.lesson" rows="3" maxlength="1000" placeholder="Comes back on the next job with the same cloth, make-up or seat." @change="setLesson" /></label>
   <h3>Reminders</h3>
-  <div class="fields-in-line"><button v-for="(k, kind) in KINDS" :key="kind" type="button" class="plain-button" @click="add(kind)">{{ k.label }}</button></div>
+  <div class="fields-in-line"><button v-for="(label, kind) in FOLLOW_UP_WORDS" :key="kind" type="button" class="plain-button" @click="add(kind)">{{ label }}</button></div>
   <div v-for="(u, i) in fitting.followUps" :key="i" class="fields-in-line">
-    <label class="tick"><input type="checkbox" :checked="u.doneOn !== null" @change="change(i, { doneOn: u.doneOn === null ? dayOf(new Date()) : null })" /> {{ KINDS[u.kind].label }}</label>
-    <DayField :model-value="u.day" :name="`Day to ${KINDS[u.kind].label}`" @update:model-value="(day) => day && change(i, { day })" />
+    <label class="tick"><input type="checkbox" :checked="u.doneOn !== null" @change="change(i, { doneOn: u.doneOn === null ? dayOf(new Date()) : null })" /> {{ FOLLOW_UP_WORDS[u.kind] }}</label>
+    <DayField :model-value="u.day" :name="`Day to ${FOLLOW_UP_WORDS[u.kind]}`" @update:model-value="(day) => day && change(i, { day })" />
     <button type="button" class="plain-button" @click="drop(i)">Take out</button>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { MOST_PHOTOS } from '../../../contract/index.ts'
 import { removePhoto, sendPhoto } from '../../api/records.ts'
 import { useJob } from '../../stores/job.ts'
 import { dayOf } from '../../ui/today.ts'
@@ -36,9 +37,9 @@ async function drop(id: string): Promise<void> {
 
 <template>
   <div class="fields-in-line">
-    <button type="button" class="plain-button main" :disabled="busy || jobs.job!.fitting.photos.length >= 24" @click="picker?.click()">{{ busy ? 'Keeping …' : 'Add photos' }}</button>
+    <button type="button" class="plain-button main" :disabled="busy || jobs.job!.fitting.photos.length >= MOST_PHOTOS" @click="picker?.click()">{{ busy ? 'Keeping …' : 'Add photos' }}</button>
     <input ref="picker" type="file" accept="image/*" multiple hidden aria-label="Photos" @change="add" />
-    <span class="quiet">{{ jobs.job!.fitting.photos.length }} of 24</span>
+    <span class="quiet">{{ jobs.job!.fitting.photos.length }} of {{ MOST_PHOTOS }}</span>
   </div>
   <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
   <p v-if="jobs.job!.fitting.photos.length === 0" class="quiet">A photo of the cushions on their seat says more next year than any note.</p>

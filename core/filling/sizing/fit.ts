@@ -26,12 +26,18 @@ const UNSEEN = 0.0005
 
 /** Windows of the trade: 0, 1, 3 and 5 %; soft foam moves the upper three by 1 %. */
 export function verdictOf(share: number, firmness: Firmness): FitVerdict {
-  const give = firmness === 'soft' ? 0.01 : 0
+  const give = giveOf(firmness)
   if (share < -UNSEEN) return 'loose'
   if (share <= 0.01 + give) return 'easy'
-  if (share <= 0.03 + give) return 'snug'
+  if (share <= SNUG_UP_TO + give) return 'snug'
   return share <= 0.05 + give ? 'tight' : 'too tight'
 }
+
+const SNUG_UP_TO = 0.03
+const giveOf = (firmness: Firmness): number => (firmness === 'soft' ? 0.01 : 0)
+
+/** The middle of what is neither loose nor tight. */
+export const middleOfRight = (firmness: Firmness): number => (SNUG_UP_TO + giveOf(firmness)) / 2
 
 export function fitWarnings(fit: Fit): readonly Warning[] {
   const ways = [

@@ -1,5 +1,5 @@
 export { compareSchools, expectedSize, type SchoolEffect } from './compare-schools.ts'
-export { fitOf, fitWarnings, verdictOf, type Fit, type FitVerdict } from './fit.ts'
+export { fitOf, fitWarnings, middleOfRight, verdictOf, type Fit, type FitVerdict } from './fit.ts'
 export { NOTICED_MM, seatHeight, type SeatHeight } from './height.ts'
 export { blockThicknessMm, sizeBlock, type Sizing, type SizingRules } from './size-block.ts'
 export { SCHOOL_KINDS, usualSchool, usualWadding } from './usual.ts'

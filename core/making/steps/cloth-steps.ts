@@ -1,5 +1,6 @@
 import type { Cloth } from '../../../contract/index.ts'
 import type { ClothLay } from '../../cloth/index.ts'
+import { usableWidth } from '../../cover/index.ts'
 import { perimeterOf } from '../../outline/index.ts'
 import { trimmed } from '../../units/index.ts'
 import { gate, step, type Step } from '../step.ts'
@@ -18,7 +19,7 @@ const piecesOf = (lay: ClothLay): number => lay.pieces.reduce((sum, p) => sum + 
 const idOf = (what: string, i: number): string => (i === 0 ? `cloth.${what}` : `cloth.${what}.${i + 1}`)
 
 function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
-  const usable = cloth.widthMm - cloth.selvedgeMm[0] - cloth.selvedgeMm[1]
+  const usable = usableWidth(cloth)
   const shrinks = cloth.shrink.across > 0 || cloth.shrink.along > 0
   return [
     step({

@@ -74,7 +74,7 @@ const corners = ({ prefix }: Sewn, seam: Seam): Step =>
   gate({ id: `${prefix}corners`, part: 'sewing', resource: 'machine', title: 'Corners of the first plate', asks: `After seam ${seam.letter}: no hole at a corner, no tuck caught, opposite corners square to each other?` }, checking(`${prefix}corners`))
 
 function beforeTheLast({ of, cover, prefix }: Sewn, inner: string): readonly Step[] {
-  const zips = cover.closures.some((c) => c.fittings.some((f) => f.what === 'Zip'))
+  const zips = cover.closures.some((c) => c.fittings.some((f) => f.use === 'zip'))
   const { stretch } = of.job.cloth.cloth
   return [
     ...(zips ? [gate({ id: `${prefix}zip-open`, part: 'sewing', resource: 'machine', title: 'Before the last seam', asks: 'Is the slider on, are the ends of the zip anchored, and is it half open?' }, checking(`${prefix}zip-open`))] : []),
