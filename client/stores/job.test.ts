@@ -6,7 +6,7 @@ import { setSeat } from '../../core/job/index.ts'
 import { setRecord, ticked } from '../../core/making/index.ts'
 import { keepersBench } from '../../core/shop/index.ts'
 import { withCount } from '../../core/typing/index.ts'
-import { dropDraft, findDraft, keepDraft } from './draft.ts'
+import { draftsOf, dropDraft, keepDraft, takeDraft } from './draft.ts'
 import { useJob } from './job.ts'
 
 /** A server with one job, as the API keeps it. */
@@ -165,7 +165,7 @@ describe('a save from another window that touches other things', () => {
     const jobs = useJob()
     await jobs.open('j1')
     server.elsewhere({ ...keepersBench(), title: 'theirs' })
-    await jobs.hear(2)
+    await jobs.hear('j1', 2)
     expect([jobs.job!.title, jobs.revision, jobs.saveState.kind]).toEqual(['theirs', 2, 'saved'])
   })
 
@@ -191,16 +191,16 @@ describe('when the server cannot be reached', () => {
     jobs.edit(count(6))
     await vi.advanceTimersByTimeAsync(800)
     expect(jobs.saveState).toMatchObject({ kind: 'failed', why: expect.stringContaining('cannot be reached') })
-    expect(countOf(findDraft('j1')!.job)).toBe(6)
+    expect(draftsOf('j1')).toHaveLength(1)
     server.state.isDown = false
     await vi.advanceTimersByTimeAsync(5000)
     expect(countOf(server.stored().job)).toBe(6)
-    expect(findDraft('j1')).toBeNull()
+    expect(draftsOf('j1')).toEqual([])
   })
 
   it('a draft of an earlier page goes on where it was', async () => {
     const server = fakeServer()
-    keepDraft('j1', { job: { ...keepersBench(), title: 'typed before the crash' }, baseRevision: 1 })
+    keepDraft('j1', { job: { ...keepersBench(), title: 'typed before the crash' }, base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     expect(jobs.job!.title).toBe('typed before the crash')
@@ -210,27 +210,117 @@ describe('when the server cannot be reached', () => {
     expect(jobs.job!.title).toBe("Keepers' bench")
   })
 
-  it('a draft on an older revision is a choice, not an overwrite', async () => {
+  it('a draft on an older revision is put together with what was saved since', async () => {
     const server = fakeServer()
     server.elsewhere({ ...keepersBench(), title: 'theirs' })
-    keepDraft('j1', { job: { ...keepersBench(), title: 'mine' }, baseRevision: 1 })
+    keepDraft('j1', { job: count(7).apply(keepersBench()), base: keepersBench() })
+    const jobs = useJob()
+    await jobs.open('j1')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect([jobs.conflict, server.stored().job.title, countOf(server.stored().job)]).toEqual([null, 'theirs', 7])
+  })
+
+  it('where both changed the same thing it is a choice, not an overwrite', async () => {
+    const server = fakeServer()
+    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    keepDraft('j1', { job: { ...keepersBench(), title: 'mine' }, base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     expect(jobs.conflict?.job.title).toBe('theirs')
     await vi.advanceTimersByTimeAsync(5000)
     expect(server.stored().job.title).toBe('theirs')
+    await jobs.keepMine()
+    expect([server.stored().job.title, draftsOf('j1')]).toEqual(['mine', []])
+  })
+
+  it('drafts of two windows are both taken in, and are gone once they are saved', async () => {
+    const server = fakeServer()
+    localStorage.setItem('loft-seam/draft/j1/another-page', JSON.stringify({ job: { ...keepersBench(), title: 'from another page' }, base: keepersBench() }))
+    keepDraft('j1', { job: count(7).apply(keepersBench()), base: keepersBench() })
+    const jobs = useJob()
+    await jobs.open('j1')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect([server.stored().job.title, countOf(server.stored().job), draftsOf('j1')]).toEqual(['from another page', 7, []])
+  })
+})
+
+describe('saves of others at an awkward moment', () => {
+  /** Holds the answers of the server to one kind of request back until they are let go. */
+  function slow(method: 'GET' | 'PUT') {
+    const [answer, held] = [fetch, [] as (() => void)[]]
+    vi.stubGlobal('fetch', (url: string, init?: { method?: string }) => {
+      const response = answer(url, init)
+      return (init?.method ?? 'GET') === method ? new Promise<Response>((resolve) => held.push(() => resolve(response))) : response
+    })
+    return { letGo: () => held.splice(0).forEach((go) => go()) }
+  }
+
+  it('told while the job is still being read: it is read once more', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    const { letGo } = slow('GET')
+    const opening = jobs.open('j1')
+    await vi.advanceTimersByTimeAsync(1)
+    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    await jobs.hear('j1', 2)
+    letGo()
+    await vi.advanceTimersByTimeAsync(1)
+    letGo()
+    await opening
+    expect([jobs.revision, jobs.job!.title]).toEqual([2, 'theirs'])
+  })
+
+  it('told while a save is under way: it comes in after the save', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    const { letGo } = slow('PUT')
+    jobs.edit(count(7))
+    await vi.advanceTimersByTimeAsync(750)
+    expect(jobs.saveState.kind).toBe('saving')
+    server.elsewhere({ ...server.stored().job, title: 'theirs' })
+    await jobs.hear('j1', 3)
+    expect(jobs.revision).toBe(1)
+    letGo()
+    await vi.advanceTimersByTimeAsync(1)
+    expect([jobs.revision, jobs.job!.title, countOf(jobs.job!)]).toEqual([3, 'theirs', 7])
+  })
+
+  it('after a break of the stream the newest revision is asked for', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.lookAgain()
+    expect(jobs.job).toBeNull()
+    await jobs.open('j1')
+    server.elsewhere({ ...keepersBench(), title: 'theirs' })
+    await jobs.lookAgain()
+    expect(jobs.job!.title).toBe('theirs')
+  })
+
+  it('of two jobs opened quickly the one asked for last is shown', async () => {
+    fakeServer()
+    const jobs = useJob()
+    const { letGo } = slow('GET')
+    const first = jobs.open('j0')
+    await vi.advanceTimersByTimeAsync(1)
+    const second = jobs.open('j1')
+    await vi.advanceTimersByTimeAsync(1)
+    letGo()
+    await Promise.all([first, second])
+    expect(jobs.id).toBe('j1')
   })
 })
 
 describe('drafts', () => {
   it('a broken or foreign one counts as none', () => {
-    localStorage.setItem('loft-seam/draft/j1', '{"job":{"format":"other"},"baseRevision":1}')
-    expect(findDraft('j1')).toBeNull()
-    localStorage.setItem('loft-seam/draft/j1', '{')
-    expect(findDraft('j1')).toBeNull()
-    keepDraft('j1', { job: keepersBench(), baseRevision: 2 })
-    expect(findDraft('j1')?.baseRevision).toBe(2)
+    for (const [page, text] of [['a', '{"job":{"format":"other"},"base":1}'], ['b', '{'], ['c', 'null']]) localStorage.setItem(`loft-seam/draft/j1/${page}`, text!)
+    localStorage.setItem('loft-seam/draft/j11/a', '{}')
+    expect(draftsOf('j1').map(takeDraft)).toEqual([null, null, null])
+    expect(draftsOf('j1')).toEqual([])
+    keepDraft('j1', { job: keepersBench(), base: keepersBench() })
+    expect(takeDraft(draftsOf('j1')[0]!)?.job.title).toBe("Keepers' bench")
+    keepDraft('j1', { job: keepersBench(), base: keepersBench() })
     dropDraft('j1')
-    expect(findDraft('j1')).toBeNull()
+    expect(draftsOf('j1')).toEqual([])
   })
 })

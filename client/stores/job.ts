@@ -5,7 +5,7 @@ import { mergeDocuments, type Edit } from '../../core/job/index.ts'
 import { planJob } from '../../core/plan.ts'
 import { ApiError } from '../api/http.ts'
 import { openJob, saveJob } from '../api/jobs.ts'
-import { dropDraft, findDraft, keepDraft } from './draft.ts'
+import { draftsOf, dropDraft, keepDraft, takeDraft, type Draft } from './draft.ts'
 
 export type SaveState = { readonly kind: 'saved'; readonly at: string } | { readonly kind: 'waiting' } | { readonly kind: 'saving' } | { readonly kind: 'failed'; readonly why: string }
 
@@ -32,6 +32,10 @@ export const useJob = defineStore('job', () => {
   const told = ref('')
   /** The revision this window started its edits from. */
   let saved: Job | null = null
+  /** The job asked for last: a slower answer for another one is dropped. */
+  let wanted = ''
+  /** The newest revision of each job that was told of, which may be before this window can take it in. */
+  const heardOf = new Map<string, number>()
   const plan = computed(() => (job.value ? planJob(job.value) : null))
   let timer: ReturnType<typeof setTimeout> | undefined
   let lastSays = ''
@@ -39,17 +43,26 @@ export const useJob = defineStore('job', () => {
   async function open(jobId: string): Promise<void> {
     await flush()
     told.value = ''
+    wanted = jobId
     const stored = await openJob(jobId)
+    if (wanted !== jobId) return
     id.value = jobId
     past.value = future.value = []
     take(stored)
-    const draft = findDraft(jobId)
-    if (!draft || JSON.stringify(draft.job) === JSON.stringify(stored.job)) return dropDraft(jobId)
-    // What an earlier page could not save: on top of the same revision it simply goes on; else the maker chooses.
-    past.value = [{ job: stored.job, says: 'as saved', key: null }]
-    job.value = draft.job
-    if (draft.baseRevision === stored.revision) schedule('recovered edit')
-    else conflict.value = stored
+    for (const key of draftsOf(jobId)) if (!conflict.value) recover(stored, takeDraft(key))
+    await catchUp()
+  }
+
+  /** What an earlier page, or another window, could not save goes on top of what is saved; where both changed the same thing the maker chooses. */
+  function recover(stored: StoredJob, draft: Draft | null): void {
+    if (!draft) return
+    const before = job.value!
+    const merged = together(draft.base, draft.job, before)
+    if (merged && same(merged.job, before)) return
+    past.value = [...past.value, { job: before, says: 'as saved', key: null }]
+    job.value = merged?.job ?? draft.job
+    if (!merged) conflict.value = { ...stored, job: before }
+    schedule('recovered edit')
   }
 
   function take(stored: StoredJob): void {
@@ -70,7 +83,7 @@ export const useJob = defineStore('job', () => {
       return false
     }
     refused.value = ''
-    if (JSON.stringify(changed) === JSON.stringify(job.value)) return true
+    if (same(changed, job.value)) return true
     const goesOn = key !== null && past.value.at(-1)?.key === key
     if (!goesOn) past.value = [...past.value.slice(-199), { job: job.value, says: change.says, key }]
     future.value = []
@@ -99,7 +112,7 @@ export const useJob = defineStore('job', () => {
 
   function schedule(says: string): void {
     lastSays = says
-    keepDraft(id.value, { job: job.value!, baseRevision: revision.value })
+    keepDraft(id.value, { job: job.value!, base: saved! })
     if (conflict.value) return
     saveState.value = { kind: 'waiting' }
     clearTimeout(timer)
@@ -120,6 +133,7 @@ export const useJob = defineStore('job', () => {
       saveState.value = { kind: 'saved', at: answer.stored.savedAt }
       if (job.value === saving) dropDraft(savingId)
       else schedule(lastSays)
+      await catchUp()
     } catch (cause) {
       saveState.value = { kind: 'failed', why: cause instanceof ApiError ? cause.message : String(cause) }
       timer = setTimeout(() => void save(), TRY_AGAIN_MS)
@@ -131,21 +145,18 @@ export const useJob = defineStore('job', () => {
    * the same thing the maker chooses; of two ticks of one step the first stays.
    */
   function meet(theirs: StoredJob): void {
-    const merged = mergeDocuments(saved ?? theirs.job, job.value!, theirs.job)
-    const read = readJob(merged.value)
-    const clashes = merged.clashes.filter((path) => !path.startsWith('making.steps.'))
-    if (!read.ok || clashes.length > 0) {
+    const merged = together(saved ?? theirs.job, job.value!, theirs.job)
+    if (!merged) {
       conflict.value = theirs
       saveState.value = { kind: 'failed', why: 'This job was saved from another window.' }
       return
     }
-    told.value = merged.clashes.length > 0 ? 'Another window ticked the same step first: its tick stays.' : 'Changes from another window were taken in beside yours.'
+    told.value = merged.isSecondTick ? 'Another window ticked the same step first: its tick stays.' : 'Changes from another window were taken in beside yours.'
     rebase(theirs.job)
-    const changed = JSON.stringify(read.value) !== JSON.stringify(theirs.job)
-    take({ ...theirs, job: read.value })
-    saved = theirs.job
-    if (changed) schedule('together with a change from another window')
-    else dropDraft(id.value)
+    take(theirs)
+    job.value = merged.job
+    if (same(merged.job, theirs.job)) dropDraft(id.value)
+    else schedule('together with a change from another window')
   }
 
   /** Undo takes back what was done here, not what came in. */
@@ -156,12 +167,26 @@ export const useJob = defineStore('job', () => {
     future.value = future.value.map(over)
   }
 
-  /** Another window saved this job: its changes come in at once. */
-  async function hear(newRevision: number): Promise<void> {
-    if (newRevision <= revision.value || conflict.value || saveState.value.kind === 'saving') return
+  /** Another window saved a job: if it is the open one its changes come in at once, or as soon as a save under way has ended. */
+  async function hear(jobId: string, newRevision: number): Promise<void> {
+    heardOf.set(jobId, Math.max(newRevision, heardOf.get(jobId) ?? 0))
+    await catchUp()
+  }
+
+  /** Something may have been missed: the newest revision is asked for. */
+  const lookAgain = (): Promise<void> => hear(wanted, Infinity)
+
+  async function catchUp(): Promise<void> {
     const opened = id.value
-    const stored = await openJob(opened)
-    if (id.value === opened && stored.revision > revision.value && !conflict.value) meet(stored)
+    const heard = heardOf.get(opened) ?? 0
+    if (opened === '' || heard <= revision.value || conflict.value || saveState.value.kind === 'saving') return
+    const stored = await openJob(opened).catch(() => null)
+    // Not to be had just now: the next event, or the next save, tries again.
+    if (!stored) return
+    if (heardOf.get(opened) === heard) heardOf.set(opened, stored.revision)
+    if (id.value !== opened) return
+    if (stored.revision > revision.value && !conflict.value) meet(stored)
+    await catchUp()
   }
 
   /** Saves what is waiting, now. */
@@ -190,5 +215,15 @@ export const useJob = defineStore('job', () => {
     dropDraft(id.value)
   }
 
-  return { id, revision, job, plan, past, future, saveState, conflict, refused, told, hear, open, edit, undo, redo, flush, keepMine, takeTheirs }
+  return { id, revision, job, plan, past, future, saveState, conflict, refused, told, hear, lookAgain, open, edit, undo, redo, flush, keepMine, takeTheirs }
 })
+
+/** Two versions of a job put together over what both started from; null where both changed the same thing. */
+function together(base: Job, mine: Job, theirs: Job): { readonly job: Job; readonly isSecondTick: boolean } | null {
+  const merged = mergeDocuments(base, mine, theirs)
+  const read = readJob(merged.value)
+  const isFree = merged.clashes.every((path) => path.startsWith('making.steps.'))
+  return read.ok && isFree ? { job: read.value, isSecondTick: merged.clashes.length > 0 } : null
+}
+
+const same = (a: Job, b: Job | null): boolean => JSON.stringify(a) === JSON.stringify(b)

@@ -22,15 +22,14 @@ export const useLive = defineStore('live', () => {
       const event = ShopEvent.safeParse(JSON.parse(data))
       if (event.success) hear(event.data)
     }
-    // After a break something may have been missed: the server tells the newest revision of the open job when it is read.
-    source.onopen = () => void (jobs.id && jobs.hear(Infinity).catch(() => undefined))
+    source.onopen = () => void jobs.lookAgain()
   }
 
   function hear(event: ShopEvent): void {
     switch (event.kind) {
       case 'job':
         saves.value++
-        if (event.id === jobs.id && event.by !== PAGE_ID) void jobs.hear(event.revision).catch(() => undefined)
+        if (event.by !== PAGE_ID) void jobs.hear(event.id, event.revision)
         return
       case 'shop':
         if (event.by !== PAGE_ID) void shop.readAgain().catch(() => undefined)
