@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os'
 import { Worker } from 'node:worker_threads'
 import type { LayProblem } from '../contract/index.ts'
-import { isShorter, isProven, solveLay, type Found, type LayFailure } from '../core/lay/index.ts'
+import { bestOf, isProven, solveLay, type Found, type LayFailure } from '../core/lay/index.ts'
 import { ok, type Result } from '../core/result/index.ts'
 
 export interface LaneTask {
@@ -32,11 +32,10 @@ export async function searchLay(problem: LayProblem, { seed, seconds, steps }: S
   const isStopped = () => Atomics.load(isOver, 0) !== 0 || elapsed() > seconds * SHARE_OF_TIME
   const own = solveLay(problem, { seed, budget: { steps, isStopped }, onBetter: (found) => onBetter(found, elapsed()) })
   if (!own.ok || isProven(own.value)) Atomics.store(isOver, 0, 1)
-  let best = own
-  for (const other of await Promise.all(others.map((o) => o.found))) {
-    if (other && (!best.ok || isShorter(other, best.value))) best = ok(other)
-  }
-  return best.ok ? ok({ found: best.value, elapsed: elapsed() }) : best
+  const found = (await Promise.all(others.map((o) => o.found))).filter((f) => f !== null)
+  if (own.ok) found.push(own.value)
+  else if (found.length === 0) return own
+  return ok({ found: bestOf(found), elapsed: elapsed() })
 }
 
 /** What is left of the time goes into checking and writing. */

@@ -105,7 +105,7 @@ function strategiesFor({ instance, placer, incumbent, bound, lane, prove }: Sear
   const fork = () => seeded(Math.floor(random() * 2 ** 32))
   const walks = { strategy: orderWalks(instance, decode, incumbent, fork()), share: 1 }
   const beams = isBeamInstance(instance) ? [{ strategy: boxBeams(instance, incumbent, bound, lane, fork()), share: 5 }] : []
-  const proof = isProofInstance(instance) ? [{ strategy: proveBoxes(instance, incumbent, prove), share: 3 }] : []
+  const proof = isProofInstance(instance) ? [{ strategy: proveBoxes(instance, incumbent, lane, prove), share: 20 }] : []
   if (isSkylineInstance(instance)) return [...beams, ...proof, { strategy: skylineWalks(instance, incumbent, fork()), share: 1 }, ...(instance.items.length <= FEW_BOXES ? [walks] : [])]
   const flush = beams.length === 0 && mayTile(instance) ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }] : []
   const apart = instance.sheets === 1 ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }] : []

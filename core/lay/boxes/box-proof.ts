@@ -1,160 +1,106 @@
 import type { Incumbent } from '../incumbent.ts'
 import type { Instance } from '../instance.ts'
 import type { Arrangement, Spot } from '../placer.ts'
-import type { Posture } from '../shape.ts'
 import type { Strategy } from '../strategy.ts'
+import type { Places } from './beside.ts'
+import { searchBars, type BarKind, type Begun, type Beside, type OnAll } from './box-bars.ts'
 import { kindsOf } from './box-kinds.ts'
 import { isSkylineInstance } from './skyline.ts'
 
 /** With more boxes than this the ways are too many to be tried. */
-const MOST_BOXES = 12
-/** Beginnings remembered as tried; when there are more the proof is given up. */
-const MOST_REMEMBERED = 1_000_000
+const MOST_BOXES = 14
 const UNITS = 1000
 /** What rounding may make of a stack of boxes. */
 const ROUNDING_MM = 0.05
-const STEP_WORK = 3
-
-/** The staircase over all boxes laid so far: from x on it is y high, falling from left to right. */
-interface Stair {
-  readonly x: number
-  readonly y: number
-}
 
 export const isProofInstance = (instance: Instance): boolean => isSkylineInstance(instance) && instance.items.length <= MOST_BOXES
 
 /**
- * Tries every way of laying a few boxes on less cloth than the best lay takes, until one is found
- * (and then again below it) or none is left, which proves the best lay. Every lay can be taken apart
- * box by box so that each lies in a corner of the staircase over those before it (Martello, Pisinger
- * and Vigo), so corners are all the places there are; beginnings with the same boxes left and the
- * same staircase are tried once. Boxes carry their gap along, to the right and up.
+ * Tries every way of laying a few boxes on less cloth than the best lay takes. Ways are tried from
+ * the starting end up and from one selvedge to the other, both with places for every box and, which
+ * is far quicker, by sums alone; whichever has no way left first proves the best lay. A way found is
+ * the new best lay. Boxes carry their gap along, to the right and up.
  */
-export function* proveBoxes(instance: Instance, incumbent: Incumbent, prove: (length: number) => void): Strategy {
-  // Rounded down: what smaller boxes cannot do, these cannot either.
-  const units = (mm: number) => Math.floor(mm * UNITS + 1e-6)
-  const isExact = instance.items.every((item) => item.postures.every(({ shape }) => isWhole(shape.width * UNITS) && isWhole(shape.height * UNITS)))
-  const gap = units(instance.gap)
-  const width = Math.ceil((instance.maxX - instance.minX) * UNITS - 1e-6) + gap
-  const kinds = kindsOf(instance).map((k) => ({ ...k, sizes: k.postures.map((p) => ({ posture: p, w: units(p.shape.width) + gap, h: units(p.shape.height) + gap })) }))
-  const alone = kinds.findIndex((k) => k.members.length === 1)
-  const wholeArea = kinds.reduce((sum, k) => sum + k.members.length * k.sizes[0]!.w * k.sizes[0]!.h, 0)
-  const left = kinds.map((k) => k.members.length)
-  const laid: { readonly kind: number; readonly posture: Posture; readonly x: number; readonly y: number }[] = []
-
-  const reachFor = reaches(kinds, width, units(incumbent.best().length) + gap)
-  for (;;) {
-    const best = incumbent.best()
-    if (best.left.length > 0) return
-    const top = units(best.length) + gap - 1
-    const tried = new Set<string>()
-    const end = yield* extend([{ x: 0, y: 0 }], 0, { top, spare: width * top - wholeArea, tried })
-    if (end === 'none') return prove(best.length - (isExact ? 0 : ROUNDING_MM))
-    if (end === 'too many') return
+export function* proveBoxes(instance: Instance, incumbent: Incumbent, lane: number, prove: (length: number) => void): Strategy {
+  const cloth = barsOfCloth(instance)
+  const { width } = cloth
+  let top = Infinity
+  const shorten = () => {
+    const { left, length } = incumbent.best()
+    top = left.length > 0 ? Infinity : Math.min(top, cloth.below(length))
   }
-
-  function* extend(stairs: readonly Stair[], area: number, goal: { readonly top: number; readonly spare: number; readonly tried: Set<string> }): Generator<number, 'found' | 'none' | 'too many'> {
-    if (laid.length === instance.items.length) {
-      incumbent.offer(arrangement())
-      return 'found'
-    }
-    if (lost(stairs, goal.top) - area > goal.spare) return 'none'
-    const key = `${left.join()}|${stairs.map((s) => `${s.x},${s.y}`).join()}`
-    if (goal.tried.has(key)) return 'none'
-    if (goal.tried.size >= MOST_REMEMBERED) return 'too many'
-    goal.tried.add(key)
-    yield STEP_WORK * instance.items.length
-    for (let kind = 0; kind < kinds.length; kind++) {
-      if (left[kind] === 0) continue
-      for (const { posture, w, h } of kinds[kind]!.sizes) {
-        for (const { x, y } of stairs) {
-          if (x + w > width || y + h > goal.top) continue
-          // A lay mirrored or upside down is as long: one box may be kept to a quarter of the cloth.
-          if (kind === alone && (2 * x > width - w || 2 * y > goal.top - h)) continue
-          left[kind]!--
-          laid.push({ kind, posture, x, y })
-          const end = yield* extend(covered(stairs, x + w, y + h, width), area + w * h, goal)
-          if (end !== 'none') return end
-          laid.pop()
-          left[kind]!++
-        }
-      }
-    }
-    return 'none'
-  }
-
-  /**
-   * Area under the staircase and what cannot be used above it: across each level only widths that
-   * boxes left can add up to, and up each column only heights.
-   */
-  function lost(stairs: readonly Stair[], top: number): number {
-    const { across, along } = reachFor(left)
-    let [byLevels, byColumns] = [stairs.at(-1)!.y * width, 0]
-    stairs.forEach(({ x, y }, i) => {
-      byLevels += ((stairs[i - 1]?.y ?? top) - y) * (width - across(width - x))
-      byColumns += ((stairs[i + 1]?.x ?? width) - x) * (top - along(top - y))
+  shorten()
+  if (top === Infinity) return
+  const ways = (beside: Beside, goal: () => number): Shared[] =>
+    (['up', 'across'] as const).map((lie, i) => {
+      const [room, levels] = lie === 'up' ? [() => width, goal] : [goal, () => width]
+      const onAll: OnAll = (begun, places) => places && incumbent.offer(cloth.arrangement(begun, places, lie))
+      // Lanes that run beside each other lean to different sides.
+      return { search: searchBars({ kinds: cloth[lie], room, levels }, beside, onAll), share: SHARES[beside] * (lane % 2 === i ? 2 : 1), done: 0 }
     })
-    return Math.max(byLevels, byColumns)
-  }
-
-  function arrangement(): Arrangement {
-    const used = kinds.map(() => 0)
-    const spots = laid.map(({ kind, posture, x, y }): Spot => ({ item: kinds[kind]!.members[used[kind]!++]!, posture, x: instance.minX + x / UNITS, y: y / UNITS, sheet: 0 }))
-    // Left as found: the search goes on below this lay from an empty cloth.
-    laid.splice(0).forEach((l) => left[l.kind]!++)
-    return { spots, left: [], sheets: 1, length: Math.max(...spots.map((s) => s.y + s.posture.shape.height)), offsets: instance.groups.map(() => ({ across: null, along: null })) }
-  }
-}
-
-/** The staircase after a box was laid up to `to` with its top at `y`: nothing left of `to` is lower than that. */
-function covered(stairs: readonly Stair[], to: number, y: number, width: number): readonly Stair[] {
-  const higher = stairs.filter((s) => s.y > y)
-  const start = stairs[higher.length]!.x
-  const under = stairs.findLast((s) => s.x <= to)!
-  return [...higher, { x: start, y }, ...(to < width ? [{ x: to, y: under.y }] : []), ...stairs.filter((s) => s.x > to)]
-}
-
-const isWhole = (v: number): boolean => Math.abs(v - Math.round(v)) < 1e-6
-
-interface Kind {
-  readonly sizes: readonly { readonly w: number; readonly h: number }[]
-}
-
-/** The most of a free width (or height) that boxes side by side (or upon each other) can fill. */
-interface Reach {
-  readonly across: (free: number) => number
-  readonly along: (free: number) => number
-}
-
-/** By the boxes that are left; each set is worked out once. Sizes that are not whole millimetres fill all. */
-function reaches(kinds: readonly Kind[], width: number, height: number): (left: readonly number[]) => Reach {
-  const isWhole = kinds.every((k) => k.sizes.every(({ w, h }) => w % UNITS === 0 && h % UNITS === 0))
-  if (!isWhole) return () => ({ across: (free) => free, along: (free) => free })
-  const known = new Map<string, Reach>()
-  return (left) => {
-    const key = left.join()
-    let reach = known.get(key)
-    if (!reach) known.set(key, (reach = { across: mostFilled(kinds, left, 'w', width), along: mostFilled(kinds, left, 'h', height) }))
-    return reach
-  }
-}
-
-function mostFilled(kinds: readonly Kind[], left: readonly number[], side: 'w' | 'h', most: number): (free: number) => number {
-  const reached = new Uint8Array(Math.floor(most / UNITS) + 1)
-  reached[0] = 1
-  kinds.forEach((kind, k) => {
-    for (let copy = 0; copy < left[k]!; copy++) {
-      // From far to near, so that a copy counts once.
-      for (let at = reached.length - 1; at >= 0; at--) {
-        if (!reached[at]) continue
-        for (const size of kind.sizes) {
-          const to = at + size[side] / UNITS
-          if (to < reached.length) reached[to] = 1
-        }
-      }
+  const byPlace = ways('place', () => top)
+  for (;;) {
+    const goal = top
+    byPlace.forEach((way) => (way.done = 0))
+    const running = [...ways('sum', () => goal), ...byPlace]
+    while (top === goal) {
+      const next = running.reduce((x, y) => (y.done / y.share < x.done / x.share ? y : x))
+      const { done, value } = next.search.next()
+      if (!done) yield ((next.done += value as number), value as number)
+      else if (value === 'none') return prove(cloth.proven(incumbent.best().length))
+      else running.splice(running.indexOf(next), 1)
+      if (running.length === 0) return
+      shorten()
     }
-  })
-  const filled = new Int32Array(reached.length)
-  for (let at = 1; at < filled.length; at++) filled[at] = reached[at] ? at : filled[at - 1]!
-  return (free) => filled[Math.floor(free / UNITS)]! * UNITS
+  }
 }
+
+/** Sums alone are much quicker at an end than places are, and places alone find lays. */
+const SHARES = { sum: 3, place: 1 } as const
+
+interface Shared {
+  readonly search: ReturnType<typeof searchBars>
+  readonly share: number
+  done: number
+}
+
+interface BarsOfCloth {
+  /** Levels go up the roll, widths across it; or the other way round. */
+  readonly up: readonly BarKind[]
+  readonly across: readonly BarKind[]
+  readonly width: number
+  /** The next shorter length of a lay, as a number of levels. */
+  readonly below: (length: number) => number
+  readonly proven: (length: number) => number
+  readonly arrangement: (begun: readonly Begun[], places: Places, lie: 'up' | 'across') => Arrangement
+}
+
+/** Boxes and cloth in whole numbers of the largest unit that divides all sizes, since boxes pushed together lie at sums of sizes. */
+function barsOfCloth(instance: Instance): BarsOfCloth {
+  // Rounded down: what smaller boxes cannot do, these cannot either.
+  const micrometres = (mm: number) => Math.floor(mm * UNITS + 1e-6)
+  const gap = micrometres(instance.gap)
+  const kinds = kindsOf(instance)
+  const sizes = kinds.map((k) => k.postures.map(({ shape }) => ({ w: micrometres(shape.width) + gap, h: micrometres(shape.height) + gap })))
+  const unit = sizes.flat().reduce((g, { w, h }) => divisor(divisor(g, w), h), 0)
+  const isExact = kinds.every((k) => k.postures.every(({ shape }) => isWhole(shape.width * UNITS) && isWhole(shape.height * UNITS)))
+  const kindsFor = (size: (s: { w: number; h: number }) => { long: number; wide: number }): BarKind[] => kinds.map((k, i) => ({ count: k.members.length, sizes: sizes[i]!.map(size) }))
+  return {
+    up: kindsFor(({ w, h }) => ({ long: h / unit, wide: w / unit })),
+    across: kindsFor(({ w, h }) => ({ long: w / unit, wide: h / unit })),
+    width: Math.floor((Math.ceil((instance.maxX - instance.minX) * UNITS - 1e-6) + gap) / unit),
+    below: (length) => Math.floor((micrometres(length) + gap - 1) / unit),
+    proven: (length) => length - (isExact ? 0 : ROUNDING_MM),
+    arrangement: (begun, places, lie) => {
+      const used = kinds.map(() => 0)
+      const spots = begun.map(({ kind, size, at }, i): Spot => {
+        const [x, y] = lie === 'up' ? [places[i]!, at] : [at, places[i]!]
+        return { item: kinds[kind]!.members[used[kind]!++]!, posture: kinds[kind]!.postures[size]!, x: instance.minX + (x * unit) / UNITS, y: (y * unit) / UNITS, sheet: 0 }
+      })
+      return { spots, left: [], sheets: 1, length: Math.max(...spots.map((s) => s.y + s.posture.shape.height)), offsets: instance.groups.map(() => ({ across: null, along: null })) }
+    },
+  }
+}
+
+const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b))
+const isWhole = (v: number): boolean => Math.abs(v - Math.round(v)) < 1e-6
