@@ -29,6 +29,7 @@ export function* proveBoxes(instance: Instance, incumbent: Incumbent, lane: numb
     const { left, length } = incumbent.best()
     top = left.length > 0 ? Infinity : Math.min(top, cloth.below(length))
   }
+  yield HEAD_START
   shorten()
   if (top === Infinity) return
   const ways = (beside: Beside, goal: () => number): Shared[] =>
@@ -55,6 +56,8 @@ export function* proveBoxes(instance: Instance, incumbent: Incumbent, lane: numb
   }
 }
 
+/** Work that other searches have done before: from a good lay there are far fewer ways. */
+const HEAD_START = 100_000
 /** Sums alone are much quicker at an end than places are, and places alone find lays. */
 const SHARES = { sum: 3, place: 1 } as const
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { sawnRectangles } from '../../../bench/problems.ts'
 import { LayProblem } from '../../../contract/index.ts'
 import { seeded } from '../../random/index.ts'
-import { instanceOf, isProven, lowerBound, solveLay, type Found } from '../index.ts'
+import { acceptLay, bestOf, instanceOf, isProven, lowerBound, solveLay, type Found } from '../index.ts'
 import { beamOfBoxes } from './box-beam.ts'
 import { givenUp, ledgesAfter, raised, type Ledge } from './ledges.ts'
 
@@ -72,6 +72,25 @@ describe('a few boxes are proven', () => {
     }
   })
 
+  it('ten random boxes, turned or not, are all proven (6 seeds)', () => {
+    for (let seed = 1; seed <= 6; seed++) {
+      const random = seeded(seed)
+      const whole = (low: number, high: number) => Math.round(low + random() * (high - low))
+      const problem = problemOf(Array.from({ length: seed % 2 ? 10 : 9 }, (_, i) => ({ id: `p${i}`, outline: box(whole(150, 600), whole(100, 500)), turns: seed % 2 ? [0] : [0, 90] })))
+      const best = found(problem, 60_000)
+      expect(isProven(best), `seed ${seed}`).toBe(true)
+      expect(acceptLay(problem, { ...best.lay, seconds: 0 })).toEqual([])
+    }
+  })
+
+  it('sizes in fractions, with a gap and selvedges, are proven as well', () => {
+    const pieces = [[402.4, 250.2], [310.6, 180.8], [280.2, 333.4], [505.6, 120.2], [190.4, 260.6]].map(([w, h], i) => ({ id: `p${i}`, outline: box(w!, h!) }))
+    const problem = problemOf(pieces, { width: 1010, selvedge: [10, 5] }, { gap: 3 })
+    const best = found(problem, 20_000)
+    expect(isProven(best)).toBe(true)
+    expect(acceptLay(problem, { ...best.lay, seconds: 0 })).toEqual([])
+  })
+
   it('agrees with trying every order of a lowest-left placement, which finds no shorter lay (60 seeds)', () => {
     let closed = 0
     for (let seed = 1; seed <= 60; seed++) {
@@ -84,6 +103,15 @@ describe('a few boxes are proven', () => {
       expect(best.lay.bound).toBeGreaterThanOrEqual(lowerBound(instanceOf(problem)).length - 1e-6)
     }
     expect(closed).toBe(60)
+  })
+})
+
+describe('lanes beside each other', () => {
+  it('the shortest lay of all, with the best bound of all', () => {
+    const { lay, ...rest } = found(problemOf([{ id: 'a', outline: box(600, 300) }]), 10)
+    const [short, proof] = [{ ...rest, lay: { ...lay, length: 500, bound: 400 } }, { ...rest, lay: { ...lay, length: 510, bound: 450 }, bound: { name: 'every way tried' as const, length: 450 } }]
+    expect(bestOf([short, proof])).toMatchObject({ lay: { length: 500, bound: 450 }, bound: { name: 'every way tried' } })
+    expect(bestOf([proof, { ...proof, lay: { ...lay, length: 440, bound: 430 } }]).lay).toMatchObject({ length: 440, bound: 440 })
   })
 })
 
