@@ -5,6 +5,7 @@ import { clothFaults } from '../../core/cloth/index.ts'
 import { useShop } from '../stores/shop.ts'
 import AmountField from '../ui/AmountField.vue'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
+import EntryDialog from '../ui/EntryDialog.vue'
 import LengthField from '../ui/LengthField.vue'
 import BandsField from './BandsField.vue'
 import ClothSwatch from './ClothSwatch.vue'
@@ -16,7 +17,6 @@ const props = defineProps<{ cloth: Cloth; isNew: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const shop = useShop()
 const draft = ref<Cloth>(JSON.parse(JSON.stringify(props.cloth)))
-const failed = ref('')
 const marking = ref(false)
 const units = computed(() => shop.lists!.settings.units)
 const fault = computed(() => {
@@ -43,14 +43,6 @@ function addCorner(): void {
   setCorners([...corners.value, [(last[0] + first[0]) / 2, (last[1] + first[1]) / 2]])
 }
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  try {
-    await work()
-    emit('close')
-  } catch (cause) {
-    failed.value = (cause as Error).message
-  }
-}
 const PATTERNS = [
   { value: 'plain', label: 'Plain' },
   { value: 'stripes', label: 'Stripes' },
@@ -73,7 +65,7 @@ const SUPPLIES = [
 </script>
 
 <template>
-  <ElDialog :model-value="true" :title="isNew ? 'New cloth' : cloth.name" width="1080px" top="3vh" @update:model-value="emit('close')">
+  <EntryDialog :title="isNew ? 'New cloth' : cloth.name" width="1080px" :fault="fault" :keep="() => shop.keepCloth(draft)" :drop="isNew ? null : { words: 'No longer kept', run: () => shop.dropCloth(cloth.id) }" @close="emit('close')">
     <div class="columns">
       <div class="fields">
         <div class="field-row"><label for="cloth-name">Name</label><input id="cloth-name" class="text" maxlength="80" :value="draft.name" @input="set({ name: ($event.target as HTMLInputElement).value })" /></div>
@@ -157,12 +149,7 @@ const SUPPLIES = [
         </div>
       </div>
     </div>
-    <p v-if="failed || fault" class="fault" role="alert">{{ failed || fault }}</p>
-    <template #footer>
-      <button v-if="!isNew" type="button" class="plain-button left" @click="attempt(() => shop.dropCloth(cloth.id))">No longer kept</button>
-      <button type="button" class="plain-button main" :disabled="fault !== ''" @click="attempt(() => shop.keepCloth(draft))">Keep</button>
-    </template>
-  </ElDialog>
+  </EntryDialog>
 </template>
 
 <style scoped>
@@ -198,13 +185,5 @@ const SUPPLIES = [
 .colour {
   width: 56px;
   height: 32px;
-}
-
-.fault {
-  color: var(--rust);
-}
-
-.left {
-  float: left;
 }
 </style>

@@ -5,6 +5,7 @@ import { ageingOf, EXPOSURE_WORDS, FAMILIES, supportFactorOf, testForces } from 
 import { idOfName } from '../../core/formats/index.ts'
 import { useShop } from '../stores/shop.ts'
 import AmountField from '../ui/AmountField.vue'
+import EntryDialog from '../ui/EntryDialog.vue'
 import LengthField from '../ui/LengthField.vue'
 import { faultWords } from './fault-words.ts'
 
@@ -14,8 +15,6 @@ const emit = defineEmits<{ close: [] }>()
 const shop = useShop()
 const draft = ref<Grade>(JSON.parse(JSON.stringify(props.grade)))
 const thicknesses = ref(props.grade.thicknessesMm.join(', '))
-const failed = ref('')
-const asked = ref(false)
 const units = computed(() => shop.lists!.settings.units)
 
 const finished = computed((): Grade => ({ ...draft.value, id: props.isNew ? idOfName(draft.value.name) : draft.value.id, name: draft.value.name.trim(), thicknessesMm: thicknesses.value.split(/[,;\s]+/).filter((t) => t !== '').map(Number) }))
@@ -33,22 +32,15 @@ function setExposure(place: Exposure, on: boolean): void {
 }
 const setSheet = (i: number, with_: Partial<Grade['sheets'][number]>) => (draft.value = { ...draft.value, sheets: draft.value.sheets.map((s, j) => (j === i ? { ...s, ...with_ } : s)) })
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  try {
-    await work()
-    emit('close')
-  } catch (cause) {
-    failed.value = (cause as Error).message
-  }
-}
-function save(): void {
-  asked.value = true
-  if (fault.value === '' && read.value.ok) void attempt(() => shop.keepGrades([finished.value]))
+/** A new grade is incomplete while it is typed; what is missing is told when it is to be kept. */
+async function keep(): Promise<void> {
+  if (fault.value !== '') throw new Error(fault.value)
+  await shop.keepGrades([finished.value])
 }
 </script>
 
 <template>
-  <ElDialog :model-value="true" :title="isNew ? 'New grade' : grade.name" width="660px" top="4vh" @update:model-value="emit('close')">
+  <EntryDialog :title="isNew ? 'New grade' : grade.name" width="660px" fault="" :keep="keep" :drop="isNew ? null : { words: 'Out of the catalogue', run: () => shop.dropGrade(grade.id) }" @close="emit('close')">
     <div class="field-row"><label for="grade-name">Name</label><input id="grade-name" v-model="draft.name" class="text" maxlength="80" /></div>
     <div class="field-row">
       <span class="label">Family</span>
@@ -87,12 +79,7 @@ function save(): void {
     </div>
     <div class="field-row"><label for="grade-thicknesses">Thicknesses, mm</label><input id="grade-thicknesses" v-model="thicknesses" class="text" /></div>
     <div class="field-row"><span class="label">Price of a m³</span><AmountField :model-value="draft.pricePerM3" kind="plain" name="Price" :min="0" :max="1000000" @update:model-value="$event !== null && (draft.pricePerM3 = $event)" /></div>
-    <p v-if="failed || (asked && fault)" class="fault" role="alert">{{ failed || fault }}</p>
-    <template #footer>
-      <button v-if="!isNew" type="button" class="plain-button left" @click="attempt(() => shop.dropGrade(grade.id))">Out of the catalogue</button>
-      <button type="button" class="plain-button main" @click="save">Keep</button>
-    </template>
-  </ElDialog>
+  </EntryDialog>
 </template>
 
 <style scoped>
@@ -114,13 +101,5 @@ function save(): void {
   gap: 6px;
   align-items: center;
   min-height: 32px;
-}
-
-.fault {
-  color: var(--rust);
-}
-
-.left {
-  float: left;
 }
 </style>

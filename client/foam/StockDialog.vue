@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { FoamStock, readWith } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import CountField from '../ui/CountField.vue'
+import EntryDialog from '../ui/EntryDialog.vue'
 import LengthField from '../ui/LengthField.vue'
 import { faultWords } from './fault-words.ts'
 
@@ -11,7 +12,6 @@ const props = defineProps<{ piece: FoamStock; isNew: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const shop = useShop()
 const draft = ref<FoamStock>(JSON.parse(JSON.stringify(props.piece)))
-const failed = ref('')
 const units = computed(() => shop.lists!.settings.units)
 const read = computed(() => readWith(FoamStock, draft.value))
 const fault = computed(() => (read.value.ok ? '' : faultWords(read.value.faults[0]!)))
@@ -19,20 +19,12 @@ const k = computed(() => Math.min(300 / draft.value.lengthMm, 130 / draft.value.
 const KINDS = FoamStock.shape.kind.options
 const SIDES = [['xMm', 'from the left'], ['yMm', 'from the front'], ['lengthMm', 'long'], ['widthMm', 'wide']] as const
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  try {
-    await work()
-    emit('close')
-  } catch (cause) {
-    failed.value = (cause as Error).message
-  }
-}
 const setCutOut = (i: number, key: (typeof SIDES)[number][0], mm: number) => (draft.value = { ...draft.value, cutOuts: draft.value.cutOuts.map((c, j) => (j === i ? { ...c, [key]: mm } : c)) })
 const addCutOut = () => (draft.value = { ...draft.value, cutOuts: [...draft.value.cutOuts, { xMm: 0, yMm: 0, lengthMm: Math.round(draft.value.lengthMm / 4), widthMm: Math.round(draft.value.widthMm / 4) }] })
 </script>
 
 <template>
-  <ElDialog :model-value="true" :title="isNew ? 'New piece on the rack' : piece.name" width="720px" top="6vh" @update:model-value="emit('close')">
+  <EntryDialog :title="isNew ? 'New piece on the rack' : piece.name" width="720px" :fault="fault" :keep="() => shop.keepFoamStock(draft)" :drop="isNew ? null : { words: 'Used up', run: () => shop.dropFoamStock(piece.id) }" @close="emit('close')">
     <div class="field-row"><label for="stock-name">Name</label><input id="stock-name" v-model="draft.name" class="text" maxlength="80" /></div>
     <div class="field-row">
       <span class="label">Kind, grade</span>
@@ -62,12 +54,7 @@ const addCutOut = () => (draft.value = { ...draft.value, cutOuts: [...draft.valu
         </svg>
       </div>
     </div>
-    <p v-if="failed || fault" class="fault" role="alert">{{ failed || fault }}</p>
-    <template #footer>
-      <button v-if="!isNew" type="button" class="plain-button left" @click="attempt(() => shop.dropFoamStock(piece.id))">Used up</button>
-      <button type="button" class="plain-button main" :disabled="fault !== ''" @click="attempt(() => shop.keepFoamStock(draft))">Keep</button>
-    </template>
-  </ElDialog>
+  </EntryDialog>
 </template>
 
 <style scoped>
@@ -114,13 +101,5 @@ const addCutOut = () => (draft.value = { ...draft.value, cutOuts: [...draft.valu
 .missing {
   fill: var(--paper);
   stroke: #6d5a2a;
-}
-
-.fault {
-  color: var(--rust);
-}
-
-.left {
-  float: left;
 }
 </style>

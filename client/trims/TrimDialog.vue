@@ -2,13 +2,12 @@
 import { computed, ref } from 'vue'
 import { Trim, TrimUnit, TrimUse } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
-import { useAttempt } from '../ui/use-attempt.ts'
+import EntryDialog from '../ui/EntryDialog.vue'
 
 /** One thing of the shelf: what it is for, its price and pack, what is in hand. */
 const props = defineProps<{ trim: Trim; isNew: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const shop = useShop()
-const { failed, attempt } = useAttempt()
 const NUMBERS = [
   ['price', 'Price of one'],
   ['pack', 'Sold in packs of'],
@@ -27,43 +26,22 @@ const fault = computed(() => {
   const field = String(issue!.path[0] ?? '')
   return `${NAMES[field] ?? field}: ${issue!.code === 'invalid_type' ? 'a number is wanted' : issue!.message}.`
 })
-const keep = () =>
-  attempt(async () => {
-    if (!read.value.success) return
-    await shop.keepTrims([read.value.data])
-    emit('close')
-  })
-const drop = () =>
-  attempt(async () => {
-    await shop.dropTrim(props.trim.id)
-    emit('close')
-  })
+const keep = async () => {
+  if (read.value.success) await shop.keepTrims([read.value.data])
+}
 </script>
 
 <template>
-  <ElDialog :model-value="true" :title="isNew ? 'New thing of the shelf' : trim.name" width="520px" @close="emit('close')">
+  <EntryDialog :title="isNew ? 'New thing of the shelf' : trim.name" width="520px" :fault="fault" :keep="keep" :drop="isNew ? null : { words: 'Take it off the shelf', run: () => shop.dropTrim(trim.id) }" @close="emit('close')">
     <div class="field-row"><label for="trim-name">Name</label><input id="trim-name" v-model="draft.name" class="text" maxlength="80" /></div>
     <div class="field-row"><span class="label">For</span><ElSelect v-model="draft.use" aria-label="For"><ElOption v-for="u in TrimUse.options" :key="u" :value="u" :label="u.replaceAll('-', ' ')" /></ElSelect></div>
     <div class="field-row"><span class="label">Counted in</span><ElSelect v-model="draft.unit" aria-label="Counted in"><ElOption v-for="u in TrimUnit.options" :key="u" :value="u" :label="u === 'm2' ? 'm²' : u" /></ElSelect></div>
     <div v-for="[key, label] in NUMBERS" :key="key" class="field-row"><label :for="`trim-${key}`">{{ label }}</label><input :id="`trim-${key}`" v-model="numbers[key]" class="text" inputmode="decimal" /></div>
-    <p v-if="fault || failed" class="fault" role="alert">{{ failed || fault }}</p>
-    <template #footer>
-      <button v-if="!isNew" type="button" class="plain-button" @click="drop">Take it off the shelf</button>
-      <button type="button" class="plain-button main" :disabled="fault !== ''" @click="keep">Keep</button>
-    </template>
-  </ElDialog>
+  </EntryDialog>
 </template>
 
 <style scoped>
 .field-row {
   margin-bottom: 6px;
-}
-
-.fault {
-  color: var(--rust);
-}
-
-.plain-button {
-  margin-left: 8px;
 }
 </style>

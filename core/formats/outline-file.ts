@@ -49,7 +49,7 @@ export function tracedOutline({ lines, report }: ReadDrawing): Result<TracedOutl
   const size = Math.max(box.maxX - box.minX, box.maxY - box.minY)
   if (!(size >= LEAST_MM && size <= MOST_MM)) return err({ code: 'size', mm: size })
   if (outline.length > MOST_POINTS) return err({ code: 'too-many-points', points: outline.length })
-  if (!isSimple(outline)) return err({ code: 'crosses-itself' })
+  if (!isSimple(outline) || !hasArea(outline)) return err({ code: 'crosses-itself' })
   const said = [
     ...report,
     ...(outline.length < largest!.length ? [`${largest!.length - outline.length} points that lie within 0.05 mm of a straight line were left out`] : []),
@@ -95,8 +95,12 @@ function closedLoops(lines: readonly DrawnLine[]): { readonly loops: readonly Ou
     if (chain.length > 2 && distance(chain[0]!, chain.at(-1)!) < JOIN_MM) loops.push(chain.slice(0, -1))
     else open.push(chain)
   }
-  return { loops: loops.filter((l) => Math.abs(areaOf(l)) > 1), open }
+  // One that encloses nothing, as an 8 does whose halves are alike, only counts where there is no other.
+  const enclosing = loops.filter(hasArea)
+  return { loops: enclosing.length > 0 ? enclosing : loops, open }
 }
+
+const hasArea = (loop: Outline): boolean => Math.abs(areaOf(loop)) > 1
 
 function joinEnds(a: readonly Vertex[], b: readonly Vertex[]): Vertex[] | null {
   const backwards = (line: readonly Vertex[]): Vertex[] => line.map((_, i) => vertex(line[line.length - 1 - i]!, i + 1 < line.length ? -(line[line.length - 2 - i]!.bulge ?? 0) : 0))
