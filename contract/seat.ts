@@ -3,6 +3,10 @@ import { AllowanceMm, PositiveMm, Words, LONGEST_MM } from './lengths.ts'
 
 /** A side that leans further is a floor or a ceiling; a bench that goes further round meets itself. */
 export const MOST_LEAN_DEG = 75
+export const MOST_OVERHANG_MM = 1000
+/** Negative: neighbours are squeezed together. */
+export const LEAST_GAP_MM = -100
+export const MOST_GAP_MM = 1000
 export const MOST_SWEEP_DEG = 350
 
 export const MOST_CUSHIONS = 60
@@ -23,7 +27,7 @@ export type EdgeRole = z.infer<typeof EdgeRole>
 /** How far a side leans outwards going up (negative: inwards). */
 export const Lean = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('angle'), degrees: z.number().min(-MOST_LEAN_DEG, `leans in by more than ${MOST_LEAN_DEG}°`).max(MOST_LEAN_DEG, `leans out by more than ${MOST_LEAN_DEG}°`) }),
-  z.strictObject({ by: z.literal('overhang'), mm: z.number().min(-1000).max(1000).describe('how much further out the top is than the bottom') }),
+  z.strictObject({ by: z.literal('overhang'), mm: z.number().min(-MOST_OVERHANG_MM, 'stands in by more than 1 m').max(MOST_OVERHANG_MM, 'stands out by more than 1 m').describe('how much further out the top is than the bottom') }),
 ])
 export type Lean = z.infer<typeof Lean>
 
@@ -114,7 +118,7 @@ export const Footprint = z.discriminatedUnion('kind', [
 ])
 export type Footprint = z.infer<typeof Footprint>
 
-const GapMm = z.number().min(-100, 'is squeezed by more than 100 mm').max(1000, 'is more than 1 m').describe('between neighbours; negative squeezes them together')
+const GapMm = z.number().min(LEAST_GAP_MM, 'is squeezed by more than 100 mm').max(MOST_GAP_MM, 'is more than 1 m').describe('between neighbours; negative squeezes them together')
 const Count = z.int().min(1, 'at least 1 cushion').max(MOST_CUSHIONS, 'more than 60 cushions: check the number, or split the job')
 
 /** How a seat is divided into cushions. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { LARGEST_ALLOWANCE_MM, LONGEST_MM, MOST_CUSHIONS, MOST_LEAN_DEG, MOST_SWEEP_DEG, type Job, type Seat } from '../../contract/index.ts'
+import { JOB_LIMITS, type Job, type Seat } from '../../contract/index.ts'
 import type { Edit } from '../../core/job/index.ts'
 import { readTyped, typingWords } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
@@ -9,13 +9,12 @@ import { useShop } from '../stores/shop.ts'
 const props = defineProps<{ job: Job | null; units: LengthUnit; placeholder: string }>()
 const emit = defineEmits<{ seat: [seat: Seat, says: string, units: LengthUnit]; edit: [edit: Edit]; help: [] }>()
 
-const LIMITS = { longestMm: LONGEST_MM, largestAllowanceMm: LARGEST_ALLOWANCE_MM, mostCushions: MOST_CUSHIONS, mostLeanDegrees: MOST_LEAN_DEG, mostSweepDegrees: MOST_SWEEP_DEG }
 const shop = useShop()
 const text = ref('')
 const said = ref('')
 const failed = ref(false)
 const field = ref<HTMLInputElement>()
-const typed = computed(() => readTyped(text.value, { job: props.job, units: props.units, grades: shop.lists?.grades ?? [], cloths: shop.lists?.cloths ?? [], limits: LIMITS }))
+const typed = computed(() => readTyped(text.value, { job: props.job, units: props.units, grades: shop.lists?.grades ?? [], cloths: shop.lists?.cloths ?? [], limits: JOB_LIMITS }))
 /** While typing, a line that is understood so far is said back; faults wait for Enter. */
 const echo = computed(() => {
   if (text.value.trim() === '') return said.value

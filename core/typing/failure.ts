@@ -19,6 +19,9 @@ export interface TypingLimits {
   readonly mostCushions: number
   readonly mostLeanDegrees: number
   readonly mostSweepDegrees: number
+  readonly mostOverhangMm: number
+  readonly leastGapMm: number
+  readonly mostGapMm: number
 }
 
 export type Typed =

@@ -12,8 +12,8 @@ export const SHAPE_EDITS: Readonly<Record<string, Reader>> = {
   cut: (rest, c) =>
     cornerEdit(rest, c, /^(.+?\s*[x×]\s*\S+(?:\s+\d+\/\d+)?)\s*(.*)$/i, (sizes) => chain(readSizes(sizes, ['leg along the edge that arrives', 'leg along the edge that leaves'], 'cut', 'cut 210 x 330 far right', c.job.units, c.limits), ([arrivingMm, leavingMm]) => ok({ kind: 'cut', arrivingMm: arrivingMm!, leavingMm: leavingMm! }))),
   square: (rest, c) => cornerEdit(rest === '' ? 'x all' : `x ${rest}`, c, /^(x)\s+(.*)$/, () => ok({ kind: 'square' })),
-  bow: (rest, c) => sizeOnEdge(rest, c, 'rise', (mm) => ({ riseMm: mm }), (mm, edge) => `Edge ${edge} bowed by ${formatLengthWithUnit(mm, c.job.units)}`),
-  overhang: (rest, c) => sizeOnEdge(rest, c, 'overhang', (mm) => ({ lean: mm === 0 ? null : { by: 'overhang', mm } }), (mm, edge) => `Top of edge ${edge} stands out ${formatLengthWithUnit(mm, c.job.units)}`),
+  bow: (rest, c) => sizeOnEdge(rest, c, 'rise', c.limits.longestMm, (mm) => ({ riseMm: mm }), (mm, edge) => `Edge ${edge} bowed by ${formatLengthWithUnit(mm, c.job.units)}`),
+  overhang: (rest, c) => sizeOnEdge(rest, c, 'overhang', c.limits.mostOverhangMm, (mm) => ({ lean: mm === 0 ? null : { by: 'overhang', mm } }), (mm, edge) => `Top of edge ${edge} stands out ${formatLengthWithUnit(mm, c.job.units)}`),
   lean: (rest, c) => {
     const [, angle = '', name = ''] = /^(\S+)\s*(.*)$/.exec(rest) ?? []
     return chain(readAngle(angle, -c.limits.mostLeanDegrees, c.limits.mostLeanDegrees), (degrees) => chain(edgeNamed(name, c.job.seat), (edge) => setEdge(edge, { lean: degrees === 0 ? null : { by: 'angle', degrees } }, `Edge ${edge} leans ${degrees}°`)))
@@ -86,10 +86,10 @@ const setEdge = (edge: string, change: Partial<EdgeSetting>, says: string): Answ
 
 const roleOf = (meets: EdgeRole, rest: string, { job }: OpenJob): Answer => chain(edgeNamed(rest, job.seat), (edge) => setEdge(edge, { meets }, `Edge ${edge}: ${meets}`))
 
-function sizeOnEdge(rest: string, { job, limits }: OpenJob, what: string, change: (mm: number) => Partial<EdgeSetting>, says: (mm: number, edge: string) => string): Answer {
+function sizeOnEdge(rest: string, { job }: OpenJob, what: string, mostMm: number, change: (mm: number) => Partial<EdgeSetting>, says: (mm: number, edge: string) => string): Answer {
   const [, size = '', name = ''] = /^(-?\S+(?:\s+\d+\/\d+)?)\s*(.*)$/.exec(rest) ?? []
   return chain(readLength(size, what, job.units), (mm) =>
-    Math.abs(mm) > limits.longestMm ? fail({ code: 'length', what, text: size, why: 'too-long' }) : chain(edgeNamed(name, job.seat), (edge) => setEdge(edge, change(mm), says(mm, edge))),
+    Math.abs(mm) > mostMm ? fail({ code: 'length', what, text: size, why: 'too-long' }) : chain(edgeNamed(name, job.seat), (edge) => setEdge(edge, change(mm), says(mm, edge))),
   )
 }
 

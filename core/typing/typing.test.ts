@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { LARGEST_ALLOWANCE_MM, LONGEST_MM, MOST_CUSHIONS, MOST_LEAN_DEG, MOST_SWEEP_DEG, readJob, type Job } from '../../contract/index.ts'
+import { JOB_LIMITS, readJob, type Job } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
 import { slotOf } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'
 
-const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: { longestMm: LONGEST_MM, largestAllowanceMm: LARGEST_ALLOWANCE_MM, mostCushions: MOST_CUSHIONS, mostLeanDegrees: MOST_LEAN_DEG, mostSweepDegrees: MOST_SWEEP_DEG } })
+const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: JOB_LIMITS })
 const edited = (line: string, units: LengthUnit = 'mm'): Job => {
   const typed = readTyped(line, context(units))
   if (!typed.ok || typed.value.kind !== 'edit') throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)

@@ -59,11 +59,11 @@ function times(rest: string, { limits }: OpenJob): Answer {
   )
 }
 
-function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job }: OpenJob): Answer {
+function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job, limits }: OpenJob): Answer {
   if (job.seat.division.kind === 'singles') return fail({ code: 'only-bench', word })
   return chain(readLength(rest, word, job.units), (mm) => {
     const gapMm = sign * mm
-    if (gapMm < -100 || gapMm > 1000) return fail({ code: 'length', what: word, text: rest, why: 'too-long' })
+    if (gapMm < limits.leastGapMm || gapMm > limits.mostGapMm) return fail({ code: 'length', what: word, text: rest, why: 'too-long' })
     return edit(setSeat(gapMm < 0 ? `Squeezed by ${formatLengthWithUnit(-gapMm, job.units)}` : `Gap ${formatLengthWithUnit(gapMm, job.units)}`, (seat) => (seat.division.kind === 'singles' ? seat : { ...seat, division: { ...seat.division, gapMm } })))
   })
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mainGrade } from '../../../core/filling/index.ts'
 import { computed, ref } from 'vue'
-import { MOST_CUSHIONS, type Division } from '../../../contract/index.ts'
+import { LEAST_GAP_MM, MOST_CUSHIONS, MOST_GAP_MM, type Division } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { areaOf, boxOf } from '../../../core/outline/index.ts'
 import { adviseCount, shapeSeat, valueOf } from '../../../core/seat/index.ts'
@@ -84,7 +84,7 @@ const advice = computed(() => {
   <div v-if="division.kind !== 'singles'" class="field-row" data-field="measure.gap">
     <span class="label">Gap between</span>
     <div>
-      <LengthField :model-value="division.gapMm" :unit="job.units" name="Gap" :min="-100" :max="1000" @update:model-value="(gapMm) => set({ ...(division as Of<'run'>), gapMm }, 'Gap', 'gap')" />
+      <LengthField :model-value="division.gapMm" :unit="job.units" name="Gap" :min="LEAST_GAP_MM" :max="MOST_GAP_MM" @update:model-value="(gapMm) => set({ ...(division as Of<'run'>), gapMm }, 'Gap', 'gap')" />
       <span class="quiet">{{ division.gapMm < 0 ? 'squeezed together' : division.gapMm === 0 ? 'touching' : 'open' }}; a minus squeezes</span>
     </div>
   </div>

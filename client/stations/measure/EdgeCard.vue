@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { LONGEST_MM, MOST_LEAN_DEG, type EdgeRole, type EdgeSetting } from '../../../contract/index.ts'
+import { LONGEST_MM, MOST_LEAN_DEG, MOST_OVERHANG_MM, type EdgeRole, type EdgeSetting } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { edgeLength } from '../../../core/outline/index.ts'
 import { footingOf, PLAIN_EDGE, settingName, shapeSeat } from '../../../core/seat/index.ts'
@@ -63,7 +63,7 @@ function setDegrees(event: Event): void {
       <input id="edge-lean" type="number" :min="-MOST_LEAN_DEG" :max="MOST_LEAN_DEG" step="1" :value="lean.degrees" @change="setDegrees" />
       <span class="quiet">outwards going up; minus: inwards</span>
     </div>
-    <div v-else-if="lean?.by === 'overhang'" class="line"><span>Top stands out</span><LengthField :model-value="lean.mm" :unit="jobs.job!.units" :name="`Overhang of edge ${edge}`" :min="-1000" :max="1000" @update:model-value="(mm) => change({ lean: { by: 'overhang', mm } }, 'Overhang', 'overhang')" /></div>
+    <div v-else-if="lean?.by === 'overhang'" class="line"><span>Top stands out</span><LengthField :model-value="lean.mm" :unit="jobs.job!.units" :name="`Overhang of edge ${edge}`" :min="-MOST_OVERHANG_MM" :max="MOST_OVERHANG_MM" @update:model-value="(mm) => change({ lean: { by: 'overhang', mm } }, 'Overhang', 'overhang')" /></div>
     <div v-if="takesRise" class="line"><span>Bow, rise</span><LengthField :model-value="setting.riseMm" :unit="jobs.job!.units" :name="`Rise of edge ${edge}`" :min="-LONGEST_MM" :max="LONGEST_MM" @update:model-value="(riseMm) => change({ riseMm }, `Edge ${key} bowed`, 'rise')" /><span class="quiet">minus: inwards</span></div>
   </template>
   <div class="line"><button type="button" class="plain-button" :disabled="seat.front === edge" @click="jobs.edit(setSeat(`Front: edge ${edge}`, (s) => ({ ...s, front: edge })))">{{ seat.front === edge ? 'This is the front' : 'Make this the front' }}</button></div>
