@@ -76,6 +76,19 @@ test('widths beside each other, with money, and two jobs together', async ({ pag
   await expect(page.getByText(/^Together .* mm, one by one .* mm\.$/)).toBeVisible({ timeout: 30_000 })
 })
 
+test('piping that drives a lay apart is offered in shorter strips, and less cloth is bought', async ({ page }) => {
+  await start(page, 'seat 610 x 545 x 110 times 2')
+  for (const line of ['makeup knife-edge', 'close zip seam back', 'pipe both cord 5 bias']) await typeLine(page, line)
+  await station(page, 'Lay')
+  const offer = page.getByRole('status').filter({ hasText: 'in each run of piping' })
+  await expect(offer).toContainText('less to buy', { timeout: 20_000 })
+  const laidMm = async () => Number(/([\d.]+) mm/.exec(await lengthShown(page).innerText())![1])
+  const before = await laidMm()
+  await offer.getByRole('button', { name: 'Join the piping' }).click()
+  await expect(page.getByText('Planning the first lay')).toHaveCount(0)
+  await expect.poll(laidMm, { timeout: 20_000 }).toBeLessThan(before - 100)
+})
+
 test('a check is entered in the cloth store, marked with a flaw, and a job is laid on it both ways in phase', async ({ page }) => {
   await page.goto('/cloth')
   await page.getByRole('button', { name: 'New cloth' }).click()

@@ -9,8 +9,14 @@ export function finishPanel(draft: PanelDraft, own: Readonly<Record<string, numb
   const edges = draft.edges.map((e) => finishEdge(draft.id, reserve && isStrip && e.name === 'end' ? { ...e, allowances: [...e.allowances, reserve] } : e, own))
   const { id, name, role, cloth, isSeen, finished } = draft
   const panel = { id, name, role, cloth, isSeen, finished, edges, growth, times: draft.times ?? 1, marks: draft.marks ?? [], notches: [] }
-  return { ...panel, figures: draft.sums ? sizesBySum(draft, draft.sums, edges, growth) : sizesOverAll(draft, panel) }
+  const overAll = sizesOverAll(draft, panel)
+  const bySum = draft.sums && sizesBySum(draft, draft.sums, edges, growth)
+  // Where a corner stands out further than the edge beside it, the sum along the edges is not what is cut.
+  return { ...panel, figures: bySum && isCutAs(bySum, overAll) ? bySum : overAll }
 }
+
+const SAME_MM = 0.05
+const isCutAs = (a: Panel['figures'], b: Panel['figures']): boolean => Math.abs(a.cutWidth.value - b.cutWidth.value) < SAME_MM && Math.abs(a.cutHeight.value - b.cutHeight.value) < SAME_MM
 
 function finishEdge(panel: string, e: EdgeDraft, own: Readonly<Record<string, number>>): PanelEdge {
   const side = e.side ? { side: e.side } : {}

@@ -12,6 +12,7 @@ import { layFailureWords } from './failure-words.ts'
 import { faultWords } from './fault-words.ts'
 import LayDrawing from './LayDrawing.vue'
 import { LAY_PAGES, type Page } from './pages.ts'
+import ShorterStrips from './ShorterStrips.vue'
 
 const SEARCH_SECONDS = 10
 const COMPLETE_SECONDS = 5
@@ -61,6 +62,7 @@ const gapWords = computed(() => {
       </div>
       <p v-if="lay && lays.byHand" class="quiet bound">Changed by hand, {{ lays.locked.size === 0 ? 'nothing locked' : `${lays.locked.size} locked` }}. No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.</p>
       <p v-else-if="lay" class="quiet bound">No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}. Pieces can be dragged.</p>
+      <ShorterStrips />
       <ul v-if="faults.length > 0" class="faults" role="alert">
         <li v-for="says in faults.slice(0, MOST_FAULTS)" :key="says">{{ says }}</li>
         <li v-if="faults.length > MOST_FAULTS">and {{ faults.length - MOST_FAULTS }} more.</li>

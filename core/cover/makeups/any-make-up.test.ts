@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Job } from '../../../contract/index.ts'
-import { areaOf, isSimple } from '../../outline/index.ts'
+import { areaOf, boxOf, isSimple } from '../../outline/index.ts'
 import { planJob } from '../../plan.ts'
 import { planDocument } from '../../plan-document.ts'
 import { FACTORY_BOOK, keepersBench } from '../../shop/index.ts'
@@ -39,6 +39,8 @@ describe.each(CONSTRUCTIONS)('%s', (kind) => {
           const cut = cutOutline(panel)
           expect(isSimple(cut)).toBe(true)
           expect(areaOf(cut)).toBeGreaterThanOrEqual(areaOf(panel.finished))
+          const { minX, minY, maxX, maxY } = boxOf(cut)
+          expect([panel.figures.cutWidth.value, panel.figures.cutHeight.value], `${panel.name}: the list says what the outline is`).toEqual([expect.closeTo(maxX - minX, 1), expect.closeTo(maxY - minY, 1)])
           for (const n of panel.notches) expect(notchDepth(panel, n, FACTORY_BOOK.notchMm)).toBeLessThanOrEqual(panel.edges.find((e) => e.name === n.edge)!.allowance.value / 2)
         }
       }),

@@ -70,10 +70,14 @@ function sharedSizes(solid: Solid, outline: Outline, names: readonly string[], s
   const { minX, minY, maxX, maxY } = boxOf(outline)
   const t = solid.thickness
   const isShared = Math.abs(maxX - minX - solid.width.value - t.value) < 0.01 && Math.abs(maxY - minY - solid.depth.value - t.value) < 0.01
-  const of = (side: SideName) => names[sides.indexOf(side)]
+  // Eased corners belong to a side too; its size ends at its own, longest edge.
+  const of = (side: SideName) => names[longestOf(outline, sides, side)]
   const [bottom, right, top, left] = [of('front'), of('right'), of('back'), of('left')]
   return isShared && bottom && right && top && left ? { width: plus(solid.width, t), height: plus(solid.depth, t), bottom, right, top, left } : null
 }
+
+/** The longest edge of a side; −1 where no edge belongs to it. */
+const longestOf = (outline: Outline, sides: readonly SideName[], side: SideName): number => sides.reduce((best, s, i) => (s === side && (best < 0 || edgeLength(outline, i) > edgeLength(outline, best)) ? i : best), -1)
 
 export const tapeFigure = (mm: number): Figure => entered({ id: 'closure.tape', label: 'Zip tape, edge to stitching', quantity: 'length', value: mm, rule: 'the zip is sewn so far from the edge of its tape', setBy: 'job', change: 'make-up.closure' })
 
@@ -84,8 +88,7 @@ const LEAST_BESIDE_MM = 2
 export function openingOnEdge({ closure, construction }: Opening, outline: Outline, sides: readonly SideName[]): Result<{ edge: number; from: number; to: number }, Refusal> {
   const wanted = 'side' in closure ? sideOrBack(sides.map((side) => ({ side })), closure.side) : 'back'
   const length = (i: number) => edgeLength(outline, i)
-  const edge = sides.reduce((best, side, i) => (side === wanted && (best < 0 || length(i) > length(best)) ? i : best), -1)
-  const i = Math.max(0, edge)
+  const i = Math.max(0, longestOf(outline, sides, wanted))
   if (closure.kind !== 'sewn-shut') return ok({ edge: i, from: 0, to: length(i) })
   const free = length(i) - closure.openingMm
   if (free < -0.5) return err({ construction: construction.kind, reason: { code: 'opening-over-edge', opening: closure.openingMm, edge: length(i) }, nearest: null })

@@ -19,6 +19,12 @@ describe('make-ups worked by hand, s 12', () => {
     expect(sayWorking(panelOf(c, 'top-plate').figures.finishedWidth, 'mm')).toBe('560 + 140 = 700 mm net')
   })
 
+  it('knife-edge 610 x 545 x 110 with a zip in its back seam, tape 8: plates cut 744 x 675', () => {
+    const c = cover(610, 545, 110, { kind: 'knife-edge', closure: CLOSURES['zip-seam'].usual })
+    expect([cut(c, 'top-plate'), cut(c, 'bottom-plate')]).toEqual([[744, 675], [744, 675]])
+    expect(working(c, 'top-plate')).toEqual(['720 + 12 + 12 = 744 mm cut', '655 + 12 + 8 = 675 mm cut'])
+  })
+
   it('hinged pair 470 wide, 455 + 530, t 35: panels cut 529 x 1079, divider 502 from the raw end', () => {
     const c = cover(470, 455, 35, { construction: { kind: 'hinged-pair', backDepthMm: 530 }, closure: CLOSURES['sewn-shut'].usual })
     expect(cut(c, 'top-plate')).toEqual([529, 1079])
