@@ -88,7 +88,7 @@ test('a fit is logged: sizes, verdict, lesson and a photo; a text file is refuse
   await expect(page.getByRole('img', { name: 'photo of the cushions' })).toHaveJSProperty('complete', true)
   await bench(page)
   await station(page, 'Make')
-  await expect(page.getByRole('list', { name: 'Lessons of earlier jobs' })).toContainText('this cloth frays')
+  await expect(page.getByRole('list', { name: 'Lessons of earlier jobs' })).toContainText('this cloth frays', { timeout: 15_000 })
 })
 
 test('a quote: charges, a line of its own, alternatives, given; the customer sees no hours', async ({ page }) => {
