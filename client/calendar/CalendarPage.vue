@@ -14,6 +14,7 @@ import ShopPage from '../ui/ShopPage.vue'
 import { dayOf } from '../ui/today.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 import WeeksDrawing from './WeeksDrawing.vue'
+import { vTyped } from '../ui/v-typed.ts'
 
 /** The shop's days: what is made when, what is late and why, what is ordered and begun today. */
 const DAYS_SHOWN = 35
@@ -111,9 +112,9 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
         <h2>Hours of the shop</h2>
         <table class="close-table hours">
           <thead><tr><th /><th v-for="d in WEEKDAYS" :key="d">{{ d }}</th></tr></thead>
-          <tbody><tr v-for="r in RESOURCES" :key="r"><th scope="row">{{ PLACES[r] }}</th><td v-for="(h, i) in calendar.hours[r]" :key="i"><input class="text" :value="h" inputmode="decimal" :aria-label="`${PLACES[r]}, ${WEEKDAYS[i]}`" @change="setHours(r, i, $event)" /></td></tr></tbody>
+          <tbody><tr v-for="r in RESOURCES" :key="r"><th scope="row">{{ PLACES[r] }}</th><td v-for="(h, i) in calendar.hours[r]" :key="i"><input class="text" v-typed="h" inputmode="decimal" :aria-label="`${PLACES[r]}, ${WEEKDAYS[i]}`" @change="setHours(r, i, $event)" /></td></tr></tbody>
         </table>
-        <div class="fields-in-line"><label v-for="[key, label] in NUMBERS" :key="key" class="tick">{{ label }} <input class="text small" :value="numberOf(key)" inputmode="numeric" @change="setNumber(key, $event)" /></label></div>
+        <div class="fields-in-line"><label v-for="[key, label] in NUMBERS" :key="key" class="tick">{{ label }} <input class="text small" v-typed="numberOf(key)" inputmode="numeric" @change="setNumber(key, $event)" /></label></div>
         <div class="fields-in-line"><span>Shut on</span><button v-for="h in calendar.holidays" :key="h" type="button" class="plain-button" :title="`Open on ${h} after all`" @click="change({ holidays: calendar.holidays.filter((x) => x !== h) })">{{ h }} ×</button><DayField v-model="holiday" name="Holiday" /><button type="button" class="plain-button" :disabled="!holiday" @click="addHoliday">Add</button></div>
       </section>
     </div>

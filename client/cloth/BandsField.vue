@@ -3,6 +3,7 @@ import type { Band } from '../../contract/index.ts'
 import { bandsWidth, mirrorAxes } from '../../core/cloth/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../core/units/index.ts'
 import LengthField from '../ui/LengthField.vue'
+import { vTyped } from '../ui/v-typed.ts'
 
 /** One repeat, band by band. */
 const props = defineProps<{ modelValue: readonly Band[]; unit: LengthUnit; name: string }>()
@@ -17,7 +18,7 @@ const strike = (i: number) => emit('update:modelValue', props.modelValue.filter(
     <legend class="quiet">{{ name }}: repeats every {{ formatLengthWithUnit(bandsWidth(modelValue), unit) }}, {{ mirrorAxes(modelValue).length > 0 ? 'looks the same mirrored' : 'has a left and a right' }}</legend>
     <div v-for="(b, i) in modelValue" :key="i" class="band">
       <input type="color" :value="b.colour" :aria-label="`${name} ${i + 1} colour`" @input="set(i, { colour: ($event.target as HTMLInputElement).value })" />
-      <input class="text" :value="b.name" maxlength="40" :aria-label="`${name} ${i + 1} name`" @change="set(i, { name: ($event.target as HTMLInputElement).value })" />
+      <input class="text" v-typed="b.name" maxlength="40" :aria-label="`${name} ${i + 1} name`" @change="set(i, { name: ($event.target as HTMLInputElement).value })" />
       <LengthField :model-value="b.widthMm" :unit="unit" :name="`${name} ${i + 1} width`" :max="3000" @update:model-value="set(i, { widthMm: $event })" />
       <button type="button" class="plain-button" :disabled="modelValue.length <= 2" @click="strike(i)">Strike</button>
     </div>

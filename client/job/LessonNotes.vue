@@ -1,22 +1,16 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { computed, onMounted, shallowRef, watch } from 'vue'
+import { computed, onMounted, shallowRef } from 'vue'
 import type { JobSummary } from '../../contract/index.ts'
 import { listShelf } from '../api/jobs.ts'
 import { useJob } from '../stores/job.ts'
-import { useLive } from '../stores/live.ts'
 import { lessonsFor } from './lessons.ts'
 
 /** What was written down on other jobs with the same cloth, make-up or seat. */
 const jobs = useJob()
 const others = shallowRef<readonly JobSummary[]>([])
-const live = useLive()
-const read = async () => {
-  others.value = await listShelf().catch(() => others.value)
-}
-onMounted(read)
-// A lesson may be saved, or the list be had at last, while this page is open.
-watch(() => live.saves, useDebounceFn(read, 400))
+onMounted(async () => {
+  others.value = await listShelf().catch(() => [])
+})
 const lessons = computed(() => (jobs.job ? lessonsFor(jobs.id, jobs.job, others.value) : []))
 </script>
 

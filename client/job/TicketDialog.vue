@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Job } from '../../contract/index.ts'
 import { useJob } from '../stores/job.ts'
+import { vTyped } from '../ui/v-typed.ts'
 
 defineProps<{ modelValue: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [open: boolean] }>()
@@ -25,12 +26,12 @@ function set(key: 'ticket' | 'title' | 'customer' | 'note', label: string, event
     <div v-for="f in FIELDS" :key="f.key" class="field-row">
       <label :for="`ticket-${f.key}`">{{ f.label }}</label>
       <div>
-        <input :id="`ticket-${f.key}`" :value="job[f.key]" :maxlength="f.most" autocomplete="off" @change="set(f.key, f.label, $event)" />
+        <input :id="`ticket-${f.key}`" v-typed="job[f.key]" :maxlength="f.most" autocomplete="off" @change="set(f.key, f.label, $event)" />
       </div>
     </div>
     <div class="field-row">
       <label for="ticket-note">Note</label>
-      <textarea id="ticket-note" :value="job.note" rows="4" maxlength="4000" @change="set('note', 'Note', $event)" />
+      <textarea id="ticket-note" v-typed="job.note" rows="4" maxlength="4000" @change="set('note', 'Note', $event)" />
     </div>
     <p v-if="jobs.refused" role="alert" class="fault">Not taken: {{ jobs.refused }}. What was there stays.</p>
     <template #footer><button type="button" class="plain-button main" @click="emit('update:modelValue', false)">Done</button></template>

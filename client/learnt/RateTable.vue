@@ -5,6 +5,7 @@ import { ratesOf, WORK } from '../../core/making/index.ts'
 import { trimmed } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { vTyped } from '../ui/v-typed.ts'
 
 /** Minutes for a unit of each kind of work, as the shop sets them; what was learnt comes on top. */
 const shop = useShop()
@@ -30,7 +31,7 @@ function set(kind: WorkKind, event: Event): void {
       <tbody>
         <tr v-for="kind in WorkKind.options" :key="kind">
           <th scope="row">{{ WORK[kind].label }}</th>
-          <td class="n"><input class="text" :value="shop.workshop.rates[kind]" inputmode="decimal" :aria-label="`Minutes: ${WORK[kind].label}`" @change="set(kind, $event)" /></td>
+          <td class="n"><input class="text" v-typed="shop.workshop.rates[kind]" inputmode="decimal" :aria-label="`Minutes: ${WORK[kind].label}`" @change="set(kind, $event)" /></td>
           <td>{{ WORK[kind].per }}</td>
           <td class="n">{{ Math.abs(learnt[kind] - shop.workshop.rates[kind]) > 1e-9 ? trimmed(learnt[kind], 2) : '' }}</td>
         </tr>

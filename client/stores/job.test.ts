@@ -245,12 +245,13 @@ describe('when the server cannot be reached', () => {
 })
 
 describe('saves of others at an awkward moment', () => {
-  /** Holds the answers of the server to one kind of request back until they are let go. */
-  function slow(method: 'GET' | 'PUT') {
+  /** Holds requests of one kind back until they are let go: on their way to the server, or the answer on its way here. */
+  function slow(method: 'GET' | 'PUT', way: 'there' | 'back' = 'back') {
     const [answer, held] = [fetch, [] as (() => void)[]]
     vi.stubGlobal('fetch', (url: string, init?: { method?: string }) => {
-      const response = answer(url, init)
-      return (init?.method ?? 'GET') === method ? new Promise<Response>((resolve) => held.push(() => resolve(response))) : response
+      if ((init?.method ?? 'GET') !== method) return answer(url, init)
+      const response = way === 'back' ? answer(url, init) : null
+      return new Promise<Response>((resolve) => held.push(() => resolve(response ?? answer(url, init))))
     })
     return { letGo: () => held.splice(0).forEach((go) => go()) }
   }
@@ -284,6 +285,26 @@ describe('saves of others at an awkward moment', () => {
     letGo()
     await vi.advanceTimersByTimeAsync(1)
     expect([jobs.revision, jobs.job!.title, countOf(jobs.job!)]).toEqual([3, 'theirs', 7])
+  })
+
+  it('the newest revision, read while this page was saving, is not taken for a change of others', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    const { letGo } = slow('GET', 'there')
+    const looking = jobs.lookAgain()
+    jobs.edit(count(7))
+    const put = slow('PUT')
+    await vi.advanceTimersByTimeAsync(750)
+    expect([jobs.saveState.kind, server.stored().revision]).toEqual(['saving', 2])
+    letGo()
+    await looking
+    expect([jobs.told, jobs.saveState.kind]).toEqual(['', 'saving'])
+    put.letGo()
+    await vi.advanceTimersByTimeAsync(1)
+    letGo()
+    await vi.advanceTimersByTimeAsync(1)
+    expect([jobs.told, jobs.revision, jobs.saveState.kind, countOf(jobs.job!)]).toEqual(['', 2, 'saved', 7])
   })
 
   it('after a break of the stream the newest revision is asked for', async () => {

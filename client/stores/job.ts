@@ -179,15 +179,19 @@ export const useJob = defineStore('job', () => {
   async function catchUp(): Promise<void> {
     const opened = id.value
     const heard = heardOf.get(opened) ?? 0
-    if (opened === '' || heard <= revision.value || conflict.value || saveState.value.kind === 'saving') return
+    if (opened === '' || heard <= revision.value || !isFree()) return
     const stored = await openJob(opened).catch(() => null)
     // Not to be had just now: the next event, or the next save, tries again.
     if (!stored) return
+    // A save began meanwhile: its end looks again, since this may be that very save.
+    if (id.value !== opened || !isFree()) return
     if (heardOf.get(opened) === heard) heardOf.set(opened, stored.revision)
-    if (id.value !== opened) return
-    if (stored.revision > revision.value && !conflict.value) meet(stored)
+    if (stored.revision > revision.value) meet(stored)
     await catchUp()
   }
+
+  /** Neither saving nor waiting for the maker to choose. */
+  const isFree = (): boolean => conflict.value === null && saveState.value.kind !== 'saving'
 
   /** Saves what is waiting, now. */
   async function flush(): Promise<void> {

@@ -6,6 +6,7 @@ import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** What this job charges; what is not set here is the shop's. And lines of its own. */
 const jobs = useJob()
@@ -54,7 +55,7 @@ const drop = (i: number) => jobs.edit({ says: 'Line taken out', apply: (j) => ({
     <div v-for="name in CHARGE_NAMES" :key="name" class="field-row">
       <label :for="`charge-${name}`">{{ CHARGE_LABELS[name] }}</label>
       <div class="fields-in-line">
-        <input :id="`charge-${name}`" class="text number" :value="shown(name)" inputmode="decimal" @change="set(name, $event)" />
+        <input :id="`charge-${name}`" class="text number" v-typed="shown(name)" inputmode="decimal" @change="set(name, $event)" />
         <span>{{ isShare(name) ? '%' : jobs.job!.currency }}</span>
         <button v-if="own(name)" type="button" class="plain-button" @click="back(name)">As the shop</button>
         <span v-else class="quiet">the shop's</span>

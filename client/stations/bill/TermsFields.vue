@@ -7,6 +7,7 @@ import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { money } from '../../ui/money.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** Where the job stands, its days, and the quote that was given. */
 const jobs = useJob()
@@ -30,7 +31,7 @@ const give = () => quote.value && set('Quote given', { given: { day: dayOf(new D
 <template>
   <div class="field-row"><span class="label">Stands at</span><ChoiceButtons :model-value="jobs.job!.terms.stage" :choices="STAGES" name="Stands at" @update:model-value="(stage) => set(`Now ${stage}`, { stage })" /></div>
   <div v-for="[key, label] in DAYS" :key="key" class="field-row"><span class="label">{{ label }}</span><DayField :model-value="jobs.job!.terms[key]" :name="label" @update:model-value="(day) => set(label, { [key]: day })" /></div>
-  <label class="field-row"><span class="label">Lies on</span><input class="text" :value="jobs.job!.terms.furniture" maxlength="120" placeholder="the piece of furniture, to find it again" @change="set('Furniture', { furniture: ($event.target as HTMLInputElement).value })" /></label>
+  <label class="field-row"><span class="label">Lies on</span><input class="text" v-typed="jobs.job!.terms.furniture" maxlength="120" placeholder="the piece of furniture, to find it again" @change="set('Furniture', { furniture: ($event.target as HTMLInputElement).value })" /></label>
   <div class="field-row">
     <span class="label">Quote given</span>
     <div v-if="jobs.job!.terms.given" class="fields-in-line"><span>{{ money(jobs.job!.terms.given.total, jobs.job!.currency) }} on {{ jobs.job!.terms.given.day }}, deposit {{ money(jobs.job!.terms.given.deposit, jobs.job!.currency) }}. It stands, whatever prices do.</span><button type="button" class="plain-button" @click="set('Quote taken back', { given: null })">Take it back</button></div>

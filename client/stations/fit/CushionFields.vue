@@ -8,6 +8,7 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import LengthField from '../../ui/LengthField.vue'
 import { dayOf } from '../../ui/today.ts'
 import { setFit, UNMEASURED } from './fit-edits.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** One cushion on its seat: three sizes by the tape, how it sits, where it wrinkles, how far stripes are off. */
 const props = defineProps<{ plan: WorkedPlan; index: number }>()
@@ -45,7 +46,7 @@ const set = (change: Partial<CushionFit>, key: string) => jobs.edit(setFit(numbe
     </div>
   </div>
   <div class="field-row"><span class="label">It sits</span><ChoiceButtons :model-value="fit.verdict" :choices="VERDICTS" name="It sits" @update:model-value="set({ verdict: $event }, 'verdict')" /></div>
-  <div class="field-row"><label :for="`wrinkles-${number}`">Wrinkles</label><input :id="`wrinkles-${number}`" class="text" :value="fit.wrinkles" maxlength="300" placeholder="where; nothing for none" @change="set({ wrinkles: ($event.target as HTMLInputElement).value }, 'wrinkles')" /></div>
+  <div class="field-row"><label :for="`wrinkles-${number}`">Wrinkles</label><input :id="`wrinkles-${number}`" class="text" v-typed="fit.wrinkles" maxlength="300" placeholder="where; nothing for none" @change="set({ wrinkles: ($event.target as HTMLInputElement).value }, 'wrinkles')" /></div>
   <div class="field-row">
     <span class="label">Stripes off by</span>
     <div class="fields-in-line">

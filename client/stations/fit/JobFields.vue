@@ -11,6 +11,7 @@ import DayField from '../../ui/DayField.vue'
 import LengthField from '../../ui/LengthField.vue'
 import { dayOf } from '../../ui/today.ts'
 import { setFitting } from './fit-edits.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** Of the whole job: cloth really used, the lesson, what is to be done later. */
 const props = defineProps<{ plan: WorkedPlan }>()
@@ -45,7 +46,7 @@ const drop = (i: number) => jobs.edit(setFitting('Reminder taken out', (f) => ({
     </div>
   </div>
   <label class="lesson"><h3>To do differently next time</h3>
-    <textarea :value="fitting.lesson" rows="3" maxlength="1000" placeholder="Comes back on the next job with the same cloth, make-up or seat." @change="setLesson" /></label>
+    <textarea v-typed="fitting.lesson" rows="3" maxlength="1000" placeholder="Comes back on the next job with the same cloth, make-up or seat." @change="setLesson" /></label>
   <h3>Reminders</h3>
   <div class="fields-in-line"><button v-for="(label, kind) in FOLLOW_UP_WORDS" :key="kind" type="button" class="plain-button" @click="add(kind)">{{ label }}</button></div>
   <div v-for="(u, i) in fitting.followUps" :key="i" class="fields-in-line">

@@ -6,6 +6,7 @@ import { useJob } from '../../stores/job.ts'
 import { dayOf } from '../../ui/today.ts'
 import { setFitting } from './fit-edits.ts'
 import { smallerPhoto } from './smaller-photo.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** Photos of this job: made smaller here, kept in the shop. */
 const jobs = useJob()
@@ -45,7 +46,7 @@ async function drop(id: string): Promise<void> {
   <p v-if="jobs.job!.fitting.photos.length === 0" class="quiet">A photo of the cushions on their seat says more next year than any note.</p>
   <figure v-for="p in jobs.job!.fitting.photos" :key="p.id">
     <img :src="`/api/photos/${p.id}`" :alt="p.caption || 'photo of the cushions'" loading="lazy" />
-    <figcaption class="fields-in-line"><input class="text" :value="p.caption" maxlength="200" aria-label="Caption" placeholder="what it shows" @change="caption(p.id, ($event.target as HTMLInputElement).value)" /><span class="quiet">{{ p.day }}</span><button type="button" class="plain-button" @click="drop(p.id)">Take out</button></figcaption>
+    <figcaption class="fields-in-line"><input class="text" v-typed="p.caption" maxlength="200" aria-label="Caption" placeholder="what it shows" @change="caption(p.id, ($event.target as HTMLInputElement).value)" /><span class="quiet">{{ p.day }}</span><button type="button" class="plain-button" @click="drop(p.id)">Take out</button></figcaption>
   </figure>
 </template>
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Papers } from '../../../contract/index.ts'
 import { useWorkOrder } from './use-work-order.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** Foam batch, cloth batch and fire certificate of every cushion. */
 const { jobs, plan } = useWorkOrder()
@@ -30,7 +31,7 @@ const alike = () => FIELDS.forEach(([key]) => set('1', key, papers.value['1']?.[
       <tbody>
         <tr v-for="n in numbers" :key="n">
           <th scope="row">{{ n }}</th>
-          <td v-for="[key, label, most] in FIELDS" :key="key"><input class="text" :value="papers[n]?.[key] ?? ''" :maxlength="most" :aria-label="`${label} of cushion ${n}`" @change="set(n, key, ($event.target as HTMLInputElement).value, false)" /></td>
+          <td v-for="[key, label, most] in FIELDS" :key="key"><input class="text" v-typed="papers[n]?.[key] ?? ''" :maxlength="most" :aria-label="`${label} of cushion ${n}`" @change="set(n, key, ($event.target as HTMLInputElement).value, false)" /></td>
         </tr>
       </tbody>
     </table>

@@ -6,6 +6,7 @@ import FigureValue from '../../ui/FigureValue.vue'
 import WarningList from '../../ui/WarningList.vue'
 import { clockWords } from './clock-words.ts'
 import { useWorkOrder, type StepRow } from './use-work-order.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** The step in hand: what to do, what to look at, its time, its tick. */
 const props = defineProps<{ row: StepRow; place: number; of: number; isBig: boolean }>()
@@ -57,7 +58,7 @@ const note = (event: Event) => change(props.row.step, 'note', (r) => ({ ...r, no
       <input v-model="why" class="text why" maxlength="300" aria-label="Why it is passed without a yes" placeholder="Why, so that it can be read later" />
       <button type="button" class="plain-button" :disabled="why.trim() === ''" @click="done(why.trim())">Overrule it</button>
     </div>
-    <label v-if="!isBig" class="note no-print">Note <textarea :value="row.record.note" rows="1" maxlength="1000" @change="note" /></label>
+    <label v-if="!isBig" class="note no-print">Note <textarea v-typed="row.record.note" rows="1" maxlength="1000" @change="note" /></label>
     <p v-if="isBig && row.record.note" class="quiet">{{ row.record.note }}</p>
     <p v-if="jobs.refused" class="held" role="alert">{{ jobs.refused }}</p>
   </article>

@@ -5,6 +5,7 @@ import { buyingList } from '../../../core/lists/index.ts'
 import { machineCardFor } from '../../../core/making/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import { useWorkOrder } from './use-work-order.ts'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** What the machine is set to, and what is used up: thread, glue, staples, tape. */
 const { jobs, shop, plan } = useWorkOrder()
@@ -39,11 +40,11 @@ const number = (key: 'stitchMm' | 'topStitchMm', event: Event) => {
     <p class="quiet">for {{ cloth.name }}, {{ cloth.massGM2 }} g/m², {{ cloth.thicknessMm }} mm thick, {{ cloth.use }}. Changes are kept for the shop. Test on scraps first.</p>
     <div v-for="[key, label, most] in FIELDS" :key="key" class="field-row">
       <label :for="`card-${key}`">{{ label }}</label>
-      <input :id="`card-${key}`" class="text" :value="card[key]" :maxlength="most" @change="change({ [key]: ($event.target as HTMLInputElement).value })" />
+      <input :id="`card-${key}`" class="text" v-typed="card[key]" :maxlength="most" @change="change({ [key]: ($event.target as HTMLInputElement).value })" />
     </div>
     <div v-for="[key, label] in STITCHES" :key="key" class="field-row">
       <label :for="`card-${key}`">{{ label }}</label>
-      <input :id="`card-${key}`" class="text number" :value="card[key]" inputmode="decimal" @change="number(key, $event)" />
+      <input :id="`card-${key}`" class="text number" v-typed="card[key]" inputmode="decimal" @change="number(key, $event)" />
     </div>
   </section>
   <p v-else class="quiet">The shop has no machine card for {{ cloth.name }}.</p>
