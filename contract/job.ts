@@ -24,11 +24,17 @@ export type PlacementRule = z.infer<typeof PlacementRule>
 export const ClothRole = z.enum(['face', 'second-face', 'boxing', 'piping', 'base', 'lining', 'liner'])
 export type ClothRole = z.infer<typeof ClothRole>
 
+const DepthRule = z.union([
+  z.enum(['front-edges-alike', 'centred']),
+  z.strictObject({ kind: z.literal('band-on-middle'), band: z.int().min(0) }),
+  z.strictObject({ kind: z.literal('band-from-front'), band: z.int().min(0), fromMm: z.number().min(-10_000).max(10_000).describe('from the front edge of the cushion to the middle of the band') }),
+])
+
 export const ClothChoice = z.strictObject({
   cloth: Cloth.describe('a copy of the cloth as it was when chosen'),
   direction: z.enum(['up-the-roll', 'railroaded']),
   match: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('none') }), z.strictObject({ kind: z.literal('matched'), rule: PlacementRule })]),
-  alongRule: z.enum(['front-edges-alike', 'centred']).describe('where a repeat along the roll falls: the same at every front edge, or its middle at the middle of each cushion'),
+  alongRule: DepthRule.describe('where the pattern falls from front to back: the same at every front edge, its first band or another on the middle of the depth, or a band so far from the front edge'),
   pairs: z.enum(['goes-on-under', 'same']).describe('the bottom plate goes on where the top plate ended, seen from the front; or is cut as the top plate, for a cushion that is turned over'),
   others: z.partialRecord(ClothRole.exclude(['face']), Cloth).describe('other cloths by what they are for; the rest is cut from the cloth of the job'),
   sideBoxing: z.enum(['upright', 'along']).describe('how the stripe runs on the side boxing'),

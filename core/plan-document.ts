@@ -1,11 +1,11 @@
 import type { Job, Lay } from '../contract/index.ts'
 import type { PipingStrips } from './cloth/index.ts'
-import { cutOutline, noteWords, type Panel } from './cover/index.ts'
+import { cutOutline, marksOnPiece, notchOnPiece, noteWords, sewnOutline, type Panel } from './cover/index.ts'
 import { doubtWords, failureWords } from './filling/index.ts'
 import { instanceOf, lowerBound } from './lay/index.ts'
 import { buyingList, chalkList, shapeNote } from './lists/index.ts'
 import { workOrder } from './making/index.ts'
-import { isStraight, type Outline } from './outline/index.ts'
+import { isStraight, type Outline, type Point } from './outline/index.ts'
 import type { DesignPlan, Plan, WorkedPlan } from './plan.ts'
 import { topOf, type Cushions, type CushionSize, type SeatEdge } from './seat/index.ts'
 import { warningWords } from './warning/index.ts'
@@ -39,6 +39,8 @@ function seatDocument(cushions: Cushions, say: Say) {
 }
 
 const edgeDocument = (e: SeatEdge) => ({ name: e.name, side: e.side, meets: e.meets, leanDegrees: (e.leanRad * 180) / Math.PI })
+
+const xy = (p: Point) => [p.x, p.y] as const
 
 /** Corners as [x, y], and a third number where the edge that leaves is an arc: the tangent of a quarter of its sweep, left turning positive. */
 const outlineDocument = (outline: Outline) => outline.map((v) => (isStraight(v.bulge) ? [v.x, v.y] : [v.x, v.y, v.bulge]))
@@ -110,10 +112,11 @@ const panelDocument = (p: Panel, say: Say) => ({
   id: p.id,
   name: p.name,
   finished: outlineDocument(p.finished),
+  sewn: outlineDocument(sewnOutline(p)),
   cut: outlineDocument(cutOutline(p)),
   edges: p.edges.map((e) => ({ name: e.name, treatment: e.treatment, allowance: say(e.allowance) })),
-  notches: p.notches,
-  marks: p.marks,
+  notches: p.notches.map((n) => ({ ...n, sewn: xy(notchOnPiece(p, n).sewn), cut: xy(notchOnPiece(p, n).below(0)) })),
+  marks: marksOnPiece(p),
   times: p.times,
   cloth: p.cloth,
   size: { finishedWidth: say(p.figures.finishedWidth), finishedHeight: say(p.figures.finishedHeight), cutWidth: say(p.figures.cutWidth), cutHeight: say(p.figures.cutHeight) },

@@ -112,7 +112,7 @@ describe('railroaded', () => {
     expect(piece('2/top-plate').turns).toEqual([270, 90])
     expect(piece('2/boxing-front').match).toBeNull()
     expect(piece('2/boxing-right').match?.across).toBeTypeOf('number')
-    expect(plan.warnings).toContainEqual({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'front' })
+    expect(plan.warnings).toContainEqual({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'front', because: 'runs-along' })
     const solved = solveLay(plan.cloth.lays[0].problem, steps(30))
     expect(solved.ok && acceptLay(plan.cloth.lays[0].problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
   })

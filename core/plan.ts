@@ -7,6 +7,7 @@ import { cutList, type CutLine } from './lists/index.ts'
 import { boxOf, rectangle } from './outline/index.ts'
 import { cushionsOf, LEAST_COVER_MM, seatFaultWarning, seatWarnings, type Cushions, type Design, type Solid } from './seat/index.ts'
 import type { Warning } from './warning/index.ts'
+import { washedChoice } from './pattern/index.ts'
 import { entered } from './working/index.ts'
 
 /** One design of cushion worked out: its filling, its cover, and whether the cover can be sewn. */
@@ -45,6 +46,7 @@ export type Plan = WorkedPlan | UnworkablePlan
 
 /** From the tape to the pieces, at once. Total: bad sizes give warnings, never exceptions. */
 export function planJob(job: Job): Plan {
+  const cloth = washedChoice(job.cloth)
   const found = cushionsOf(job.seat)
   if (!found.ok) return { kind: 'unworkable', cushions: null, warnings: [seatFaultWarning(found.error), ...seatWarnings(job.seat, null)] }
   const cushions = found.value
@@ -56,22 +58,22 @@ export function planJob(job: Job): Plan {
   if (stops.length > 0) return { kind: 'unworkable', cushions, warnings: [stops[0]!, ...doubts.filter((w) => w !== stops[0])] }
   const designs: DesignPlan[] = []
   for (const [i, design] of cushions.designs.entries()) {
-    const planned = planDesign(job, design, fillings[i]!, allowances)
+    const planned = planDesign({ ...job, cloth }, design, fillings[i]!, allowances)
     if (!planned.ok) return { kind: 'unworkable', cushions, warnings: [refusalWarning(planned.error), ...doubts] }
     designs.push(planned.value)
   }
   const cutting = cuttingOf(job, designs)
   const covers = designs.map((d) => d.cover)
-  const cloth = planCloth(job.cloth, designs, cushions)
+  const lays = planCloth(job.cloth, designs, cushions)
   return {
     kind: 'worked',
     cushions,
     allowances,
     designs,
     cutting,
-    cloth,
-    cutList: cutList(job, designs, cutting, cloth),
-    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, allowances, d.cover, d.filling, d.checks))), ...clothWarnings(job, cloth, covers), { station: 'lists', level: 'safety', code: 'knives' }, { station: 'make', level: 'safety', code: 'needles' }],
+    cloth: lays,
+    cutList: cutList(job, designs, cutting, lays),
+    warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, allowances, d.cover, d.filling, d.checks))), ...clothWarnings({ ...job, cloth }, lays, covers), { station: 'lists', level: 'safety', code: 'knives' }, { station: 'make', level: 'safety', code: 'needles' }],
   }
 }
 
@@ -81,7 +83,7 @@ const isRoll = ({ makeUp: { construction } }: Job): boolean => construction.kind
 function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: Allowances): Result<DesignPlan, Refusal> {
   const { makeUp } = job
   const solid = filling.sizing.cover
-  const common = { cloth: job.cloth, allowances }
+  const common = { cloth: job.cloth, allowances, units: job.units }
   const cover = makeCover({ ...common, edges: job.allowances.edges, learned: job.allowances.learned, solid, makeUp })
   if (!cover.ok) return err(cover.error)
   const liner = linerOf(job, solid, common)
@@ -90,7 +92,7 @@ function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: 
 }
 
 /** The inner cover of loose fibre, or where one is wanted; its opening no longer than its edge. Null where there is none. */
-function linerOf({ filling, makeUp }: Job, solid: Solid, common: Pick<CoverInput, 'cloth' | 'allowances'>): Result<Cover, Refusal> | null {
+function linerOf({ filling, makeUp }: Job, solid: Solid, common: Pick<CoverInput, 'cloth' | 'allowances' | 'units'>): Result<Cover, Refusal> | null {
   const largerShare = filling.kind === 'loose-fibre' ? filling.linerLargerShare : (makeUp.liner?.largerShare ?? null)
   if (largerShare === null || makeUp.construction.kind === 'liner') return null
   const open = (openingMm: number) => makeCover({ ...common, edges: {}, solid, makeUp: { ...usualMakeUp('liner'), construction: { kind: 'liner', of: linerShapeFor(makeUp.construction.kind), largerShare }, closure: { ...CLOSURES['sewn-shut'].usual, openingMm } } })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Band } from '../../contract/index.ts'
-import { bandsWidth, mirrorAxes } from '../../core/cloth/index.ts'
+import { bandsWidth, mirrorAxes } from '../../core/pattern/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../core/units/index.ts'
 import LengthField from '../ui/LengthField.vue'
 import { vTyped } from '../ui/v-typed.ts'

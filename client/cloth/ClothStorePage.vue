@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { Cloth, JobSummary } from '../../contract/index.ts'
-import { repeatOf } from '../../core/cloth/index.ts'
+import { repeatOf } from '../../core/pattern/index.ts'
 import { isOpen } from '../../core/card/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../core/units/index.ts'
 import { listJobs } from '../api/jobs.ts'

@@ -1,5 +1,5 @@
 import type { Cloth } from '../../contract/index.ts'
-import { bandsOf, patternStart, repeatOf, type Way } from '../../core/cloth/index.ts'
+import { bandsOf, patternStart, repeatOf, type Way } from '../../core/pattern/index.ts'
 import type { Lay } from '../../contract/index.ts'
 
 /** A coloured part of one repeat of cloth, in millimetres from the repeat's start: x across the roll, y along it. */

@@ -1,25 +1,35 @@
 import type { Lay } from '../../contract/index.ts'
 import { turned } from '../../core/lay/index.ts'
-import { facetsOf, normalOf, normalTo, type Cover, type Patch, type Space } from '../../core/cover/index.ts'
-import { at, type Point } from '../../core/outline/index.ts'
+import { facetsOf, normalOf, normalTo, onPiece, type Cover, type Panel, type Patch, type Space } from '../../core/cover/index.ts'
+import { at, boxOf, type Point } from '../../core/outline/index.ts'
 
-/** How a panel's plane lies on the cloth: where its origin falls, and its turn. */
+/** How a panel's piece lies on the cloth: where its origin falls, and its turn. */
 export interface OnCloth {
+  readonly panel: Panel
   readonly x: number
   readonly y: number
   readonly turn: number
 }
 
 /** Where a panel of a cushion is laid; without a lay its own plane is the cloth, up the roll. */
-export function onCloth(lay: Lay | null, piece: string): OnCloth {
+export function onCloth(lay: Lay | null, piece: string, panel: Panel): OnCloth {
   const laid = lay?.placements.find((p) => p.id === piece)
-  return laid ? { x: laid.x, y: laid.y, turn: laid.turn } : { x: 0, y: 0, turn: 0 }
+  return laid ? { panel, x: laid.x, y: laid.y, turn: laid.turn } : { panel, x: 0, y: 0, turn: 0 }
 }
 
 /** A point of a panel, on its cloth. */
-export function clothPoint(p: Point, { x, y, turn }: OnCloth): Point {
-  const [a, b] = turned(p.x, p.y, turn as 0, false)
+export function clothPoint(p: Point, { panel, x, y, turn }: OnCloth): Point {
+  const on = onPiece(panel, p)
+  const [a, b] = turned(on.x, on.y, turn as 0, false)
   return at(a + x, b + y)
+}
+
+/** The point of a panel that is cut from a place of its cloth; growth is taken as even over the panel. */
+export function panelPoint(x: number, y: number, cloth: OnCloth): Point {
+  const [a, b] = turned(x - cloth.x, y - cloth.y, ((360 - cloth.turn) % 360) as 0, false)
+  const { minX, minY, maxX, maxY } = boxOf(cloth.panel.finished)
+  const [low, high] = [onPiece(cloth.panel, at(minX, minY)), onPiece(cloth.panel, at(maxX, maxY))]
+  return at(minX + ((a - low.x) * (maxX - minX)) / (high.x - low.x), minY + ((b - low.y) * (maxY - minY)) / (high.y - low.y))
 }
 
 /** Seen from the front right above: widths and heights to scale, depth shortened. */
@@ -65,12 +75,7 @@ const depthOf = (points: readonly Space[]): number => points.reduce((sum, p) => 
 
 /** The pattern transform that lays the cloth, in millimetres, on a flat patch as it is seen. */
 export function patternOn(patch: Patch, cloth: OnCloth, scale: { readonly k: number; readonly x: (mm: number) => number; readonly y: (mm: number) => number }): string {
-  // Panel points whose places on the cloth are (0, 0), (1, 0) and (0, 1).
-  const back = (x: number, y: number): Point => {
-    const [a, b] = turned(x - cloth.x, y - cloth.y, ((360 - cloth.turn) % 360) as 0, false)
-    return at(a, b)
-  }
-  const [o, u, v] = [back(0, 0), back(1, 0), back(0, 1)].map((p) => seen(patch.place(p))) as [Point, Point, Point]
+  const [o, u, v] = [panelPoint(0, 0, cloth), panelPoint(1, 0, cloth), panelPoint(0, 1, cloth)].map((p) => seen(patch.place(p))) as [Point, Point, Point]
   const { k } = scale
   return `matrix(${(u.x - o.x) * k} ${-(u.y - o.y) * k} ${(v.x - o.x) * k} ${-(v.y - o.y) * k} ${scale.x(o.x)} ${scale.y(o.y)})`
 }

@@ -38,7 +38,7 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly
       const [lay] = lays
       if (!lay) return 'not laid yet'
       const [main, ...others] = plan.cloth.lays
-      return others.length === 0 ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.cloth.widthMm)} waste` : `${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`
+      return others.length === 0 ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.laidOn.widthMm)} waste` : `${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`
     }
     case 'lists': {
       const buying = buyingList(job, plan, plan.cloth.lays.map((_, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: 0 })))

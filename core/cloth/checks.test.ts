@@ -7,7 +7,7 @@ import { solveLay, turned } from '../lay/index.ts'
 import type { Point } from '../outline/index.ts'
 import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
-import { bandsOf, colourAt, modulo, patternStart, repeatOf } from './index.ts'
+import { bandsOf, colourAt, modulo, patternStart, repeatOf } from '../pattern/index.ts'
 
 const check = DEMO_CLOTHS.find((c) => c.id === 'tern-check')!
 const motif: Cloth = { ...check, id: 'print', pattern: { kind: 'motif', acrossMm: 240, alongMm: 320, colour: '#335566', startMm: 60, startAlongMm: 0, halfDrop: false } }

@@ -9,7 +9,8 @@ import { reading, shapedSeat } from '../job/index.ts'
 import { frontSpan } from '../seat/index.ts'
 import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { benchJob, onlyDesign, worked } from '../testing/jobs.ts'
-import { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf, ruledPlace, runStart } from './index.ts'
+import { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf } from '../pattern/index.ts'
+import { clothRow, rowPattern, ruledPlaces } from './index.ts'
 
 const band = (colour: string, widthMm: number): Band => ({ name: colour, colour, widthMm })
 const [A, B, C] = ['#aaaaaa', '#bbbbbb', '#cccccc'] as const
@@ -56,9 +57,13 @@ const withCloth = (change: Partial<Job['cloth']>, job = keepersBench()): Job => 
 
 describe('where the ruling band falls', () => {
   const job = keepersBench()
-  const { cushions } = worked(job)
-  const placed = (rule: Extract<Job['cloth']['match'], { kind: 'matched' }>['rule'], cushion = 0, direction: Job['cloth']['direction'] = 'up-the-roll') =>
-    ruledPlace({ ...job.cloth, direction, match: { kind: 'matched', rule } }, cushions, cushion)
+  const rowOf = (plan: WorkedPlan) => clothRow(plan.cushions, plan.designs.map((d) => d.cover))
+  const row = rowOf(worked(job))
+  const placed = (rule: Extract<Job['cloth']['match'], { kind: 'matched' }>['rule'], cushion = 0, direction: Job['cloth']['direction'] = 'up-the-roll') => {
+    const choice: Job['cloth'] = { ...job.cloth, direction, match: { kind: 'matched', rule } }
+    const ruled = ruledPlaces(choice, rowPattern(choice), row, cushion)
+    return direction === 'up-the-roll' ? ruled.row.at : ruled.depth.at
+  }
 
   it('on the middle of the row: 3 x 746.67 / 2', () => expect(placed({ kind: 'band-on-centre', band: 3 })).toBeCloseTo(1120, 6))
   it('on the middle of each cushion', () => {
@@ -71,15 +76,15 @@ describe('where the ruling band falls', () => {
     // 1600 lies 1600 - 1489.33 = 110.67 into the third cushion, whose pattern begins at 1493.33.
     expect(placed({ kind: 'band-at-mark', band: 3, markMm: 1600 })).toBeCloseTo(1604, 6)
   })
-  it('railroaded, it is measured from the front edge', () => {
+  it('railroaded, no stripe crosses the row: it is measured from the front edge', () => {
     expect(placed({ kind: 'band-on-centre', band: 3 }, 1, 'railroaded')).toBe(234)
     expect(placed({ kind: 'band-at-mark', band: 3, markMm: 50 }, 1, 'railroaded')).toBe(50)
   })
 
   it('an open gap is counted in the run, a squeeze is not', () => {
-    expect(runStart(cushions, 2)).toBeCloseTo(2 * (2240 / 3), 6)
-    const open = worked(benchJob({ gapMm: 10 })).cushions
-    expect(runStart(open, 2)).toBeCloseTo(2 * (open.designs[0]!.solid.width.value + 10), 6)
+    expect(row.startMm(2)).toBeCloseTo(2 * (2240 / 3), 6)
+    const open = worked(benchJob({ gapMm: 10 }))
+    expect(rowOf(open).startMm(2)).toBeCloseTo(2 * (onlyDesign(open).design.solid.width.value + 10), 6)
   })
 })
 

@@ -1,11 +1,11 @@
 import type { Cloth, ClothChoice, ClothRole, LayPiece, LayProblem } from '../../contract/index.ts'
-import { clothFor, cutOutline, givesOrShrinks, liesAlong, looksAlikeEveryWay, splitRun, usableWidth, type Cover, type Panel, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
+import { clothFor, cushionFrames, cutOutline, framesAsLaid, givesOrShrinks, looksAlikeEveryWay, splitRun, usableWidth, type Cover, type Panel, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
 import type { Cushions, Design } from '../seat/index.ts'
 import { at, flatten, type Outline, type Polygon } from '../outline/index.ts'
-import { isMirrored, matchOf, ruledAlong, ruledPlace, runStart, type Ruled } from './match.ts'
-import { patternFrames, type PatternFrame, type PatternFrames } from './pattern-frame.ts'
-import { patternStart, repeatOf, type Way } from './stripes.ts'
 import { turned } from '../lay/shape.ts'
+import { patternStart, repeatOf, washed, washedChoice, type Way } from '../pattern/index.ts'
+import { clothRow } from './cloth-row.ts'
+import { isMirrored, looksAlikeTurned, matchingsOf, matchOf, rowPattern, ruledPlaces, type Matching, type Matchings } from './match.ts'
 
 /** A piece of the lay, and what it is: a panel of one cushion, or a strip of piping. */
 export interface LaidPiece {
@@ -20,7 +20,10 @@ export interface LaidPiece {
 
 /** What is cut from one cloth. */
 export interface ClothLay {
+  /** As it is bought or kept. */
   readonly cloth: Cloth
+  /** As it lies on the table: shrunk, where it is washed first. */
+  readonly laidOn: Cloth
   readonly pieces: readonly LaidPiece[]
   readonly problem: LayProblem
   readonly usableMm: number
@@ -48,8 +51,9 @@ export interface DesignCovers {
 }
 
 /** Every piece to be laid, by cloth, with its turns and phases, as lay problems. `designs[i]` is design i. */
-export function planCloth(choice: ClothChoice, designs: readonly DesignCovers[], cushions: Cushions): ClothPlan {
-  const roles = rolesByCloth(choice)
+export function planCloth(bought: ClothChoice, designs: readonly DesignCovers[], cushions: Cushions): ClothPlan {
+  const choice = washedChoice(bought)
+  const roles = rolesByCloth(bought)
   const strips = designs.map(({ cover }, i) => (cover.piping ? pipingStrips(choice, cover.piping, cushions.designs, i) : []))
   const lays = roles.map(({ cloth, roles: own }) => layOf(choice, cloth, own, designs, cushions, strips))
   const [main, ...others] = lays as [ClothLay, ...ClothLay[]]
@@ -72,20 +76,23 @@ function rolesByCloth(choice: ClothChoice): readonly ClothRoles[] {
 
 const CLOTH_ROLES: readonly ClothRole[] = ['face', 'second-face', 'boxing', 'piping', 'base', 'lining', 'liner']
 
-function layOf(choice: ClothChoice, cloth: Cloth, roles: ReadonlySet<ClothRole>, designs: readonly DesignCovers[], cushions: Cushions, strips: readonly (readonly PipingStrips[])[]): ClothLay {
+function layOf(choice: ClothChoice, bought: Cloth, roles: ReadonlySet<ClothRole>, designs: readonly DesignCovers[], cushions: Cushions, strips: readonly (readonly PipingStrips[])[]): ClothLay {
+  const cloth = washed(bought)
   // Stripes are matched on the cloth of the job alone.
   const own: ClothChoice = cloth.id === choice.cloth.id ? choice : { ...choice, cloth, match: { kind: 'none' } }
   const usableMm = usableWidth(cloth)
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
   const cuts = designs.map(({ cover, liner }) => [{ of: cover, prefix: '' }, ...(liner ? [{ of: liner, prefix: 'liner/' }] : [])].flatMap(({ of, prefix }) => of.panels.filter((p) => roles.has(p.cloth)).map((panel) => ({ of, prefix, panel, cut: cutOutline(panel) })).map((p) => ({ ...p, flat: asOutline(p.cut) }))))
+  const pattern = rowPattern(own)
+  const row = clothRow(cushions, designs.map((d) => d.cover))
   cushions.inOrder.forEach(({ design }, cushion) => {
-    const row = runStart(cushions, cushion)
-    const ruled = { across: ruledPlace(own, cushions, cushion), along: ruledAlong(own, cushions, cushion) }
+    const ruled = ruledPlaces(own, pattern, row, cushion)
     for (const { of, prefix, panel, cut, flat } of cuts[design]!) {
       const id = `${cushion + 1}/${prefix}${panel.id}`
-      const ways = prefix === '' ? matchedWays(own, panel, patternFrames(own, of, panel, row), ruled) : null
-      const match = ways && matchOf(own, panel, ways.frames, ruled)
+      const frames = prefix === '' ? framesAsLaid(own, cushionFrames(own, of, panel), panel.lies) : null
+      const ways = frames && matchedWays(own, panel, matchingsOf(own, pattern, frames, ruled, row, cushion))
+      const match = ways && matchOf(panel, ways.matchings)
       laid.push({ id, name: `${prefix ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`, qty: panel.times, cut, panel, cushion, matched: match !== null })
       pieces.push({ id, qty: panel.times, outline: flat, turns: [...(ways?.turns ?? turnsOf(own, panel))], flip: false, match })
     }
@@ -101,7 +108,7 @@ function layOf(choice: ClothChoice, cloth: Cloth, roles: ReadonlySet<ClothRole>,
       }),
     )
   }
-  return { cloth, pieces: laid, usableMm, problem: { format: 'loft-seam/lay-problem', version: 1, ...clothProblem(own), gap: 0, pieces } }
+  return { cloth: bought, laidOn: cloth, pieces: laid, usableMm, problem: { format: 'loft-seam/lay-problem', version: 1, ...clothProblem(own), gap: 0, pieces } }
 }
 
 /** The cloth as a lay problem knows it. Where a roll is bought it is begun wherever the pattern suits; what is in hand begins where it was cut. */
@@ -123,49 +130,51 @@ function clothProblem({ cloth, match }: ClothChoice): Pick<LayProblem, 'cloth' |
 }
 
 interface MatchedWays {
-  readonly frames: PatternFrames
+  readonly matchings: Matchings
   readonly turns: readonly number[]
 }
 
 /**
- * The ways on which a panel can be matched, and the turns that keep them: first both, else the one
- * across, else the one along. One-way cloth leaves a panel only its own turn; a pattern that rises
- * against the panel wants it upside down unless it is symmetrical.
+ * The ways on which a panel can be matched as it lies, and the turns that keep them: both, else the one across, else
+ * the one along. One-way cloth leaves a panel only its own turn; a pattern that rises against the panel wants it
+ * upside down unless it is symmetrical.
  */
-function matchedWays(choice: ClothChoice, panel: Panel, { across, along }: PatternFrames, ruled: Ruled): MatchedWays | null {
-  const base = baseTurn(choice, panel)
-  const turns = choice.cloth.nap === 'two-way' ? [0, 90, 180, 270].map((t) => (base + t) % 360) : [base]
-  const tries: readonly PatternFrames[] = [{ across, along }, { across, along: null }, { across: null, along }]
-  for (const frames of tries) {
-    if (!frames.across && !frames.along) continue
-    const kept = turns.filter((turn) => keeps(turn, frames.across, 'across', isMirrored(choice.cloth, 'across', ruled.across)) && keeps(turn, frames.along, 'along', isMirrored(choice.cloth, 'along', ruled.along)))
-    if (kept.length > 0) return { frames, turns: givesOrShrinks(choice.cloth) ? kept.filter((t) => t % 180 === kept[0]! % 180) : kept }
+function matchedWays({ cloth }: ClothChoice, panel: Panel, { across, along }: Matchings): MatchedWays | null {
+  const turns = turnsAsItLies(cloth, panel)
+  const tries: readonly Matchings[] = [{ across, along }, { across, along: null }, { across: null, along }]
+  for (const matchings of tries) {
+    if (!matchings.across && !matchings.along) continue
+    const kept = turns.filter((turn) => keeps(turn, matchings.across, 'across') && keeps(turn, matchings.along, 'along'))
+    if (kept.length > 0) return { matchings, turns: kept }
   }
   return null
 }
 
 /** Whether a turn brings the panel's axis onto that way of the roll, the right way round. */
-function keeps(turn: number, frame: PatternFrame | null, way: Way, isSymmetrical: boolean): boolean {
-  if (!frame) return true
+function keeps(turn: number, matching: Matching | null, way: Way): boolean {
+  if (!matching) return true
+  const { frame, sense } = matching
   const [x, y] = turned(frame.axis === 'x' ? 1 : 0, frame.axis === 'y' ? 1 : 0, turn, false)
   const goes = way === 'across' ? x : y
-  return goes !== 0 && (isSymmetrical || goes === frame.rises)
+  return goes !== 0 && (isMirrored(matching) || goes === frame.rises * sense)
 }
 
 /**
  * Turns of an unmatched panel. The pattern's top is at the back of plates and at the top of boxing;
- * railroaded plates lie on their side. 180° needs two-way cloth.
+ * railroaded plates lie on their side. 180° needs two-way cloth whose pattern looks the same turned, where the panel is seen.
  */
-function turnsOf(choice: ClothChoice, panel: Panel): number[] {
-  const base = baseTurn(choice, panel)
-  const { nap } = choice.cloth
+function turnsOf({ cloth }: ClothChoice, panel: Panel): number[] {
+  const asItLies = turnsAsItLies(cloth, panel)
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
-  const isFree = looksAlikeEveryWay(choice.cloth) ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body' : !panel.isSeen && panel.role === 'gusset' && nap === 'two-way'
-  if (isFree && !givesOrShrinks(choice.cloth)) return [base, (base + 90) % 360, (base + 180) % 360, (base + 270) % 360]
-  return nap === 'two-way' ? [base, (base + 180) % 360] : [base]
+  const isFree = looksAlikeEveryWay(cloth) ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body' : !panel.isSeen && panel.role === 'gusset' && cloth.nap === 'two-way'
+  if (isFree && !givesOrShrinks(cloth)) return asItLies.flatMap((t) => [t, (t + 90) % 360])
+  return panel.isSeen && !looksAlikeTurned(cloth) ? asItLies.slice(0, 1) : asItLies
 }
 
-const baseTurn = (choice: ClothChoice, panel: Panel): number => (liesAlong(choice, panel) ? 270 : 0)
+function turnsAsItLies({ nap }: Cloth, { lies }: Panel): number[] {
+  const own = lies === 'along' ? 270 : 0
+  return nap === 'two-way' ? [own, (own + 180) % 360] : [own]
+}
 
 /** Strips along the roll are cut no longer than can be handled on a table. */
 const LONGEST_STRIP_MM = 3000

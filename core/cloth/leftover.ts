@@ -1,5 +1,5 @@
 import type { Cloth, Lay, Supply } from '../../contract/index.ts'
-import { modulo, patternStart, repeatOf } from './stripes.ts'
+import { modulo, patternStart, repeatOf } from '../pattern/index.ts'
 
 /** Shorter ends are not worth a place on the shelf. */
 export const LEAST_LEFTOVER_MM = 100

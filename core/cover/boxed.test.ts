@@ -9,7 +9,7 @@ import { closesRoundBlock, eulerNumber } from './checks/closes-round-block.ts'
 import { seamLengthsAgree } from './checks/seam-lengths.ts'
 import { canBeSewn } from './checks/sewing-order.ts'
 import { cutOutlinesAreSound } from './checks/cut-outlines.ts'
-import { checkCover, cutOutline, notchDepth, notchPlace, panelOf, splitRun, type Cover } from './index.ts'
+import { checkCover, cutOutline, notchDepth, notchOnPiece, panelOf, splitRun, type Cover } from './index.ts'
 
 const length = (id: string, value: number) => entered({ id, label: id, quantity: 'length', value, rule: '' })
 const build = (w: number, d: number, t: number, boxing: 'wrap' | 'one-per-side', overrides = {}) => {
@@ -73,7 +73,7 @@ describe('the five checks on any boxed cover', () => {
         for (const panel of cover.panels) {
           const box = boxOf(panel.finished)
           for (const n of panel.notches) {
-            const p = notchPlace(panel, n)
+            const p = notchOnPiece(panel, n).sewn
             const edgeGap = Math.min(Math.abs(p.x - box.minX), Math.abs(p.x - box.maxX), Math.abs(p.y - box.minY), Math.abs(p.y - box.maxY))
             expect(edgeGap).toBeLessThan(1e-6)
           }

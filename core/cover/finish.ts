@@ -1,14 +1,15 @@
 import { boxOf } from '../outline/index.ts'
 import { asExpression, entered, evaluate, figure, given, over, plus, times, type Expression, type Figure, type Operand } from '../working/index.ts'
-import { cutOutline, type Growth, type Panel, type PanelEdge } from './panel.ts'
+import type { Growth, Panel, PanelEdge } from './panel.ts'
+import { cutOutline } from './piece.ts'
 import type { EdgeDraft, PanelDraft, SizeSums } from './parts/index.ts'
 
 /** Works out what a drafted panel is cut at. `own` are allowances that the job sets on single edges, by `panel/edge`; `reserve` is left on one end of each strip, to be trimmed. */
-export function finishPanel(draft: PanelDraft, own: Readonly<Record<string, number>>, growth: Growth, reserve: Figure | null): Panel {
+export function finishPanel(draft: PanelDraft, own: Readonly<Record<string, number>>, { lies, growth }: Pick<Panel, 'lies' | 'growth'>, reserve: Figure | null): Panel {
   const isStrip = draft.role === 'boxing' || draft.role === 'gusset'
   const edges = draft.edges.map((e) => finishEdge(draft.id, reserve && isStrip && e.name === 'end' ? { ...e, allowances: [...e.allowances, reserve] } : e, own))
   const { id, name, role, cloth, isSeen, finished } = draft
-  const panel = { id, name, role, cloth, isSeen, finished, edges, growth, times: draft.times ?? 1, marks: draft.marks ?? [], notches: [] }
+  const panel = { id, name, role, cloth, isSeen, finished, edges, lies, growth, times: draft.times ?? 1, marks: draft.marks ?? [], notches: [] }
   const overAll = sizesOverAll(draft, panel)
   const bySum = draft.sums && sizesBySum(draft, draft.sums, edges, growth)
   // Where a corner stands out further than the edge beside it, the sum along the edges is not what is cut.
@@ -33,7 +34,7 @@ function sizesBySum(draft: PanelDraft, sums: SizeSums, edges: readonly PanelEdge
   const net = (way: Way, sum: Operand): Figure => sized(names(way, 'net'), 'net', asExpression(sum), draft.rule)
   const cut = (way: Way, finished: Figure, first: PanelEdge, last: PanelEdge): Figure => {
     const axis = way === 'Width' ? 'x' : 'y'
-    const extra = growth.fullness[axis]
+    const extra = growth.fullness[axis]?.mm
     const full: readonly Operand[] = extra ? [finished, extra] : [finished]
     const steady = growth.finished[axis] === 1 ? full : [times(plus(...full), given(growth.finished[axis], 'share', 'of it, for cloth that gives and by what was learnt'))]
     const edged = plus(...steady, first.allowance, last.allowance)

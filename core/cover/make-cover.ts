@@ -1,17 +1,21 @@
 import type { ClothChoice, MakeUp } from '../../contract/index.ts'
+import { at, boxOf } from '../outline/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { Solid } from '../seat/index.ts'
+import type { LengthUnit } from '../units/index.ts'
 import { entered } from '../working/index.ts'
 import type { Allowances } from './allowances.ts'
 import { boxingAsCut } from './boxing-choice.ts'
 import type { ClosurePlan, Cover, CoverDraft } from './cover.ts'
 import { finishPanel } from './finish.ts'
-import { growthOf, type LearnedShares } from './growth.ts'
+import { finishedWithin, growthOf, type LearnedShares } from './growth.ts'
+import { lieOf, stripLie } from './lie.ts'
 import { buildDraft } from './makeups/index.ts'
 import { markNotches } from './notches.ts'
-import { clothFor, givesOrShrinks, liesAlong, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
+import { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
 import type { Growth, Mark } from './panel.ts'
 import type { PanelDraft } from './parts/index.ts'
+import type { SewnUp } from './pattern-frame.ts'
 import { planPiping } from './piping/piping.ts'
 import type { Refusal } from './recipe.ts'
 import { lettered, type Seam } from './seam.ts'
@@ -25,6 +29,8 @@ export interface CoverInput {
   readonly makeUp: MakeUp
   readonly cloth: ClothChoice
   readonly allowances: Allowances
+  /** Strips are rounded up in the job's unit. */
+  readonly units: LengthUnit
   /** Allowances that the job sets on single edges, by `panel/edge`. */
   readonly edges: Readonly<Record<string, number>>
   /** What covers of this kind were found to finish larger by. */
@@ -43,8 +49,13 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
   const reserve = trims.trimReserveMm > 0 ? entered({ id: 'cover.reserve', label: 'Left to trim', quantity: 'length', value: trims.trimReserveMm, rule: 'on one end of each strip', setBy: 'job', change: 'make-up.reserve' }) : null
   const drafts = [...draft.value.panels, ...trim.panels].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim, draft.value), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
-  const finished = drafts.map((p) => finishPanel(p, input.edges, withFullness(growthOf(input.cloth, p, input.learned), p, buttons), reserve))
   const seams = lettered(draft.value.seams)
+  const sewnUp: SewnUp = { ...draft.value, panels: drafts, solid }
+  const finished = drafts.map((p) => {
+    const lies = lieOf(input.cloth, sewnUp, p)
+    const growth = growthOf(input.cloth, { ...p, lies, depthShare: depthShareOf(p, draft.value) }, input.learned)
+    return finishPanel(p, input.edges, { lies, growth: withFullness(growth, p, buttons) }, reserve)
+  })
   const panels = markNotches(finished, seams)
   return ok({
     ...draft.value,
@@ -52,7 +63,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     panels,
     seams,
     closures: closuresOf(draft.value, seams),
-    piping: piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, panels, allowances),
+    piping: piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, panels, allowances, input.units),
     fittings: [...draft.value.fittings, ...trim.fittings, ...(buttons?.fittings ?? [])],
     buttonsOutside: buttons?.outside ?? 0,
   })
@@ -62,7 +73,18 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
 function longestStrip({ cloth: choice, allowances }: CoverInput): number | null {
   const cloth = clothFor(choice, 'boxing')
   const mayTurn = looksAlikeEveryWay(cloth) && !givesOrShrinks(cloth)
-  return mayTurn || liesAlong(choice, { role: 'boxing', cloth: 'boxing' }) ? null : Math.max(1, usableWidth(cloth) - 2 * allowances.seamMm.value)
+  return mayTurn || stripLie(choice, { role: 'boxing', cloth: 'boxing' }) === 'along' ? null : Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * allowances.seamMm.value))
+}
+
+/** How much of a strip's length runs front to back, by the walls it stands on. */
+function depthShareOf(panel: PanelDraft, { patches }: CoverDraft): number {
+  const runs = patches.filter((p) => p.panel === panel.id).map(({ outline, place }) => {
+    const { minX, maxX, minY } = boxOf(outline)
+    const [a, b] = [place(at(minX, minY)), place(at(maxX, minY))]
+    return { across: Math.abs(b.x - a.x), deep: Math.abs(b.y - a.y) }
+  })
+  const [across, deep] = [runs.reduce((sum, r) => sum + r.across, 0), runs.reduce((sum, r) => sum + r.deep, 0)]
+  return across + deep === 0 ? 0 : deep / (across + deep)
 }
 
 function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly ClosurePlan[] {

@@ -1,6 +1,7 @@
 import { areaOf, at, boxOf, edgeLength, onEdge, outwardOn, type Box, type Outline, type Point } from '../outline/index.ts'
 import type { Cover } from './cover.ts'
-import { cutOutline, edgeIndex, type Panel } from './panel.ts'
+import { edgeIndex, type Panel } from './panel.ts'
+import { cutOutline } from './piece.ts'
 import { stretchLength, type SeamPair, type Stretch } from './seam.ts'
 
 /** A panel laid down flat: turned about its own origin, then moved. */

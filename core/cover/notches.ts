@@ -1,4 +1,4 @@
-import { isStraight, onEdge, outwardOn, turnAt } from '../outline/index.ts'
+import { isStraight, turnAt } from '../outline/index.ts'
 import { edgeIndex, finishedEdgeLength, type Notch, type Panel } from './panel.ts'
 import { partnerPlace, type Seam, type SeamPair, type Stretch } from './seam.ts'
 
@@ -56,14 +56,6 @@ const CORNER_MM = 1
 
 /** How deep a notch is cut into its edge: as the book says, but never past half of the allowance. */
 export const notchDepth = (panel: Panel, notch: Notch, bookMm: number): number => Math.min(bookMm, panel.edges[edgeIndex(panel, notch.edge)]!.allowance.value / 2)
-
-/** Where a notch stands on the finished outline. */
-export function notchPlace(panel: Panel, notch: Notch): { readonly x: number; readonly y: number; readonly outward: { readonly x: number; readonly y: number } } {
-  const i = edgeIndex(panel, notch.edge)
-  const share = notch.atMm / finishedEdgeLength(panel, notch.edge)
-  const { x, y } = onEdge(panel.finished, i, share)
-  return { x, y, outward: outwardOn(panel.finished, i, share) }
-}
 
 /** a, b, … z, aa, ab, …: small letters, so that they are not taken for seam letters. */
 function* letterSequence(): Generator<string, string> {

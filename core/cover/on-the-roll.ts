@@ -1,5 +1,4 @@
 import type { Cloth, ClothChoice, ClothRole } from '../../contract/index.ts'
-import type { PanelRole } from './panel.ts'
 
 /** The cloth that a panel is cut from. */
 export const clothFor = (choice: ClothChoice, role: ClothRole): Cloth => (role === 'face' ? choice.cloth : (choice.others[role] ?? choice.cloth))
@@ -12,9 +11,3 @@ export const looksAlikeEveryWay = (cloth: Cloth): boolean => cloth.pattern.kind 
 
 /** A cloth that is cut by other sizes one way than the other may not be turned on its side. */
 export const givesOrShrinks = ({ stretch, shrink, washFirst }: Cloth): boolean => stretch.across > 0 || stretch.along > 0 || (!washFirst && (shrink.across > 0 || shrink.along > 0))
-
-/** Whether a panel's own x runs along the roll: plates of railroaded cloth, and boxing whose stripe runs along it. */
-export function liesAlong(choice: ClothChoice, panel: { readonly role: PanelRole; readonly cloth: ClothRole }): boolean {
-  if (panel.role === 'plate' || panel.role === 'blank' || panel.role === 'base' || panel.role === 'body') return choice.direction === 'railroaded'
-  return choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind !== 'plain'
-}

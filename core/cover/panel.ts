@@ -1,5 +1,5 @@
 import type { ClothRole } from '../../contract/index.ts'
-import { boxOf, edgeLength, offsetEdges, type Outline, type Point } from '../outline/index.ts'
+import { edgeLength, type Outline, type Point } from '../outline/index.ts'
 import type { SideName } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
 
@@ -54,6 +54,8 @@ export interface Panel {
   readonly notches: readonly Notch[]
   readonly marks: readonly Mark[]
   readonly figures: { readonly finishedWidth: Figure; readonly finishedHeight: Figure; readonly cutWidth: Figure; readonly cutHeight: Figure }
+  /** Whether its own x runs across the roll of its cloth or along it. */
+  readonly lies: 'across' | 'along'
   /** How much larger than its sewing line and allowances it is cut, each way of its own plane, for cloth that gives or shrinks. */
   readonly growth: Growth
   /** Hidden panels may be turned on the cloth more freely than seen ones. */
@@ -64,24 +66,17 @@ export interface Panel {
 export interface Growth {
   readonly finished: { readonly x: number; readonly y: number }
   readonly whole: { readonly x: number; readonly y: number }
-  readonly fullness: { readonly x: Figure | null; readonly y: Figure | null }
+  readonly fullness: { readonly x: Fullness | null; readonly y: Fullness | null }
+}
+
+/** Cloth that dips to deep buttons: so much more of it between two places of the finished panel, evenly. */
+export interface Fullness {
+  readonly mm: Figure
+  readonly from: number
+  readonly to: number
 }
 
 export const NO_GROWTH: Growth = { finished: { x: 1, y: 1 }, whole: { x: 1, y: 1 }, fullness: { x: null, y: null } }
-
-/** The line to cut along. */
-export function cutOutline({ finished, edges, growth }: Pick<Panel, 'finished' | 'edges' | 'growth'>): Outline {
-  const { fullness } = growth
-  const box = fullness.x || fullness.y ? boxOf(finished) : null
-  const fuller = box ? { x: 1 + (fullness.x?.value ?? 0) / (box.maxX - box.minX), y: 1 + (fullness.y?.value ?? 0) / (box.maxY - box.minY) } : { x: 1, y: 1 }
-  const out = offsetEdges(scaled(scaled(finished, fuller), growth.finished), edges.map((e) => e.allowance.value))
-  return scaled(out, growth.whole)
-}
-
-/** Unequal factors turn arcs into other curves; over the few per cent of cloth the chord's bulge stays near enough. */
-function scaled(outline: Outline, by: { readonly x: number; readonly y: number }): Outline {
-  return by.x === 1 && by.y === 1 ? outline : outline.map((v) => ({ ...v, x: v.x * by.x, y: v.y * by.y }))
-}
 
 /** As much of a panel as seams need to know. */
 export type PanelShape = { readonly id: string; readonly finished: Outline; readonly edges: readonly { readonly name: string }[] }

@@ -86,7 +86,7 @@ describe('cloth that gives, shrinks, or is another', () => {
 
   it('an edge of its own allowance moves that edge alone, and says so', () => {
     const solid = boxSolid(600, 400, 80)
-    const cover = makeCover({ solid, makeUp: usualMakeUp('boxed'), cloth: single(1, 1, 1).cloth, allowances: applied(keepersBench().allowances), edges: { 'top-plate/front': 30 } })
+    const cover = makeCover({ units: 'mm', solid, makeUp: usualMakeUp('boxed'), cloth: single(1, 1, 1).cloth, allowances: applied(keepersBench().allowances), edges: { 'top-plate/front': 30 } })
     if (!cover.ok) throw new Error('refused')
     const plate = panelOf(cover.value, 'top-plate')
     expect(plate.figures.cutHeight.value).toBe(400 + 30 + 12)
@@ -127,7 +127,7 @@ describe('speed', () => {
     const allowances = applied(keepersBench().allowances)
     const cloth = keepersBench().cloth
     const solids = Array.from({ length: 100 }, (_, i) => boxSolid(400 + 3 * i, 400 + i, 80))
-    const build = () => solids.map((solid) => makeCover({ solid, makeUp: usualMakeUp('boxed'), cloth, allowances, edges: {} }))
+    const build = () => solids.map((solid) => makeCover({ units: 'mm', solid, makeUp: usualMakeUp('boxed'), cloth, allowances, edges: {} }))
     for (let i = 0; i < 12; i++) build()
     const times = Array.from({ length: 5 }, () => {
       const start = performance.now()

@@ -1,6 +1,7 @@
 import type { Job } from '../../contract/index.ts'
 import type { FillingPlan } from '../filling/index.ts'
 import { arcBetween, boxOf, edgeOf, isStraight } from '../outline/index.ts'
+import type { LengthUnit } from '../units/index.ts'
 import type { Warning } from '../warning/index.ts'
 import type { Figure } from '../working/index.ts'
 import type { Allowances } from './allowances.ts'
@@ -24,7 +25,7 @@ export function coverWarnings(job: Job, allowances: Allowances, cover: Cover, fi
     ...checks.flatMap((c) => c.faults.map((detail): Warning => ({ station: 'pieces', level: 'stop', code: 'check-failed', check: c.name, detail }))),
     ...cover.panels.flatMap(panelDoubts),
     ...openingDoubts(cover, filling),
-    ...pipingDoubts(cover, filling, allowances.seamMm),
+    ...pipingDoubts(cover, filling, allowances.seamMm, job.units),
     ...clothDoubts(job),
     ...trimDoubts(job, allowances.seamMm.value, cover),
     ...(boxingAsCut(job.makeUp.construction, job.cloth) !== job.makeUp.construction && isWrap(job) ? [{ station: 'make-up', level: 'note', code: 'boxing-cut-per-side' } as const] : []),
@@ -55,7 +56,7 @@ function openingDoubts(cover: Cover, filling: FillingPlan): readonly Warning[] {
   return warnings
 }
 
-function pipingDoubts({ piping, panels }: Cover, filling: FillingPlan, seam: Figure): readonly Warning[] {
+function pipingDoubts({ piping, panels }: Cover, filling: FillingPlan, seam: Figure, unit: LengthUnit): readonly Warning[] {
   if (!piping) return []
   const { choice } = piping
   const size = choice.kind === 'flat' ? choice.showMm : choice.cordMm
@@ -68,7 +69,7 @@ function pipingDoubts({ piping, panels }: Cover, filling: FillingPlan, seam: Fig
   const thickness = filling.sizing.cover.thickness.value
   if (choice.kind !== 'flat' && size * 3 > thickness) warnings.push({ station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: size, thickness })
   if (choice.kind === 'corded' && choice.stripMm !== null) {
-    const needed = stripWidthOf({ ...choice, stripMm: null }, seam)
+    const needed = stripWidthOf({ ...choice, stripMm: null }, seam, unit)
     if (needed && choice.stripMm < needed.value - 0.5) warnings.push({ station: 'make-up', level: 'warning', code: 'strip-too-narrow', strip: choice.stripMm, needed: needed.value, cord: choice.cordMm })
   }
   return warnings

@@ -1,7 +1,7 @@
 import type { FibreFilling, Filling, FoamFilling } from '../../contract/index.ts'
 import { atHeight, bevelVolume } from '../outline/index.ts'
 import type { Solid } from '../seat/index.ts'
-import { figure, given, over, plus, times, type Expression, type Figure } from '../working/index.ts'
+import { figure, given, over, plus, times, type Expression, unitsIn, type Figure } from '../working/index.ts'
 import { isPlainBox } from './box.ts'
 import { judgeStack, type Verdict } from './choice/index.ts'
 import { firmnessOf, type Firmness } from './firmness.ts'
@@ -80,7 +80,7 @@ function planFibre(filling: FibreFilling, { cushion, isRoll, oldThicknessMm }: F
     id: 'filling.mass',
     label: 'Fibre in one cushion',
     quantity: 'mass',
-    sum: times(volumeM3(cushion, null, isRoll), given(filling.fillKgM3, 'plain', 'fill, kg/m³')),
+    sum: times(volumeM3(cushion, null, isRoll), given(filling.fillKgM3, 'density', 'fill')),
     rule: 'volume of the cover by the fill, 18 to 35 kg/m³',
     setBy: 'job',
     change: 'filling.fill',
@@ -99,7 +99,7 @@ function massOf(block: Solid, layers: readonly SettledLayer[], isRoll: boolean):
   let fromMm = 0
   const masses = layers.map(({ grade, thicknessMm }) => {
     const volume = volumeM3(block, layers.length === 1 ? null : [fromMm, (fromMm += thicknessMm)], isRoll)
-    return times(volume, given(grade.densityKgM3, 'plain', layers.length === 1 ? 'density, kg/m³' : `density of ${grade.name}, kg/m³`))
+    return times(volume, given(grade.densityKgM3, 'density', layers.length === 1 ? 'density' : `density of ${grade.name}`))
   })
   return figure({ id: 'filling.mass', label: 'Mass of one block', quantity: 'mass', sum: masses.length === 1 ? masses[0]! : plus(...masses), rule: 'volume by density', setBy: 'catalogue', change: 'filling.layers' })
 }
@@ -114,7 +114,7 @@ function boxVolumeM3(block: Solid, slice: readonly [number, number] | null): Exp
   const { width, depth, thickness } = block
   const [fromMm, toMm] = slice ?? [0, thickness.value]
   if (!isPlainBox(block)) return given(volumeMm3(block, fromMm, toMm) / 1e9, 'plain', 'volume from the outline, m³')
-  return over(times(width, depth, slice ? given(toMm - fromMm, 'length', 'layer') : thickness), given(1e9, 'plain', 'mm³ in a m³'))
+  return over(times(width, depth, slice ? given(toMm - fromMm, 'length', 'layer') : thickness), unitsIn(1e9, 'mm³ in a m³'))
 }
 
 function volumeMm3({ outline, edges }: Solid, fromMm: number, toMm: number): number {

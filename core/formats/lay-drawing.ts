@@ -1,6 +1,6 @@
 import type { Lay } from '../../contract/index.ts'
 import type { ClothLay } from '../cloth/index.ts'
-import { notchDepth, notchPlace } from '../cover/index.ts'
+import { marksOnPiece, notchDepth, notchOnPiece, sewnOutline } from '../cover/index.ts'
 import { onTheCloth } from '../lay/index.ts'
 import { at, boxOf, vertex, type Outline, type Point } from '../outline/index.ts'
 
@@ -29,7 +29,7 @@ export function layDrawing(title: string, plan: ClothLay, lay: Lay, notchMm: num
   return {
     title,
     clothName: plan.cloth.name,
-    widthMm: plan.cloth.widthMm,
+    widthMm: plan.laidOn.widthMm,
     lengthMm: lay.length,
     pieces: lay.placements.map((place): DrawnPiece => {
       const piece = plan.pieces.find((p) => p.id === place.id)!
@@ -41,14 +41,12 @@ export function layDrawing(title: string, plan: ClothLay, lay: Lay, notchMm: num
       return {
         name: piece.qty > 1 ? `${piece.name} ${place.copy}` : piece.name,
         cut,
-        sew: panel && outline(panel.finished),
+        sew: panel && outline(sewnOutline(panel)),
         notches: (panel?.notches ?? []).map((n) => {
-          const { x, y, outward } = notchPlace(panel!, n)
-          const allowance = panel!.edges.find((e) => e.name === n.edge)!.allowance.value
-          const from = (mm: number) => put(at(x + outward.x * mm, y + outward.y * mm))
-          return [from(allowance), from(allowance - notchDepth(panel!, n, notchMm))] as const
+          const { below } = notchOnPiece(panel!, n)
+          return [put(below(0)), put(below(notchDepth(panel!, n, notchMm)))] as const
         }),
-        marks: (panel?.marks ?? []).map((m) => m.path.map(put)),
+        marks: panel ? marksOnPiece(panel).map((m) => m.path.map(put)) : [],
         middle: at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2),
       }
     }),

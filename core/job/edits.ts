@@ -1,4 +1,4 @@
-import { usualMatch } from '../cloth/stripes.ts'
+import { usualMatch } from '../pattern/index.ts'
 import { SIDES, slotOf } from '../seat/index.ts'
 import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
 import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/usual.ts'

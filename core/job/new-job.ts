@@ -1,4 +1,4 @@
-import { usualMatch } from '../cloth/stripes.ts'
+import { usualMatch } from '../pattern/index.ts'
 import { usualMakeUp } from '../cover/usual.ts'
 import { usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'

@@ -3,7 +3,7 @@ import { seamLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import type { WorkedPlan } from '../plan.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
-import { entered, figure, given, over, plus, roundUp, times, type Figure, type Quantity } from '../working/index.ts'
+import { entered, figure, given, over, plus, roundUp, times, unitsIn, type Figure, type Quantity } from '../working/index.ts'
 
 export interface BuyLine {
   readonly what: string
@@ -58,7 +58,7 @@ const UNIT_OF: Readonly<Partial<Record<Quantity, Trim['unit']>>> = { length: 'm'
 function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Trim[]): BuyLine {
   const by = amount.quantity in IN_SHELF_UNITS ? IN_SHELF_UNITS[amount.quantity as keyof typeof IN_SHELF_UNITS] : 1
   const item = shelf.find((t) => t.use === use && t.unit === UNIT_OF[amount.quantity])
-  const needs = figure({ id: `${amount.id}.needs`, label: `${what}, in all`, quantity: 'plain', sum: count === 1 ? over(amount, given(by, 'plain', 'to the unit of the shelf')) : times(given(count, 'count', 'of them'), over(amount, given(by, 'plain', 'to the unit of the shelf'))), rule: 'what all cushions take' })
+  const needs = figure({ id: `${amount.id}.needs`, label: `${what}, in all`, quantity: 'plain', sum: count === 1 ? over(amount, unitsIn(by, 'to the unit of the shelf')) : times(given(count, 'count', 'of them'), over(amount, unitsIn(by, 'to the unit of the shelf'))), rule: 'what all cushions take' })
   const cost = item ? figure({ id: `${amount.id}.cost`, label: `${what}, cost`, quantity: 'money', sum: times(needs, given(item.price, 'money', `price of one ${item.unit}`)), rule: `${item.name}, by what is used`, setBy: 'catalogue' }) : null
   return { what, amount, cost, from: 'trims', trim: use && { use, needs: needs.value } }
 }
@@ -70,7 +70,7 @@ function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): M
   const used = entered({ id: `${id}.used`, label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: laidMm ?? boundMm, rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
   const unwashed = cloth.washFirst && cloth.shrink.along > 0 ? figure({ id: `${id}.unwashed`, label: 'Before washing', quantity: 'run', sum: over(used, given(1 - cloth.shrink.along, 'share', 'left after washing')), rule: 'washed before it is cut' }) : used
   const length = figure({ id: `${id}.cloth`, label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(unwashed, cloth.buyingStepMm, 'run'), rule: `sold by the ${cloth.buyingStepMm} mm`, setBy: 'catalogue' })
-  const cost = figure({ id: `${id}.clothCost`, label: 'Cloth cost', quantity: 'money', sum: times(over(length, given(1000, 'plain', 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
+  const cost = figure({ id: `${id}.clothCost`, label: 'Cloth cost', quantity: 'money', sum: times(over(length, unitsIn(1000, 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
   return { what: cloth.name, amount: length, cost }
 }
 

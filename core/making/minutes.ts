@@ -1,5 +1,5 @@
 import type { Rates, Workshop } from '../../contract/index.ts'
-import { entered, figure, given, over, plus, times, type Expression, type Figure } from '../working/index.ts'
+import { entered, figure, given, over, plus, times, type Expression, unitsIn, type Figure } from '../working/index.ts'
 import type { Step, Work } from './step.ts'
 import { WORK } from './work.ts'
 
@@ -25,8 +25,8 @@ export const unitsOf = ({ amount }: Work): number => amountIn(amount).value
 /** Metres of a run and square metres of an area, as plain numbers: rates count those whatever the unit of the job. */
 function amountIn(amount: Figure): Figure {
   const plain = { id: `${amount.id}.plain`, quantity: 'plain' as const, rule: amount.rule }
-  if (amount.quantity === 'run') return figure({ ...plain, label: `${amount.label}, metres`, sum: over(amount, given(1000, 'plain', 'mm in a metre')) })
-  if (amount.quantity === 'area') return figure({ ...plain, label: `${amount.label}, square metres`, sum: over(amount, given(1e6, 'plain', 'mm² in a m²')) })
+  if (amount.quantity === 'run') return figure({ ...plain, label: `${amount.label}, metres`, sum: over(amount, unitsIn(1000, 'mm in a metre')) })
+  if (amount.quantity === 'area') return figure({ ...plain, label: `${amount.label}, square metres`, sum: over(amount, unitsIn(1e6, 'mm² in a m²')) })
   return amount
 }
 

@@ -1,5 +1,5 @@
 import type { Cloth, Job } from '../../contract/index.ts'
-import { usualMatch } from '../cloth/index.ts'
+import { usualMatch } from '../pattern/index.ts'
 
 /** The same job made otherwise, to be quoted beside it. */
 export interface Alternative {

@@ -83,7 +83,7 @@ function keepTangent(outline: Outline, i: number, curves: readonly Curve[]): { c
 }
 
 /** The bulge between two points of a curve; of the two ways round a circle the one nearer to the bulge it had. */
-function bulgeOn(curve: Curve, a: Point, b: Point, was: number): number {
+export function bulgeOn(curve: Curve, a: Point, b: Point, was: number): number {
   if (curve.kind === 'line') return 0
   const angle = (p: Point) => Math.atan2(p.y - curve.centre.y, p.x - curve.centre.x)
   const turn = Math.atan2(Math.sin(angle(b) - angle(a)), Math.cos(angle(b) - angle(a)))

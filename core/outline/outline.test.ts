@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, at, boxOf, islandsLeftOf, isSimple, offsetEdges, perimeterOf, rectangle, wholeOf, type Outline, type Point, type Polygon } from './index.ts'
+import { areaOf, at, boxOf, dressCorners, flatten, islandsLeftOf, isSimple, offsetEdges, onEdge, outwardOn, withAllowances, perimeterOf, rectangle, wholeOf, type Dressed, type Outline, type Point, type Polygon } from './index.ts'
 import { seeded } from '../random/index.ts'
 
 /** Corners at jittered angles round an oval: always simple and counter-clockwise, nearly always convex. */
@@ -94,4 +94,55 @@ describe('what a cut leaves, each part by itself', () => {
       for (const p of parts) expect(isSimple(p.outline), `seed ${seed}`).toBe(true)
     }
   })
+})
+
+describe('withAllowances', () => {
+  /** Distance from a point of the sewing line to the cut, square to the edge: where a ray meets the flattened cut first. */
+  function along(cut: Outline, from: Point, out: Point): number {
+    const polygon = flatten(cut, 0.01)
+    const hits = polygon.flatMap((a, i) => {
+      const b = polygon[(i + 1) % polygon.length]!
+      const turn = out.x * (b.y - a.y) - out.y * (b.x - a.x)
+      if (Math.abs(turn) < 1e-12) return []
+      const t = ((a.x - from.x) * (b.y - a.y) - (a.y - from.y) * (b.x - a.x)) / turn
+      const s = ((a.x - from.x) * out.y - (a.y - from.y) * out.x) / turn
+      return t > 0 && s >= -1e-9 && s <= 1 + 1e-9 ? [t] : []
+    })
+    return Math.min(...hits)
+  }
+
+  it('every edge of a rounded plate keeps its own allowance all along, by rays across it', () => {
+    const sides = fc.array(fc.integer({ min: 4, max: 40 }), { minLength: 8, maxLength: 8 })
+    fc.assert(
+      fc.property(sides, fc.integer({ min: 5, max: 150 }), (own, r) => {
+        const { outline } = dressCorners(rectangle(700, 420), Array(4).fill({ kind: 'round', radiusMm: r })) as Dressed
+        const cut = withAllowances(outline, own)
+        expect(isSimple(cut)).toBe(true)
+        outline.forEach((_, i) => {
+          for (const share of [0.02, 0.3, 0.5, 0.8, 0.98]) expect(along(cut, onEdge(outline, i, share), outwardOn(outline, i, share))).toBeCloseTo(own[i]!, 1)
+        })
+      }),
+      { numRuns: 100 },
+    )
+  })
+
+  it('beside a nearly straight corner it steps, where two cut lines would meet far along the edge', () => {
+    // Drawn in 12 over 80: a corner of 8.5°. Met, 25 and 12 would cross 86 mm before it.
+    const outline: Outline = [at(0, 0), at(400, 0), at(480, 12), at(480, 300), at(0, 300)]
+    const cut = withAllowances(outline, [25, 12, 12, 12, 12])
+    expect(cut.length).toBe(6)
+    for (const share of [0.1, 0.9, 0.99]) expect(along(cut, onEdge(outline, 0, share), outwardOn(outline, 0, share))).toBeCloseTo(25, 6)
+    for (const share of [0.01, 0.1, 0.9]) expect(along(cut, onEdge(outline, 1, share), outwardOn(outline, 1, share))).toBeCloseTo(12, 6)
+  })
+
+  it('squarely met corners stay corners, and inward ones that are flat step on the line that halves them', () => {
+    expect(withAllowances(rectangle(100, 50), [1, 2, 3, 4])).toEqual([at(-4, -1), at(102, -1), at(102, 53), at(-4, 53)])
+    const dented: Outline = [at(0, 0), at(100, 8), at(200, 0), at(200, 90), at(0, 90)]
+    const cut = withAllowances(dented, [20, 6, 6, 6, 6])
+    expect(isSimple(cut)).toBe(true)
+    expect(along(cut, onEdge(dented, 0, 0.5), outwardOn(dented, 0, 0.5))).toBeCloseTo(20, 6)
+    expect(along(cut, onEdge(dented, 1, 0.5), outwardOn(dented, 1, 0.5))).toBeCloseTo(6, 6)
+  })
+
+  it('an allowance for each edge, or it is a bug of the caller', () => expect(() => withAllowances(rectangle(1, 1), [1])).toThrow(RangeError))
 })

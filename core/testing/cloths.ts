@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { Band, Cloth, ClothChoice, Pattern } from '../../contract/index.ts'
-import { bandsOf, USUAL_CLOTH } from '../cloth/index.ts'
+import { USUAL_CLOTH } from '../cloth/index.ts'
+import { bandsOf } from '../pattern/index.ts'
 
 const band: fc.Arbitrary<Band> = fc.record({ name: fc.constant('band'), colour: fc.constantFrom('#aabbcc', '#223344', '#a8502d'), widthMm: fc.integer({ min: 4, max: 70 }) })
 const bands = fc.array(band, { minLength: 2, maxLength: 5 })
@@ -38,7 +39,7 @@ export const anyClothChoice: fc.Arbitrary<ClothChoice> = fc
     rule: fc.constantFrom('band-on-centre' as const, 'band-on-each-centre' as const, 'band-at-left-end' as const, 'band-at-mark' as const),
     isMatched: fc.boolean(),
     band: fc.integer({ min: 0, max: 4 }),
-    alongRule: fc.constantFrom('front-edges-alike' as const, 'centred' as const),
+    alongRule: fc.constantFrom('front-edges-alike' as const, 'centred' as const, { kind: 'band-on-middle' as const, band: 1 }, { kind: 'band-from-front' as const, band: 0, fromMm: 60 }),
     pairs: fc.constantFrom('goes-on-under' as const, 'same' as const),
     sideBoxing: fc.constantFrom('upright' as const, 'along' as const),
     stripJoins: fc.constantFrom(0, 0, 1, 3),

@@ -37,7 +37,7 @@ export function cushionsFrom(seat: Job['seat']): Cushions {
 /** The cover of a make-up on a cushion, by the factory's book, from a plain cloth that lies any way; throws a refusal. */
 export function coverOf(solid: Solid, change: Partial<MakeUp> & { readonly kind?: Construction['kind'] } = {}, overrides: Job['allowances']['overrides'] = {}): Cover {
   const { kind = 'boxed', ...rest } = change
-  const made = makeCover({ solid, makeUp: { ...usualMakeUp(kind), ...rest }, cloth: { ...keepersBench().cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'house-calico')!, match: { kind: 'none' } }, allowances: applied({ book: FACTORY_BOOK, overrides }), edges: {} })
+  const made = makeCover({ units: 'mm', solid, makeUp: { ...usualMakeUp(kind), ...rest }, cloth: { ...keepersBench().cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'house-calico')!, match: { kind: 'none' } }, allowances: applied({ book: FACTORY_BOOK, overrides }), edges: {} })
   if (!made.ok) throw new Error(JSON.stringify(made.error))
   return made.value
 }

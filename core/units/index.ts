@@ -1,5 +1,5 @@
 export { KG_M3_PER_LB_FT3, N_PER_LBF } from './foam-units.ts'
 export { amountUnit, formatAmount, otherUnits, parseAmount, shownAmount, type AmountKind, type ReadAmount } from './parse-amount.ts'
 export { formatLength, formatLengthWithUnit, trimmed, unitName } from './format-length.ts'
-export { isInch, MM_PER_INCH, mmPerUnit, type LengthUnit } from './unit.ts'
+export { cutStepMm, isInch, MM_PER_INCH, mmPerUnit, type LengthUnit } from './unit.ts'
 export { parseLength, type LengthFailure, type ReadLength } from './parse-length.ts'

@@ -62,7 +62,11 @@ export type WarningCase =
   | { readonly code: 'buttons-not-washable' | 'small-parts' | 'hot-knife' | 'stapler' | 'liner-in-liner' }
   | { readonly code: 'wrap-not-washable'; readonly fastening: 'bonded' | 'pinned' }
   | { readonly code: 'nothing-to-match'; readonly cloth: string }
-  | { readonly code: 'sides-cannot-match'; readonly edges: 'side' | 'front' }
+  | { readonly code: 'sides-cannot-match'; readonly edges: 'side' | 'front'; readonly because: 'runs-along' | 'one-way' | 'slanted' }
+  | { readonly code: 'matches-one-leg'; readonly edges: 'side' | 'front'; readonly off: number }
+  | { readonly code: 'rule-from-front'; readonly isTaken: boolean }
+  | { readonly code: 'piping-join-near'; readonly clear: number; readonly wanted: number }
+  | { readonly code: 'depth-rule-idle' | 'under-cannot-match' }
   | { readonly code: 'band-missing'; readonly band: number; readonly bands: number }
   | { readonly code: 'repeat-over-width'; readonly repeat: number; readonly usable: number }
   | { readonly code: 'pile-sideways' }

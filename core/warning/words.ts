@@ -152,7 +152,17 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'nothing-to-match':
       return words(`${w.cloth} has no stripes to match.`, 'Match nothing, or choose another cloth.')
     case 'sides-cannot-match':
-      return words(`The stripe runs along the ${w.edges} edges and does not cross them: the ${w.edges} boxing cannot match there.`, 'Choose how the stripe runs on it: upright or along.')
+      return words(`The ${w.edges} boxing does not match: ${NO_MATCH[w.because](w.edges)}.`, w.because === 'runs-along' ? 'Choose how the stripe runs on it: upright or along.' : '')
+    case 'matches-one-leg':
+      return words(`The ${w.edges} boxing runs on round inner corners in one strip: it matches its longest edge and is up to ${mm(w.off)} off on the others.`, 'Look at it on the made-up view; a plain boxing hides it.')
+    case 'rule-from-front':
+      return words(w.isTaken ? 'The stripes run along the row, so that none can lie at a place along it: the band is placed from the front edge instead.' : 'The stripes run along the row, so that none can lie at a place along it: only the rule from front to back is used.', w.isTaken ? 'Say where it lies from front to back, or turn the cloth.' : 'Turn the cloth if the place along the row matters.')
+    case 'piping-join-near':
+      return words(`However the piping is turned, a join comes within ${mm(w.clear)} of a corner or of the middle of the front; ${mm(w.wanted)} is usual.`, 'Cut the strips along the roll or on the bias, so that they are longer and join less often.')
+    case 'depth-rule-idle':
+      return words('The pattern does not change from front to back: the rule for that way has nothing to place.', 'Leave it at front edges alike, or turn the cloth.')
+    case 'under-cannot-match':
+      return words('The bottom plate does not go on where the boxing ends: this cloth would have to lie the other way up.', 'Cut top and bottom alike, or leave it: it is not seen.')
     case 'band-missing':
       return words(`The placement names band ${w.band + 1}; the cloth has ${w.bands}.`, 'Choose a band of this cloth.')
     case 'repeat-over-width':
@@ -181,6 +191,12 @@ const FOAM_CURES = {
 } as const
 
 const BASES = { board: 'On a solid board that is a hard stop.', slats: 'Slats give a little.', webbing: 'Webbing gives a little.', mesh: 'A mesh base gives a little.' } as const
+
+const NO_MATCH: Readonly<Record<Extract<Warning, { code: 'sides-cannot-match' }>['because'], (edges: string) => string>> = {
+  'runs-along': (edges) => `the stripe runs along the ${edges} edges and does not cross them`,
+  'one-way': () => 'on one-way cloth it stays upright',
+  slanted: (edges) => `the ${edges} edge is slanted or bowed, so that no stripe meets it squarely`,
+}
 
 const WIDTH_CURES = {
   'other-direction': 'Try the other direction (up the roll or railroaded), or choose a wider cloth.',

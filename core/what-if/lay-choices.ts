@@ -1,4 +1,5 @@
-import type { ClothChoice, Job, LayProblem } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, Job, LayProblem } from '../../contract/index.ts'
+import { beforeWash } from '../pattern/index.ts'
 import { planJob } from '../plan.ts'
 
 /** One way in which a job could be cut. */
@@ -59,8 +60,9 @@ export function cutTogether(problems: readonly { readonly name: string; readonly
   }
 }
 
-/** What a length of cloth costs: bought by the step, at the price of a metre. */
-export function clothCost({ pricePerMetre, buyingStepMm }: { pricePerMetre: number; buyingStepMm: number }, lengthMm: number): { readonly boughtMm: number; readonly cost: number } {
-  const boughtMm = Math.ceil(lengthMm / buyingStepMm - 1e-9) * buyingStepMm
+/** What the cloth of a lay costs: longer by what washing takes, bought by the step, at the price of a metre. */
+export function clothCost(cloth: Pick<Cloth, 'pricePerMetre' | 'buyingStepMm' | 'washFirst' | 'shrink'>, laidMm: number): { readonly boughtMm: number; readonly cost: number } {
+  const { buyingStepMm, pricePerMetre } = cloth
+  const boughtMm = Math.ceil(beforeWash(cloth, laidMm) / buyingStepMm - 1e-9) * buyingStepMm
   return { boughtMm, cost: (boughtMm / 1000) * pricePerMetre }
 }

@@ -90,5 +90,6 @@ describe('ways of cutting beside each other', () => {
     expect(both.pieces).toHaveLength(2 * a.problem.pieces.length)
     expect(lengthOf(both)).toBeLessThanOrEqual(2.1 * lengthOf(a.problem))
   })
-  it('costs the length bought: 3.42 m at 34 by the 100 mm is 3.5 m, 119', () => expect(clothCost({ pricePerMetre: 34, buyingStepMm: 100 }, 3420)).toEqual({ boughtMm: 3500, cost: 119 }))
+  it('costs the length bought: 3.42 m at 34 by the 100 mm is 3.5 m, 119', () => expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100 }, 3420)).toEqual({ boughtMm: 3500, cost: 119 }))
+  it('and what washing takes: 3.42 m on the table are 3.60 m in the bale at 5 %', () => expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100, washFirst: true, shrink: { across: 0, along: 0.05 } }, 3420).boughtMm).toBe(3600))
 })

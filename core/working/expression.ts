@@ -1,4 +1,3 @@
-import { formatLength, isInch, trimmed, type LengthUnit } from '../units/index.ts'
 import type { Expression, Figure, Quantity } from './model.ts'
 
 export type Operand = number | Figure | Expression
@@ -39,76 +38,13 @@ export function evaluate(e: Expression): number {
   }
 }
 
-/** The sum as a maker would write it down, lengths in the job's unit: `(2236 + 2 × 2) ÷ 3`. */
-export function sayExpression(e: Expression, unit: LengthUnit): string {
-  switch (e.kind) {
-    case 'given':
-      return signed(sayAmount(e.value, e.quantity, unit))
-    case 'figure':
-      return signed(sayAmount(e.figure.value, e.figure.quantity, unit))
-    case 'sum':
-      return e.terms.map((t, i) => (i === 0 ? (t.sign < 0 ? '− ' : '') : t.sign < 0 ? ' − ' : ' + ') + bracketed(t.of, unit, t.sign < 0)).join('')
-    case 'product':
-      return e.factors.map((f) => bracketed(f, unit, true)).join(' × ')
-    case 'quotient':
-      return `${bracketed(e.top, unit, true)} ÷ ${bracketed(e.bottom, unit, true, true)}`
-    case 'pick':
-      return `${PICK_WORDS[e.by]} ${e.of.map((x) => sayExpression(x, unit)).join(e.by === 'median' ? ', ' : ' and ')}`
-    case 'round':
-      return `${sayExpression(e.of, unit)}, ${e.way} to the next ${e.step === 1 && e.quantity === 'count' ? 'whole' : sayAmount(e.step, e.quantity, unit)}`
-    default:
-      return e satisfies never
-  }
-}
-
-/** An amount in words of the job; units are named beside the figure, not in its sum. */
-export function sayAmount(value: number, quantity: Quantity, unit: LengthUnit): string {
-  switch (quantity) {
-    case 'length':
-      return formatLength(value, unit)
-    case 'run':
-      return isInch(unit) ? `${trimmed(value / 914.4, 2)} yd` : `${trimmed(value / 1000, 2)} m`
-    case 'area':
-      return `${trimmed(value / 1e6, 3)} m²`
-    case 'angle':
-      return `${trimmed((value * 180) / Math.PI, 2)}°`
-    case 'mass':
-      return trimmed(value, 2)
-    case 'share':
-      return `${trimmed(value * 100, 1)} %`
-    case 'money':
-      return value.toFixed(2)
-    case 'time':
-      return sayMinutes(value)
-    case 'count':
-      return trimmed(value, 0)
-    case 'plain':
-      return trimmed(value, 4)
-    default:
-      return quantity satisfies never
-  }
-}
-
-/** `25 min`, `3 h 05`. */
-export function sayMinutes(minutes: number): string {
-  const whole = Math.round(minutes)
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
-}
-
-const PICK_WORDS = { least: 'the smaller of', most: 'the larger of', median: 'the middle of' } as const
-
 /** A number or figure as part of a sum. */
 export const asExpression = (o: Operand): Expression => (typeof o === 'number' ? given(o, 'plain', '') : 'kind' in o ? o : { kind: 'figure', figure: o })
 
-const signed = (text: string): string => (text.startsWith('-') ? `(−${text.slice(1)})` : text)
+/** The hidden constant between two units of one kind, as 1e9 mm³ in a m³: it is part of the value, and each unit writes it its own way. */
+export const unitsIn = (value: number, label: string): Expression => given(value, 'conversion', label)
 
-function bracketed(e: Expression, unit: LengthUnit, sums: boolean, products = false): string {
-  const text = sayExpression(e, unit)
-  const wanted = e.kind === 'pick' || e.kind === 'round' || (sums && e.kind === 'sum') || (products && (e.kind === 'product' || e.kind === 'quotient'))
-  return wanted ? `(${text})` : text
-}
-
-function pick(by: 'least' | 'most' | 'median', values: readonly number[]): number {
+export function pick(by: 'least' | 'most' | 'median', values: readonly number[]): number {
   const sorted = values.toSorted((a, b) => a - b)
   if (by === 'least') return sorted[0]!
   if (by === 'most') return sorted.at(-1)!
@@ -117,7 +53,7 @@ function pick(by: 'least' | 'most' | 'median', values: readonly number[]): numbe
 }
 
 /** The hair's breadth keeps 40.000000001 from becoming 41. */
-function roundToStep(value: number, step: number, way: 'up' | 'down'): number {
+export function roundToStep(value: number, step: number, way: 'up' | 'down'): number {
   const hair = 1e-6
   return (way === 'up' ? Math.ceil(value / step - hair) : Math.floor(value / step + hair)) * step
 }

@@ -1,6 +1,8 @@
-import { unitName, type LengthUnit } from '../units/index.ts'
-import { evaluate, given, sayAmount, sayExpression } from './expression.ts'
-import type { Expression, Figure, Quantity, SetBy } from './model.ts'
+import type { LengthUnit } from '../units/index.ts'
+import { sayAmountWithUnit } from './amount.ts'
+import { evaluate, given } from './expression.ts'
+import type { Expression, Figure, SetBy } from './model.ts'
+import { sayExpression } from './written.ts'
 
 export type FigureDraft = Omit<Figure, 'value' | 'setBy'> & { readonly setBy?: SetBy }
 
@@ -12,18 +14,15 @@ export const entered = (draft: Omit<FigureDraft, 'sum'> & { readonly value: numb
   figure({ ...draft, sum: given(draft.value, draft.quantity, draft.label) })
 
 /** The figure's value with its unit: `746.7 mm`, `1.5 kg`, `3`. */
-export function sayFigure(f: Figure, unit: LengthUnit): string {
-  const amount = sayAmount(f.value, f.quantity, unit)
-  return f.quantity === 'length' ? `${amount} ${unitName(unit)}` : f.quantity === 'mass' ? `${amount} kg` : amount
-}
+export const sayFigure = (f: Figure, unit: LengthUnit): string => sayAmountWithUnit(f.value, f.quantity, unit)
 
 /** The whole working on one line: `(2236 + 2 × 2) ÷ 3 = 746.7 mm net`. */
 export function sayWorking(f: Figure, unit: LengthUnit): string {
   const result = sayFigure(f, unit) + (f.line ? ` ${f.line}` : '')
   // A figure that only takes over another one shows how that one was worked out.
-  if (f.sum.kind === 'figure' && f.sum.figure.sum.kind !== 'given') return `${sayExpression(f.sum.figure.sum, unit)} = ${result}`
+  if (f.sum.kind === 'figure' && f.sum.figure.sum.kind !== 'given') return `${sayExpression(f.sum.figure.sum, f, unit)} = ${result}`
   if (f.sum.kind === 'figure') return result
-  return f.sum.kind === 'given' ? result : `${sayExpression(f.sum, unit)} = ${result}`
+  return f.sum.kind === 'given' ? result : `${sayExpression(f.sum, f, unit)} = ${result}`
 }
 
 export interface WorkingLine {
@@ -39,7 +38,7 @@ export function workingLines(f: Figure, unit: LengthUnit): readonly WorkingLine[
   const visit = (e: Expression): void => {
     switch (e.kind) {
       case 'given':
-        if (e.label !== '' && e.label !== f.label) lines.set(e.label, { label: e.label, amount: withUnit(e.value, e.quantity, unit), figure: null })
+        if (e.label !== '' && e.label !== f.label && e.quantity !== 'conversion') lines.set(e.label, { label: e.label, amount: sayAmountWithUnit(e.value, e.quantity, unit), figure: null })
         return
       case 'figure':
         lines.set(e.figure.id, { label: e.figure.label, amount: sayFigure(e.figure, unit), figure: e.figure })
@@ -62,6 +61,3 @@ export function workingLines(f: Figure, unit: LengthUnit): readonly WorkingLine[
   visit(f.sum)
   return [...lines.values()]
 }
-
-const withUnit = (value: number, quantity: Quantity, unit: LengthUnit): string =>
-  sayAmount(value, quantity, unit) + (quantity === 'length' ? ` ${unitName(unit)}` : quantity === 'mass' ? ' kg' : '')

@@ -1,5 +1,5 @@
-/** What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles radians, times minutes, money is in the job's currency. */
-export type Quantity = 'length' | 'run' | 'area' | 'angle' | 'count' | 'mass' | 'share' | 'money' | 'time' | 'plain'
+/** What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles radians, times minutes, money is in the job's currency, densities kg/m³; a conversion is a constant between two units of one kind. */
+export type Quantity = 'length' | 'run' | 'area' | 'angle' | 'count' | 'mass' | 'density' | 'share' | 'money' | 'time' | 'plain' | 'conversion'
 
 /**
  * The sum behind a figure, kept as a tree: the value and the shown working both come from it,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PlacementRule } from '../../../contract/index.ts'
-import { bandsOf, repeatOf } from '../../../core/cloth/index.ts'
+import type { ClothChoice, PlacementRule } from '../../../contract/index.ts'
+import { bandsOf } from '../../../core/pattern/index.ts'
+import { depthWay, rowWay } from '../../../core/cover/index.ts'
 import { setCloth } from '../../../core/job/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -18,9 +19,12 @@ const choice = computed(() => jobs.job!.cloth)
 const unit = computed(() => jobs.job!.units)
 /** The cloth of the job stands first: it alone has a pattern to match and a direction to choose. */
 const isMain = computed(() => lays.index === 0)
-const bands = computed(() => bandsOf(choice.value.cloth, 'across'))
-const repeatsAlong = computed(() => choice.value.match.kind === 'matched' && repeatOf(choice.value.cloth, 'along') !== null)
-const across = computed(() => choice.value.direction === 'up-the-roll')
+const rowBands = computed(() => bandsOf(choice.value.cloth, rowWay(choice.value)))
+const depthBands = computed(() => bandsOf(choice.value.cloth, depthWay(choice.value)))
+/** Stripes that run along the row are placed from front to back. */
+const across = computed(() => rowBands.value.length > 0)
+const bands = computed(() => (across.value ? rowBands.value : depthBands.value))
+const hasDepthRule = computed(() => choice.value.match.kind === 'matched' && across.value && depthBands.value.length > 0)
 
 const setChoice = (says: string, change: (c: typeof choice.value) => typeof choice.value, key: string | null = null) => jobs.edit({ says, apply: (j) => ({ ...j, cloth: change(j.cloth) }) }, key)
 const setRule = (rule: PlacementRule, says: string, key: string | null = null) => setChoice(says, (c) => ({ ...c, match: { kind: 'matched', rule } }), key)
@@ -50,10 +54,21 @@ const PAIRS = [
   { value: 'goes-on-under', label: 'go on from the top' },
   { value: 'same', label: 'as the top, to turn over' },
 ] as const
-const ALONG_RULES = [
+const DEPTH_RULES = [
   { value: 'front-edges-alike', label: 'alike at every front edge' },
-  { value: 'centred', label: 'centred on each cushion' },
+  { value: 'band-on-middle', label: 'on the middle of the depth' },
+  { value: 'band-from-front', label: 'so far from the front edge' },
 ] as const
+type DepthKind = (typeof DEPTH_RULES)[number]['value']
+const depthRule = computed(() => {
+  const { alongRule } = choice.value
+  return alongRule === 'front-edges-alike' ? null : alongRule === 'centred' ? ({ kind: 'band-on-middle', band: 0 } as const) : alongRule
+})
+const setDepthRule = (alongRule: ClothChoice['alongRule'], key: string | null = null) => setChoice('Pattern from front to back', (c) => ({ ...c, alongRule }), key)
+function chooseDepthRule(kind: DepthKind): void {
+  const band = depthRule.value?.band ?? 0
+  setDepthRule(kind === 'front-edges-alike' ? kind : kind === 'band-on-middle' ? { kind, band } : { kind, band, fromMm: 0 })
+}
 </script>
 
 <template>
@@ -99,9 +114,17 @@ const ALONG_RULES = [
       <span class="label">Bottom plates</span>
       <div><ChoiceButtons :model-value="choice.pairs" :choices="PAIRS" name="Bottom plates" @update:model-value="(pairs) => setChoice('Bottom plates', (c) => ({ ...c, pairs }))" /></div>
     </div>
-    <div v-if="repeatsAlong" class="field-row">
-      <span class="label">Repeat along the roll</span>
-      <div><ChoiceButtons :model-value="choice.alongRule" :choices="ALONG_RULES" name="Repeat along the roll" @update:model-value="(alongRule) => setChoice('Repeat along the roll', (c) => ({ ...c, alongRule }))" /></div>
+    <div v-if="hasDepthRule" class="field-row">
+      <span class="label">Front to back</span>
+      <div class="pair">
+        <ElSelect v-if="depthRule" :model-value="depthRule.band" class="band" aria-label="Band from front to back" @update:model-value="(band: number) => setDepthRule({ ...depthRule!, band })">
+          <ElOption v-for="(b, i) in depthBands" :key="i" :value="i" :label="`${i + 1} ${b.name} ${formatLength(b.widthMm, unit)}`" />
+        </ElSelect>
+        <ElSelect :model-value="depthRule?.kind ?? 'front-edges-alike'" class="rule" aria-label="Where the pattern falls from front to back" @update:model-value="chooseDepthRule">
+          <ElOption v-for="r in DEPTH_RULES" :key="r.value" :value="r.value" :label="r.label" />
+        </ElSelect>
+        <LengthField v-if="depthRule?.kind === 'band-from-front'" :model-value="depthRule.fromMm" :unit="unit" name="From the front edge" @update:model-value="(fromMm) => setDepthRule({ ...depthRule!, kind: 'band-from-front', fromMm }, 'from-front')" />
+      </div>
     </div>
     </template>
     <p v-else class="quiet bound">{{ lays.chosen?.cloth.name }}: what is cut from it is chosen on the make-up station.</p>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Cloth } from '../../../contract/index.ts'
 import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES, templatePdf } from '../../../core/formats/index.ts'
+import { sewnOutline } from '../../../core/cover/index.ts'
 import { LEAST_LEFTOVER_MM, leftover, remnantFrom } from '../../../core/cloth/index.ts'
 import { freeIn } from '../../../core/lay/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -39,7 +40,7 @@ const left = computed(() => {
   const own = lays.chosen
   if (!own || !lays.current) return null
   const { boughtMm } = clothCost(own.cloth, lays.current.length)
-  return leftover(own.cloth, lays.current, boughtMm, { id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60), name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80) })
+  return leftover(own.laidOn, lays.current, boughtMm * (own.laidOn.washFirst === own.cloth.washFirst ? 1 : 1 - own.cloth.shrink.along), { id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60), name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80) })
 })
 const leftWords = computed(() => {
   const supply = left.value?.supply
@@ -52,7 +53,7 @@ const gap = computed(() => {
   const free = lays.chosen && lays.current ? freeIn(lays.chosen.problem, lays.current) : null
   return free && Math.min(free.width, free.height) >= LEAST_LEFTOVER_MM ? free : null
 })
-const gapCloth = computed(() => gap.value && lays.chosen && remnantFrom(lays.chosen.cloth, gap.value, lays.current!, { id: `gap-${jobs.job!.ticket}-${lays.chosen.cloth.id}`.slice(0, 60), name: `${lays.chosen.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80) }))
+const gapCloth = computed(() => gap.value && lays.chosen && remnantFrom(lays.chosen.laidOn, gap.value, lays.current!, { id: `gap-${jobs.job!.ticket}-${lays.chosen.cloth.id}`.slice(0, 60), name: `${lays.chosen.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80) }))
 const returned = ref('')
 async function putBack(cloth: Cloth): Promise<void> {
   failed.value = ''
@@ -80,7 +81,7 @@ function savePiece(): void {
   const own = pieces.value.find((p) => p.id === piece.value) ?? pieces.value[0]
   if (!own) return
   const box = boxOf(own.cut)
-  void save(`${own.name}.pdf`, () => templatePdf({ title: `${jobs.job!.ticket}: ${own.name}`, foot: own.cut, top: own.panel!.finished, labels: [{ at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, text: own.name }], notes: ['Full line: cut. Dashed line: sew.'] }, page.value), 'application/pdf')
+  void save(`${own.name}.pdf`, () => templatePdf({ title: `${jobs.job!.ticket}: ${own.name}`, foot: own.cut, top: sewnOutline(own.panel!), labels: [{ at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, text: own.name }], notes: ['Full line: cut. Dashed line: sew.'] }, page.value), 'application/pdf')
 }
 </script>
 

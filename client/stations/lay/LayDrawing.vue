@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
+import { sewnOutline } from '../../../core/cover/index.ts'
 import { onTheCloth, placementKey } from '../../../core/lay/index.ts'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -16,7 +17,7 @@ const props = defineProps<{ lay: Lay; marked: string | null }>()
 const emit = defineEmits<{ mark: [piece: string | null] }>()
 const jobs = useJob()
 const lays = useLay()
-const cloth = computed(() => lays.chosen!.cloth)
+const cloth = computed(() => lays.chosen!.laidOn)
 const place = ref<HTMLElement | null>(null)
 /** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
 /** All of a cloth in hand, as much of a roll as is used; while a piece is dragged, no less than before. */
@@ -53,7 +54,7 @@ const pieces = computed(() =>
       isWrong: isFaulty(place),
       id: place.id,
       cut,
-      sew: piece.panel ? flatten(piece.panel.finished, DRAWN_MM).map(put) : null,
+      sew: piece.panel ? flatten(sewnOutline(piece.panel), DRAWN_MM).map(put) : null,
       label: shortLabel(piece.id),
       title: piece.name,
       centre: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },

@@ -48,7 +48,7 @@ const gapWords = computed(() => {
     </div>
     <div class="sheet panel">
       <div class="head">
-        <h2 v-if="lay">{{ formatLengthWithUnit(lay.length, unit) }}, {{ wasteWords(lays.chosen!.pieces, lay.length, lays.chosen!.cloth.widthMm) }} waste</h2>
+        <h2 v-if="lay">{{ formatLengthWithUnit(lay.length, unit) }}, {{ wasteWords(lays.chosen!.pieces, lay.length, lays.chosen!.laidOn.widthMm) }} waste</h2>
         <h2 v-else>No lay yet</h2>
         <div class="buttons no-print" data-field="lay.plan">
           <button v-if="lays.running" type="button" class="plain-button main" @click="lays.stop()">Stop, {{ trimmed(lays.seconds, 1) }} s</button>

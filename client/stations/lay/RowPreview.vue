@@ -3,8 +3,10 @@ import { computed, ref } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
 import { boxOf, type Outline } from '../../../core/outline/index.ts'
 import { frontFace, topFace, type Cover, type Panel, type Patch } from '../../../core/cover/index.ts'
+import { washed } from '../../../core/pattern/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
+import { onCloth, panelPoint } from '../../drawing/seen-cover.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
 
@@ -12,7 +14,7 @@ import { useJob } from '../../stores/job.ts'
 const props = defineProps<{ lay: Lay }>()
 const jobs = useJob()
 const plan = computed(() => jobs.plan as WorkedPlan)
-const cloth = computed(() => jobs.job!.cloth.cloth)
+const cloth = computed(() => washed(jobs.job!.cloth.cloth))
 const place = ref<HTMLElement | null>(null)
 const BETWEEN_SINGLES_MM = 40
 
@@ -28,7 +30,7 @@ const faces = computed(() => {
     const boxing = panels.find((p) => p.id === 'boxing-front')
     const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover, frontFace(cover))
     const box = boxOf(top.outline)
-    const face = ({ panel, outline }: Shown, x: number, y: number) => ({ id: `${i + 1}/${panel.id}`, outline, x, y })
+    const face = ({ panel, outline }: Shown, x: number, y: number) => ({ id: `${i + 1}/${panel.id}`, panel, outline, x, y })
     const both = [face(top, left - box.minX, -box.minY), ...(front ? [face(front, boxing ? left + frontLeft(top.panel) - box.minX : left - boxOf(front.outline).minX, -boxOf(front.outline).maxY)] : [])]
     left += box.maxX - box.minX + gap
     return both
@@ -48,12 +50,11 @@ const scale = useScale(place, box, { left: 8, right: 8, top: 8, bottom: 8 })
 
 /** Lays the cloth on a face as the lay cuts it: cloth to panel backwards through the placement, panel to pixels. */
 function clothOn(f: (typeof faces.value)[number]): string | null {
-  const laid = props.lay.placements.find((p) => p.id === f.id)
-  if (!laid) return null
-  const [c, s] = [Math.cos((laid.turn * Math.PI) / 180), Math.sin((laid.turn * Math.PI) / 180)]
+  if (!props.lay.placements.some((p) => p.id === f.id)) return null
+  const where = onCloth(props.lay, f.id, f.panel)
   const { k, x, y } = scale.value
-  const origin = { x: -c * laid.x - s * laid.y, y: s * laid.x - c * laid.y }
-  return `matrix(${k * c} ${k * s} ${k * s} ${-k * c} ${x(f.x + origin.x)} ${y(f.y + origin.y)})`
+  const [o, u, v] = [panelPoint(0, 0, where), panelPoint(1, 0, where), panelPoint(0, 1, where)]
+  return `matrix(${k * (u.x - o.x)} ${-k * (u.y - o.y)} ${k * (v.x - o.x)} ${-k * (v.y - o.y)} ${x(f.x + o.x)} ${y(f.y + o.y)})`
 }
 const shapes = computed(() =>
   faces.value.map((f, i) => {

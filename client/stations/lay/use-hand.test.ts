@@ -2,7 +2,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
-import type { Lay, Placement } from '../../../contract/index.ts'
+import type { Job, Lay, Placement } from '../../../contract/index.ts'
 import { placementKey, solveLay } from '../../../core/lay/index.ts'
 import { keepersBench } from '../../../core/shop/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -35,9 +35,11 @@ function take(id: string): void {
   place = lays().current!.placements.find((p) => p.id === id)!
 }
 
-beforeEach(() => {
+beforeEach(() => layOut(keepersBench()))
+
+function layOut(job: Job): void {
   setActivePinia(createPinia())
-  useJob().job = keepersBench()
+  useJob().job = job
   const { problem, key: problemKey, cloth } = useLay().chosen!
   const solved = solveLay(problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
   if (!solved.ok) throw new Error(solved.error.code)
@@ -45,7 +47,7 @@ beforeEach(() => {
   useJob().edit({ says: 'Keep the lay', apply: (job) => ({ ...job, lays: { [cloth.id]: { problemKey, lay, byHand: false, locked: [] } } }) })
   hand = useHand(ref({ width: 900, height: 400, k: PIXELS_PER_MM, x: (mm: number) => mm, y: (mm: number) => mm }))
   take('1/boxing-left')
-})
+}
 
 describe('a piece of the lay under the pointer', () => {
   it('goes with it, true to scale, when nothing draws it', () => {
@@ -81,9 +83,9 @@ describe('a piece of the lay by keys', () => {
     key('ArrowRight')
     key('ArrowDown', { shiftKey: true })
     expect(went()).toEqual({ x: 10, y: 1 })
-    useJob().edit({ says: 'units', apply: (job) => ({ ...job, units: 'inch-8' }) })
+    layOut({ ...keepersBench(), units: 'inch-8' })
     key('ArrowRight')
-    expect(went().y).toBeCloseTo(1 + 25.4 / 16, 2)
+    expect(went().y).toBeCloseTo(25.4 / 16, 2)
   })
 
   it('a bound plate goes a whole repeat across, and stays in its phase', () => {

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { TakeStock } from '../../../contract/index.ts'
 import type { BuyingList } from '../../../core/lists/index.ts'
+import { beforeWash } from '../../../core/pattern/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import { takeStock } from '../../api/stock.ts'
 import { useJob } from '../../stores/job.ts'
@@ -30,7 +31,7 @@ const taking = computed((): TakeStock => {
     jobId: jobs.id,
     ticket: jobs.job!.ticket,
     trims: [...needs].map(([id, amount]) => ({ id, amount: Math.round(amount * 1000) / 1000 })).filter((t) => t.amount > 0),
-    cloths: props.plan.cloth.lays.flatMap(({ cloth }, i) => (cloth.supply.kind !== 'to-buy' && lays.all[i] ? [{ id: cloth.id, mm: lays.all[i]!.length }] : [])),
+    cloths: props.plan.cloth.lays.flatMap(({ cloth }, i) => (cloth.supply.kind !== 'to-buy' && lays.all[i] ? [{ id: cloth.id, mm: beforeWash(cloth, lays.all[i]!.length) }] : [])),
     foam: [...new Set(pieces)].map((id) => ({ id, count: pieces.filter((p) => p === id).length })),
   }
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { washedChoice } from '../../../core/pattern/index.ts'
 import { clothFor, pipedPairs, seamPath } from '../../../core/cover/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
@@ -20,7 +21,7 @@ const design = useDesign()
 const plan = computed(() => jobs.plan as WorkedPlan)
 const place = ref<HTMLElement | null>(null)
 const cover = computed(() => design.chosen!.cover)
-const cloths = computed(() => jobs.job!.cloth)
+const cloths = computed(() => washedChoice(jobs.job!.cloth))
 const size = computed(() => cover.value.solid)
 const faces = computed(() => seenFaces(cover.value))
 const box = computed(() => boxOf(faces.value.flatMap((f) => [...f.corners])))
@@ -32,7 +33,7 @@ const drawn = computed(() =>
   faces.value.map((f, i) => {
     const cloth = panelCloth(f.patch.panel)
     const isFlat = f.patch.bend === 'flat' && cloth.pattern.kind !== 'plain'
-    return { ...f, id: `made-${i}`, cloth, points: svgPoints(f.corners, scale.value), transform: isFlat ? patternOn(f.patch, onCloth(lays.of(cloth.id), `${cushion.value + 1}/${f.patch.panel}`), scale.value) : null, isWhole: f.patch.bend === 'flat', hidden: f.patch.panel.startsWith('gusset') }
+    return { ...f, id: `made-${i}`, cloth, points: svgPoints(f.corners, scale.value), transform: isFlat ? patternOn(f.patch, onCloth(lays.of(cloth.id), `${cushion.value + 1}/${f.patch.panel}`, cover.value.panels.find((p) => p.id === f.patch.panel)!), scale.value) : null, isWhole: f.patch.bend === 'flat', hidden: f.patch.panel.startsWith('gusset') }
   }),
 )
 const linesOf = (letter: string | null) =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cutOutline, layDown, neighbourly, seamLength, stretchPoints, turnedOutline, type Cover } from '../../../core/cover/index.ts'
+import { cutOutline, layDown, marksOnPiece, neighbourly, onPiece, seamLength, sewnOutline, stretchPoints, turnedOutline, type Cover } from '../../../core/cover/index.ts'
 import { at, boxOf, type Point } from '../../../core/outline/index.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useSeam } from '../../stores/seam.ts'
@@ -15,9 +15,9 @@ const scale = useScale(place, box, { left: 16, right: 16, top: 34, bottom: 16 })
 const px = (p: Point) => at(scale.value.x(p.x), scale.value.y(p.y))
 const panels = computed(() =>
   laid.value.map((l) => {
-    const middle = boxOf(turnedOutline(l, l.panel.finished))
-    const marks = l.panel.marks.map((m) => ({ kind: m.kind, points: m.path.map((p) => px(layDown(l, p))) }))
-    return { id: l.panel.id, name: l.panel.name, cut: svgPath(turnedOutline(l, cutOutline(l.panel)), scale.value), sew: svgPath(turnedOutline(l, l.panel.finished), scale.value), centre: px(at((middle.minX + middle.maxX) / 2, (middle.minY + middle.maxY) / 2)), wide: (middle.maxX - middle.minX) * scale.value.k, high: (middle.maxY - middle.minY) * scale.value.k, marks }
+    const middle = boxOf(turnedOutline(l, sewnOutline(l.panel)))
+    const marks = marksOnPiece(l.panel).map((m) => ({ kind: m.kind, points: m.path.map((p) => px(layDown(l, p))) }))
+    return { id: l.panel.id, name: l.panel.name, cut: svgPath(turnedOutline(l, cutOutline(l.panel)), scale.value), sew: svgPath(turnedOutline(l, sewnOutline(l.panel)), scale.value), centre: px(at((middle.minX + middle.maxX) / 2, (middle.minY + middle.maxY) / 2)), wide: (middle.maxX - middle.minX) * scale.value.k, high: (middle.maxY - middle.minY) * scale.value.k, marks }
   }),
 )
 /** Each side of each seam, with its letter in the middle of its longest stretch. */
@@ -27,7 +27,7 @@ const sides = computed(() =>
     return seam.pairs.flatMap((pair, n) =>
       [pair.a, pair.b].map((on, side) => {
         const l = laid.value.find((d) => d.panel.id === on.panel)!
-        const points = stretchPoints(l.panel, on, 16).map((p) => px(layDown(l, p)))
+        const points = stretchPoints(l.panel, on, 16).map((p) => px(layDown(l, onPiece(l.panel, p))))
         const middle = points[8]!
         const length = Math.hypot(points[16]!.x - points[0]!.x, points[16]!.y - points[0]!.y)
         return { key: `${seam.letter} ${n} ${side}`, letter: seam.letter, kind: seam.kind, points: points.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' '), middle, hasLetter: isLong && length > 22 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cutOutline, notchDepth, notchPlace, type Panel } from '../../../core/cover/index.ts'
+import { cutOutline, marksOnPiece, notchDepth, notchOnPiece, sewnOutline, type Panel } from '../../../core/cover/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
@@ -8,6 +8,7 @@ import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
 const props = defineProps<{ panel: Panel; count: number; notchMm: number; lit: ReadonlySet<string> }>()
 const place = ref<HTMLElement | null>(null)
 const cut = computed(() => cutOutline(props.panel))
+const sewn = computed(() => sewnOutline(props.panel))
 const box = computed(() => boxOf(cut.value))
 const isStrip = computed(() => box.value.maxX - box.value.minX > LONG * (box.value.maxY - box.value.minY))
 /** A strip is drawn as wide as the page; wider than high by more than this. */
@@ -15,11 +16,13 @@ const LONG = 2.6
 const scale = useScale(place, box, { left: 62, right: 26, top: 46, bottom: 48 })
 const notches = computed(() =>
   props.panel.notches.map((n) => {
-    const edge = props.panel.edges.find((e) => e.name === n.edge)!
-    const p = notchPlace(props.panel, n)
-    const [x, y] = [scale.value.x(p.x + p.outward.x * edge.allowance.value), scale.value.y(p.y + p.outward.y * edge.allowance.value)]
+    const { sewn: on, below } = notchOnPiece(props.panel, n)
+    const top = below(0)
+    const away = Math.hypot(top.x - on.x, top.y - on.y) || 1
+    const outward = { x: (top.x - on.x) / away, y: (top.y - on.y) / away }
+    const [x, y] = [scale.value.x(top.x), scale.value.y(top.y)]
     const depth = Math.max(5, notchDepth(props.panel, n, props.notchMm) * scale.value.k)
-    return { letter: n.letter, x, y, x2: x - p.outward.x * depth, y2: y + p.outward.y * depth, ...letterPlace(x, y, p.outward) }
+    return { letter: n.letter, x, y, x2: x - outward.x * depth, y2: y + outward.y * depth, ...letterPlace(x, y, outward) }
   }),
 )
 /** Inside a plate; outside a strip, which is too low for letters from both edges. */
@@ -30,14 +33,14 @@ const letterPlace = (x: number, y: number, outward: { x: number; y: number }) =>
 const litEdges = computed(() =>
   props.panel.edges.flatMap((e, i) => {
     if (!props.lit.has(`${props.panel.id}/${e.name}`)) return []
-    return [edgePath(props.panel.finished, i, scale.value)]
+    return [edgePath(sewn.value, i, scale.value)]
   }),
 )
-const marks = computed(() => props.panel.marks.map((m) => ({ kind: m.kind, points: m.path.map((p) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })) })))
+const marks = computed(() => marksOnPiece(props.panel).map((m) => ({ kind: m.kind, points: m.path.map((p) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })) })))
 const zipEdges = computed(() =>
   props.panel.edges.flatMap((e, i) => {
     if (e.treatment !== 'zip' && e.treatment !== 'lap') return []
-    return [edgePath(props.panel.finished, i, scale.value)]
+    return [edgePath(sewn.value, i, scale.value)]
   }),
 )
 </script>
@@ -47,7 +50,7 @@ const zipEdges = computed(() =>
     <svg :width="scale.width" :height="scale.height" role="img" :aria-label="`${panel.name}, to scale`">
       <text x="8" y="18" class="title">{{ panel.name }} <tspan class="times">cut {{ count }}</tspan></text>
       <path :d="svgPath(cut, scale)" class="cut" />
-      <path :d="svgPath(panel.finished, scale)" class="sew" />
+      <path :d="svgPath(sewn, scale)" class="sew" />
       <path v-for="(z, i) in zipEdges" :key="`z${i}`" :d="z" class="zip" />
       <path v-for="(e, i) in litEdges" :key="`l${i}`" :d="e" class="lit" />
       <template v-for="(m, i) in marks" :key="`m${i}`">

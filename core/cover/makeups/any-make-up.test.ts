@@ -17,7 +17,7 @@ import { refusalWords } from '../refusal-words.ts'
 const SLOW_MS = 30_000
 
 const unmatched = { ...keepersBench().cloth, match: { kind: 'none' as const } }
-const made = (w: number, d: number, t: number, makeUp: Parameters<typeof makeCover>[0]['makeUp'], seamMm: number) => makeCover({ solid: boxSolid(w, d, t), makeUp, cloth: unmatched, allowances: applied({ book: FACTORY_BOOK, overrides: { seamMm } }), edges: {} })
+const made = (w: number, d: number, t: number, makeUp: Parameters<typeof makeCover>[0]['makeUp'], seamMm: number) => makeCover({ units: 'mm', solid: boxSolid(w, d, t), makeUp, cloth: unmatched, allowances: applied({ book: FACTORY_BOOK, overrides: { seamMm } }), edges: {} })
 const sizes = { w: fc.integer({ min: 160, max: 2400 }), d: fc.integer({ min: 160, max: 1200 }), t: fc.integer({ min: 25, max: 300 }), s: fc.integer({ min: 5, max: 20 }) }
 
 describe.each(CONSTRUCTIONS)('%s', (kind) => {

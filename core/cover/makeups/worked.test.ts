@@ -3,7 +3,7 @@ import type { Construction, MakeUp } from '../../../contract/index.ts'
 import { USUAL_PIPING } from '../../job/index.ts'
 import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
-import { biasWays, CLOSURES, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
+import { biasWays, CLOSURES, cutOutline, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
 
 type Change = Partial<MakeUp> & { readonly kind?: Construction['kind'] }
 const cover = (w: number, d: number, t: number, change: Change): Cover => coverOf(boxSolid(w, d, t), change)
@@ -19,10 +19,14 @@ describe('make-ups worked by hand, s 12', () => {
     expect(sayWorking(panelOf(c, 'top-plate').figures.finishedWidth, 'mm')).toBe('560 + 140 = 700 mm net')
   })
 
-  it('knife-edge 610 x 545 x 110 with a zip in its back seam, tape 8: plates cut 744 x 675', () => {
+  it('knife-edge 610 x 545 x 110 with a zip in its back seam, tape 8: plates cut 744 x 675 at the zip, 679 over its rounded corners', () => {
     const c = cover(610, 545, 110, { kind: 'knife-edge', closure: CLOSURES['zip-seam'].usual })
-    expect([cut(c, 'top-plate'), cut(c, 'bottom-plate')]).toEqual([[744, 675], [744, 675]])
-    expect(working(c, 'top-plate')).toEqual(['720 + 12 + 12 = 744 mm cut', '655 + 12 + 8 = 675 mm cut'])
+    expect([cut(c, 'top-plate'), cut(c, 'bottom-plate')]).toEqual([[744, 679], [744, 679]])
+    // The corners keep their 12: only the zip's own edge is cut at the tape, so the piece measures 655 + 12 + 12 over all.
+    const plate = panelOf(c, 'top-plate')
+    const back = plate.finished.findIndex((_, i) => plate.edges[i]!.treatment === 'zip')
+    const cutY = Math.max(...cutOutline(plate).flatMap((v, i, all) => (Math.abs(v.y - all[(i + 1) % all.length]!.y) < 1e-6 && v.y > 300 ? [v.y] : [])))
+    expect(cutY - plate.finished[back]!.y).toBeCloseTo(8, 6)
   })
 
   it('hinged pair 470 wide, 455 + 530, t 35: panels cut 529 x 1079, divider 502 from the raw end', () => {

@@ -1,5 +1,6 @@
 import type { Piping } from '../../../contract/index.ts'
 import { entered, figure, given, plus, roundUp, times, type Expression, type Figure } from '../../working/index.ts'
+import { cutStepMm, formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Cover, PipingRow } from '../cover.ts'
 import type { Panel } from '../panel.ts'
@@ -32,7 +33,7 @@ export interface PipingPlan {
 const CORD_SPARE = 0.02
 
 /** The piping of one cushion: which edges, how long each run, how wide the strip. Null where no edge can be piped. */
-export function planPiping(choice: PipingChoice, rows: readonly PipingRow[], panels: readonly Panel[], allowances: Allowances): PipingPlan | null {
+export function planPiping(choice: PipingChoice, rows: readonly PipingRow[], panels: readonly Panel[], allowances: Allowances, unit: LengthUnit): PipingPlan | null {
   const runs = pipedRows(choice, rows).flatMap((row) => runsOf(choice, row, panels, allowances))
   if (runs.length === 0) return null
   const groups = runs.reduce<PipingGroup[]>((found, run) => {
@@ -42,7 +43,7 @@ export function planPiping(choice: PipingChoice, rows: readonly PipingRow[], pan
   const terms = groups.map((g): Expression => times(given(g.count, 'count', g.isClosed ? 'loops' : 'runs'), g.length))
   const perCushion = figure({ id: 'piping.perCushion', label: 'Piping of one cushion', quantity: 'length', line: 'cut', sum: terms.length === 1 ? terms[0]! : plus(...terms), rule: 'every piped edge' })
   const cord = choice.kind === 'flat' ? null : figure({ id: 'piping.cord', label: choice.kind === 'corded' ? 'Cord for one cushion' : 'Ready-made piping for one cushion', quantity: 'length', sum: times(perCushion, plus(1, given(CORD_SPARE, 'share', 'spare'))), rule: 'the piping and 2 %' })
-  return { choice, groups, stripWidth: stripWidthOf(choice, allowances.seamMm), perCushion, cord }
+  return { choice, groups, stripWidth: stripWidthOf(choice, allowances.seamMm, unit), perCushion, cord }
 }
 
 /** The rows a choice pipes; a cover with a single row has no other. */
@@ -57,8 +58,8 @@ function isPiped(choice: PipingChoice, { a }: SeamPair, panels: readonly Panel[]
 /** Every stretch of seam that is piped on a cover. */
 export const pipedPairs = ({ piping, rows, panels }: Pick<Cover, 'piping' | 'rows' | 'panels'>): readonly SeamPair[] => (piping ? pipedRows(piping.choice, rows).flatMap((r) => r.pairs.filter((pair) => isPiped(piping.choice, pair, panels))) : [])
 
-/** Strip width π·c + 2s round a cord c, thick cloth counted in; flat piping shows f: 2f + 2s. Up to the next whole millimetre, or the maker's own. */
-export function stripWidthOf(choice: PipingChoice, seam: Figure): Figure | null {
+/** Strip width π·c + 2s round a cord c, thick cloth counted in; flat piping shows f: 2f + 2s. Up to the next step of the job's unit, or the maker's own. */
+export function stripWidthOf(choice: PipingChoice, seam: Figure, unit: LengthUnit): Figure | null {
   if (choice.kind === 'ready-made') return null
   const own = choice.kind === 'corded' ? choice.stripMm : null
   const edges = times(given(2, 'count', 'edges'), seam)
@@ -70,8 +71,8 @@ export function stripWidthOf(choice: PipingChoice, seam: Figure): Figure | null 
     sum: choice.kind === 'flat' ? plus(times(given(2, 'count', 'layers'), given(choice.showMm, 'length', 'shows')), edges) : plus(times(given(Math.PI, 'plain', 'pi'), roundTheCord(choice)), edges),
     rule: choice.kind === 'flat' ? 'twice what shows, and two seam allowances' : 'once round the cord, and two seam allowances',
   })
-  if (own !== null) return entered({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', value: own, rule: `set on this job; ${bare.value.toFixed(1)} mm is wanted`, setBy: 'job', change: 'make-up.cord' })
-  return figure({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', sum: roundUp(bare, 1, 'length'), rule: 'up to the next whole millimetre: too narrow cannot be sewn', change: 'make-up.cord' })
+  if (own !== null) return entered({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', value: own, rule: `set on this job; ${formatLengthWithUnit(bare.value, unit)} is wanted`, setBy: 'job', change: 'make-up.cord' })
+  return figure({ id: 'piping.stripWidth', label: 'Piping strip width', quantity: 'length', line: 'cut', sum: roundUp(bare, cutStepMm(unit), 'length'), rule: `up to the next ${formatLengthWithUnit(cutStepMm(unit), unit)}: too narrow cannot be sewn`, change: 'make-up.cord' })
 }
 
 function roundTheCord(choice: Extract<PipingChoice, { kind: 'corded' }>): Expression {

@@ -9,6 +9,8 @@ export interface StripSplit {
   readonly each: Figure
   /** Distance of each join from the back centre, counter-clockwise round the plate as seen from above; empty for an open run. */
   readonly joinsMm: readonly number[]
+  /** How near a join comes to a corner or to the middle of the front; Infinity without joins. */
+  readonly clearMm: number
 }
 
 /**
@@ -35,29 +37,77 @@ export function splitRun(run: PipingGroup, longestMm: number, lossMm: number, mo
     sum: over(plus(run.length, times(given(n - 1, 'count', 'joins'), loss)), given(n, 'count', 'strips')),
     rule: 'the run and its joins, shared out evenly',
   })
-  return { strips, each, joinsMm: run.isClosed ? joinPlaces(run.panel, n) : [] }
+  const { places, clearMm } = run.isClosed ? joinPlaces(run.panel, n) : { places: [], clearMm: Infinity }
+  return { strips, each, joinsMm: places, clearMm }
 }
 
-/** Places round the plate from the middle of its back, as far from corners as can be and off the front. */
-function joinPlaces(plate: Panel, n: number): readonly number[] {
-  const count = plate.edges.length
+/** Joins keep so far off corners and off the middle of the front wherever the loop can be turned so. A rule of the trade. */
+export const JOIN_CLEAR_MM = 60
+
+interface JoinPlaces {
+  readonly places: readonly number[]
+  readonly clearMm: number
+}
+
+/** Part of the loop, from a place on and so long. */
+interface Stretch {
+  readonly from: number
+  readonly length: number
+}
+
+/** Places round the plate from the middle of its back: clear of corners and of the middle of the front, then off the front, then as far from both as can be. */
+function joinPlaces(plate: Panel, n: number): JoinPlaces {
+  const loop = loopOf(plate)
+  const { round } = loop
+  const apart = (p: number, { from, length }: Stretch): number => {
+    const into = (p - from + 2 * round) % round
+    return into <= length ? 0 : Math.min(into - length, round - into)
+  }
+  const clearOf = (p: number, of: readonly Stretch[]): number => Math.min(Infinity, ...of.map((s) => apart(p, s)))
+  const turn = round / n
+  const tries = Math.min(MOST_TRIES, Math.ceil(turn / STEP_MM))
+  let best: JoinPlaces & { readonly worth: number } = { worth: -Infinity, places: [], clearMm: 0 }
+  for (let i = 0; i < tries; i++) {
+    const places = Array.from({ length: n }, (_, j) => ((i / tries + j) * round) / n)
+    const clearMm = Math.min(...places.map((p) => clearOf(p, loop.kept)))
+    const onFront = places.filter((p) => clearOf(p, loop.fronts) === 0).length
+    const worth = (clearMm >= JOIN_CLEAR_MM ? 10 * round : 0) - onFront * round + Math.min(clearMm, round / 2)
+    if (worth > best.worth) best = { worth, places, clearMm }
+  }
+  return { places: best.places, clearMm: best.clearMm }
+}
+
+/** Turned by so much at a time. */
+const STEP_MM = 2
+const MOST_TRIES = 1000
+
+/** The edge of a plate as a loop that begins at the middle of the back: its fronts, and what joins keep away from. */
+function loopOf(plate: Panel): { readonly round: number; readonly fronts: readonly Stretch[]; readonly kept: readonly Stretch[] } {
+  const n = plate.edges.length
   const lengths = plate.edges.map((_, i) => edgeLength(plate.finished, i))
   const starts = lengths.map((_, i) => lengths.slice(0, i).reduce((sum, l) => sum + l, 0))
   const round = starts.at(-1)! + lengths.at(-1)!
-  const backs = plate.edges.flatMap((e, i) => (e.side === 'back' ? [i] : []))
-  const origin = backs.length > 0 ? (starts[backs[0]!]! + starts[backs.at(-1)!]! + lengths[backs.at(-1)!]!) / 2 : 0
-  const fromBack = (place: number) => (((place - origin) % round) + round) % round
-  const corners = starts.flatMap((s, i) => (isSmoothAt(plate.finished, i) && isStraight(plate.finished[i]!.bulge) === isStraight(plate.finished[(i + count - 1) % count]!.bulge) ? [] : [fromBack(s)]))
-  const fronts = plate.edges.flatMap((e, i) => (e.side === 'front' ? [{ from: fromBack(starts[i]!), length: lengths[i]! }] : []))
-  const isOnFront = (p: number) => fronts.some((f) => (p - f.from + round) % round < f.length)
-  const apart = (p: number, c: number) => Math.min((p - c + round) % round, (c - p + round) % round)
-  let best = { worth: -Infinity, places: [] as number[] }
-  const tries = 72
-  for (let i = 0; i < tries; i++) {
-    const places = Array.from({ length: n }, (_, j) => ((i / tries + j) * round) / n)
-    const clear = Math.min(...places.map((p) => Math.min(...corners.map((c) => apart(p, c)))))
-    const worth = clear - places.filter(isOnFront).length * round
-    if (worth > best.worth) best = { worth, places }
+  const runOf = (side: 'front' | 'back'): Stretch | null => {
+    const own = plate.edges.flatMap((e, i) => (e.side === side ? [i] : []))
+    const first = own.find((i) => plate.edges[(i + n - 1) % n]!.side !== side) ?? own[0]
+    return first === undefined ? null : { from: starts[first]!, length: own.reduce((sum, i) => sum + lengths[i]!, 0) }
   }
-  return best.places
+  const back = runOf('back')
+  const origin = back ? back.from + back.length / 2 : 0
+  const fromBack = ({ from, length }: Stretch): Stretch => ({ from: (((from - origin) % round) + round) % round, length })
+  const front = runOf('front')
+  const corners = starts.flatMap((from, i): Stretch[] => {
+    if (isCornerArc(plate, i, lengths[i]!, round)) return [{ from, length: lengths[i]! }]
+    return isSmoothAt(plate.finished, i) ? [] : [{ from, length: 0 }]
+  })
+  const middle = front ? [{ from: front.from + front.length / 2, length: 0 }] : []
+  return { round, fronts: plate.edges.flatMap((e, i) => (e.side === 'front' ? [fromBack({ from: starts[i]!, length: lengths[i]! })] : [])), kept: [...corners, ...middle].map(fromBack) }
 }
+
+/** A rounded corner: a short arc that turns a good deal; a quarter of a disc is none. */
+function isCornerArc(plate: Panel, i: number, length: number, round: number): boolean {
+  const { bulge } = plate.finished[i]!
+  return !isStraight(bulge) && 4 * Math.atan(Math.abs(bulge!)) > CORNER_TURN && length < round / 6
+}
+
+const CORNER_TURN = Math.PI / 9

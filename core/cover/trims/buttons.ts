@@ -2,14 +2,14 @@ import type { Buttons } from '../../../contract/index.ts'
 import { at, boxOf, isInside, type Outline, type Point } from '../../outline/index.ts'
 import { figure, given, minus, plus, times, type Figure, type Operand } from '../../working/index.ts'
 import type { Fitting } from '../cover.ts'
-import type { Mark } from '../panel.ts'
+import type { Fullness, Mark } from '../panel.ts'
 
 export interface ButtonPlan {
   readonly places: readonly Point[]
   /** Places that fall outside the plate. */
   readonly outside: number
   /** Added to the plate each way where buttons are pulled deep; null for none. */
-  readonly fullness: { readonly x: Figure | null; readonly y: Figure | null }
+  readonly fullness: { readonly x: Fullness | null; readonly y: Fullness | null }
   readonly fittings: readonly Fitting[]
   readonly marks: readonly Mark[]
 }
@@ -34,11 +34,11 @@ export function planButtons(buttons: Buttons, plate: Outline, thickness: Figure)
     const start = buttons.across === 1 ? width / 2 : isShort ? step / 2 : 0
     return Array.from({ length: count }, (_, k) => at(box.minX + m + start + k * step, y))
   }).flat()
-  const span = (length: number, gaps: number): Figure | null => (buttons.depthMm > 0 && gaps > 0 && length > 0 ? fullnessOf(length / gaps, gaps, buttons.depthMm) : null)
+  const span = (from: number, length: number, gaps: number): Fullness | null => (buttons.depthMm > 0 && gaps > 0 && length > 0 ? { mm: fullnessOf(length / gaps, gaps, buttons.depthMm), from, to: from + length } : null)
   return {
     places,
     outside: width < 0 || depth < 0 ? places.length : places.filter((p) => !isInside(plate, p)).length,
-    fullness: { x: span(width, buttons.across - 1), y: span(depth, buttons.rows - 1) },
+    fullness: { x: span(box.minX + m, width, buttons.across - 1), y: span(box.minY + m, depth, buttons.rows - 1) },
     fittings: fittingsOf(buttons, places.length, thickness),
     marks: places.map((p): Mark => ({ kind: 'button', label: 'button', path: [p] })),
   }

@@ -61,7 +61,7 @@ describe('parts in straight rows', () => {
 
   it('draws its rows inside the trim, a kerf apart', () => {
     const plan = rows(blockOf(612, 510, 75, 5))
-    expect(plan.firstSheet.map((p) => [p.x, p.y])).toEqual([[10, 10], [624, 10], [1238, 10], [10, 522], [624, 522]])
+    expect(plan.places.filter((p) => p.sheet === 0).map((p) => [p.x, p.y])).toEqual([[10, 10], [624, 10], [1238, 10], [10, 522], [624, 522]])
   })
 
   it('rows with trim and kerf always fit on the sheet', () => {
@@ -282,5 +282,56 @@ describe('any seat', () => {
         expect(bySlice).toBeGreaterThanOrEqual(areaOf(b.block.outline) * b.slices.length * 0.999 - 1 - (b.block.edges.some((e) => e.leanRad < 0) ? Infinity : 0))
       }
     }), { numRuns: 120 })
+  })
+})
+
+describe('a nest is never dearer than straight rows', () => {
+  const costOf = (nest: NestLay, t: number) => (Math.max(1, ...nest.lay.placements.map((p) => p.sheet ?? 1)) * nest.sheet.lengthMm * nest.sheet.widthMm * t * 260) / 1e9
+  /** The fewest sheets of each size by hand: so many along times so many across, either way. */
+  const rowsByHand = (w: number, d: number, count: number, t: number) =>
+    Math.min(
+      ...gannet.sheets.flatMap(({ lengthMm, widthMm }) =>
+        [[w, d], [d, w]].map(([a, b]) => {
+          const each = Math.floor((lengthMm - 20 + 2) / (a! + 2)) * Math.floor((widthMm - 20 + 2) / (b! + 2))
+          return each === 0 ? Infinity : (Math.ceil(count / each) * lengthMm * widthMm * t * 260) / 1e9
+        }),
+      ),
+    )
+
+  it.each([
+    [603, 472, 9],
+    [656, 387, 11],
+    [364, 484, 12],
+    [656, 432, 17],
+    [559, 620, 18],
+  ])('%d x %d, %d of them, at once', (w, d, count) => {
+    const { groups, cutting } = cut(blockOf(w, d, 75, count))
+    const { lays } = nestGroup(groups[0]!.group, cutting, 1, now)
+    expect(lays).toHaveLength(1)
+    expect(costOf(lays[0]!, 75)).toBeLessThanOrEqual(rowsByHand(w, d, count, 75) + 1e-6)
+  })
+
+  it('over random batches of equal and unlike blocks', () => {
+    fc.assert(
+      fc.property(fc.array(fc.record({ w: fc.integer({ min: 250, max: 1100 }), d: fc.integer({ min: 250, max: 700 }), n: fc.integer({ min: 1, max: 14 }) }), { minLength: 1, maxLength: 3 }), (batches) => {
+        const plan = cut(batches.map(({ w, d, n }, i) => ({ ...blockOf(w, d, 75, n), design: i, letter: 'ABC'[i]! })))
+        const { group } = plan.groups[0]!
+        const { lays, left } = nestGroup(group, plan.cutting, 1, now)
+        expect(left).toEqual([])
+        const nest = lays.at(-1)!
+        expect(costOf(nest, 75)).toBeLessThanOrEqual(group.rows!.cost.value + 1e-6)
+        if (batches.length === 1) expect(costOf(nest, 75)).toBeLessThanOrEqual(rowsByHand(batches[0]!.w, batches[0]!.d, batches[0]!.n, 75) + 1e-6)
+      }),
+      { numRuns: 30 },
+    )
+  })
+
+  it('a few blocks are laid where no rows lie: four of 700 x 460 and a turned fifth on 2000 x 1200, 46.80 for 60.17', () => {
+    const { groups, cutting } = cut(blockOf(700, 460, 75, 5))
+    let steps = 0
+    const { lays } = nestGroup(groups[0]!.group, cutting, 1, () => ++steps > 4000)
+    expect(groups[0]!.group.rows!.cost.value).toBeCloseTo(60.17, 2)
+    expect([lays[0]!.sheet.widthMm, costOf(lays[0]!, 75)]).toEqual([1200, expect.closeTo(46.8, 6)])
+    expect(soundLay(lays[0]!, sheetProblem(groups[0]!.group, lays[0]!.sheet, layPieces(groups[0]!.group.parts), cutting))).toEqual([])
   })
 })

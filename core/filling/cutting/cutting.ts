@@ -1,6 +1,6 @@
 import type { Cutting, Grade, Use, Wadding } from '../../../contract/index.ts'
 import { boxOf, needOf } from '../../outline/index.ts'
-import { entered, figure, given, over, plus, times, type Figure } from '../../working/index.ts'
+import { entered, figure, given, over, plus, times, unitsIn, type Figure } from '../../working/index.ts'
 import { groupParts, nestKey, type FoamGroup } from './groups.ts'
 import { sheetsIn, type NestLay } from './nest.ts'
 import { partsOf, type BlockParts, type BlockToCut } from './parts.ts'
@@ -72,6 +72,6 @@ function orderLines({ letter, count, block, layers }: BlockToCut): readonly Orde
 
 /** Foam cut to size is sold by the box each part needs. */
 function orderCost(order: readonly OrderLine[]): Figure {
-  const lines = order.map((l) => times(given(l.count, 'count', `of ${l.what}`), over(times(given(l.widthMm, 'length', 'width'), given(l.depthMm, 'length', 'depth'), given(l.thicknessMm, 'length', 'thickness')), given(1e9, 'plain', 'mm³ in a m³')), given(l.grade.pricePerM3, 'money', 'price of a m³')))
+  const lines = order.map((l) => times(given(l.count, 'count', `of ${l.what}`), over(times(given(l.widthMm, 'length', 'width'), given(l.depthMm, 'length', 'depth'), given(l.thicknessMm, 'length', 'thickness')), unitsIn(1e9, 'mm³ in a m³')), given(l.grade.pricePerM3, 'money', 'price of a m³')))
   return figure({ id: 'filling.cost', label: 'Foam cost', quantity: 'money', sum: lines.length === 1 ? lines[0]! : plus(...lines), rule: 'cut to size, by the box of each part', setBy: 'catalogue', change: 'filling.layers' })
 }

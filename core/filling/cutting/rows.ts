@@ -1,6 +1,6 @@
 import type { Cutting, Grade } from '../../../contract/index.ts'
 import { boxOf } from '../../outline/index.ts'
-import { entered, evaluate, figure, given, minus, over, plus, roundDown, roundUp, times, type Expression, type Figure } from '../../working/index.ts'
+import { entered, evaluate, figure, given, minus, over, plus, roundDown, roundUp, times, type Expression, unitsIn, type Figure } from '../../working/index.ts'
 import type { FoamPart } from './parts.ts'
 import { KERF_MM, sheetRoom } from './tools.ts'
 
@@ -11,13 +11,15 @@ export interface RowPlan {
   readonly perSheet: Figure
   readonly sheets: Figure
   readonly cost: Figure
-  /** Where parts lie on the first sheet: rows from a corner, inside the trim, a kerf between them. */
-  readonly firstSheet: readonly RowPlace[]
+  /** Where parts lie: rows from a corner of each sheet, inside the trim, a kerf between them. Empty where one is too large. */
+  readonly places: readonly RowPlace[]
 }
 
 /** A part on a sheet, by its box; `turned` by a quarter. */
 export interface RowPlace {
   readonly part: string
+  /** Counted from 0. */
+  readonly sheet: number
   readonly x: number
   readonly y: number
   readonly width: number
@@ -40,7 +42,7 @@ export function sheetCost(sheets: Figure, grade: Grade, sheet: Grade['sheets'][n
     id: `${sheets.id}.cost`,
     label: 'Foam cost',
     quantity: 'money',
-    sum: times(sheets, over(times(given(sheet.lengthMm, 'length', 'sheet length'), given(sheet.widthMm, 'length', 'sheet width'), given(thicknessMm, 'length', 'sheet thickness')), given(1e9, 'plain', 'mm³ in a m³')), given(grade.pricePerM3, 'money', 'price of a m³')),
+    sum: times(sheets, over(times(given(sheet.lengthMm, 'length', 'sheet length'), given(sheet.widthMm, 'length', 'sheet width'), given(thicknessMm, 'length', 'sheet thickness')), unitsIn(1e9, 'mm³ in a m³')), given(grade.pricePerM3, 'money', 'price of a m³')),
     rule: 'sheets bought whole',
     setBy: 'catalogue',
     change: 'filling.layers',
@@ -80,8 +82,12 @@ function equalParts({ count, part, ...box }: PartBox, on: OnSheets): RowPlan {
   const sum = roundUp(over(given(count, 'count', 'parts'), perSheet.value > 0 ? perSheet : given(1, 'count', 'part from a sheet')), 1, 'count')
   const perRow = evaluate(along)
   const [width, height] = [alongPart.value, acrossPart.value]
-  const firstSheet = Array.from({ length: Math.min(perSheet.value, count) }, (_, i): RowPlace => ({ part, x: cutting.trimMm + (i % perRow) * (width + kerfMm), y: cutting.trimMm + Math.floor(i / perRow) * (height + kerfMm), width, height, turned }))
-  return { sheet, perSheet, firstSheet, ...bought(sum, on) }
+  const onSheet = perSheet.value
+  const places = Array.from({ length: onSheet > 0 ? count : 0 }, (_, n): RowPlace => {
+    const i = n % onSheet
+    return { part, sheet: Math.floor(n / onSheet), x: cutting.trimMm + (i % perRow) * (width + kerfMm), y: cutting.trimMm + Math.floor(i / perRow) * (height + kerfMm), width, height, turned }
+  })
+  return { sheet, perSheet, places, ...bought(sum, on) }
 }
 
 /** Parts of several shapes in rows, tallest first; each goes into the first row and sheet with room. */
@@ -92,7 +98,7 @@ function mixedParts(batches: readonly PartBox[], on: OnSheets): RowPlan {
   const { lengthMm: length, widthMm: across } = sheetRoom(sheet, cutting)
   const isTooLarge = boxes.some((b) => b.width > length || b.height > across)
   const sheets: { rows: { y: number; height: number; used: number }[]; filled: number }[] = []
-  const firstSheet: RowPlace[] = []
+  const places: RowPlace[] = []
   for (const box of boxes.toSorted((a, b) => b.height - a.height)) {
     let at = sheets.findIndex((s) => s.rows.some((r) => r.used + box.width <= length && box.height <= r.height) || s.filled + box.height <= across)
     if (at < 0) at = sheets.push({ rows: [], filled: 0 }) - 1
@@ -103,11 +109,11 @@ function mixedParts(batches: readonly PartBox[], on: OnSheets): RowPlan {
       onto.rows.push(row)
       onto.filled += box.height + kerfMm
     }
-    if (at === 0) firstSheet.push({ part: box.part, x: cutting.trimMm + row.used, y: cutting.trimMm + row.y, width: box.width, height: box.height, turned })
+    places.push({ part: box.part, sheet: at, x: cutting.trimMm + row.used, y: cutting.trimMm + row.y, width: box.width, height: box.height, turned })
     row.used += box.width + kerfMm
   }
-  const perSheet = entered({ id: 'filling.perSheet', label: 'Parts from the first sheet', quantity: 'count', value: isTooLarge ? 0 : firstSheet.length, rule: 'rows, tallest parts first; nesting may do better' })
-  return { sheet, perSheet, firstSheet: isTooLarge ? [] : firstSheet, ...bought(given(sheets.length, 'count', 'sheets filled'), on) }
+  const perSheet = entered({ id: 'filling.perSheet', label: 'Parts from the first sheet', quantity: 'count', value: isTooLarge ? 0 : places.filter((p) => p.sheet === 0).length, rule: 'rows, tallest parts first; nesting may do better' })
+  return { sheet, perSheet, places: isTooLarge ? [] : places, ...bought(given(sheets.length, 'count', 'sheets filled'), on) }
 }
 
 function bought(sum: Expression, { grade, sheet, thicknessMm }: OnSheets): Pick<RowPlan, 'sheets' | 'cost'> {

@@ -1,7 +1,7 @@
 import type { Wadding } from '../../../contract/index.ts'
 import { areaOf, perimeterOf } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
-import { entered, figure, given, over, plus, times, type Expression, type Figure } from '../../working/index.ts'
+import { entered, figure, given, over, plus, times, type Expression, unitsIn, type Figure } from '../../working/index.ts'
 
 /** Glue, wadding and film for all blocks of a job. */
 export interface Supplies {
@@ -28,7 +28,7 @@ export function suppliesFor(blocks: readonly SuppliedBlock[], wadding: Wadding |
   const glued = blocks.some((b) => b.gluedMm2 > 0)
   return {
     glue: glued
-      ? figure({ id: 'filling.glue', label: 'Foam glue', quantity: 'mass', sum: over(times(given(2, 'count', 'faces'), over(all('filling.glued', 'Glued area', 'area', (b) => b.gluedMm2), given(1e6, 'plain', 'mm² in a m²')), given(cutting.glueGM2, 'plain', 'grams for a m² of face')), given(1000, 'plain', 'grams in a kg')), rule: 'both faces; a few minutes to tack', change: 'filling.glue' })
+      ? figure({ id: 'filling.glue', label: 'Foam glue', quantity: 'mass', sum: over(times(given(2, 'count', 'faces'), over(all('filling.glued', 'Glued area', 'area', (b) => b.gluedMm2), unitsIn(1e6, 'mm² in a m²')), given(cutting.glueGM2, 'plain', 'grams for a m² of face')), given(1000, 'plain', 'grams in a kg')), rule: 'both faces; a few minutes to tack', change: 'filling.glue' })
       : null,
     waddingM2: wadding ? figure({ id: 'filling.waddingArea', label: 'Wadding', quantity: 'area', sum: times(given(wadding.layers, 'count', 'layers'), all('filling.wrap', 'Wrapped faces', 'area', (b) => wrappedArea(b.block, wadding))), rule: 'faces that are wrapped; folded ends lie double', change: 'filling.wadding' }) : null,
     filmM2: cutting.film ? figure({ id: 'filling.film', label: 'Film', quantity: 'area', sum: times(all('filling.filmed', 'Faces of the block', 'area', (b) => surfaceOf(b.block)), plus(1, given(FILM_LAP, 'share', 'laps'))), rule: 'right round the block' }) : null,

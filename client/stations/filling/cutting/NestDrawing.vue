@@ -63,7 +63,7 @@ function nestedBoards({ group }: GroupBuy): Board[] {
 function rowBoard({ group }: GroupBuy): Board[] {
   const { rows } = group
   if (!rows) return []
-  const parts = rows.firstSheet.map((p) => {
+  const parts = rows.places.filter((p) => p.sheet === 0).map((p) => {
     const part = group.parts.find((q) => q.id === p.part)!
     const posed = p.turned ? turnedBy(part.outline, Math.PI / 2) : part.outline
     const box = boxOf(posed)

@@ -9,6 +9,7 @@ import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
 import { useLay } from '../../../stores/lay.ts'
 import { useSeam } from '../../../stores/seam.ts'
+import { washed } from '../../../../core/pattern/index.ts'
 import { clothTexture, type ClothTexture } from './cloth-texture.ts'
 import { inScene, lambert, patchMesh, pipingMeshes, seamMesh } from './scene-parts.ts'
 import { standing } from './standing.ts'
@@ -60,9 +61,9 @@ function build(): void {
       const panel = own.cover.panels.find((p) => p.id === patch.panel)!
       if (panel.cloth === 'lining') continue
       const cloth = clothFor(jobs.job!.cloth, panel.cloth)
-      const texture = textures.get(cloth.id) ?? clothTexture(cloth, lays.of(cloth.id))
+      const texture = textures.get(cloth.id) ?? clothTexture(washed(cloth), lays.of(cloth.id))
       textures.set(cloth.id, texture)
-      const mesh = patchMesh(patch, `${cushion + 1}/${panel.id}`, lays.of(cloth.id), texture, lambert({ map: texture.texture }))
+      const mesh = patchMesh(patch, panel, `${cushion + 1}/${panel.id}`, lays.of(cloth.id), texture, lambert({ map: texture.texture }))
       mesh.userData = { panel: panel.id, cover: own.cover }
       group.add(mesh)
     }

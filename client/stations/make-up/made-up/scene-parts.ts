@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, CatmullRomCurve3, Mesh, MeshLambertMaterial, TubeGeometry, Vector3, type Material } from 'three'
 import type { Lay } from '../../../../contract/index.ts'
-import { facetsOf, seamPath, spaceBetween, type Cover, type Patch, type SeamPair, type Space } from '../../../../core/cover/index.ts'
+import { facetsOf, seamPath, spaceBetween, type Cover, type Panel, type Patch, type SeamPair, type Space } from '../../../../core/cover/index.ts'
 import { clothPoint, onCloth } from '../../../drawing/seen-cover.ts'
 import type { ClothTexture } from './cloth-texture.ts'
 
@@ -11,9 +11,9 @@ const FINE_MM = 1.2
 export const inScene = ({ x, y, z }: Space): Vector3 => new Vector3(x, z, -y)
 
 /** A patch with its cloth on it, as the lay cuts it. */
-export function patchMesh(patch: Patch, piece: string, lay: Lay | null, cloth: ClothTexture, material: Material): Mesh {
+export function patchMesh(patch: Patch, panel: Panel, piece: string, lay: Lay | null, cloth: ClothTexture, material: Material): Mesh {
   const { flat, space, triangles } = facetsOf(patch, FINE_MM)
-  const where = onCloth(lay, piece)
+  const where = onCloth(lay, piece, panel)
   const positions = new Float32Array(space.flatMap((p) => inScene(p).toArray()))
   const uvs = new Float32Array(
     flat.flatMap((p) => {

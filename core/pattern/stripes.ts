@@ -57,25 +57,60 @@ export const bandsWidth = (bands: readonly Band[]): number => bands.reduce((sum,
 /** The middle of a band, from the start of the repeat. */
 export const bandCentre = (bands: readonly Band[], index: number): number => bandsWidth(bands.slice(0, index)) + bands[index]!.widthMm / 2
 
+/** All that is asked of a pattern one way of the roll, worked out once. */
+export interface PatternWay {
+  readonly repeat: number
+  readonly bands: readonly Band[]
+  readonly axes: readonly number[]
+}
+
+/** A pattern one way; null where nothing repeats. */
+export function wayOf(cloth: Cloth, way: Way): PatternWay | null {
+  const repeat = repeatOf(cloth, way)
+  return repeat === null ? null : { repeat, bands: bandsOf(cloth, way), axes: axesOf(cloth, way) }
+}
+
 /**
  * Where the stripes mirror themselves, from the start of the repeat, rising. Empty when the pattern
  * has a left and a right, so that a piece turned by 180° would not match.
  */
 export function mirrorAxes(bands: readonly Band[]): readonly number[] {
+  const merged = mergedBands(bands)
   const repeat = bandsWidth(bands)
-  const candidates = bands.flatMap((b, i) => [bandCentre(bands, i), bandCentre(bands, i) + b.widthMm / 2])
-  return candidates.map((c) => c % repeat).filter((axis) => isMirroredAt(bands, axis)).toSorted((a, b) => a - b)
+  if (merged.length === 1) return [repeat / 2]
+  // A mirror axis of coloured bands is the middle of a band, whose neighbours then match two by two.
+  const axes = merged.flatMap((b, i) => (isMirroredAt(merged, i) ? [modulo(b.from + b.widthMm / 2, repeat)] : []))
+  return axes.toSorted((a, b) => a - b)
 }
 
-function isMirroredAt(bands: readonly Band[], axis: number): boolean {
-  const edges = bands.map((_, i) => bandsWidth(bands.slice(0, i)))
-  const repeat = bandsWidth(bands)
-  const hair = 1e-6
-  // Every band edge must have a band edge opposite, with the same colours beside it.
-  return edges.every((edge) => {
-    const opposite = modulo(2 * axis - edge, repeat)
-    const onEdge = edges.some((e) => Math.min(modulo(e - opposite, repeat), modulo(opposite - e, repeat)) < hair)
-    return onEdge && colourAt(bands, edge + hair) === colourAt(bands, 2 * axis - edge - hair)
+interface PlacedBand {
+  readonly colour: string
+  readonly widthMm: number
+  readonly from: number
+}
+
+/** Bands as they are seen: neighbours of one colour are one band, over the end of the repeat as well. */
+function mergedBands(bands: readonly Band[]): readonly PlacedBand[] {
+  let from = 0
+  const placed: PlacedBand[] = []
+  for (const { colour, widthMm } of bands) {
+    const last = placed.at(-1)
+    if (last?.colour === colour) placed[placed.length - 1] = { ...last, widthMm: last.widthMm + widthMm }
+    else placed.push({ colour, widthMm, from })
+    from += widthMm
+  }
+  const [first, last] = [placed[0]!, placed.at(-1)!]
+  if (placed.length === 1 || first.colour !== last.colour) return placed
+  return [...placed.slice(1, -1), { ...last, widthMm: last.widthMm + first.widthMm }]
+}
+
+const HAIR_MM = 1e-6
+
+function isMirroredAt(bands: readonly PlacedBand[], middle: number): boolean {
+  const n = bands.length
+  return Array.from({ length: Math.floor(n / 2) }, (_, k) => k + 1).every((k) => {
+    const [left, right] = [bands[(middle - k + n) % n]!, bands[(middle + k) % n]!]
+    return left.colour === right.colour && Math.abs(left.widthMm - right.widthMm) < HAIR_MM
   })
 }
 
