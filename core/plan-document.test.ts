@@ -23,7 +23,7 @@ describe('the plan as a document', () => {
   it.each([
     ['Cushion width', '(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net'],
     ['Block width', '746.7 + 14.9 = 761.6 mm cut'],
-    ['Perimeter of the plate', '2 × (746.7 + 468) = 2429.3 mm net'],
+    ['Perimeter of the plate', '2 × (746.67 + 468) = 2429.3 mm net'],
     ['Gusset run', '746.7 + 2 × 117 = 980.7 mm net'],
     ['Gusset, lower half, cut height', '37.5 + 12 + 22 = 71.5 mm cut'],
     ['Front boxing, cut height', '75 + 12 + 12 = 99 mm cut'],

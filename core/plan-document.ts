@@ -81,7 +81,7 @@ function fillingDocument(job: Job, { filling }: DesignPlan) {
     school: job.filling.kind === 'foam' ? job.filling.school.kind : null,
     ...common,
     block: { ...sizesDocument(block, say), outline: outlineDocument(block.outline), top: outlineDocument(topOf(block)), note: shapeNote(block) },
-    fit: { across: say(filling.fit.across), frontToBack: say(filling.fit.frontToBack), verdict: filling.fit.verdict },
+    fit: { across: say(filling.fit.across), frontToBack: say(filling.fit.frontToBack), verdict: filling.fit.verdict, directions: filling.directions.map((d) => ({ way: d.way, finished: say(d.finished), overFilling: { by: say(d.overFilling.by), share: say(d.overFilling.share) }, overSeat: { by: say(d.overSeat.by), share: say(d.overSeat.share) }, causes: d.causes })) },
     support: { years: support.years, bottomsInYear: support.bottomsInYear, fresh: age(support.fresh), aged: age(support.aged), failures: failures.map(failureWords), doubts: doubts.map(doubtWords) },
   }
 }

@@ -53,7 +53,7 @@ export function planJob(job: Job): Plan {
   const doubts = seatWarnings(job.seat, cushions)
   const allowances = applied(job.allowances)
   const oldThicknessMm = job.seat.old.measured?.thicknessMm ?? null
-  const fillings = cushions.designs.map((d) => planFilling(job.filling, { cushion: d.solid, isRoll: isRoll(job), seam: allowances.seamMm, oldThicknessMm, fitShiftShare: job.allowances.learned?.fitShiftShare ?? 0 }))
+  const fillings = cushions.designs.map((d) => planFilling(job.filling, { borderLost: isDrawnToThickness(job) ? allowances.seamMm : null, cushion: d.solid, isRoll: isRoll(job), seam: allowances.seamMm, oldThicknessMm, fitShiftShare: job.allowances.learned?.fitShiftShare ?? 0 }))
   const stops = [...doubts.filter((w) => w.level === 'stop'), ...vanishing(fillings), ...infantBed(job, cushions)]
   if (stops.length > 0) return { kind: 'unworkable', cushions, warnings: [stops[0]!, ...doubts.filter((w) => w !== stops[0])] }
   const designs: DesignPlan[] = []
@@ -76,6 +76,9 @@ export function planJob(job: Job): Plan {
     warnings: [...doubts, ...fillingWarnings(job.filling, fillings, cutting, cushions), ...unique(designs.flatMap((d) => coverWarnings(job, allowances, d.cover, d.filling, d.checks))), ...clothWarnings({ ...job, cloth }, lays, covers), { station: 'lists', level: 'safety', code: 'knives' }, { station: 'make', level: 'safety', code: 'needles' }],
   }
 }
+
+/** A capped cushion's border drawn to the thickness finishes a seam lower. */
+const isDrawnToThickness = ({ makeUp: { construction } }: Job): boolean => construction.kind === 'capped' && construction.school === 'drawn-to-thickness'
 
 /** A bolster's filling is round. */
 const isRoll = ({ makeUp: { construction } }: Job): boolean => construction.kind === 'bolster' || (construction.kind === 'liner' && construction.of === 'bolster')
@@ -114,9 +117,9 @@ function backFilling({ makeUp: { construction }, filling }: Job, design: Design,
   return planFilling(filling, { cushion, isRoll: false, seam: allowances.seamMm, oldThicknessMm: null })
 }
 
-function cuttingOf({ filling }: Job, designs: readonly DesignPlan[]): CuttingPlan | null {
+function cuttingOf({ filling, makeUp }: Job, designs: readonly DesignPlan[]): CuttingPlan | null {
   if (filling.kind !== 'foam') return null
-  const block = (d: DesignPlan, plan: FillingPlan, i: number, letter: string) => (plan.kind === 'foam' ? [{ design: i, letter, count: d.design.count, block: plan.sizing.block, layers: plan.layers }] : [])
+  const block = (d: DesignPlan, plan: FillingPlan, i: number, letter: string) => (plan.kind === 'foam' ? [{ design: i, letter, count: d.design.count, block: plan.sizing.block, layers: plan.layers, sheetMm: makeUp.construction.kind === 'cube' ? makeUp.construction.sheetMm : null }] : [])
   const blocks = designs.flatMap((d, i) => [...block(d, d.filling, i, d.design.id), ...(d.backFilling ? block(d, d.backFilling, i, `${d.design.id}b`) : [])])
   return planCutting(blocks, filling.cutting, filling.load.use, filling.wadding)
 }
@@ -130,7 +133,7 @@ function infantBed({ filling }: Job, { seat }: Cushions): readonly Warning[] {
 function vanishing(fillings: readonly FillingPlan[]): readonly Warning[] {
   for (const { sizing } of fillings) {
     const gone = (['width', 'depth', 'thickness'] as const).find((way) => sizing.cover[way].value < LEAST_COVER_MM)
-    if (gone) return [{ station: 'measure', level: 'stop', code: 'cushion-vanishes', dimension: gone === 'width' ? 'width' : 'depth', left: sizing.cover[gone].value }]
+    if (gone) return [{ station: 'measure', level: 'stop', code: 'cushion-vanishes', dimension: gone, left: sizing.cover[gone].value }]
   }
   return []
 }

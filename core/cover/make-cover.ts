@@ -48,7 +48,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const topPatch = draft.value.patches.find((p) => p.panel === top?.id)
   const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
   const reserve = trims.trimReserveMm > 0 ? entered({ id: 'cover.reserve', label: 'Left to trim', quantity: 'length', value: trims.trimReserveMm, rule: 'on one end of each strip', setBy: 'job', change: 'make-up.reserve' }) : null
-  const drafts = [...draft.value.panels, ...trim.panels].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim, draft.value), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
+  const drafts = [...draft.value.panels, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim, draft.value), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
   const seams = lettered(draft.value.seams)
   const sewnUp: SewnUp = { ...draft.value, panels: drafts, solid }
   const finished = drafts.map((p) => {

@@ -15,6 +15,7 @@ import { openingNeed } from './opening.ts'
 import type { Panel } from './panel.ts'
 import { leastBend, stripWidthOf } from './piping/piping.ts'
 import type { Refusal } from './recipe.ts'
+import { gripFits } from './trims/trims.ts'
 
 /** Why a cushion cannot take its make-up, as a stop. */
 export const refusalWarning = (refusal: Refusal): Warning => ({ station: 'make-up', level: 'stop', code: 'make-up-refused', refusal })
@@ -98,6 +99,7 @@ function trimDoubts({ makeUp: { trims, construction, liner }, cloth, filling }: 
   }
   if (trims.ties && trims.ties.perSide > TIES_REACHED && (filling.load.base === 'slats' || filling.load.base === 'mesh')) warnings.push({ station: 'make-up', level: 'warning', code: 'ties-unreachable', perSide: trims.ties.perSide })
   if (trims.ties && trims.ties.lengthMm > LONGEST_LOOP_MM) warnings.push({ station: 'make-up', level: 'safety', code: 'long-cords', length: trims.ties.lengthMm })
+  if (!gripFits(trims.grip, cover.solid)) warnings.push({ station: 'make-up', level: 'stop', code: 'grip-vanishes', grip: trims.grip.kind === 'non-slip' ? 'non-slip' : 'hook-and-loop' })
   if (cover.buttonsOutside > 0) warnings.push({ station: 'make-up', level: 'stop', code: 'buttons-outside', count: cover.buttonsOutside })
   if (trims.buttons) warnings.push({ station: 'make-up', level: 'note', code: 'buttons-not-washable' }, { station: 'make-up', level: 'safety', code: 'small-parts' })
   if (construction.kind === 'liner' && liner) warnings.push({ station: 'make-up', level: 'stop', code: 'liner-in-liner' })

@@ -9,7 +9,7 @@ import { settleLayers, stackHardnessN } from './layers.ts'
 import { linerFor, type Liner } from './loose-fibre.ts'
 import { WADDING_GRADE } from './wadding-grade.ts'
 import { loadCaseOf, type SettledLayer } from './model/index.ts'
-import { blockThicknessMm, fitOf, seatHeight, sizeBlock, squeezedMm, type Fit, type SeatHeight, type Sizing } from './sizing/index.ts'
+import { blockThicknessMm, fitByDirection, fitOf, seatHeight, sizeBlock, squeezedMm, type DirectionFit, type Fit, type SeatHeight, type Sizing } from './sizing/index.ts'
 
 /** The filling of one cushion of a design. */
 export type FillingPlan = FoamPlan | FibrePlan
@@ -26,6 +26,8 @@ export interface FoamPlan {
   readonly hardnessN: number
   readonly firmness: Firmness
   readonly fit: Fit
+  /** The same by width, depth and thickness, signed. */
+  readonly directions: readonly DirectionFit[]
   readonly verdict: Verdict
 }
 
@@ -46,6 +48,8 @@ export interface FillingPlace {
   readonly seam: Figure
   /** By how much the shop has learnt to move the windows of the fit. */
   readonly fitShiftShare?: number
+  /** What a border drawn to the thickness takes out of it. */
+  readonly borderLost?: Figure | null
   /** Thickness of the old cushion, where it was measured. */
   readonly oldThicknessMm: number | null
 }
@@ -53,7 +57,7 @@ export interface FillingPlace {
 /** Block, cover size, fit, mass and support of one cushion's filling. */
 export const planFilling = (filling: Filling, place: FillingPlace): FillingPlan => (filling.kind === 'foam' ? planFoam(filling, place) : planFibre(filling, place))
 
-function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm, fitShiftShare = 0 }: FillingPlace): FoamPlan {
+function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm, fitShiftShare = 0, borderLost = null }: FillingPlace): FoamPlan {
   const { school, wadding, load } = filling
   const layers = settleLayers(filling.layers, blockThicknessMm(cushion, school))
   const hardnessN = stackHardnessN(layers)
@@ -69,7 +73,8 @@ function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm,
     pressed,
     hardnessN,
     firmness,
-    fit: fitOf(sizing, firmness, fitShiftShare),
+    fit: fitOf(sizing, firmness, fitShiftShare, borderLost),
+    directions: fitByDirection(sizing, { seat: cushion, school, isWadded: wadding !== null, borderLost }),
     verdict: judgeStack(pressed, loadCaseOf(load)),
   }
 }

@@ -5,7 +5,7 @@ import type { Warning } from '../warning/index.ts'
 import type { CuttingPlan } from './cutting/index.ts'
 import type { FillingPlan, FoamPlan } from './filling.ts'
 import { LEAST_LAYER_MM } from './layers.ts'
-import { expectedSize, fitWarnings, NOTICED_MM } from './sizing/index.ts'
+import { directionWarnings, expectedSize, fitWarnings, NOTICED_MM } from './sizing/index.ts'
 import { isMatterOfTaste, MOST_SHEETS } from './choice/index.ts'
 
 const at = (level: Warning['level']) => ({ station: 'filling', level }) as const
@@ -55,7 +55,8 @@ function sizingWarnings({ school }: FoamFilling, plans: readonly FoamPlan[], cus
   const shrinks = school.kind !== 'wrap-then-measure' && (width > 0.5 || depth > 0.5)
   // Cushions of several shapes share most doubts: each is said once.
   const fits = new Map(plans.flatMap((p) => fitWarnings(p.fit)).map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]))
-  return [...fits.values(), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
+  const squeezed = new Map(plans.flatMap((p) => directionWarnings(p.directions)).map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]))
+  return [...fits.values(), ...squeezed.values(), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
 }
 
 function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
@@ -69,7 +70,7 @@ function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly War
   if (unmade) warnings.push({ ...at('warning'), code: 'no-sheet-thickness', wanted: unmade.wantedMm, nearest: unmade.nearestMm, offered: unmade.offered })
   const slices = blocks.flatMap((b) => b.slices)
   const joined = slices.filter((s) => s.joins.across.length + s.joins.deep.length > 0)
-  if (blocks.some((b) => b.slices.length > MOST_SHEETS)) warnings.push({ ...at('warning'), code: 'too-many-layers', layers: Math.max(...blocks.map((b) => b.slices.length)) })
+  if (blocks.some((b) => !b.sheetMm && b.slices.length > MOST_SHEETS)) warnings.push({ ...at('warning'), code: 'too-many-layers', layers: Math.max(...blocks.map((b) => b.slices.length)) })
   if (joined.length > 0) warnings.push({ ...at('note'), code: 'block-joined', joins: Math.max(...joined.map((s) => s.joins.across.length + s.joins.deep.length)) })
   if (joined.some((s) => s.joins.underSitter)) warnings.push({ ...at('warning'), code: 'join-under-sitter' })
   if (joined.some((s) => s.joins.unstaggered)) warnings.push({ ...at('warning'), code: 'joins-in-line' })

@@ -1,6 +1,7 @@
 import type { Finishing, Load } from '../../contract/index.ts'
 import type { Refusal } from '../cover/recipe.ts'
 import type { Doubt, Failure } from '../filling/choice/index.ts'
+import type { FitCause } from '../filling/sizing/index.ts'
 import type { DivisionFault, SeatFault } from '../seat/index.ts'
 
 /** Stations of a job, in the order of the work. */
@@ -15,7 +16,7 @@ export type Warning = { readonly station: Station; readonly level: Level } & War
 
 export type WarningCase =
   | { readonly code: 'readings-spread'; readonly dimension: string; readonly spread: number; readonly limit: number }
-  | { readonly code: 'cushion-vanishes'; readonly dimension: 'width' | 'depth'; readonly left: number }
+  | { readonly code: 'cushion-vanishes'; readonly dimension: 'width' | 'depth' | 'thickness'; readonly left: number }
   | { readonly code: 'seat-fault'; readonly fault: SeatFault | DivisionFault }
   | { readonly code: 'diagonal-too-short' }
   | { readonly code: 'not-square'; readonly lean: number; readonly far: number; readonly offset: number }
@@ -38,6 +39,7 @@ export type WarningCase =
   | { readonly code: 'part-over-sheet'; readonly part: string }
   | { readonly code: 'seat-height-changes'; readonly by: number }
   | { readonly code: 'fit-loose' | 'fit-tight' | 'fit-too-tight'; readonly way: 'across' | 'front to back'; readonly share: number }
+  | { readonly code: 'squeezed-much'; readonly way: 'width' | 'depth' | 'thickness'; readonly by: number; readonly share: number; readonly causes: readonly FitCause[] }
   | { readonly code: 'cover-shrinks-seat'; readonly width: number; readonly depth: number }
   | { readonly code: 'wrapped-size-not-measured' }
   | { readonly code: 'fire-label' }
@@ -58,6 +60,7 @@ export type WarningCase =
   | { readonly code: 'hot-knife-cloth'; readonly cloth: string }
   | { readonly code: 'ties-unreachable'; readonly perSide: number }
   | { readonly code: 'long-cords'; readonly length: number }
+  | { readonly code: 'grip-vanishes'; readonly grip: 'non-slip' | 'hook-and-loop' }
   | { readonly code: 'buttons-outside'; readonly count: number }
   | { readonly code: 'buttons-not-washable' | 'small-parts' | 'hot-knife' | 'stapler' | 'liner-in-liner' }
   | { readonly code: 'wrap-not-washable'; readonly fastening: 'bonded' | 'pinned' }

@@ -98,6 +98,8 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'lay', level: 'note', code: 'rule-from-front', isTaken: true },
   { station: 'lay', level: 'note', code: 'piping-join-near', clear: 12, wanted: 60 },
   { station: 'lay', level: 'note', code: 'depth-rule-idle' },
+  { station: 'filling', level: 'warning', code: 'squeezed-much', way: 'thickness', by: 12, share: 0.158, causes: ['allowance-left-out'] },
+  { station: 'make-up', level: 'stop', code: 'grip-vanishes', grip: 'non-slip' },
   { station: 'lay', level: 'note', code: 'under-cannot-match' },
   { station: 'lay', level: 'warning', code: 'band-missing', band: 7, bands: 6 },
   { station: 'lay', level: 'stop', code: 'repeat-over-width', repeat: 1700, usable: 1350 },

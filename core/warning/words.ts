@@ -1,6 +1,7 @@
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
 import { isMatterOfTaste } from '../filling/choice/verdict.ts'
 import { doubtWords, failureWords } from '../filling/choice/words.ts'
+import { FIT_CAUSES } from '../filling/sizing/by-direction.ts'
 import { FRONT_CLEAR_MM, SITTER_CLEAR_MM, STAGGER_MM } from '../filling/cutting/joins.ts'
 import { HEAVY_KG, LONG_MM } from '../seat/advice.ts'
 import { finishingWords } from '../cover/finishing.ts'
@@ -92,6 +93,8 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(`The cover squeezes the block by ${percent(w.share)} ${w.way}: tight.`, 'Choose a smaller block, or leave it where the cloth gives.')
     case 'fit-too-tight':
       return words(`The cover squeezes the block by ${percent(w.share)} ${w.way}: it is unlikely to close, or will cup.`, 'Choose a smaller block or size for size.')
+    case 'squeezed-much':
+      return words(`The cover finishes ${mm(w.by)} smaller than its filling in ${w.way}: ${percent(w.share)}${w.causes.length > 0 ? ` (${w.causes.map((c) => FIT_CAUSES[c]).join(', ')})` : ''}.`, w.way === 'thickness' ? 'Leave the allowance in the height of the boxing, or take thinner foam.' : 'Leave the allowance in, or cut the foam smaller.')
     case 'cover-shrinks-seat':
       return words(`The snug cover finishes ${mm(w.width)} narrower and ${mm(w.depth)} shallower than the seat: the cushion no longer fills it.`, 'Choose the full block if the seat must be filled.')
     case 'wrapped-size-not-measured':
@@ -137,6 +140,8 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(`With ${w.perSide} ties to a side the middle ones cannot be reached on a mesh or slatted seat.`, 'Two to a side, near the corners.')
     case 'long-cords':
       return words(`Tie tails of ${mm(w.length)} can loop round a small child's neck.`, 'Keep cords to 220 mm where small children are about.')
+    case 'grip-vanishes':
+      return words(w.grip === 'non-slip' ? 'The inset leaves nothing of the non-slip base.' : 'The base is too shallow for strips of hook and loop that end short of both edges.', w.grip === 'non-slip' ? 'Set it in less than half of the smaller side.' : 'Hold it another way.')
     case 'buttons-outside':
       return words(`Of the buttons ${w.count} fall outside the plate.`, 'Use a smaller margin, or fewer rows.')
     case 'buttons-not-washable':

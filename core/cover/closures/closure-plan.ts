@@ -9,11 +9,11 @@ type DraftClosure = CoverDraft['closures'][number]
 /** Snaps, buttons and ties keep so far from the ends of the opening. */
 export const FIRST_FROM_END_MM = 25
 
-/** What closes an opening of a given length: what to buy, and where along it snaps and buttons stand, from one datum for both halves. */
-export function planClosure(choice: Closure, seam: SeamDraft | null, lengthMm: Figure, allowances: Allowances): DraftClosure {
+/** What closes an opening of a given length: what to buy, and where along it snaps and buttons stand, from one datum for both halves. Tape ends short of what is `lost` of the opening: seams at both ends, or a hem. */
+export function planClosure(choice: Closure, seam: SeamDraft | null, lengthMm: Figure, allowances: Allowances, lost: readonly Figure[] = [allowances.seamMm, allowances.seamMm]): DraftClosure {
   const lap = lapOf(choice, allowances)
   const places = 'spacingMm' in choice ? placesAlong(lengthMm.value, choice.spacingMm) : []
-  return { choice, seam, lengthMm, lap, places, fittings: fittingsOf(choice, lengthMm, places.length, allowances) }
+  return { choice, seam, lengthMm, lap, places, fittings: fittingsOf(choice, lengthMm, places.length, lost) }
 }
 
 /** How far two halves lap: the tape and a margin, or as set. */
@@ -40,7 +40,7 @@ export function placesAlong(lengthMm: number, spacingMm: number): readonly numbe
   return Array.from({ length: gaps + 1 }, (_, i) => FIRST_FROM_END_MM + (run * i) / gaps)
 }
 
-function fittingsOf(choice: Closure, length: Figure, count: number, allowances: Allowances): readonly Fitting[] {
+function fittingsOf(choice: Closure, length: Figure, count: number, lost: readonly Figure[]): readonly Fitting[] {
   const counted = (what: string, use: Fitting['use'], each: number, note: string): Fitting => ({ what, use, amount: figure({ id: `closure.${choice.kind}`, label: what, quantity: 'count', sum: times(given(count, 'count', 'places'), given(each, 'count', 'at each')), rule: 'by the spacing, the first and last 25 mm from the ends' }), note })
   switch (choice.kind) {
     case 'zip-gusset':
@@ -49,8 +49,8 @@ function fittingsOf(choice: Closure, length: Figure, count: number, allowances: 
       return [{ what: 'Zip', use: 'zip', amount: length, note: 'one slider; leave it partly open before the last seam' }]
     case 'hook-and-loop':
     case 'snap-tape': {
-      // The tape stops short of the hems at both ends.
-      const tape = figure({ id: 'closure.tape', label: 'Tape', quantity: 'length', sum: minus(length, times(given(2, 'count', 'ends'), allowances.seamMm)), rule: 'the opening, short of the seams at both ends' })
+      const isEven = lost.length === 2 && lost[0] === lost[1]
+      const tape = figure({ id: 'closure.tape', label: 'Tape', quantity: 'length', sum: isEven ? minus(length, times(given(2, 'count', 'ends'), lost[0]!)) : minus(length, ...lost), rule: isEven ? 'the opening, short of the seams at both ends' : 'the opening, short of its hem' })
       return [{ what: choice.kind === 'snap-tape' ? `Snap tape, both halves` : `Hook and loop, both halves`, use: 'tape', amount: tape, note: choice.kind === 'snap-tape' ? 'snaps of both halves from the same end' : 'the hook side turned away from the filling' }]
     }
     case 'snaps':

@@ -3,7 +3,7 @@ import type { Construction, MakeUp } from '../../../contract/index.ts'
 import { USUAL_PIPING } from '../../job/index.ts'
 import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
-import { biasWays, CLOSURES, cutOutline, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
+import { biasWays, CLOSURES, cutOutline, marksOnPiece, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
 
 type Change = Partial<MakeUp> & { readonly kind?: Construction['kind'] }
 const cover = (w: number, d: number, t: number, change: Change): Cover => coverOf(boxSolid(w, d, t), change)
@@ -77,6 +77,14 @@ describe('make-ups worked by hand, s 12', () => {
     expect(cut(c, 'dust-cover')).toEqual([1124, 402])
     // (2 x 1514) / 30 = 100.9
     expect(c.fittings[0]!.amount.value).toBe(101)
+  })
+
+  it('cube 440 x 440 x 380, s 12, hem 30: tape 380 − 12 − 30; an inner cover with a base; wadding of the top and four sides 350 high', () => {
+    const c = cover(440, 440, 380, { kind: 'cube', closure: CLOSURES['snap-tape'].usual })
+    expect(sayWorking(c.closures[0]!.fittings[0]!.amount, 'mm')).toBe('368 − 30 = 338 mm')
+    expect(c.panels.filter((p) => p.cloth === 'liner').length).toBe(5)
+    expect(cut(c, 'inner-base')).toEqual([464, 464])
+    expect(c.fittings.find((f) => f.use === 'wadding')!.amount.value).toBeCloseTo(440 * 440 + 4 * 440 * 350, 6)
   })
 
   it('cube 440 x 440 x 380 from 50 mm sheets: 8 layers, 20 mm over, and what to do', () => {
@@ -209,7 +217,13 @@ describe('buttons, ties and trims by hand', () => {
     expect(cut(c, 'top-plate')[0]).toBeCloseTo(600 + 24 + wider, 1)
     expect(panelOf(c, 'top-plate').marks.filter((m) => m.kind === 'button').map((m) => m.path[0])).toEqual([{ x: 100, y: 100 }, { x: 300, y: 100 }, { x: 500, y: 100 }, { x: 100, y: 300 }, { x: 300, y: 300 }, { x: 500, y: 300 }])
     // 6 places, a button on each face; twine 2 x (80 + 300), doubled.
-    expect(c.fittings.map((f) => f.amount.value)).toEqual([12, 6 * 2 * 2 * 380, 44])
+    expect(c.fittings.map((f) => f.amount.value)).toEqual([12, 6 * 2 * 2 * 380])
+    // The cloth that covers them is cut with the rest: twelve squares of 44.
+    expect([cut(c, 'button-disc'), panelOf(c, 'button-disc').times]).toEqual([[44, 44], 12])
+    // Marks lie where the cloth dips: margins as they are, spans as long as the cloth between them.
+    const span = Math.sqrt(200 ** 2 + 4 * 20 ** 2)
+    const deep = Math.sqrt(200 ** 2 + 4 * 20 ** 2)
+    expect(marksOnPiece(panelOf(c, 'top-plate')).map((m) => [m.path[0]!.x, m.path[0]!.y])).toEqual([100, 100 + deep].flatMap((y) => [100, 100 + span, 100 + 2 * span].map((x) => [expect.closeTo(x, 9), expect.closeTo(y, 9)])))
   })
 
   it('staggered rows stand between: 3, 2, 3', () => {

@@ -37,7 +37,8 @@ export function splitPlate(draft: SplitDraft): SplitPlate | null {
   const { minY, maxY } = boxOf(whole.finished)
   const y = minY + draft.share * (maxY - minY)
   const parts = { front: keepLeftOf(wholeOf(whole.finished), at(0, y), at(-1, 0)), back: keepLeftOf(wholeOf(whole.finished), at(0, y), at(1, 0)) }
-  const isPart = ({ outline, sources }: CutOff) => sources.filter((s) => s < 0).length === 1 && isSimple(outline)
+  // A line that crosses one edge twice would leave a part with two edges of one name.
+  const isPart = ({ outline, sources }: CutOff) => sources.filter((s) => s < 0).length === 1 && new Set(sources).size === sources.length && isSimple(outline)
   if (!isPart(parts.front) || !isPart(parts.back)) return null
   const [front, back] = [partPanel(draft, 'front', parts.front), partPanel(draft, 'back', parts.back)]
   const right = boxOf(solid.outline)

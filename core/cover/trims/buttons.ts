@@ -2,7 +2,9 @@ import type { Buttons } from '../../../contract/index.ts'
 import { at, boxOf, isInside, type Outline, type Point } from '../../outline/index.ts'
 import { figure, given, minus, plus, times, type Figure, type Operand } from '../../working/index.ts'
 import type { Fitting } from '../cover.ts'
+import type { PanelDraft } from '../parts/index.ts'
 import type { Fullness, Mark } from '../panel.ts'
+import { stripPanel } from './strip-panel.ts'
 
 export interface ButtonPlan {
   readonly places: readonly Point[]
@@ -11,6 +13,8 @@ export interface ButtonPlan {
   /** Added to the plate each way where buttons are pulled deep; null for none. */
   readonly fullness: { readonly x: Fullness | null; readonly y: Fullness | null }
   readonly fittings: readonly Fitting[]
+  /** Squares of cloth from which the discs that cover them are trimmed. */
+  readonly panels: readonly PanelDraft[]
   readonly marks: readonly Mark[]
 }
 
@@ -39,23 +43,29 @@ export function planButtons(buttons: Buttons, plate: Outline, thickness: Figure)
     places,
     outside: width < 0 || depth < 0 ? places.length : places.filter((p) => !isInside(plate, p)).length,
     fullness: { x: span(box.minX + m, width, buttons.across - 1), y: span(box.minY + m, depth, buttons.rows - 1) },
-    fittings: fittingsOf(buttons, places.length, thickness),
+    fittings: fittingsOf(places.length, thickness),
+    panels: places.length > 0 ? [discOf(buttons, places.length)] : [],
     marks: places.map((p): Mark => ({ kind: 'button', label: 'button', path: [p] })),
   }
 }
 
 function fullnessOf(a: number, gaps: number, q: number): Figure {
-  const root = given(Math.sqrt(a * a + 4 * q * q), 'length', `√(${a.toFixed(1)}² + 4 × ${q}²)`)
-  return figure({ id: 'buttons.fullness', label: 'Fullness for deep buttons', quantity: 'length', sum: times(given(gaps, 'count', 'spans'), minus(root, given(a, 'length', 'between neighbours'))), rule: 'the cloth dips to every button', setBy: 'rule', change: 'make-up.buttons' })
+  const root = given(Math.sqrt(a * a + 4 * q * q), 'length', 'between neighbours, along the cloth')
+  return figure({ id: 'buttons.fullness', label: 'Fullness for deep buttons', quantity: 'length', sum: times(given(gaps, 'count', 'spans'), minus(root, given(a, 'length', 'between neighbours, straight'))), rule: 'the cloth dips to every button: a span a takes √(a² + 4q²), pulled to a depth q', setBy: 'rule', change: 'make-up.buttons' })
 }
 
-function fittingsOf(buttons: Buttons, count: number, thickness: Figure): readonly Fitting[] {
+/** A disc twice the button wide for each of both faces, cut as a square that is trimmed round over the button. */
+function discOf({ diameterMm }: Buttons, count: number): PanelDraft {
+  const across = times(2, given(diameterMm, 'length', 'button'))
+  return stripPanel('button-disc', 'Square for a covered button', 2 * count, across, across, 'twice the button, trimmed round over it; one on each face')
+}
+
+function fittingsOf(count: number, thickness: Figure): readonly Fitting[] {
   const both = given(2 * count, 'count', 'buttons, one on each face')
   const counted = (what: string, use: Fitting['use'], amount: Figure, note: string): Fitting => ({ what, use, amount, note })
   const twine: Operand = times(given(count, 'count', 'places'), given(2, 'plain', 'doubled'), given(2, 'plain', 'there and back'), plus(thickness, given(TWINE_SPARE_MM, 'length', 'to tie')))
   return [
     counted('Buttons, covered', 'buttons', figure({ id: 'buttons.count', label: 'Buttons', quantity: 'count', sum: both, rule: 'one on each face at every place' }), 'buttons through the block: the cover cannot be washed'),
     counted('Button twine', 'twine', figure({ id: 'buttons.twine', label: 'Button twine', quantity: 'length', sum: twine, rule: '2 x (thickness + 300 mm) at each place, doubled' }), ''),
-    counted('Discs of cloth for the buttons', null, figure({ id: 'buttons.disc', label: 'Diameter of a disc', quantity: 'length', line: 'cut', sum: times(2, given(buttons.diameterMm, 'length', 'button')), rule: 'twice the button' }), `${2 * count} of them`),
   ]
 }

@@ -1,11 +1,12 @@
 import type { Grip, Handles, Side, Ties, Trims, Vents } from '../../../contract/index.ts'
 import { edgeLength, onEdge, type Point } from '../../outline/index.ts'
-import type { Solid } from '../../seat/index.ts'
-import { entered, figure, given, minus, plus, times, type Figure, type Operand } from '../../working/index.ts'
+import type { CushionSize, Solid } from '../../seat/index.ts'
+import { figure, given, minus, plus, times, type Operand } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Fitting } from '../cover.ts'
 import type { Mark } from '../panel.ts'
-import { rectanglePanel, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
+import type { PanelDraft } from '../parts/index.ts'
+import { stripPanel } from './strip-panel.ts'
 
 export interface TrimPlan {
   readonly panels: readonly PanelDraft[]
@@ -23,13 +24,6 @@ export function planTrims(trims: Trims, solid: Solid, allowances: Allowances): T
 
 /** Evenly along a side, the first and last a sixth from its ends; a single one in the middle. */
 const along = (side: Side, count: number, kind: Mark['kind'], label: string): TrimPlan['marks'] => Array.from({ length: count }, (_, i) => ({ side, share: count === 1 ? 0.5 : 1 / 6 + ((2 / 3) * i) / (count - 1), kind, label }))
-
-const raw = (name: string, allowance: Figure): EdgeDraft => ({ name, treatment: 'hem', allowances: [allowance] })
-const nothing = entered({ id: 'trim.none', label: 'Nothing', quantity: 'length', value: 0, rule: 'the size is the cut size' })
-
-function stripPanel(id: string, name: string, times_: number, length: Operand, width: Operand, rule: string): PanelDraft {
-  return { ...rectanglePanel({ id, name, role: 'trim', cloth: 'face', isSeen: true, rule }, length, width, ['below', 'end', 'above', 'start'].map((e) => raw(e, nothing))), times: times_ }
-}
 
 /** Folded to the middle and edge-stitched: four times the finished width; turned out: twice it and a seam. */
 function tiesOf(ties: Ties, allowances: Allowances): TrimPlan {
@@ -58,12 +52,30 @@ const ventsOf = ({ side, count }: Vents): TrimPlan => ({
   marks: along(side, count, 'vent', 'vent'),
 })
 
+/** Whether what keeps a cushion from slipping leaves room for itself on its base. */
+export function gripFits(grip: Grip, { width, depth }: CushionSize): boolean {
+  switch (grip.kind) {
+    case 'none':
+      return true
+    case 'hook-and-loop':
+      return depth.value > 2 * GRIP_CLEAR_MM
+    case 'non-slip':
+      return 2 * grip.insetMm < Math.min(width.value, depth.value)
+    default:
+      return grip satisfies never
+  }
+}
+
+/** Hook and loop ends so far from the front and the back edge. */
+const GRIP_CLEAR_MM = 50
+
 function gripOf(grip: Grip, solid: Solid): TrimPlan | null {
+  if (!gripFits(grip, solid)) return null
   switch (grip.kind) {
     case 'none':
       return null
     case 'hook-and-loop': {
-      const length = figure({ id: 'trim.grip', label: 'Hook and loop on the base', quantity: 'length', sum: times(given(grip.strips, 'count', 'strips'), minus(solid.depth, given(100, 'length', 'short of front and back'))), rule: 'front to back, 50 mm short of both edges' })
+      const length = figure({ id: 'trim.grip', label: 'Hook and loop on the base', quantity: 'length', sum: times(given(grip.strips, 'count', 'strips'), minus(solid.depth, given(2 * GRIP_CLEAR_MM, 'length', 'short of front and back'))), rule: 'front to back, short of both edges' })
       return { panels: [], fittings: [{ what: `Hook and loop on the base, ${grip.tapeMm} mm`, use: 'tape', amount: length, note: 'loop side on the cover' }], marks: [] }
     }
     case 'non-slip': {

@@ -47,6 +47,8 @@ export interface BlockToCut {
   readonly count: number
   readonly block: Solid
   readonly layers: readonly SettledLayer[]
+  /** Built up of whole sheets of this thickness, as many as reach its height; null: of as few sheets as make each layer. */
+  readonly sheetMm?: number | null
 }
 
 /** Takes a block apart into what comes out of sheets: layers, the sheets of each layer, and the parts that joins make of those. */
@@ -64,7 +66,7 @@ export function partsOf(block: BlockToCut, cutting: Cutting, use: Use): BlockPar
   })
   const between = slices.slice(1).reduce((sum, s) => sum + areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)), 0)
   const atJoins = slices.reduce((sum, s) => sum + (s.joins.across.length * block.block.depth.value + s.joins.deep.length * block.block.width.value) * s.thicknessMm * (cutting.joint === 'scarf' ? Math.SQRT2 : 1), 0)
-  return { parts, slices, unmade: unmadeOf(block.layers, cutting), gluedMm2: between + atJoins }
+  return { parts, slices, unmade: unmadeOf(block, cutting), gluedMm2: between + atJoins }
 }
 
 /** Thicknesses that a layer can be built from: sheets sold, and pieces of the same grade in stock. */
@@ -78,11 +80,11 @@ export const stockOf = (grade: Grade, thicknessMm: number, { stock }: Cutting): 
 
 const leansOf = (block: Solid): readonly number[] => block.edges.map((e) => e.leanRad)
 
-function slicesOf({ block, layers }: BlockToCut, cutting: Cutting, use: Use): readonly Slice[] {
+function slicesOf({ block, layers, sheetMm = null }: BlockToCut, cutting: Cutting, use: Use): readonly Slice[] {
   const slices: Slice[] = []
   let fromMm = 0
   layers.forEach(({ grade, thicknessMm: layerMm }, layer) => {
-    for (const thicknessMm of sheetsOf(layerMm, grade, cutting)) {
+    for (const thicknessMm of sheetMm === null ? sheetsOf(layerMm, grade, cutting) : Array<number>(Math.ceil(layerMm / sheetMm - 1e-9)).fill(sheetMm)) {
       const box = boxOf(needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm))
       const need = { width: box.maxX - box.minX, depth: box.maxY - box.minY }
       const joins = isOrderedWhole(cutting) ? NO_JOINS : planJoins(block, need, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
@@ -101,8 +103,9 @@ function sheetsOf(layerMm: number, grade: Grade, cutting: Cutting): readonly num
   return made.length > 0 ? made : [layerMm]
 }
 
-const unmadeOf = (layers: readonly SettledLayer[], cutting: Cutting): BlockParts['unmade'] =>
-  (isOrderedWhole(cutting) ? [] : layers).flatMap(({ grade, thicknessMm }, layer) => {
+const unmadeOf = ({ layers, sheetMm = null }: BlockToCut, cutting: Cutting): BlockParts['unmade'] =>
+  (isOrderedWhole(cutting) ? [] : layers).flatMap(({ grade, thicknessMm: layerMm }, layer) => {
+    const thicknessMm = sheetMm ?? layerMm
     const offered = offeredFor(grade, cutting)
     return stackFor(thicknessMm, offered).length > 0 ? [] : [{ layer, wantedMm: thicknessMm, nearestMm: nearestStack(thicknessMm, offered) }]
   })

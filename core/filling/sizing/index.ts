@@ -1,3 +1,4 @@
+export { directionWarnings, FIT_CAUSES, fitByDirection, type DirectionFit, type FitCause } from './by-direction.ts'
 export { compareSchools, expectedSize, type SchoolEffect } from './compare-schools.ts'
 export { fitOf, fitWarnings, middleOfRight, verdictOf, type Fit, type FitVerdict } from './fit.ts'
 export { NOTICED_MM, seatHeight, type SeatHeight } from './height.ts'

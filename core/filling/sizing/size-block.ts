@@ -44,8 +44,8 @@ export function sizeBlock(cushion: Solid, { school, wadding, firmness, seam }: S
     case 'snug-cover': {
       const block = named('block', cushion, cushion, 'snug cover: the block fills the seat')
       const less = (of: Figure) => minus(of, times(given(2, 'count', 'sides'), seam))
-      const cover = named('cover', cushion, { width: less(cushion.width), depth: less(cushion.depth), thickness: cushion.thickness }, 'snug cover: plates are cut with no allowance added; the boxing keeps its height, where the same millimetres would be far too much')
-      return { block, wrapped: wrap(block), cover, reason: 'The plates are cut at the seat size with no allowance, so the cover squeezes.' }
+      const cover = named('cover', cushion, { width: less(cushion.width), depth: less(cushion.depth), thickness: less(cushion.thickness) }, 'snug cover: all is cut with no allowance added, so that it finishes smaller by both seams, in thickness as well')
+      return { block, wrapped: wrap(block), cover, reason: 'The cover is cut at the seat size with no allowance, so it squeezes.' }
     }
     case 'wrap-then-measure': {
       const block = named('block', cushion, cushion, 'wrap then measure: the bare block is the finished size')

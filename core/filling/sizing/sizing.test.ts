@@ -4,6 +4,7 @@ import type { SizingSchool, Wadding } from '../../../contract/index.ts'
 import { newSeat } from '../../job/index.ts'
 import { keepersBench } from '../../shop/index.ts'
 import { boxSolid, foamJob, worked } from '../../testing/jobs.ts'
+import { usualMakeUp } from '../../cover/index.ts'
 import { entered, sayWorking } from '../../working/index.ts'
 import { compareSchools, firmnessOf, seatHeight, sizeBlock, usualWadding, verdictOf, wrapStrip, type Firmness } from '../index.ts'
 
@@ -53,7 +54,7 @@ describe('the full block', () => {
     const { sum } = sized(full).block.width
     expect(sum.kind).toBe('sum')
     const oversize = sum.kind === 'sum' && sum.terms[1]!.of
-    expect(oversize && oversize.kind === 'figure' && sayWorking(oversize.figure, 'mm')).toBe('the smaller of 25 and the larger of 6 and 600 × 2 % = 12 mm')
+    expect(oversize && oversize.kind === 'figure' && sayWorking(oversize.figure, 'mm')).toBe('the smaller of 25 and (the larger of 6 and 600 × 2 %) = 12 mm')
   })
 
   it('is never smaller than its cover nor more than 25 mm larger', () => {
@@ -77,10 +78,10 @@ describe('the other schools', () => {
     expect(values(cover)).toEqual([600, 500, 80])
   })
 
-  it('snug cover: plates 2 x 12 smaller, the boxing as high as before', () => {
+  it('snug cover: 2 x 12 smaller, in thickness as well', () => {
     const { block, cover } = sized({ kind: 'snug-cover' })
     expect(values(block)).toEqual([600, 500, 80])
-    expect(values(cover)).toEqual([576, 476, 80])
+    expect(values(cover)).toEqual([576, 476, 56])
     expect(sayWorking(cover.width, 'mm')).toBe('600 − 2 × 12 = 576 mm net')
   })
 
@@ -181,4 +182,38 @@ it('a corner rounded by just the seam allowance is sharp on a snug cover, and th
   expect([design!.cover.solid.outline.length, design!.cover.solid.edges.map((e) => e.name)]).toEqual([4, ['near', 'right', 'far', 'left']])
   expect(design!.checks.flatMap((c) => c.faults)).toEqual([])
   expect(plan.warnings.map((w) => w.code)).not.toContain('cover-outline-lost')
+})
+
+describe('fit by direction', () => {
+  const snug = () => {
+    const job = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' }, wadding: null }), { ...keepersBench(), seat: { ...newSeat('singles', 680, 545, 76, 1), clearanceMm: 0 } })
+    return worked({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 6 } } })
+  }
+  const directions = (plan: ReturnType<typeof snug>) => {
+    const { filling } = plan.designs[0]!
+    return filling.kind === 'foam' ? filling.directions : []
+  }
+
+  it('680 x 545 x 76 without allowance, s 6, finishes 668 x 533 x 64: 1.8, 2.2 and 15.8 % short; the thickness is warned of', () => {
+    const plan = snug()
+    expect(directions(plan).map((d) => [d.finished.value, d.overFilling.by.value, Number((d.overFilling.share.value * 100).toFixed(1)), d.causes])).toEqual([
+      [668, -12, -1.8, ['allowance-left-out']],
+      [533, -12, -2.2, ['allowance-left-out']],
+      [64, -12, -15.8, ['allowance-left-out']],
+    ])
+    expect(plan.warnings.flatMap((w) => (w.code === 'squeezed-much' ? [w.way] : []))).toEqual(['thickness'])
+    // Cut at the seat's own sizes, boxing at its height: nothing is added.
+    expect(plan.cutList.find((l) => l.what === 'Front boxing')!.height.value).toBe(76)
+  })
+
+  it('a border drawn to the thickness is short by its seam, and both girths are', () => {
+    const capped = (school: 'drawn-to-thickness' | 'full-depth') => worked({ ...keepersBench(), cloth: { ...keepersBench().cloth, match: { kind: 'none' } }, seat: { ...newSeat('singles', 600, 500, 100, 1), clearanceMm: 0 }, makeUp: { ...usualMakeUp('capped'), construction: { kind: 'capped', school } } })
+    const [drawn, full] = [capped('drawn-to-thickness'), capped('full-depth')]
+    expect(directions(drawn)[2]).toMatchObject({ finished: { value: 88 }, overSeat: { by: { value: -12 } }, causes: ['extra-thickness', 'border-drawn'] })
+    expect(directions(full)[2]!.finished.value).toBe(100)
+    const across = (plan: ReturnType<typeof snug>) => (plan.designs[0]!.filling.kind === 'foam' ? plan.designs[0]!.filling.fit.across.value : NaN)
+    // (612 + 100) / (600 + 100) against (612 + 100) / (600 + 88): both sides are a seam lower.
+    expect(across(full)).toBeCloseTo(712 / 700 - 1, 9)
+    expect(across(drawn)).toBeCloseTo(712 / 688 - 1, 9)
+  })
 })

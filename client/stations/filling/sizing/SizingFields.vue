@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { SizingSchool, Wadding } from '../../../../contract/index.ts'
-import { SCHOOL_KINDS, usualSchool, usualWadding, wrapStrip } from '../../../../core/filling/index.ts'
-import { formatLength, unitName } from '../../../../core/units/index.ts'
+import { FIT_CAUSES, SCHOOL_KINDS, usualSchool, usualWadding, wrapStrip } from '../../../../core/filling/index.ts'
+import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../../../core/units/index.ts'
 import AmountField from '../../../ui/AmountField.vue'
 import ChoiceButtons from '../../../ui/ChoiceButtons.vue'
 import CountField from '../../../ui/CountField.vue'
@@ -18,6 +18,10 @@ const school = computed(() => foam.value.school)
 const wadding = computed(() => foam.value.wadding)
 const sizing = computed(() => plan.value.sizing)
 const strip = computed(() => (wadding.value ? wrapStrip(sizing.value.block, wadding.value) : null))
+const WAYS = { width: 'Width', depth: 'Depth', thickness: 'Thickness' } as const
+const plusSign = (value: number) => (value > 0 ? '+' : '−')
+const signed = (mm: number) => `${plusSign(mm)}${formatLengthWithUnit(Math.abs(mm), units.value)}`
+const signedShare = (share: number) => `${plusSign(share)}${trimmed(Math.abs(share) * 100, 1)} %`
 const FACES = ['top', 'bottom', 'front', 'back'] as const
 
 const setSchool = (next: SizingSchool, says: string, key: string | null = null) => change(says, (f) => ({ ...f, school: next }), key)
@@ -87,6 +91,14 @@ function measure(): void {
       <tr v-if="wadding"><th scope="row">Wrapped</th><td><FigureValue :figure="sizing.wrapped.width" bare unitless /> x <FigureValue :figure="sizing.wrapped.depth" bare unitless /> x <FigureValue :figure="sizing.wrapped.thickness" /></td></tr>
       <tr><th scope="row">Cover</th><td><FigureValue :figure="sizing.cover.width" bare unitless /> x <FigureValue :figure="sizing.cover.depth" bare unitless /> x <FigureValue :figure="sizing.cover.thickness" /></td></tr>
       <tr><th scope="row">Fit</th><td><FigureValue :figure="plan.fit.across" /> across, {{ plan.fit.verdict.across }}; <FigureValue :figure="plan.fit.frontToBack" /> front to back, {{ plan.fit.verdict.frontToBack }}</td></tr>
+      <tr v-for="d in plan.directions" :key="d.way">
+        <th scope="row">{{ WAYS[d.way] }}</th>
+        <td>
+          <FigureValue :figure="d.finished" />: <template v-if="Math.abs(d.overFilling.by.value) < 0.05">as the filling</template><template v-else>{{ signed(d.overFilling.by.value) }} ({{ signedShare(d.overFilling.share.value) }}) against the filling</template>,
+          <template v-if="Math.abs(d.overSeat.by.value) < 0.05">as the seat</template><template v-else>{{ signed(d.overSeat.by.value) }} ({{ signedShare(d.overSeat.share.value) }}) against the seat</template>
+          <div v-if="d.causes.length > 0" class="quiet">{{ d.causes.map((c) => FIT_CAUSES[c]).join(', ') }}</div>
+        </td>
+      </tr>
       <tr v-if="strip"><th scope="row">Wadding, each layer</th><td>{{ formatLength(strip.widthMm, units) }} x {{ formatLength(strip.lengthMm, units) }} {{ unitName(units) }}, round front to back</td></tr>
     </tbody>
   </table>
