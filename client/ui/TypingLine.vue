@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { JOB_LIMITS, type Job, type Seat } from '../../contract/index.ts'
 import type { Edit } from '../../core/job/index.ts'
-import { readTyped, typingWords } from '../../core/typing/index.ts'
+import { readTyped, typingWords, type Asked, type Typed } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 
@@ -19,8 +19,11 @@ const typed = computed(() => readTyped(text.value, { job: props.job, units: prop
 const echo = computed(() => {
   if (text.value.trim() === '') return said.value
   if (!typed.value.ok) return ''
-  return typed.value.value.kind === 'seat' ? typed.value.value.says : typed.value.value.edit.says
+  const { value } = typed.value
+  return value.kind === 'ask' ? value.says : value.kind === 'seat' ? value.says : value.edit.says
 })
+/** Readings to choose from, once Enter was pressed on a line that may be a slip. */
+const question = ref<Asked | null>(null)
 
 function enter(): void {
   if (text.value.trim() === '?') {
@@ -33,6 +36,12 @@ function enter(): void {
     return
   }
   const { value } = typed.value
+  if (value.kind === 'ask') question.value = value
+  else take(value)
+}
+
+function take(value: Typed): void {
+  question.value = null
   said.value = `Understood: ${value.kind === 'seat' ? value.says : value.edit.says}`
   text.value = ''
   if (value.kind === 'seat') emit('seat', value.seat, value.says, value.units)
@@ -44,9 +53,13 @@ defineExpose({ focus: () => field.value?.focus() })
 
 <template>
   <form class="typing-line no-print" @submit.prevent="enter">
-    <input ref="field" v-model="text" :placeholder="placeholder" aria-label="Type what you want" autocomplete="off" spellcheck="false" @input="failed = false" />
+    <input ref="field" v-model="text" :placeholder="placeholder" aria-label="Type what you want" autocomplete="off" spellcheck="false" @input="((failed = false), (question = null))" />
     <output :class="{ failed }" aria-live="polite">{{ failed ? said : echo }}</output>
     <button type="button" class="plain-button" @click="emit('help')">What can I type?</button>
+    <div v-if="question" class="asked" role="group" :aria-label="question.says">
+      <button v-for="r in question.readings" :key="r.says" type="button" class="plain-button" @click="take(r.typed)">{{ r.says }}</button>
+      <button type="button" class="plain-button" @click="((question = null), field?.focus())">Neither</button>
+    </div>
   </form>
 </template>
 
@@ -74,6 +87,15 @@ input {
 
 input::placeholder {
   color: #6d706c;
+}
+
+/* Above the line, so that nothing under it moves. */
+.asked {
+  grid-column: 1 / -1;
+  grid-row: 1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 
 output {

@@ -29,7 +29,7 @@ export function readAngle(text: string, least: number, most: number): Read<numbe
 
 /** Sizes with x between them, one for each name. */
 export function readSizes(text: string, whats: readonly string[], word: string, example: string, units: LengthUnit, limits: TypingLimits): Read<readonly number[]> {
-  const texts = text.trim() === '' ? [] : text.split(/\s*[x×*]\s*/i)
+  const texts = text.trim() === '' ? [] : allInLastUnit(text.split(/\s*[x×*]\s*/i))
   if (texts.length !== whats.length) return fail({ code: 'sizes', word, found: texts.filter((t) => t !== '').length, wanted: whats.length, example })
   const values: number[] = []
   for (const [i, what] of whats.entries()) {
@@ -39,6 +39,15 @@ export function readSizes(text: string, whats: readonly string[], word: string, 
   }
   return ok(values)
 }
+
+/** A unit after the last number alone is that of all of them: `200 x 60 x 6 cm`. */
+export function allInLastUnit(texts: readonly string[]): readonly string[] {
+  const unit = LAST_UNIT.exec(texts.at(-1) ?? '')?.[1]
+  const isBare = (text: string) => !/[a-z"']/i.test(text)
+  return unit && texts.slice(0, -1).every(isBare) ? texts.map((text, i) => (i === texts.length - 1 ? text : `${text} ${unit}`)) : texts
+}
+
+const LAST_UNIT = /\d\s*(mm|cm|m|inches|inch|in|"|feet|foot|ft|')\s*$/i
 
 /** Nobody says fractions of a millimetre: a bare fraction, or inches after the last size, makes the line one in inches. */
 export function saidUnits(sizes: string, units: LengthUnit): LengthUnit {

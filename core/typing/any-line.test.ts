@@ -36,7 +36,9 @@ const line = fc.oneof(
 function after(job: Job, text: string): Job {
   const typed = readTyped(text, { job, units: job.units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: JOB_LIMITS })
   if (!typed.ok) return job
-  const read = readJob(typed.value.kind === 'seat' ? { ...job, seat: typed.value.seat } : typed.value.edit.apply(job))
+  // Where it is asked what was meant, the first reading is the line as it stands.
+  const value = typed.value.kind === 'ask' ? typed.value.readings[0]!.typed : typed.value
+  const read = readJob(value.kind === 'seat' ? { ...job, seat: value.seat } : value.edit.apply(job))
   // What the line took, the job file takes too: else the maker would read of paths in a document.
   if (!read.ok) throw new Error(`${text}: ${read.faults[0]!.path} ${read.faults[0]!.message}`)
   return read.value

@@ -29,6 +29,13 @@ export type Typed =
   | { readonly kind: 'seat'; readonly seat: Seat; readonly units: LengthUnit; readonly says: string }
   | { readonly kind: 'edit'; readonly edit: Edit }
 
+/** What could be meant, to be chosen from, where a line may be a slip of unit or of the keys. */
+export interface Asked {
+  readonly kind: 'ask'
+  readonly says: string
+  readonly readings: readonly { readonly says: string; readonly typed: Typed }[]
+}
+
 export type TypingFailure =
   | { readonly code: 'empty' }
   /** Bedding for infants is not made here. */

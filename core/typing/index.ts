@@ -1,5 +1,6 @@
-export type { Typed, TypingContext, TypingFailure } from './failure.ts'
+export { readTyped } from './asking.ts'
+export type { Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 export { GRAMMAR } from './grammar.ts'
 export { withCorner, withEdge } from './shape-edits.ts'
-export { readTyped, withCount } from './typing.ts'
+export { withCount } from './typing.ts'
 export { typingWords } from './words.ts'

@@ -3,7 +3,7 @@ import { setReadings, setSeat } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { footingOf, PLAIN_EDGE, shapeSeat, slotsOf } from '../seat/index.ts'
 import { formatLengthWithUnit } from '../units/index.ts'
-import { readAngle, readLength, readPositive, readSizes, splitReadings } from './amounts.ts'
+import { allInLastUnit, readAngle, readLength, readPositive, readSizes, splitReadings } from './amounts.ts'
 import { chain, edit, fail, type Answer, type OpenJob, type Reader, type TypingFailure } from './failure.ts'
 
 /** Words that change the shape of the open job's seat. */
@@ -70,7 +70,7 @@ function readingsInto(label: string, values: string, context: OpenJob): Answer {
 
 function putReadings(slot: string, what: string, rest: string, { job, limits }: OpenJob): Answer {
   const found: { mm: number }[] = []
-  for (const text of splitReadings(rest)) {
+  for (const text of allInLastUnit(splitReadings(rest))) {
     const length = readPositive(text, what, job.units, limits)
     if (!length.ok) return length
     found.push({ mm: length.value })

@@ -1,7 +1,7 @@
 import type { Seat } from '../../contract/index.ts'
 import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
 import { ok } from '../result/index.ts'
-import { formatLengthWithUnit } from '../units/index.ts'
+import { formatLengthWithUnit, plainText } from '../units/index.ts'
 import { readCount, readLength } from './amounts.ts'
 import { chain, edit, fail, type AllowanceName, type Answer, type OpenJob, type Reader, type TypingContext } from './failure.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
@@ -11,8 +11,8 @@ import { readSeat, SEAT_WORDS } from './seats.ts'
 import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
 
 /** Reads one typed line into a seat for a job, or a change of the open job, said back in words. */
-export function readTyped(line: string, context: TypingContext): Answer {
-  const text = line.trim().replaceAll('−', '-')
+export function readLine(line: string, context: TypingContext): Answer {
+  const text = plainText(line).trim()
   const [, word = '', rest = ''] = /^(\S+)\s*(.*)$/.exec(text) ?? []
   const name = word.toLowerCase()
   if (name === '') return fail({ code: 'empty' })

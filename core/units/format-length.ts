@@ -24,8 +24,10 @@ export const formatLengthWithUnit = (mm: number, unit: LengthUnit): string => `$
 
 export const unitName = (unit: LengthUnit): 'mm' | 'cm' | 'in' => (isInch(unit) ? 'in' : unit === 'cm' ? 'cm' : 'mm')
 
-/** Rounds without a trailing `.0` and never writes minus nought. */
-export const trimmed = (value: number, decimals: number): string => String(Number(value.toFixed(decimals)) + 0)
+/** Rounds halves up, whatever binary fractions make of them, without a trailing `.0`; never writes minus nought. */
+export const trimmed = (value: number, decimals: number): string => String(Number((value + Math.sign(value) * HALF_UP * 10 ** -decimals).toFixed(decimals)) + 0)
+
+const HALF_UP = 1e-7
 
 function inchFraction(inches: number, parts: 8 | 16): string {
   const total = Math.round(Math.abs(inches) * parts)

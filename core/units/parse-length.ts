@@ -1,5 +1,6 @@
 import { err, ok, type Result } from '../result/index.ts'
 import { formatLength, trimmed, unitName } from './format-length.ts'
+import { plainText } from './plain-text.ts'
 import { isInch, MM_PER_INCH, type LengthUnit } from './unit.ts'
 
 export type LengthFailure =
@@ -15,11 +16,11 @@ export interface ReadLength {
 
 /**
  * Reads a length as makers say it: `23 5/8`, `23-5/8"`, `60 cm`, `600`, `4' 2 1/2"`, and sums and
- * differences such as `42+3/4`. A number without a unit takes the unit of the term's neighbour
+ * differences such as `42+3/4`; `1,250` is one thousand two hundred and fifty, `12,5` twelve and a half. A number without a unit takes the unit of the term's neighbour
  * to its right, else the shop's. A minus sets a fraction apart only right before it (`23-5/8`).
  */
 export function parseLength(text: string, shopUnit: LengthUnit): Result<ReadLength, LengthFailure> {
-  const source = text.trim().replaceAll('−', '-').replaceAll('″', '"').replaceAll('′', "'")
+  const source = plainText(text).trim()
   if (source === '') return err({ code: 'empty' })
   const terms = readTerms(source)
   if (!terms.ok) return terms
@@ -63,11 +64,14 @@ function readTerms(source: string): Result<readonly Term[], LengthFailure> {
     const amount = amountOf(match.groups!)
     if (amount === null) return err({ code: 'division-by-zero', text: source })
     const unit = match.groups!['unit']
-    terms.push({ sign, amount: amount.value, said: amount.said, unit: unit ? UNIT_OF[unit.toLowerCase()]! : null })
+    terms.push({ sign, amount: amount.value, said: amount.said, unit: unit ? UNIT_OF[unit.toLowerCase()]! : isSideBySide ? 'in' : null })
     rest = rest.slice(match[0].length).trimEnd()
   }
   return ok(terms)
 }
+
+/** Three figures after a comma part thousands: nobody says a length to the thousandth. */
+const THOUSANDS = /^[1-9]\d{0,2},\d{3}$/
 
 function amountOf(part: Record<string, string | undefined>): { value: number; said: string } | null {
   const top = part['top'] ?? part['loneTop']
@@ -77,7 +81,8 @@ function amountOf(part: Record<string, string | undefined>): { value: number; sa
     const whole = part['whole']
     return { value: Number(whole ?? 0) + Number(top) / Number(bottom), said: `${whole ? `${whole} ` : ''}${top}/${bottom}` }
   }
-  const value = Number(part['decimal']!.replace(',', '.'))
+  const figures = part['decimal']!
+  const value = Number(THOUSANDS.test(figures) ? figures.replace(',', '') : figures.replace(',', '.'))
   return { value, said: trimmed(value, 6) }
 }
 

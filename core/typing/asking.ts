@@ -1,0 +1,99 @@
+import type { Job, Seat } from '../../contract/index.ts'
+import { ok, type Result } from '../result/index.ts'
+import { slotsOf, valueOf } from '../seat/index.ts'
+import { formatLengthWithUnit, isInch, plainText, type LengthUnit } from '../units/index.ts'
+import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
+import { readLine } from './typing.ts'
+
+/**
+ * Reads one typed line, and asks where it may be a slip: a fraction in a metric job, a size that no cushion has, a comma
+ * that may part thousands, readings or tenths. Each reading that makes a cushion is offered in words.
+ */
+export function readTyped(line: string, context: TypingContext): Result<Typed | Asked, TypingFailure> {
+  const text = plainText(line).trim()
+  const literal = readLine(text, context)
+  if (COMMA.test(text)) return commaRead(text, literal, context)
+  const doubt = literal.ok ? doubtOf(text, literal.value, context) : literal.error.code === 'length' && literal.error.why === 'too-long' ? 'That is larger than anything a cushion has' : null
+  if (doubt === null) return literal
+  const others = inOtherUnits(text, context).filter(({ answer }) => answer.ok && doubtOf('', answer.value, context) === null)
+  if (!literal.ok && others.length === 0) return literal
+  return ok(asked(doubt, [{ answer: literal }, ...others, ...(others.length === 0 ? tenthOf(text, context) : [])]))
+}
+
+/** `1,250` and `470,469`; other commas are decimal or part a list. */
+const COMMA = /(?<![\d.,])[1-9]\d{0,2},\d{3}(?![\d.,])/g
+
+interface Reading {
+  readonly answer: Answer
+}
+
+function commaRead(text: string, literal: Answer, context: TypingContext): Result<Typed | Asked, TypingFailure> {
+  // Lists of points and tapes are parted by commas.
+  if (/^(points|taped)\b/i.test(text)) return literal
+  const ways = [text.replace(COMMA, (n) => n.replace(',', '')), text.replace(COMMA, (n) => n.replace(',', ', ')), text.replace(COMMA, (n) => n.replace(',', '.'))]
+  const sound = ways.map((way) => ({ answer: readLine(way, context) })).filter(({ answer }) => answer.ok && doubtOf('', answer.value, context) === null)
+  const different = sound.filter((r, i) => sound.findIndex((q) => saysOf(q) === saysOf(r)) === i)
+  if (different.length === 0) return literal
+  return different.length === 1 ? different[0]!.answer : ok(asked('A comma may part thousands, readings or tenths', different))
+}
+
+const UNITS: readonly LengthUnit[] = ['mm', 'cm', 'inch-8']
+
+/** The line as if its numbers without a unit were said in another. */
+const inOtherUnits = (text: string, context: TypingContext): readonly Reading[] => {
+  const own = context.job?.units ?? context.units
+  return UNITS.filter((units) => units !== own && !(isInch(units) && isInch(own))).map((units) => ({ answer: readLine(text, { ...context, units, job: context.job && { ...context.job, units } }) }))
+}
+
+/** An allowance said ten times too large. */
+function tenthOf(text: string, context: TypingContext): readonly Reading[] {
+  const shorter = text.replace(/^(\S+\s+\d+)0(\s*\S*)$/, '$1$2')
+  return shorter === text ? [] : [{ answer: readLine(shorter, context) }]
+}
+
+function asked(doubt: string, readings: readonly Reading[]): Asked {
+  const offered = readings.flatMap(({ answer }) => (answer.ok ? [{ says: wordsOf(answer.value), typed: answer.value }] : []))
+  return { kind: 'ask', says: `${doubt}. Which is meant?`, readings: offered }
+}
+
+const wordsOf = (typed: Typed): string => (typed.kind === 'seat' ? typed.says : typed.edit.says)
+const saysOf = ({ answer }: Reading): string => (answer.ok ? wordsOf(answer.value) : '')
+
+/** Sizes that are hardly meant, by the trade: narrower, thinner or thicker than any cushion, an allowance wider than any. */
+const NARROWEST_MM = 150
+const THINNEST_MM = 12
+const THICKEST_MM = 400
+const WIDEST_ALLOWANCE_MM = 40
+
+/** Why a line may be a slip, in words; null where it is not. */
+function doubtOf(text: string, typed: Typed, context: TypingContext): string | null {
+  const units = context.job?.units ?? context.units
+  if (typed.kind === 'seat') return sizeDoubt(null, typed.seat, typed.units)
+  if (!context.job) return null
+  if (!isInch(units) && hasBareFraction(text)) return 'Nobody says fractions of a millimetre'
+  const after = typed.edit.apply(context.job)
+  return sizeDoubt(context.job.seat, after.seat, units) ?? allowanceDoubt(context.job, after)
+}
+
+const hasBareFraction = (text: string): boolean => /\d\/\d/.test(text) && !/\d\s*(mm|cm|m|inches|inch|in|"|feet|foot|ft|')(?![a-z])/i.test(text)
+
+function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit): string | null {
+  const was = new Map(before ? slotsOf(before).map((s) => [s.slot, valueOf(s.dimension)]) : [])
+  for (const { slot, label, dimension } of slotsOf(after)) {
+    const mm = valueOf(dimension)
+    if (was.get(slot) === mm) continue
+    const said = formatLengthWithUnit(mm, units)
+    if (slot === 'thickness') {
+      if (mm < THINNEST_MM) return `No cushion is only ${said} thick`
+      if (mm > THICKEST_MM) return `Few cushions are ${said} thick`
+    } else if (WIDTHS.has(slot) && mm < NARROWEST_MM) return `No cushion is only ${said} wide (${label.toLowerCase()})`
+  }
+  return null
+}
+
+const WIDTHS: ReadonlySet<string> = new Set(['width', 'near', 'length', 'lengthA', 'lengthB', 'chord', 'radius'])
+
+function allowanceDoubt(before: Job, after: Job): string | null {
+  const [was, is] = [before.allowances.overrides.seamMm, after.allowances.overrides.seamMm]
+  return is !== undefined && is !== was && is > WIDEST_ALLOWANCE_MM ? `An allowance of ${formatLengthWithUnit(is, after.units)} is wider than any` : null
+}
