@@ -1,5 +1,5 @@
-import type { ClothChoice, MakeUp } from '../../contract/index.ts'
-import { at, boxOf } from '../outline/index.ts'
+import type { ClothChoice, MakeUp, Side } from '../../contract/index.ts'
+import { at, boxOf, type Point } from '../outline/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
@@ -20,6 +20,7 @@ import { planPiping } from './piping/piping.ts'
 import type { Refusal } from './recipe.ts'
 import { lettered, type Seam } from './seam.ts'
 import { planButtons, type ButtonPlan } from './trims/buttons.ts'
+import { tiePlace } from './trims/tie-place.ts'
 import { markOnSide, planTrims, type TrimPlan } from './trims/trims.ts'
 import { ventPlace } from './trims/vent-place.ts'
 
@@ -48,7 +49,8 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const topPatch = draft.value.patches.find((p) => p.panel === top?.id)
   const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
   const reserve = trims.trimReserveMm > 0 ? entered({ id: 'cover.reserve', label: 'Left to trim', quantity: 'length', value: trims.trimReserveMm, rule: 'on one end of each strip', setBy: 'job', change: 'make-up.reserve' }) : null
-  const drafts = [...draft.value.panels, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...marksOn(p, trim, draft.value), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
+  const sewnOn = placed(trim, draft.value, solid)
+  const drafts = [...draft.value.panels, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...sewnOn.flatMap((m) => (m.panel === p.id ? [m.mark] : [])), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
   const seams = lettered(draft.value.seams)
   const sewnUp: SewnUp = { ...draft.value, panels: drafts, solid }
   const finished = drafts.map((p) => {
@@ -91,14 +93,18 @@ function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly Closure
   return draft.closures.map((c) => ({ ...c, seam: c.seam ? seams[draft.seams.indexOf(c.seam)]!.letter : null }))
 }
 
-/** Ties and handles are marked on every seen plate or blank that has their side; vents on the boxing that is sewn there, where it has any. */
-function marksOn(panel: PanelDraft, trim: TrimPlan, draft: CoverDraft): readonly Mark[] {
+/** Each tie and handle is marked once, where it is caught; each vent on the boxing, or on the plate where a zip runs in that. */
+function placed(trim: TrimPlan, draft: CoverDraft, solid: Solid): readonly { readonly panel: string; readonly mark: Mark }[] {
   return trim.marks.flatMap(({ side, share, kind, label }) => {
-    const vent = kind === 'vent' ? ventPlace(draft, side, share) : null
-    if (vent) return vent.panel === panel.id ? [{ kind, label, path: [vent.at] }] : []
-    const p = markOnSide(panel, side, panel.id.startsWith('bottom') ? 1 - share : share)
-    return p ? [{ kind, label, path: [p] }] : []
+    const found = kind === 'vent' ? (ventPlace(draft, side, share) ?? onTop(draft, side, share)) : tiePlace(draft, solid, side, share)
+    return found ? [{ panel: found.panel, mark: { kind, label, path: [found.at] } }] : []
   })
+}
+
+function onTop({ panels }: CoverDraft, side: Side, share: number): { readonly panel: string; readonly at: Point } | null {
+  const panel = panels.find((p) => p.edges.some((e) => e.side === side))
+  const found = panel && markOnSide(panel, side, share)
+  return found ? { panel: panel.id, at: found } : null
 }
 
 function withFullness(growth: Growth, panel: PanelDraft, buttons: ButtonPlan | null): Growth {

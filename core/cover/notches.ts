@@ -48,11 +48,15 @@ const TURN_RAD = Math.PI / 12
 /** A mark that falls on the panel's own corner needs no notch there: the corner is the mark. */
 function put(marks: Map<string, Notch[]>, panel: Panel, on: Stretch, place: number, letter: string): void {
   const length = finishedEdgeLength(panel, on.edge)
-  if (place < CORNER_MM || place > length - CORNER_MM) return
+  const i = edgeIndex(panel, on.edge)
+  if ((place < CORNER_MM && isCorner(panel, i)) || (place > length - CORNER_MM && isCorner(panel, (i + 1) % panel.edges.length))) return
   marks.get(panel.id)!.push({ letter, edge: on.edge, atMm: place })
 }
 
 const CORNER_MM = 1
+
+/** Where an edge only changes its allowance there is no corner to see. */
+const isCorner = (panel: Panel, i: number): boolean => Math.abs(turnAt(panel.finished, i)) > 1e-4 || panel.edges[i]!.treatment === panel.edges[(i + panel.edges.length - 1) % panel.edges.length]!.treatment
 
 /** How deep a notch is cut into its edge: as the book says, but never past half of the allowance. */
 export const notchDepth = (panel: Panel, notch: Notch, bookMm: number): number => Math.min(bookMm, panel.edges[edgeIndex(panel, notch.edge)]!.allowance.value / 2)

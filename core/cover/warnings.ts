@@ -11,7 +11,7 @@ import type { Cover } from './cover.ts'
 import { leastAllowance } from './finishing.ts'
 import { MOST_TAKEN_FOR_STRETCH } from './growth.ts'
 import { clothFor } from './on-the-roll.ts'
-import { openingNeed } from './opening.ts'
+import { openingVerdict } from './opening.ts'
 import type { Panel } from './panel.ts'
 import { leastBend, stripWidthOf } from './piping/piping.ts'
 import type { Refusal } from './recipe.ts'
@@ -25,7 +25,7 @@ export function coverWarnings(job: Job, allowances: Allowances, cover: Cover, fi
   return [
     ...checks.flatMap((c) => c.faults.map((detail): Warning => ({ station: 'pieces', level: 'stop', code: 'check-failed', check: c.name, detail }))),
     ...cover.panels.flatMap(panelDoubts),
-    ...openingDoubts(cover, filling),
+    ...openingDoubts(job, cover, filling),
     ...pipingDoubts(cover, filling, allowances.seamMm, job.units),
     ...clothDoubts(job),
     ...trimDoubts(job, allowances.seamMm.value, cover),
@@ -45,12 +45,16 @@ function panelDoubts(panel: Panel): readonly Warning[] {
   return warnings
 }
 
-function openingDoubts(cover: Cover, filling: FillingPlan): readonly Warning[] {
+function openingDoubts({ makeUp, filling: chosen }: Job, cover: Cover, filling: FillingPlan): readonly Warning[] {
   const opening = cover.closures.find((c) => c.choice.kind !== 'fixed')
-  const need = openingNeed(filling.sizing, filling.kind === 'foam' ? filling.firmness : 'soft')
-  const poured = filling.kind === 'loose-fibre'
+  // A slip cover is pulled over from above; what is poured into a liner needs no more than a hand's width.
+  const isPassed = opening && makeUp.construction.kind !== 'cube' && !(makeUp.construction.kind === 'liner' && chosen.kind === 'loose-fibre')
+  const isFilmed = chosen.kind === 'foam' && chosen.cutting.film
   const warnings: Warning[] = []
-  if (opening && !poured && opening.lengthMm.value < need.neededMm) warnings.push({ station: 'make-up', level: 'warning', code: 'opening-too-small', opening: opening.lengthMm.value, needed: need.neededMm, packed: need.packedMm, girth: need.girthMm })
+  if (isPassed) {
+    const { goes, way, neededMm, packedMm, girthMm } = openingVerdict({ choice: opening.choice, lengthMm: opening.lengthMm.value }, filling, isFilmed)
+    if (!goes) warnings.push({ station: 'make-up', level: 'warning', code: 'opening-too-small', closure: opening.choice.kind, way, opening: opening.lengthMm.value, needed: neededMm, packed: packedMm, girth: girthMm })
+  }
   const lap = opening?.lap
   const most = cover.figures.find((f) => f.id === 'cover.lapMost')
   if (lap && most && lap.value > most.value) warnings.push({ station: 'make-up', level: 'note', code: 'lap-over-limit', lap: lap.value, most: most.value })

@@ -59,5 +59,9 @@ export function saidUnits(sizes: string, units: LengthUnit): LengthUnit {
 /** Commas part readings; spaces do too, but not within `18 1/2`, `60 cm` or `4' 2"`. */
 export function splitReadings(rest: string): readonly string[] {
   if (/[,;]/.test(rest) && !/\d,\d/.test(rest)) return rest.split(/\s*[,;]\s*/)
-  return rest.match(/\d+(?:\s+|-)\d+\/\d+\S*|\S+(?:\s+(?:mm|cm|m|in|inch|inches|ft)\b)?/gi) ?? ['']
+  return rest.match(READING) ?? ['']
 }
+
+const UNIT_WORD = String.raw`(?:\s+(?:mm|cm|m|in|inch|inches|ft)\b)?`
+/** Feet and inches, a number and a fraction, or a word, each with its unit. */
+const READING = new RegExp(String.raw`\d+\s*(?:ft|feet|')\s*\d+(?:\s+\d+/\d+|\.\d+)?\s*(?:inches|inch|in|")?|\d+(?:\s+|-)\d+/\d+\S*${UNIT_WORD}|\S+${UNIT_WORD}`, 'gi')

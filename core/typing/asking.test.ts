@@ -28,6 +28,7 @@ describe('a unit after the last number is that of all', () => {
     ['seat 23⅝” x 20” x 4”', 'mm', [600.1, 508, 101.6]],
     ['seat 61 cm x 500 x 80', 'mm', [610, 500, 80]],
   ])('%s in a shop of %s', (line, units, mm) => expect(sizes(line, units)).toEqual({ asks: false, mm: [mm] }))
+  it('feet and inches are one reading', () => expect(sizes('depth 1 ft 6 1/2 1 ft 6', 'mm', 'depth')).toEqual({ asks: false, mm: [[469.9, 457.2]] }))
   it('readings too', () => expect(sizes('depth 47 46.9 cm', 'mm', 'depth')).toEqual({ asks: false, mm: [[470, 469]] }))
 })
 

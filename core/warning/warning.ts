@@ -1,4 +1,5 @@
-import type { Finishing, Load } from '../../contract/index.ts'
+import type { Closure, Finishing, Load } from '../../contract/index.ts'
+import type { WayIn } from '../cover/opening.ts'
 import type { Refusal } from '../cover/recipe.ts'
 import type { Doubt, Failure } from '../filling/choice/index.ts'
 import type { FitCause } from '../filling/sizing/index.ts'
@@ -44,7 +45,7 @@ export type WarningCase =
   | { readonly code: 'wrapped-size-not-measured' }
   | { readonly code: 'fire-label' }
   | { readonly code: 'seam-over-half'; readonly panel: string; readonly seam: number; readonly size: number }
-  | { readonly code: 'opening-too-small'; readonly opening: number; readonly needed: number; readonly packed: number; readonly girth: number }
+  | { readonly code: 'opening-too-small'; readonly closure: Closure['kind']; readonly way: WayIn; readonly opening: number; readonly needed: number; readonly packed: number; readonly girth: number }
   | { readonly code: 'straight-piping-corners'; readonly cord: number; readonly needed: number }
   | { readonly code: 'piping-as-high-as-boxing'; readonly cord: number; readonly thickness: number }
   | { readonly code: 'check-failed'; readonly check: string; readonly detail: string }

@@ -69,7 +69,7 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'filling', level: 'warning', code: 'wrapped-size-not-measured' },
   { station: 'filling', level: 'safety', code: 'fire-label' },
   { station: 'make-up', level: 'warning', code: 'seam-over-half', panel: 'gusset, upper half', seam: 40, size: 37.5 },
-  { station: 'make-up', level: 'warning', code: 'opening-too-small', opening: 300, needed: 480, packed: 192, girth: 400 },
+  { station: 'make-up', level: 'warning', code: 'opening-too-small', closure: 'zip-gusset', way: 'flat', opening: 300, needed: 480, packed: 192, girth: 400 },
   { station: 'make-up', level: 'note', code: 'straight-piping-corners', cord: 5, needed: 50 },
   { station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: 30, thickness: 60 },
   { station: 'pieces', level: 'stop', code: 'check-failed', check: 'seams meet in equal lengths', detail: 'seam F' },

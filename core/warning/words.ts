@@ -107,7 +107,7 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'seam-over-half':
       return words(`The seam allowance ${mm(w.seam)} is more than half of the ${w.panel} (${mm(w.size)}): the two allowances would meet.`, 'Use a smaller allowance.')
     case 'opening-too-small':
-      return words(`The opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} this block needs; by its girth ${mm(w.girth)} would do.`, `A longer zip or one round the corners, a slot in the base, or vacuum packed in film (${mm(w.packed)} would do).`)
+      return words(`The opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} that ${PASSES[w.way]}; by its girth ${mm(w.girth)} would do.`, `${LONGER[w.closure]}${w.way === 'film' || w.way === 'fibre' ? '' : `, or pack it in film (${mm(w.packed)} would do)`}.`)
     case 'straight-piping-corners':
       return words(`Straight-cut piping bends no sharper than ${mm(w.needed)} with a ${mm(w.cord)} cord; this plate has square corners.`, 'Clip the strip well at each corner, or cut it on the bias. Corners come out slightly round.')
     case 'piping-as-high-as-boxing':
@@ -201,6 +201,32 @@ const NO_MATCH: Readonly<Record<Extract<Warning, { code: 'sides-cannot-match' }>
   'runs-along': (edges) => `the stripe runs along the ${edges} edges and does not cross them`,
   'one-way': () => 'on one-way cloth it stays upright',
   slanted: (edges) => `the ${edges} edge is slanted or bowed, so that no stripe meets it squarely`,
+}
+
+type TooSmall = Extract<Warning, { code: 'opening-too-small' }>
+
+const PASSES: Readonly<Record<TooSmall['way'], string>> = {
+  'whole-end': 'this block needs',
+  flat: 'this block needs as it is',
+  folded: 'this block needs folded in half',
+  film: 'this block needs even packed in film',
+  fibre: 'a filled liner needs to fold through',
+}
+
+/** What would make more room, by what closes it. */
+const LONGER: Readonly<Record<TooSmall['closure'], string>> = {
+  'zip-gusset': 'A longer zip, or one further round the corners',
+  'zip-seam': 'A zip along a longer side, or one in a gusset that runs round the corners',
+  horseshoe: 'A slot nearer to the edge of the base, or in a U',
+  'hook-and-loop': 'The lap along a longer side',
+  'snap-tape': 'The lap along a longer side',
+  snaps: 'The lap along a longer side',
+  buttons: 'The lap along a longer side',
+  ties: 'The lap along a longer side',
+  lacing: 'The opening along a longer side',
+  slit: 'A slit along the longer way, or a make-up with a zip',
+  'sewn-shut': 'Leave a longer opening',
+  fixed: 'Another make-up',
 }
 
 const WIDTH_CURES = {

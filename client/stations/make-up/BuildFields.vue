@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Closure, Construction } from '../../../contract/index.ts'
-import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, noteWords, openingNeed } from '../../../core/cover/index.ts'
+import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, noteWords, openingVerdict } from '../../../core/cover/index.ts'
 import { USUAL_LINER } from '../../../core/filling/index.ts'
 import { setClosure, setConstruction, setMakeUp } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -18,8 +18,8 @@ const design = useDesign()
 const makeUp = computed(() => jobs.job!.makeUp)
 const unit = computed(() => jobs.job!.units)
 const entry = computed(() => MAKE_UPS[makeUp.value.construction.kind])
-const options = computed(() => constructionOptions(makeUp.value.construction))
-const ofClosure = computed(() => closureOptions(makeUp.value.closure))
+const options = computed(() => constructionOptions(makeUp.value))
+const ofClosure = computed(() => closureOptions(makeUp.value))
 const closures = computed(() => entry.value.closures.map((kind) => ({ kind, label: CLOSURES[kind].label })))
 const isFibre = computed(() => jobs.job!.filling.kind === 'loose-fibre')
 const isMatched = computed(() => jobs.job!.cloth.match.kind === 'matched')
@@ -33,8 +33,9 @@ const LINER = [
 const figures = computed(() => design.chosen?.cover.figures ?? [])
 /** What the block would need to pass, by rule of thumb; loose fibre is poured. */
 const need = computed(() => {
-  const filling = design.chosen?.filling
-  return filling?.kind === 'foam' && makeUp.value.closure.kind !== 'fixed' ? openingNeed(filling.sizing, filling.firmness) : null
+  const { filling, cover } = design.chosen ?? {}
+  const opening = cover?.closures.find((c) => c.choice.kind !== 'fixed')
+  return filling?.kind === 'foam' && opening && makeUp.value.construction.kind !== 'cube' ? openingVerdict({ choice: opening.choice, lengthMm: opening.lengthMm.value }, filling, false) : null
 })
 const mm = (length: number) => formatLengthWithUnit(length, unit.value)
 const notes = computed(() => design.chosen?.cover.notes ?? [])
@@ -88,7 +89,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
       </template>
     </tbody>
   </table>
-  <p v-if="need" class="quiet says">To fill it: an opening of {{ mm(need.neededMm) }} passes this block, {{ mm(need.packedMm) }} when it is packed in film; by its girth {{ mm(need.girthMm) }}.</p>
+  <p v-if="need" class="quiet says">To fill it: <template v-if="need.way === 'whole-end'">this opening is a whole end, through which the block goes straight; a shorter one must be {{ mm(need.neededMm) }} long,</template><template v-else>an opening of {{ mm(need.neededMm) }} passes this block{{ need.way === 'folded' ? ', folded in half' : '' }},</template> {{ mm(need.packedMm) }} when it is packed in film; by its girth {{ mm(need.girthMm) }}.</p>
   <p v-for="n in notes" :key="n.code" class="quiet says">{{ noteWords(n, unit) }}</p>
 </template>
 

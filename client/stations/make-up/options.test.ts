@@ -10,18 +10,18 @@ const closures = Object.values(CLOSURES).map(({ usual }) => [usual.kind, usual] 
 
 describe('what the page offers of a make-up or a closure', () => {
   it.each(constructions)('%s: a job file can hold every choice', (_kind, usual) => {
-    for (const option of constructionOptions(usual)) {
+    for (const option of constructionOptions({ construction: usual, closure: CLOSURES[MAKE_UPS[usual.kind].closures[0]].usual })) {
       for (const value of values(option)) expect(Construction.safeParse({ ...usual, [option.key]: value }), `${option.label} = ${JSON.stringify(value)}`).toMatchObject({ success: true })
     }
   })
 
   it.each(closures)('%s: a job file can hold every choice', (_kind, usual) => {
-    for (const option of closureOptions(usual)) {
+    for (const option of closureOptions({ construction: MAKE_UPS.boxed.usual, closure: usual })) {
       for (const value of values(option)) expect(Closure.safeParse({ ...usual, [option.key]: value }), `${option.label} = ${JSON.stringify(value)}`).toMatchObject({ success: true })
     }
   })
 
-  it.each([...constructions.map(([kind, usual]) => [kind, usual, constructionOptions(usual)] as const), ...closures.map(([kind, usual]) => [kind, usual, closureOptions(usual)] as const)])('%s: shows what is set, within its bounds', (_kind, usual, options) => {
+  it.each([...constructions.map(([kind, usual]) => [kind, usual, constructionOptions({ construction: usual, closure: CLOSURES[MAKE_UPS[usual.kind].closures[0]].usual })] as const), ...closures.map(([kind, usual]) => [kind, usual, closureOptions({ construction: MAKE_UPS.boxed.usual, closure: usual })] as const)])('%s: shows what is set, within its bounds', (_kind, usual, options) => {
     for (const option of options) {
       const set = (usual as unknown as Record<string, unknown>)[option.key]
       if (option.kind === 'length') {
@@ -32,7 +32,7 @@ describe('what the page offers of a make-up or a closure', () => {
   })
 
   it('a tuck is only asked for where the front is not rounded', () => {
-    const labels = (frontRadiusMm: number) => constructionOptions({ kind: 'waterfall', frontRadiusMm, tuckMm: 0 }).map((o) => o.label)
+    const labels = (frontRadiusMm: number) => constructionOptions({ construction: { kind: 'waterfall', frontRadiusMm, tuckMm: 0 }, closure: CLOSURES['zip-gusset'].usual }).map((o) => o.label)
     expect([labels(25), labels(0)]).toEqual([['Front rounded by'], ['Front rounded by', 'Tuck at the corners']])
   })
 })

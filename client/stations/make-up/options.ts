@@ -1,4 +1,4 @@
-import type { Closure, Construction, EarCut } from '../../../contract/index.ts'
+import type { EarCut, MakeUp } from '../../../contract/index.ts'
 import { EARS } from '../../../core/cover/index.ts'
 
 /** A choice or a length of a make-up or a closure. */
@@ -14,12 +14,16 @@ const share = (key: string, label: string, value: number, shares: readonly numbe
 const BOXING = [['wrap', 'One wrap'], ['one-per-side', 'One per side']] as const
 const SLIT_SHARES = [0.5, 0.6, 0.7, 0.8]
 
+/** How a cover is built and closed; a control that would change nothing there is not shown. */
+export type Built = Pick<MakeUp, 'construction' | 'closure'>
+
 /** What can be chosen of a make-up. */
-export function constructionOptions(c: Construction): readonly Option[] {
+export function constructionOptions({ construction: c, closure }: Built): readonly Option[] {
   switch (c.kind) {
     case 'boxed':
     case 'lap-closed':
-      return [choice('boxing', 'Boxing', c.boxing, BOXING)]
+      // A zip in the seam wants its boxing one per side.
+      return closure.kind === 'zip-seam' ? [] : [choice('boxing', 'Boxing', c.boxing, BOXING)]
     case 'slit-back':
       return [choice('boxing', 'Boxing', c.boxing, BOXING), share('share', 'Front part', c.share, SLIT_SHARES), length('lapMm', 'Lap', c.lapMm, 1, 200), length('hemMm', 'Hem', c.hemMm, 0, 100)]
     case 'knife-edge':
@@ -32,7 +36,7 @@ export function constructionOptions(c: Construction): readonly Option[] {
     case 'capped':
       return [choice('school', 'Border', c.school, [['drawn-to-thickness', 'Drawn to thickness'], ['full-depth', 'Full depth']])]
     case 'pinch-corner':
-      return [choice('panels', 'Panels', c.panels, [['one', 'One'], ['three', 'Three']]), share('share', 'Slit at', c.share, SLIT_SHARES), length('lapMm', 'Lap', c.lapMm, 1, 200), length('hemMm', 'Hem', c.hemMm, 0, 100)]
+      return [choice('panels', 'Panels', c.panels, [['one', 'One'], ['three', 'Three']]), share('share', 'Slit at', c.share, SLIT_SHARES), ...(closure.kind === 'slit' || c.panels === 'three' ? [length('lapMm', 'Lap', c.lapMm, 1, 200)] : []), length('hemMm', 'Hem', c.hemMm, 0, 100)]
     case 'rolled-edge':
       return [length('rollMm', 'Roll', c.rollMm, 1, 60), length('turnMm', 'Turn', c.turnMm, 0, 20)]
     case 'pull-over':
@@ -50,27 +54,31 @@ export function constructionOptions(c: Construction): readonly Option[] {
   }
 }
 
+const OPENS_ITS_OWN_WAY: ReadonlySet<MakeUp['construction']['kind']> = new Set(['waterfall', 'wrapped-tube', 'pinch-corner', 'hinged-pair', 'cube', 'bolster'])
+
 const side = (value: string): Option => choice('side', 'At the', value, [['front', 'Front'], ['right', 'Right'], ['back', 'Back'], ['left', 'Left']])
 
 /** What can be chosen of a closure. */
-export function closureOptions(c: Closure): readonly Option[] {
+export function closureOptions({ construction, closure: c }: Built): readonly Option[] {
+  // Where the make-up alone says where it opens, the side is not asked.
+  const at = (value: string): readonly Option[] => (OPENS_ITS_OWN_WAY.has(construction.kind) ? [] : [side(value)])
   switch (c.kind) {
     case 'zip-gusset':
-      return [side(c.side), yesNo('lapped', 'Zip covered', c.lapped), length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200)]
+      return construction.kind === 'waterfall' ? [] : [...at(c.side), yesNo('lapped', 'Zip covered', c.lapped), length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200)]
     case 'zip-seam':
-      return [side(c.side), length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20)]
+      return [...at(c.side), length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20)]
     case 'horseshoe':
       return [choice('shape', 'Slot', c.shape, [['u', 'On three sides'], ['straight', 'Straight']]), length('insetMm', 'Set in', c.insetMm, 1, 300), ...(c.shape === 'u' ? [length('radiusMm', 'Corners rounded by', c.radiusMm, 1, 300)] : [])]
     case 'hook-and-loop':
     case 'snap-tape':
-      return [side(c.side), length('tapeMm', 'Tape', c.tapeMm, 1, 100)]
+      return [...at(c.side), length('tapeMm', 'Tape', c.tapeMm, 1, 100)]
     case 'snaps':
     case 'buttons':
     case 'ties':
     case 'lacing':
-      return [side(c.side), length('spacingMm', 'No further apart than', c.spacingMm, 20, 400), length('lapMm', 'Lap', c.lapMm, 1, 200)]
+      return [...at(c.side), length('spacingMm', 'No further apart than', c.spacingMm, 20, 400), length('lapMm', 'Lap', c.lapMm, 1, 200)]
     case 'sewn-shut':
-      return [side(c.side), length('openingMm', 'Opening', c.openingMm, 1, 20_000)]
+      return [...at(c.side), ...(construction.kind === 'wrapped-tube' ? [] : [length('openingMm', 'Opening', c.openingMm, 1, 20_000)])]
     case 'slit':
     case 'fixed':
       return []

@@ -2,13 +2,13 @@ import { at, vertex, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { figure, given, times, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
+import { tapeFigure } from '../closures/tape.ts'
 import { notABox, rectanglePanel, seamEdge, shapedPanel, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe } from '../recipe.ts'
 import type { SeamDraft, SeamPair } from '../seam.ts'
 import { inSpace, onPlane } from '../space.ts'
 import { openLength } from './boxed.ts'
-import { tapeFigure } from './knife-edge.ts'
 
 /** A roll: a body π·D round, and a disc at each end. Its depth and its thickness are both the diameter. */
 export const bolster: Recipe<'bolster'> = ({ solid, construction, closure, allowances }) => {

@@ -1,10 +1,12 @@
+import type { Closure } from '../../../contract/index.ts'
 import { err, ok, type Result } from '../../result/index.ts'
 import { entered, figure, given, least, minus, over, type Figure } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import { planClosure } from '../closures/closure-plan.ts'
 import type { CoverDraft } from '../cover.ts'
-import { boxFrame, closingPairs, cutAt, cutRun, frameDraft, ringJoins, runLength, shareWall, sideOrBack, type BoxFrame } from '../parts/index.ts'
+import { boxFrame, closingPairs, cutAt, cutRun, frameDraft, ringJoins, runLength, shareWall, sideOrBack, withZipEdges, type BoxFrame } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type Refusal } from '../recipe.ts'
+import { tapeFigure } from '../closures/tape.ts'
 import { seamLength, type SeamDraft, type SeamPair } from '../seam.ts'
 
 /**
@@ -17,7 +19,7 @@ export const boxed: Recipe<'boxed'> = (input) => {
   const { closure } = input
   if (closure.kind === 'zip-gusset') return gussetClosed(input, closure)
   const frame = boxFrame({ ...plainFrame(input), opening: null, side: 'side' in closure ? closure.side : 'back', boxing: closure.kind === 'zip-seam' ? 'one-per-side' : input.construction.boxing })
-  return closure.kind === 'zip-seam' ? zipInSeam(input, frame, closure.side) : sewnShut(input, frame)
+  return closure.kind === 'zip-seam' ? zipInSeam(input, closure, frame) : sewnShut(input, frame)
 }
 
 /** A ring of boxing between whole plates, seam allowance everywhere. */
@@ -53,20 +55,18 @@ export const plateSeams = (frame: BoxFrame, what: string): readonly SeamDraft[] 
   { name: `${what} to the top plate`, kind: 'plate', pairs: frame.rings.top },
 ]
 
-/** The zip between boxing and bottom plate along one side and round its corners; the boxing keeps its height. */
-function zipInSeam({ solid, closure, allowances }: RecipeInput<'boxed'>, frame: BoxFrame, side: 'front' | 'right' | 'back' | 'left'): Result<CoverDraft, Refusal> {
-  const along = shareWall(frame.wall, solid.edges, sideOrBack(solid.edges, side), roundCorner(allowances, solid.depth).value).gusset
+/** The zip between boxing and bottom plate along one side and round its corners: there both are cut by the tape's own allowance, so that the boxing finishes at its height. */
+function zipInSeam({ solid, allowances }: RecipeInput<'boxed'>, closure: Extract<Closure, { kind: 'zip-seam' }>, frame: BoxFrame): Result<CoverDraft, Refusal> {
+  const along = shareWall(frame.wall, solid.edges, sideOrBack(solid.edges, closure.side), roundCorner(allowances, solid.depth).value).gusset
   const { inside, outside } = cutAt(frame, frame.rings.bottom, along)
   const zip: SeamDraft = { name: 'zip between boxing and bottom plate', kind: 'closure', pairs: inside }
   const length = entered({ id: 'closure.length', label: 'Zip', quantity: 'length', value: seamLength(zip), rule: 'along the side, and round its corners', change: 'make-up.closure' })
-  const tape = closure.kind === 'zip-seam' ? closure.tapeMm : 0
-  const difference = figure({ id: 'closure.tapeDifference', label: 'Boxing higher beside the zip', quantity: 'length', sum: minus(allowances.seamMm, given(tape, 'length', 'tape edge to stitching')), rule: 'the tape is sewn nearer to its edge than a seam: trim this off beside the zip, or the boxing finishes higher there' })
-  return drafted({
-    ...frameDraft(frame),
-    seams: [...ringJoins(frame), zip, { name: 'boxing to the bottom plate', kind: 'plate', pairs: outside }, { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top }],
-    closures: [planClosure(closure, zip, length, allowances)],
-    figures: [difference],
-  })
+  const sewn = withZipEdges(
+    { ...frameDraft(frame), seams: [...ringJoins(frame), zip, { name: 'boxing to the bottom plate', kind: 'plate' as const, pairs: outside }, { name: 'boxing to the top plate', kind: 'plate' as const, pairs: frame.rings.top }] },
+    zip,
+    tapeFigure(closure.tapeMm),
+  )
+  return drafted({ ...sewn, closures: [planClosure(closure, sewn.zip, length, allowances)] })
 }
 
 /** One side of the bottom seam stays open for the filling and is sewn shut by hand. */

@@ -3,7 +3,9 @@ import { err, ok, type Result } from '../../result/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { entered, figure, minus, plus, times, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
-import { borderedBlank, boxSurface, longestFlatRun, perimeterFigure, plateOf, sideOrBack } from '../parts/index.ts'
+import { tapeFigure } from '../closures/tape.ts'
+import type { Mark } from '../panel.ts'
+import { borderedBlank, boxSurface, longestFlatRun, perimeterFigure, plateOf, sideOrBack, withZipEdges } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type RefusalReason } from '../recipe.ts'
 import { seamLength, type SeamDraft, type SeamPair } from '../seam.ts'
 import { wallOf } from '../wall.ts'
@@ -35,18 +37,20 @@ export const capped: Recipe<'capped'> = (input) => {
   const top: Outline = blank.patches[0]!.outline
   const perimeter = perimeterFigure(solid)
   const marks = slot ? [{ kind: 'slot' as const, label: 'slot for the zip', path: slot.map((p) => onBase(p, wall.foot)) }] : []
-  return drafted({
-    panels: [{ ...blank.panel, marks: [{ kind: 'fold', label: 'edge of the top', path: [...top, top[0]!] }] }, { ...base.panel, marks }],
-    seams: [...(closed?.kind === 'closure' ? [closed] : []), ...blank.corners, { name: 'border to the base', kind: 'plate', pairs: rest }, ...(closed?.kind === 'final' ? [closed] : [])],
-    closures: [planClosure(closure, closed, length, allowances)],
+  const draft = {
+    panels: [{ ...blank.panel, marks: [{ kind: 'fold', label: 'edge of the top', path: [...top, top[0]!] }] satisfies Mark[] }, { ...base.panel, marks }],
+    seams: [...(closed?.kind === 'closure' ? [closed] : []), ...blank.corners, { name: 'border to the base', kind: 'plate' as const, pairs: rest }, ...(closed?.kind === 'final' ? [closed] : [])],
     patches: [...blank.patches, base.patch],
     surfaceMm2: boxSurface(wall),
-    rows: [{ row: 'bottom', panel: base.panel.id, pairs: ring, perimeter }],
+    rows: [{ row: 'bottom' as const, panel: base.panel.id, pairs: ring, perimeter }],
     perimeter,
     wall,
     figures: [border],
-    notes: [{ code: 'pile-runs-over' }],
-  })
+    notes: [{ code: 'pile-runs-over' as const }],
+  }
+  if (closure.kind !== 'zip-seam' || !closed) return drafted({ ...draft, closures: [planClosure(closure, closed, length, allowances)] })
+  const sewn = withZipEdges(draft, closed, tapeFigure(closure.tapeMm))
+  return drafted({ ...sewn, closures: [planClosure(closure, sewn.zip, length, allowances)] })
 }
 
 interface Opened {

@@ -2,12 +2,12 @@ import { at, rectangle, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { entered, figure, given, minus, over, plus, roundUp, times, type Figure, type Operand } from '../../working/index.ts'
 import { lapEdge, lapOf, planClosure } from '../closures/closure-plan.ts'
+import { tapeFigure } from '../closures/tape.ts'
 import { notABox, perimeterFigure, rectanglePanel, seamEdge, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
 import type { SeamDraft, SeamPair } from '../seam.ts'
 import { inSpace, onPlane } from '../space.ts'
-import { tapeFigure } from './knife-edge.ts'
 
 /**
  * A hassock: a block of layers in a lined slip cover, open and hemmed at the foot, with one vertical

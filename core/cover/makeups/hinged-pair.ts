@@ -2,13 +2,13 @@ import { at, rectangle, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { entered, figure, plus, times, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
+import { tapeFigure } from '../closures/tape.ts'
 import { notABox, pillowPlace, rectanglePanel, seamEdge, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
 import type { SeamDraft, SeamPair } from '../seam.ts'
 import { inSpace } from '../space.ts'
 import { openLength } from './boxed.ts'
-import { tapeFigure } from './knife-edge.ts'
 
 /**
  * Seat and back in one cover of two panels, w + t by d_seat + d_back + 2t, parted by a seam through

@@ -3,6 +3,7 @@ import { err, ok, type Result } from '../../result/index.ts'
 import type { SideName, Solid } from '../../seat/index.ts'
 import { entered, plus, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
+import { tapeFigure } from '../closures/tape.ts'
 import { easeCorners, edgeNames, frontFirst, mirroredOrder, pillowPlace, shapedPanel, sideOrBack, type Eased, type EdgeDraft, type PanelDraft, type SizeSums } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type Refusal } from '../recipe.ts'
 import { seamLength, type SeamDraft, type SeamPair, type Stretch } from '../seam.ts'
@@ -78,8 +79,6 @@ function sharedSizes(solid: Solid, outline: Outline, names: readonly string[], s
 
 /** The longest edge of a side; −1 where no edge belongs to it. */
 const longestOf = (outline: Outline, sides: readonly SideName[], side: SideName): number => sides.reduce((best, s, i) => (s === side && (best < 0 || edgeLength(outline, i) > edgeLength(outline, best)) ? i : best), -1)
-
-export const tapeFigure = (mm: number): Figure => entered({ id: 'closure.tape', label: 'Zip tape, edge to stitching', quantity: 'length', value: mm, rule: 'the zip is sewn so far from the edge of its tape', setBy: 'job', change: 'make-up.closure' })
 
 /** Stitches as short as this beside an opening are not sewn: it takes the whole edge. */
 const LEAST_BESIDE_MM = 2

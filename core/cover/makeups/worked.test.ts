@@ -146,10 +146,19 @@ describe('make-ups worked by hand, s 12', () => {
 })
 
 describe('closures and piping worked by hand', () => {
-  it('zip in the seam of the bottom plate: 746.7 + 2 x 117 round the back; the tape leaves 12 - 8', () => {
+  it('zip in the seam of the bottom plate: 746.7 + 2 x 117 round the back; there plate and boxing are cut 8 beyond the stitching, elsewhere 12', () => {
     const c = cover(746.7, 468, 75, { closure: CLOSURES['zip-seam'].usual })
     expect(c.closures[0]!.lengthMm.value).toBeCloseTo(980.7, 6)
-    expect(figureOf(c, 'closure.tapeDifference').value).toBe(4)
+    // From the outlines: rays out of the sewing line 60 from the back corner and 200 from it.
+    const bottom = panelOf(c, 'bottom-plate')
+    const cutAt = (panel: typeof bottom, x: number, y: number, way: 1 | -1) => Math.min(...cutOutline(panel).flatMap((v, i, all) => {
+      const next = all[(i + 1) % all.length]!
+      const isCrossed = (v.y - y) * (next.y - y) <= 0 && Math.abs(next.y - v.y) > 1e-9 && (v.x - x) * way >= -1e-9
+      return isCrossed ? [Math.abs(v.x + ((next.x - v.x) * (y - v.y)) / (next.y - v.y) - x)] : []
+    }))
+    expect([cutAt(bottom, 0, 468 - 60, -1), cutAt(bottom, 0, 468 - 200, -1)]).toEqual([expect.closeTo(8, 6), expect.closeTo(12, 6)])
+    expect(cut(c, 'boxing-back')[1]).toBeCloseTo(75 + 12 + 8, 6)
+    expect(bottom.edges.filter((e) => e.treatment === 'zip').map((e) => e.name)).toEqual(['left, zip', 'back', 'right, zip'])
   })
 
   it('a pocket of 75 is cut longer at both ends of the boxing, and finishes 35', () => {

@@ -2,13 +2,13 @@ import { at, rectangle } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { figure, plus, times } from '../../working/index.ts'
 import { lapEdge, lapOf, planClosure } from '../closures/closure-plan.ts'
+import { tapeFigure } from '../closures/tape.ts'
 import { notABox, perimeterFigure, rectanglePanel, seamEdge, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe } from '../recipe.ts'
 import type { SeamDraft, SeamPair } from '../seam.ts'
 import { inSpace, onPlane } from '../space.ts'
 import { openLength } from './boxed.ts'
-import { tapeFigure } from './knife-edge.ts'
 
 /** One panel round the four long faces, closed along the lower back, and an end at each side. */
 export const wrappedTube: Recipe<'wrapped-tube'> = (input) => {

@@ -49,9 +49,15 @@ function fillsOf({ design, filling }: DesignPlan): Expression {
   return times(given(design.count, 'count', 'cushions'), plus(1, over(litres, given(FILL_LITRES, 'plain', 'litres'))), given(filling.kind === 'foam' ? fillFactor(filling.hardnessN) : 1, 'plain', 'for its firmness'))
 }
 
+/** A pull is hidden where there is one; a lap is closed; what is open at the foot is pulled on. */
+function closesWith(designs: readonly DesignPlan[]): string {
+  const isZipped = designs.some((d) => d.cover.closures.some((c) => c.fittings.some((f) => f.use === 'zip')))
+  return `${isZipped ? 'Close the zip, hide the pull' : 'Close it'}; bend the cushion backwards once.`
+}
+
 function shutting({ plan }: OrderOf): readonly Step[] {
   const lengths = plan.designs.map((d) => ({ count: d.design.count, mm: d.cover.seams.filter((s) => s.kind === 'final').reduce((sum, s) => sum + seamLength(s), 0) })).filter((l) => l.mm > 0)
-  return lengths.length === 0 ? [step({ id: 'close.shut', part: 'closing', resource: 'bench', title: 'Close', says: ['Close it, hide the pull; bend the cushion backwards once.'] })] : [step({ id: 'close.sew', part: 'closing', resource: 'bench', title: 'Sew it shut', says: ['Ladder stitch, small, doubled thread; bend the cushion backwards once.'], checks: ['No stitch shows.'], work: lengthOfWork('close', 'close.sew', lengths, 'the openings that are sewn shut') })]
+  return lengths.length === 0 ? [step({ id: 'close.shut', part: 'closing', resource: 'bench', title: 'Close', says: [closesWith(plan.designs)] })] : [step({ id: 'close.sew', part: 'closing', resource: 'bench', title: 'Sew it shut', says: ['Ladder stitch, small, doubled thread; bend the cushion backwards once.'], checks: ['No stitch shows.'], work: lengthOfWork('close', 'close.sew', lengths, 'the openings that are sewn shut') })]
 }
 
 function buttons({ job, plan }: OrderOf): readonly Step[] {
