@@ -3,6 +3,8 @@ import { solveLay, type LayFailure } from '../core/lay/index.ts'
 import { ok, type Result } from '../core/result/index.ts'
 import { planJob } from '../core/plan.ts'
 import { planDocument } from '../core/plan-document.ts'
+import { warningWords, type Warning } from '../core/warning/index.ts'
+import { inHandOf, shortfallOf } from '../core/what-if/index.ts'
 import { numberOption, readArguments } from './arguments.ts'
 import { readJson, writeJson } from './files.ts'
 import { withFoamNested } from './nest-foam.ts'
@@ -21,7 +23,12 @@ export function plan(argv: readonly string[]): number {
   const planned = withFoamNested(job, planJob(job), seconds / 4)
   const lays = planned.kind === 'worked' ? planned.cloth.lays : []
   const solved = lays.map(({ problem }) => timedLay(problem, seconds / lays.length))
-  writeJson(args.options.get('out') ?? '-', planDocument(job, planned, solved.map((s) => (s.ok ? s.value : null))))
+  const stops = lays.flatMap((own, i): Warning[] => {
+    const inHand = solved[i]!.ok ? null : inHandOf(job, own)
+    return inHand ? [{ station: 'lay', level: 'stop', code: 'cloth-too-short', cloth: own.cloth.name, shortfall: shortfallOf(inHand, () => true) }] : []
+  })
+  writeJson(args.options.get('out') ?? '-', planDocument(job, planned, solved.map((s) => (s.ok ? s.value : null)), stops))
+  for (const stop of stops) process.stderr.write(`${warningWords(stop, job.units).says}\n`)
   const failed = solved.flatMap((s) => (s.ok ? [] : [s.error]))
   for (const failure of failed) process.stderr.write(`no lay: ${failureWords(failure)}\n`)
   return failed.length > 0 ? 3 : 0

@@ -8,16 +8,16 @@ import { workOrder } from './making/index.ts'
 import { isStraight, type Outline, type Point } from './outline/index.ts'
 import type { DesignPlan, Plan, WorkedPlan } from './plan.ts'
 import { topOf, type Cushions, type CushionSize, type SeatEdge } from './seat/index.ts'
-import { warningWords } from './warning/index.ts'
+import { warningWords, type Warning } from './warning/index.ts'
 import { sayWorking, type Figure } from './working/index.ts'
 
 /**
  * The whole plan as one JSON document (format `loft-seam/plan`): foam, panels, seams, strips, lay,
- * what to buy, warnings. Lengths in mm; every figure stands with its sum in the job's unit.
+ * what to buy, warnings; `stops` are what the search for lays found. Lengths in mm; every figure stands with its sum in the job's unit.
  */
-export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]) {
+export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[], stops: readonly Warning[] = []) {
   const say = (f: Figure) => figureDocument(f, job)
-  const warnings = plan.warnings.map((w) => ({ ...w, ...warningWords(w, job.units) }))
+  const warnings = [...stops, ...plan.warnings].map((w) => ({ ...w, ...warningWords(w, job.units) }))
   const head = { format: 'loft-seam/plan', version: 5, ticket: job.ticket, title: job.title, units: job.units } as const
   const cushions = plan.cushions && seatDocument(plan.cushions, say)
   if (plan.kind === 'unworkable') return { ...head, workable: false, cushions, warnings } as const

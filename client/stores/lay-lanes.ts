@@ -1,3 +1,4 @@
+import type { Shortfall } from '../../core/what-if/index.ts'
 import type { Found, LayFailure } from '../../core/lay/index.ts'
 import LayWorker from '../workers/lay.worker.ts?worker'
 import type { LayMessage, LayRequest } from '../workers/lay.worker.ts'
@@ -10,7 +11,7 @@ export interface LaySearch {
 interface Listener {
   readonly onBetter: (found: Found, seconds: number) => void
   /** Once, when all lanes have ended, one has a proof, or the search failed. */
-  readonly onEnd: (failure: LayFailure | null) => void
+  readonly onEnd: (failure: LayFailure | null, shortfall: Shortfall | null) => void
 }
 
 /** More lanes than this crowd out the page itself. */
@@ -24,15 +25,20 @@ export function searchInLanes(request: Omit<LayRequest, 'lane'>, lanes: number, 
   const workers = Array.from({ length: lanes }, () => new LayWorker())
   let open = workers.length
   const stop = () => workers.forEach((w) => w.terminate())
-  const end = (failure: LayFailure | null) => {
+  const end = (failure: LayFailure | null, shortfall: Shortfall | null = null) => {
     stop()
-    onEnd(failure)
+    onEnd(failure, shortfall)
   }
   // A job is reactive; what goes to a worker must be plain.
   const plain = JSON.parse(JSON.stringify(request)) as typeof request
   workers.forEach((worker, lane) => {
     worker.onmessage = ({ data }: MessageEvent<LayMessage>) => {
-      if (data.kind === 'failed') return lane === 0 ? end(data.failure) : worker.terminate()
+      if (data.kind === 'failed' && lane === 0) return end(data.failure, data.shortfall)
+      if (data.kind === 'failed') {
+        // A lane that fails has ended; the others go on.
+        worker.terminate()
+        return void (--open === 0 && end(null))
+      }
       onBetter(data.found, data.seconds)
       if (data.kind === 'done' && (--open === 0 || data.isProven)) end(null)
     }

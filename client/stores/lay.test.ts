@@ -126,7 +126,7 @@ describe('the lay of the open job', () => {
   it('a failure is told, and looked at anew when the pieces change', async () => {
     const lays = useLay()
     await vi.advanceTimersByTimeAsync(1000)
-    workers.at(-1)!.onmessage!({ data: { kind: 'failed', failure: { code: 'no-room', pieces: ['1/top-plate'] } } })
+    workers.at(-1)!.onmessage!({ data: { kind: 'failed', failure: { code: 'no-room', pieces: ['1/top-plate'] }, shortfall: null } })
     expect([lays.failure?.code, lays.running]).toEqual(['no-room', false])
     useJob().edit({ says: 'seam', apply: (job) => ({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 15 } } }) })
     await vi.advanceTimersByTimeAsync(1000)

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job, Lay, Placement } from '../../contract/index.ts'
 import type { ClothLay } from '../../core/cloth/index.ts'
 import { acceptLay, placementKey, withPlacement, type LayFailure } from '../../core/lay/index.ts'
+import { inHandOf, type Shortfall } from '../../core/what-if/index.ts'
 import { textKey } from '../../core/text-key/index.ts'
 import { useJob } from './job.ts'
 import { laneCount, searchInLanes, type LaySearch } from './lay-lanes.ts'
@@ -16,7 +17,7 @@ const MOST_REMEMBERED = 20
 export const useLay = defineStore('lay', () => {
   const jobs = useJob()
   const found = shallowRef<ReadonlyMap<string, FoundLay>>(new Map())
-  const failures = shallowRef<ReadonlyMap<string, LayFailure>>(new Map())
+  const failures = shallowRef<ReadonlyMap<string, { readonly why: LayFailure; readonly shortfall: Shortfall | null }>>(new Map())
   const running = ref(false)
   const seconds = ref(0)
   const wanted = ref(0)
@@ -41,7 +42,10 @@ export const useLay = defineStore('lay', () => {
   /** The best lay of a cloth, by its id; null while it has none. */
   const of = (clothId: string): Lay | null => all.value[cloths.value.findIndex((c) => c.cloth.id === clothId)] ?? null
   const current = computed(() => all.value[index.value] ?? null)
-  const failure = computed(() => (chosen.value ? (failures.value.get(chosen.value.key) ?? null) : null))
+  const failed = computed(() => (chosen.value ? (failures.value.get(chosen.value.key) ?? null) : null))
+  const failure = computed(() => failed.value?.why ?? null)
+  /** What is missing of a cloth in hand. */
+  const shortfall = computed(() => failed.value?.shortfall ?? null)
   const kept = computed(() => chosen.value && keptFor(chosen.value))
   const isKept = computed(() => kept.value !== null && (kept.value.byHand || kept.value.lay.length <= (current.value?.length ?? Infinity)))
   const byHand = computed(() => kept.value?.byHand ?? false)
@@ -78,15 +82,15 @@ export const useLay = defineStore('lay', () => {
   function searchFor(own: KeyedLay, forSeconds: number, seed: number, lanes: number): void {
     stop()
     running.value = true
-    search = searchInLanes({ problem: own.problem, seed, seconds: forSeconds, locked: NOTHING_LOCKED }, lanes, {
+    search = searchInLanes({ problem: own.problem, seed, seconds: forSeconds, locked: NOTHING_LOCKED, inHand: jobs.job && inHandOf(jobs.job, own) }, lanes, {
       onBetter: ({ lay, bound }, after) => {
         seconds.value = after
         const before = found.value.get(own.key)
         // Another lane may know the better bound of the same lay.
         if (lay.length < (before?.lay.length ?? Infinity) - 1e-6 || (lay.length <= before!.lay.length + 1e-6 && lay.bound > before!.lay.bound)) remember(own.key, { lay: { ...lay, seconds: Number(after.toFixed(2)) }, boundName: bound.name })
       },
-      onEnd: (why) => {
-        if (why) failures.value = new Map(failures.value).set(own.key, why)
+      onEnd: (why, shortfall) => {
+        if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall })
         stop()
         searchNext()
       },
@@ -101,14 +105,14 @@ export const useLay = defineStore('lay', () => {
     running.value = true
     const keys = [...locked.value]
     let best: Lay | null = null
-    search = searchInLanes({ problem: own.problem, seed: 1, seconds: forSeconds, locked: { lay: from, keys } }, laneCount(), {
+    search = searchInLanes({ problem: own.problem, seed: 1, seconds: forSeconds, locked: { lay: from, keys }, inHand: null }, laneCount(), {
       onBetter: ({ lay }, after) => {
         seconds.value = after
         if (!best || lay.length < best.length - 1e-6) best = { ...lay, seconds: Number(after.toFixed(2)) }
       },
       onEnd: (why) => {
         stop()
-        if (why) failures.value = new Map(failures.value).set(own.key, why)
+        if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall: null })
         else if (best) keepAs('Laid round the locked pieces', own, best, true, keys)
       },
     })
@@ -149,7 +153,7 @@ export const useLay = defineStore('lay', () => {
     if (!found.value.has(own.key)) searchNext()
   }
 
-  return { cloths, chosen, index, wanted, all, of, current, failure, faults, byHand, locked, running, seconds, isKept, search: searchOn, complete, stop, keep, move, toggleLock, forgetHand }
+  return { cloths, chosen, index, wanted, all, of, current, failure, shortfall, faults, byHand, locked, running, seconds, isKept, search: searchOn, complete, stop, keep, move, toggleLock, forgetHand }
 })
 
 const NOTHING_LOCKED = { lay: { placements: [], offsets: {} }, keys: [] }

@@ -1,4 +1,5 @@
 import { isProven, solveAround, type Found, type LayFailure } from '../../core/lay/index.ts'
+import { shortfallOf, type InHand, type Shortfall } from '../../core/what-if/index.ts'
 import type { Lay, LayProblem } from '../../contract/index.ts'
 
 export interface LayRequest {
@@ -7,19 +8,21 @@ export interface LayRequest {
   readonly lane: number
   readonly seconds: number
   /** Pieces that stay where this lay has them. */
+  /** What is missing of a cloth in hand is worked out where there is no lay; null where it is bought. */
+  readonly inHand: InHand | null
   readonly locked: { readonly lay: Pick<Lay, 'placements' | 'offsets'>; readonly keys: readonly string[] }
 }
 
 export type LayMessage =
   | { readonly kind: 'better'; readonly found: Found; readonly seconds: number }
   | { readonly kind: 'done'; readonly found: Found; readonly isProven: boolean; readonly seconds: number }
-  | { readonly kind: 'failed'; readonly failure: LayFailure }
+  | { readonly kind: 'failed'; readonly failure: LayFailure; readonly shortfall: Shortfall | null }
 
 self.onmessage = (event: MessageEvent<LayRequest>) => {
-  const { problem, seed, lane, seconds, locked } = event.data
+  const { problem, seed, lane, seconds, locked, inHand } = event.data
   const started = performance.now()
   const elapsed = () => (performance.now() - started) / 1000
   const tell = (message: LayMessage) => self.postMessage(message)
   const solved = solveAround(problem, locked.lay, new Set(locked.keys), { seed, lane, budget: { steps: Infinity, isStopped: () => elapsed() > seconds }, onBetter: (found) => tell({ kind: 'better', found, seconds: elapsed() }) })
-  tell(solved.ok ? { kind: 'done', found: solved.value, isProven: isProven(solved.value), seconds: elapsed() } : { kind: 'failed', failure: solved.error })
+  tell(solved.ok ? { kind: 'done', found: solved.value, isProven: isProven(solved.value), seconds: elapsed() } : { kind: 'failed', failure: solved.error, shortfall: inHand && lane === 0 ? shortfallOf(inHand, () => true) : null })
 }

@@ -1,6 +1,7 @@
 import type { Cloth, Job, Trim, TrimUse } from '../../contract/index.ts'
 import { seamLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
+import { beforeWash } from '../pattern/index.ts'
 import type { WorkedPlan } from '../plan.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
 import { entered, figure, given, over, plus, roundUp, times, unitsIn, type Figure, type Quantity } from '../working/index.ts'
@@ -65,7 +66,7 @@ function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Tr
 
 /** Cloth that is washed first is bought longer by what washing takes. */
 function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): MaterialLine {
-  if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, laidMm ?? boundMm, i)
+  if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, laidMm, boundMm, i)
   const id = i === 0 ? 'buy' : `buy.${cloth.id}`
   const used = entered({ id: `${id}.used`, label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: laidMm ?? boundMm, rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
   const unwashed = cloth.washFirst && cloth.shrink.along > 0 ? figure({ id: `${id}.unwashed`, label: 'Before washing', quantity: 'run', sum: over(used, given(1 - cloth.shrink.along, 'share', 'left after washing')), rule: 'washed before it is cut' }) : used
@@ -74,10 +75,11 @@ function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): M
   return { what: cloth.name, amount: length, cost }
 }
 
-/** What lies in the shop is used, not bought. */
-function inHandLine(cloth: Cloth, usedMm: number, i: number): MaterialLine {
-  const amount = entered({ id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`, label: `${cloth.name}, from the shelf`, quantity: 'run', value: usedMm, rule: 'in hand: nothing to buy', change: 'lay.plan' })
-  return { what: `${cloth.name}, in hand`, amount, cost: null }
+/** What lies in the shop is used, not bought; without a lay nobody knows whether it is enough. */
+function inHandLine(cloth: Cloth, laidMm: number | null, boundMm: number, i: number): MaterialLine {
+  const usedMm = beforeWash(cloth, laidMm ?? boundMm)
+  const amount = entered({ id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`, label: `${cloth.name}, from the shelf`, quantity: 'run', value: usedMm, rule: laidMm === null ? 'in hand, and no lay on it: at least so much is needed' : 'in hand: nothing to buy', change: 'lay.plan' })
+  return { what: laidMm === null ? `${cloth.name}, in hand: not enough as far as is known` : `${cloth.name}, in hand`, amount, cost: null }
 }
 
 /** Zips and tapes of one length are one line with their number; snaps and buttons are counted over all cushions. */

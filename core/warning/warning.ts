@@ -1,5 +1,6 @@
 import type { Closure, Finishing, Load } from '../../contract/index.ts'
 import type { WayIn } from '../cover/opening.ts'
+import type { Shortfall } from '../what-if/shortfall-words.ts'
 import type { Refusal } from '../cover/recipe.ts'
 import type { Doubt, Failure } from '../filling/choice/index.ts'
 import type { FitCause } from '../filling/sizing/index.ts'
@@ -70,6 +71,7 @@ export type WarningCase =
   | { readonly code: 'matches-one-leg'; readonly edges: 'side' | 'front'; readonly off: number }
   | { readonly code: 'rule-from-front'; readonly isTaken: boolean }
   | { readonly code: 'piping-join-near'; readonly clear: number; readonly wanted: number }
+  | { readonly code: 'cloth-too-short'; readonly cloth: string; readonly shortfall: Shortfall }
   | { readonly code: 'depth-rule-idle' | 'under-cannot-match' }
   | { readonly code: 'band-missing'; readonly band: number; readonly bands: number }
   | { readonly code: 'repeat-over-width'; readonly repeat: number; readonly usable: number }

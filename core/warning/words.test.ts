@@ -97,6 +97,7 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'lay', level: 'note', code: 'matches-one-leg', edges: 'side', off: 17 },
   { station: 'lay', level: 'note', code: 'rule-from-front', isTaken: true },
   { station: 'lay', level: 'note', code: 'piping-join-near', clear: 12, wanted: 60 },
+  { station: 'lay', level: 'stop', code: 'cloth-too-short', cloth: 'Moss loop', shortfall: { shortMm: 210, fit: 4, of: 5, turned: { direction: 'railroaded', neededMm: 3850 } } },
   { station: 'lay', level: 'note', code: 'depth-rule-idle' },
   { station: 'filling', level: 'warning', code: 'squeezed-much', way: 'thickness', by: 12, share: 0.158, causes: ['allowance-left-out'] },
   { station: 'make-up', level: 'stop', code: 'grip-vanishes', grip: 'non-slip' },

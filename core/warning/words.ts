@@ -7,6 +7,7 @@ import { HEAVY_KG, LONG_MM } from '../seat/advice.ts'
 import { finishingWords } from '../cover/finishing.ts'
 import { refusalWords } from '../cover/refusal-words.ts'
 import { seatFaultWords } from '../seat/fault-words.ts'
+import { shortfallWords } from '../what-if/shortfall-words.ts'
 import type { Warning } from './warning.ts'
 
 export interface WarningWords {
@@ -164,6 +165,8 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
       return words(w.isTaken ? 'The stripes run along the row, so that none can lie at a place along it: the band is placed from the front edge instead.' : 'The stripes run along the row, so that none can lie at a place along it: only the rule from front to back is used.', w.isTaken ? 'Say where it lies from front to back, or turn the cloth.' : 'Turn the cloth if the place along the row matters.')
     case 'piping-join-near':
       return words(`However the piping is turned, a join comes within ${mm(w.clear)} of a corner or of the middle of the front; ${mm(w.wanted)} is usual.`, 'Cut the strips along the roll or on the bias, so that they are longer and join less often.')
+    case 'cloth-too-short':
+      return words(`${w.cloth} is not enough: ${shortfallWords(w.shortfall, unit)}.`, 'Turn the cloth, join a hidden panel, or cut hidden panels from another cloth: what would do is tried on the remnant page.')
     case 'depth-rule-idle':
       return words('The pattern does not change from front to back: the rule for that way has nothing to place.', 'Leave it at front edges alike, or turn the cloth.')
     case 'under-cannot-match':

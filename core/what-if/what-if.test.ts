@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { LayProblem, type Cloth } from '../../contract/index.ts'
+import { LayProblem, type Cloth, type Job } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
-import { USUAL_PIPING } from '../job/index.ts'
+import { newSeat, USUAL_PIPING } from '../job/index.ts'
 import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
-import { clothCost, cutTogether, layChoices, RESCUES, tryRescue, withJoins } from './index.ts'
+import { usualMakeUp } from '../cover/index.ts'
+import { buyingList } from '../lists/index.ts'
+import { clothCost, cutTogether, inHandOf, layChoices, RESCUES, shortfallOf, shortfallWords, tryRescue, withJoins } from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
 const once = () => false
@@ -92,4 +94,50 @@ describe('ways of cutting beside each other', () => {
   })
   it('costs the length bought: 3.42 m at 34 by the 100 mm is 3.5 m, 119', () => expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100 }, 3420)).toEqual({ boughtMm: 3500, cost: 119 }))
   it('and what washing takes: 3.42 m on the table are 3.60 m in the bale at 5 %', () => expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100, washFirst: true, shrink: { across: 0, along: 0.05 } }, 3420).boughtMm).toBe(3600))
+})
+
+describe('a cloth in hand that is not enough', () => {
+  const inHand = (lengthMm: number) => {
+    const job = keepersBench()
+    return { ...job, cloth: { ...job.cloth, cloth: { ...calico, supply: { kind: 'length' as const, lengthMm } }, match: { kind: 'none' as const } } }
+  }
+  const whole = lengthOf(worked(inHand(30_000)).cloth.lays[0].problem)
+
+  it('says how much is short, how many cushions it gives, and what it would take the other way', () => {
+    const job = inHand(1500)
+    const own = worked(job).cloth.lays[0]
+    const found = shortfallOf(inHandOf(job, own)!, () => true)
+    // The same pieces on a roll without an end; the first lay of each search may be a little longer than the best.
+    expect(found.shortMm!).toBeGreaterThanOrEqual(whole - 1500 - 1)
+    expect(found.shortMm!).toBeLessThan(1.15 * whole - 1500)
+    // Two plates of 771 lie beside each other on 1580: two cushions are two rows of 492 and five strips of 99, 1479 in all.
+    expect([found.of, found.fit]).toEqual([3, 2])
+    const turned = worked({ ...job, cloth: { ...job.cloth, direction: 'railroaded', cloth: { ...calico } } }).cloth.lays[0].problem
+    expect(found.turned).toMatchObject({ direction: 'railroaded' })
+    expect(found.turned!.neededMm).toBeGreaterThanOrEqual(lengthOf(turned) - 1)
+    expect(shortfallWords({ shortMm: 210, fit: 4, of: 5, turned: { direction: 'railroaded', neededMm: 3850 } }, 'mm')).toBe('210 mm short; 4 of 5 cushions fit; railroaded it would need 3850 mm')
+  })
+
+  it('is not priced as nothing to buy', () => {
+    const job = inHand(1500)
+    const plan = worked(job)
+    const list = buyingList(job, plan, [{ laidMm: null, boundMm: 2000 }])
+    expect([list.hasLay, list.lines.find((l) => l.from === 'cloth')!.what]).toEqual([false, 'House calico, in hand: not enough as far as is known'])
+  })
+
+  it('a wrap 1510 wide on 1300 of plain cloth is told to be railroaded, and then lies', () => {
+    const job = keepersBench()
+    const wrap = (direction: 'up-the-roll' | 'railroaded'): Job => ({ ...job, seat: { ...newSeat('singles', 1290, 400, 50, 1), clearanceMm: 0 }, makeUp: usualMakeUp('no-sew-wrap'), cloth: { ...job.cloth, direction, match: { kind: 'none' }, cloth: { ...calico, widthMm: 1320, selvedgeMm: [10, 10] } } })
+    const stop = worked(wrap('up-the-roll')).warnings.find((w) => w.code === 'piece-wider-than-cloth')
+    expect(stop).toMatchObject({ piece: 'Wrap', cure: 'other-direction', over: 1290 + 100 + 120 - 1300 })
+    const railroaded = worked(wrap('railroaded'))
+    expect(railroaded.warnings.map((w) => w.code)).not.toContain('piece-wider-than-cloth')
+    expect(lengthOf(railroaded.cloth.lays[0].problem)).toBeCloseTo(1510, 6)
+  })
+
+  it('a piece as wide as the cloth lies on it, unwarned', () => {
+    const job = keepersBench()
+    const exact: Job = { ...job, seat: { ...newSeat('singles', 1190, 400, 50, 1), clearanceMm: 0 }, makeUp: usualMakeUp('no-sew-wrap'), cloth: { ...job.cloth, match: { kind: 'none' }, cloth: { ...calico, widthMm: 1430, selvedgeMm: [10, 10], nap: 'one-way' } } }
+    expect(worked(exact).warnings.map((w) => w.code)).not.toContain('piece-wider-than-cloth')
+  })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { shortfallWords } from '../../../core/what-if/index.ts'
 import { formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { wasteWords } from '../../job/key-figures.ts'
 import { useJob } from '../../stores/job.ts'
@@ -42,7 +43,7 @@ const gapWords = computed(() => {
     <div class="roll sheet">
       <LayDrawing v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
       <div v-else class="empty">
-        <p v-if="lays.failure" role="alert" class="fault">{{ layFailureWords(lays.failure, lays.chosen!, unit) }}</p>
+        <p v-if="lays.failure" role="alert" class="fault">{{ layFailureWords(lays.failure, lays.chosen!, unit) }}<template v-if="lays.shortfall"> {{ lays.chosen!.cloth.name }} is not enough: {{ shortfallWords(lays.shortfall, unit) }}.</template></p>
         <p v-else>Planning the first lay …</p>
       </div>
     </div>

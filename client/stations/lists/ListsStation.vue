@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
 import { blockLabels, buyingList } from '../../../core/lists/index.ts'
 import { unitName } from '../../../core/units/index.ts'
+import { shortfallWords } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -71,7 +72,7 @@ const print = () => window.print()
     </div>
     <div class="sheet paper" tabindex="0" role="region" aria-label="Buying list">
       <h2>Buying list</h2>
-      <p v-if="!buying.hasLay" class="quiet">{{ lays.failure ? 'These pieces cannot be laid on this cloth: see the lay station.' : 'The cloth waits for its lay.' }} What stands here is the least it can be.</p>
+      <p v-if="!buying.hasLay" class="quiet">{{ lays.failure ? lays.shortfall ? `${lays.chosen!.cloth.name} is not enough: ${shortfallWords(lays.shortfall, job.units)}.` : 'These pieces cannot be laid on this cloth: see the lay station.' : 'The cloth waits for its lay.' }} What stands here is the least it can be.</p>
       <table>
         <thead><tr><th>What</th><th>How much</th><th class="n">Cost</th></tr></thead>
         <tbody>

@@ -1,0 +1,49 @@
+import type { Job, LayProblem } from '../../contract/index.ts'
+import type { ClothLay } from '../cloth/index.ts'
+import { layWhatFits, solveLay } from '../lay/index.ts'
+import { planJob } from '../plan.ts'
+import type { Shortfall } from './shortfall-words.ts'
+
+/** What a shortfall is worked out from, plain enough for a worker. */
+export interface InHand {
+  readonly problem: LayProblem
+  /** The cushion that each piece of the problem belongs to; null for strips of several. */
+  readonly cushions: readonly (number | null)[]
+  readonly turned: { readonly direction: Job['cloth']['direction']; readonly problem: LayProblem } | null
+}
+
+/** The same pieces as they would be laid the other way of the cloth; null where all of it is to be bought. */
+export function inHandOf(job: Job, own: ClothLay): InHand | null {
+  if (own.cloth.supply.kind === 'to-buy') return null
+  const direction = job.cloth.direction === 'railroaded' ? 'up-the-roll' : 'railroaded'
+  const other = planJob({ ...job, cloth: { ...job.cloth, direction } })
+  const turned = other.kind === 'worked' ? other.cloth.lays.find((l) => l.cloth.id === own.cloth.id) : undefined
+  return { problem: own.problem, cushions: own.pieces.map((p) => p.cushion), turned: turned ? { direction, problem: turned.problem } : null }
+}
+
+/** Tried for real: on cloth without an end, both ways, and how many cushions the piece in hand gives. `isStopped` ends each search; its first answer is always finished. */
+export function shortfallOf({ problem, cushions, turned }: InHand, isStopped: () => boolean): Shortfall {
+  const options = { seed: 1, budget: { steps: Infinity, isStopped } }
+  const needed = (p: LayProblem): number | null => {
+    const solved = solveLay(withoutEnd(p), options)
+    return solved.ok ? solved.value.lay.length : null
+  }
+  const [own, other] = [needed(problem), turned && needed(turned.problem)]
+  const all = [...new Set(cushions.flatMap((c) => c ?? []))]
+  return { shortMm: own === null ? null : Math.max(0, own - problem.cloth.length!), fit: cushionsIn(problem, cushions, options), of: all.length, turned: turned && typeof other === 'number' ? { direction: turned.direction, neededMm: other } : null }
+}
+
+/** The width and its flaws go on for ever; a remnant's own outline does not. */
+const withoutEnd = ({ cloth: { outline: _, ...cloth }, ...problem }: LayProblem): LayProblem => ({ ...problem, cloth: { ...cloth, length: null } })
+
+/** As many whole cushions as go on the piece, the first ones first. */
+function cushionsIn(problem: LayProblem, cushions: readonly (number | null)[], options: Parameters<typeof layWhatFits>[1]): number {
+  const all = [...new Set(cushions.flatMap((c) => c ?? []))]
+  for (let most = all.length - 1; most > 0; most--) {
+    const among = new Set(all.slice(0, most))
+    const pieces = problem.pieces.filter((_, i) => cushions[i] !== null && among.has(cushions[i]!))
+    const laid = layWhatFits({ ...problem, pieces }, options)
+    if (laid.placements.length === pieces.reduce((sum, p) => sum + p.qty, 0)) return most
+  }
+  return 0
+}
