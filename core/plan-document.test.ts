@@ -47,7 +47,7 @@ describe('the plan as a document', () => {
     expect(document.designs[0].cover.panels).toHaveLength(7)
     expect(document.designs[0].cover.panels[0].cut).toHaveLength(4)
     expect(document.designs[0].cover.checks.every((c: { faults: string[] }) => c.faults.length === 0)).toBe(true)
-    expect(document.lays[0].lay.chalkList).toHaveLength(document.lays[0].lay.placements.length)
+    expect(document.lays[0].chalkList).toHaveLength(document.lays[0].lay.placements.length)
     expect(document.buying.hasLay).toBe(true)
     expect(document.warnings.every((w: { says: string }) => w.says.length > 10)).toBe(true)
   })

@@ -91,7 +91,7 @@ function planDesign(job: Job, design: Design, filling: FillingPlan, allowances: 
   if (!cover.ok) return err(cover.error)
   const liner = linerOf(job, solid, common)
   if (liner && !liner.ok) return err(liner.error)
-  return ok({ design, filling, cover: cover.value, checks: allChecks(cover.value, liner?.value ?? null), liner: liner?.value ?? null, backFilling: backFilling(job, design, allowances) })
+  return ok({ design, filling, cover: cover.value, checks: allChecks(cover.value, liner?.value ?? null, job.units), liner: liner?.value ?? null, backFilling: backFilling(job, design, allowances) })
 }
 
 /** The inner cover of loose fibre, or where one is wanted; its opening no longer than its edge. Null where there is none. */
@@ -104,9 +104,9 @@ function linerOf({ filling, makeUp }: Job, solid: Solid, common: Pick<CoverInput
 }
 
 /** The checks of a cover, and of the liner inside it. */
-function allChecks(cover: Cover, liner: Cover | null): readonly Check[] {
-  const inner = liner ? checkCover(liner) : []
-  return checkCover(cover).map((c, i) => ({ ...c, faults: [...c.faults, ...(inner[i]?.faults ?? []).map((fault) => `liner, ${fault}`)] }))
+function allChecks(cover: Cover, liner: Cover | null, units: Job['units']): readonly Check[] {
+  const inner = liner ? checkCover(liner, units) : []
+  return checkCover(cover, units).map((c, i) => ({ ...c, faults: [...c.faults, ...(inner[i]?.faults ?? []).map((fault) => `liner, ${fault}`)] }))
 }
 
 /** The back of a hinged pair: as wide as the seat, as deep as it is high. */

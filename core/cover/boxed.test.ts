@@ -109,12 +109,12 @@ describe('the checks find what is wrong', () => {
   it('boxing cut 9 mm too long does not meet its plate', () => {
     const long = build(709, 500, 80, 'one-per-side').cover
     const mixed: Cover = { ...cover, seams: cover.seams.map((s) => (s.letter === 'G' ? { ...s, pairs: s.pairs.map((p, i) => (i === 1 ? { a: p.a, b: long.seams.at(-1)!.pairs[1]!.b } : p)) } : s)) }
-    expect(seamLengthsAgree(mixed)).toEqual(['seam G, boxing and gusset to the top plate: 700.0 mm of top-plate front meet 709.0 mm of boxing-front top'])
+    expect(seamLengthsAgree(mixed)).toEqual(['seam G, boxing and gusset to the top plate: 700 mm of top-plate front meet 709 mm of boxing-front top'])
   })
 
   it('a stretch sewn twice', () => {
     const twice: Cover = { ...cover, seams: [...cover.seams, { ...cover.seams[1]!, letter: 'X' }] }
-    expect(edgesUsedOnce(twice)[0]).toMatch(/used twice for 80.0 mm/)
+    expect(edgesUsedOnce(twice)[0]).toMatch(/used twice for 80 mm/)
   })
 
   it('a plate sewn before the boxing ring is joined, or a zip sewn last', () => {
@@ -124,6 +124,6 @@ describe('the checks find what is wrong', () => {
 
   it('a panel with a negative allowance larger than itself', () => {
     const bad: Cover = { ...cover, panels: cover.panels.map((p) => ({ ...p, edges: p.edges.map((e) => ({ ...e, allowance: length('s', -20) })) })) }
-    expect(cutOutlinesAreSound(bad).length).toBe(cover.panels.length)
+    expect(cutOutlinesAreSound(bad, 'mm').length).toBe(cover.panels.length)
   })
 })

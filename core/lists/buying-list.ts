@@ -1,5 +1,5 @@
 import type { Cloth, Job, Trim, TrimUse } from '../../contract/index.ts'
-import { seamLength, type Cover, type Fitting } from '../cover/index.ts'
+import { pipedPairs, seamLength, stretchLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import { beforeWash } from '../pattern/index.ts'
 import type { WorkedPlan } from '../plan.ts'
@@ -120,16 +120,20 @@ function counted(found: readonly { readonly fitting: Fitting; readonly count: nu
   })
 }
 
-/** Thread is three times the seam length and a tenth more. */
+/** Thread is three times the seam length in every row and a tenth more: a zip is sewn in along both its tapes, piping is basted before it is sewn. */
 function threadLength(designs: WorkedPlan['designs']): Figure {
-  const seamOf = (cover: Cover) => cover.seams.reduce((sum, s) => sum + seamLength(s), 0)
+  const seamOf = (cover: Cover) => {
+    const zips = new Set(cover.closures.flatMap((c) => (c.fittings.some((f) => f.use === 'zip') ? [c.seam] : [])))
+    const inBase = cover.closures.reduce((sum, c) => sum + (c.seam === null && zips.has(null) ? 2 * c.lengthMm.value : 0), 0)
+    return inBase + cover.seams.reduce((sum, s) => sum + seamLength(s) * (zips.has(s.letter) ? 2 : 1), 0) + pipedPairs(cover).reduce((sum, { a }) => sum + stretchLength(a), 0)
+  }
   const perDesign = designs.map(({ design, cover, liner }) => {
     const label = designs.length === 1 ? 'Seams of one cushion' : `Seams of one cushion ${design.id}`
-    const seams = entered({ id: `buy.seamLength.${design.id}`, label, quantity: 'run', value: seamOf(cover) + (liner ? seamOf(liner) : 0), rule: 'every seam once' })
+    const seams = entered({ id: `buy.seamLength.${design.id}`, label, quantity: 'run', value: seamOf(cover) + (liner ? seamOf(liner) : 0), rule: 'every row: zips along both tapes, piping basted and sewn' })
     return times(seams, given(design.count, 'count', designs.length === 1 ? 'cushions' : `cushions ${design.id}`))
   })
   const all = perDesign.length === 1 ? perDesign[0]! : plus(...perDesign)
-  return figure({ id: 'buy.thread', label: 'Thread', quantity: 'run', sum: times(given(3, 'plain', 'thread to seam'), all, plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the seams, and a tenth' })
+  return figure({ id: 'buy.thread', label: 'Thread', quantity: 'run', sum: times(given(3, 'plain', 'thread to seam'), all, plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the rows, and a tenth' })
 }
 
 /** Sheets of each grade and thickness, or the parts cut to size. */

@@ -81,8 +81,8 @@ describe('the buying list', () => {
     expect(zips(berth!)).toEqual(['Zip, 2 of'])
   })
 
-  it('thread by hand: seams of one cushion are 980.7 + 4 x 75 + 2 x 2429.3, times 3 cushions, times 3.3', () => {
-    expect(amounts(job, 3249)['Thread']).toBeCloseTo((980.667 + 4 * 75 + 2 * 2429.333) * 3 * 3.3, 0)
+  it('thread by hand: rows of one cushion are 2 x 980.7 of zip, 4 x 75 of joins, and 2 x 2429.3 basted and sewn, times 3 cushions, times 3.3', () => {
+    expect(amounts(job, 3249)['Thread']).toBeCloseTo((2 * 980.667 + 4 * 75 + 2 * 2 * 2429.333) * 3 * 3.3, 0)
   })
 })
 

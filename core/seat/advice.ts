@@ -1,4 +1,6 @@
 import type { Cloth, Grade } from '../../contract/index.ts'
+import type { LengthUnit } from '../units/index.ts'
+import { sayAmountWithUnit } from '../working/index.ts'
 
 /** One reason for or against a number of cushions. */
 export interface CountReason {
@@ -35,19 +37,19 @@ const LOOK = { least: 0.75, best: 1.25, most: 2.2 }
  * How many cushions to divide a bench into: what the largest foam sheet, the cloth, the mass and the
  * look say of each number. Fewest arguments against win, then the look.
  */
-export function adviseCount(bench: BenchSizes, grade: Grade, cloth: Cloth): readonly CountAdvice[] {
+export function adviseCount(bench: BenchSizes, grade: Grade, cloth: Cloth, unit: LengthUnit = 'mm'): readonly CountAdvice[] {
   const most = Math.min(10, Math.max(3, Math.ceil(bench.lengthMm / (bench.depthMm * LOOK.least))))
-  const advice = Array.from({ length: most }, (_, i) => adviceFor(i + 1, bench, grade, cloth))
+  const advice = Array.from({ length: most }, (_, i) => adviceFor(i + 1, bench, grade, cloth, unit))
   const against = (a: (typeof advice)[number]) => a.reasons.filter((r) => r.speaks === 'against').length
   const look = (a: (typeof advice)[number]) => Math.abs(Math.log(a.widthMm / bench.depthMm / LOOK.best))
   const best = advice.filter((a) => a.widthMm > 0).reduce((b, a) => (against(a) < against(b) || (against(a) === against(b) && look(a) < look(b)) ? a : b))
   return advice.map((a) => ({ ...a, isBest: a.count === best.count }))
 }
 
-function adviceFor(count: number, bench: BenchSizes, grade: Grade, cloth: Cloth): Omit<CountAdvice, 'isBest'> {
+function adviceFor(count: number, bench: BenchSizes, grade: Grade, cloth: Cloth, unit: LengthUnit): Omit<CountAdvice, 'isBest'> {
   const widthMm = (bench.lengthMm - (count - 1) * bench.gapMm) / count
   const massKg = (bench.areaMm2 / count / 1e6) * (bench.thicknessMm / 1e3) * grade.densityKgM3
-  return { count, widthMm, massKg, reasons: [sheetReason(widthMm, bench.depthMm, grade), clothReason(widthMm, bench.depthMm, cloth), massReason(massKg), lookReason(widthMm / bench.depthMm)] }
+  return { count, widthMm, massKg, reasons: [sheetReason(widthMm, bench.depthMm, grade), clothReason(widthMm, bench.depthMm, cloth), massReason(massKg, unit), lookReason(widthMm / bench.depthMm)] }
 }
 
 function sheetReason(widthMm: number, depthMm: number, grade: Grade): CountReason {
@@ -64,8 +66,10 @@ function clothReason(widthMm: number, depthMm: number, cloth: Cloth): CountReaso
   return railroaded && cloth.nap === 'two-way' ? { about: 'cloth', speaks: 'for', says: 'the plate fits the cloth railroaded only' } : { about: 'cloth', speaks: 'against', says: 'wider than the cloth: the plate would be pieced' }
 }
 
-const massReason = (massKg: number): CountReason =>
-  massKg > HEAVY_KG ? { about: 'mass', speaks: 'against', says: `${massKg.toFixed(1)} kg each: two people carry it` } : { about: 'mass', speaks: 'for', says: `${massKg.toFixed(1)} kg each` }
+function massReason(massKg: number, unit: LengthUnit): CountReason {
+  const each = `${sayAmountWithUnit(massKg, 'mass', unit)} each`
+  return massKg > HEAVY_KG ? { about: 'mass', speaks: 'against', says: `${each}: two people carry it` } : { about: 'mass', speaks: 'for', says: each }
+}
 
 function lookReason(ratio: number): CountReason {
   if (ratio > LOOK.most) return { about: 'look', speaks: 'against', says: `${ratio.toFixed(1)} times as wide as deep: a long cover ripples and sags` }

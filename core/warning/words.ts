@@ -1,3 +1,4 @@
+import { sayAmountWithUnit } from '../working/index.ts'
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
 import { isMatterOfTaste } from '../filling/choice/verdict.ts'
 import { doubtWords, failureWords } from '../filling/choice/words.ts'
@@ -47,7 +48,7 @@ export function warningWords(w: Warning, unit: LengthUnit): WarningWords {
     case 'thickness-over-depth':
       return words(`The thickness ${mm(w.thickness)} is more than the depth ${mm(w.depth)}.`, 'Check that depth and thickness are not exchanged.')
     case 'heavy':
-      return words(`A block weighs ${trimmed(w.massKg, 1)} kg and is ${mm(w.lengthMm)} long: two people carry it (over ${HEAVY_KG} kg or over ${mm(LONG_MM)}).`, 'Divide the bench into more cushions, or plan for two.')
+      return words(`A block weighs ${sayAmountWithUnit(w.massKg, 'mass', unit)} and is ${mm(w.lengthMm)} long: two people carry it (over ${sayAmountWithUnit(HEAVY_KG, 'mass', unit)} or over ${mm(LONG_MM)}).`, 'Divide the bench into more cushions, or plan for two.')
     case 'no-sheet-thickness':
       return words(`No stack of up to three sheets (${w.offered.map(mm).join(', ')}) makes ${mm(w.wanted)}.`, `The nearest stack is ${mm(w.nearest)}: change the thickness, or have a sheet split to order.`)
     case 'foam-fails':

@@ -2,7 +2,8 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { JobSummary, LayProblem } from '../../../contract/index.ts'
 import { planJob } from '../../../core/plan.ts'
-import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../../core/units/index.ts'
+import { formatLength, formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
+import { sayAmount } from '../../../core/working/index.ts'
 import { clothCost, cutTogether, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
 import { listShelf, openJob } from '../../api/jobs.ts'
 import { useJob } from '../../stores/job.ts'
@@ -67,10 +68,10 @@ const rows = computed(() => {
   const all = choices.value.map((choice, key) => {
     const lengthMm = lengths.value.get(key)
     const bought = lengthMm ? clothCost(cloth, lengthMm) : null
-    return { choice, key, lengthMm, bought, areaM2: lengthMm ? (lengthMm * choice.widthMm) / 1e6 : null, isOwn: choice.widthMm === cloth.widthMm && choice.direction === jobs.job!.cloth.direction && choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') && choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') && choice.stripJoins === jobs.job!.cloth.stripJoins }
+    return { choice, key, lengthMm, bought, areaMm2: lengthMm ? lengthMm * choice.widthMm : null, isOwn: choice.widthMm === cloth.widthMm && choice.direction === jobs.job!.cloth.direction && choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') && choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') && choice.stripJoins === jobs.job!.cloth.stripJoins }
   })
-  const least = Math.min(...all.flatMap((r) => (r.areaM2 ? [r.areaM2] : [])))
-  return all.map((r) => ({ ...r, isLeast: r.areaM2 === least }))
+  const least = Math.min(...all.flatMap((r) => (r.areaMm2 ? [r.areaMm2] : [])))
+  return all.map((r) => ({ ...r, isLeast: r.areaMm2 === least }))
 })
 const words = (c: LayChoice) => [formatLength(c.widthMm, unit.value), c.direction === 'railroaded' ? 'railroaded' : 'up', ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []), ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : []), ...(varied.value.joins && c.isPiped ? [`${c.stripJoins} more joins`] : [])].join(' ')
 /** Takes a way of cutting over into the job; another width is another cloth, and is bought first. */
@@ -99,7 +100,7 @@ const TICKS = [
     </div>
     <div v-if="rows.length > 0" class="side">
     <table class="close-table">
-      <thead><tr><th>Width, {{ unitName(unit) }}</th><th>Direction</th><th>Pattern</th><th>Piping</th><th class="n">Length</th><th class="n">Buy</th><th class="n">{{ jobs.job!.currency }}</th><th class="n">m²</th><th /></tr></thead>
+      <thead><tr><th>Width, {{ unitName(unit) }}</th><th>Direction</th><th>Pattern</th><th>Piping</th><th class="n">Length</th><th class="n">Buy</th><th class="n">{{ jobs.job!.currency }}</th><th class="n">Area</th><th /></tr></thead>
       <tbody>
         <tr v-for="r in rows" :key="r.key" :class="{ own: r.isOwn }">
           <td>{{ formatLength(r.choice.widthMm, unit) }}</td>
@@ -110,7 +111,7 @@ const TICKS = [
             <td class="n">{{ formatLengthWithUnit(r.lengthMm, unit) }}</td>
             <td class="n">{{ formatLengthWithUnit(r.bought.boughtMm, unit) }}</td>
             <td class="n">{{ r.bought.cost.toFixed(2) }}</td>
-            <td class="n" :class="{ least: r.isLeast }">{{ trimmed(r.areaM2!, 2) }}</td>
+            <td class="n" :class="{ least: r.isLeast }">{{ sayAmount(r.areaMm2!, 'area', unit) }}</td>
             <td><button v-if="r.choice.widthMm === jobs.job!.cloth.cloth.widthMm && !r.isOwn" type="button" class="plain-button" :aria-label="`Take ${words(r.choice)}`" @click="takeOver(r.choice)">Take</button></td>
           </template>
           <td v-else colspan="5" class="quiet">{{ r.choice.problem === null ? 'cannot be worked' : r.lengthMm === null ? 'a piece is too wide or too long' : 'waits …' }}</td>

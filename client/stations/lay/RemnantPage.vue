@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import type { Cloth } from '../../../contract/index.ts'
 import { setCloth } from '../../../core/job/index.ts'
-import { formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
+import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { sayAmountWithUnit } from '../../../core/working/index.ts'
 import { RESCUES, type Attempt } from '../../../core/what-if/index.ts'
 import ClothSwatch from '../../cloth/ClothSwatch.vue'
 import { useJob } from '../../stores/job.ts'
@@ -72,7 +73,7 @@ const supplyWords = (cloth: Cloth) => (cloth.supply.kind === 'length' ? formatLe
           <td>{{ r.says }}</td>
           <td v-if="r.attempt === undefined" class="quiet">to be tried</td>
           <td v-else-if="r.attempt?.found" class="right">fits, {{ formatLengthWithUnit(r.attempt.found.lay.length, unit) }} used</td>
-          <td v-else class="failed">no room for {{ missingWords(r.attempt!) }}: {{ trimmed(r.attempt!.missingMm2 / 1e6, 2) }} m² missing</td>
+          <td v-else class="failed">no room for {{ missingWords(r.attempt!) }}: {{ sayAmountWithUnit(r.attempt!.missingMm2, 'area', jobs.job!.units) }} missing</td>
         </tr>
       </tbody>
     </table>

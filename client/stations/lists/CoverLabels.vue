@@ -20,7 +20,7 @@ const labels = computed(() => {
     return { number: i + 1, size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(job.units)} net`, wash: washWords(job.cloth.cloth.shrink, job.cloth.cloth.washFirst), papers: papers ? [papers.foamBatch && `foam ${papers.foamBatch}`, papers.certificate && `certificate ${papers.certificate}`].filter((w) => w).join(', ') : '' }
   })
 })
-const washWords = ({ across, along }: { across: number; along: number }, washed: boolean) => (across === 0 && along === 0 ? 'the cloth keeps its size in the wash' : washed ? 'washed before it was cut' : 'wash cool: the first wash shrinks it into its size')
+const washWords = ({ across, along }: { across: number; along: number }, washed: boolean) => (across === 0 && along === 0 ? 'wash: not known, try a scrap first' : washed ? 'washed before it was cut' : 'wash cool: the first wash shrinks it into its size')
 </script>
 
 <template>

@@ -51,7 +51,7 @@ const advice = computed(() => {
   const box = boxOf(outline)
   const area = areaOf(outline)
   const depth = isRing.value ? valueOf((job.value.seat.footprint as Extract<typeof job.value.seat.footprint, { kind: 'ring' }>).depth) : box.maxY - box.minY
-  return adviseCount({ lengthMm: isRing.value ? area / depth : box.maxX - box.minX, depthMm: depth, thicknessMm: valueOf(job.value.seat.thickness), areaMm2: area, gapMm: division.value.gapMm }, mainGrade(filling.layers), job.value.cloth.cloth)
+  return adviseCount({ lengthMm: isRing.value ? area / depth : box.maxX - box.minX, depthMm: depth, thicknessMm: valueOf(job.value.seat.thickness), areaMm2: area, gapMm: division.value.gapMm }, mainGrade(filling.layers), job.value.cloth.cloth, job.value.units)
 })
 </script>
 

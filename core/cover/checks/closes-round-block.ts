@@ -1,9 +1,11 @@
+import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import { areaOf, edgeLength, isStraight, onEdge, perimeterOf, type Outline } from '../../outline/index.ts'
 import type { Cover } from '../cover.ts'
 import { edgeIndex, finishedEdgeLength, type Panel } from '../panel.ts'
 import { placeOn, type Patch } from '../patch.ts'
 import { stretchLength, type SeamPair, type Stretch } from '../seam.ts'
 import { spaceBetween } from '../space.ts'
+import { sayAmountWithUnit } from '../../working/index.ts'
 import { seamTolerance } from './seam-lengths.ts'
 
 /**
@@ -12,8 +14,11 @@ import { seamTolerance } from './seam-lengths.ts'
  * worked out without them, and lie round it in space so that the two sides of every seam meet and no
  * cloth is stretched.
  */
-export function closesRoundBlock(cover: Cover): readonly string[] {
-  return [...doesNotClose(cover), ...areaFaults(cover), ...cover.patches.flatMap((p) => stretchFault(p, cover)), ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s.letter)))]
+type Say = (mm: number) => string
+
+export function closesRoundBlock(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
+  const say: Say = (mm) => formatLengthWithUnit(mm, unit)
+  return [...doesNotClose(cover), ...areaFaults(cover, unit), ...cover.patches.flatMap((p) => stretchFault(p, cover, say)), ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s.letter, say)))]
 }
 
 function doesNotClose(cover: Cover): readonly string[] {
@@ -22,31 +27,31 @@ function doesNotClose(cover: Cover): readonly string[] {
   return sum === 2 * surfaces ? [] : [`the panels do not close into ${surfaces === 1 ? 'one surface' : `${surfaces} surfaces`} (corners − seams + panels + rims = ${sum}, not ${2 * surfaces})`]
 }
 
-function areaFaults({ panels, surfaceMm2, perimeter }: Cover): readonly string[] {
+function areaFaults({ panels, surfaceMm2, perimeter }: Cover, unit: LengthUnit): readonly string[] {
   if (surfaceMm2 === null) return []
   const sewn = panels.filter((p) => p.role !== 'trim' && p.id !== 'dust-cover').reduce((sum, p) => sum + areaOf(p.finished), 0)
   const slack = seamTolerance(perimeter.value) * Math.max(perimeter.value, 1) * 0.5
-  return Math.abs(sewn - surfaceMm2) > slack ? [`the sewn area is ${(sewn / 1e6).toFixed(3)} m², the cover's surface has ${(surfaceMm2 / 1e6).toFixed(3)} m²`] : []
+  return Math.abs(sewn - surfaceMm2) > slack ? [`the sewn area is ${sayAmountWithUnit(sewn, 'area', unit)}, the cover's surface has ${sayAmountWithUnit(surfaceMm2, 'area', unit)}`] : []
 }
 
 /** Enough for chords to stay within the tolerance of a seam, even once round a roll. */
 const CHORDS = 40
 
 /** A flat patch keeps every distance, a bent one the length of every edge. */
-function stretchFault({ panel, bend, outline, place }: Patch, { panels }: Cover): readonly string[] {
+function stretchFault({ panel, bend, outline, place }: Patch, { panels }: Cover, say: Say): readonly string[] {
   if (bend === 'full') return []
   const faults = outline.flatMap((_, i) => {
     const flat = edgeLength(outline, i)
     const steps = bend === 'flat' && isStraight(outline[i]!.bulge) ? 1 : CHORDS
     const points = Array.from({ length: steps + 1 }, (_, k) => place(onEdge(outline, i, k / steps)))
     const made = points.slice(1).reduce((sum, p, k) => sum + spaceBetween(points[k]!, p), 0)
-    return Math.abs(made - flat) <= seamTolerance(flat) ? [] : [`${panels.find((p) => p.id === panel)!.name} is stretched: ${flat.toFixed(1)} mm of it lie along ${made.toFixed(1)} mm`]
+    return Math.abs(made - flat) <= seamTolerance(flat) ? [] : [`${panels.find((p) => p.id === panel)!.name} is stretched: ${say(flat)} of it lie along ${say(made)}`]
   })
   return faults.slice(0, 1)
 }
 
 /** The two sides of a seam lie in the same places of the finished cushion. */
-function apartFault({ a, b }: SeamPair, cover: Cover, letter: string): readonly string[] {
+function apartFault({ a, b }: SeamPair, cover: Cover, letter: string, say: Say): readonly string[] {
   if (a.panel === b.panel && a.edge === b.edge) return []
   const limit = 0.5 + seamTolerance(stretchLength(a))
   const apart = [0, 0.5, 1].map((share) => {
@@ -54,7 +59,7 @@ function apartFault({ a, b }: SeamPair, cover: Cover, letter: string): readonly 
     return p && q ? spaceBetween(p, q) : 0
   })
   const worst = Math.max(...apart)
-  return worst <= limit ? [] : [`seam ${letter}: ${a.panel} ${a.edge} and ${b.panel} ${b.edge} lie ${worst.toFixed(1)} mm apart on the cushion`]
+  return worst <= limit ? [] : [`seam ${letter}: ${a.panel} ${a.edge} and ${b.panel} ${b.edge} lie ${say(worst)} apart on the cushion`]
 }
 
 function inPlace(on: Stretch, share: number, { panels, patches }: Cover) {

@@ -1,3 +1,4 @@
+import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import type { Cover } from '../cover.ts'
 import { finishedEdgeLength } from '../panel.ts'
 import type { Stretch } from '../seam.ts'
@@ -7,7 +8,8 @@ import { isFree } from './closes-round-block.ts'
 const SLACK_MM = 0.5
 
 /** Each finished edge is covered once, end to end, by the stretches of seams and closures, or is free on purpose and covered by none. */
-export function edgesUsedOnce(cover: Cover): readonly string[] {
+export function edgesUsedOnce(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
+  const say = (mm: number) => formatLengthWithUnit(mm, unit)
   const byEdge = new Map<string, Stretch[]>()
   for (const s of cover.seams.flatMap((seam) => seam.pairs.flatMap((p) => [p.a, p.b]))) {
     const key = `${s.panel}/${s.edge}`
@@ -23,9 +25,9 @@ export function edgesUsedOnce(cover: Cover): readonly string[] {
       const starts = [...used.slice(1).map((u) => u.low), length]
       const faults = used.flatMap((u, i) => {
         const step = starts[i]! - u.high
-        return Math.abs(step) <= SLACK_MM ? [] : [`${where}: ${step > 0 ? 'free' : 'used twice'} for ${Math.abs(step).toFixed(1)} mm`]
+        return Math.abs(step) <= SLACK_MM ? [] : [`${where}: ${step > 0 ? 'free' : 'used twice'} for ${say(Math.abs(step))}`]
       })
-      return used[0]!.low > SLACK_MM ? [`${where}: free for ${used[0]!.low.toFixed(1)} mm`, ...faults] : faults
+      return used[0]!.low > SLACK_MM ? [`${where}: free for ${say(used[0]!.low)}`, ...faults] : faults
     }),
   )
 }

@@ -1,14 +1,16 @@
+import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import type { Cover } from '../cover.ts'
 import { stretchLength } from '../seam.ts'
 
 /** Two sides of a seam may differ by 1 mm and 0.2 % of its length. */
 export const seamTolerance = (lengthMm: number): number => 1 + 0.002 * lengthMm
 
-export function seamLengthsAgree(cover: Cover): readonly string[] {
+export function seamLengthsAgree(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
+  const say = (mm: number) => formatLengthWithUnit(mm, unit)
   return cover.seams.flatMap((seam) =>
     seam.pairs.flatMap(({ a, b }) => {
       const [la, lb] = [stretchLength(a), stretchLength(b)]
-      return Math.abs(la - lb) <= seamTolerance(Math.max(la, lb)) ? [] : [`seam ${seam.letter}, ${seam.name}: ${la.toFixed(1)} mm of ${a.panel} ${a.edge} meet ${lb.toFixed(1)} mm of ${b.panel} ${b.edge}`]
+      return Math.abs(la - lb) <= seamTolerance(Math.max(la, lb)) ? [] : [`seam ${seam.letter}, ${seam.name}: ${say(la)} of ${a.panel} ${a.edge} meet ${say(lb)} of ${b.panel} ${b.edge}`]
     }),
   )
 }

@@ -1,4 +1,5 @@
-import type { Closure } from '../../../contract/index.ts'
+import type { Closure, Side } from '../../../contract/index.ts'
+import type { CushionSize } from '../../seat/index.ts'
 import { err, ok, type Result } from '../../result/index.ts'
 import { entered, figure, given, least, minus, over, type Figure } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
@@ -26,13 +27,13 @@ export const boxed: Recipe<'boxed'> = (input) => {
 export const plainFrame = ({ solid, construction, allowances, longestStripMm }: Pick<RecipeInput, 'solid' | 'allowances' | 'longestStripMm'> & { readonly construction: { readonly boxing: 'wrap' | 'one-per-side' } }) =>
   ({ solid, boxing: construction.boxing, plateEdge: [allowances.seamMm], boxingEdge: [allowances.seamMm], boxingEnd: [allowances.seamMm], longestMm: longestStripMm, pocket: [] }) as const
 
-/** How far a zip runs on round each corner. */
-export const roundCorner = (allowances: Allowances, depth: Figure): Figure =>
-  figure({ id: 'cover.zipRoundCorner', label: 'Zip round each corner', quantity: 'length', sum: least(allowances.zipRoundCornerMm, over(depth, given(4, 'count', 'a quarter of the depth'))), rule: "the smaller of the shop's limit and a quarter of the depth", change: 'make-up.zipRoundCornerMm' })
+/** How far a zip along a side runs on round each of its corners, onto the neighbouring sides. */
+const roundCorner = (allowances: Allowances, { width, depth }: CushionSize, side: Side): Figure =>
+  figure({ id: 'cover.zipRoundCorner', label: 'Zip round each corner', quantity: 'length', sum: least(allowances.zipRoundCornerMm, over(side === 'left' || side === 'right' ? width : depth, given(4, 'count', 'a quarter of the side it runs on to'))), rule: "the smaller of the shop's limit and a quarter of the side it runs on to", change: 'make-up.zipRoundCornerMm' })
 
 function gussetClosed(input: RecipeInput<'boxed'>, closure: Extract<RecipeInput['closure'], { kind: 'zip-gusset' }>): Result<CoverDraft, Refusal> {
   const { solid, allowances } = input
-  const round = roundCorner(allowances, solid.depth)
+  const round = roundCorner(allowances, solid, sideOrBack(solid.edges, closure.side))
   const share = closure.lapped ? 0.5 - LAPPED_SHARE : 0.5
   const rule = closure.lapped ? 'the upper half covers the zip; together they make the boxing height' : 'each half finishes at half the thickness; together they make the boxing height'
   const pocket = closure.pocketMm > 0 ? [entered({ id: 'cover.pocket', label: 'Folded over the end of the zip', quantity: 'length', value: closure.pocketMm, rule: 'boxing beside each zip end, folded back so that the pull hides', setBy: 'job', change: 'make-up.closure' })] : []
@@ -57,7 +58,7 @@ export const plateSeams = (frame: BoxFrame, what: string): readonly SeamDraft[] 
 
 /** The zip between boxing and bottom plate along one side and round its corners: there both are cut by the tape's own allowance, so that the boxing finishes at its height. */
 function zipInSeam({ solid, allowances }: RecipeInput<'boxed'>, closure: Extract<Closure, { kind: 'zip-seam' }>, frame: BoxFrame): Result<CoverDraft, Refusal> {
-  const along = shareWall(frame.wall, solid.edges, sideOrBack(solid.edges, closure.side), roundCorner(allowances, solid.depth).value).gusset
+  const along = shareWall(frame.wall, solid.edges, sideOrBack(solid.edges, closure.side), roundCorner(allowances, solid, sideOrBack(solid.edges, closure.side)).value).gusset
   const { inside, outside } = cutAt(frame, frame.rings.bottom, along)
   const zip: SeamDraft = { name: 'zip between boxing and bottom plate', kind: 'closure', pairs: inside }
   const length = entered({ id: 'closure.length', label: 'Zip', quantity: 'length', value: seamLength(zip), rule: 'along the side, and round its corners', change: 'make-up.closure' })

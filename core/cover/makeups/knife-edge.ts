@@ -1,7 +1,7 @@
 import { areaOf, boxOf, edgeLength, isStraight, offsetEdges, perimeterOf, turnAt, arcBetween, edgeOf, type Outline } from '../../outline/index.ts'
 import { err, ok, type Result } from '../../result/index.ts'
 import type { SideName, Solid } from '../../seat/index.ts'
-import { entered, plus, type Figure } from '../../working/index.ts'
+import { entered, plus } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
 import { tapeFigure } from '../closures/tape.ts'
 import { easeCorners, edgeNames, frontFirst, mirroredOrder, pillowPlace, shapedPanel, sideOrBack, type Eased, type EdgeDraft, type PanelDraft, type SizeSums } from '../parts/index.ts'

@@ -1,7 +1,7 @@
 import type { Grip, Handles, Side, Ties, Trims, Vents } from '../../../contract/index.ts'
 import { edgeLength, onEdge, type Point } from '../../outline/index.ts'
 import type { CushionSize, Solid } from '../../seat/index.ts'
-import { figure, given, minus, plus, times, type Operand } from '../../working/index.ts'
+import { figure, given, minus, plus, times } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Fitting } from '../cover.ts'
 import type { Mark } from '../panel.ts'

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { loadCaseOf, percent } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit } from '../../../../core/units/index.ts'
+import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { foamColour } from '../foam-colour.ts'
 import { useFoam } from '../use-foam.ts'
 import ForceChart from './ForceChart.vue'
@@ -38,7 +39,7 @@ const rows = computed(() =>
   }),
 )
 const mm = (length: number) => formatLengthWithUnit(length, jobs.job!.units)
-const kg = (mass: number) => `${Number(mass.toFixed(1))} kg`
+const kg = (mass: number) => sayAmountWithUnit(Number(mass.toFixed(1)), 'mass', jobs.job!.units)
 const NAMES = ['light', 'middle', 'heavy'] as const
 </script>
 
