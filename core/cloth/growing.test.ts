@@ -234,3 +234,18 @@ it('over random make-ups, cloths and directions: what is matched meets at every 
   expect(meetings).toBeGreaterThan(8)
   expect(seams).toBeGreaterThan(60)
 }, 60_000)
+
+it('piping strips grow by the way they are cut: 3 % across, 5 % along', () => {
+  for (const [cut, way] of [['across', ['across', 'along']], ['along', ['along', 'across']]] as const) {
+    const base = keepersBench()
+    const piping = base.makeUp.piping.kind === 'corded' ? { ...base.makeUp.piping, cut } : base.makeUp.piping
+    const steady = worked({ ...base, makeUp: { ...base.makeUp, piping } })
+    const plan = worked(jobOf(shrinking(0.03, 0.05), {}, { ...base, makeUp: { ...base.makeUp, piping } }))
+    const taken = { across: 0.97, along: 0.95 }
+    const [strip] = plan.cloth.strips[0]!
+    const size = boxOf(piece(plan, 'piping').outline.map(([x, y]) => ({ x, y })))
+    expect(size.maxX).toBeCloseTo(strip!.split.each.value / taken[way[0]], 6)
+    expect(size.maxY).toBeCloseTo(onlyDesign(steady).cover.piping!.stripWidth!.value / taken[way[1]], 6)
+    expect(plan.cutList.find((l) => l.what.startsWith('Piping'))!.height.value).toBeCloseTo(size.maxY, 6)
+  }
+})

@@ -1,10 +1,11 @@
 import type { Cloth, ClothChoice, ClothRole, LayPiece, LayProblem } from '../../contract/index.ts'
-import { clothFor, cushionFrames, cutOutline, framesAsLaid, givesOrShrinks, looksAlikeEveryWay, splitRun, usableWidth, type Cover, type Panel, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
-import type { Cushions, Design } from '../seat/index.ts'
-import { at, flatten, type Outline, type Polygon } from '../outline/index.ts'
+import { cushionFrames, cutOutline, framesAsLaid, givesOrShrinks, looksAlikeEveryWay, usableWidth, type Cover, type Panel } from '../cover/index.ts'
+import type { Cushions } from '../seat/index.ts'
+import { flatten, type Outline } from '../outline/index.ts'
 import { turned } from '../lay/shape.ts'
 import { patternStart, repeatOf, washed, washedChoice, type Way } from '../pattern/index.ts'
 import { clothRow } from './cloth-row.ts'
+import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'
 import { isMirrored, looksAlikeTurned, matchingsOf, matchOf, rowPattern, ruledPlaces, type Matching, type Matchings } from './match.ts'
 
 /** A piece of the lay, and what it is: a panel of one cushion, or a strip of piping. */
@@ -27,14 +28,6 @@ export interface ClothLay {
   readonly pieces: readonly LaidPiece[]
   readonly problem: LayProblem
   readonly usableMm: number
-}
-
-/** Piping strips of one length for the cushions of a design. */
-export interface PipingStrips {
-  readonly id: string
-  readonly group: PipingGroup
-  readonly split: StripSplit
-  readonly qty: number
 }
 
 export interface ClothPlan {
@@ -101,10 +94,10 @@ function layOf(choice: ClothChoice, bought: Cloth, roles: ReadonlySet<ClothRole>
     strips.forEach((groups, design) =>
       groups.forEach(({ id, split, qty, group }) => {
         const piping = designs[design]!.cover.piping!
-        const outline = stripOutline(piping, split)
+        const outline = stripOutline(piping, split, own.cloth)
         const name = strips.length === 1 ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
         laid.push({ id, name: group.isClosed ? name : `${name}, open run`, qty, cut: outline, panel: null, cushion: null, matched: false })
-        pieces.push({ id, qty, outline: asOutline(outline), turns: pipingTurns(own, stripCut(piping)), flip: false, match: null })
+        pieces.push({ id, qty, outline: asOutline(outline), turns: pipingTurns(own.cloth, piping), flip: false, match: null })
       }),
     )
   }
@@ -174,43 +167,6 @@ function turnsOf({ cloth }: ClothChoice, panel: Panel): number[] {
 function turnsAsItLies({ nap }: Cloth, { lies }: Panel): number[] {
   const own = lies === 'along' ? 270 : 0
   return nap === 'two-way' ? [own, (own + 180) % 360] : [own]
-}
-
-/** Strips along the roll are cut no longer than can be handled on a table. */
-const LONGEST_STRIP_MM = 3000
-
-/** Plain two-way cloth lets straight strips lie either way; bias strips may follow either diagonal. */
-function pipingTurns(choice: ClothChoice, cut: StripCut): number[] {
-  if (looksAlikeEveryWay(choice.cloth) || cut === 'bias') return [0, 90]
-  return cut === 'along' ? [90] : [0]
-}
-
-type StripCut = Exclude<PipingPlan['choice'], { kind: 'ready-made' }>['cut']
-
-const stripCut = ({ choice }: PipingPlan): StripCut => (choice.kind === 'ready-made' ? 'across' : choice.cut)
-
-/** The strips of one design's piping, as long as its cloth allows; none for ready-made piping. */
-function pipingStrips(choice: ClothChoice, piping: PipingPlan, designs: readonly Design[], design: number): readonly PipingStrips[] {
-  const width = piping.stripWidth?.value
-  const cloth = clothFor(choice, 'piping')
-  const usableMm = usableWidth(cloth)
-  if (width === undefined || usableMm <= 0) return []
-  const cut = stripCut(piping)
-  const base = designs.length === 1 ? 'piping' : `piping-${designs[design]!.id}`
-  return piping.groups.map((group, k) => {
-    // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
-    const seam = group.panel.edges[0]!.allowance.value
-    const split = cut === 'bias' ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam, choice.stripJoins) : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM, width, choice.stripJoins)
-    const qty = Math.max(1, Math.round(split.strips.value)) * group.count * designs[design]!.count
-    return { id: k === 0 ? base : `${base}-${k + 1}`, group, split, qty }
-  })
-}
-
-function stripOutline(piping: PipingPlan, split: StripSplit): Polygon {
-  const width = piping.stripWidth!.value
-  if (stripCut(piping) !== 'bias') return [at(0, 0), at(split.each.value, 0), at(split.each.value, width), at(0, width)]
-  const [reach, rise] = [split.each.value / Math.SQRT2, width * Math.SQRT2]
-  return [at(0, 0), at(reach, reach), at(reach, reach + rise), at(0, rise)]
 }
 
 /** Arcs are laid as chords within this of them. */

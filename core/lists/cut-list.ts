@@ -28,9 +28,9 @@ export function cutList(job: Pick<Job, 'cloth' | 'units'>, designs: readonly Des
   const foam = cutting ? foamLines(cutting, units) : []
   const panels = designs.flatMap((d) => [...panelLines(d, d.cover, { letter: letter(d), prefix: '', from }), ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ', from }) : [])])
   const strips = designs.flatMap((d, i): readonly CutLine[] =>
-    cloth.strips[i]!.map(({ split, qty, group }) => {
-      const { choice, stripWidth } = d.cover.piping!
-      return { what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`, material: 'cloth', count: qty, width: split.each, height: stripWidth!, note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`, from: from('piping').name }
+    cloth.strips[i]!.map(({ split, qty, group, length, width }) => {
+      const { choice } = d.cover.piping!
+      return { what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`, material: 'cloth', count: qty, width: length, height: width, note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`, from: from('piping').name }
     }),
   )
   return [...foam, ...panels, ...strips]
