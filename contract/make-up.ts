@@ -41,7 +41,7 @@ const Spaced = { spacingMm: z.number().min(20).max(400), lapMm: PositiveMm.max(2
 
 /** How the cover opens again, or is shut for good. */
 export const Closure = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('zip-gusset'), side: Side, lapped: z.boolean().describe('one half covers the zip'), pocketMm: AllowanceMm.max(200).describe('boxing folded back over each end of the zip; 0 for none') }),
+  z.strictObject({ kind: z.literal('zip-gusset'), side: Side, lapped: z.boolean().describe('one half covers the zip'), pocketMm: AllowanceMm.max(200).describe('boxing folded back over each end of the zip; 0 for none'), showsMm: AllowanceMm.max(30).optional().describe('the strip of zip that shows between the folds: both halves together finish lower by so much; 0 when left out') }),
   z.strictObject({ kind: z.literal('zip-seam'), side: Side, tapeMm: AllowanceMm.max(20).describe('from the edge of the zip tape to the stitching beside the teeth') }),
   z.strictObject({ kind: z.literal('horseshoe'), shape: z.enum(['u', 'straight']), insetMm: PositiveMm.max(300), radiusMm: PositiveMm.max(300) }),
   z.strictObject({ kind: z.literal('hook-and-loop'), ...Tape }),

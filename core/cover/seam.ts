@@ -23,6 +23,8 @@ export interface Seam {
   readonly letter: string
   readonly name: string
   readonly kind: SeamKind
+  /** A zip that shows keeps its two sides so far apart. */
+  readonly apartMm?: number
   readonly pairs: readonly SeamPair[]
 }
 

@@ -32,7 +32,7 @@ const closureOf = (kind: Closure['kind']): fc.Arbitrary<Closure> =>
     const usual = CLOSURES[kind].usual
     const sided = 'side' in usual ? { ...usual, side: at } : usual
     if (sided.kind === 'sewn-shut') return { ...sided, openingMm: opening }
-    if (sided.kind === 'zip-gusset') return { ...sided, lapped, pocketMm: pocket }
+    if (sided.kind === 'zip-gusset') return { ...sided, lapped, pocketMm: pocket, ...(tape > 30 ? { showsMm: 6 } : {}) }
     if (sided.kind === 'hook-and-loop' || sided.kind === 'snap-tape') return { ...sided, tapeMm: tape }
     return sided.kind === 'horseshoe' ? { ...sided, insetMm: inset, shape: lapped ? 'u' : 'straight' } : sided
   })

@@ -25,7 +25,7 @@ describe('what the page offers of a make-up or a closure', () => {
     for (const option of options) {
       const set = (usual as unknown as Record<string, unknown>)[option.key]
       if (option.kind === 'length') {
-        expect(option.value, option.label).toBe(set)
+        expect(option.value, option.label).toBe(set ?? 0)
         expect(option.value >= option.min && option.value <= option.max, option.label).toBe(true)
       } else expect(option.choices.some((c) => c.value === option.value), `${option.label}: ${option.value}`).toBe(true)
     }

@@ -64,7 +64,7 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
   const at = (value: string): readonly Option[] => (OPENS_ITS_OWN_WAY.has(construction.kind) ? [] : [side(value)])
   switch (c.kind) {
     case 'zip-gusset':
-      return construction.kind === 'waterfall' ? [] : [...at(c.side), yesNo('lapped', 'Zip covered', c.lapped), length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200)]
+      return construction.kind === 'waterfall' ? [] : [...at(c.side), yesNo('lapped', 'Zip covered', c.lapped), length('showsMm', 'Zip shows by', c.showsMm ?? 0, 0, 30), length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200)]
     case 'zip-seam':
       return [...at(c.side), length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20)]
     case 'horseshoe':

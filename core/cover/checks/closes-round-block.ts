@@ -3,7 +3,7 @@ import { areaOf, edgeLength, isStraight, onEdge, perimeterOf, type Outline } fro
 import type { Cover } from '../cover.ts'
 import { edgeIndex, finishedEdgeLength, type Panel } from '../panel.ts'
 import { placeOn, type Patch } from '../patch.ts'
-import { stretchLength, type SeamPair, type Stretch } from '../seam.ts'
+import { stretchLength, type Seam, type SeamPair, type Stretch } from '../seam.ts'
 import { spaceBetween } from '../space.ts'
 import { sayAmountWithUnit } from '../../working/index.ts'
 import { seamTolerance } from './seam-lengths.ts'
@@ -18,7 +18,7 @@ type Say = (mm: number) => string
 
 export function closesRoundBlock(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
   const say: Say = (mm) => formatLengthWithUnit(mm, unit)
-  return [...doesNotClose(cover), ...areaFaults(cover, unit), ...cover.patches.flatMap((p) => stretchFault(p, cover, say)), ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s.letter, say)))]
+  return [...doesNotClose(cover), ...areaFaults(cover, unit), ...cover.patches.flatMap((p) => stretchFault(p, cover, say)), ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s, say)))]
 }
 
 function doesNotClose(cover: Cover): readonly string[] {
@@ -51,9 +51,9 @@ function stretchFault({ panel, bend, outline, place }: Patch, { panels }: Cover,
 }
 
 /** The two sides of a seam lie in the same places of the finished cushion. */
-function apartFault({ a, b }: SeamPair, cover: Cover, letter: string, say: Say): readonly string[] {
+function apartFault({ a, b }: SeamPair, cover: Cover, { letter, apartMm = 0 }: Seam, say: Say): readonly string[] {
   if (a.panel === b.panel && a.edge === b.edge) return []
-  const limit = 0.5 + seamTolerance(stretchLength(a))
+  const limit = apartMm + 0.5 + seamTolerance(stretchLength(a))
   const apart = [0, 0.5, 1].map((share) => {
     const [p, q] = [inPlace(a, share, cover), inPlace(b, share, cover)]
     return p && q ? spaceBetween(p, q) : 0

@@ -35,13 +35,17 @@ function gussetClosed(input: RecipeInput<'boxed'>, closure: Extract<RecipeInput[
   const { solid, allowances } = input
   const round = roundCorner(allowances, solid, sideOrBack(solid.edges, closure.side))
   const share = closure.lapped ? 0.5 - LAPPED_SHARE : 0.5
+  const shows = (closure.showsMm ?? 0) > 0 ? entered({ id: 'cover.zipShows', label: 'Zip that shows between the folds', quantity: 'length', value: closure.showsMm!, rule: 'both halves together finish lower by so much', setBy: 'job', change: 'make-up.closure' }) : null
+  if (shows && shows.value >= solid.thickness.value) return err({ construction: 'boxed', reason: { code: 'lap-too-wide', lap: shows.value, most: solid.thickness.value }, nearest: null })
   const rule = closure.lapped ? 'the upper half covers the zip; together they make the boxing height' : 'each half finishes at half the thickness; together they make the boxing height'
   const pocket = closure.pocketMm > 0 ? [entered({ id: 'cover.pocket', label: 'Folded over the end of the zip', quantity: 'length', value: closure.pocketMm, rule: 'boxing beside each zip end, folded back so that the pull hides', setBy: 'job', change: 'make-up.closure' })] : []
-  const frame = boxFrame({ ...plainFrame(input), side: closure.side, pocket, opening: { id: 'gusset', name: 'Gusset', role: 'gusset', cloth: 'boxing', edge: { treatment: 'zip', allowances: [allowances.gussetTurnMm] }, share, round, rule } })
-  const zip: SeamDraft = { name: 'zip into the gusset', kind: 'closure', pairs: closingPairs(frame.halves!) }
+  const frame = boxFrame({ ...plainFrame(input), side: closure.side, pocket, opening: { id: 'gusset', name: 'Gusset', role: 'gusset', cloth: 'boxing', edge: { treatment: 'zip', allowances: [allowances.gussetTurnMm] }, share, shows, round, rule } })
+  const zip: SeamDraft = { name: 'zip into the gusset', kind: 'closure', pairs: closingPairs(frame.halves!), ...(shows ? { apartMm: shows.value } : {}) }
   const fold = closure.pocketMm > 0 ? [figure({ id: 'cover.pocketFold', label: 'Fold over each zip end, finished', quantity: 'length', line: 'net', sum: minus(given(closure.pocketMm, 'length', 'cut longer'), given(2 * ZIP_END_MM, 'length', 'seams')), rule: 'what is cut longer, less twice 20 mm' })] : []
+  const draft = frameDraft(frame)
   return drafted({
-    ...frameDraft(frame),
+    ...draft,
+    surfaceMm2: draft.surfaceMm2 - (shows?.value ?? 0) * frame.run!.value,
     seams: [zip, ...ringJoins(frame, 'the gusset'), ...plateSeams(frame, 'boxing and gusset')],
     closures: [planClosure(closure, zip, frame.run!, allowances)],
     figures: fold,

@@ -3,7 +3,7 @@ import type { Construction, MakeUp } from '../../../contract/index.ts'
 import { USUAL_PIPING } from '../../job/index.ts'
 import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
-import { biasWays, CLOSURES, cutOutline, marksOnPiece, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
+import { biasWays, checkCover, CLOSURES, cutOutline, marksOnPiece, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
 
 type Change = Partial<MakeUp> & { readonly kind?: Construction['kind'] }
 const cover = (w: number, d: number, t: number, change: Change): Cover => coverOf(boxSolid(w, d, t), change)
@@ -159,6 +159,13 @@ describe('closures and piping worked by hand', () => {
     expect([cutAt(bottom, 0, 468 - 60, -1), cutAt(bottom, 0, 468 - 200, -1)]).toEqual([expect.closeTo(8, 6), expect.closeTo(12, 6)])
     expect(cut(c, 'boxing-back')[1]).toBeCloseTo(75 + 12 + 8, 6)
     expect(bottom.edges.filter((e) => e.treatment === 'zip').map((e) => e.name)).toEqual(['left, zip', 'back', 'right, zip'])
+  })
+
+  it('a zip that shows 6: both halves finish (80 − 6) ÷ 2 and are cut 37 + 12 + 22; together with what shows they make 80', () => {
+    const c = cover(700, 500, 80, { closure: { kind: 'zip-gusset', side: 'back', lapped: false, pocketMm: 0, showsMm: 6 } })
+    expect(working(c, 'gusset-upper')[1]).toBe('37 + 22 + 12 = 71 mm cut')
+    expect(sayWorking(panelOf(c, 'gusset-lower').figures.finishedHeight, 'mm')).toBe('(80 − 6) ÷ 2 = 37 mm net')
+    expect(checkCover(c).flatMap((f) => f.faults)).toEqual([])
   })
 
   it('a pocket of 75 is cut longer at both ends of the boxing, and finishes 35', () => {

@@ -19,6 +19,8 @@ export interface OpeningStrips {
   readonly edge: EdgeKind
   /** Where the closing line runs, as a share of the thickness from the foot. */
   readonly share: number
+  /** The strip of zip that shows between their folds: they finish lower by so much together. */
+  readonly shows: Figure | null
   /** How far they run on round each corner; null: they end at the corners. */
   readonly round: Figure | null
   readonly rule: string
@@ -197,24 +199,36 @@ const frontFirst = (a: Strip, b: Strip): number => ORDER.findIndex((o) => a.pane
 function openingHalves(solid: Solid, parts: readonly WallPart[], opening: OpeningStrips, run: Figure, input: BoxFrameInput): { lower: Strip; upper: Strip } {
   const { id, name, role, cloth, share, edge, rule } = opening
   const t = solid.thickness
-  const lowerHeight = share === 0.5 ? over(t, given(2, 'count', 'halves')) : times(t, given(share, 'share', 'below the closing line'))
-  const upperHeight = share === 0.5 ? lowerHeight : minus(t, times(t, given(share, 'share', 'below the closing line')))
+  const closed: Operand = opening.shows ? minus(t, opening.shows) : t
+  const lowerHeight = share === 0.5 ? over(closed, given(2, 'count', 'halves')) : times(closed, given(share, 'share', 'below the closing line'))
+  const upperHeight = share === 0.5 ? lowerHeight : minus(closed, times(closed, given(share, 'share', 'below the closing line')))
+  const [low, high] = foldsOf(opening, t.value)
   const seam: EdgeKind = { treatment: 'seam', allowances: input.boxingEdge }
   const ends: EdgeKind = { treatment: 'seam', allowances: input.boxingEnd }
   const head = (half: 'lower' | 'upper') => ({ id: `${id}-${half}`, name: `${name}, ${half} half`, role, cloth, isSeen: role === 'boxing', rule })
-  const lower = stripOf(wallOf(solid, 0, share), { head: head('lower'), parts, width: run, height: lowerHeight, bottom: seam, top: edge, start: ends, end: ends, liftMm: 0 })
+  const lower = stripOf(wallOf(solid, 0, low), { head: head('lower'), parts, width: run, height: lowerHeight, bottom: seam, top: edge, start: ends, end: ends, liftMm: 0 })
   // The upper half stands on the lower one: its parts begin where those end.
   const upperParts = lower.parts.map((p): WallPart => ({ edge: p.part.edge, from: p.topFrom, to: p.topTo }))
-  return { lower, upper: stripOf(wallOf(solid, share, 1), { head: head('upper'), parts: upperParts, width: run, height: upperHeight, bottom: edge, top: seam, start: ends, end: ends, liftMm: share * t.value }) }
+  return { lower, upper: stripOf(wallOf(solid, high, 1), { head: head('upper'), parts: upperParts, width: run, height: upperHeight, bottom: edge, top: seam, start: ends, end: ends, liftMm: high * t.value }) }
+}
+
+/** Where the folds of both halves lie, as shares of the thickness from the foot: on one line, but for what shows of the zip. */
+function foldsOf({ share, shows }: OpeningStrips, thicknessMm: number): readonly [number, number] {
+  const shown = (shows?.value ?? 0) / thicknessMm
+  const low = share * (1 - shown)
+  return [low, low + shown]
 }
 
 /** An end of the boxing sewn to both halves of what opens, which starts at the boxing's end and ends at its start. */
 function openingEnds(strip: Strip, { lower, upper }: { lower: Strip; upper: Strip }, end: 'start' | 'end'): readonly SeamPair[] {
   const other = end === 'end' ? 'start' : 'end'
-  const [low, high] = [stretchLength(lower.up(other, 0, 1)), stretchLength(upper.up(other, 0, 1))]
-  const middle = low / (low + high)
+  const whole = stretchLength(strip.up(end, 0, 1))
+  const [low, high] = [stretchLength(lower.up(other, 0, 1)) / whole, 1 - stretchLength(upper.up(other, 0, 1)) / whole]
+  // What shows of the zip is crossed by its tape alone: there the end lies on itself.
+  const middle = (low + high) / 2
   return [
-    { a: strip.up(end, 0, middle), b: lower.up(other, 0, 1) },
-    { a: strip.up(end, middle, 1), b: upper.up(other, 0, 1) },
+    { a: strip.up(end, 0, low), b: lower.up(other, 0, 1) },
+    ...(high - low > 1e-9 ? [{ a: strip.up(end, low, middle), b: strip.up(end, high, middle) }] : []),
+    { a: strip.up(end, high, 1), b: upper.up(other, 0, 1) },
   ]
 }
