@@ -373,3 +373,13 @@ test('a dimension line is a way to its field, and so is an opened figure', async
   await page.getByRole('button', { name: 'Change it at make-up' }).click()
   await expect(page.getByRole('textbox', { name: 'Seam allowance' })).toBeFocused()
 })
+
+test('a line that may be a slip of unit is asked about, and the reading that is meant is taken', async ({ page }) => {
+  await page.goto('/')
+  await typeLine(page, 'bench 72 x 18 x 3 in 2')
+  const question = page.getByRole('group', { name: /No cushion is only 72 mm wide/ })
+  await expect(question.getByRole('button')).toHaveText(['Bench 72 mm x 18 mm x 3 mm net, in 2', 'Bench 72 cm x 18 cm x 3 cm net, in 2', 'Bench 72 in x 18 in x 3 in net, in 2', 'Neither'])
+  await question.getByRole('button', { name: 'Bench 72 in x 18 in x 3 in net, in 2' }).click()
+  await expect(page).toHaveURL(/\/jobs\/.+\/measure/)
+  await expect(page.getByText('72 in').first()).toBeVisible()
+})

@@ -109,7 +109,7 @@ test('a check is entered in the cloth store, marked with a flaw, and a job is la
   await station(page, 'Lay')
   await expect(lengthShown(page)).toBeVisible()
   await expect(page.locator('.flaw rect')).toHaveCount(1)
-  await page.getByRole('radiogroup', { name: 'Repeat along the roll' }).getByText('centred on each cushion').click()
+  await pick(page, 'Where the pattern falls from front to back', 'on the middle of the depth')
   await expect(lengthShown(page)).toBeVisible()
   await expect(page.getByRole('img', { name: 'The row of cushions as this lay cuts it' })).toBeVisible()
   await page.goto('/cloth')
