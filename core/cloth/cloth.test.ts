@@ -5,7 +5,8 @@ import type { Band, Job } from '../../contract/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
 import type { WorkedPlan } from '../plan.ts'
 import { panelOf } from '../cover/index.ts'
-import { reading, shapedSeat } from '../job/index.ts'
+import { newSeat, reading, shapedSeat } from '../job/index.ts'
+import { patternUnder, stepBetween } from '../testing/pattern-under.ts'
 import { frontSpan } from '../seat/index.ts'
 import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { benchJob, onlyDesign, worked } from '../testing/jobs.ts'
@@ -75,6 +76,15 @@ describe('where the ruling band falls', () => {
   it('at a mark further on, counting in the 2 mm squeezed away at each meeting', () => {
     // 1600 lies 1600 - 1489.33 = 110.67 into the third cushion, whose pattern begins at 1493.33.
     expect(placed({ kind: 'band-at-mark', band: 3, markMm: 1600 })).toBeCloseTo(1604, 6)
+  })
+  it('on single cushions a mark is taped from the wall, and the cushion begins a clearance further on', () => {
+    const seat = { ...newSeat('singles', 600, 468, 75, 2), clearanceMm: 3, edges: { left: { meets: 'wall' as const, lean: null, riseMm: 0 } } }
+    const plan = worked({ ...job, seat, cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm: 214 } } } })
+    // The rust band's middle is 45 from the start of a repeat; it lies 211 from the left end of each cushion.
+    for (const id of ['1/top-plate', '2/top-plate']) {
+      const top = plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
+      expect(stepBetween(job.cloth.cloth, 'across', patternUnder(top, [211, 9]).across!, 45)).toBeLessThan(0.01)
+    }
   })
   it('railroaded, no stripe crosses the row: it is measured from the front edge', () => {
     expect(placed({ kind: 'band-on-centre', band: 3 }, 1, 'railroaded')).toBe(234)

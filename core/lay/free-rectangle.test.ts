@@ -3,7 +3,10 @@ import { cushionMix } from '../../bench/problems.ts'
 import { LayProblem } from '../../contract/index.ts'
 import { seeded } from '../random/index.ts'
 import { cutLines } from './cut-lines.ts'
-import { freeIn, solveLay } from './index.ts'
+import { largestFree } from './free-rectangle.ts'
+import { incumbentFrom } from './incumbent.ts'
+import { freeIn, instanceOf, solveLay } from './index.ts'
+import type { Arrangement } from './placer.ts'
 
 const box = (w: number, h: number) => [[0, 0], [w, 0], [w, h], [0, h]]
 const problemOf = (pieces: Record<string, unknown>[], cloth: object = {}) => LayProblem.parse({ format: 'loft-seam/lay-problem', version: 1, cloth: { width: 1000, ...cloth }, pieces })
@@ -62,4 +65,25 @@ it('is told of lays of true shapes too, quickly', () => {
   const started = performance.now()
   for (let i = 0; i < 20; i++) freeIn(problem, solved.value.lay)
   expect((performance.now() - started) / 20).toBeLessThan(100)
+})
+
+it('of lays of one length and one free piece the one that is cut in fewer strokes is kept', () => {
+  // Two rows of 300 and 500 on 1000: set alike one stroke parts both rows, set crosswise it takes two; 200 x 200 stay free either way.
+  const instance = instanceOf(problemOf([300, 500, 300, 500].map((w, i) => ({ id: `p${i}`, outline: box(w, 100) }))))
+  const arranged = (xs: readonly number[]): Arrangement => ({
+    spots: xs.map((x, item) => ({ item, x, y: item < 2 ? 0 : 100, posture: instance.items[item]!.postures[0]!, sheet: 0 })) as Arrangement['spots'],
+    left: [],
+    sheets: 1,
+    length: 200,
+    offsets: [],
+  })
+  const [alike, crosswise] = [arranged([0, 300, 0, 300]), arranged([0, 300, 500, 0])]
+  expect(largestFree(instance, alike)).toEqual(largestFree(instance, crosswise))
+  // Three lines across, the outer two and the one between; lines up at 0, 300 and 800, crosswise at 500 as well.
+  expect([cutLines(alike), cutLines(crosswise)]).toEqual([6, 7])
+  const incumbent = incumbentFrom(instance, crosswise, () => {})
+  incumbent.offer(alike)
+  expect(incumbent.best()).toBe(alike)
+  incumbent.offer(crosswise)
+  expect(incumbent.best()).toBe(alike)
 })

@@ -151,6 +151,11 @@ describe('the checks find what is wrong in other make-ups', () => {
     expect(faults(hemless).join('; ')).toMatch(/foot: not sewn to anything/)
   })
 
+  it('a surface that is not what the cushion has, though every seam meets', () => {
+    const box = coverOf(boxSolid(600, 400, 80))
+    expect(faults({ ...box, surfaceMm2: box.surfaceMm2! * 1.05 }).join('; ')).toMatch(/the sewn area is 0.64 m², the cover's surface has 0.672 m²/)
+  })
+
   it('nothing opens, or is shut from outside before the inside is done', () => {
     const shut = coverOf(boxSolid(600, 400, 80), { kind: 'rolled-edge', closure: CLOSURES['sewn-shut'].usual })
     expect(faults({ ...shut, seams: [shut.seams.at(-1)!, ...shut.seams.slice(0, -1)] }).join('; ')).toMatch(/sewn from outside, but seams follow/)

@@ -145,9 +145,10 @@ describe('glue, wadding and film', () => {
     expect(cut(blockOf(600, 500, 75)).supplies.glue).toBeNull()
   })
 
-  it('wadding front to back: 2 x 0.3 + 2 x 0.06 m², twice for two blocks; folded ends 4 x 0.05 more', () => {
-    const wrapped = (ends: 'bare' | 'folded') => planCutting([blockOf(600, 500, 100, 2)], USUAL_CUTTING, 'bench', { ...usualWadding(20), ends }).supplies.waddingM2!.value / 1e6
+  it('wadding front to back: 2 x 0.3 + 2 x 0.06 m², twice for two blocks; covered ends 2 x 0.05 more, folded ones 4', () => {
+    const wrapped = (ends: 'bare' | 'covered' | 'folded') => planCutting([blockOf(600, 500, 100, 2)], USUAL_CUTTING, 'bench', { ...usualWadding(20), ends }).supplies.waddingM2!.value / 1e6
     expect(wrapped('bare')).toBeCloseTo(2 * (0.6 + 0.12), 6)
+    expect(wrapped('covered')).toBeCloseTo(2 * (0.6 + 0.12 + 0.1), 6)
     expect(wrapped('folded')).toBeCloseTo(2 * (0.6 + 0.12 + 0.2), 6)
   })
 
