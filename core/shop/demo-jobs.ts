@@ -93,7 +93,7 @@ function kneelers(): Job {
 /** SL-08: a hassock from sheets of 50 mm, its slip cover lined. */
 function hassock(): Job {
   const job = ticket('SL-08', 'Lamp-room hassock', 'Gannet 36/180', 'ebb-linen', { ...newSeat('singles', 440, 440, 380, 1), clearanceMm: 0 })
-  return filledWith(withCloths(built(job, 'cube'), { lining: clothNamed('house-calico') }), (foam) => ({ ...foam, load: { ...foam.load, use: 'hassock' }, school: { kind: 'size-for-size' } }))
+  return filledWith(withCloths(built(job, 'cube'), { lining: clothNamed('house-calico'), liner: clothNamed('house-calico'), base: clothNamed('house-calico') }), (foam) => ({ ...foam, load: { ...foam.load, use: 'hassock' }, school: { kind: 'size-for-size' } }))
 }
 
 /** SL-09: seat and back in one cover, tied to the settle. */

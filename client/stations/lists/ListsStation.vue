@@ -35,7 +35,7 @@ const print = () => window.print()
       <div class="head">
         <div>
           <h2>{{ job.ticket }} {{ job.title }}: cut list</h2>
-          <p class="quiet">{{ plan.cushions.count }} cushions, every size is <b>cut</b> unless it says net. {{ job.customer }}</p>
+          <p class="quiet">{{ plan.cushions.count }} {{ plan.cushions.count === 1 ? 'cushion' : 'cushions' }}, every size is <b>cut</b> unless it says net. {{ job.customer }}</p>
         </div>
         <button type="button" class="plain-button no-print" @click="print">Print lists and labels</button>
       </div>

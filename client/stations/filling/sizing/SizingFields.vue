@@ -94,7 +94,7 @@ function measure(): void {
       <tr v-for="d in plan.directions" :key="d.way">
         <th scope="row">{{ WAYS[d.way] }}</th>
         <td>
-          <FigureValue :figure="d.finished" />: <template v-if="Math.abs(d.overFilling.by.value) < 0.05">as the filling</template><template v-else>{{ signed(d.overFilling.by.value) }} ({{ signedShare(d.overFilling.share.value) }}) against the filling</template>,
+          <FigureValue :figure="d.finished" /> <template v-if="Math.abs(d.overFilling.by.value) < 0.05">as the filling</template><template v-else>{{ signed(d.overFilling.by.value) }} ({{ signedShare(d.overFilling.share.value) }}) against the filling</template>,
           <template v-if="Math.abs(d.overSeat.by.value) < 0.05">as the seat</template><template v-else>{{ signed(d.overSeat.by.value) }} ({{ signedShare(d.overSeat.share.value) }}) against the seat</template>
           <div v-if="d.causes.length > 0" class="quiet">{{ d.causes.map((c) => FIT_CAUSES[c]).join(', ') }}</div>
         </td>
