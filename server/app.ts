@@ -41,6 +41,8 @@ export interface AppParts {
 }
 
 const LARGEST_BODY = 8 * 1024 * 1024
+/** Nobody has said who they are before this: two passphrases, and no more. */
+const LARGEST_BEFORE_SIGN_IN = 1024
 
 /** The whole HTTP server: API below /api, the built interface everywhere else. */
 export function createApp(parts: AppParts): Express {
@@ -66,9 +68,10 @@ export function createApp(parts: AppParts): Express {
   )
   const api = express.Router()
   const json = [bodyLimit(LARGEST_BODY), express.json({ limit: LARGEST_BODY })]
+  const few = [bodyLimit(LARGEST_BEFORE_SIGN_IN), express.json({ limit: LARGEST_BEFORE_SIGN_IN })]
   api.use(sameOrigin(access.reach))
   api.get('/health', (_req, res) => void res.json({ ok: true }))
-  api.use('/access', json, accessRoutes(access))
+  api.use('/access', few, accessRoutes(access))
   api.use(signedIn(access.reach, access.sessions))
   api.get('/events', hub.listen)
   api.use('/photos', photoRoutes(parts.photos))

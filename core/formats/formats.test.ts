@@ -164,3 +164,21 @@ async function pageText(bytes: Uint8Array, index: number): Promise<string> {
   const streams = contents instanceof PDFArray ? contents.asArray().map((ref) => pdf.context.lookup(ref)) : [contents]
   return streams.map((s) => (s instanceof PDFRawStream ? new TextDecoder('latin1').decode(decodePDFRawStream(s).decode()) : '')).join('\n')
 }
+
+describe('a drawing that would keep the parser for ever', () => {
+  const dxf = (...lines: string[]) => `0\nSECTION\n2\nENTITIES\n${lines.join('\n')}\n0\nENDSEC\n0\nEOF\n`
+  it.each<[string, string, RegExp]>([
+    ['a polyline without its end', dxf('0', 'POLYLINE', '8', '0', '0', 'VERTEX', '10', '0', '20', '0'), /has no end/],
+    ['a polyline that stops with the file', ['0', 'SECTION', '2', 'ENTITIES', '0', 'POLYLINE', '8', '0'].join('\n'), /has no end/],
+    ['a thousand million corners, and none there', dxf('0', 'LWPOLYLINE', '8', '0', '90', '1000000000', '70', '1'), /claims more corners/],
+    ['corners without end', dxf('0\nVERTEX\n'.repeat(100_002).trim()), /more than 100000 corners/],
+  ])('%s is refused in words, at once', (_name, text, why) => {
+    const read = readOutlineFile('seat.dxf', text)
+    expect(!read.ok && read.error.code === 'not-readable' && read.error.why).toMatch(why)
+  })
+  it('a polyline with its end is read', () => {
+    const corner = (x: number, y: number) => ['0', 'VERTEX', '8', '0', '10', String(x), '20', String(y)]
+    const read = readOutlineFile('seat.dxf', dxf('0', 'POLYLINE', '8', '0', '70', '1', ...corner(0, 0), ...corner(600, 0), ...corner(600, 500), ...corner(0, 500), '0', 'SEQEND'))
+    expect(read.ok && read.value.points.length).toBe(4)
+  })
+})

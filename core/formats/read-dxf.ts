@@ -1,6 +1,7 @@
 import DxfParser, { type IArcEntity, type ICircleEntity, type IDxf, type IEllipseEntity, type IEntity, type ILineEntity, type ILwpolylineEntity, type IPolylineEntity, type ISplineEntity } from 'dxf-parser'
 import { at, vertex, type Point, type Vertex } from '../outline/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
+import { dxfDanger } from './dxf-guard.ts'
 import type { DrawnLine, OutlineFault, ReadDrawing } from './outline-file.ts'
 
 /** $INSUNITS of a drawing's header, in mm; 0 says nothing. */
@@ -8,6 +9,8 @@ const UNITS: Readonly<Record<number, { readonly mm: number; readonly name: strin
 
 /** Lines, arcs, circles, polylines, splines and ellipses of a DXF drawing. */
 export function readDxf(text: string): Result<ReadDrawing, OutlineFault> {
+  const danger = dxfDanger(text)
+  if (danger) return err({ code: 'not-readable', why: danger })
   let drawing: IDxf | null
   try {
     drawing = new DxfParser().parseSync(text)

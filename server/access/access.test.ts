@@ -32,6 +32,16 @@ describe('a shop on its own machine', () => {
     expect((await request(shop.address).get('/api/jobs').set('Host', 'shop.elsewhere.example')).status).toBe(403)
   })
 
+  it.each(['127.evil.example', '127.0.0.1.evil.example', 'localhost.evil.example'])('answers to no name that only begins like its own: %s', async (name) => {
+    expect((await request(shop.address).get('/api/jobs').set('Host', name)).status).toBe(403)
+  })
+
+  it('reads no long body before anybody has signed in, however deep its brackets', async () => {
+    const body = '['.repeat(2_000_000)
+    const res = await request(shop.address).post('/api/access/in').set('content-type', 'application/json').send(body)
+    expect(res.status).toBe(413)
+  })
+
   it('takes no short passphrase', async () => {
     const res = await request(shop.address).put('/api/access/passphrases').send({ maker: 'short' })
     expect([res.status, res.body.detail]).toEqual([422, expect.stringMatching(/^\$\.maker is too short/)])

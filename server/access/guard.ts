@@ -7,7 +7,8 @@ import type { Sessions } from './sessions.ts'
 /** On this machine alone, or open to the network behind a passphrase. */
 export type Reach = 'here' | 'network'
 
-export const isLoopback = (host: string): boolean => host === 'localhost' || host === '::1' || /^127\./.test(host)
+/** Addresses of this machine itself, to the letter: a name that only begins like one is somebody else's. */
+export const isLoopback = (host: string): boolean => host === 'localhost' || host === '::1' || /^127\.\d{1,3}\.\d{1,3}\.\d{1,3}$/.test(host)
 
 /** Who a request comes from: on this machine everybody is a maker. */
 export const roleOf = (reach: Reach, sessions: Sessions, req: Request): Role | null => (reach === 'here' ? 'maker' : sessions.roleOf(parseCookie(req)))
