@@ -56,3 +56,12 @@ it('killed while saving: the last acknowledged save is there and the file is sou
   expect(history).toHaveLength(job.revision)
   await reopened.end()
 })
+
+it('a certificate without its key is refused at the start, in words', async () => {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: ROOT, env: { ...process.env, DATABASE_FILE: path.join(folder, 'tls.db'), PORT: '0', TLS_CERT: 'somewhere.pem', TLS_KEY: '' } })
+  children.push(child)
+  let told = ''
+  child.stderr!.on('data', (d: Buffer) => (told += d.toString()))
+  expect(await new Promise((resolve) => child.once('exit', resolve))).toBe(1)
+  expect(told).toContain('TLS_CERT is set without TLS_KEY')
+})

@@ -10,13 +10,19 @@ const isBuilt = import.meta.url.endsWith('.js')
 
 const given = (role: 'maker' | 'viewer', name: string) => (process.env[name] ? { [role]: process.env[name] } : {})
 
+const [certFile, keyFile] = [process.env['TLS_CERT'], process.env['TLS_KEY']]
+if (!certFile !== !keyFile) {
+  process.stderr.write(`Loft Seam could not start. ${certFile ? 'TLS_CERT is set without TLS_KEY' : 'TLS_KEY is set without TLS_CERT'}: set both for TLS, or neither.\n`)
+  process.exit(1)
+}
+
 const running = await serve({
   databaseFile: process.env['DATABASE_FILE'] ?? path.join(root, 'data/loft-seam.db'),
   migrations: path.join(root, 'server/db/migrations'),
   clientDir: existsSync(clientDir) ? clientDir : null,
   dailyBackups: true,
   passphrases: { ...given('maker', 'MAKER_PASSPHRASE'), ...given('viewer', 'VIEWER_PASSPHRASE') },
-  ...(process.env['TLS_CERT'] && process.env['TLS_KEY'] ? { tls: { certFile: process.env['TLS_CERT'], keyFile: process.env['TLS_KEY'] } } : {}),
+  ...(certFile && keyFile ? { tls: { certFile, keyFile } } : {}),
   lookWorker: new URL(isBuilt ? './look-worker.js' : './records/look-worker.ts', import.meta.url),
   layWorker: new URL(isBuilt ? './lay-worker.js' : './lays/lay-worker.ts', import.meta.url),
   host: process.env['HOST'] ?? '127.0.0.1',

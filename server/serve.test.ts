@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { Writable } from 'node:stream'
@@ -72,8 +72,34 @@ describe('the server', () => {
     client.close()
   })
 
+  it('after a stop the file by itself, copied elsewhere, is the whole shop', async () => {
+    const file = path.join(folder, 'whole.db')
+    const first = await serve(options({ databaseFile: file }))
+    const made = (await (await fetch(`${first.address}/api/jobs`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ job: keepersBench(), reason: '' }) })).json()) as { id: string }
+    await first.stop()
+    expect(readdirSync(folder).filter((n) => n.startsWith('whole.db-wal') && statSync(path.join(folder, n)).size > 0)).toEqual([])
+    const copy = path.join(folder, 'elsewhere.db')
+    copyFileSync(file, copy)
+    const second = await serve(options({ databaseFile: copy }))
+    expect(await (await fetch(`${second.address}/api/jobs/${made.id}`)).json()).toMatchObject({ revision: 1, job: { ticket: keepersBench().ticket } })
+    await second.stop()
+  })
+
+  it('an emptied file beside backups is not taken for a new shop', async () => {
+    const file = path.join(folder, 'emptied.db')
+    const backups = path.join(folder, 'emptied-backups')
+    writeFileSync(file, '')
+    await (await serve(options({ databaseFile: file }))).stop() // no backups: a new shop
+    rmSync(file)
+    writeFileSync(file, '')
+    mkdirSync(backups, { recursive: true })
+    writeFileSync(path.join(backups, 'loft-seam-2026-03-02T09-15-00-000Z.db'), 'kept')
+    await expect(serve(options({ databaseFile: file }))).rejects.toThrow(/is empty, and yet there are 1 backups of it/)
+    expect(statSync(file).size).toBe(0)
+  })
+
   it('finishes a request that is under way before it stops, and refuses the next', async () => {
-    const running = await serve(options({ databaseFile: path.join(folder, 'stop.db') }))
+    const running = await serve(options({ databaseFile: path.join(folder, 'stop.db'), stopPatienceMs: 60_000 }))
     const plan = planJob(keepersBench())
     const problem = plan.kind === 'worked' ? { ...plan.cloth.lays[0].problem, cloth: { ...plan.cloth.lays[0].problem.cloth, width: 1500 } } : null
     const underWay = fetch(`${running.address}/api/lays`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ problem, seconds: 1, seed: 1 }) })

@@ -35,6 +35,8 @@ export interface ServeOptions {
   /** Files of a certificate and its key; without them there is no TLS. */
   readonly tls?: { readonly certFile: string; readonly keyFile: string }
   readonly dailyBackups?: boolean
+  /** How long running requests may take to finish once the server is asked to stop; three seconds unless said. */
+  readonly stopPatienceMs?: number
   readonly log: Logger
 }
 
@@ -89,7 +91,7 @@ export async function serve(options: ServeOptions): Promise<Running> {
       hub.close()
       const closed = new Promise((resolve) => server.close(resolve))
       server.closeIdleConnections()
-      const patience = setTimeout(() => server.closeAllConnections(), PATIENCE_MS)
+      const patience = setTimeout(() => server.closeAllConnections(), options.stopPatienceMs ?? PATIENCE_MS)
       await closed
       clearTimeout(patience)
       await lays.close()
@@ -116,5 +118,4 @@ const SUPPLIER_PATIENCE_MS = 5000
 /** A bed of 1.8 by 12 m, twenty times as fast as a real one. */
 const SIMULATED_TABLE = { bedMm: [1800, 12_000], hurry: 20, now: () => Date.now() } as const
 
-/** How long running requests may take to finish once the server is asked to stop. */
 const PATIENCE_MS = 3000

@@ -1,4 +1,4 @@
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, statSync } from 'node:fs'
 import path from 'node:path'
 import { createClient, type Client, type InValue } from '@libsql/client'
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql'
@@ -22,9 +22,17 @@ export interface Database {
 /** Backups lie beside their database, each database's by themselves: `shop.db` has `shop-backups`. */
 export const backupFolderOf = (file: string): string => path.join(path.dirname(path.resolve(file)), `${path.basename(file, path.extname(file))}-backups`)
 
-/** Opens (or makes) the database file, in WAL mode, and brings its tables up to date. */
+/** How often what stands in the log beside the file is brought into the file itself. */
+const INTO_THE_FILE_MS = 60_000
+
+/**
+ * Opens (or makes) the database file, in WAL mode, and brings its tables up to date. Every minute, and when it closes,
+ * all that was written stands in the file itself, so that the file copied alone is the whole shop.
+ * @throws Error in words where the file is damaged, or empty beside backups.
+ */
 export async function openDatabase(file: string, migrations: string): Promise<Database> {
   mkdirSync(path.dirname(path.resolve(file)), { recursive: true })
+  notEmptiedOrThrow(path.resolve(file))
   const client: Client = createClient({ url: `file:${path.resolve(file)}` })
   await soundOrThrow(client, file)
   await client.execute('PRAGMA journal_mode = WAL')
@@ -37,16 +45,30 @@ export async function openDatabase(file: string, migrations: string): Promise<Da
     last = turn.catch(() => undefined)
     return turn
   }
+  const intoTheFile = async () => void (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)'))
+  const timer = setInterval(() => void write(intoTheFile).catch((error: unknown) => process.emitWarning(`the log was not brought into the database file: ${String(error)}`)), INTO_THE_FILE_MS)
+  timer.unref()
   return {
     orm,
     write,
     run: async (sql, args) => void (await client.execute({ sql, args })),
     replaceWith: (other) => write(() => replaceAll(client, other)),
     close: async () => {
-      await last
+      clearInterval(timer)
+      // What cannot be brought in now stands in the log, and is read from there at the next start.
+      await write(intoTheFile).catch(() => undefined)
       client.close()
     },
   }
+}
+
+/** @throws Error in words when the file is there with nothing in it, while its backups hold a shop. */
+function notEmptiedOrThrow(file: string): void {
+  const holds = (f: string) => existsSync(f) && statSync(f).size > 0
+  const backups = backupFolderOf(file)
+  const kept = existsSync(backups) ? readdirSync(backups).filter((n) => n.endsWith('.db')).length : 0
+  if (existsSync(file) && !holds(file) && !holds(`${file}-wal`) && kept > 0)
+    throw new Error(`The database file ${file} is empty, and yet there are ${kept} backups of it. It was not touched: put a copy from ${backups} in its place, or take the empty file away to begin a new shop.`)
 }
 
 /** @throws Error in words when the file is damaged, before anything is written to it. */
