@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job, Lay, Placement } from '../../contract/index.ts'
 import type { ClothLay } from '../../core/cloth/index.ts'
+import { held } from '../../core/keyed/index.ts'
 import { acceptLay, placementKey, withPlacement, type LayFailure } from '../../core/lay/index.ts'
 import { inHandOf, type Shortfall } from '../../core/what-if/index.ts'
 import { textKey } from '../../core/text-key/index.ts'
@@ -29,7 +30,7 @@ export const useLay = defineStore('lay', () => {
   const index = computed(() => Math.min(wanted.value, Math.max(0, cloths.value.length - 1)))
   const chosen = computed(() => cloths.value[index.value] ?? null)
   const keptFor = (own: KeyedLay): KeptLay | null => {
-    const kept = jobs.job?.lays[own.cloth.id]
+    const kept = jobs.job && held(jobs.job.lays, own.cloth.id)
     return kept?.problemKey === own.key ? kept : null
   }
   /** A lay changed by hand; else the shorter of the kept lay and the one just found, for these very pieces. */

@@ -4,6 +4,7 @@ import { buyingList } from '../lists/index.ts'
 import { recordOf, unitsOf, workOrder, type Step } from '../making/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
 import { planJob, type WorkedPlan } from '../plan.ts'
+import { held } from '../keyed/index.ts'
 
 /** Raised with the schema of the card. */
 const VERSION = 1
@@ -45,7 +46,7 @@ const NOTHING_WORKED: WorkedPart = { steps: { done: 0, of: 0 }, left: [], buys: 
 function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
   const steps = workOrder(job, plan)
   const isDone = (s: Step) => recordOf(job, s.id).doneAt !== null
-  const laid = plan.cloth.lays.map(({ cloth }) => ({ cloth, mm: job.lays[cloth.id]?.lay.length ?? 0 }))
+  const laid = plan.cloth.lays.map(({ cloth }) => ({ cloth, mm: held(job.lays, cloth.id)?.lay.length ?? 0 }))
   const buying = buyingList(job, plan, laid.map(({ mm }) => ({ laidMm: mm, boundMm: mm })))
   return {
     steps: { done: steps.filter(isDone).length, of: steps.length },
@@ -57,7 +58,10 @@ function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
       const { doneAt, workedS } = recordOf(job, s.id)
       return doneAt === null || workedS < LEAST_WORKED_S || s.work.length === 0 ? [] : [{ work: s.work.map((w) => ({ kind: w.kind, units: unitsOf(w) })), workedMin: workedS / 60 }]
     }),
-    used: laid.flatMap(({ cloth, mm }) => (job.fitting.clothUsedMm[cloth.id] && mm > 0 ? [{ clothId: cloth.id, cloth: cloth.name, laidMm: mm, usedMm: job.fitting.clothUsedMm[cloth.id]! }] : [])),
+    used: laid.flatMap(({ cloth, mm }) => {
+      const usedMm = held(job.fitting.clothUsedMm, cloth.id)
+      return usedMm && mm > 0 ? [{ clothId: cloth.id, cloth: cloth.name, laidMm: mm, usedMm }] : []
+    }),
   }
 }
 

@@ -8,6 +8,7 @@ import { instanceOf } from './instance.ts'
 import { clearanceRing, minkowskiSum } from './no-fit.ts'
 import { HOLLOW_MM, turned } from './shape.ts'
 import { solveLay, type LayFailure, type SolveOptions } from './solve.ts'
+import { held } from '../keyed/index.ts'
 
 /** One copy of one piece of a lay. */
 export const placementKey = ({ id, copy }: Pick<Placement, 'id' | 'copy'>): string => `${id}#${copy}`
@@ -48,7 +49,12 @@ function openCopies(problem: LayProblem, fixed: readonly Placement[]): ReadonlyM
 
 function fixedGroups(problem: LayProblem, { offsets }: Pick<Lay, 'offsets'>, fixed: readonly Placement[]): LayProblem['groups'] {
   const names = new Set(fixed.flatMap((p) => problem.pieces.find((q) => q.id === p.id)?.match?.group ?? []))
-  return Object.fromEntries([...names].flatMap((name) => (offsets[name] ? [[name, offsets[name]]] : [])))
+  return Object.fromEntries(
+    [...names].flatMap((name) => {
+      const offset = held(offsets, name)
+      return offset ? [[name, offset]] : []
+    }),
+  )
 }
 
 const outlineOf = (problem: LayProblem, place: Placement): Ring => problem.pieces.find((p) => p.id === place.id)!.outline.flatMap(([x, y]) => onTheCloth(place, x, y))

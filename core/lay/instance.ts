@@ -1,6 +1,7 @@
 import type { LayPiece, LayProblem } from '../../contract/index.ts'
 import { convexParts, type Ring } from './convex-parts.ts'
 import { posedRing, ShapeTable, turned, type Posture, type Shape } from './shape.ts'
+import { held } from '../keyed/index.ts'
 
 /** One copy of one piece to be laid. */
 export interface Item {
@@ -54,7 +55,10 @@ export function instanceOf(problem: LayProblem, taken: readonly Ring[] = []): In
   const [minX, maxX] = [Math.max(cloth.selvedge[0], outlineXs ? Math.min(...outlineXs) : 0), Math.min(cloth.width - cloth.selvedge[1], outlineXs ? Math.max(...outlineXs) : Infinity)]
   return {
     items,
-    groups: groupNames.map((name) => ({ name, across: problem.groups[name]?.across ?? null, along: problem.groups[name]?.along ?? null })),
+    groups: groupNames.map((name) => {
+      const given = held(problem.groups, name)
+      return { name, across: given?.across ?? null, along: given?.along ?? null }
+    }),
     shapes: table.shapes,
     minX,
     maxX,

@@ -1,6 +1,7 @@
 import type { Lay, LayProblem, Placement } from '../../contract/index.ts'
 import { onTheCloth, placementKey } from './around.ts'
 import { modulo } from './intervals.ts'
+import { held } from '../keyed/index.ts'
 
 interface Box {
   readonly left: number
@@ -19,7 +20,7 @@ export function snapped(problem: LayProblem, lay: Pick<Lay, 'placements' | 'offs
   const box = boxOn(piece.outline, moved)
   const others = lay.placements.filter((p) => placementKey(p) !== placementKey(moved)).map((p) => boxOn(problem.pieces.find((q) => q.id === p.id)!.outline, p))
   const { cloth, gap } = problem
-  const group = piece.match && lay.offsets[piece.match.group]
+  const group = piece.match && held(lay.offsets, piece.match.group)
   const [anchorX, anchorY] = piece.match ? onTheCloth(moved, ...piece.match.anchor) : [0, 0]
   const across = piece.match ? toPhase(anchorX, piece.match.across, group?.across ?? null, cloth.repeat.across) : null
   const along = piece.match ? toPhase(anchorY, piece.match.along, group?.along ?? null, cloth.repeat.along) : null

@@ -28,8 +28,9 @@ describe('the quote of the keepers bench', () => {
     expect(cost(/^Sliders/)).toBeCloseTo(3 * 0.35 * 1.05, 4)
     // Cord: six loops of 2489.33 and 2 %.
     expect(cost(/^Piping cord/)).toBeCloseTo(6 * 2.48933 * 1.02 * 0.28 * 1.05, 2)
-    // Thread: three times 18.418 m and a tenth.
-    expect(cost(/^Thread/)).toBeCloseTo(3 * 18.418 * 1.1 * 0.008 * 1.05, 2)
+    // Rows of one cushion: the zip along both its tapes, four joins of 75, both plates at 2429.33, and each of their two loops of piping basted first. Thread: three times them and a tenth.
+    const rowsM = 2 * 0.98067 + 4 * 0.075 + 4 * 2.42933
+    expect(cost(/^Thread/)).toBeCloseTo(3 * 3 * rowsM * 1.1 * 0.008 * 1.05, 4)
   })
 
   it('adds up to the cent', () => {

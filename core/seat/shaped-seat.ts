@@ -24,6 +24,7 @@ import {
 import { valueOf } from './dimension.ts'
 import { footingOf, settingName, type Footing, type FootprintFault, type Mark } from './footprints/index.ts'
 import { sidesOf, type SideName } from './sides.ts'
+import { held } from '../keyed/index.ts'
 
 /** An edge of a cushion or seat. Cushions of one bench meet each other as neighbours. */
 export interface SeatEdge {
@@ -78,7 +79,7 @@ function shapeAnew(seat: Seat): Result<ShapedSeat, SeatFault> {
   const dressed = dressCorners(bowed.outline, bowed.corners.map((name): CornerCut => seat.corners[name] ?? { kind: 'square' }))
   if ('roomMm' in dressed) return err({ code: 'corner-too-large', corner: bowed.corners[dressed.corner]!, roomMm: dressed.roomMm })
   const thicknessMm = valueOf(seat.thickness)
-  const setting = (name: string): EdgeSetting => seat.edges[name] ?? seat.edges[settingName(name)] ?? PLAIN_EDGE
+  const setting = (name: string): EdgeSetting => held(seat.edges, name) ?? held(seat.edges, settingName(name)) ?? PLAIN_EDGE
   const n = bowed.edges.length
   const drafts: DraftEdge[] = []
   for (const source of dressed.sources) {

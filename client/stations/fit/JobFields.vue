@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { FollowUpKind } from '../../../contract/index.ts'
 import { dayName, dayNumber } from '../../../core/calendar/index.ts'
+import { held } from '../../../core/keyed/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { FOLLOW_UP_WORDS } from '../../job/follow-up-words.ts'
@@ -19,7 +20,7 @@ const jobs = useJob()
 const lays = useLay()
 const unit = computed(() => jobs.job!.units)
 const fitting = computed(() => jobs.job!.fitting)
-const cloths = computed(() => props.plan.cloth.lays.map(({ cloth }, i) => ({ cloth, laidMm: lays.all[i]?.length ?? null, usedMm: fitting.value.clothUsedMm[cloth.id] ?? null })))
+const cloths = computed(() => props.plan.cloth.lays.map(({ cloth }, i) => ({ cloth, laidMm: lays.all[i]?.length ?? null, usedMm: held(fitting.value.clothUsedMm, cloth.id) ?? null })))
 const setUsed = (id: string, mm: number | null) =>
   jobs.edit(setFitting('Cloth used', (f) => ({ clothUsedMm: Object.fromEntries(Object.entries({ ...f.clothUsedMm, [id]: mm }).filter((e): e is [string, number] => e[1] !== null)) })), `used-${id}`)
 const setLesson = (event: Event) => jobs.edit(setFitting('Lesson', () => ({ lesson: (event.target as HTMLTextAreaElement).value })))

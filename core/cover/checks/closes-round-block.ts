@@ -77,6 +77,7 @@ export function eulerNumber(cover: Pick<Cover, 'panels' | 'seams'>): { readonly 
   for (const { a, b } of pairs) {
     places.unite(a, a.from, b, b.from)
     places.unite(a, a.to, b, b.to)
+    if (isSliver({ a, b })) places.unite(a, a.from, a, a.to)
     surfaces.unite(a.panel, b.panel)
   }
   // A free edge is an edge of the surface as well; free edges that follow each other are one rim.
@@ -87,8 +88,11 @@ export function eulerNumber(cover: Pick<Cover, 'panels' | 'seams'>): { readonly 
     const on: Stretch = { panel: panel.id, edge, from: 0, to: length }
     rims.unite(places.mark(on, 0), places.mark(on, length))
   }
-  return { surfaces: surfaces.count(), sum: places.corners() - pairs.length - free.length + sewn.length + rims.count() }
+  return { surfaces: surfaces.count(), sum: places.corners() - pairs.filter((p) => !isSliver(p)).length - free.length + sewn.length + rims.count() }
 }
+
+/** Where two joins all but meet, the stretch between them is no seam: its ends are one corner. */
+const isSliver = ({ a, b }: SeamPair): boolean => Math.min(stretchLength(a), stretchLength(b)) <= HAIR_MM + 1e-6
 
 const freeEdges = (panels: readonly Panel[]) => panels.flatMap((panel) => panel.edges.filter((e) => isFree(e.treatment)).map((e) => ({ panel, edge: e.name })))
 

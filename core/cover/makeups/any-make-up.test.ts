@@ -50,6 +50,14 @@ describe.each(CONSTRUCTIONS)('%s', (kind) => {
   }, SLOW_MS)
 })
 
+it('a join of the boxing a hair beside the slit is no seam of its own', () => {
+  for (const share of [0.7, 0.7058, 0.7059, 0.706, 0.7063, 0.7064, 0.7065, 0.71]) {
+    const trims = { ties: null, handles: null, vents: null, grip: { kind: 'none' }, buttons: null, finishing: 'overlocked-together', trimReserveMm: 0 } as const
+    const cover = made(160, 511, 25, { construction: { kind: 'slit-back', boxing: 'wrap', share, lapMm: 10, hemMm: 0 }, closure: { kind: 'slit' }, piping: { kind: 'none' }, trims, liner: null }, 5)
+    expect(cover.ok && checkCover(cover.value).flatMap((c) => c.faults)).toEqual([])
+  }
+})
+
 describe('any make-up on any seat', () => {
   /** Leaning sides beside sharp bows, or edges hardly longer than their allowance, cannot be sewn as drawn: the plan stops and says so. */
   it('is planned soundly, or stopped in words, never an exception', () => {

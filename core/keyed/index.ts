@@ -1,0 +1,1 @@
+export { held } from './held.ts'
