@@ -1,10 +1,11 @@
 import { Bench } from 'tinybench'
 import { Job, type Grade } from '../contract/index.ts'
+import { dayName, dayNumber, planCalendar, type JobToPlan, type Task } from '../core/calendar/index.ts'
 import { adviseFoam, loadCaseOf, nestGroup, planCutting, USUAL_CUTTING, type FoamGroup } from '../core/filling/index.ts'
-import { solveLay } from '../core/lay/index.ts'
+import { freeIn, solveLay } from '../core/lay/index.ts'
 import { areaOf, at, boxOf, flatten, grown, isSimple, keepLeftOf, keepsShape, offsetEdges, perimeterOf, vertex, wholeOf, type Outline } from '../core/outline/index.ts'
 import { planJob } from '../core/plan.ts'
-import { DEMO_GRADES, demoJobs } from '../core/shop/index.ts'
+import { DEMO_GRADES, demoJobs, USUAL_WORKSHOP } from '../core/shop/index.ts'
 import { benchJob, boxSolid, coverOf } from '../core/testing/jobs.ts'
 import { cushionMix } from './problems.ts'
 import { printTable } from './table.ts'
@@ -18,6 +19,10 @@ export async function benchPlans(): Promise<void> {
   const question = { load: loadCaseOf(ten.filling.load), limits: { leastMm: 25, mostMm: 100 }, areaMm2: 4e5 }
   const forty = manyBlocks()
   const hundred = Array.from({ length: 100 }, (_, i) => boxSolid(400 + 3 * i, 400 + i, 80))
+  const solved = solveLay(sixty, { seed: 1, budget: { steps: 1, isStopped: () => true } })
+  if (!solved.ok) throw new Error(solved.error.code)
+  const { lay } = solved.value
+  const twoHundredJobs = manyJobs(200)
   const bench = new Bench({ time: 1500, warmupTime: 300 })
   bench
     .add('planJob, 10 cushions', () => void planJob(ten))
@@ -32,6 +37,8 @@ export async function benchPlans(): Promise<void> {
     .add('planJob, round bench in 5', () => void planJob(demoJobs()[0]!))
     .add('planJob, leaning berth halves', () => void planJob(demoJobs()[5]!))
     .add('advice, 500 grades in 4 thicknesses', () => void adviseFoam(grades, question))
+    .add('largest free piece in a lay of 60 true shapes', () => void freeIn(sixty, lay))
+    .add('days of 200 jobs', () => void planCalendar(twoHundredJobs, USUAL_WORKSHOP.calendar, '2026-03-02'))
     .add('first nest of 40 blocks of 8 shapes', () => void nestGroup(forty, USUAL_CUTTING, 1, () => true))
   await bench.run()
   process.stdout.write('Speed on one thread\n')
@@ -39,6 +46,13 @@ export async function benchPlans(): Promise<void> {
 }
 
 const manyGrades = (count: number): readonly Grade[] => Array.from({ length: count }, (_, i) => ({ ...DEMO_GRADES[i % DEMO_GRADES.length]!, id: `grade-${i}`, at40N: DEMO_GRADES[i % DEMO_GRADES.length]!.at40N! * (0.8 + i / 1000) }))
+
+/** Jobs of five parts, a day due after each other. */
+function manyJobs(count: number): readonly JobToPlan[] {
+  const task = (part: Task['part'], resource: Task['resource'], minutes: number): Task => ({ part, resource, minutes, needs: null, cures: part === 'foam' })
+  const tasks = [task('foam', 'bench', 90), task('cloth', 'table', 75), task('sewing', 'machine', 260), task('closing', 'bench', 80), task('fitting', 'bench', 20)]
+  return Array.from({ length: count }, (_, i) => ({ id: `J${i}`, ticket: `J${i}`, tasks, dueOn: dayName(dayNumber('2026-03-02') + i), orderedOn: null, notBefore: null, buys: { foam: true, cloth: true } }))
+}
 
 /** Five blocks each of eight sizes, all of one sheet thickness. */
 function manyBlocks(): FoamGroup {
