@@ -25,7 +25,7 @@ export function plan(argv: readonly string[]): number {
   const solved = lays.map(({ problem }) => timedLay(problem, seconds / lays.length))
   const stops = lays.flatMap((own, i): Warning[] => {
     const inHand = solved[i]!.ok ? null : inHandOf(job, own)
-    return inHand ? [{ station: 'lay', level: 'stop', code: 'cloth-too-short', cloth: own.cloth.name, shortfall: shortfallOf(inHand, () => true) }] : []
+    return inHand ? [{ station: 'lay', level: 'stop', code: 'cloth-too-short', cloth: own.cloth.name, shortfall: shortfallOf(inHand) }] : []
   })
   writeJson(args.options.get('out') ?? '-', planDocument(job, planned, solved.map((s) => (s.ok ? s.value : null)), stops))
   for (const stop of stops) process.stderr.write(`${warningWords(stop, job.units).says}\n`)

@@ -4,8 +4,8 @@ import { Stage } from './terms.ts'
 import { TrimUse } from './trims.ts'
 import { Resource, WorkKind } from './workshop.ts'
 
-/** Raised when a card holds something new: cards of before are written anew. */
-export const CARD_VERSION = 1
+/** Raised when a card holds something new, or what it holds is worked out otherwise: cards of before are written anew. */
+export const CARD_VERSION = 2
 
 const Part = z.enum(['foam', 'cloth', 'sewing', 'closing', 'fitting'])
 const Sizes = z.strictObject({ widthMm: z.number().nullable(), depthMm: z.number().nullable(), thicknessMm: z.number().nullable() })

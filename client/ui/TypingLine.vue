@@ -20,7 +20,7 @@ const echo = computed(() => {
   if (text.value.trim() === '') return said.value
   if (!typed.value.ok) return ''
   const { value } = typed.value
-  return value.kind === 'ask' ? value.says : value.kind === 'seat' ? value.says : value.edit.says
+  return value.kind === 'edit' ? value.edit.says : value.says
 })
 /** Readings to choose from, once Enter was pressed on a line that may be a slip. */
 const question = ref<Asked | null>(null)

@@ -7,9 +7,9 @@ export interface LayRequest {
   readonly seed: number
   readonly lane: number
   readonly seconds: number
-  /** Pieces that stay where this lay has them. */
   /** What is missing of a cloth in hand is worked out where there is no lay; null where it is bought. */
   readonly inHand: InHand | null
+  /** Pieces that stay where this lay has them. */
   readonly locked: { readonly lay: Pick<Lay, 'placements' | 'offsets'>; readonly keys: readonly string[] }
 }
 
@@ -24,5 +24,5 @@ self.onmessage = (event: MessageEvent<LayRequest>) => {
   const elapsed = () => (performance.now() - started) / 1000
   const tell = (message: LayMessage) => self.postMessage(message)
   const solved = solveAround(problem, locked.lay, new Set(locked.keys), { seed, lane, budget: { steps: Infinity, isStopped: () => elapsed() > seconds }, onBetter: (found) => tell({ kind: 'better', found, seconds: elapsed() }) })
-  tell(solved.ok ? { kind: 'done', found: solved.value, isProven: isProven(solved.value), seconds: elapsed() } : { kind: 'failed', failure: solved.error, shortfall: inHand && lane === 0 ? shortfallOf(inHand, () => true) : null })
+  tell(solved.ok ? { kind: 'done', found: solved.value, isProven: isProven(solved.value), seconds: elapsed() } : { kind: 'failed', failure: solved.error, shortfall: inHand && lane === 0 ? shortfallOf(inHand) : null })
 }

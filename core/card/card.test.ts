@@ -36,3 +36,13 @@ it('open jobs are those ordered or begun', () => {
   expect((['asked', 'ordered', 'making', 'fitted', 'billed'] as const).filter((stage) => isOpen({ stage, archivedOn: null }))).toEqual(['ordered', 'making'])
   expect(isOpen({ stage: 'making', archivedOn: '2026-03-02' })).toBe(false)
 })
+
+it('cloth in hand that is washed first is wanted by what goes into the wash', () => {
+  const bench = keepersBench()
+  const cloth = { ...bench.cloth.cloth, washFirst: true, shrink: { across: 0, along: 0.05 }, supply: { kind: 'length' as const, lengthMm: 5000 } }
+  const job = { ...bench, cloth: { ...bench.cloth, cloth } }
+  const lay = { format: 'loft-seam/lay' as const, version: 1 as const, length: 3800, bound: 0, seed: 1, seconds: 0, placements: [], offsets: {} }
+  const card = jobCard({ ...job, lays: { [cloth.id]: { problemKey: 'x', lay, byHand: true, locked: [] } } })
+  // 3800 on the table is 95 % of 4000.
+  expect(card.needs.cloths).toEqual([{ id: cloth.id, mm: expect.closeTo(4000, 6) as number }])
+})

@@ -3,11 +3,12 @@ import { mainGrade } from '../filling/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { recordOf, unitsOf, workOrder, type Step } from '../making/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
+import { beforeWash } from '../pattern/index.ts'
 import { planJob, type WorkedPlan } from '../plan.ts'
 import { held } from '../keyed/index.ts'
 
-/** Raised with the schema of the card. */
-const VERSION = 1
+/** The contract's `CARD_VERSION`, of which this room may take types only: a test holds both together. */
+const VERSION = 2
 
 /** The outline on a ticket is small: coarse arcs will do. */
 const COARSE_MM = 12
@@ -52,7 +53,7 @@ function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
     steps: { done: steps.filter(isDone).length, of: steps.length },
     left: merged(steps.filter((s) => !isDone(s)).flatMap((s) => s.work.map((w) => ({ part: s.part, resource: s.resource, kind: w.kind, units: unitsOf(w), cures: s.cures })))),
     buys: { foam: plan.cutting?.groups.some((g) => g.buy !== null) ?? true, cloth: laid.some(({ cloth }) => cloth.supply.kind === 'to-buy') },
-    needs: { trims: summed(buying.lines.flatMap((l) => (l.trim ? [{ use: l.trim.use, amount: l.trim.needs }] : []))), cloths: laid.flatMap(({ cloth, mm }) => (cloth.supply.kind !== 'to-buy' && mm > 0 ? [{ id: cloth.id, mm }] : [])) },
+    needs: { trims: summed(buying.lines.flatMap((l) => (l.trim ? [{ use: l.trim.use, amount: l.trim.needs }] : []))), cloths: laid.flatMap(({ cloth, mm }) => (cloth.supply.kind !== 'to-buy' && mm > 0 ? [{ id: cloth.id, mm: beforeWash(cloth, mm) }] : [])) },
     fits: fitsOf(job, plan),
     times: steps.flatMap((s) => {
       const { doneAt, workedS } = recordOf(job, s.id)

@@ -1,6 +1,6 @@
 import { isLyingRole, pieceFactor, type Cover } from '../cover/index.ts'
 import { edgeLength, onEdge } from '../outline/index.ts'
-import { frontSpan, type Cushions } from '../seat/index.ts'
+import { alongSide, frontSpan, sideLength, type Cushions } from '../seat/index.ts'
 
 /**
  * A row of cushions in mm of cloth, as its pieces are cut: cloth that gives or shrinks and deep buttons make it shorter or
@@ -80,21 +80,12 @@ function gapAfter(cushions: Cushions, cushion: number): number {
   return next ? next.leftMm - here.leftMm - frontLength(cushions, cushion) : 0
 }
 
-function frontLength(cushions: Cushions, cushion: number): number {
-  const { outline, edges } = solidOf(cushions, cushion)
-  return edges.reduce((sum, e, i) => (e.side === 'front' ? sum + edgeLength(outline, i) : sum), 0)
-}
+const frontLength = (cushions: Cushions, cushion: number): number => sideLength(solidOf(cushions, cushion), 'front')
 
 /** How far across its front a place lies that was taped along it: the same on a straight front, less on a bowed one. */
 function acrossFront(cushions: Cushions, cushion: number, alongMm: number): number {
-  const { outline, edges } = solidOf(cushions, cushion)
-  const { from, to } = frontSpan({ outline, edges })
-  let left = alongMm
-  for (const [i, e] of edges.entries()) {
-    if (e.side !== 'front') continue
-    const length = edgeLength(outline, i)
-    if (left <= length) return onEdge(outline, i, left / length).x - from
-    left -= length
-  }
-  return to - from + left
+  const solid = solidOf(cushions, cushion)
+  const { from, to } = frontSpan(solid)
+  const place = alongSide(solid, 'front', alongMm)
+  return place ? onEdge(solid.outline, place.edge, place.atMm / edgeLength(solid.outline, place.edge)).x - from : to - from + alongMm - frontLength(cushions, cushion)
 }

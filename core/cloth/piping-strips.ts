@@ -1,6 +1,7 @@
 import type { Cloth, ClothChoice } from '../../contract/index.ts'
 import { clothFor, givesOrShrinks, looksAlikeEveryWay, splitRun, usableWidth, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
 import { at, type Polygon } from '../outline/index.ts'
+import { cutLarger } from '../pattern/index.ts'
 import type { Design } from '../seat/index.ts'
 import { entered, figure, given, over, type Figure } from '../working/index.ts'
 
@@ -33,17 +34,18 @@ export function pipingTurns(cloth: Cloth, piping: PipingPlan): number[] {
 export function pipingStrips(choice: ClothChoice, piping: PipingPlan, designs: readonly Design[], design: number): readonly PipingStrips[] {
   const { stripWidth } = piping
   const cloth = clothFor(choice, 'piping')
-  const grown = grownBy(cloth, stripCut(piping))
+  const cut = stripCut(piping)
+  const grown = grownBy(cloth, cut)
+  const onBias = cut === 'bias' ? biasFactor(grown) : null
   const usableMm = usableWidth(cloth) / grown.x
   if (!stripWidth || usableMm <= 0) return []
-  const cut = stripCut(piping)
   const base = designs.length === 1 ? 'piping' : `piping-${designs[design]!.id}`
   return piping.groups.map((group, k) => {
     // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
     const seam = group.panel.edges[0]!.allowance.value
     const split = cut === 'bias' ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam, choice.stripJoins) : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM / grown.x, stripWidth.value, choice.stripJoins)
     const qty = Math.max(1, Math.round(split.strips.value)) * group.count * designs[design]!.count
-    return { id: k === 0 ? base : `${base}-${k + 1}`, group, split, qty, length: washedOut(split.each, grown.x, cut === 'bias' ? biasFactor(grown) : null), width: washedOut(stripWidth, grown.y, cut === 'bias' ? biasFactor(grown) : null) }
+    return { id: k === 0 ? base : `${base}-${k + 1}`, group, split, qty, length: washedOut(split.each, grown.x, onBias), width: washedOut(stripWidth, grown.y, onBias) }
   })
 }
 
@@ -62,9 +64,8 @@ interface Grown {
 }
 
 /** How much larger a strip is cut along itself and across for what washing takes; on the bias along the roll's own ways. */
-function grownBy({ shrink, washFirst }: Cloth, cut: StripCut): Grown {
-  const larger = (share: number) => (washFirst ? 1 : 1 / (1 - share))
-  const [across, along] = [larger(shrink.across), larger(shrink.along)]
+function grownBy(cloth: Cloth, cut: StripCut): Grown {
+  const [across, along] = [cutLarger(cloth, 'across'), cutLarger(cloth, 'along')]
   return cut === 'along' ? { x: along, y: across } : { x: across, y: along }
 }
 

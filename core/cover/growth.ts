@@ -1,7 +1,7 @@
 import type { Cloth, ClothChoice, ClothRole, Job } from '../../contract/index.ts'
+import { cutLarger, type Way } from '../pattern/index.ts'
 import { clothFor, givesOrShrinks } from './on-the-roll.ts'
 import { NO_GROWTH, type Growth, type PanelRole } from './panel.ts'
-import type { Lie } from './pattern-frame.ts'
 
 /** Cloth that gives is cut smaller by half of what it gives, but never by more than this. A rule of thumb of the trade. */
 export const MOST_TAKEN_FOR_STRETCH = 0.04
@@ -13,7 +13,7 @@ export type LearnedShares = Job['allowances']['learned']
 export interface Growing {
   readonly role: PanelRole
   readonly cloth: ClothRole
-  readonly lies: Lie
+  readonly lies: Way
   readonly depthShare: number
 }
 
@@ -44,14 +44,13 @@ function learnedFor({ role, depthShare }: Growing, { widthShare, depthShare: fro
   }
 }
 
-function clothGrowth(cloth: Cloth, lies: Lie): Growth {
+function clothGrowth(cloth: Cloth, lies: Way): Growth {
   if (!givesOrShrinks(cloth)) return NO_GROWTH
   const [x, y] = lies === 'along' ? (['along', 'across'] as const) : (['across', 'along'] as const)
   return { ...NO_GROWTH, finished: { x: takenSmaller(cloth, x), y: takenSmaller(cloth, y) }, whole: { x: cutLarger(cloth, x), y: cutLarger(cloth, y) } }
 }
 
-const takenSmaller = (cloth: Cloth, way: Lie): number => 1 - Math.min(cloth.stretch[way] / 2, MOST_TAKEN_FOR_STRETCH)
-const cutLarger = (cloth: Cloth, way: Lie): number => (cloth.washFirst ? 1 : 1 / (1 - cloth.shrink[way]))
+const takenSmaller = (cloth: Cloth, way: Way): number => 1 - Math.min(cloth.stretch[way] / 2, MOST_TAKEN_FOR_STRETCH)
 
 /** The longest finished run whose piece, with so much allowance in all, lies within a length of cloth. */
-export const finishedWithin = (cloth: Cloth, way: Lie, lengthMm: number, allowancesMm: number): number => (lengthMm / cutLarger(cloth, way) - allowancesMm) / takenSmaller(cloth, way)
+export const finishedWithin = (cloth: Cloth, way: Way, lengthMm: number, allowancesMm: number): number => (lengthMm / cutLarger(cloth, way) - allowancesMm) / takenSmaller(cloth, way)

@@ -1,14 +1,16 @@
 import type { ClothChoice } from '../../contract/index.ts'
 import { clothFor } from './on-the-roll.ts'
+import type { Way } from '../pattern/index.ts'
 import type { PanelRole } from './panel.ts'
-import { cushionFrames, depthWay, rowWay, type CushionFrames, type Lie, type MatchedPanel, type PatternFrame, type SewnUp } from './pattern-frame.ts'
+import { cushionFrames, depthWay, rowWay, type CushionFrames, type PatternFrame } from './pattern-frame.ts'
+import type { MatchedPanel, SewnUp } from './sewn-up.ts'
 
 /**
  * How each panel lies on its cloth, which decides what it grows by and how it may be turned. Plates, blanks and bodies
  * go with the cloth. Boxing lies as its match wants it, or upright or along as chosen; one-way cloth leaves all but
  * the front boxing as chosen.
  */
-export function lieOf(choice: ClothChoice, cover: SewnUp, panel: MatchedPanel): Lie {
+export function lieOf(choice: ClothChoice, cover: SewnUp, panel: MatchedPanel): Way {
   if (isLyingRole(panel.role)) return rowWay(choice)
   const { row, depth } = cushionFrames(choice, cover, panel)
   const cloth = clothFor(choice, panel.cloth)
@@ -19,19 +21,19 @@ export function lieOf(choice: ClothChoice, cover: SewnUp, panel: MatchedPanel): 
 }
 
 /** How boxing lies where no match decides it. */
-export const stripLie = (choice: ClothChoice, panel: Pick<MatchedPanel, 'role' | 'cloth'>): Lie =>
+export const stripLie = (choice: ClothChoice, panel: Pick<MatchedPanel, 'role' | 'cloth'>): Way =>
   choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind !== 'plain' ? 'along' : 'across'
 
 /** What lies on the seat as it lies on the cloth. */
 export const isLyingRole = (role: PanelRole): boolean => role === 'plate' || role === 'blank' || role === 'base' || role === 'body'
 
-const otherWay = (way: Lie): Lie => (way === 'across' ? 'along' : 'across')
+const otherWay = (way: Way): Way => (way === 'across' ? 'along' : 'across')
 
 /** The frames that hold on a panel as it lies. */
-export function framesAsLaid(choice: ClothChoice, frames: CushionFrames, lies: Lie): CushionFrames {
-  const kept = (frame: PatternFrame | null, way: Lie) => (frame && lieFor(frame, way) === lies ? frame : null)
+export function framesAsLaid(choice: ClothChoice, frames: CushionFrames, lies: Way): CushionFrames {
+  const kept = (frame: PatternFrame | null, way: Way) => (frame && lieFor(frame, way) === lies ? frame : null)
   return { row: kept(frames.row, rowWay(choice)), depth: kept(frames.depth, depthWay(choice)) }
 }
 
 /** How a panel lies whose own axis runs that way of the roll. */
-const lieFor = (frame: PatternFrame, way: Lie): Lie => (frame.axis === 'x' ? way : otherWay(way))
+const lieFor = (frame: PatternFrame, way: Way): Way => (frame.axis === 'x' ? way : otherWay(way))

@@ -1,5 +1,6 @@
 import type { ClothRole } from '../../contract/index.ts'
 import { edgeLength, type Outline, type Point } from '../outline/index.ts'
+import type { Way } from '../pattern/index.ts'
 import type { SideName } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
 
@@ -55,7 +56,7 @@ export interface Panel {
   readonly marks: readonly Mark[]
   readonly figures: { readonly finishedWidth: Figure; readonly finishedHeight: Figure; readonly cutWidth: Figure; readonly cutHeight: Figure }
   /** Whether its own x runs across the roll of its cloth or along it. */
-  readonly lies: 'across' | 'along'
+  readonly lies: Way
   /** How much larger than its sewing line and allowances it is cut, each way of its own plane, for cloth that gives or shrinks. */
   readonly growth: Growth
   /** Hidden panels may be turned on the cloth more freely than seen ones. */

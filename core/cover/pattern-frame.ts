@@ -1,11 +1,8 @@
 import type { ClothChoice } from '../../contract/index.ts'
 import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight, onEdge } from '../outline/index.ts'
-import { modulo, repeatOf } from '../pattern/index.ts'
-import { frontSpan, type Solid } from '../seat/index.ts'
-import type { CoverDraft } from './cover.ts'
+import { repeatOf, type Way } from '../pattern/index.ts'
 import { clothFor } from './on-the-roll.ts'
-import type { PanelRole, PanelShape } from './panel.ts'
-import type { Seam } from './seam.ts'
+import { frontOf, hasPlate, LEVEL, mainEdge, pairOf, plateOf, stripStretch, type MatchedPanel, type SewnUp } from './sewn-up.ts'
 
 /** How a panel stands to one way of the pattern: where the cushion's pattern coordinate lies on it. */
 export interface PatternFrame {
@@ -25,23 +22,9 @@ export interface CushionFrames {
   readonly depth: PatternFrame | null
 }
 
-/** A panel as far as it can be matched. */
-export type MatchedPanel = PanelShape & { readonly role: PanelRole; readonly cloth: ClothRoleOf }
-type ClothRoleOf = Parameters<typeof clothFor>[1]
-
-/** A cover as far as it can be matched, drafted or finished. */
-export interface SewnUp extends Pick<CoverDraft, 'patches' | 'wall'> {
-  readonly solid: Solid
-  readonly panels: readonly MatchedPanel[]
-  readonly seams: readonly Pick<Seam, 'kind' | 'pairs'>[]
-}
-
-/** Whether a panel's own x runs across the roll or along it. */
-export type Lie = 'across' | 'along'
-
 /** The way of the roll that runs along the row of cushions, and the one from front to back. */
-export const rowWay = ({ direction }: Pick<ClothChoice, 'direction'>): Lie => (direction === 'up-the-roll' ? 'across' : 'along')
-export const depthWay = ({ direction }: Pick<ClothChoice, 'direction'>): Lie => (direction === 'up-the-roll' ? 'along' : 'across')
+export const rowWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way => (direction === 'up-the-roll' ? 'across' : 'along')
+export const depthWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way => (direction === 'up-the-roll' ? 'along' : 'across')
 
 /**
  * How the pattern lies on a panel of the cloth that is matched. Boxing takes the pattern over the edge: the front goes on
@@ -113,17 +96,6 @@ function lyingFrame(cover: SewnUp, panel: MatchedPanel, alongRow: boolean): Patt
   return { start: u - rises * (alongRow ? middle.x : middle.y), axis: alongRow ? 'x' : 'y', rises }
 }
 
-const plateOf = (cover: SewnUp): MatchedPanel => cover.panels.find((p) => p.id === 'top-plate')!
-
-const hasPlate = (cover: SewnUp): boolean => cover.panels.some((p) => p.id === 'top-plate')
-
-/** How far the ends of a bowed front run off the stripe when its middle matches; 0 for a straight front. */
-export function frontMismatch(cover: SewnUp): number {
-  const i = mainEdge(cover, 'front')
-  const [a, b] = edgeOf(cover.solid.outline, i)
-  return isStraight(a.bulge) ? 0 : (edgeLength(cover.solid.outline, i) - Math.hypot(b.x - a.x, b.y - a.y)) / 2
-}
-
 /** A bowed front matches its boxing in its middle. */
 const frontMiddle = (cover: SewnUp) => onEdge(cover.solid.outline, mainEdge(cover, 'front'), 0.5)
 
@@ -163,56 +135,4 @@ function sideFrame(cover: SewnUp, panel: MatchedPanel): PatternFrame | null {
   return null
 }
 
-/**
- * How far the pattern is off on the other legs of a side that is boxed in one strip, as on a seat with ears: the strip
- * runs on round the inner corners, so it matches its longest leg alone. In mm within one repeat; 0 where all legs match.
- */
-export function legMismatch(cover: SewnUp, panel: MatchedPanel, frames: CushionFrames, repeats: { readonly row: number | null; readonly depth: number | null }): number {
-  const [frame, repeat] = frames.row?.axis === 'x' ? [frames.row, repeats.row] : [frames.depth, repeats.depth]
-  if (panel.role !== 'boxing' || !cover.wall || !hasPlate(cover) || frame?.axis !== 'x' || repeat === null) return 0
-  const alongRow = frame === frames.row
-  const { outline, edges } = cover.solid
-  const offs = edges.flatMap((_, i) => {
-    const on = stripStretch(cover, panel, i)
-    const [a, b] = edgeOf(outline, i)
-    const [across, along] = alongRow ? [b.y - a.y, b.x - a.x] : [b.x - a.x, b.y - a.y]
-    if (!on || !isStraight(a.bulge) || Math.abs(across) > LEVEL * Math.abs(along) || edgeLength(outline, i) < SHORT_LEG_MM) return []
-    const placed = pairOf(cover, i, panel)!.a
-    const wanted = (alongRow ? a.x - frontOf(cover).from : a.y) + Math.sign(along) * placed.from
-    const off = modulo(frame.start + frame.rises * on.from - wanted, repeat)
-    return [Math.min(off, repeat - off)]
-  })
-  return Math.max(0, ...offs)
-}
-
-/** Shorter legs show no stripe to speak of. */
-const SHORT_LEG_MM = 20
-
-/** Off square by less than this, stripes are as good as matched. */
-const LEVEL = 0.005
-
 const isCone = (panel: MatchedPanel): boolean => panel.finished.some((v) => !isStraight(v.bulge))
-
-const frontOf = (cover: SewnUp) => frontSpan(cover.solid)
-
-/** The longest edge of a side. */
-function mainEdge(cover: SewnUp, side: 'front' | 'right' | 'left'): number {
-  return cover.solid.edges.reduce((best, e, i) => (e.side === side && (best < 0 || edgeLength(cover.solid.outline, i) > edgeLength(cover.solid.outline, best)) ? i : best), -1)
-}
-
-/** The pair that sews the top plate's edge to this panel. */
-function pairOf(cover: SewnUp, i: number, panel?: MatchedPanel) {
-  const name = plateOf(cover).edges[i]!.name
-  const pairs = cover.seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
-  return pairs.find((p) => p.a.panel === 'top-plate' && p.a.edge === name && (!panel || p.b.panel === panel.id))
-}
-
-/** Where an edge of the cushion lies on a strip, in mm from the strip's left end. */
-function stripStretch(cover: SewnUp, panel: MatchedPanel, i: number): { readonly from: number; readonly to: number } | null {
-  const pair = pairOf(cover, i, panel)
-  if (!pair) return null
-  // Top edges of strips are drawn from right to left.
-  const index = panel.edges.findIndex((e) => e.name === pair.b.edge)
-  const length = edgeLength(panel.finished, index)
-  return { from: length - pair.b.from, to: length - pair.b.to }
-}

@@ -54,9 +54,8 @@ function sizingWarnings({ school }: FoamFilling, plans: readonly FoamPlan[], cus
   const [width, depth] = [solid.width.value - finished.widthMm, solid.depth.value - finished.depthMm]
   const shrinks = school.kind !== 'wrap-then-measure' && (width > 0.5 || depth > 0.5)
   // Cushions of several shapes share most doubts: each is said once.
-  const fits = new Map(plans.flatMap((p) => fitWarnings(p.fit)).map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]))
-  const squeezed = new Map(plans.flatMap((p) => directionWarnings(p.directions)).map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]))
-  return [...fits.values(), ...squeezed.values(), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
+  const fits = new Map(plans.flatMap((p) => [...fitWarnings(p.fit), ...directionWarnings(p.directions)]).map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]))
+  return [...fits.values(), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
 }
 
 function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {

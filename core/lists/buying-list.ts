@@ -1,7 +1,7 @@
 import type { Cloth, Job, Trim, TrimUse } from '../../contract/index.ts'
 import { pipedPairs, seamLength, stretchLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
-import { beforeWash } from '../pattern/index.ts'
+import { beforeWash, leftByWash } from '../pattern/index.ts'
 import type { WorkedPlan } from '../plan.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
 import { entered, figure, given, over, plus, roundUp, times, unitsIn, type Figure, type Quantity } from '../working/index.ts'
@@ -69,7 +69,8 @@ function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): M
   if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, laidMm, boundMm, i)
   const id = i === 0 ? 'buy' : `buy.${cloth.id}`
   const used = entered({ id: `${id}.used`, label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: laidMm ?? boundMm, rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
-  const unwashed = cloth.washFirst && cloth.shrink.along > 0 ? figure({ id: `${id}.unwashed`, label: 'Before washing', quantity: 'run', sum: over(used, given(1 - cloth.shrink.along, 'share', 'left after washing')), rule: 'washed before it is cut' }) : used
+  const left = leftByWash(cloth, 'along')
+  const unwashed = left < 1 ? figure({ id: `${id}.unwashed`, label: 'Before washing', quantity: 'run', sum: over(used, given(left, 'share', 'left after washing')), rule: 'washed before it is cut' }) : used
   const length = figure({ id: `${id}.cloth`, label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(unwashed, cloth.buyingStepMm, 'run'), rule: `sold by the ${cloth.buyingStepMm} mm`, setBy: 'catalogue' })
   const cost = figure({ id: `${id}.clothCost`, label: 'Cloth cost', quantity: 'money', sum: times(over(length, unitsIn(1000, 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
   return { what: cloth.name, amount: length, cost }

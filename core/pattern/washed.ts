@@ -1,12 +1,13 @@
 import type { Band, Cloth, ClothChoice, Pattern, Supply } from '../../contract/index.ts'
+import type { Way } from './stripes.ts'
 
 /**
  * The cloth as it lies on the table: one that is washed first has shrunk, all of it: length and width, selvedges,
  * repeat, flaws and what is in hand. Any other is as it was bought.
  */
 export function washed(cloth: Cloth): Cloth {
-  if (!cloth.washFirst || (cloth.shrink.across === 0 && cloth.shrink.along === 0)) return cloth
-  const [x, y] = [1 - cloth.shrink.across, 1 - cloth.shrink.along]
+  const [x, y] = [leftByWash(cloth, 'across'), leftByWash(cloth, 'along')]
+  if (x === 1 && y === 1) return cloth
   return {
     ...cloth,
     widthMm: cloth.widthMm * x,
@@ -25,8 +26,16 @@ export function washedChoice(choice: ClothChoice): ClothChoice {
   return { ...choice, cloth: washed(choice.cloth), others }
 }
 
+type Washing = Pick<Cloth, 'washFirst' | 'shrink'>
+
+/** The share of a cloth that is left when it comes to the table: washed before it is cut, or all of it. */
+export const leftByWash = ({ washFirst, shrink }: Washing, way: Way): number => (washFirst ? 1 - shrink[way] : 1)
+
+/** How many times larger a piece is cut for what washing takes of the finished cover; nothing more where the cloth was washed first. */
+export const cutLarger = ({ washFirst, shrink }: Washing, way: Way): number => (washFirst ? 1 : 1 / (1 - shrink[way]))
+
 /** How much cloth goes into the wash for so much of it on the table. */
-export const beforeWash = ({ washFirst, shrink }: Pick<Cloth, 'washFirst' | 'shrink'>, lengthMm: number): number => (washFirst ? lengthMm / (1 - shrink.along) : lengthMm)
+export const beforeWash = (cloth: Washing, lengthMm: number): number => lengthMm / leftByWash(cloth, 'along')
 
 function washedPattern(pattern: Pattern, x: number, y: number): Pattern {
   switch (pattern.kind) {

@@ -1,5 +1,5 @@
 import { ok, type Result } from '../result/index.ts'
-import { isInch, parseLength, type LengthUnit } from '../units/index.ts'
+import { isInch, LENGTH_UNITS, parseLength, type LengthUnit } from '../units/index.ts'
 import { chain, fail, type TypingFailure, type TypingLimits } from './failure.ts'
 
 type Read<T> = Result<T, TypingFailure>
@@ -47,7 +47,7 @@ export function allInLastUnit(texts: readonly string[]): readonly string[] {
   return unit && texts.slice(0, -1).every(isBare) ? texts.map((text, i) => (i === texts.length - 1 ? text : `${text} ${unit}`)) : texts
 }
 
-const LAST_UNIT = /\d\s*(mm|cm|m|inches|inch|in|"|feet|foot|ft|')\s*$/i
+const LAST_UNIT = new RegExp(String.raw`\d\s*(${LENGTH_UNITS})\s*$`, 'i')
 
 /** Nobody says fractions of a millimetre: a bare fraction, or inches after the last size, makes the line one in inches. */
 export function saidUnits(sizes: string, units: LengthUnit): LengthUnit {

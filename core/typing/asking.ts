@@ -1,7 +1,7 @@
 import type { Job, Seat } from '../../contract/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { slotsOf, valueOf } from '../seat/index.ts'
-import { formatLengthWithUnit, isInch, plainText, type LengthUnit } from '../units/index.ts'
+import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit } from '../units/index.ts'
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { readLine } from './typing.ts'
 
@@ -75,7 +75,9 @@ function doubtOf(text: string, typed: Typed, context: TypingContext): string | n
   return sizeDoubt(context.job.seat, after.seat, units) ?? allowanceDoubt(context.job, after)
 }
 
-const hasBareFraction = (text: string): boolean => /\d\/\d/.test(text) && !/\d\s*(mm|cm|m|inches|inch|in|"|feet|foot|ft|')(?![a-z])/i.test(text)
+const hasBareFraction = (text: string): boolean => /\d\/\d/.test(text) && !SAID_UNIT.test(text)
+
+const SAID_UNIT = new RegExp(String.raw`\d\s*(?:${LENGTH_UNITS})(?![a-z])`, 'i')
 
 function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit): string | null {
   const was = new Map(before ? slotsOf(before).map((s) => [s.slot, valueOf(s.dimension)]) : [])

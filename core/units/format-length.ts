@@ -1,4 +1,4 @@
-import { isInch, MM_PER_INCH, type LengthUnit } from './unit.ts'
+import { inchParts, isInch, MM_PER_INCH, type LengthUnit } from './unit.ts'
 
 /**
  * A length in the shop's unit, without the unit's name: `746.7`, `74.67`, `29 3/8`.
@@ -11,9 +11,8 @@ export function formatLength(mm: number, unit: LengthUnit): string {
     case 'cm':
       return trimmed(mm / 10, 2)
     case 'inch-8':
-      return inchFraction(mm / MM_PER_INCH, 8)
     case 'inch-16':
-      return inchFraction(mm / MM_PER_INCH, 16)
+      return inchFraction(mm / MM_PER_INCH, inchParts(unit))
     default:
       return unit satisfies never
   }

@@ -1,5 +1,5 @@
 import { err, ok, type Result } from '../result/index.ts'
-import { KG_M3_PER_LB_FT3, N_PER_LBF } from './foam-units.ts'
+import { KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
 import { trimmed } from './format-length.ts'
 
 /** What foam is described by, beside lengths. Stored in kg/m³, newtons, kilograms, shares (1 = 100 %) and square metres. */
@@ -25,7 +25,7 @@ const SPOKEN: Readonly<Record<AmountKind, readonly [Spoken, ...Spoken[]]>> = {
   mass: [
     { unit: 'kg', says: /^(kg)?$/i, factor: 1 },
     { unit: 'g', says: /^g$/i, factor: 0.001 },
-    { unit: 'lb', says: /^(lbs?|pounds?)$/i, factor: 0.45359237 },
+    { unit: 'lb', says: /^(lbs?|pounds?)$/i, factor: KG_PER_LB },
     { unit: 'oz', says: /^oz$/i, factor: 0.028349523 },
   ],
   share: [{ unit: '%', says: /^%?$/, factor: 0.01 }],

@@ -46,9 +46,14 @@ interface Term {
   readonly said: string
 }
 
+/** The units of a length as they are said, longest first, for a regular expression. */
+export const LENGTH_UNITS = Object.keys(UNIT_OF).toSorted((a, b) => b.length - a.length).join('|')
+
 /** One amount: `23 5/8`, `23-5/8`, `5/8`, `23.5` or `.5`, then perhaps its unit. */
-const TERM =
-  /^(?:(?<whole>\d+)(?:\s+|\s*-\s*)(?<top>\d+)\s*\/\s*(?<bottom>\d+)|(?<loneTop>\d+)\s*\/\s*(?<loneBottom>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>mm|cm|m|inches|inch|in|"|feet|foot|ft|')?(?![a-z\d.,])/i
+const TERM = new RegExp(
+  String.raw`^(?:(?<whole>\d+)(?:\s+|\s*-\s*)(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<loneTop>\d+)\s*/\s*(?<loneBottom>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>${LENGTH_UNITS})?(?![a-z\d.,])`,
+  'i',
+)
 
 function readTerms(source: string): Result<readonly Term[], LengthFailure> {
   const terms: Term[] = []

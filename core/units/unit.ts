@@ -12,7 +12,10 @@ export type LengthUnit = 'mm' | 'cm' | 'inch-8' | 'inch-16'
 export const isInch = (unit: LengthUnit): boolean => unit === 'inch-8' || unit === 'inch-16'
 
 /** The least step in which a job writes what is cut: a whole millimetre, an eighth or a sixteenth of an inch. */
-export const cutStepMm = (unit: LengthUnit): number => (unit === 'inch-8' ? MM_PER_INCH / 8 : unit === 'inch-16' ? MM_PER_INCH / 16 : 1)
+export const cutStepMm = (unit: LengthUnit): number => (isInch(unit) ? MM_PER_INCH / inchParts(unit) : 1)
+
+/** Into how many parts an inch is divided. */
+export const inchParts = (unit: LengthUnit): 8 | 16 => (unit === 'inch-8' ? 8 : 16)
 
 /** Millimetres in one of a unit, for scales of charts. */
 export const mmPerUnit = (unit: LengthUnit): number => (isInch(unit) ? MM_PER_INCH : unit === 'cm' ? 10 : 1)

@@ -1,6 +1,6 @@
 import type { Job, LayProblem } from '../../contract/index.ts'
 import type { ClothLay } from '../cloth/index.ts'
-import { layWhatFits, solveLay } from '../lay/index.ts'
+import { layWhatFits, solveLay, type SolveOptions } from '../lay/index.ts'
 import { planJob } from '../plan.ts'
 import type { Shortfall } from './shortfall-words.ts'
 
@@ -21,28 +21,31 @@ export function inHandOf(job: Job, own: ClothLay): InHand | null {
   return { problem: own.problem, cushions: own.pieces.map((p) => p.cushion), turned: turned ? { direction, problem: turned.problem } : null }
 }
 
-/** Tried for real: on cloth without an end, both ways, and how many cushions the piece in hand gives. `isStopped` ends each search; its first answer is always finished. */
-export function shortfallOf({ problem, cushions, turned }: InHand, isStopped: () => boolean): Shortfall {
-  const options = { seed: 1, budget: { steps: Infinity, isStopped } }
+/** Tried for real: on cloth without an end, both ways, and how many cushions the piece in hand gives. Each search ends with its first answer. */
+export function shortfallOf({ problem, cushions, turned }: InHand): Shortfall {
   const needed = (p: LayProblem): number | null => {
-    const solved = solveLay(withoutEnd(p), options)
+    const solved = solveLay(withoutEnd(p), FIRST_ANSWER)
     return solved.ok ? solved.value.lay.length : null
   }
   const [own, other] = [needed(problem), turned && needed(turned.problem)]
-  const all = [...new Set(cushions.flatMap((c) => c ?? []))]
-  return { shortMm: own === null ? null : Math.max(0, own - problem.cloth.length!), fit: cushionsIn(problem, cushions, options), of: all.length, turned: turned && typeof other === 'number' ? { direction: turned.direction, neededMm: other } : null }
+  const all = numbered(cushions)
+  return { shortMm: own === null ? null : Math.max(0, own - problem.cloth.length!), fit: cushionsIn(problem, cushions), of: all.length, turned: turned && typeof other === 'number' ? { direction: turned.direction, neededMm: other } : null }
 }
+
+const FIRST_ANSWER: SolveOptions = { seed: 1, budget: { steps: Infinity, isStopped: () => true } }
+
+const numbered = (cushions: readonly (number | null)[]): readonly number[] => [...new Set(cushions.flatMap((c) => c ?? []))]
 
 /** The width and its flaws go on for ever; a remnant's own outline does not. */
 const withoutEnd = ({ cloth: { outline: _, ...cloth }, ...problem }: LayProblem): LayProblem => ({ ...problem, cloth: { ...cloth, length: null } })
 
 /** As many whole cushions as go on the piece, the first ones first. */
-function cushionsIn(problem: LayProblem, cushions: readonly (number | null)[], options: Parameters<typeof layWhatFits>[1]): number {
-  const all = [...new Set(cushions.flatMap((c) => c ?? []))]
+function cushionsIn(problem: LayProblem, cushions: readonly (number | null)[]): number {
+  const all = numbered(cushions)
   for (let most = all.length - 1; most > 0; most--) {
     const among = new Set(all.slice(0, most))
     const pieces = problem.pieces.filter((_, i) => cushions[i] !== null && among.has(cushions[i]!))
-    const laid = layWhatFits({ ...problem, pieces }, options)
+    const laid = layWhatFits({ ...problem, pieces }, FIRST_ANSWER)
     if (laid.placements.length === pieces.reduce((sum, p) => sum + p.qty, 0)) return most
   }
   return 0

@@ -4,6 +4,7 @@ import type { Cloth } from '../../../contract/index.ts'
 import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES, templatePdf } from '../../../core/formats/index.ts'
 import { sewnOutline } from '../../../core/cover/index.ts'
 import { LEAST_LEFTOVER_MM, leftover, remnantFrom } from '../../../core/cloth/index.ts'
+import { leftByWash } from '../../../core/pattern/index.ts'
 import { freeIn } from '../../../core/lay/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts'
 import { clothCost } from '../../../core/what-if/index.ts'
@@ -40,7 +41,7 @@ const left = computed(() => {
   const own = lays.chosen
   if (!own || !lays.current) return null
   const { boughtMm } = clothCost(own.cloth, lays.current.length)
-  return leftover(own.laidOn, lays.current, boughtMm * (own.laidOn.washFirst === own.cloth.washFirst ? 1 : 1 - own.cloth.shrink.along), { id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60), name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80) })
+  return leftover(own.laidOn, lays.current, boughtMm * leftByWash(own.cloth, 'along'), { id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60), name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80) })
 })
 const leftWords = computed(() => {
   const supply = left.value?.supply

@@ -8,14 +8,14 @@ import { spaceBetween } from '../space.ts'
 import { sayAmountWithUnit } from '../../working/index.ts'
 import { seamTolerance } from './seam-lengths.ts'
 
+type Say = (mm: number) => string
+
 /**
  * Sewn up, the panels must form surfaces that close but for rims that are free on purpose (Euler:
  * corners − seam stretches + panels + rims = 2 for each), have the area of the finished cushion
  * worked out without them, and lie round it in space so that the two sides of every seam meet and no
  * cloth is stretched.
  */
-type Say = (mm: number) => string
-
 export function closesRoundBlock(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
   const say: Say = (mm) => formatLengthWithUnit(mm, unit)
   return [...doesNotClose(cover), ...areaFaults(cover, unit), ...cover.patches.flatMap((p) => stretchFault(p, cover, say)), ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s, say)))]

@@ -62,7 +62,8 @@ export const plateSeams = (frame: BoxFrame, what: string): readonly SeamDraft[] 
 
 /** The zip between boxing and bottom plate along one side and round its corners: there both are cut by the tape's own allowance, so that the boxing finishes at its height. */
 function zipInSeam({ solid, allowances }: RecipeInput<'boxed'>, closure: Extract<Closure, { kind: 'zip-seam' }>, frame: BoxFrame): Result<CoverDraft, Refusal> {
-  const along = shareWall(frame.wall, solid.edges, sideOrBack(solid.edges, closure.side), roundCorner(allowances, solid, sideOrBack(solid.edges, closure.side)).value).gusset
+  const side = sideOrBack(solid.edges, closure.side)
+  const along = shareWall(frame.wall, solid.edges, side, roundCorner(allowances, solid, side).value).gusset
   const { inside, outside } = cutAt(frame, frame.rings.bottom, along)
   const zip: SeamDraft = { name: 'zip between boxing and bottom plate', kind: 'closure', pairs: inside }
   const length = entered({ id: 'closure.length', label: 'Zip', quantity: 'length', value: seamLength(zip), rule: 'along the side, and round its corners', change: 'make-up.closure' })

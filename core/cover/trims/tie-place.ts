@@ -1,6 +1,6 @@
 import type { Side } from '../../../contract/index.ts'
 import { at, boxOf, distanceFromEdge, edgeLength, flatten, isInside, onEdge, type Point } from '../../outline/index.ts'
-import type { Solid } from '../../seat/index.ts'
+import { alongSide, sideLength, type Solid } from '../../seat/index.ts'
 import type { CoverDraft } from '../cover.ts'
 import type { PanelRole } from '../panel.ts'
 import type { Patch } from '../patch.ts'
@@ -33,17 +33,11 @@ export function tiePlace({ panels, patches }: Pick<CoverDraft, 'panels' | 'patch
 const CATCHES: Readonly<Record<PanelRole, number | null>> = { plate: 0, base: 0, body: 1, blank: 2, boxing: null, gusset: null, band: null, trim: null }
 
 /** A place at a share of a side, on the seat. */
-function footOf({ outline, edges }: Solid, side: Side, share: number): Space | null {
-  const own = edges.flatMap((e, i) => (e.side === side ? [{ i, length: edgeLength(outline, i) }] : []))
-  let left = share * own.reduce((sum, e) => sum + e.length, 0)
-  for (const { i, length } of own) {
-    if (left <= length + 1e-9) {
-      const { x, y } = onEdge(outline, i, Math.min(1, left / length))
-      return inSpace(x, y, 0)
-    }
-    left -= length
-  }
-  return null
+function footOf(solid: Solid, side: Side, share: number): Space | null {
+  const place = alongSide(solid, side, share * sideLength(solid, side))
+  if (!place) return null
+  const { x, y } = onEdge(solid.outline, place.edge, place.atMm / edgeLength(solid.outline, place.edge))
+  return inSpace(x, y, 0)
 }
 
 const NEAR_MM = 0.5

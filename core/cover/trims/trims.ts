@@ -1,6 +1,6 @@
 import type { Grip, Handles, Side, Ties, Trims, Vents } from '../../../contract/index.ts'
 import { edgeLength, onEdge, type Point } from '../../outline/index.ts'
-import type { CushionSize, Solid } from '../../seat/index.ts'
+import { alongSide, sideLength, type CushionSize, type Solid } from '../../seat/index.ts'
 import { figure, given, minus, plus, times } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Fitting } from '../cover.ts'
@@ -90,17 +90,11 @@ function gripOf(grip: Grip, solid: Solid): TrimPlan | null {
 /** A place on the edge of a panel that lies at a side; null where it has no such edge. */
 export function markOnSide(panel: PanelDraft, side: Side, share: number): Point | null {
   const place = placeOnSide(panel, side, share)
-  const i = panel.edges.findIndex((e) => e.name === place?.edge)
-  return place && onEdge(panel.finished, i, place.atMm / edgeLength(panel.finished, i))
+  return place && onEdge(panel.finished, place.edge, place.atMm / edgeLength(panel.finished, place.edge))
 }
 
 /** The edge on which a share of a side falls, and how far along that edge. */
-export function placeOnSide(panel: PanelDraft, side: Side, share: number): { readonly edge: string; readonly atMm: number } | null {
-  const edges = panel.edges.flatMap((e, i) => (e.side === side ? [{ edge: e.name, length: edgeLength(panel.finished, i) }] : []))
-  let left = share * edges.reduce((sum, e) => sum + e.length, 0)
-  for (const { edge, length } of edges) {
-    if (left <= length + 1e-9) return { edge, atMm: Math.min(left, length) }
-    left -= length
-  }
-  return null
+export function placeOnSide({ finished, edges }: PanelDraft, side: Side, share: number): ReturnType<typeof alongSide> {
+  const of = { outline: finished, edges }
+  return alongSide(of, side, share * sideLength(of, side))
 }

@@ -11,7 +11,7 @@ export function ventPlace({ panels, seams }: CoverDraft, side: Side, share: numb
   const on = plate && placeOnSide(plate, side, share)
   if (!on) return null
   const pairs = seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
-  const pair = pairs.find(({ a }) => a.panel === 'top-plate' && a.edge === on.edge && between(on.atMm, a.from, a.to))
+  const pair = pairs.find(({ a }) => a.panel === 'top-plate' && a.edge === plate.edges[on.edge]!.name && between(on.atMm, a.from, a.to))
   const strip = panels.find((p) => p.id === pair?.b.panel && p.role === 'boxing')
   if (!pair || !strip) return null
   const i = edgeIndex(strip, pair.b.edge)
