@@ -10,5 +10,10 @@ module.exports = {
       to: { path: '^core/[^/]+/(?!index\\.ts$)' },
     },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: false, exclude: { path: '\\.test\\.ts$' }, tsConfig: { fileName: 'tsconfig.base.json' } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: false,
+    exclude: { path: '\\.test\\.ts$' },
+    tsConfig: { fileName: 'tsconfig.base.json' },
+  },
 }

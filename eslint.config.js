@@ -7,7 +7,19 @@ import vueParser from 'vue-eslint-parser'
 const never = (folder, ...forbidden) => ({
   files: [`${folder}/**/*.ts`, `${folder}/**/*.vue`],
   ignores: ['**/*.test.ts'],
-  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: forbidden.join('|'), message: `${folder}/ may not import this: imports go client, server -> core, never back.` }] }] },
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: forbidden.join('|'),
+            message: `${folder}/ may not import this: imports go client, server -> core, never back.`,
+          },
+        ],
+      },
+    ],
+  },
 })
 
 export default tseslint.config(
@@ -16,7 +28,10 @@ export default tseslint.config(
   ...vue.configs['flat/essential'],
   { files: ['**/*.vue'], languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser } } },
   { files: ['client/**'], languageOptions: { globals: globals.browser } },
-  { files: ['scripts/**', 'e2e/**', 'commands/**', 'bench/**', 'server/**', '*.config.*', '*.cjs'], languageOptions: { globals: globals.node } },
+  {
+    files: ['scripts/**', 'e2e/**', 'commands/**', 'bench/**', 'server/**', '*.config.*', '*.cjs'],
+    languageOptions: { globals: globals.node },
+  },
   {
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'off',
@@ -28,7 +43,18 @@ export default tseslint.config(
     },
   },
   never('core', '/(server|client|commands)/', '^(vue|pinia|express|zod|drizzle-orm|node:)'),
-  { files: ['core/**/*.ts'], ignores: ['**/*.test.ts'], rules: { '@typescript-eslint/no-restricted-imports': ['error', { patterns: [{ regex: '/contract/', allowTypeImports: true, message: 'core takes only types from contract/.' }] }] } },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [{ regex: '/contract/', allowTypeImports: true, message: 'core takes only types from contract/.' }],
+        },
+      ],
+    },
+  },
   never('contract', '/(core|server|client|commands)/', '^(vue|pinia|express|drizzle-orm|node:)'),
   never('server', '/client/', '^(vue|pinia)'),
   never('client', '/server/', '^(express|drizzle-orm|node:)'),

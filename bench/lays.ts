@@ -15,7 +15,10 @@ const PROBLEMS: readonly BenchProblem[] = [
   ...[15, 30].map((n) => cutPrint(n, 'print', n)),
 ]
 
-/** Length of the best lay over the optimum (or the proven bound, marked ≥) after each of the given times, beside the best that packing libraries find. */
+/**
+ * Length of the best lay over the optimum (or the proven bound, marked ≥) after each of the given times, beside the
+ * best that packing libraries find.
+ */
 export async function benchLays(times: readonly number[]): Promise<void> {
   const longest = Math.max(...times)
   const rows: string[][] = []
@@ -26,7 +29,9 @@ export async function benchLays(times: readonly number[]): Promise<void> {
       first ||= elapsed
       times.forEach((t, i) => (lengths[i] = elapsed <= t || lengths[i] === 0 ? length : lengths[i]!))
     }
-    const solved = await searchLay(problem, { seed: 1, seconds: longest, steps: Infinity }, (found, elapsed) => note(found.lay.length, elapsed))
+    const solved = await searchLay(problem, { seed: 1, seconds: longest, steps: Infinity }, (found, elapsed) =>
+      note(found.lay.length, elapsed),
+    )
     if (!solved.ok) throw new Error(`${name}: ${solved.error.code}`)
     const { found } = solved.value
     // The other lanes tell their best at the end.
@@ -35,7 +40,14 @@ export async function benchLays(times: readonly number[]): Promise<void> {
     const reference = optimum ?? found.lay.bound
     const ratio = (length: number) => `${optimum === null ? '≥ ' : ''}${(length / reference).toFixed(4)}`
     const library = libraryLength(problem)
-    rows.push([name, `${(first * 1000).toFixed(0)} ms`, ...lengths.map(ratio), library === null ? '' : ratio(library), found.bound.name, faults.length === 0 ? 'sound' : `${faults.length} FAULTS`])
+    rows.push([
+      name,
+      `${(first * 1000).toFixed(0)} ms`,
+      ...lengths.map(ratio),
+      library === null ? '' : ratio(library),
+      found.bound.name,
+      faults.length === 0 ? 'sound' : `${faults.length} FAULTS`,
+    ])
   }
   process.stdout.write('Lays: length / optimum, or / proven bound where marked ≥\n')
   printTable(['problem', 'first lay', ...times.map((t) => `${t} s`), 'libraries', 'bound', 'check'], rows)

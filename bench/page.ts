@@ -10,7 +10,11 @@ import { printTable } from './table.ts'
 /** The built page in headless Chromium: time until a job can be worked on, and the work of one keystroke. */
 export async function benchPage(root: string): Promise<void> {
   const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-page-'))
-  const server = spawn(process.execPath, ['dist/server/main.js'], { cwd: root, env: { ...process.env, DATABASE_FILE: path.join(folder, 'bench.db'), PORT: '4391', LOG_LEVEL: 'silent', DEMO: '1' }, stdio: ['ignore', 'pipe', 'inherit'] })
+  const server = spawn(process.execPath, ['dist/server/main.js'], {
+    cwd: root,
+    env: { ...process.env, DATABASE_FILE: path.join(folder, 'bench.db'), PORT: '4391', LOG_LEVEL: 'silent', DEMO: '1' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
   const browser = await chromium.launch(CHROMIUM)
   try {
     await new Promise((resolve, reject) => {
@@ -18,7 +22,13 @@ export async function benchPage(root: string): Promise<void> {
       server.once('exit', () => reject(new Error('the built server did not start: run npm run build first')))
     })
     const job = benchJob({ width: 7400, count: 10, gapMm: 0 })
-    const made = (await (await fetch('http://127.0.0.1:4391/api/jobs', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ job, reason: 'bench' }) })).json()) as { id: string }
+    const made = (await (
+      await fetch('http://127.0.0.1:4391/api/jobs', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ job, reason: 'bench' }),
+      })
+    ).json()) as { id: string }
     const opened: number[] = []
     const keys: number[] = []
     const drags: number[] = []
@@ -32,9 +42,17 @@ export async function benchPage(root: string): Promise<void> {
       drags.push(...(await dragging(page)))
       await page.context().close()
     }
-    const ms = (values: number[], q: number) => `${values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!.toFixed(1)} ms`
+    const ms = (values: number[], q: number) =>
+      `${values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!.toFixed(1)} ms`
     process.stdout.write('Page, built, headless Chromium, a job of 10 cushions\n')
-    printTable(['what', 'median', 'worst'], [['opened until its fields can be typed in', ms(opened, 0.5), ms(opened, 1)], ['work of a keystroke in a dimension', ms(keys, 0.5), ms(keys, 1)], ['work of a frame while a corner is dragged', ms(drags, 0.5), ms(drags, 1)]])
+    printTable(
+      ['what', 'median', 'worst'],
+      [
+        ['opened until its fields can be typed in', ms(opened, 0.5), ms(opened, 1)],
+        ['work of a keystroke in a dimension', ms(keys, 0.5), ms(keys, 1)],
+        ['work of a frame while a corner is dragged', ms(drags, 0.5), ms(drags, 1)],
+      ],
+    )
   } finally {
     await browser.close()
     server.kill('SIGTERM')
@@ -45,7 +63,9 @@ export async function benchPage(root: string): Promise<void> {
 /** Main-thread milliseconds from the input event until Vue has drawn the result, for 20 different depths. */
 const keystrokes = (page: Page): Promise<number[]> =>
   page.evaluate(async () => {
-    const field = [...document.querySelectorAll('input')].find((i) => i.getAttribute('aria-label')?.startsWith('Depth'))!
+    const field = [...document.querySelectorAll('input')].find((i) =>
+      i.getAttribute('aria-label')?.startsWith('Depth'),
+    )!
     field.focus()
     const times: number[] = []
     for (let i = 0; i < 20; i++) {

@@ -9,9 +9,27 @@ export interface BenchProblem {
 }
 
 type Piece = LayProblem['pieces'][number]
-const piece = (id: string, outline: [number, number][], more: Partial<Piece> = {}): Piece => ({ id, qty: 1, outline, turns: [0], flip: false, match: null, ...more })
-const box = (w: number, h: number): [number, number][] => [[0, 0], [w, 0], [w, h], [0, h]]
-const problemOf = (width: number, pieces: Piece[], more: Partial<LayProblem> = {}, repeatAcross: number | null = null): LayProblem => ({
+const piece = (id: string, outline: [number, number][], more: Partial<Piece> = {}): Piece => ({
+  id,
+  qty: 1,
+  outline,
+  turns: [0],
+  flip: false,
+  match: null,
+  ...more,
+})
+const box = (w: number, h: number): [number, number][] => [
+  [0, 0],
+  [w, 0],
+  [w, h],
+  [0, h],
+]
+const problemOf = (
+  width: number,
+  pieces: Piece[],
+  more: Partial<LayProblem> = {},
+  repeatAcross: number | null = null,
+): LayProblem => ({
   format: 'loft-seam/lay-problem',
   version: 1,
   cloth: { width, length: null, selvedge: [0, 0], repeat: { across: repeatAcross, along: null }, flaws: [] },
@@ -26,22 +44,45 @@ export function sawnRectangles(count: number, turns: number[], seed: number): Be
   const random = seeded(seed)
   const [width, length] = [1370, 300 + count * 45]
   const rectangles = saw(width, length, count, random)
-  const pieces = rectangles.map(([w, h], i) => (turns.length > 1 && random() < 0.5 ? piece(`R${i + 1}`, box(h, w), { turns }) : piece(`R${i + 1}`, box(w, h), { turns })))
-  return { name: `sawn ${count}${turns.length > 1 ? ', free quarter turns' : ''}`, problem: problemOf(width, shuffled(pieces, random)), optimum: length }
+  const pieces = rectangles.map(([w, h], i) =>
+    turns.length > 1 && random() < 0.5
+      ? piece(`R${i + 1}`, box(h, w), { turns })
+      : piece(`R${i + 1}`, box(w, h), { turns }),
+  )
+  return {
+    name: `sawn ${count}${turns.length > 1 ? ', free quarter turns' : ''}`,
+    problem: problemOf(width, shuffled(pieces, random)),
+    optimum: length,
+  }
 }
 
-/** Rectangles sawn on a grid from patterned cloth, most of them with the phase at which they lay: the whole is the optimum. */
+/**
+ * Rectangles sawn on a grid from patterned cloth, most of them with the phase at which they lay: the whole is the
+ * optimum.
+ */
 export function cutPrint(count: number, pattern: 'stripe' | 'print', seed: number): BenchProblem {
   const random = seeded(seed)
   const grid = 20
   const [width, length] = [1360, 200 + Math.round((count * 50) / grid) * grid]
   const repeat = { across: 140, along: pattern === 'print' ? 180 : null }
   const pieces = sawOnGrid(width, length, count, grid, random).map(({ x, y, w, h }, i) => {
-    const match = random() < 0.6 ? { group: 'run', anchor: [w / 2, h / 2] as [number, number], across: (x + w / 2) % repeat.across, along: repeat.along && (y + h / 2) % repeat.along } : null
+    const match =
+      random() < 0.6
+        ? {
+            group: 'run',
+            anchor: [w / 2, h / 2] as [number, number],
+            across: (x + w / 2) % repeat.across,
+            along: repeat.along && (y + h / 2) % repeat.along,
+          }
+        : null
     return piece(`C${i + 1}`, box(w, h), { match })
   })
   const problem = problemOf(width, shuffled(pieces, random), { groups: { run: { across: 0, along: 0 } } })
-  return { name: `cut ${pattern} ${count}`, problem: { ...problem, cloth: { ...problem.cloth, repeat } }, optimum: length }
+  return {
+    name: `cut ${pattern} ${count}`,
+    problem: { ...problem, cloth: { ...problem.cloth, repeat } },
+    optimum: length,
+  }
 }
 
 /** Convex polygons cut from one rectangle by straight lines: the whole is the optimum. */
@@ -57,7 +98,10 @@ export function cutJigsaw(count: number, seed: number): BenchProblem {
   }
   const pieces = polygons.map((p, i) => {
     const [x, y] = [Math.min(...p.map((q) => q[0])), Math.min(...p.map((q) => q[1]))]
-    return piece(`J${i + 1}`, p.map(([a, b]) => [a - x, b - y]))
+    return piece(
+      `J${i + 1}`,
+      p.map(([a, b]) => [a - x, b - y]),
+    )
   })
   return { name: `jigsaw ${count}`, problem: problemOf(width, shuffled(pieces, random)), optimum: length }
 }
@@ -70,8 +114,37 @@ export function cushionMix(count: number, seed: number): BenchProblem {
   for (let i = 0; pieces.reduce((n, p) => n + p.qty, 0) < count; i++) {
     const [w, d, t] = [whole(380, 760), whole(380, 620), whole(60, 130)]
     const ear = whole(40, 90)
-    const plates: [number, number][][] = [box(w, d), [[0, 0], [w, 0], [w, d - ear], [w - ear, d - ear], [w - ear, d], [ear, d], [ear, d - ear], [0, d - ear]], [[0, 0], [w, 0], [w, d - ear * 2], [w - ear, d], [0, d]], [[0, 0], [w, 0], [w - ear, d], [ear, d]]]
-    pieces.push(piece(`P${i}`, plates[Math.floor(random() * plates.length)]!, { qty: 2, turns: [0, 180] }), piece(`B${i}`, box(w, t), { turns: [0, 180] }), piece(`G${i}`, box(Math.min(1100, w + d / 2), t / 2 + 34), { qty: 2, turns: [0, 90, 180, 270] }))
+    const plates: [number, number][][] = [
+      box(w, d),
+      [
+        [0, 0],
+        [w, 0],
+        [w, d - ear],
+        [w - ear, d - ear],
+        [w - ear, d],
+        [ear, d],
+        [ear, d - ear],
+        [0, d - ear],
+      ],
+      [
+        [0, 0],
+        [w, 0],
+        [w, d - ear * 2],
+        [w - ear, d],
+        [0, d],
+      ],
+      [
+        [0, 0],
+        [w, 0],
+        [w - ear, d],
+        [ear, d],
+      ],
+    ]
+    pieces.push(
+      piece(`P${i}`, plates[Math.floor(random() * plates.length)]!, { qty: 2, turns: [0, 180] }),
+      piece(`B${i}`, box(w, t), { turns: [0, 180] }),
+      piece(`G${i}`, box(Math.min(1100, w + d / 2), t / 2 + 34), { qty: 2, turns: [0, 90, 180, 270] }),
+    )
   }
   return { name: `cushions ${count}`, problem: problemOf(1400, pieces), optimum: null }
 }
@@ -84,7 +157,12 @@ export function stripedRows(rows: number, seed: number): BenchProblem {
   const pitch = Math.ceil(400 / repeat) * repeat
   const [w, h] = [pitch - Math.round(random() * (repeat / 3)), 450]
   const width = pitch * (perRow - 1) + w + Math.round((repeat - 1) * 0.5)
-  const pieces = [piece('top', box(w, h), { qty: rows * perRow, match: { group: 'run', anchor: [w / 2, 0], across: 0, along: null } })]
+  const pieces = [
+    piece('top', box(w, h), {
+      qty: rows * perRow,
+      match: { group: 'run', anchor: [w / 2, 0], across: 0, along: null },
+    }),
+  ]
   return { name: `striped ${rows * perRow}`, problem: problemOf(width, pieces, {}, repeat), optimum: rows * h }
 }
 
@@ -94,7 +172,10 @@ function saw(w: number, h: number, count: number, random: Random): (readonly [nu
     parts.sort((a, b) => b[0] * b[1] - a[0] * a[1])
     const [[pw, ph], ...rest] = parts as [readonly [number, number], ...(readonly [number, number])[]]
     const at = 0.3 + random() * 0.4
-    parts = pw > ph ? [[Math.round(pw * at), ph], [pw - Math.round(pw * at), ph], ...rest] : [[pw, Math.round(ph * at)], [pw, ph - Math.round(ph * at)], ...rest]
+    parts =
+      pw > ph
+        ? [[Math.round(pw * at), ph], [pw - Math.round(pw * at), ph], ...rest]
+        : [[pw, Math.round(ph * at)], [pw, ph - Math.round(ph * at)], ...rest]
   }
   return parts
 }
@@ -113,7 +194,10 @@ function sawOnGrid(width: number, length: number, count: number, grid: number, r
     const { x, y, w, h } = largest
     const share = 0.3 + random() * 0.4
     const at = Math.max(grid, Math.round((Math.max(w, h) * share) / grid) * grid)
-    parts = w > h ? [{ x, y, w: at, h }, { x: x + at, y, w: w - at, h }, ...rest] : [{ x, y, w, h: at }, { x, y: y + at, w, h: h - at }, ...rest]
+    parts =
+      w > h
+        ? [{ x, y, w: at, h }, { x: x + at, y, w: w - at, h }, ...rest]
+        : [{ x, y, w, h: at }, { x, y: y + at, w, h: h - at }, ...rest]
   }
   return parts
 }
@@ -134,7 +218,8 @@ function halve(polygon: [number, number][], random: Random): [number, number][][
   return parts.every((p) => p.length >= 3 && areaOf(p) > 5000) ? parts : null
 }
 
-const areaOf = (p: readonly (readonly [number, number])[]): number => Math.abs(p.reduce((s, a, i) => s + a[0] * p[(i + 1) % p.length]![1] - p[(i + 1) % p.length]![0] * a[1], 0)) / 2
+const areaOf = (p: readonly (readonly [number, number])[]): number =>
+  Math.abs(p.reduce((s, a, i) => s + a[0] * p[(i + 1) % p.length]![1] - p[(i + 1) % p.length]![0] * a[1], 0)) / 2
 
 function shuffled<T>(items: readonly T[], random: Random): T[] {
   const out = [...items]

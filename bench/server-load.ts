@@ -1,70 +1,122 @@
-import { spawn } from 'node:child_process'
-import { Agent, get } from 'node:http'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { Agent, request } from 'node:http'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import type { StoredJob } from '../contract/index.ts'
+import { spawnServer } from '../server/testing/spawned.ts'
+import { fillShop } from './full-shop.ts'
+import { stripedRows } from './problems.ts'
 import { printTable } from './table.ts'
 
-/** Reads by 50 clients at once on loopback, the server in a process of its own; a first round warms it up. */
-export async function benchServer(root: string): Promise<void> {
+const READERS = 50
+const WRITERS = 10
+const LAYS = 2
+const STREAMS = 200
+/** Workers begin and lists are made once before anything counts. */
+const WARM_UP_MS = 3000
+
+/**
+ * A full shop on loopback: readers rest a second between reads, writers save once a second, lays are planned, pages
+ * listen. Milliseconds of each read and save, and the memory of the server at the beginning and the end. A failed
+ * request ends the bench.
+ */
+export async function benchServer(root: string, jobs = 2000, seconds = 20): Promise<void> {
   const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-bench-'))
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-    cwd: root,
-    env: { ...process.env, DATABASE_FILE: path.join(folder, 'bench.db'), PORT: '0', LOG_LEVEL: 'silent', DEMO: '1' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
+  const file = path.join(folder, 'bench.db')
+  const ids = await fillShop(root, file, jobs)
+  const server = await spawnServer(file, { DEMO: '1' }, ['dist/server/main.js'])
+  const agent = new Agent({ keepAlive: true, maxSockets: READERS + WRITERS + LAYS + STREAMS })
+  const ask: Ask = (method, url, body) => asked(agent, server.address + url, method, body)
   try {
-    const address = await new Promise<string>((resolve, reject) => {
-      server.stdout.on('data', (d: Buffer) => {
-        const found = /http:\S+/.exec(d.toString())
-        if (found) resolve(found[0])
-      })
-      server.once('exit', () => reject(new Error('the server did not start')))
-    })
-    const [first] = (await (await fetch(`${address}/api/jobs`)).json()) as { id: string }[]
-    const rows: string[][] = []
-    for (const url of ['/api/jobs', `/api/jobs/${first!.id}`, '/api/shop/cloths']) {
-      await readsBy(CLIENTS, `${address}${url}`, 1000)
-      const times = (await readsBy(CLIENTS, `${address}${url}`, 4000)).toSorted((a, b) => a - b)
-      const share = (q: number) => `${times[Math.floor(times.length * q)]!.toFixed(1)} ms`
-      rows.push([url.replace(first!.id, ':id'), share(0.5), share(0.99), `${Math.round(times.length / 4)}/s`])
+    const shelf = await ask('GET', '/api/jobs?for=shelf')
+    const one = `/api/jobs/${ids[0]!}`
+    for (let i = 0; i < 50; i++) await ask('GET', one)
+    const streams = Array.from({ length: STREAMS }, () => request(`${server.address}/api/events`, { agent }).end())
+    const before = memoryOf(server.child.pid!)
+    const warm = performance.now() + WARM_UP_MS
+    const end = warm + seconds * 1000
+    const times = { shelf: [] as number[], job: [] as number[], save: [] as number[] }
+    const timed = async (kind: keyof typeof times, work: () => Promise<unknown>) => {
+      const began = performance.now()
+      await work()
+      if (began > warm) times[kind].push(performance.now() - began)
     }
-    process.stdout.write(`Server, ${CLIENTS} clients at once, each resting 50 to 150 ms between reads\n`)
-    printTable(['read', 'p50', 'p99', 'rate'], rows)
+    const reader = async (n: number) => {
+      await rest((n * 1000) / READERS)
+      for (let i = 0; performance.now() < end; i++) {
+        await timed(i % 5 === 0 ? 'shelf' : 'job', () =>
+          ask('GET', i % 5 === 0 ? '/api/jobs?for=shelf' : `/api/jobs/${ids[(n * 31 + i) % ids.length]!}`),
+        )
+        await rest(500 + ((n * 37 + i * 61) % 1001))
+      }
+    }
+    const writer = async (n: number) => {
+      let stored = JSON.parse((await ask('GET', `/api/jobs/${ids[n]!}`)).toString()) as StoredJob
+      for (let i = 0; performance.now() < end; i++) {
+        const job = { ...stored.job, note: `save ${i}` }
+        const body = { job, baseRevision: stored.revision, reason: `save ${i}` }
+        await timed('save', async () => {
+          stored = JSON.parse((await ask('PUT', `/api/jobs/${ids[n]!}`, body)).toString()) as StoredJob
+        })
+        await rest(700 + ((n * 71 + i * 13) % 600))
+      }
+    }
+    const planner = async () => {
+      while (performance.now() < end)
+        await ask('POST', '/api/lays', { problem: stripedRows(10, 1).problem, seconds: 4 })
+    }
+    await Promise.all([
+      ...Array.from({ length: READERS }, (_, n) => reader(n)),
+      ...Array.from({ length: WRITERS }, (_, n) => writer(n)),
+      ...Array.from({ length: LAYS }, planner),
+    ])
+    process.stdout.write(
+      `Server, ${jobs} jobs: ${READERS} readers, ${WRITERS} writers, ${LAYS} lays and ${STREAMS} streams for ${seconds} s; the shelf is ${Math.round(shelf.length / 1000)} kB; memory ${before} MB, then ${memoryOf(server.child.pid!)} MB\n`,
+    )
+    const share = (list: readonly number[], q: number) => `${list[Math.floor(list.length * q)]!.toFixed(1)} ms`
+    printTable(
+      ['', 'p50', 'p99', 'most', 'in all'],
+      Object.entries(times).map(([kind, list]) => {
+        const sorted = list.toSorted((a, b) => a - b)
+        return [kind, share(sorted, 0.5), share(sorted, 0.99), `${sorted.at(-1)!.toFixed(1)} ms`, `${sorted.length}`]
+      }),
+    )
+    streams.forEach((s) => s.destroy())
   } finally {
-    server.kill('SIGTERM')
-    await new Promise((resolve) => server.once('exit', resolve))
+    agent.destroy()
+    await server.kill()
     rmSync(folder, { recursive: true, force: true })
   }
 }
 
-const CLIENTS = 50
+type Ask = (method: string, url: string, body?: unknown) => Promise<Buffer>
 
-/** Milliseconds of every read by so many clients within the given time. A failed read ends the bench. */
-async function readsBy(clients: number, url: string, forMs: number): Promise<number[]> {
-  const agent = new Agent({ keepAlive: true, maxSockets: clients })
-  const end = performance.now() + forMs
-  const times: number[] = []
-  const client = async (n: number) => {
-    await rest((n * 100) / clients)
-    for (let i = 0; performance.now() < end; i++) {
-      const asked = performance.now()
-      await read(url, agent)
-      times.push(performance.now() - asked)
-      await rest(50 + ((n * 37 + i * 61) % 101))
-    }
-  }
-  await Promise.all(Array.from({ length: clients }, (_, n) => client(n)))
-  agent.destroy()
-  return times
-}
+/** Bytes of an answer as they came over the line, packed where they were. */
+const asked = (agent: Agent, url: string, method: string, body?: unknown) =>
+  new Promise<Buffer>((resolve, reject) => {
+    const headers = { 'accept-encoding': method === 'GET' && url.includes('?') ? 'gzip' : 'identity' }
+    const type = body === undefined ? {} : { 'content-type': 'application/json' }
+    const sent = request(url, { agent, method, headers: { ...headers, ...type } }, (res) => {
+      const parts: Buffer[] = []
+      res.on('data', (part: Buffer) => parts.push(part))
+      res.on('end', () =>
+        res.statusCode! < 300
+          ? resolve(Buffer.concat(parts))
+          : reject(new Error(`${method} ${url} answered ${res.statusCode}`)),
+      )
+    })
+    sent.on('error', reject)
+    sent.end(body === undefined ? undefined : JSON.stringify(body))
+  })
 
 const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
-const read = (url: string, agent: Agent) =>
-  new Promise<void>((resolve, reject) => {
-    get(url, { agent }, (res) => {
-      if (res.statusCode !== 200) reject(new Error(`${url} answered ${res.statusCode}`))
-      res.resume().on('end', resolve)
-    }).on('error', reject)
-  })
+/** Megabytes a process holds, where the system tells. */
+function memoryOf(pid: number): number {
+  try {
+    const pages = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))
+    return Math.round(Number(pages?.[1] ?? 0) / 1024)
+  } catch {
+    return 0
+  }
+}

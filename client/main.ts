@@ -6,11 +6,16 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router.ts'
 import { useElement } from './ui/element.ts'
+import { tellMissingPart } from './stores/trouble.ts'
 import './styles/tokens.css'
 import './styles/base.css'
 
+addEventListener('vite:preloadError', tellMissingPart)
 const app = createApp(App)
 app.use(createPinia())
 app.use(router)
+router.onError((error: Error) => {
+  if (/import|module|fetch/i.test(error.message)) tellMissingPart()
+})
 useElement(app)
 app.mount('#app')

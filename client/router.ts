@@ -21,12 +21,16 @@ export const router = createRouter({
       path: '/jobs/:id',
       component: JobPage,
       props: true,
-      children: [{ path: '', redirect: (to) => ({ path: `${to.path.replace(/\/$/, '')}/measure` }) }, ...STATION_PAGES.map(({ station, page }) => ({ path: station, name: station, component: page }))],
+      children: [
+        { path: '', redirect: (to) => ({ path: `${to.path.replace(/\/$/, '')}/measure` }) },
+        ...STATION_PAGES.map(({ station, page }) => ({ path: station, name: station, component: page })),
+      ],
     },
     { path: '/:rest(.*)', redirect: '/' },
   ],
 })
 
 whenSignInIsWanted(() => {
-  if (router.currentRoute.value.name !== 'come-in') void router.push({ name: 'come-in', query: { to: router.currentRoute.value.fullPath } })
+  if (router.currentRoute.value.name !== 'come-in')
+    void router.push({ name: 'come-in', query: { to: router.currentRoute.value.fullPath } })
 })

@@ -17,12 +17,14 @@ export function readArguments(argv: readonly string[], known: readonly string[])
       continue
     }
     const name = word.slice(2)
-    if (!known.includes(name)) throw new UsageError(`unknown option ${word}; known: ${known.map((k) => `--${k}`).join(' ')}`)
+    if (!known.includes(name))
+      throw new UsageError(`unknown option ${word}; known: ${known.map((k) => `--${k}`).join(' ')}`)
     const value = argv[++i]
     if (value === undefined) throw new UsageError(`${word} wants a value`)
     options.set(name, value)
   }
-  if (files.length !== 1) throw new UsageError(files.length === 0 ? 'which file?' : `one file only, not ${files.join(' and ')}`)
+  if (files.length !== 1)
+    throw new UsageError(files.length === 0 ? 'which file?' : `one file only, not ${files.join(' and ')}`)
   return { file: files[0]!, options }
 }
 
@@ -30,6 +32,7 @@ export function numberOption(args: Arguments, name: string, fallback: number, lo
   const text = args.options.get(name)
   if (text === undefined) return fallback
   const value = Number(text)
-  if (!Number.isFinite(value) || value < low || value > high) throw new UsageError(`--${name} wants a number from ${low} to ${high}, not "${text}"`)
+  if (!Number.isFinite(value) || value < low || value > high)
+    throw new UsageError(`--${name} wants a number from ${low} to ${high}, not "${text}"`)
   return value
 }

@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { benchFaults } from '../bench/faults.ts'
 import { benchLays } from '../bench/lays.ts'
 import { benchPage } from '../bench/page.ts'
 import { benchPlans } from '../bench/plans.ts'
@@ -8,14 +9,20 @@ import { UsageError } from './arguments.ts'
 
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
 
-/** `bench [lays|plans|server|page] [--long]`: all of them by default; --long adds the 60 s column to the lays. */
+/**
+ * `bench [lays|plans|server|page] [--long]`: all of these by default; --long adds the 60 s column to the lays and lets
+ * the server run for twenty minutes. `bench faults [--cycles N]` kills the server N times (20; `npm run build` first).
+ */
 export async function bench(argv: readonly string[]): Promise<number> {
   const long = argv.includes('--long')
-  const [which = 'all'] = argv.filter((a) => a !== '--long')
-  if (!['all', 'lays', 'plans', 'server', 'page'].includes(which)) throw new UsageError(`which bench? lays, plans, server or page, not "${which}"`)
+  const cycles = Number(argv[argv.indexOf('--cycles') + 1] ?? 20)
+  const [which = 'all'] = argv.filter((a, i) => !a.startsWith('--') && argv[i - 1] !== '--cycles')
+  if (!['all', 'lays', 'plans', 'server', 'page', 'faults'].includes(which))
+    throw new UsageError(`which bench? lays, plans, server, page or faults, not "${which}"`)
   if (which === 'all' || which === 'plans') await benchPlans()
-  if (which === 'all' || which === 'server') await benchServer(ROOT)
+  if (which === 'all' || which === 'server') await benchServer(ROOT, 2000, long ? 1200 : 20)
   if (which === 'all' || which === 'page') await benchPage(ROOT)
   if (which === 'all' || which === 'lays') await benchLays(long ? [2, 10, 60] : [2, 10])
+  if (which === 'faults') await benchFaults(argv.includes('--cycles') ? cycles : 20)
   return 0
 }

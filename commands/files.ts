@@ -7,7 +7,9 @@ export function readJson(file: string): unknown {
   try {
     text = readFileSync(file, 'utf8')
   } catch (cause) {
-    throw new UsageError(`cannot read ${file}: ${(cause as NodeJS.ErrnoException).code === 'ENOENT' ? 'no such file' : (cause as Error).message}`)
+    throw new UsageError(
+      `cannot read ${file}: ${(cause as NodeJS.ErrnoException).code === 'ENOENT' ? 'no such file' : (cause as Error).message}`,
+    )
   }
   try {
     return JSON.parse(text)

@@ -38,7 +38,8 @@ export async function lay(argv: readonly string[]): Promise<number> {
   const { found, elapsed } = solved.value
   const result = { ...found.lay, seconds: Number(elapsed.toFixed(2)) }
   const doubts = acceptLay(read.value, result)
-  if (doubts.length > 0) throw new Error(`the planner's lay does not pass its own check: ${JSON.stringify(doubts.slice(0, 3))}`)
+  if (doubts.length > 0)
+    throw new Error(`the planner's lay does not pass its own check: ${JSON.stringify(doubts.slice(0, 3))}`)
   writeJson(out, result)
   say(`${progressLine(found, elapsed)}, ${found.steps} steps`)
   return EXIT.ok

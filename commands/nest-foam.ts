@@ -3,7 +3,10 @@ import { nestGroup } from '../core/filling/index.ts'
 import { setFoam } from '../core/job/index.ts'
 import { planJob, type Plan } from '../core/plan.ts'
 
-/** The plan with its foam nested as true shapes, as the interface would keep it; what has no place stays counted in rows. */
+/**
+ * The plan with its foam nested as true shapes, as the interface would keep it; what has no place stays counted in
+ * rows.
+ */
 export function withFoamNested(job: Job, plan: Plan, seconds: number): Plan {
   if (plan.kind !== 'worked' || !plan.cutting || plan.cutting.cutting.supply === 'cut-to-size') return plan
   const { groups, cutting, nestKey } = plan.cutting
@@ -13,5 +16,10 @@ export function withFoamNested(job: Job, plan: Plan, seconds: number): Plan {
     return nestGroup(group, cutting, 1, (part) => performance.now() - started > share * part)
   })
   if (nests.some((n) => n.left.length > 0)) return plan
-  return planJob(setFoam('', (foam) => ({ ...foam, cutting: { ...foam.cutting, nest: { key: nestKey, lays: nests.flatMap((n) => n.lays) } } })).apply(job))
+  return planJob(
+    setFoam('', (foam) => ({
+      ...foam,
+      cutting: { ...foam.cutting, nest: { key: nestKey, lays: nests.flatMap((n) => n.lays) } },
+    })).apply(job),
+  )
 }

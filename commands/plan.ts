@@ -10,7 +10,10 @@ import { readJson, writeJson } from './files.ts'
 import { withFoamNested } from './nest-foam.ts'
 import { failureWords } from './words.ts'
 
-/** `plan JOB.json [--out PLAN.json] [--seconds S]`: the main job without a browser. Exit 2 on a bad job file, 3 when no lay exists. */
+/**
+ * `plan JOB.json [--out PLAN.json] [--seconds S]`: the main job without a browser. Exit 2 on a bad job file, 3 when no
+ * lay exists.
+ */
 export function plan(argv: readonly string[]): number {
   const args = readArguments(argv, ['out', 'seconds'])
   const seconds = numberOption(args, 'seconds', 2, 0.01, 3600)
@@ -25,9 +28,27 @@ export function plan(argv: readonly string[]): number {
   const solved = lays.map(({ problem }) => timedLay(problem, seconds / lays.length))
   const stops = lays.flatMap((own, i): Warning[] => {
     const inHand = solved[i]!.ok ? null : inHandOf(job, own)
-    return inHand ? [{ station: 'lay', level: 'stop', code: 'cloth-too-short', cloth: own.cloth.name, shortfall: shortfallOf(inHand) }] : []
+    return inHand
+      ? [
+          {
+            station: 'lay',
+            level: 'stop',
+            code: 'cloth-too-short',
+            cloth: own.cloth.name,
+            shortfall: shortfallOf(inHand),
+          },
+        ]
+      : []
   })
-  writeJson(args.options.get('out') ?? '-', planDocument(job, planned, solved.map((s) => (s.ok ? s.value : null)), stops))
+  writeJson(
+    args.options.get('out') ?? '-',
+    planDocument(
+      job,
+      planned,
+      solved.map((s) => (s.ok ? s.value : null)),
+      stops,
+    ),
+  )
   for (const stop of stops) process.stderr.write(`${warningWords(stop, job.units).says}\n`)
   const failed = solved.flatMap((s) => (s.ok ? [] : [s.error]))
   for (const failure of failed) process.stderr.write(`no lay: ${failureWords(failure)}\n`)

@@ -23,12 +23,18 @@ interface Search {
  * Searches on every core, a lane on each, and answers the best lay of all. With a budget of steps
  * one lane alone, so that the answer is the same on any machine.
  */
-export async function searchLay(problem: LayProblem, { seed, seconds, steps }: Search, onBetter: (found: Found, elapsed: number) => void): Promise<Result<{ found: Found; elapsed: number }, LayFailure>> {
+export async function searchLay(
+  problem: LayProblem,
+  { seed, seconds, steps }: Search,
+  onBetter: (found: Found, elapsed: number) => void,
+): Promise<Result<{ found: Found; elapsed: number }, LayFailure>> {
   const started = performance.now()
   const elapsed = () => (performance.now() - started) / 1000
   const isOver = new Int32Array(new SharedArrayBuffer(4))
   const lanes = Number.isFinite(steps) ? 1 : availableParallelism()
-  const others = Array.from({ length: lanes - 1 }, (_, i) => otherLane({ problem, seed, lane: i + 1, seconds: seconds * SHARE_OF_TIME, isOver }))
+  const others = Array.from({ length: lanes - 1 }, (_, i) =>
+    otherLane({ problem, seed, lane: i + 1, seconds: seconds * SHARE_OF_TIME, isOver }),
+  )
   const isStopped = () => Atomics.load(isOver, 0) !== 0 || elapsed() > seconds * SHARE_OF_TIME
   const own = solveLay(problem, { seed, budget: { steps, isStopped }, onBetter: (found) => onBetter(found, elapsed()) })
   if (!own.ok || isProven(own.value)) Atomics.store(isOver, 0, 1)

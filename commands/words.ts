@@ -11,6 +11,8 @@ export function failureWords(failure: LayFailure): string {
       return `${failure.piece} finds no place on this cloth, even alone`
     case 'no-room':
       return `no room for ${failure.pieces.join(', ')} beside the other pieces`
+    case 'too-many-pieces':
+      return `${failure.pieces} pieces with their copies are more than the ${failure.most} that are laid at once`
     default:
       return failure satisfies never
   }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Job } from './job.ts'
 import { JobCard } from './card.ts'
+import { Words } from './lengths.ts'
 import { LayProblem } from './lay.ts'
 
 /** A job as the server keeps it: every save is a new revision. */
@@ -27,7 +28,7 @@ export const RevisionSummary = z.strictObject({ revision: z.int(), savedAt: z.is
 export type RevisionSummary = z.infer<typeof RevisionSummary>
 
 /** What was changed, in words, for the history: "Seam allowance 15". */
-const Reason = z.string().max(200).default('')
+const Reason = Words(200).default('')
 
 export const CreateJob = z.strictObject({ job: z.unknown(), reason: Reason })
 export const SaveJob = z.strictObject({
@@ -43,6 +44,14 @@ export const MakeLay = z.strictObject({
   steps: z.int().min(1).max(1_000_000).optional(),
 })
 
+/** A thing of the shop as it shall be, and as it was when the change of it began: null for a new one. */
+export const ChangeOf = <T extends z.ZodType>(thing: T) =>
+  z.strictObject({ value: thing, base: thing.nullable().default(null) })
+export interface Change<T> {
+  readonly value: T
+  readonly base: T | null
+}
+
 /** RFC 9457 problem document. */
 export const Problem = z.looseObject({
   type: z.string(),
@@ -55,8 +64,18 @@ export type Problem = z.infer<typeof Problem>
 
 /** What is told to everybody who has the shop open. */
 export const ShopEvent = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('job'), id: z.string(), revision: z.int(), ticket: z.string(), by: z.string().describe('the page that saved, so that it does not listen to itself') }),
+  z.strictObject({
+    kind: z.literal('job'),
+    id: z.string(),
+    revision: z.int(),
+    ticket: z.string(),
+    by: z.string().describe('the page that saved, so that it does not listen to itself'),
+  }),
   z.strictObject({ kind: z.literal('shop'), by: z.string() }),
   z.strictObject({ kind: z.literal('import'), doneShare: z.number() }),
+  z.strictObject({ kind: z.literal('cards') }).describe('cards of jobs were worked out: lists can be read again'),
+  z
+    .strictObject({ kind: z.literal('restored'), by: z.string() })
+    .describe('everything was put back to a backup: pages begin anew'),
 ])
 export type ShopEvent = z.infer<typeof ShopEvent>

@@ -4,16 +4,34 @@ import { Stage } from './terms.ts'
 import { TrimUse } from './trims.ts'
 import { Resource, WorkKind } from './workshop.ts'
 
-/** Raised when a card holds something new, or what it holds is worked out otherwise: cards of before are written anew. */
-export const CARD_VERSION = 2
+/**
+ * Raised when a card holds something new, or what it holds is worked out otherwise: cards of before are written anew.
+ */
+export const CARD_VERSION = 3
 
 const Part = z.enum(['foam', 'cloth', 'sewing', 'closing', 'fitting'])
-const Sizes = z.strictObject({ widthMm: z.number().nullable(), depthMm: z.number().nullable(), thicknessMm: z.number().nullable() })
+const Sizes = z.strictObject({
+  widthMm: z.number().nullable(),
+  depthMm: z.number().nullable(),
+  thicknessMm: z.number().nullable(),
+})
 const WorkUnits = z.strictObject({ kind: WorkKind, units: z.number() })
 
-/** What lists, calendar, stock and learning need of a job, worked out once when it is saved. Amounts of work, not minutes: rates may change. */
+/**
+ * What lists, calendar, stock and learning need of a job, worked out once when it is saved. Amounts of work, not
+ * minutes: rates may change.
+ */
 export const JobCard = z.strictObject({
   version: z.int(),
+  /**
+   * Whether it is worked out; if not, lists hold what stands in the job itself, or nothing where that cannot be read.
+   */
+  worked: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('whole') }),
+    z.strictObject({ kind: z.literal('under-way') }),
+    z.strictObject({ kind: z.literal('too-long') }),
+    z.strictObject({ kind: z.literal('unreadable'), why: z.string() }),
+  ]),
   furniture: z.string(),
   stage: Stage,
   archivedOn: z.string().nullable(),
@@ -30,14 +48,28 @@ export const JobCard = z.strictObject({
   outline: z.array(z.number()),
   steps: z.strictObject({ done: z.int(), of: z.int() }),
   /** Work that is not ticked yet. */
-  left: z.array(z.strictObject({ part: Part, resource: Resource, kind: WorkKind, units: z.number(), cures: z.boolean() })),
+  left: z.array(
+    z.strictObject({ part: Part, resource: Resource, kind: WorkKind, units: z.number(), cures: z.boolean() }),
+  ),
   buys: z.strictObject({ foam: z.boolean(), cloth: z.boolean() }),
   /** Taken from the shelf already. */
   stockTaken: z.boolean(),
-  needs: z.strictObject({ trims: z.array(z.strictObject({ use: TrimUse, amount: z.number() })), cloths: z.array(z.strictObject({ id: z.string(), mm: z.number() })) }),
+  needs: z.strictObject({
+    trims: z.array(z.strictObject({ use: TrimUse, amount: z.number() })),
+    cloths: z.array(z.strictObject({ id: z.string(), mm: z.number() })),
+  }),
   lesson: z.string(),
   followUps: z.array(z.strictObject({ kind: FollowUpKind, day: z.string() })),
-  fits: z.array(z.strictObject({ cushion: z.string(), firmness: z.string().nullable(), planned: Sizes, measured: Sizes, verdict: z.enum(['unknown', 'loose', 'right', 'tight']), fitShare: z.number().nullable() })),
+  fits: z.array(
+    z.strictObject({
+      cushion: z.string(),
+      firmness: z.string().nullable(),
+      planned: Sizes,
+      measured: Sizes,
+      verdict: z.enum(['unknown', 'loose', 'right', 'tight']),
+      fitShare: z.number().nullable(),
+    }),
+  ),
   times: z.array(z.strictObject({ work: z.array(WorkUnits), workedMin: z.number() })),
   used: z.array(z.strictObject({ clothId: z.string(), cloth: z.string(), laidMm: z.number(), usedMm: z.number() })),
 })

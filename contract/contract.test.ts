@@ -1,7 +1,18 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { DEMO_GRADES, keepersBench, USUAL_WORKSHOP } from '../core/shop/index.ts'
-import { AllowanceBook, Cloth, Grade, jsonPath, type Job, LayProblem, readJob, readWith, SaveJob, ShopSettings } from './index.ts'
+import {
+  AllowanceBook,
+  Cloth,
+  Grade,
+  jsonPath,
+  type Job,
+  LayProblem,
+  readJob,
+  readWith,
+  SaveJob,
+  ShopSettings,
+} from './index.ts'
 
 const job = (change: (j: Job) => unknown) => readJob(JSON.parse(JSON.stringify(change(keepersBench()))))
 const firstFault = (change: (j: Job) => unknown) => {
@@ -29,15 +40,51 @@ describe('a job document', () => {
     ['a list', (j) => [j], /^\$ is not a job file/],
     ['no format', ({ format: _, ...j }) => j, /^\$\.format/],
     ['no seat', ({ seat: _, ...j }) => j, /^\$\.seat/],
-    ['an unknown make-up', (j) => ({ ...j, makeUp: { ...j.makeUp, construction: { kind: 'inflated' } } }), /^\$\.makeUp\.construction\.kind/],
-    ['an unknown school', (j) => ({ ...j, filling: { ...j.filling, school: { kind: 'guess' } } }), /^\$\.filling\.school\.kind/],
-    ['a cord of 60 mm', (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { ...j.makeUp.piping, cordMm: 60 } } }), /^\$\.makeUp\.piping\.cordMm/],
-    ['a gap of 2 m', (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: 2000 } } }), /^\$\.seat\.division\.gapMm is more than 1 m/],
-    ['a squeeze of 2 m', (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: -2000 } } }), /^\$\.seat\.division\.gapMm is squeezed by more than 100 mm/],
-    ['a colour that is none', (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, ground: 'red' } } }), /^\$\.cloth\.cloth\.ground must be a colour/],
-    ['a negative allowance', (j) => ({ ...j, allowances: { ...j.allowances, overrides: { seamMm: -1 } } }), /^\$\.allowances\.overrides\.seamMm cannot be negative/],
-    ['an unknown allowance', (j) => ({ ...j, allowances: { ...j.allowances, overrides: { luck: 1 } } }), /^\$\.allowances\.overrides\.luck unknown key/],
-    ['a reading on the 31st of February', (j) => ({ ...j, seat: { ...j.seat, thickness: { readings: [{ mm: 468, on: '2026-02-31' }] } } }), /^\$\.seat\.thickness\.readings\[0\]\.on/],
+    [
+      'an unknown make-up',
+      (j) => ({ ...j, makeUp: { ...j.makeUp, construction: { kind: 'inflated' } } }),
+      /^\$\.makeUp\.construction\.kind/,
+    ],
+    [
+      'an unknown school',
+      (j) => ({ ...j, filling: { ...j.filling, school: { kind: 'guess' } } }),
+      /^\$\.filling\.school\.kind/,
+    ],
+    [
+      'a cord of 60 mm',
+      (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { ...j.makeUp.piping, cordMm: 60 } } }),
+      /^\$\.makeUp\.piping\.cordMm/,
+    ],
+    [
+      'a gap of 2 m',
+      (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: 2000 } } }),
+      /^\$\.seat\.division\.gapMm is more than 1 m/,
+    ],
+    [
+      'a squeeze of 2 m',
+      (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: -2000 } } }),
+      /^\$\.seat\.division\.gapMm is squeezed by more than 100 mm/,
+    ],
+    [
+      'a colour that is none',
+      (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, ground: 'red' } } }),
+      /^\$\.cloth\.cloth\.ground must be a colour/,
+    ],
+    [
+      'a negative allowance',
+      (j) => ({ ...j, allowances: { ...j.allowances, overrides: { seamMm: -1 } } }),
+      /^\$\.allowances\.overrides\.seamMm cannot be negative/,
+    ],
+    [
+      'an unknown allowance',
+      (j) => ({ ...j, allowances: { ...j.allowances, overrides: { luck: 1 } } }),
+      /^\$\.allowances\.overrides\.luck unknown key/,
+    ],
+    [
+      'a reading on the 31st of February',
+      (j) => ({ ...j, seat: { ...j.seat, thickness: { readings: [{ mm: 468, on: '2026-02-31' }] } } }),
+      /^\$\.seat\.thickness\.readings\[0\]\.on/,
+    ],
     ['half a surrogate', (j) => ({ ...j, title: 'bench \ud800' }), /^\$\.title contains characters/],
     ['an empty title', (j) => ({ ...j, title: '' }), /^\$\.title cannot be empty/],
   ])('with %s is refused', (_name, change, says) => expect(firstFault(change)).toMatch(says))
@@ -48,27 +95,60 @@ describe('a job document', () => {
     expect(read.ok && read.value).toEqual(keepersBench())
     const walled = { ...old, seat: { ...old.seat, roles: { ...old.seat.roles, left: 'wall' }, front: 'far' } }
     const again = readJob(walled)
-    expect(again.ok && again.value.seat).toMatchObject({ front: 'far', edges: { left: { meets: 'wall', lean: null, riseMm: 0 } } })
+    expect(again.ok && again.value.seat).toMatchObject({
+      front: 'far',
+      edges: { left: { meets: 'wall', lean: null, riseMm: 0 } },
+    })
   })
 
   it('of version 3 is brought to the present one: its make-up, piping and cloth are as they were', () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-3.json', import.meta.url), 'utf8'))
     const read = readJob(old)
     expect(read.ok && read.value).toEqual(keepersBench())
-    const bare = readJob({ ...old, makeUp: { kind: 'boxed', boxing: 'wrap', piping: { rows: 'none' } }, allowances: { ...old.allowances, overrides: { seamMm: 15 } } })
-    expect(bare.ok && bare.value.makeUp).toMatchObject({ construction: { kind: 'boxed', boxing: 'wrap' }, piping: { kind: 'none' }, closure: { kind: 'zip-gusset', side: 'back' } })
+    const bare = readJob({
+      ...old,
+      makeUp: { kind: 'boxed', boxing: 'wrap', piping: { rows: 'none' } },
+      allowances: { ...old.allowances, overrides: { seamMm: 15 } },
+    })
+    expect(bare.ok && bare.value.makeUp).toMatchObject({
+      construction: { kind: 'boxed', boxing: 'wrap' },
+      piping: { kind: 'none' },
+      closure: { kind: 'zip-gusset', side: 'back' },
+    })
     expect(bare.ok && bare.value.allowances.overrides).toEqual({ seamMm: 15 })
-    expect(readJob({ ...old, makeUp: { ...old.makeUp, boxing: 'sideways' } })).toMatchObject({ ok: false, faults: [{ path: '$.makeUp.construction.boxing' }] })
+    expect(readJob({ ...old, makeUp: { ...old.makeUp, boxing: 'sideways' } })).toMatchObject({
+      ok: false,
+      faults: [{ path: '$.makeUp.construction.boxing' }],
+    })
   })
 
-  it('of version 4 is brought to the present one: stripes ran along the roll, cloth was bought, lays were the planner\'s', () => {
+  it("of version 4 is brought to the present one: stripes ran along the roll, cloth was bought, lays were the planner's", () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-4.json', import.meta.url), 'utf8'))
     const read = readJob(old)
     expect(read.ok && read.value).toEqual(keepersBench())
-    const lay = { format: 'loft-seam/lay', version: 1, length: 10, bound: 5, seed: 1, seconds: 1, placements: [], offsets: {} }
-    const kept = readJob({ ...old, lays: { 'lamp-room-ticking': { problemKey: 'k', lay } }, cloth: { ...old.cloth, others: { liner: old.cloth.cloth } } })
-    expect(kept.ok && kept.value.lays).toEqual({ 'lamp-room-ticking': { problemKey: 'k', lay, byHand: false, locked: [] } })
-    expect(kept.ok && kept.value.cloth.others.liner).toMatchObject({ pattern: { runs: 'along' }, supply: { kind: 'to-buy' }, flaws: [] })
+    const lay = {
+      format: 'loft-seam/lay',
+      version: 1,
+      length: 10,
+      bound: 5,
+      seed: 1,
+      seconds: 1,
+      placements: [],
+      offsets: {},
+    }
+    const kept = readJob({
+      ...old,
+      lays: { 'lamp-room-ticking': { problemKey: 'k', lay } },
+      cloth: { ...old.cloth, others: { liner: old.cloth.cloth } },
+    })
+    expect(kept.ok && kept.value.lays).toEqual({
+      'lamp-room-ticking': { problemKey: 'k', lay, byHand: false, locked: [] },
+    })
+    expect(kept.ok && kept.value.cloth.others.liner).toMatchObject({
+      pattern: { runs: 'along' },
+      supply: { kind: 'to-buy' },
+      flaws: [],
+    })
     expect(readJob({ ...old, cloth: 7 })).toMatchObject({ ok: false, faults: [{ path: '$.cloth' }] })
   })
 
@@ -76,20 +156,58 @@ describe('a job document', () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
     const read = readJob({ ...old, seat: { ...old.seat, depth: { readings: [] } } })
     expect(!read.ok && read.faults[0]!.path).toBe('$.seat.footprint.depth.readings')
-    expect(readJob({ ...old, seat: { ...old.seat, springs: 3 } })).toMatchObject({ ok: false, faults: [{ path: '$.seat.springs' }] })
+    expect(readJob({ ...old, seat: { ...old.seat, springs: 3 } })).toMatchObject({
+      ok: false,
+      faults: [{ path: '$.seat.springs' }],
+    })
   })
 })
 
 describe('what a lay problem may leave out', () => {
   it('is filled in', () => {
-    const read = readWith(LayProblem, { format: 'loft-seam/lay-problem', version: 1, cloth: { width: 900 }, pieces: [{ id: 'a', outline: [[0, 0], [1, 0], [0, 1]] }] })
-    expect(read.ok && read.value).toMatchObject({ gap: 0, groups: {}, cloth: { length: null, selvedge: [0, 0], repeat: { across: null, along: null }, flaws: [] }, pieces: [{ qty: 1, turns: [0], flip: false, match: null }] })
+    const read = readWith(LayProblem, {
+      format: 'loft-seam/lay-problem',
+      version: 1,
+      cloth: { width: 900 },
+      pieces: [
+        {
+          id: 'a',
+          outline: [
+            [0, 0],
+            [1, 0],
+            [0, 1],
+          ],
+        },
+      ],
+    })
+    expect(read.ok && read.value).toMatchObject({
+      gap: 0,
+      groups: {},
+      cloth: { length: null, selvedge: [0, 0], repeat: { across: null, along: null }, flaws: [] },
+      pieces: [{ qty: 1, turns: [0], flip: false, match: null }],
+    })
   })
 
   it('a match of null and a phase of null are no demand', () => {
-    const piece = { id: 'a', outline: [[0, 0], [1, 0], [0, 1]], match: { group: 'g', anchor: [0, 0], across: null } }
-    const read = readWith(LayProblem, { format: 'loft-seam/lay-problem', version: 1, cloth: { width: 900 }, pieces: [piece, { ...piece, id: 'b', match: null }] })
-    expect(read.ok && read.value.pieces.map((p) => p.match)).toEqual([{ group: 'g', anchor: [0, 0], across: null, along: null }, null])
+    const piece = {
+      id: 'a',
+      outline: [
+        [0, 0],
+        [1, 0],
+        [0, 1],
+      ],
+      match: { group: 'g', anchor: [0, 0], across: null },
+    }
+    const read = readWith(LayProblem, {
+      format: 'loft-seam/lay-problem',
+      version: 1,
+      cloth: { width: 900 },
+      pieces: [piece, { ...piece, id: 'b', match: null }],
+    })
+    expect(read.ok && read.value.pieces.map((p) => p.match)).toEqual([
+      { group: 'g', anchor: [0, 0], across: null, along: null },
+      null,
+    ])
   })
 })
 
@@ -100,7 +218,20 @@ describe('the shop', () => {
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, widthMm: 9000 }],
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [] } }],
     ['a book', AllowanceBook, { ...keepersBench().allowances.book, notchMm: 7 }],
-    ['settings', ShopSettings, { shopName: 'x', currency: 'crowns', units: 'mm', book: keepersBench().allowances.book, schools: [], workshop: USUAL_WORKSHOP }],
+    [
+      'settings',
+      ShopSettings,
+      {
+        shopName: 'x',
+        currency: 'crowns',
+        units: 'mm',
+        book: keepersBench().allowances.book,
+        schools: [],
+        workshop: USUAL_WORKSHOP,
+      },
+    ],
     ['a save', SaveJob, { job: {}, baseRevision: 0 }],
-  ] as const)('%s that cannot be is refused', (_name, schema, document) => expect(readWith(schema as never, document).ok).toBe(false))
+  ] as const)('%s that cannot be is refused', (_name, schema, document) =>
+    expect(readWith(schema as never, document).ok).toBe(false),
+  )
 })

@@ -1,20 +1,98 @@
-export { CreateJob, JobSummary, MakeLay, Problem, RevisionSummary, SaveJob, ShopEvent, StoredJob } from './api.ts'
+export {
+  ChangeOf,
+  CreateJob,
+  JobSummary,
+  MakeLay,
+  Problem,
+  RevisionSummary,
+  SaveJob,
+  ShopEvent,
+  StoredJob,
+  type Change,
+} from './api.ts'
 export { CARD_VERSION, JobCard } from './card.ts'
-export { Cutting, FibreFilling, Filling, FoamFilling, FoamTest, Layer, Load, OldFoam, SizingSchool, Use, Wadding } from './filling.ts'
+export {
+  Cutting,
+  FibreFilling,
+  Filling,
+  FoamFilling,
+  FoamTest,
+  Layer,
+  Load,
+  OldFoam,
+  SizingSchool,
+  Use,
+  Wadding,
+} from './filling.ts'
 export { Exposure, FoamFamily, FoamStock, Grade } from './foam.ts'
 export { ClothChoice, ClothRole, Job, JOB_FORMAT, JOB_VERSION, PlacementRule } from './job.ts'
 export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './lay.ts'
 export { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
 export { CushionFit, Day, Fitting, FollowUpKind, Making, Moment, MOST_PHOTOS, Papers, StepRecord } from './making.ts'
-export { Buttons, Closure, Construction, EarCut, Finishing, Grip, Handles, MakeUp, Piping, Side, Ties, Trims, Vents } from './make-up.ts'
+export {
+  Buttons,
+  Closure,
+  Construction,
+  EarCut,
+  Finishing,
+  Grip,
+  Handles,
+  MakeUp,
+  Piping,
+  Side,
+  Ties,
+  Trims,
+  Vents,
+} from './make-up.ts'
 export { migrateCloth, migrateGrade, migrateSettings } from './migrate.ts'
 export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
 export { JOB_LIMITS } from './limits.ts'
-export { CornerSetting, Dimension, Division, type Ear, EdgeRole, EdgeSetting, Footprint, LEAST_GAP_MM, Lean, MOST_CUSHIONS, MOST_GAP_MM, MOST_LEAN_DEG, MOST_OVERHANG_MM, MOST_SWEEP_DEG, type OldSizes, Seat } from './seat.ts'
+export {
+  CornerSetting,
+  Dimension,
+  Division,
+  type Ear,
+  EdgeRole,
+  EdgeSetting,
+  Footprint,
+  LEAST_GAP_MM,
+  Lean,
+  MOST_CUSHIONS,
+  MOST_GAP_MM,
+  MOST_LEAN_DEG,
+  MOST_OVERHANG_MM,
+  MOST_SWEEP_DEG,
+  type OldSizes,
+  Seat,
+} from './seat.ts'
 export { Charges, GivenQuote, Stage, Terms } from './terms.ts'
 export { Trim, TrimUnit, TrimUse } from './trims.ts'
 export { Calendar, Learned, MachineCard, Rates, Resource, WorkKind, Workshop } from './workshop.ts'
-export { AccessState, ARCHIVE_FORMAT, ARCHIVE_VERSION, ArchiveLook, ArchiveManifest, Backup, BackupContents, LEAST_PASSPHRASE, SetPassphrases, SignIn } from './records.ts'
-export { AskSupplier, StockMove, SupplierAnswer, SupplierItem, SupplierMood, SupplierOffer, TakeStock } from './stock.ts'
+export {
+  AccessState,
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  ArchiveLook,
+  ArchiveManifest,
+  Backup,
+  BackupContents,
+  HistorySize,
+  LEAST_PASSPHRASE,
+  Role,
+  SignedIn,
+  SetPassphrases,
+  SignIn,
+} from './records.ts'
+export {
+  AskSupplier,
+  GiveBack,
+  StockMove,
+  SupplierAnswer,
+  SupplierItem,
+  SupplierMood,
+  SupplierOffer,
+  Taken,
+  TakeStock,
+} from './stock.ts'
 export { SendToTable, TableOrder, TableState } from './table.ts'
 export { AllowanceBook, Band, Cloth, Flaw, KeptSchool, Pattern, ShopSettings, Supply } from './shop.ts'

@@ -8,8 +8,15 @@ const Share = z.number().min(0).max(1)
 
 /** How the corners of a plate without boxing are drawn in, so that they do not stand up as ears. */
 export const EarCut = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('rounded'), radiusShare: z.number().min(0.3).max(1.2).describe('radius of the template, as a share of the thickness') }),
-  z.strictObject({ kind: z.literal('tapered'), inMm: PositiveMm.max(40).describe('in at the corner'), overMm: PositiveMm.max(300).describe('along each edge') }),
+  z.strictObject({
+    kind: z.literal('rounded'),
+    radiusShare: z.number().min(0.3).max(1.2).describe('radius of the template, as a share of the thickness'),
+  }),
+  z.strictObject({
+    kind: z.literal('tapered'),
+    inMm: PositiveMm.max(40).describe('in at the corner'),
+    overMm: PositiveMm.max(300).describe('along each edge'),
+  }),
   z.strictObject({ kind: z.literal('ears') }),
 ])
 export type EarCut = z.infer<typeof EarCut>
@@ -20,19 +27,53 @@ const Boxing = z.enum(['wrap', 'one-per-side'])
 export const Construction = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('boxed'), boxing: Boxing }),
   z.strictObject({ kind: z.literal('lap-closed'), boxing: Boxing }),
-  z.strictObject({ kind: z.literal('slit-back'), boxing: Boxing, share: z.number().min(0.5).max(0.8).describe('the front part, of the depth'), lapMm: PositiveMm.max(200), hemMm: AllowanceMm.max(100) }),
+  z.strictObject({
+    kind: z.literal('slit-back'),
+    boxing: Boxing,
+    share: z.number().min(0.5).max(0.8).describe('the front part, of the depth'),
+    lapMm: PositiveMm.max(200),
+    hemMm: AllowanceMm.max(100),
+  }),
   z.strictObject({ kind: z.literal('knife-edge'), corners: EarCut }),
-  z.strictObject({ kind: z.literal('waterfall'), frontRadiusMm: z.number().min(0).max(500), tuckMm: z.number().min(0).max(80).describe('depth of the tuck at each front corner of a square front') }),
+  z.strictObject({
+    kind: z.literal('waterfall'),
+    frontRadiusMm: z.number().min(0).max(500),
+    tuckMm: z.number().min(0).max(80).describe('depth of the tuck at each front corner of a square front'),
+  }),
   z.strictObject({ kind: z.literal('wrapped-tube') }),
   z.strictObject({ kind: z.literal('capped'), school: z.enum(['drawn-to-thickness', 'full-depth']) }),
-  z.strictObject({ kind: z.literal('pinch-corner'), panels: z.enum(['one', 'three']), share: z.number().min(0.5).max(0.8), hemMm: AllowanceMm.max(100), lapMm: PositiveMm.max(200) }),
+  z.strictObject({
+    kind: z.literal('pinch-corner'),
+    panels: z.enum(['one', 'three']),
+    share: z.number().min(0.5).max(0.8),
+    hemMm: AllowanceMm.max(100),
+    lapMm: PositiveMm.max(200),
+  }),
   z.strictObject({ kind: z.literal('rolled-edge'), rollMm: PositiveMm.max(60), turnMm: z.number().min(0).max(20) }),
-  z.strictObject({ kind: z.literal('pull-over'), boardMm: PositiveMm.max(60), turnUnderMm: PositiveMm.max(150), clearanceMm: AllowanceMm.max(30).describe('the board is smaller by this all round'), dustCover: z.boolean(), stapleMm: z.number().min(15).max(80), stapleRows: z.int().min(1).max(2), airHoles: z.boolean() }),
+  z.strictObject({
+    kind: z.literal('pull-over'),
+    boardMm: PositiveMm.max(60),
+    turnUnderMm: PositiveMm.max(150),
+    clearanceMm: AllowanceMm.max(30).describe('the board is smaller by this all round'),
+    dustCover: z.boolean(),
+    stapleMm: z.number().min(15).max(80),
+    stapleRows: z.int().min(1).max(2),
+    airHoles: z.boolean(),
+  }),
   z.strictObject({ kind: z.literal('hinged-pair'), backDepthMm: PositiveMm.max(3000) }),
-  z.strictObject({ kind: z.literal('no-sew-wrap'), lapMm: PositiveMm.max(300), fastening: z.enum(['bonded', 'pinned']), film: z.boolean() }),
+  z.strictObject({
+    kind: z.literal('no-sew-wrap'),
+    lapMm: PositiveMm.max(300),
+    fastening: z.enum(['bonded', 'pinned']),
+    film: z.boolean(),
+  }),
   z.strictObject({ kind: z.literal('cube'), sheetMm: PositiveMm.max(300), hemMm: AllowanceMm.max(100) }),
   z.strictObject({ kind: z.literal('bolster') }),
-  z.strictObject({ kind: z.literal('liner'), of: z.enum(['boxed', 'knife-edge', 'bolster']), largerShare: z.number().min(0).max(0.1) }),
+  z.strictObject({
+    kind: z.literal('liner'),
+    of: z.enum(['boxed', 'knife-edge', 'bolster']),
+    largerShare: z.number().min(0).max(0.1),
+  }),
 ])
 export type Construction = z.infer<typeof Construction>
 
@@ -41,9 +82,28 @@ const Spaced = { spacingMm: z.number().min(20).max(400), lapMm: PositiveMm.max(2
 
 /** How the cover opens again, or is shut for good. */
 export const Closure = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('zip-gusset'), side: Side, lapped: z.boolean().describe('one half covers the zip'), pocketMm: AllowanceMm.max(200).describe('boxing folded back over each end of the zip; 0 for none'), showsMm: AllowanceMm.max(30).optional().describe('the strip of zip that shows between the folds: both halves together finish lower by so much; 0 when left out') }),
-  z.strictObject({ kind: z.literal('zip-seam'), side: Side, tapeMm: AllowanceMm.max(20).describe('from the edge of the zip tape to the stitching beside the teeth') }),
-  z.strictObject({ kind: z.literal('horseshoe'), shape: z.enum(['u', 'straight']), insetMm: PositiveMm.max(300), radiusMm: PositiveMm.max(300) }),
+  z.strictObject({
+    kind: z.literal('zip-gusset'),
+    side: Side,
+    lapped: z.boolean().describe('one half covers the zip'),
+    pocketMm: AllowanceMm.max(200).describe('boxing folded back over each end of the zip; 0 for none'),
+    showsMm: AllowanceMm.max(30)
+      .optional()
+      .describe(
+        'the strip of zip that shows between the folds: both halves together finish lower by so much; 0 when left out',
+      ),
+  }),
+  z.strictObject({
+    kind: z.literal('zip-seam'),
+    side: Side,
+    tapeMm: AllowanceMm.max(20).describe('from the edge of the zip tape to the stitching beside the teeth'),
+  }),
+  z.strictObject({
+    kind: z.literal('horseshoe'),
+    shape: z.enum(['u', 'straight']),
+    insetMm: PositiveMm.max(300),
+    radiusMm: PositiveMm.max(300),
+  }),
   z.strictObject({ kind: z.literal('hook-and-loop'), ...Tape }),
   z.strictObject({ kind: z.literal('snap-tape'), ...Tape }),
   z.strictObject({ kind: z.literal('snaps'), ...Spaced }),
@@ -64,7 +124,14 @@ const StripCut = z.enum(['across', 'along', 'bias']).describe('straight across t
 
 export const Piping = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('none') }),
-  z.strictObject({ kind: z.literal('corded'), ...PipedEdges, cordMm: PositiveMm.max(40), clothMm: z.number().min(0).max(10).describe('thickness of the cloth round the cord; 0 for thin cloth'), stripMm: PositiveMm.max(300).nullable().describe('a strip width of the maker’s own'), cut: StripCut }),
+  z.strictObject({
+    kind: z.literal('corded'),
+    ...PipedEdges,
+    cordMm: PositiveMm.max(40),
+    clothMm: z.number().min(0).max(10).describe('thickness of the cloth round the cord; 0 for thin cloth'),
+    stripMm: PositiveMm.max(300).nullable().describe('a strip width of the maker’s own'),
+    cut: StripCut,
+  }),
   z.strictObject({ kind: z.literal('flat'), ...PipedEdges, showMm: PositiveMm.max(60), cut: StripCut }),
   z.strictObject({ kind: z.literal('ready-made'), ...PipedEdges, cordMm: PositiveMm.max(40) }),
 ])
@@ -80,7 +147,13 @@ export const Ties = z.strictObject({
 })
 export type Ties = z.infer<typeof Ties>
 
-export const Handles = z.strictObject({ side: Side, count: z.int().min(1).max(6), lengthMm: PositiveMm.max(1000), finishedMm: PositiveMm.max(150), fitting: z.enum(['none', 'd-ring', 'snap-hook']) })
+export const Handles = z.strictObject({
+  side: Side,
+  count: z.int().min(1).max(6),
+  lengthMm: PositiveMm.max(1000),
+  finishedMm: PositiveMm.max(150),
+  fitting: z.enum(['none', 'd-ring', 'snap-hook']),
+})
 export type Handles = z.infer<typeof Handles>
 
 export const Vents = z.strictObject({ side: Side, count: z.int().min(1).max(20) })
@@ -99,7 +172,11 @@ export const Buttons = z.strictObject({
   layout: z.enum(['even', 'staggered']),
   marginMm: PositiveMm.max(1000).describe('from the edge of the plate to the outer buttons'),
   diameterMm: PositiveMm.max(80),
-  depthMm: z.number().min(0).max(150).describe('how deep they are pulled into the cloth; 0 for pulled buttons without extra cloth'),
+  depthMm: z
+    .number()
+    .min(0)
+    .max(150)
+    .describe('how deep they are pulled into the cloth; 0 for pulled buttons without extra cloth'),
 })
 export type Buttons = z.infer<typeof Buttons>
 
@@ -122,6 +199,9 @@ export const MakeUp = z.strictObject({
   closure: Closure,
   piping: Piping,
   trims: Trims,
-  liner: z.strictObject({ largerShare: Share.max(0.1, 'is more than a tenth larger: 3 to 5 % fills the corners') }).nullable().describe('an inner cover beside the cover'),
+  liner: z
+    .strictObject({ largerShare: Share.max(0.1, 'is more than a tenth larger: 3 to 5 % fills the corners') })
+    .nullable()
+    .describe('an inner cover beside the cover'),
 })
 export type MakeUp = z.infer<typeof MakeUp>

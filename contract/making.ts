@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { PositiveMm, Words } from './lengths.ts'
+import { FewOf, PositiveMm, Words } from './lengths.ts'
 
 export const Day = z.iso.date('must be a day such as 2026-03-04')
 export const Moment = z.iso.datetime({ offset: true })
@@ -9,7 +9,11 @@ export const StepRecord = z.strictObject({
   doneAt: Moment.nullable(),
   doneBy: Words(40),
   overruled: Words(300).nullable().describe('why a gate was passed without a yes; null where it was answered with one'),
-  workedS: z.number().min(0, 'cannot be negative').max(3_600_000, 'is more than 1000 hours').describe('seconds worked, without the stretch that runs'),
+  workedS: z
+    .number()
+    .min(0, 'cannot be negative')
+    .max(3_600_000, 'is more than 1000 hours')
+    .describe('seconds worked, without the stretch that runs'),
   runningSince: Moment.nullable(),
   note: Words(1000),
 })
@@ -20,7 +24,11 @@ export const Papers = z.strictObject({ foamBatch: Words(80), clothBatch: Words(8
 export type Papers = z.infer<typeof Papers>
 
 /** The bench's record: steps by their id, papers by the number of the cushion. */
-export const Making = z.strictObject({ steps: z.record(Words(80), StepRecord), papers: z.record(Words(10), Papers), stockTakenOn: Day.nullable().describe('the day its cloth, foam and trims were taken from the shelf') })
+export const Making = z.strictObject({
+  steps: FewOf(4000, Words(80), StepRecord),
+  papers: FewOf(200, Words(10), Papers),
+  stockTakenOn: Day.nullable().describe('the day its cloth, foam and trims were taken from the shelf'),
+})
 export type Making = z.infer<typeof Making>
 
 const Size = PositiveMm.nullable().describe('null: not measured')
@@ -33,7 +41,11 @@ export const CushionFit = z.strictObject({
   thicknessMm: Size,
   verdict: z.enum(['unknown', 'loose', 'right', 'tight']),
   wrinkles: Words(300).describe('where it wrinkles'),
-  stripesOffMm: z.number().min(0, 'cannot be negative').max(500, 'is more than half a metre: check the unit').nullable(),
+  stripesOffMm: z
+    .number()
+    .min(0, 'cannot be negative')
+    .max(500, 'is more than half a metre: check the unit')
+    .nullable(),
 })
 export type CushionFit = z.infer<typeof CushionFit>
 
@@ -44,10 +56,12 @@ export type FollowUpKind = z.infer<typeof FollowUpKind>
 export const MOST_PHOTOS = 24
 
 export const Fitting = z.strictObject({
-  fits: z.record(Words(10), CushionFit).describe('by the number of the cushion, counted from the left'),
-  clothUsedMm: z.record(Words(60), PositiveMm.max(200_000)).describe('length really used, by the id of the cloth'),
+  fits: FewOf(200, Words(10), CushionFit).describe('by the number of the cushion, counted from the left'),
+  clothUsedMm: FewOf(40, Words(60), PositiveMm.max(200_000)).describe('length really used, by the id of the cloth'),
   lesson: Words(1000).describe('comes back on the next job with the same cloth, make-up or seat'),
-  photos: z.array(z.strictObject({ id: Words(60), caption: Words(200), day: Day })).max(MOST_PHOTOS, `are more than ${MOST_PHOTOS}: take one out first`),
+  photos: z
+    .array(z.strictObject({ id: Words(60), caption: Words(200), day: Day }))
+    .max(MOST_PHOTOS, `are more than ${MOST_PHOTOS}: take one out first`),
   followUps: z.array(z.strictObject({ kind: FollowUpKind, day: Day, doneOn: Day.nullable() })).max(50),
 })
 export type Fitting = z.infer<typeof Fitting>

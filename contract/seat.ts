@@ -26,8 +26,21 @@ export type EdgeRole = z.infer<typeof EdgeRole>
 
 /** How far a side leans outwards going up (negative: inwards). */
 export const Lean = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('angle'), degrees: z.number().min(-MOST_LEAN_DEG, `leans in by more than ${MOST_LEAN_DEG}°`).max(MOST_LEAN_DEG, `leans out by more than ${MOST_LEAN_DEG}°`) }),
-  z.strictObject({ by: z.literal('overhang'), mm: z.number().min(-MOST_OVERHANG_MM, 'stands in by more than 1 m').max(MOST_OVERHANG_MM, 'stands out by more than 1 m').describe('how much further out the top is than the bottom') }),
+  z.strictObject({
+    by: z.literal('angle'),
+    degrees: z
+      .number()
+      .min(-MOST_LEAN_DEG, `leans in by more than ${MOST_LEAN_DEG}°`)
+      .max(MOST_LEAN_DEG, `leans out by more than ${MOST_LEAN_DEG}°`),
+  }),
+  z.strictObject({
+    by: z.literal('overhang'),
+    mm: z
+      .number()
+      .min(-MOST_OVERHANG_MM, 'stands in by more than 1 m')
+      .max(MOST_OVERHANG_MM, 'stands out by more than 1 m')
+      .describe('how much further out the top is than the bottom'),
+  }),
 ])
 export type Lean = z.infer<typeof Lean>
 
@@ -56,7 +69,10 @@ const Diagonals = {
   falling: Dimension.nullable().describe('far left to near right, as a check'),
 }
 
-const Ear = z.strictObject({ out: Dimension.describe('how far it stands out'), deep: Dimension.describe('front to back') })
+const Ear = z.strictObject({
+  out: Dimension.describe('how far it stands out'),
+  deep: Dimension.describe('front to back'),
+})
 export type Ear = z.infer<typeof Ear>
 
 const Letter = z.string().regex(/^[A-P]$/, 'must be a corner letter from A to P')
@@ -69,10 +85,22 @@ export const Footprint = z.discriminatedUnion('kind', [
     near: Dimension,
     far: Dimension,
     depth: Dimension,
-    offset: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('centred') }), z.strictObject({ kind: z.literal('left'), mm: SignedMm.describe('how far the far left corner stands in from the near left one') })]),
+    offset: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('centred') }),
+      z.strictObject({
+        kind: z.literal('left'),
+        mm: SignedMm.describe('how far the far left corner stands in from the near left one'),
+      }),
+    ]),
     ...Diagonals,
   }),
-  z.strictObject({ kind: z.literal('eared'), width: Dimension.describe('at the front, ears and all'), depth: Dimension, left: Ear.nullable(), right: Ear.nullable() }),
+  z.strictObject({
+    kind: z.literal('eared'),
+    width: Dimension.describe('at the front, ears and all'),
+    depth: Dimension,
+    left: Ear.nullable(),
+    right: Ear.nullable(),
+  }),
   z.strictObject({
     kind: z.literal('corner-bench'),
     lengthA: Dimension.describe('along the far wall, from the corner'),
@@ -83,10 +111,16 @@ export const Footprint = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('ring'),
     at: z.enum(['inner', 'outer']).describe('which arc the radius, or chord and rise, and the length were taken on'),
-    curve: z.discriminatedUnion('by', [z.strictObject({ by: z.literal('radius'), radius: Dimension }), z.strictObject({ by: z.literal('chord'), chord: Dimension, rise: Dimension })]),
+    curve: z.discriminatedUnion('by', [
+      z.strictObject({ by: z.literal('radius'), radius: Dimension }),
+      z.strictObject({ by: z.literal('chord'), chord: Dimension, rise: Dimension }),
+    ]),
     depth: Dimension,
     extent: z.discriminatedUnion('by', [
-      z.strictObject({ by: z.literal('angle'), degrees: z.number().positive('must be more than nought').max(MOST_SWEEP_DEG, `is more than ${MOST_SWEEP_DEG}°`) }),
+      z.strictObject({
+        by: z.literal('angle'),
+        degrees: z.number().positive('must be more than nought').max(MOST_SWEEP_DEG, `is more than ${MOST_SWEEP_DEG}°`),
+      }),
       z.strictObject({ by: z.literal('length'), length: Dimension }),
       z.strictObject({ by: z.literal('chord') }).describe('the measured chord spans the whole bench'),
     ]),
@@ -103,33 +137,70 @@ export const Footprint = z.discriminatedUnion('kind', [
     kind: z.literal('taped'),
     corners: z.int().min(3, 'a shape has at least 3 corners').max(16, 'more than 16 corners: trace it instead'),
     tapes: z
-      .array(z.strictObject({ from: Letter, to: z.string().regex(/^[A-P]{1,2}$/, 'must be a corner (C), or two for the middle of a side (BC)'), length: Dimension }))
+      .array(
+        z.strictObject({
+          from: Letter,
+          to: z.string().regex(/^[A-P]{1,2}$/, 'must be a corner (C), or two for the middle of a side (BC)'),
+          length: Dimension,
+        }),
+      )
       .max(80),
     hollow: z.array(Letter).max(16).describe('corners that point inwards'),
   }),
   z.strictObject({
     kind: z.literal('points'),
     points: z
-      .array(z.strictObject({ x: SignedMm, y: SignedMm, riseMm: SignedMm.describe('of the edge that leaves this point') }))
+      .array(
+        z.strictObject({ x: SignedMm, y: SignedMm, riseMm: SignedMm.describe('of the edge that leaves this point') }),
+      )
       .min(3, 'an outline has at least 3 points')
       .max(1000, 'more than 1000 points'),
-    source: z.discriminatedUnion('kind', [z.strictObject({ kind: z.literal('typed') }), z.strictObject({ kind: z.literal('file'), name: Words(200), report: z.array(Words(300)).max(20) })]),
+    source: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('typed') }),
+      z.strictObject({ kind: z.literal('file'), name: Words(200), report: z.array(Words(300)).max(20) }),
+    ]),
   }),
 ])
 export type Footprint = z.infer<typeof Footprint>
 
-const GapMm = z.number().min(LEAST_GAP_MM, 'is squeezed by more than 100 mm').max(MOST_GAP_MM, 'is more than 1 m').describe('between neighbours; negative squeezes them together')
-const Count = z.int().min(1, 'at least 1 cushion').max(MOST_CUSHIONS, 'more than 60 cushions: check the number, or split the job')
+const GapMm = z
+  .number()
+  .min(LEAST_GAP_MM, 'is squeezed by more than 100 mm')
+  .max(MOST_GAP_MM, 'is more than 1 m')
+  .describe('between neighbours; negative squeezes them together')
+const Count = z
+  .int()
+  .min(1, 'at least 1 cushion')
+  .max(MOST_CUSHIONS, 'more than 60 cushions: check the number, or split the job')
 
 /** How a seat is divided into cushions. */
 export const Division = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('singles'), count: Count, mirrored: z.int().min(0).max(MOST_CUSHIONS).describe('as many again, mirrored') }),
-  z.strictObject({ kind: z.literal('run'), count: Count, gapMm: GapMm, cuts: z.enum(['straight', 'radial']).describe('square to the front, or towards the centre of a ring') }),
-  z.strictObject({ kind: z.literal('corner'), countA: Count, countB: Count, gapMm: GapMm, corner: z.enum(['a-through', 'b-through', 'square', 'mitre']) }),
+  z.strictObject({
+    kind: z.literal('singles'),
+    count: Count,
+    mirrored: z.int().min(0).max(MOST_CUSHIONS).describe('as many again, mirrored'),
+  }),
+  z.strictObject({
+    kind: z.literal('run'),
+    count: Count,
+    gapMm: GapMm,
+    cuts: z.enum(['straight', 'radial']).describe('square to the front, or towards the centre of a ring'),
+  }),
+  z.strictObject({
+    kind: z.literal('corner'),
+    countA: Count,
+    countB: Count,
+    gapMm: GapMm,
+    corner: z.enum(['a-through', 'b-through', 'square', 'mitre']),
+  }),
 ])
 export type Division = z.infer<typeof Division>
 
-const OldSizes = z.strictObject({ widthMm: PositiveMm.nullable(), depthMm: PositiveMm.nullable(), thicknessMm: PositiveMm.nullable() })
+const OldSizes = z.strictObject({
+  widthMm: PositiveMm.nullable(),
+  depthMm: PositiveMm.nullable(),
+  thicknessMm: PositiveMm.nullable(),
+})
 export type OldSizes = z.infer<typeof OldSizes>
 
 const EdgeName = Words(40)
@@ -144,6 +215,8 @@ export const Seat = z.strictObject({
   mirrored: z.boolean(),
   clearanceMm: AllowanceMm.describe('left free at every wall, hinge or hull'),
   division: Division,
-  old: z.strictObject({ measured: OldSizes.nullable(), label: OldSizes.nullable() }).describe('the old cushion, stripped, and what its label says'),
+  old: z
+    .strictObject({ measured: OldSizes.nullable(), label: OldSizes.nullable() })
+    .describe('the old cushion, stripped, and what its label says'),
 })
 export type Seat = z.infer<typeof Seat>

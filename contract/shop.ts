@@ -42,17 +42,37 @@ export type Pattern = z.infer<typeof Pattern>
 /** Where cloth comes from: bought as needed, or lying in the shop. */
 export const Supply = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('to-buy') }),
-  z.strictObject({ kind: z.literal('length'), lengthMm: z.number().positive('must be more than nought').max(200_000, 'is more than 200 m: check the unit').describe('what is left on the roll') }),
-  z.strictObject({ kind: z.literal('remnant'), outline: z.array(z.tuple([z.number().min(0).max(20_000), z.number().min(0).max(20_000)])).min(3).max(200).describe('true outline, corner by corner: from the left edge, then from the starting end') }),
+  z.strictObject({
+    kind: z.literal('length'),
+    lengthMm: z
+      .number()
+      .positive('must be more than nought')
+      .max(200_000, 'is more than 200 m: check the unit')
+      .describe('what is left on the roll'),
+  }),
+  z.strictObject({
+    kind: z.literal('remnant'),
+    outline: z
+      .array(z.tuple([z.number().min(0).max(20_000), z.number().min(0).max(20_000)]))
+      .min(3)
+      .max(200)
+      .describe('true outline, corner by corner: from the left edge, then from the starting end'),
+  }),
 ])
 export type Supply = z.infer<typeof Supply>
 
 /** A place on the cloth that nothing may be cut from. */
-export const Flaw = z.strictObject({ xMm: z.number().min(0).max(5000).describe('from the left edge'), yMm: z.number().min(0).max(200_000).describe('from the starting end'), widthMm: PositiveMm.max(5000), lengthMm: PositiveMm.max(20_000) })
+export const Flaw = z.strictObject({
+  xMm: z.number().min(0).max(5000).describe('from the left edge'),
+  yMm: z.number().min(0).max(200_000).describe('from the starting end'),
+  widthMm: PositiveMm.max(5000),
+  lengthMm: PositiveMm.max(20_000),
+})
 export type Flaw = z.infer<typeof Flaw>
 
 /** A share for each way on the roll. */
-const TwoWays = (most: number, says: string) => z.strictObject({ across: z.number().min(0).max(most, says), along: z.number().min(0).max(most, says) })
+const TwoWays = (most: number, says: string) =>
+  z.strictObject({ across: z.number().min(0).max(most, says), along: z.number().min(0).max(most, says) })
 
 export const Cloth = z.strictObject({
   id: Words(60).min(1),
@@ -65,8 +85,12 @@ export const Cloth = z.strictObject({
   pricePerMetre: z.number().min(0).max(1e5),
   buyingStepMm: PositiveMm.max(5000),
   thicknessMm: z.number().min(0).max(20),
-  stretch: TwoWays(0.5, 'is more than half: no cover holds its size in that; choose a steadier cloth').describe('how far it gives, as a share'),
-  shrink: TwoWays(0.2, 'is more than a fifth: wash it first and measure again').describe('what the first wash takes, as a share'),
+  stretch: TwoWays(0.5, 'is more than half: no cover holds its size in that; choose a steadier cloth').describe(
+    'how far it gives, as a share',
+  ),
+  shrink: TwoWays(0.2, 'is more than a fifth: wash it first and measure again').describe(
+    'what the first wash takes, as a share',
+  ),
   washFirst: z.boolean().describe('washed before it is cut; otherwise pieces are cut larger'),
   fibre: z.enum(['natural', 'mixed', 'synthetic']),
   marking: z.enum(['notches', 'tacks']).describe('tacks or clips on deep pile and dark cloth, where a notch is lost'),
@@ -81,7 +105,9 @@ export type Cloth = z.infer<typeof Cloth>
 export const AllowanceBook = z.strictObject({
   seamMm: AllowanceMm.describe('from the sewing line to the cut edge'),
   gussetTurnMm: AllowanceMm.describe('turned under beside the zip, each half of the gusset'),
-  zipRoundCornerMm: AllowanceMm.describe('the most that the zip runs round each back corner; a quarter of the depth if that is less'),
+  zipRoundCornerMm: AllowanceMm.describe(
+    'the most that the zip runs round each back corner; a quarter of the depth if that is less',
+  ),
   pipingOverlapMm: AllowanceMm.describe('joint of a closed loop of piping'),
   pipingRunOffMm: AllowanceMm.describe('run off into the seam at each open end of piping'),
   tapeMarginMm: AllowanceMm.describe('a lap is wider than its tape by this'),

@@ -2,7 +2,28 @@ import { z } from 'zod'
 import { Words } from './lengths.ts'
 
 /** What a thing of the trims shelf is for; what a job needs is found by it. */
-export const TrimUse = z.enum(['zip', 'slider', 'cord', 'ready-made-piping', 'thread', 'foam-glue', 'wadding', 'film', 'tape', 'snaps', 'buttons', 'closing-ties', 'eyelets', 'lacing-cord', 'rings', 'vents', 'non-slip', 'staples', 'twine', 'other'])
+export const TrimUse = z.enum([
+  'zip',
+  'slider',
+  'cord',
+  'ready-made-piping',
+  'thread',
+  'foam-glue',
+  'wadding',
+  'film',
+  'tape',
+  'snaps',
+  'buttons',
+  'closing-ties',
+  'eyelets',
+  'lacing-cord',
+  'rings',
+  'vents',
+  'non-slip',
+  'staples',
+  'twine',
+  'other',
+])
 export type TrimUse = z.infer<typeof TrimUse>
 
 /** Counted by the metre, the piece, the kilogram or the square metre. */

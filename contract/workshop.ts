@@ -4,7 +4,30 @@ import { Day } from './making.ts'
 import { Charges } from './terms.ts'
 
 /** Kinds of work with a rate of their own. */
-export const WorkKind = z.enum(['prepare', 'mark', 'cut-cloth', 'label', 'cut-foam', 'glue', 'wrap', 'piping', 'join', 'zip', 'hem', 'plate', 'corner', 'finish', 'turn', 'fill', 'close', 'button', 'tie', 'staple', 'check', 'fit'])
+export const WorkKind = z.enum([
+  'prepare',
+  'mark',
+  'cut-cloth',
+  'label',
+  'cut-foam',
+  'glue',
+  'wrap',
+  'piping',
+  'join',
+  'zip',
+  'hem',
+  'plate',
+  'corner',
+  'finish',
+  'turn',
+  'fill',
+  'close',
+  'button',
+  'tie',
+  'staple',
+  'check',
+  'fit',
+])
 export type WorkKind = z.infer<typeof WorkKind>
 
 /** Where work is done. */
@@ -20,13 +43,17 @@ export const Calendar = z.strictObject({
   startsAt: z.number().min(0).max(23).describe('the hour at which work begins'),
   hours: z.strictObject({ table: Week, machine: Week, bench: Week }),
   holidays: z.array(Day).max(1000),
-  leadDays: z.strictObject({ foam: z.int().min(0).max(365), cloth: z.int().min(0).max(365) }).describe('days from ordering to delivery'),
+  leadDays: z
+    .strictObject({ foam: z.int().min(0).max(365), cloth: z.int().min(0).max(365) })
+    .describe('days from ordering to delivery'),
   cureHours: z.number().min(0).max(240).describe('glue cures before the cover is closed'),
 })
 export type Calendar = z.infer<typeof Calendar>
 
 const MinutesEach = z.number().min(0, 'cannot be negative').max(600, 'is more than ten hours')
-export const Rates = z.record(WorkKind, MinutesEach).describe('minutes for a metre, a piece, a square metre or a cushion, by kind of work')
+export const Rates = z
+  .record(WorkKind, MinutesEach)
+  .describe('minutes for a metre, a piece, a square metre or a cushion, by kind of work')
 export type Rates = z.infer<typeof Rates>
 
 /** What the machine is set to for cloths of a mass and a thickness. */
@@ -45,10 +72,36 @@ export type MachineCard = z.infer<typeof MachineCard>
 
 /** Something learnt from fits or times, as it was accepted. */
 export const Learned = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('size'), makeUp: Words(40), clothId: Words(60), widthShare: z.number().min(-0.1).max(0.1), depthShare: z.number().min(-0.1).max(0.1), says: Words(300), on: Day }),
-  z.strictObject({ kind: z.literal('rate'), work: WorkKind, factor: z.number().min(0.1).max(10), says: Words(300), on: Day }),
-  z.strictObject({ kind: z.literal('waste'), clothId: Words(60), factor: z.number().min(0.5).max(3), says: Words(300), on: Day }),
-  z.strictObject({ kind: z.literal('fit-window'), firmness: Words(20), shiftShare: z.number().min(-0.1).max(0.1), says: Words(300), on: Day }),
+  z.strictObject({
+    kind: z.literal('size'),
+    makeUp: Words(40),
+    clothId: Words(60),
+    widthShare: z.number().min(-0.1).max(0.1),
+    depthShare: z.number().min(-0.1).max(0.1),
+    says: Words(300),
+    on: Day,
+  }),
+  z.strictObject({
+    kind: z.literal('rate'),
+    work: WorkKind,
+    factor: z.number().min(0.1).max(10),
+    says: Words(300),
+    on: Day,
+  }),
+  z.strictObject({
+    kind: z.literal('waste'),
+    clothId: Words(60),
+    factor: z.number().min(0.5).max(3),
+    says: Words(300),
+    on: Day,
+  }),
+  z.strictObject({
+    kind: z.literal('fit-window'),
+    firmness: Words(20),
+    shiftShare: z.number().min(-0.1).max(0.1),
+    says: Words(300),
+    on: Day,
+  }),
 ])
 export type Learned = z.infer<typeof Learned>
 

@@ -7,7 +7,10 @@ import { benchJob } from './testing/jobs.ts'
 
 const job = keepersBench()
 const plan = planJob(job)
-const solved = plan.kind === 'worked' ? solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 5, isStopped: () => false } }) : null
+const solved =
+  plan.kind === 'worked'
+    ? solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 5, isStopped: () => false } })
+    : null
 const lay = solved?.ok ? { ...solved.value.lay, seconds: 0 } : null
 
 /** Every figure of a document, wherever it stands. */
@@ -54,6 +57,9 @@ describe('the plan as a document', () => {
 
   it('says so when nothing can be worked out', () => {
     const bad = benchJob({ count: 40, gapMm: 200 })
-    expect(planDocument(bad, planJob(bad), [])).toMatchObject({ workable: false, warnings: [{ code: 'seat-fault', fault: { code: 'cushion-vanishes' } }] })
+    expect(planDocument(bad, planJob(bad), [])).toMatchObject({
+      workable: false,
+      warnings: [{ code: 'seat-fault', fault: { code: 'cushion-vanishes' } }],
+    })
   })
 })

@@ -12,8 +12,9 @@ import { warningWords, type Warning } from './warning/index.ts'
 import { sayWorking, type Figure } from './working/index.ts'
 
 /**
- * The whole plan as one JSON document (format `loft-seam/plan`): foam, panels, seams, strips, lay,
- * what to buy, warnings; `stops` are what the search for lays found. Lengths in mm; every figure stands with its sum in the job's unit.
+ * The whole plan as one JSON document (format `loft-seam/plan`): foam, panels, seams, strips, lay, what to buy,
+ * warnings; `stops` are what the search for lays found. Lengths in mm; every figure stands with its sum in the job's
+ * unit.
  */
 export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[], stops: readonly Warning[] = []) {
   const say = (f: Figure) => figureDocument(f, job)
@@ -21,7 +22,33 @@ export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]
   const head = { format: 'loft-seam/plan', version: 5, ticket: job.ticket, title: job.title, units: job.units } as const
   const cushions = plan.cushions && seatDocument(plan.cushions, say)
   if (plan.kind === 'unworkable') return { ...head, workable: false, cushions, warnings } as const
-  return { ...head, workable: true, cushions, foam: foamDocument(plan, say), allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])), designs: plan.designs.map((d, i) => ({ design: d.design.id, count: d.design.count, filling: fillingDocument(job, d), cover: coverDocument(job, d, plan.cloth.strips[i]!), liner: d.liner && { panels: d.liner.panels.map((p) => panelDocument(p, say)), seams: d.liner.seams } })), lays: plan.cloth.lays.map((own, i) => ({ cloth: own.cloth.name, problem: own.problem, lay: lays[i] ?? null, chalkList: lays[i] ? chalkList(own, lays[i]) : null })), cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })), buying: buyingDocument(job, plan, lays), workOrder: workOrder(job, plan).map(({ work, ...step }) => ({ ...step, work: work.map((w) => ({ kind: w.kind, amount: say(w.amount) })) })), warnings } as const
+  return {
+    ...head,
+    workable: true,
+    cushions,
+    foam: foamDocument(plan, say),
+    allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])),
+    designs: plan.designs.map((d, i) => ({
+      design: d.design.id,
+      count: d.design.count,
+      filling: fillingDocument(job, d),
+      cover: coverDocument(job, d, plan.cloth.strips[i]!),
+      liner: d.liner && { panels: d.liner.panels.map((p) => panelDocument(p, say)), seams: d.liner.seams },
+    })),
+    lays: plan.cloth.lays.map((own, i) => ({
+      cloth: own.cloth.name,
+      problem: own.problem,
+      lay: lays[i] ?? null,
+      chalkList: lays[i] ? chalkList(own, lays[i]) : null,
+    })),
+    cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })),
+    buying: buyingDocument(job, plan, lays),
+    workOrder: workOrder(job, plan).map(({ work, ...step }) => ({
+      ...step,
+      work: work.map((w) => ({ kind: w.kind, amount: say(w.amount) })),
+    })),
+    warnings,
+  } as const
 }
 
 type Say = (f: Figure) => ReturnType<typeof figureDocument>
@@ -33,19 +60,43 @@ function seatDocument(cushions: Cushions, say: Say) {
     edges: cushions.seat.bare.edges.map(edgeDocument),
     measured: cushions.measured.map(say),
     derived: cushions.derived.map(say),
-    designs: cushions.designs.map(({ id, count, solid }) => ({ design: id, count, outline: outlineDocument(solid.outline), edges: solid.edges.map(edgeDocument), ...sizesDocument(solid, say) })),
-    inOrder: cushions.inOrder.map((c, i) => ({ number: i + 1, design: cushions.designs[c.design]!.id, leftMm: c.leftMm, place: c.place })),
+    designs: cushions.designs.map(({ id, count, solid }) => ({
+      design: id,
+      count,
+      outline: outlineDocument(solid.outline),
+      edges: solid.edges.map(edgeDocument),
+      ...sizesDocument(solid, say),
+    })),
+    inOrder: cushions.inOrder.map((c, i) => ({
+      number: i + 1,
+      design: cushions.designs[c.design]!.id,
+      leftMm: c.leftMm,
+      place: c.place,
+    })),
   }
 }
 
-const edgeDocument = (e: SeatEdge) => ({ name: e.name, side: e.side, meets: e.meets, leanDegrees: (e.leanRad * 180) / Math.PI })
+const edgeDocument = (e: SeatEdge) => ({
+  name: e.name,
+  side: e.side,
+  meets: e.meets,
+  leanDegrees: (e.leanRad * 180) / Math.PI,
+})
 
 const xy = (p: Point) => [p.x, p.y] as const
 
-/** Corners as [x, y], and a third number where the edge that leaves is an arc: the tangent of a quarter of its sweep, left turning positive. */
-const outlineDocument = (outline: Outline) => outline.map((v) => (isStraight(v.bulge) ? [v.x, v.y] : [v.x, v.y, v.bulge]))
+/**
+ * Corners as [x, y], and a third number where the edge that leaves is an arc: the tangent of a quarter of its sweep,
+ * left turning positive.
+ */
+const outlineDocument = (outline: Outline) =>
+  outline.map((v) => (isStraight(v.bulge) ? [v.x, v.y] : [v.x, v.y, v.bulge]))
 
-const sizesDocument = (s: CushionSize, say: Say) => ({ width: say(s.width), depth: say(s.depth), thickness: say(s.thickness) })
+const sizesDocument = (s: CushionSize, say: Say) => ({
+  width: say(s.width),
+  depth: say(s.depth),
+  thickness: say(s.thickness),
+})
 
 /** Parts, sheets, joins and supplies; null where the cushions are filled with loose fibre. */
 function foamDocument({ cutting }: WorkedPlan, say: Say) {
@@ -54,9 +105,27 @@ function foamDocument({ cutting }: WorkedPlan, say: Say) {
   return {
     supply: cutting.cutting.supply,
     tool: cutting.cutting.tool,
-    parts: cutting.groups.flatMap(({ group }) => group.parts.map((p) => ({ id: p.id, grade: p.grade.name, thicknessMm: p.thicknessMm, count: p.count, where: p.where, outline: outlineDocument(p.outline) }))),
-    joins: cutting.blocks.flatMap((b) => b.slices.map((s, i) => ({ design: b.letter, slice: i + 1, acrossMm: s.joins.across, deepMm: s.joins.deep }))),
-    sheets: cutting.groups.map(({ group, buy, nest }) => ({ grade: group.grade.name, thicknessMm: group.thicknessMm, size: buy?.sheet ?? null, count: buy && say(buy.sheets), cost: buy && say(buy.cost), nest })),
+    parts: cutting.groups.flatMap(({ group }) =>
+      group.parts.map((p) => ({
+        id: p.id,
+        grade: p.grade.name,
+        thicknessMm: p.thicknessMm,
+        count: p.count,
+        where: p.where,
+        outline: outlineDocument(p.outline),
+      })),
+    ),
+    joins: cutting.blocks.flatMap((b) =>
+      b.slices.map((s, i) => ({ design: b.letter, slice: i + 1, acrossMm: s.joins.across, deepMm: s.joins.deep })),
+    ),
+    sheets: cutting.groups.map(({ group, buy, nest }) => ({
+      grade: group.grade.name,
+      thicknessMm: group.thicknessMm,
+      size: buy?.sheet ?? null,
+      count: buy && say(buy.sheets),
+      cost: buy && say(buy.cost),
+      nest,
+    })),
     cutToSize: cutting.order.map((l) => ({ ...l, grade: l.grade.name })),
     count: say(cutting.sheets),
     cost: say(cutting.cost),
@@ -69,10 +138,33 @@ function foamDocument({ cutting }: WorkedPlan, say: Say) {
 function fillingDocument(job: Job, { filling }: DesignPlan) {
   const say = (f: Figure) => figureDocument(f, job)
   const { block, cover } = filling.sizing
-  const common = { reason: filling.sizing.reason, coverFinishes: sizesDocument(cover, say), mass: say(filling.mass), height: say(filling.height.now), heightChange: filling.height.change && say(filling.height.change) }
-  if (filling.kind === 'loose-fibre') return { kind: filling.kind, ...common, liner: { ...sizesDocument(filling.liner, say), openMm: filling.liner.openMm } }
+  const common = {
+    reason: filling.sizing.reason,
+    coverFinishes: sizesDocument(cover, say),
+    mass: say(filling.mass),
+    height: say(filling.height.now),
+    heightChange: filling.height.change && say(filling.height.change),
+  }
+  if (filling.kind === 'loose-fibre')
+    return {
+      kind: filling.kind,
+      ...common,
+      liner: { ...sizesDocument(filling.liner, say), openMm: filling.liner.openMm },
+    }
   const { support, failures, doubts } = filling.verdict
-  const age = ({ sinks, worstStrain, bottoming, marginMm }: typeof support.fresh) => ({ worstStrain, bottoming, marginMm, sitters: sinks.map((s) => ({ end: s.sitter.end, massKg: s.sitter.massKg, meanPa: s.sitter.meanPa, peakPa: s.sitter.peakPa, strain: s.strain, leftMm: s.leftMm })) })
+  const age = ({ sinks, worstStrain, bottoming, marginMm }: typeof support.fresh) => ({
+    worstStrain,
+    bottoming,
+    marginMm,
+    sitters: sinks.map((s) => ({
+      end: s.sitter.end,
+      massKg: s.sitter.massKg,
+      meanPa: s.sitter.meanPa,
+      peakPa: s.sitter.peakPa,
+      strain: s.strain,
+      leftMm: s.leftMm,
+    })),
+  })
   return {
     kind: filling.kind,
     layers: filling.layers.map((l) => ({ grade: l.grade.name, thicknessMm: l.thicknessMm })),
@@ -80,9 +172,32 @@ function fillingDocument(job: Job, { filling }: DesignPlan) {
     firmness: filling.firmness,
     school: job.filling.kind === 'foam' ? job.filling.school.kind : null,
     ...common,
-    block: { ...sizesDocument(block, say), outline: outlineDocument(block.outline), top: outlineDocument(topOf(block)), note: shapeNote(block) },
-    fit: { across: say(filling.fit.across), frontToBack: say(filling.fit.frontToBack), verdict: filling.fit.verdict, directions: filling.directions.map((d) => ({ way: d.way, finished: say(d.finished), overFilling: { by: say(d.overFilling.by), share: say(d.overFilling.share) }, overSeat: { by: say(d.overSeat.by), share: say(d.overSeat.share) }, causes: d.causes })) },
-    support: { years: support.years, bottomsInYear: support.bottomsInYear, fresh: age(support.fresh), aged: age(support.aged), failures: failures.map(failureWords), doubts: doubts.map(doubtWords) },
+    block: {
+      ...sizesDocument(block, say),
+      outline: outlineDocument(block.outline),
+      top: outlineDocument(topOf(block)),
+      note: shapeNote(block),
+    },
+    fit: {
+      across: say(filling.fit.across),
+      frontToBack: say(filling.fit.frontToBack),
+      verdict: filling.fit.verdict,
+      directions: filling.directions.map((d) => ({
+        way: d.way,
+        finished: say(d.finished),
+        overFilling: { by: say(d.overFilling.by), share: say(d.overFilling.share) },
+        overSeat: { by: say(d.overSeat.by), share: say(d.overSeat.share) },
+        causes: d.causes,
+      })),
+    },
+    support: {
+      years: support.years,
+      bottomsInYear: support.bottomsInYear,
+      fresh: age(support.fresh),
+      aged: age(support.aged),
+      failures: failures.map(failureWords),
+      doubts: doubts.map(doubtWords),
+    },
   }
 }
 
@@ -92,15 +207,31 @@ function coverDocument(job: Job, { cover, checks }: DesignPlan, strips: readonly
     makeUp: job.makeUp.construction.kind,
     perimeter: say(cover.perimeter),
     figures: cover.figures.map(say),
-    closures: cover.closures.map((c) => ({ kind: c.choice.kind, seam: c.seam, lengthMm: say(c.lengthMm), lap: c.lap && say(c.lap), placesMm: c.places, fittings: c.fittings.map((f) => ({ ...f, amount: say(f.amount) })) })),
+    closures: cover.closures.map((c) => ({
+      kind: c.choice.kind,
+      seam: c.seam,
+      lengthMm: say(c.lengthMm),
+      lap: c.lap && say(c.lap),
+      placesMm: c.places,
+      fittings: c.fittings.map((f) => ({ ...f, amount: say(f.amount) })),
+    })),
     panels: cover.panels.map((p) => panelDocument(p, say)),
     seams: cover.seams,
     piping: cover.piping && {
       choice: cover.piping.choice,
       stripWidth: cover.piping.stripWidth && say(cover.piping.stripWidth),
-      runs: cover.piping.groups.map((g) => ({ count: g.count, closed: g.isClosed, along: g.panel.id, length: say(g.length) })),
+      runs: cover.piping.groups.map((g) => ({
+        count: g.count,
+        closed: g.isClosed,
+        along: g.panel.id,
+        length: say(g.length),
+      })),
       cordPerCushion: cover.piping.cord && say(cover.piping.cord),
-      strips: strips.map(({ split }) => ({ perRun: say(split.strips), each: say(split.each), joinsFromBackCentreMm: split.joinsMm })),
+      strips: strips.map(({ split }) => ({
+        perRun: say(split.strips),
+        each: say(split.each),
+        joinsFromBackCentreMm: split.joinsMm,
+      })),
     },
     fittings: cover.fittings.map((f) => ({ ...f, amount: say(f.amount) })),
     notes: cover.notes.map((n) => noteWords(n, job.units)),
@@ -119,16 +250,41 @@ const panelDocument = (p: Panel, say: Say) => ({
   marks: marksOnPiece(p),
   times: p.times,
   cloth: p.cloth,
-  size: { finishedWidth: say(p.figures.finishedWidth), finishedHeight: say(p.figures.finishedHeight), cutWidth: say(p.figures.cutWidth), cutHeight: say(p.figures.cutHeight) },
+  size: {
+    finishedWidth: say(p.figures.finishedWidth),
+    finishedHeight: say(p.figures.finishedHeight),
+    cutWidth: say(p.figures.cutWidth),
+    cutHeight: say(p.figures.cutHeight),
+  },
 })
 
 function buyingDocument(job: Job, plan: WorkedPlan, lays: readonly (Lay | null)[]) {
-  const list = buyingList(job, plan, plan.cloth.lays.map(({ problem }, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: lays[i]?.bound ?? lowerBound(instanceOf(problem)).length })))
+  const list = buyingList(
+    job,
+    plan,
+    plan.cloth.lays.map(({ problem }, i) => ({
+      laidMm: lays[i]?.length ?? null,
+      boundMm: lays[i]?.bound ?? lowerBound(instanceOf(problem)).length,
+    })),
+  )
   const say = (f: Figure) => figureDocument(f, job)
-  return { currency: job.currency, hasLay: list.hasLay, lines: list.lines.map((l) => ({ what: l.what, amount: say(l.amount), cost: l.cost && say(l.cost) })), total: say(list.total) }
+  return {
+    currency: job.currency,
+    hasLay: list.hasLay,
+    lines: list.lines.map((l) => ({ what: l.what, amount: say(l.amount), cost: l.cost && say(l.cost) })),
+    total: say(list.total),
+  }
 }
 
 /** Value, unit-bearing working, rule and who set it. */
 function figureDocument(f: Figure, job: Job) {
-  return { label: f.label, value: Math.round(f.value * 1e4) / 1e4, quantity: f.quantity, ...(f.line ? { line: f.line } : {}), working: sayWorking(f, job.units), rule: f.rule, setBy: f.setBy }
+  return {
+    label: f.label,
+    value: Math.round(f.value * 1e4) / 1e4,
+    quantity: f.quantity,
+    ...(f.line ? { line: f.line } : {}),
+    working: sayWorking(f, job.units),
+    rule: f.rule,
+    setBy: f.setBy,
+  }
 }

@@ -12,7 +12,12 @@ import { onlyDesign, worked } from './testing/jobs.ts'
 
 /* Figures of whole jobs, recomputed from what is drawn, exported or bought. */
 
-const single = (w: number, d: number, t: number, change: Partial<Job> = {}): Job => ({ ...keepersBench(), seat: { ...newSeat('singles', w, d, t, 1), clearanceMm: 0 }, cloth: { ...keepersBench().cloth, match: { kind: 'none' } }, ...change })
+const single = (w: number, d: number, t: number, change: Partial<Job> = {}): Job => ({
+  ...keepersBench(),
+  seat: { ...newSeat('singles', w, d, t, 1), clearanceMm: 0 },
+  cloth: { ...keepersBench().cloth, match: { kind: 'none' } },
+  ...change,
+})
 
 /** How far a ray from a point meets a polygon first. */
 function ray(polygon: Polygon, from: Point, way: Point): number {
@@ -28,21 +33,34 @@ function ray(polygon: Polygon, from: Point, way: Point): number {
 }
 
 describe('a rounded knife-edge plate with an allowance of its own along the front', () => {
-  it.each([6, 25, 40])('%d mm there, 12 along the arcs and all other edges, by rays from the exported sewing line', (own) => {
-    const job = single(610, 545, 110, { makeUp: usualMakeUp('knife-edge') })
-    const straight = worked(job).designs[0]!.cover.panels[0]!
-    const front = straight.edges.find((e, i) => e.side === 'front' && straight.finished[i]!.bulge === undefined)!.name
-    const plan = worked({ ...job, allowances: { ...job.allowances, edges: { [`top-plate/${front}`]: own } }, makeUp: { ...job.makeUp, closure: CLOSURES['sewn-shut'].usual } })
-    const [lay] = plan.cloth.lays
-    const solved = solveLay(lay.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
-    if (!solved.ok) throw new Error(solved.error.code)
-    const drawn = layDrawing('T', lay, { ...solved.value.lay, seconds: 0 }, 5).pieces.find((p) => p.name.startsWith('Top plate'))!
-    const cut = flatten(drawn.cut, 0.005)
-    const panel = plan.designs[0]!.cover.panels[0]!
-    panel.edges.forEach((edge, i) => {
-      for (const share of [0.05, 0.5, 0.95]) expect(ray(cut, onEdge(drawn.sew!, i, share), outwardOn(drawn.sew!, i, share)), `${edge.name} at ${share}`).toBeCloseTo(edge.name === front ? own : 12, 1)
-    })
-  })
+  it.each([6, 25, 40])(
+    '%d mm there, 12 along the arcs and all other edges, by rays from the exported sewing line',
+    (own) => {
+      const job = single(610, 545, 110, { makeUp: usualMakeUp('knife-edge') })
+      const straight = worked(job).designs[0]!.cover.panels[0]!
+      const front = straight.edges.find((e, i) => e.side === 'front' && straight.finished[i]!.bulge === undefined)!.name
+      const plan = worked({
+        ...job,
+        allowances: { ...job.allowances, edges: { [`top-plate/${front}`]: own } },
+        makeUp: { ...job.makeUp, closure: CLOSURES['sewn-shut'].usual },
+      })
+      const [lay] = plan.cloth.lays
+      const solved = solveLay(lay.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
+      if (!solved.ok) throw new Error(solved.error.code)
+      const drawn = layDrawing('T', lay, { ...solved.value.lay, seconds: 0 }, 5).pieces.find((p) =>
+        p.name.startsWith('Top plate'),
+      )!
+      const cut = flatten(drawn.cut, 0.005)
+      const panel = plan.designs[0]!.cover.panels[0]!
+      panel.edges.forEach((edge, i) => {
+        for (const share of [0.05, 0.5, 0.95])
+          expect(
+            ray(cut, onEdge(drawn.sew!, i, share), outwardOn(drawn.sew!, i, share)),
+            `${edge.name} at ${share}`,
+          ).toBeCloseTo(edge.name === front ? own : 12, 1)
+      })
+    },
+  )
 
   it('notches of a back with a zip stand on the cut edge, in the exported lay', () => {
     const plan = worked(demoJobs()[2]!)
@@ -52,12 +70,17 @@ describe('a rounded knife-edge plate with an allowance of its own along the fron
       for (const piece of layDrawing('T', lay, { ...solved.value.lay, seconds: 0 }, 5).pieces) {
         const cut = flatten(piece.cut, 0.005)
         for (const [edge] of piece.notches) {
-          const off = Math.min(...cut.map((a, i) => {
-            const b = cut[(i + 1) % cut.length]!
-            const [dx, dy] = [b.x - a.x, b.y - a.y]
-            const share = Math.max(0, Math.min(1, ((edge.x - a.x) * dx + (edge.y - a.y) * dy) / (dx * dx + dy * dy || 1)))
-            return Math.hypot(a.x + share * dx - edge.x, a.y + share * dy - edge.y)
-          }))
+          const off = Math.min(
+            ...cut.map((a, i) => {
+              const b = cut[(i + 1) % cut.length]!
+              const [dx, dy] = [b.x - a.x, b.y - a.y]
+              const share = Math.max(
+                0,
+                Math.min(1, ((edge.x - a.x) * dx + (edge.y - a.y) * dy) / (dx * dx + dy * dy || 1)),
+              )
+              return Math.hypot(a.x + share * dx - edge.x, a.y + share * dy - edge.y)
+            }),
+          )
           expect(off, piece.name).toBeLessThan(0.05)
         }
       }
@@ -72,7 +95,13 @@ describe('piping', () => {
         for (const seamMm of [6, 9.525, 10, 12.7, 15]) {
           const base = single(600, 480, 90, { units })
           const piping = base.makeUp.piping.kind === 'corded' ? { ...base.makeUp.piping, cordMm } : base.makeUp.piping
-          const width = onlyDesign(worked({ ...base, makeUp: { ...base.makeUp, piping }, allowances: { ...base.allowances, overrides: { seamMm } } })).cover.piping!.stripWidth!.value
+          const width = onlyDesign(
+            worked({
+              ...base,
+              makeUp: { ...base.makeUp, piping },
+              allowances: { ...base.allowances, overrides: { seamMm } },
+            }),
+          ).cover.piping!.stripWidth!.value
           const needed = Math.PI * cordMm + 2 * seamMm
           const step = units === 'inch-8' ? 25.4 / 8 : units === 'inch-16' ? 25.4 / 16 : 1
           expect(width).toBeGreaterThanOrEqual(needed - 1e-6)
@@ -87,15 +116,24 @@ describe('piping', () => {
       for (const d of [380, 470, 610]) {
         const plan = worked(single(w, d, 90))
         const places = plan.cloth.strips[0]!.flatMap(({ split }) => split.joinsMm)
-        // Counter-clockwise from the middle of the back: the left back corner, the left front one, the middle of the front, and on.
+        // Counter-clockwise from the middle of the back: the left back corner, the left front one, the middle of the
+        // front, and on.
         const kept = [w / 2, w / 2 + d, w + d, 1.5 * w + d, 1.5 * w + 2 * d].map((p) => p % (2 * (w + d)))
         const apart = (p: number, q: number) => Math.min(Math.abs(p - q), 2 * (w + d) - Math.abs(p - q))
         const nearest = Math.min(Infinity, ...places.flatMap((p) => kept.map((q) => apart(p, q))))
         const n = Math.max(...plan.cloth.strips[0]!.map(({ split }) => split.strips.value))
-        const canBe = Array.from({ length: 4000 }, (_, i) => (i / 4000) * ((2 * (w + d)) / n)).some((turn) => Array.from({ length: n }, (_, j) => turn + (j * 2 * (w + d)) / n).every((p) => kept.every((q) => apart(p, q) >= 61)))
+        const canBe = Array.from({ length: 4000 }, (_, i) => (i / 4000) * ((2 * (w + d)) / n)).some((turn) =>
+          Array.from({ length: n }, (_, j) => turn + (j * 2 * (w + d)) / n).every((p) =>
+            kept.every((q) => apart(p, q) >= 61),
+          ),
+        )
         loops++
         if (canBe) expect(nearest, `${w} x ${d}`).toBeGreaterThanOrEqual(60 - 0.01)
-        else if (nearest < 59) expect(plan.warnings.map((x) => x.code), `${w} x ${d}`).toContain('piping-join-near')
+        else if (nearest < 59)
+          expect(
+            plan.warnings.map((x) => x.code),
+            `${w} x ${d}`,
+          ).toContain('piping-join-near')
       }
     expect(loops).toBe(57)
   })
@@ -104,7 +142,10 @@ describe('piping', () => {
 describe('what is bought', () => {
   it('a base that an inset leaves nothing of is not bought by a negative area, but stops', () => {
     const base = single(420, 400, 80)
-    const job = { ...base, makeUp: { ...base.makeUp, trims: { ...base.makeUp.trims, grip: { kind: 'non-slip' as const, insetMm: 250 } } } }
+    const job = {
+      ...base,
+      makeUp: { ...base.makeUp, trims: { ...base.makeUp.trims, grip: { kind: 'non-slip' as const, insetMm: 250 } } },
+    }
     const plan = worked(job)
     expect(plan.warnings.find((w) => w.code === 'grip-vanishes')).toMatchObject({ level: 'stop' })
     const { lines } = buyingList(job, plan, [{ laidMm: 1000, boundMm: 0 }])
@@ -123,8 +164,21 @@ describe('what is bought', () => {
 
 it('a slit back on a ring, whose bottom the line would cut twice through one edge, is refused with what can be made', () => {
   const ring = { ...demoJobs()[0]!, makeUp: usualMakeUp('slit-back') }
-  const bent = shapedSeat({ kind: 'ring', at: 'inner', curve: { by: 'radius', radius: reading(700) }, depth: reading(350), extent: { by: 'angle', degrees: 120 } }, 90, { kind: 'singles', count: 1, mirrored: 0 })
-  expect(planJob({ ...ring, seat: bent }).warnings[0]).toMatchObject({ code: 'make-up-refused', refusal: { reason: { code: 'slit-outside' }, nearest: 'boxed' } })
+  const bent = shapedSeat(
+    {
+      kind: 'ring',
+      at: 'inner',
+      curve: { by: 'radius', radius: reading(700) },
+      depth: reading(350),
+      extent: { by: 'angle', degrees: 120 },
+    },
+    90,
+    { kind: 'singles', count: 1, mirrored: 0 },
+  )
+  expect(planJob({ ...ring, seat: bent }).warnings[0]).toMatchObject({
+    code: 'make-up-refused',
+    refusal: { reason: { code: 'slit-outside' }, nearest: 'boxed' },
+  })
 })
 
 describe('whether it can be filled', () => {
@@ -133,19 +187,31 @@ describe('whether it can be filled', () => {
   const sewn = (openingMm: number): Closure => ({ kind: 'sewn-shut', side: 'left', openingMm })
 
   it('a block goes through a whole open end, however firm', () => {
-    expect(opened(closedBy(single(900, 400, 100), { ...CLOSURES['zip-seam'].usual, kind: 'zip-seam', side: 'left' } as Closure))).toEqual([])
+    expect(
+      opened(
+        closedBy(single(900, 400, 100), { ...CLOSURES['zip-seam'].usual, kind: 'zip-seam', side: 'left' } as Closure),
+      ),
+    ).toEqual([])
     expect(opened(closedBy(single(900, 400, 100), sewn(250)))).toMatchObject([{ way: 'flat' }])
   })
 
   it('firmer foam folds when it is thin', () => {
-    expect(opened(closedBy(single(900, 400, 60), sewn(250)))).toMatchObject([{ way: 'folded', needed: expect.closeTo(0.55 * 408 + 60, 0) }])
+    expect(opened(closedBy(single(900, 400, 60), sewn(250)))).toMatchObject([
+      { way: 'folded', needed: expect.closeTo(0.55 * 408 + 60, 0) },
+    ])
     expect(opened(closedBy(single(900, 400, 60), sewn(290)))).toEqual([])
   })
 
   it('film that is chosen is counted on', () => {
     const filmed = (openingMm: number) => {
       const job = closedBy(single(900, 400, 100), sewn(openingMm))
-      return { ...job, filling: job.filling.kind === 'foam' ? { ...job.filling, cutting: { ...job.filling.cutting, film: true } } : job.filling }
+      return {
+        ...job,
+        filling:
+          job.filling.kind === 'foam'
+            ? { ...job.filling, cutting: { ...job.filling.cutting, film: true } }
+            : job.filling,
+      }
     }
     // 0.4 x (408 + 0.3 x 100) = 175: the block is cut 2 % larger.
     expect(opened(filmed(180))).toEqual([])
@@ -153,8 +219,14 @@ describe('whether it can be filled', () => {
   })
 
   it('a pillow of 450 in a filled liner does not go through a gap of 120', () => {
-    const pillow = setLooseFibre.apply(setCloth(DEMO_CLOTHS.find((c) => c.id === 'house-calico')!).apply(single(450, 450, 140)))
-    const gap = (openingMm: number) => opened({ ...pillow, makeUp: { ...usualMakeUp('knife-edge'), closure: { kind: 'sewn-shut', side: 'back', openingMm } } })
+    const pillow = setLooseFibre.apply(
+      setCloth(DEMO_CLOTHS.find((c) => c.id === 'house-calico')!).apply(single(450, 450, 140)),
+    )
+    const gap = (openingMm: number) =>
+      opened({
+        ...pillow,
+        makeUp: { ...usualMakeUp('knife-edge'), closure: { kind: 'sewn-shut', side: 'back', openingMm } },
+      })
     expect(gap(120)).toMatchObject([{ way: 'fibre', closure: 'sewn-shut' }])
     expect(gap(400)).toEqual([])
   })

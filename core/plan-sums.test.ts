@@ -44,14 +44,23 @@ function shownIn(value: unknown, units: Units, seen = new Set<unknown>()): Shown
   if (typeof value !== 'object' || value === null || seen.has(value)) return []
   seen.add(value)
   const own = value as { working?: unknown; quantity?: Figure['quantity']; sum?: unknown; label?: string }
-  const said = typeof own.working === 'string' ? own.working : own.sum && own.quantity && typeof own.label === 'string' ? sayWorking(value as Figure, units) : null
-  return [...(said ? [{ working: said, quantity: own.quantity!, label: own.label! }] : []), ...Object.values(value).flatMap((v) => shownIn(v, units, seen))]
+  const said =
+    typeof own.working === 'string'
+      ? own.working
+      : own.sum && own.quantity && typeof own.label === 'string'
+        ? sayWorking(value as Figure, units)
+        : null
+  return [
+    ...(said ? [{ working: said, quantity: own.quantity!, label: own.label! }] : []),
+    ...Object.values(value).flatMap((v) => shownIn(v, units, seen)),
+  ]
 }
 
 function falseSums(shown: readonly Shown[], units: Units): string[] {
   return shown.flatMap(({ working, quantity, label }) => {
     const sum = checkedSum(working)
-    const isTrue = !sum || !Number.isFinite(sum.right) || Math.abs(sum.left - sum.right) <= LAST[quantity](units) * 0.5001
+    const isTrue =
+      !sum || !Number.isFinite(sum.right) || Math.abs(sum.left - sum.right) <= LAST[quantity](units) * 0.5001
     return isTrue ? [] : [`${label}: ${working} (${sum.left})`]
   })
 }
@@ -61,10 +70,25 @@ function everySum(job: Job, units: Units): { shown: Shown[]; count: number } {
   const own = { ...job, units }
   const plan = planJob(own)
   if (plan.kind !== 'worked') return { shown: [], count: 0 }
-  const buying = buyingList(own, plan, plan.cloth.lays.map(({ problem }) => ({ laidMm: problem.pieces.length > 0 ? lowerBound(instanceOf(problem)).length * 1.07 : 0, boundMm: 0 })), DEMO_TRIMS)
+  const buying = buyingList(
+    own,
+    plan,
+    plan.cloth.lays.map(({ problem }) => ({
+      laidMm: problem.pieces.length > 0 ? lowerBound(instanceOf(problem)).length * 1.07 : 0,
+      boundMm: 0,
+    })),
+    DEMO_TRIMS,
+  )
   const steps = workOrder(own, plan)
   const rates = ratesOf(USUAL_WORKSHOP)
-  const shown = [...shownIn(planDocument(own, plan, []), units), ...shownIn(plan, units), ...shownIn([buying, totalMinutes(steps, rates), quoteFor(own, buying, steps, rates, USUAL_WORKSHOP.charges)], units)]
+  const shown = [
+    ...shownIn(planDocument(own, plan, []), units),
+    ...shownIn(plan, units),
+    ...shownIn(
+      [buying, totalMinutes(steps, rates), quoteFor(own, buying, steps, rates, USUAL_WORKSHOP.charges)],
+      units,
+    ),
+  ]
   return { shown, count: shown.filter((s) => s.working.includes(' = ')).length }
 }
 
@@ -82,11 +106,21 @@ describe.each(UNITS)('sums in %s come out on a calculator', (units) => {
 
 it('of random jobs', () => {
   fc.assert(
-    fc.property(anySeat, anyMakeUp, anyClothChoice, fc.constantFrom(...UNITS), fc.boolean(), (seat, makeUp, cloth, units, film) => {
-      const job = keepersBench()
-      const filling = job.filling.kind === 'foam' ? { ...job.filling, cutting: { ...job.filling.cutting, film } } : job.filling
-      expect(falseSums(everySum({ ...job, seat, makeUp, cloth, filling }, units).shown, units).slice(0, 5)).toEqual([])
-    }),
+    fc.property(
+      anySeat,
+      anyMakeUp,
+      anyClothChoice,
+      fc.constantFrom(...UNITS),
+      fc.boolean(),
+      (seat, makeUp, cloth, units, film) => {
+        const job = keepersBench()
+        const filling =
+          job.filling.kind === 'foam' ? { ...job.filling, cutting: { ...job.filling.cutting, film } } : job.filling
+        expect(falseSums(everySum({ ...job, seat, makeUp, cloth, filling }, units).shown, units).slice(0, 5)).toEqual(
+          [],
+        )
+      },
+    ),
     { numRuns: 60 },
   )
 }, 120_000)
@@ -105,5 +139,8 @@ describe('the calculator', () => {
     expect(sum.left).toBeCloseTo(left, 6)
     expect(sum.right).toBeCloseTo(right, 6)
   })
-  it('tells a false sum', () => expect(falseSums([{ working: '4.7 m ÷ 1000 × 34.00 = 159.80', quantity: 'money', label: 'Cloth' }], 'mm')).toHaveLength(1))
+  it('tells a false sum', () =>
+    expect(
+      falseSums([{ working: '4.7 m ÷ 1000 × 34.00 = 159.80', quantity: 'money', label: 'Cloth' }], 'mm'),
+    ).toHaveLength(1))
 })

@@ -28,7 +28,9 @@ describe("the keepers' bench, worked by hand", () => {
   })
 
   it('cuts a full block 2 % larger: 761.6 x 477.4 x 75', () => {
-    expect([block.width.value, block.depth.value, block.thickness.value].map((v) => Number(v.toFixed(1)))).toEqual([761.6, 477.4, 75])
+    expect([block.width.value, block.depth.value, block.thickness.value].map((v) => Number(v.toFixed(1)))).toEqual([
+      761.6, 477.4, 75,
+    ])
     expect(sayWorking(block.width, 'mm')).toBe('746.7 + 14.9 = 761.6 mm cut')
     expect(cover.width.value).toBeCloseTo(746.667, 3)
   })
@@ -71,7 +73,10 @@ describe("the keepers' bench, worked by hand", () => {
     const solved = solveLay(plan.cloth.lays[0].problem, steps(30))
     if (!solved.ok) throw new Error(solved.error.code)
     const repeat = 68
-    /** Phase of the cloth under a panel's left finished edge, reading the panel left to right; turned pieces are read through the mirror axis. */
+    /**
+     * Phase of the cloth under a panel's left finished edge, reading the panel left to right; turned pieces are read
+     * through the mirror axis.
+     */
     const leftPhase = (id: string) => {
       const place = solved.value.lay.placements.find((p) => p.id === id)!
       return place.turn === 0 ? place.x : -place.x
@@ -81,13 +86,15 @@ describe("the keepers' bench, worked by hand", () => {
       return Math.min(d, repeat - d)
     }
     // The pattern is its own mirror image about 11 mm (the middle of the ivory), so a turned piece reads as 22 - phase.
-    const read = (id: string) => (solved.value.lay.placements.find((p) => p.id === id)!.turn === 0 ? leftPhase(id) : 22 + leftPhase(id))
+    const read = (id: string) =>
+      solved.value.lay.placements.find((p) => p.id === id)!.turn === 0 ? leftPhase(id) : 22 + leftPhase(id)
     for (const k of [1, 2, 3]) {
       expect(apart(read(`${k}/top-plate`), read(`${k}/boxing-front`))).toBeLessThan(0.5)
       // The bottom plate is cut as a mirror image: its left edge lies at the right end of the cushion.
       expect(apart(22 - (read(`${k}/top-plate`) + 2240 / 3), read(`${k}/bottom-plate`))).toBeLessThan(0.5)
     }
-    for (const k of [1, 2]) expect(apart(read(`${k}/top-plate`) + 2240 / 3, read(`${k + 1}/top-plate`))).toBeLessThan(0.5)
+    for (const k of [1, 2])
+      expect(apart(read(`${k}/top-plate`) + 2240 / 3, read(`${k + 1}/top-plate`))).toBeLessThan(0.5)
     // The rust band's middle (22 + 6 + 10 + 7 = 45) lies on the middle of the row, 1120 from the left end.
     expect(apart(read('1/top-plate') + 1120, 45)).toBeLessThan(0.5)
   })
@@ -96,7 +103,9 @@ describe("the keepers' bench, worked by hand", () => {
 describe('a bench in inches, worked by hand', () => {
   it('88 x 18 1/2 x 3 in 3: each 29 3/8 wide', () => {
     const inch = 25.4
-    const { design, cover } = onlyDesign(worked({ ...benchJob({ width: 88 * inch, depth: 18.5 * inch, thickness: 3 * inch, gapMm: 0 }), units: 'inch-8' }))
+    const { design, cover } = onlyDesign(
+      worked({ ...benchJob({ width: 88 * inch, depth: 18.5 * inch, thickness: 3 * inch, gapMm: 0 }), units: 'inch-8' }),
+    )
     expect(sayWorking(design.solid.width, 'inch-8')).toBe('88 ÷ 3 = 29 3/8 in net')
     // 29.3333 + 2 x 12 mm (0.9449 in) = 30.278 in
     expect(cover.panels[0]!.figures.cutWidth.value / inch).toBeCloseTo(30.2782, 3)
@@ -112,7 +121,13 @@ describe('railroaded', () => {
     expect(piece('2/top-plate').turns).toEqual([270, 90])
     expect(piece('2/boxing-front').match).toBeNull()
     expect(piece('2/boxing-right').match?.across).toBeTypeOf('number')
-    expect(plan.warnings).toContainEqual({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'front', because: 'runs-along' })
+    expect(plan.warnings).toContainEqual({
+      station: 'lay',
+      level: 'note',
+      code: 'sides-cannot-match',
+      edges: 'front',
+      because: 'runs-along',
+    })
     const solved = solveLay(plan.cloth.lays[0].problem, steps(30))
     expect(solved.ok && acceptLay(plan.cloth.lays[0].problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
   })
@@ -124,13 +139,42 @@ describe('warnings', () => {
     ['readings 9 mm apart on 468', benchJob({ depth: { readings: [{ mm: 468 }, { mm: 477 }] } }), 'readings-spread'],
     ['thickness larger than the depth', benchJob({ thickness: 600 }), 'thickness-over-depth'],
     ['gaps larger than the bench', benchJob({ count: 30, gapMm: 200 }), 'seat-fault'],
-    ['an allowance over half of the gusset', { ...job, allowances: { ...job.allowances, overrides: { seamMm: 40 } } }, 'seam-over-half'],
+    [
+      'an allowance over half of the gusset',
+      { ...job, allowances: { ...job.allowances, overrides: { seamMm: 40 } } },
+      'seam-over-half',
+    ],
     ['one block of 2.2 m', benchJob({ count: 1 }), 'block-joined'],
     ['plates wider than the cloth', benchJob({ count: 1 }), 'piece-wider-than-cloth'],
     ['a thickness no stack makes', benchJob({ thickness: 83 }), 'no-sheet-thickness'],
-    ['stripes wider than the cloth', { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, pattern: { kind: 'stripes', runs: 'along', startMm: 0, bands: [{ name: 'a', colour: '#ffffff', widthMm: 800 }, { name: 'b', colour: '#000000', widthMm: 900 }] } } } }, 'repeat-over-width'],
+    [
+      'stripes wider than the cloth',
+      {
+        ...job,
+        cloth: {
+          ...job.cloth,
+          cloth: {
+            ...job.cloth.cloth,
+            pattern: {
+              kind: 'stripes',
+              runs: 'along',
+              startMm: 0,
+              bands: [
+                { name: 'a', colour: '#ffffff', widthMm: 800 },
+                { name: 'b', colour: '#000000', widthMm: 900 },
+              ],
+            },
+          },
+        },
+      },
+      'repeat-over-width',
+    ],
     ['a snug cover', foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } })), 'cover-shrinks-seat'],
-    ['matching a plain cloth', { ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')! } }, 'nothing-to-match'],
+    [
+      'matching a plain cloth',
+      { ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')! } },
+      'nothing-to-match',
+    ],
   ])('%s', (_name, doubtful, code) => expect(codes(doubtful)).toContain(code))
 
   it('says nothing but the notes and cautions of an ordinary job', () => {
@@ -145,14 +189,29 @@ describe('planJob is total', () => {
     const size = fc.double({ min: 0.1, max: 20_000, noNaN: true })
     fc.assert(
       fc.property(
-        fc.record({ w: size, d: size, t: size, n: fc.integer({ min: 1, max: 6 }), gap: fc.double({ min: -100, max: 1000, noNaN: true }), s: fc.double({ min: 0, max: 60, noNaN: true }), grade: fc.integer({ min: 0, max: DEMO_GRADES.length - 1 }), cloth: fc.integer({ min: 0, max: DEMO_CLOTHS.length - 1 }), railroaded: fc.boolean(), bias: fc.boolean() }),
+        fc.record({
+          w: size,
+          d: size,
+          t: size,
+          n: fc.integer({ min: 1, max: 6 }),
+          gap: fc.double({ min: -100, max: 1000, noNaN: true }),
+          s: fc.double({ min: 0, max: 60, noNaN: true }),
+          grade: fc.integer({ min: 0, max: DEMO_GRADES.length - 1 }),
+          cloth: fc.integer({ min: 0, max: DEMO_CLOTHS.length - 1 }),
+          railroaded: fc.boolean(),
+          bias: fc.boolean(),
+        }),
         (r) => {
           const job = keepersBench()
           const tried: Job = {
             ...benchJob({ width: r.w, depth: r.d, thickness: r.t, count: r.n, gapMm: r.gap }),
             filling: usualFoam(DEMO_GRADES[r.grade]!),
             makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: r.bias ? 'bias' : 'along' } },
-            cloth: { ...job.cloth, cloth: DEMO_CLOTHS[r.cloth]!, direction: r.railroaded ? 'railroaded' : 'up-the-roll' },
+            cloth: {
+              ...job.cloth,
+              cloth: DEMO_CLOTHS[r.cloth]!,
+              direction: r.railroaded ? 'railroaded' : 'up-the-roll',
+            },
             allowances: { ...job.allowances, overrides: { seamMm: r.s } },
           }
           expect(Job.safeParse(tried).success).toBe(true)

@@ -90,7 +90,10 @@ test('nesting: stock first, sheets after, the nest kept with the job; cut to siz
   await expect(page.getByRole('button', { name: 'Nest anew' })).toBeVisible()
   await page.getByRole('radiogroup', { name: 'How foam comes' }).getByText('cut to size').click()
   await expect(page.getByRole('row', { name: /Block A/ })).toContainText('612 x 510 x 75')
-  const [order] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Order list as a spreadsheet' }).click()])
+  const [order] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Order list as a spreadsheet' }).click(),
+  ])
   expect(readFileSync(await order.path(), 'utf8')).toContain('Block A,Gannet 30/140,30,5,612,510,75')
 })
 
@@ -147,11 +150,18 @@ test('the foam store: a grade in pounds, impossible data refused, a spreadsheet 
   await page.getByLabel('Force at 65 %').fill('')
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(page.getByRole('row', { name: /Gull soft/ })).toContainText('28.83')
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Catalogue as a spreadsheet' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Catalogue as a spreadsheet' }).click(),
+  ])
   const csv = readFileSync(await file.path(), 'utf8')
   expect(csv).toContain('Gull soft,conventional')
-  const changed = csv.replace('Gannet 24/110,conventional,24,', 'Gannet 24/110,conventional,25,') + '\nGull firm,conventional,900,,140,,,indoors,no,,,,50,200'
-  await page.locator('input[type=file]').setInputFiles({ name: 'grades.csv', mimeType: 'text/csv', buffer: Buffer.from(changed) })
+  const changed =
+    csv.replace('Gannet 24/110,conventional,24,', 'Gannet 24/110,conventional,25,') +
+    '\nGull firm,conventional,900,,140,,,indoors,no,,,,50,200'
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'grades.csv', mimeType: 'text/csv', buffer: Buffer.from(changed) })
   await expect(page.getByText('Gannet 24/110: changed')).toBeVisible()
   await expect(page.getByText('The density is more than any foam')).toBeVisible()
   await page.getByRole('button', { name: 'Take 1 over' }).click()
@@ -178,7 +188,9 @@ test('every page of the filling, and the store, keep the accessibility rules', a
   const check = async (name: string) => {
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
     expect(violations.map((v) => `${name}: ${v.id} ${v.nodes[0]!.html}`)).toEqual([])
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    ).toBeLessThanOrEqual(0)
   }
   for (const name of ['Carries', 'Foam', 'Sizing', 'Cutting', 'Old foam']) {
     await fillingPage(page, name)

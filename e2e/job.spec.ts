@@ -61,7 +61,7 @@ test('the same in inches, with fractions everywhere', async ({ page }) => {
   await station(page, 'Make-up')
   await makeUpPage(page, 'Allowances')
   await page.getByRole('textbox', { name: 'Seam allowance' }).fill('1/2')
-  await expect(page.getByText("this job (book 1/2 in)")).toBeVisible()
+  await expect(page.getByText('this job (book 1/2 in)')).toBeVisible()
   await station(page, 'Pieces')
   await expect(figure(page, 'Top plate, cut width')).toContainText('30 3/8')
   await station(page, 'Lay')
@@ -120,12 +120,20 @@ test('undo, redo, history and restore', async ({ page }) => {
   await expect(figure(page, 'Cushion width')).toContainText('1000')
   await saved(page)
   await page.getByRole('button', { name: 'History' }).click()
-  await page.getByRole('listitem').filter({ hasText: '4 cushions' }).last().getByRole('button', { name: 'Bring back' }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: '4 cushions' })
+    .last()
+    .getByRole('button', { name: 'Bring back' })
+    .click()
   await expect(figure(page, 'Cushion width')).toContainText('500')
   await saved(page)
 })
 
-test('a second tab cannot overwrite silently: the same thing changed twice is a question, other things come together', async ({ page, context }) => {
+test('a second tab cannot overwrite silently: the same thing changed twice is a question, other things come together', async ({
+  page,
+  context,
+}) => {
   await start(page, 'bench 2000 x 500 x 80 in 2')
   await saved(page)
   const other = await context.newPage()
@@ -156,7 +164,9 @@ test('a second tab cannot overwrite silently: the same thing changed twice is a 
 test('what the server did not take is kept in the browser and saved later', async ({ page, context }) => {
   await start(page, 'bench 2000 x 500 x 80 in 2')
   await saved(page)
-  await context.route('**/api/jobs/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.fallback()))
+  await context.route('**/api/jobs/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.fallback(),
+  )
   await typeLine(page, 'in 5')
   await expect(page.locator('.save')).toContainText('not saved: The server cannot be reached')
   await context.unroute('**/api/jobs/*')
@@ -168,15 +178,29 @@ test('what the server did not take is kept in the browser and saved later', asyn
 test('a job file goes out and comes in again; a broken one changes nothing', async ({ page, request }) => {
   const jobsKept = async () => ((await (await request.get('/api/jobs')).json()) as unknown[]).length
   await page.goto('/')
-  await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Job file' }).click()])
+  await page
+    .getByRole('link', { name: /Keepers' bench/ })
+    .first()
+    .click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Job file' }).click(),
+  ])
   const file = await download.path()
   await page.getByRole('link', { name: 'Shelf' }).click()
   await expect(page.locator('.ticket').first()).toBeVisible()
   const before = await jobsKept()
-  await page.setInputFiles('input[type=file]', { name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') })
+  await page.setInputFiles('input[type=file]', {
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":'),
+  })
   await expect(page.getByRole('alert')).toContainText('broken.json is not a job file')
-  await page.setInputFiles('input[type=file]', { name: 'newer.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"loft-seam/job","version":9}') })
+  await page.setInputFiles('input[type=file]', {
+    name: 'newer.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"loft-seam/job","version":9}'),
+  })
   await expect(page.getByRole('alert')).toContainText('newer release')
   expect(await jobsKept()).toBe(before)
   await page.setInputFiles('input[type=file]', file)
@@ -198,7 +222,10 @@ test('SQL and HTML typed as a name stay text', async ({ page, request }) => {
 
 test('cloth and stripes: a narrow cloth is refused in words, a mark moves the stripe', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
+  await page
+    .getByRole('link', { name: /Keepers' bench/ })
+    .first()
+    .click()
   await station(page, 'Lay')
   await expect(page.getByRole('heading', { name: /waste/ })).toBeVisible()
   const width = page.getByRole('textbox', { name: 'Cloth width' })
@@ -226,13 +253,18 @@ test('keys: stations, typing line, help', async ({ page }) => {
 test('no station breaks the accessibility rules, and none is blank at 1024 px', async ({ page }) => {
   await page.setViewportSize({ width: 1024, height: 768 })
   await page.goto('/')
-  await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
+  await page
+    .getByRole('link', { name: /Keepers' bench/ })
+    .first()
+    .click()
   for (const name of ['Measure', 'Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill']) {
     await station(page, name)
     await expect(page.locator('main .sheet').first()).toBeVisible()
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
     expect(violations.map((v) => `${name}: ${v.id} ${v.nodes[0]!.html}`)).toEqual([])
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    ).toBeLessThanOrEqual(0)
   }
 })
 
@@ -257,7 +289,9 @@ test('a wrap too long for a one-way cloth is joined on its sides, and says so', 
   await typeLine(page, 'cloth moss')
   await station(page, 'Make-up')
   await page.getByText('One wrap').click()
-  await expect(page.getByText('The boxing is longer than the cloth gives: it is joined, both joins alike from its middle.')).toBeVisible()
+  await expect(
+    page.getByText('The boxing is longer than the cloth gives: it is joined, both joins alike from its middle.'),
+  ).toBeVisible()
   await station(page, 'Pieces')
   await expect(page.getByRole('row', { name: /^Left boxing/ })).toBeVisible()
   await station(page, 'Lay')
@@ -273,10 +307,16 @@ test('sizing schools, allowances and the book: what applies and who set it', asy
   await start(page, 'seat 600 x 500 x 80 times 2')
   await station(page, 'Filling')
   await fillingPage(page, 'Sizing')
-  await page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: 'Sizing school' }) }).click()
+  await page
+    .locator('.el-select')
+    .filter({ has: page.getByRole('combobox', { name: 'Sizing school' }) })
+    .click()
   await page.getByRole('option', { name: 'Snug cover' }).click()
   await expect(page.getByText('the cushion no longer fills it')).toBeVisible()
-  await page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: 'Sizing school' }) }).click()
+  await page
+    .locator('.el-select')
+    .filter({ has: page.getByRole('combobox', { name: 'Sizing school' }) })
+    .click()
   await page.getByRole('option', { name: 'Wrap, then measure' }).click()
   await expect(page.getByText('calculated, not measured')).toBeVisible()
   await page.getByRole('button', { name: 'Enter the measured size' }).click()
@@ -351,7 +391,10 @@ test('a long search shows its progress and can be stopped', async ({ page }) => 
 
 test('the lists print without buttons and boards', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
+  await page
+    .getByRole('link', { name: /Keepers' bench/ })
+    .first()
+    .click()
   await station(page, 'Cut & buy')
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('button', { name: 'Print lists and labels' })).toBeHidden()
@@ -378,7 +421,12 @@ test('a line that may be a slip of unit is asked about, and the reading that is 
   await page.goto('/')
   await typeLine(page, 'bench 72 x 18 x 3 in 2')
   const question = page.getByRole('group', { name: /No cushion is only 72 mm wide/ })
-  await expect(question.getByRole('button')).toHaveText(['Bench 72 mm x 18 mm x 3 mm net, in 2', 'Bench 72 cm x 18 cm x 3 cm net, in 2', 'Bench 72 in x 18 in x 3 in net, in 2', 'Neither'])
+  await expect(question.getByRole('button')).toHaveText([
+    'Bench 72 mm x 18 mm x 3 mm net, in 2',
+    'Bench 72 cm x 18 cm x 3 cm net, in 2',
+    'Bench 72 in x 18 in x 3 in net, in 2',
+    'Neither',
+  ])
   await question.getByRole('button', { name: 'Bench 72 in x 18 in x 3 in net, in 2' }).click()
   await expect(page).toHaveURL(/\/jobs\/.+\/measure/)
   await expect(page.getByText('72 in').first()).toBeVisible()

@@ -3,7 +3,8 @@ import DxfParser from 'dxf-parser'
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import { pick, saved, start, station, typeLine } from './steps.ts'
 
-const layPage = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'Page of the lay' }).getByText(name, { exact: true }).click()
+const layPage = (page: Page, name: string) =>
+  page.getByRole('radiogroup', { name: 'Page of the lay' }).getByText(name, { exact: true }).click()
 const lengthShown = (page: Page) => page.getByRole('heading', { name: /mm, .* waste/ })
 const bench = async (page: Page) => {
   await start(page, 'bench 1400 x 420 x 60 in 2')
@@ -20,7 +21,9 @@ async function drag(page: Page, what: Locator, dx: number, dy: number): Promise<
   await page.mouse.up()
 }
 
-test('a lay by hand: dragged over its neighbour it says so, undone, locked, the rest laid round it', async ({ page }) => {
+test('a lay by hand: dragged over its neighbour it says so, undone, locked, the rest laid round it', async ({
+  page,
+}) => {
   await bench(page)
   await drag(page, piece(page, 'Top plate, cushion 1'), 70, 0)
   await expect(page.getByText(/^Top plate, cushion 1 lies over|lies over Top plate, cushion 1/).first()).toBeVisible()
@@ -89,7 +92,9 @@ test('piping that drives a lay apart is offered in shorter strips, and less clot
   await expect.poll(laidMm, { timeout: 20_000 }).toBeLessThan(before - 100)
 })
 
-test('a check is entered in the cloth store, marked with a flaw, and a job is laid on it both ways in phase', async ({ page }) => {
+test('a check is entered in the cloth store, marked with a flaw, and a job is laid on it both ways in phase', async ({
+  page,
+}) => {
   await page.goto('/cloth')
   await page.getByRole('button', { name: 'New cloth' }).click()
   await expect(page.getByText('The name')).toBeVisible()
@@ -129,17 +134,34 @@ test('will it fit the remnant? no, and what is missing; a smaller seat does', as
   await page.getByRole('button', { name: 'Cut this job from it' }).click()
   await expect(page.locator('.remnant').first()).toBeVisible()
   await typeLine(page, 'seat 900 x 800 x 90')
-  await expect(page.getByRole('alert').filter({ hasText: /room|longer|wider|place/ }).first()).toBeVisible({ timeout: 15_000 })
+  await expect(
+    page
+      .getByRole('alert')
+      .filter({ hasText: /room|longer|wider|place/ })
+      .first(),
+  ).toBeVisible({ timeout: 15_000 })
 })
 
 test('the lay as a drawing for the table: saved, sent, jammed, resumed', async ({ page }) => {
   await bench(page)
   await layPage(page, 'Mark out')
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Lay, DXF in mm' }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Lay, DXF in mm' }).click(),
+  ])
   const drawing = new DxfParser().parseSync(readFileSync(await file.path(), 'utf8'))!
   expect(drawing.entities.filter((e) => e.layer === 'CUT').length).toBe(await page.locator('.roll g.piece').count())
-  for (const [button, ending] of [['Lay, PDF on a page', 'lay.pdf'], ['Lay, PDF roll wide', 'lay roll.pdf'], ['Lay, SVG true size', 'lay.svg'], ['Cut list, spreadsheet', 'cut list.csv'], ['This piece, PDF over pages', '.pdf']] as const) {
-    const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: button }).click()])
+  for (const [button, ending] of [
+    ['Lay, PDF on a page', 'lay.pdf'],
+    ['Lay, PDF roll wide', 'lay roll.pdf'],
+    ['Lay, SVG true size', 'lay.svg'],
+    ['Cut list, spreadsheet', 'cut list.csv'],
+    ['This piece, PDF over pages', '.pdf'],
+  ] as const) {
+    const [saved] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button }).click(),
+    ])
     expect(saved.suggestedFilename()).toContain(ending)
   }
   await page.getByLabel('let it jam on the way').check()

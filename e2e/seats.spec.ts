@@ -4,7 +4,8 @@ import { expect, test, type Page } from '@playwright/test'
 import { clickEdge, figure, start, station, typeLine } from './steps.ts'
 
 const shape = (page: Page, name: string) => page.getByRole('radio', { name }).click()
-const derived = (page: Page, label: string) => page.locator('.derived').getByRole('button', { name: new RegExp(`^${label}: `) })
+const derived = (page: Page, label: string) =>
+  page.locator('.derived').getByRole('button', { name: new RegExp(`^${label}: `) })
 /** Presses the middle of something drawn and drags it by pixels. */
 async function drag(page: Page, what: string, dx: number, dy: number): Promise<void> {
   const box = (await page.locator(what).boundingBox())!
@@ -128,12 +129,46 @@ test('the simulated tape sends readings to the field that has the focus', async 
 test('an outline from a DXF drawing, and a paper template of it', async ({ page }) => {
   await start(page, 'seat 600 x 500 x 80')
   await shape(page, 'Points or drawing')
-  const entities = [[0, 0, 24, 0], [24, 0, 24, 16], [24, 16, 0, 20], [0, 20, 0, 0]].map(([a, b, c, d]) => ['0', 'LINE', '8', '0', '10', a, '20', b, '11', c, '21', d].join('\n'))
-  const dxf = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '1', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...entities, '0', 'ENDSEC', '0', 'EOF', ''].join('\n')
-  await page.locator('input[accept=".dxf,.svg"]').setInputFiles({ name: 'lid.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(dxf) })
+  const entities = [
+    [0, 0, 24, 0],
+    [24, 0, 24, 16],
+    [24, 16, 0, 20],
+    [0, 20, 0, 0],
+  ].map(([a, b, c, d]) => ['0', 'LINE', '8', '0', '10', a, '20', b, '11', c, '21', d].join('\n'))
+  const dxf = [
+    '0',
+    'SECTION',
+    '2',
+    'HEADER',
+    '9',
+    '$INSUNITS',
+    '70',
+    '1',
+    '0',
+    'ENDSEC',
+    '0',
+    'SECTION',
+    '2',
+    'ENTITIES',
+    ...entities,
+    '0',
+    'ENDSEC',
+    '0',
+    'EOF',
+    '',
+  ].join('\n')
+  await page
+    .locator('input[accept=".dxf,.svg"]')
+    .setInputFiles({ name: 'lid.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(dxf) })
   await expect(page.getByText('drawn in inches')).toBeVisible()
   await expect(figure(page, 'Cushion width')).toContainText('609.6')
-  await page.locator('input[accept=".dxf,.svg"]').setInputFiles({ name: 'open.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg width="100mm" viewBox="0 0 100 100"><path d="M0 0h50v50"/></svg>') })
+  await page
+    .locator('input[accept=".dxf,.svg"]')
+    .setInputFiles({
+      name: 'open.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from('<svg width="100mm" viewBox="0 0 100 100"><path d="M0 0h50v50"/></svg>'),
+    })
   await expect(page.getByRole('alert')).toContainText('None of its 1 line closes')
   await expect(figure(page, 'Cushion width')).toContainText('609.6')
   await page.getByRole('button', { name: 'Paper template' }).click()
@@ -141,12 +176,24 @@ test('an outline from a DXF drawing, and a paper template of it', async ({ page 
   await page.getByRole('button', { name: 'Make the PDF' }).click()
   const file = await download
   expect(file.suggestedFilename()).toMatch(/template-seat\.pdf$/)
-  expect(readFileSync(await file.path()).subarray(0, 5).toString()).toBe('%PDF-')
+  expect(
+    readFileSync(await file.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-')
 })
 
 test('every shape can be measured without breaking the accessibility rules', async ({ page }) => {
   await start(page, 'seat 600 x 500 x 80')
-  for (const name of ['Taper', 'T or L seat', 'Round a corner', 'Round wall', 'Berth half', 'By tapes', 'Points or drawing']) {
+  for (const name of [
+    'Taper',
+    'T or L seat',
+    'Round a corner',
+    'Round wall',
+    'Berth half',
+    'By tapes',
+    'Points or drawing',
+  ]) {
     await shape(page, name)
     await expect(page.locator('.finishes').first()).toBeVisible()
     const found = await new AxeBuilder({ page }).include('main').analyze()
@@ -155,9 +202,18 @@ test('every shape can be measured without breaking the accessibility rules', asy
 })
 
 test('the demo tickets with measured seats open without a stop', async ({ page }) => {
-  for (const title of ['Watch room window seat', 'Reading chairs, seats', 'Bunks', 'Kittiwake cockpit, locker lids', 'Kittiwake forward berth']) {
+  for (const title of [
+    'Watch room window seat',
+    'Reading chairs, seats',
+    'Bunks',
+    'Kittiwake cockpit, locker lids',
+    'Kittiwake forward berth',
+  ]) {
     await page.goto('/')
-    await page.getByRole('link', { name: new RegExp(title) }).first().click()
+    await page
+      .getByRole('link', { name: new RegExp(title) })
+      .first()
+      .click()
     await expect(page.locator('.finishes').first()).toBeVisible()
     await expect(page.getByRole('link', { name: /Pieces/ })).toContainText('5 checks right')
   }

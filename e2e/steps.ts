@@ -1,6 +1,10 @@
 import { expect, type Page } from '@playwright/test'
 
-export const station = (page: Page, name: string) => page.locator('.spine .stop').filter({ has: page.getByText(name, { exact: true }) }).click()
+export const station = (page: Page, name: string) =>
+  page
+    .locator('.spine .stop')
+    .filter({ has: page.getByText(name, { exact: true }) })
+    .click()
 export const typeLine = async (page: Page, line: string) => {
   await page.getByLabel('Type what you want').fill(line)
   await page.keyboard.press('Enter')
@@ -13,22 +17,31 @@ export const start = async (page: Page, line: string) => {
 }
 export const saved = (page: Page) => expect(page.locator('.save')).toContainText('saved, revision')
 /** Reads a figure by its label and the text it shows. */
-export const figure = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`^${label}: `) }).first()
+export const figure = (page: Page, label: string) =>
+  page.getByRole('button', { name: new RegExp(`^${label}: `) }).first()
 
 /** Clicks an edge of the seat's drawing, off its middle, where handles are. */
 export async function clickEdge(page: Page, name: string): Promise<void> {
   const box = (await page.locator(`[data-edge="${name}"]`).boundingBox())!
-  await page.mouse.click(box.x + box.width * (box.width > box.height ? 0.2 : 0.5), box.y + box.height * (box.height >= box.width ? 0.2 : 0.5))
+  await page.mouse.click(
+    box.x + box.width * (box.width > box.height ? 0.2 : 0.5),
+    box.y + box.height * (box.height >= box.width ? 0.2 : 0.5),
+  )
 }
 
 /** Opens a page of the filling station. */
-export const fillingPage = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'Page of the filling' }).getByText(name, { exact: true }).click()
+export const fillingPage = (page: Page, name: string) =>
+  page.getByRole('radiogroup', { name: 'Page of the filling' }).getByText(name, { exact: true }).click()
 
 /** Opens a page of the make-up station. */
-export const makeUpPage = (page: Page, name: string) => page.getByRole('radiogroup', { name: 'Page of the make-up' }).getByText(name, { exact: true }).click()
+export const makeUpPage = (page: Page, name: string) =>
+  page.getByRole('radiogroup', { name: 'Page of the make-up' }).getByText(name, { exact: true }).click()
 
 /** Picks from a select by its label. */
 export async function pick(page: Page, label: string, option: string): Promise<void> {
-  await page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: label, exact: true }) }).click()
+  await page
+    .locator('.el-select')
+    .filter({ has: page.getByRole('combobox', { name: label, exact: true }) })
+    .click()
   await page.getByRole('option', { name: option }).last().click()
 }

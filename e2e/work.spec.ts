@@ -12,7 +12,11 @@ async function bench(page: Page, line = 'bench 1200 x 400 x 75 in 2'): Promise<s
   await saved(page)
   return page.url().replace(/\/measure$/, '')
 }
-const step = (page: Page, title: string) => page.getByRole('listitem').getByRole('button', { name: new RegExp(title) }).first()
+const step = (page: Page, title: string) =>
+  page
+    .getByRole('listitem')
+    .getByRole('button', { name: new RegExp(title) })
+    .first()
 const card = (page: Page) => page.getByRole('article')
 
 test('a work order is worked: a stop holds, a timer survives a reload, a tick tells who', async ({ page }) => {
@@ -69,7 +73,9 @@ test('two windows on one job: both ticks stay, and each sees the other', async (
   await expect(other.getByRole('textbox', { name: 'Seam allowance' })).toHaveValue('15')
 })
 
-test('a fit is logged: sizes, verdict, lesson and a photo; a text file is refused; the lesson comes back', async ({ page }) => {
+test('a fit is logged: sizes, verdict, lesson and a photo; a text file is refused; the lesson comes back', async ({
+  page,
+}) => {
   await bench(page)
   await station(page, 'Fit')
   await page.getByRole('button', { name: /^Cushion 2/ }).click()
@@ -82,7 +88,9 @@ test('a fit is logged: sizes, verdict, lesson and a photo; a text file is refuse
   await page.getByPlaceholder(/Comes back on the next job/).fill('ran 6 mm short: this cloth frays')
   await page.getByRole('button', { name: 'turn the cushions' }).click()
   await page.getByRole('radiogroup', { name: 'Page of the fit' }).getByText('Photos').click()
-  await page.locator('input[type=file]').setInputFiles({ name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('only words') })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('only words') })
   await expect(page.getByRole('alert')).toContainText('notes.jpg is no picture')
   const picture = await page.locator('.spine').screenshot()
   await page.locator('input[type=file]').setInputFiles({ name: 'row.png', mimeType: 'image/png', buffer: picture })
@@ -165,13 +173,17 @@ test('the days: a job is moved and planned again, a holiday is kept, a bad hour 
   await expect(page.getByRole('button', { name: /2099-12-25/ })).toHaveCount(0)
 })
 
-test('trims: what a job takes falls off the shelf, what is low is asked of the supplier, silence is no end', async ({ page }) => {
+test('trims: what a job takes falls off the shelf, what is low is asked of the supplier, silence is no end', async ({
+  page,
+}) => {
   await bench(page)
   await station(page, 'Cut & buy')
   await page.getByRole('button', { name: 'It is cut: take it off the shelves' }).click()
   await expect(page.getByText(/Taken from the shelves on/)).toContainText('Sliders, size 5: 2')
   await page.goto('/trims')
-  await expect(page.getByRole('region', { name: 'Stock book' }).or(page.locator('[aria-label="Stock book"]')).first()).toContainText('Sliders, size 5: 2 piece')
+  await expect(
+    page.getByRole('region', { name: 'Stock book' }).or(page.locator('[aria-label="Stock book"]')).first(),
+  ).toContainText('Sliders, size 5: 2 piece')
   await page.getByRole('button', { name: 'Thin film' }).click()
   await page.getByLabel('In hand').fill('-3')
   await expect(page.getByRole('alert')).toContainText('In hand: cannot be negative')
@@ -180,7 +192,10 @@ test('trims: what a job takes falls off the shelf, what is low is asked of the s
   await expect(page.getByRole('row', { name: /Thin film/ })).toHaveClass('low')
   await page.getByRole('button', { name: 'Ask the supplier' }).click()
   await expect(page.getByRole('button', { name: 'Thin film has come' })).toBeVisible()
-  await page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: 'How the simulated supplier is' }) }).click()
+  await page
+    .locator('.el-select')
+    .filter({ has: page.getByRole('combobox', { name: 'How the simulated supplier is' }) })
+    .click()
   await page.getByRole('option', { name: 'failing' }).click()
   await page.getByRole('button', { name: 'Ask the supplier' }).click()
   await expect(page.getByRole('alert')).toContainText('the prices of the shelf stand')
@@ -201,7 +216,9 @@ test('records: a backup is looked into and put back, half an archive changes not
   await page.getByRole('link', { name: 'Save the archive' }).click()
   const { readFileSync } = await import('node:fs')
   const zip = readFileSync((await (await download).path())!)
-  await page.getByLabel('Archive file').setInputFiles({ name: 'half.zip', mimeType: 'application/zip', buffer: zip.subarray(0, zip.length >> 1) })
+  await page
+    .getByLabel('Archive file')
+    .setInputFiles({ name: 'half.zip', mimeType: 'application/zip', buffer: zip.subarray(0, zip.length >> 1) })
   await expect(page.getByRole('alert')).toContainText('Nothing was changed')
   await page.getByLabel('Archive file').setInputFiles({ name: 'whole.zip', mimeType: 'application/zip', buffer: zip })
   await expect(page.getByText(/Of these 0 jobs are not here yet/)).toBeVisible()
@@ -209,17 +226,38 @@ test('records: a backup is looked into and put back, half an archive changes not
   await expect(page.getByText('It is all in.')).toBeVisible()
 })
 
-test('what the shop learns: proposed with its evidence, accepted, offered on a job, taken back', async ({ page, request }) => {
-  const { job } = (await (await request.get(`/api/jobs/${(await bench(page)).split('/').at(-1)}`)).json()) as { job: Record<string, unknown> & { fitting: object; makeUp: object } }
+test('what the shop learns: proposed with its evidence, accepted, offered on a job, taken back', async ({
+  page,
+  request,
+}) => {
+  const { job } = (await (await request.get(`/api/jobs/${(await bench(page)).split('/').at(-1)}`)).json()) as {
+    job: Record<string, unknown> & { fitting: object; makeUp: object }
+  }
   const off = [1.0071, 1.0068, 1.0073, 1.0069, 1.007, 1.0072, 1.0067]
   for (const [i, by] of off.entries()) {
-    const fits = { '1': { day: '2026-03-02', widthMm: 600 * by, depthMm: 400, thicknessMm: null, verdict: 'unknown', wrinkles: '', stripesOffMm: null } }
-    const made = await request.post('/api/jobs', { data: { job: { ...job, ticket: `L-${i}`, fitting: { ...job.fitting, fits } }, reason: 'history' } })
+    const fits = {
+      '1': {
+        day: '2026-03-02',
+        widthMm: 600 * by,
+        depthMm: 400,
+        thicknessMm: null,
+        verdict: 'unknown',
+        wrinkles: '',
+        stripesOffMm: null,
+      },
+    }
+    const made = await request.post('/api/jobs', {
+      data: { job: { ...job, ticket: `L-${i}`, fitting: { ...job.fitting, fits } }, reason: 'history' },
+    })
     expect(made.status()).toBe(201)
   }
   await page.goto('/learnt')
   const proposals = page.locator('[aria-label="Proposals"]')
-  await expect(proposals.getByRole('heading', { name: /Boxed covers in Lamp-room ticking .* finish (6.9|7) mm too large to the metre in width/ })).toBeVisible()
+  await expect(
+    proposals.getByRole('heading', {
+      name: /Boxed covers in Lamp-room ticking .* finish (6.9|7) mm too large to the metre in width/,
+    }),
+  ).toBeVisible()
   await proposals.getByRole('button', { name: 'Accept' }).first().click()
   await expect(page.locator('[aria-label="Accepted"]')).toContainText('too large to the metre')
   await bench(page)
@@ -236,10 +274,23 @@ test('what the shop learns: proposed with its evidence, accepted, offered on a j
 
 test('a shop on the network asks for its passphrase, and a viewer changes nothing', async ({ browser }) => {
   const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-net-'))
-  const child = spawn(process.execPath, ['dist/server/main.js'], { env: { ...process.env, HOST: '0.0.0.0', PORT: '4327', DEMO: '1', LOG_LEVEL: 'silent', DATABASE_FILE: path.join(folder, 'shop.db'), MAKER_PASSPHRASE: 'salt wind and thread', VIEWER_PASSPHRASE: 'only here to look' } })
+  const child = spawn(process.execPath, ['dist/server/main.js'], {
+    env: {
+      ...process.env,
+      HOST: '0.0.0.0',
+      PORT: '4327',
+      DEMO: '1',
+      LOG_LEVEL: 'silent',
+      DATABASE_FILE: path.join(folder, 'shop.db'),
+      MAKER_PASSPHRASE: 'salt wind and thread',
+      VIEWER_PASSPHRASE: 'only here to look',
+    },
+  })
   try {
     const page = await browser.newPage({ baseURL: 'http://127.0.0.1:4327' })
-    await expect.poll(async () => (await page.request.get('/api/health').catch(() => null))?.status() ?? 0, { timeout: 15_000 }).toBe(200)
+    await expect
+      .poll(async () => (await page.request.get('/api/health').catch(() => null))?.status() ?? 0, { timeout: 15_000 })
+      .toBe(200)
     await page.goto('/calendar')
     await page.getByLabel('Passphrase').fill('a wild guess')
     await page.getByRole('button', { name: 'Come in' }).click()
@@ -265,7 +316,10 @@ test('the pages of the shop keep the accessibility rules, and none is too wide a
     await page.waitForLoadState('networkidle', { timeout: 3000 }).catch(() => undefined)
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
     expect(violations.map((v) => `${path}: ${v.id} ${v.nodes[0]!.html}`)).toEqual([])
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), path).toBeLessThanOrEqual(0)
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+      path,
+    ).toBeLessThanOrEqual(0)
   }
 })
 

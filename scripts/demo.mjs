@@ -6,7 +6,8 @@ import { bin, ensureInstalled, fail, ROOT, run } from './ensure-installed.mjs'
 
 ensureInstalled()
 if (process.argv.includes('--fresh')) {
-  for (const end of ['', '-wal', '-shm']) rmSync(path.join(ROOT, `data/demo.db${end}`), { force: true })
+  for (const name of ['demo.db', 'demo.db-wal', 'demo.db-shm', 'demo-access.json'])
+    rmSync(path.join(ROOT, 'data', name), { force: true })
 }
 process.stderr.write('Building …\n')
 for (const args of [['build'], ['build', '--config', 'vite.server.config.ts']]) {
@@ -16,7 +17,14 @@ if (!existsSync(path.join(ROOT, 'dist/server/main.js'))) fail('The build left no
 const server = spawn(process.execPath, [path.join(ROOT, 'dist/server/main.js')], {
   cwd: ROOT,
   stdio: 'inherit',
-  env: { PORT: '4173', LOG_LEVEL: 'warn', DATABASE_FILE: path.join(ROOT, 'data/demo.db'), ...process.env, DEMO: '1', LOFT_SEAM_ROOT: ROOT },
+  env: {
+    PORT: '4173',
+    LOG_LEVEL: 'warn',
+    DATABASE_FILE: path.join(ROOT, 'data/demo.db'),
+    ...process.env,
+    DEMO: '1',
+    LOFT_SEAM_ROOT: ROOT,
+  },
 })
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
 server.on('exit', (code) => process.exit(code ?? 0))

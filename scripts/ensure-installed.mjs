@@ -12,11 +12,17 @@ const STAMP = path.join(ROOT, 'node_modules', '.loft-seam-installed')
 export function ensureInstalled() {
   const [major] = process.versions.node.split('.').map(Number)
   if (major < 20) fail(`Node 20 or newer is needed; this is ${process.version}.`)
-  const lock = createHash('sha256').update(readFileSync(path.join(ROOT, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(path.join(ROOT, 'package-lock.json')))
+    .digest('hex')
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return
   process.stderr.write('Installing what is missing (once) …\n')
   rmSync(STAMP, { force: true })
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: ROOT, stdio: ['ignore', 2, 2], shell: process.platform === 'win32' })
+  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: ROOT,
+    stdio: ['ignore', 2, 2],
+    shell: process.platform === 'win32',
+  })
   if (done.status !== 0) fail('npm ci did not finish; see above.')
   writeFileSync(STAMP, lock)
 }

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { Job, Lay, LayProblem } from '../contract/index.ts'
 
-const published = (schema: z.ZodType, title: string): string => `${JSON.stringify({ title, ...z.toJSONSchema(schema, { io: 'input' }) }, null, 2)}\n`
+const published = (schema: z.ZodType, title: string): string =>
+  `${JSON.stringify({ title, ...z.toJSONSchema(schema, { io: 'input' }) }, null, 2)}\n`
 
 /** The published formats, by file name in docs/formats. */
 export const SCHEMAS: Readonly<Record<string, string>> = {

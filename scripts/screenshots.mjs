@@ -21,12 +21,24 @@ const tab = (group, name) => page.getByRole('radiogroup', { name: group }).getBy
 
 await open('/')
 await shot('shelf')
-for (const [name, wait] of [['measure'], ['filling'], ['make-up'], ['pieces'], ['lay', 2600], ['lists', 2600], ['make'], ['bill', 2600]]) {
+for (const [name, wait] of [
+  ['measure'],
+  ['filling'],
+  ['make-up'],
+  ['pieces'],
+  ['lay', 2600],
+  ['lists', 2600],
+  ['make'],
+  ['bill', 2600],
+]) {
   await station('SL-02', name, wait)
   await shot(name)
 }
 await station('SL-02', 'make-up', 600)
-await page.getByRole('button', { name: /^Gusset run/ }).first().click()
+await page
+  .getByRole('button', { name: /^Gusset run/ })
+  .first()
+  .click()
 await page.waitForTimeout(400)
 await shot('figure-open')
 await station('SL-02', 'make-up', 2000)
@@ -35,10 +47,18 @@ await page.waitForTimeout(3000)
 await shot('made-up')
 await station('SL-02', 'lay', 2600)
 await tab('Page of the lay', 'Compare')
-await page.getByRole('button', { name: /^(Compare|Lay)/ }).first().click()
+await page
+  .getByRole('button', { name: /^(Compare|Lay)/ })
+  .first()
+  .click()
 await page.waitForTimeout(14_000)
 await shot('lay-compare')
-for (const [path, name] of [['/calendar', 'calendar'], ['/trims', 'trims'], ['/cloth', 'cloth-store'], ['/foam', 'foam-store']]) {
+for (const [path, name] of [
+  ['/calendar', 'calendar'],
+  ['/trims', 'trims'],
+  ['/cloth', 'cloth-store'],
+  ['/foam', 'foam-store'],
+]) {
   await open(path)
   if (name === 'trims') await page.getByRole('button', { name: 'Ask the supplier' }).click()
   await page.waitForTimeout(500)
@@ -51,12 +71,35 @@ await shot('records')
 
 // Fits on the bench, and seven older benches that finished a little long.
 const { job, revision } = await read(`/api/jobs/${idOf('SL-02')}`)
-const fit = (widthMm, depthMm, verdict) => ({ day: '2026-03-02', widthMm, depthMm, thicknessMm: 76, verdict, wrinkles: '', stripesOffMm: 1 })
+const fit = (widthMm, depthMm, verdict) => ({
+  day: '2026-03-02',
+  widthMm,
+  depthMm,
+  thicknessMm: 76,
+  verdict,
+  wrinkles: '',
+  stripesOffMm: 1,
+})
 const fits = { 1: fit(751, 469, 'right'), 2: fit(752, 471, 'loose'), 3: fit(750, 468, 'right') }
-await page.request.put(`/api/jobs/${idOf('SL-02')}`, { headers: { 'x-page': 'pictures' }, data: { job: { ...job, fitting: { ...job.fitting, fits } }, baseRevision: revision, reason: 'fitted' } })
+await page.request.put(`/api/jobs/${idOf('SL-02')}`, {
+  headers: { 'x-page': 'pictures' },
+  data: { job: { ...job, fitting: { ...job.fitting, fits } }, baseRevision: revision, reason: 'fitted' },
+})
 for (const [i, by] of [1.0071, 1.0063, 1.0078, 1.0069, 1.007, 1.0074, 1.0062].entries()) {
   const old = { 1: fit(746.67 * by, 468 * (1 + (by - 1) / 3), 'right') }
-  await page.request.post('/api/jobs', { headers: { 'x-page': 'pictures' }, data: { job: { ...job, ticket: `SL-9${i}`, making: { steps: {}, papers: {}, stockTakenOn: null }, fitting: { ...job.fitting, fits: old }, terms: { ...job.terms, stage: 'billed', archivedOn: '2026-03-02' } }, reason: 'older bench' } })
+  await page.request.post('/api/jobs', {
+    headers: { 'x-page': 'pictures' },
+    data: {
+      job: {
+        ...job,
+        ticket: `SL-9${i}`,
+        making: { steps: {}, papers: {}, stockTakenOn: null },
+        fitting: { ...job.fitting, fits: old },
+        terms: { ...job.terms, stage: 'billed', archivedOn: '2026-03-02' },
+      },
+      reason: 'older bench',
+    },
+  })
 }
 await station('SL-02', 'fit', 1500)
 await shot('fit')

@@ -16,7 +16,18 @@ step('types', bin('tsc'), ['-p', 'tsconfig.node.json'])
 step('types', bin('vue-tsc'), ['-p', 'client'])
 step('types', bin('tsc'), ['-p', 'e2e'])
 step('lint', bin('eslint'), ['.', '--max-warnings', '0'])
-step('import rules', bin('depcruise'), ['core', 'contract', 'server', 'client', 'commands', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'])
+step('form', bin('prettier'), ['--check', '.', '--log-level', 'warn'])
+step('import rules', bin('depcruise'), [
+  'core',
+  'contract',
+  'server',
+  'client',
+  'commands',
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+])
 
 const unit = path.join(folder, 'unit.json')
 run(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`])
@@ -26,7 +37,9 @@ step('build', bin('vite'), ['build', '--logLevel', 'warn'])
 step('build', bin('vite'), ['build', '--config', 'vite.server.config.ts', '--logLevel', 'warn'])
 
 const browser = path.join(folder, 'browser.json')
-run(bin('playwright'), ['test', '--reporter=line,json'], { env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: browser } })
+run(bin('playwright'), ['test', '--reporter=line,json'], {
+  env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
+})
 countPlaywright(browser)
 
 process.stdout.write(`\n${counts.passed} passed, ${counts.failed} failed, ${counts.skipped} skipped\n`)
@@ -64,7 +77,15 @@ function ensureChromium() {
   if (existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium')) return
   process.stderr.write('Chromium is missing; installing it from the system packages …\n')
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n']
-  const apt = (...args) => spawnSync([...sudo, 'apt-get', ...args][0], [...sudo, 'apt-get', ...args].slice(1), { stdio: ['ignore', 2, 2], cwd: ROOT, env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+  const apt = (...args) =>
+    spawnSync([...sudo, 'apt-get', ...args][0], [...sudo, 'apt-get', ...args].slice(1), {
+      stdio: ['ignore', 2, 2],
+      cwd: ROOT,
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    })
   apt('update', '-qq')
-  if (apt('install', '-y', '-qq', 'chromium').status !== 0) process.stderr.write('It could not be installed: set CHROMIUM to a Chromium of yours. The browser tests will fail.\n')
+  if (apt('install', '-y', '-qq', 'chromium').status !== 0)
+    process.stderr.write(
+      'It could not be installed: set CHROMIUM to a Chromium of yours. The browser tests will fail.\n',
+    )
 }

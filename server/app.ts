@@ -1,16 +1,21 @@
 import path from 'node:path'
-import express, { type Express } from 'express'
-import helmet from 'helmet'
+import express, { type Express, type RequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { sameOrigin, signedIn } from './access/guard.ts'
 import { accessRoutes, type AccessParts } from './access/routes.ts'
+import type { Database } from './db/index.ts'
 import type { EventHub } from './events/hub.ts'
 import { tellSaves } from './events/tell-saves.ts'
-import { bodyLimit } from './http/body-limit.ts'
+import { health } from './http/health.ts'
+import { jsonBody } from './http/json-body.ts'
+import { isPrivate, permissions, policy } from './http/policy.ts'
 import { lastResort, sendProblem, unknownRoute } from './http/problem.ts'
 import { requestLine } from './http/request-line.ts'
+import { sessionCap } from './http/session-cap.ts'
+import type { JobReader } from './jobs/long-documents.ts'
 import type { JobsRepository } from './jobs/repository.ts'
 import { jobRoutes } from './jobs/routes.ts'
+import type { Summaries } from './jobs/summaries.ts'
 import type { LayPool } from './lays/routes.ts'
 import type { PhotosRepository } from './photos/repository.ts'
 import { photoRoutes } from './photos/routes.ts'
@@ -25,7 +30,10 @@ import type { CuttingTable } from './table/driver.ts'
 import { tableRoutes } from './table/routes.ts'
 
 export interface AppParts {
+  readonly database: Database
   readonly jobs: JobsRepository
+  readonly summaries: Summaries
+  readonly reader: JobReader
   readonly shop: ShopRepository
   readonly stock: StockRepository
   readonly photos: PhotosRepository
@@ -36,63 +44,74 @@ export interface AppParts {
   readonly lays: LayPool
   readonly table: CuttingTable
   readonly log: Logger
+  readonly now: () => Date
   /** The built interface; null serves the API alone. */
   readonly clientDir: string | null
+  /** Addresses of proxies that may say who asks and how. */
+  readonly trustedProxies?: readonly string[]
 }
 
-const LARGEST_BODY = 8 * 1024 * 1024
+const KB = 1024
+const MB = 1024 * KB
 /** Nobody has said who they are before this: two passphrases, and no more. */
-const LARGEST_BEFORE_SIGN_IN = 1024
+const BEFORE_SIGN_IN = { bytes: KB, values: 20 }
+const LIMITS = {
+  jobs: { bytes: 2 * MB, values: 60_000 },
+  shop: { bytes: MB, values: 30_000 },
+  stock: { bytes: MB, values: 30_000 },
+  supplier: { bytes: 128 * KB, values: 3000 },
+  table: { bytes: 8 * MB, values: 20 },
+} as const
+/** Requests of one session under way at once: a page asks for some at once, nobody for more. */
+const MOST_AT_ONCE = 120
 
 /** The whole HTTP server: API below /api, the built interface everywhere else. */
 export function createApp(parts: AppParts): Express {
-  const { jobs, shop, lays, table, log, clientDir, hub, access } = parts
+  const { jobs, shop, lays, table, log, clientDir, hub, database, now } = parts
+  const { access, doorLog } = parts.access
+  const refused: Parameters<typeof signedIn>[1] = (req, role) =>
+    doorLog.warn({ from: req.ip, role, path: req.path, method: req.method }, 'refused to a viewer')
   const app = express()
   app.disable('x-powered-by')
-  app.use(requestLine(log))
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: {
-          defaultSrc: ["'self'"],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          // The solver of the strips is WebAssembly.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          workerSrc: ["'self'", 'blob:'],
-          upgradeInsecureRequests: null,
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  )
+  app.disable('etag')
+  if (parts.trustedProxies?.length) app.set('trust proxy', [...parts.trustedProxies])
+  app.use(requestLine(log), policy, permissions)
+
   const api = express.Router()
-  const json = [bodyLimit(LARGEST_BODY), express.json({ limit: LARGEST_BODY })]
-  const few = [bodyLimit(LARGEST_BEFORE_SIGN_IN), express.json({ limit: LARGEST_BEFORE_SIGN_IN })]
-  api.use(sameOrigin(access.reach))
-  api.get('/health', (_req, res) => void res.json({ ok: true }))
-  api.use('/access', few, accessRoutes(access))
-  api.use(signedIn(access.reach, access.sessions))
-  api.get('/events', hub.listen)
-  api.use('/photos', photoRoutes(parts.photos))
+  api.use(isPrivate, sameOrigin(access))
+  api.get('/health', health(database, now))
+  api.use('/access', ...jsonBody(BEFORE_SIGN_IN), accessRoutes(parts.access))
+  api.use(signedIn(access, refused))
+  api.get('/events', (req, res) => hub.listen(access.sessionOf(req), req, res))
+  api.use(sessionCap(access, MOST_AT_ONCE))
   api.use('/records', recordsRoutes(parts.records))
-  api.use(json, tellSaves(hub))
-  api.use('/jobs', jobRoutes(jobs))
-  api.use('/shop', shopRoutes(shop))
-  api.use('/lays', lays.router)
-  api.use('/table', tableRoutes(table))
-  api.use('/stock', stockRoutes(parts.stock))
-  api.use('/supplier', supplierRoutes(parts.supplier))
+  api.use('/photos', photoRoutes(parts.photos))
+  api.use('/lays', lays.router(access))
+  api.use(tellSaves(hub))
+  api.use('/jobs', ...jsonBody(LIMITS.jobs), jobRoutes(jobs, parts.summaries, parts.reader))
+  api.use('/shop', ...jsonBody(LIMITS.shop), shopRoutes(shop))
+  api.use('/stock', ...jsonBody(LIMITS.stock), stockRoutes(parts.stock))
+  api.use('/table', ...jsonBody(LIMITS.table), tableRoutes(table))
+  api.use('/supplier', ...jsonBody(LIMITS.supplier), supplierRoutes(parts.supplier))
   api.use(unknownRoute)
   app.use('/api', api)
-  if (clientDir !== null) {
-    app.use('/assets', express.static(path.join(clientDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
-    app.use(express.static(clientDir, { index: false }))
-    app.get('/{*page}', (req, res) => {
-      if (path.extname(req.path) !== '') return sendProblem(res, 'not-found', { detail: req.path })
-      res.sendFile('index.html', { root: clientDir })
-    })
-  }
+
+  if (clientDir !== null) app.use(...pages(clientDir))
   app.use(lastResort(log))
   return app
+}
+
+/** The built interface; every address without a file of its own is the page, which finds its view itself. */
+function pages(clientDir: string): readonly [RequestHandler, ...RequestHandler[]] {
+  const page: RequestHandler = (req, res, next) => {
+    if (req.method !== 'GET' && req.method !== 'HEAD') return next()
+    if (path.extname(req.path) !== '') return sendProblem(res, 'not-found', { detail: req.path })
+    res.sendFile('index.html', { root: clientDir, headers: { 'cache-control': 'no-cache' } })
+  }
+  const assets = express.Router()
+  assets.use(
+    '/assets',
+    express.static(path.join(clientDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  )
+  return [assets, express.static(clientDir, { index: false }), page]
 }

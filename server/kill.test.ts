@@ -15,7 +15,10 @@ afterEach(() => {
 })
 
 async function startServer(databaseFile: string): Promise<{ child: ChildProcess; address: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: ROOT, env: { ...process.env, DATABASE_FILE: databaseFile, PORT: '0', LOG_LEVEL: 'silent', DEMO: '1' } })
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_FILE: databaseFile, PORT: '0', LOG_LEVEL: 'silent', DEMO: '1' },
+  })
   children.push(child)
   const address = await new Promise<string>((resolve, reject) => {
     child.stdout!.on('data', (d: Buffer) => {
@@ -30,12 +33,23 @@ async function startServer(databaseFile: string): Promise<{ child: ChildProcess;
 it('killed while saving: the last acknowledged save is there and the file is sound', async () => {
   const databaseFile = path.join(folder, 'shop.db')
   const { child, address } = await startServer(databaseFile)
-  const send = async (url: string, method: string, body: unknown) => (await fetch(`${address}${url}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json() as Promise<{ id: string; revision: number }>
+  const send = async (url: string, method: string, body: unknown) =>
+    (
+      await fetch(`${address}${url}`, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      })
+    ).json() as Promise<{ id: string; revision: number }>
   const { id } = await send('/api/jobs', 'POST', { job: keepersBench(), reason: '' })
   let acknowledged = 1
   const saving = (async () => {
     for (;;) {
-      const saved = await send(`/api/jobs/${id}`, 'PUT', { job: { ...keepersBench(), title: `save ${acknowledged + 1}` }, baseRevision: acknowledged, reason: '' })
+      const saved = await send(`/api/jobs/${id}`, 'PUT', {
+        job: { ...keepersBench(), title: `save ${acknowledged + 1}` },
+        baseRevision: acknowledged,
+        reason: '',
+      })
       acknowledged = saved.revision
     }
   })().catch(() => undefined)
@@ -48,7 +62,10 @@ it('killed while saving: the last acknowledged save is there and the file is sou
   expect((await client.execute('PRAGMA integrity_check')).rows[0]![0]).toBe('ok')
   client.close()
   const reopened = await openTestShop(databaseFile)
-  const job = (await (await fetch(`${reopened.address}/api/jobs/${id}`)).json()) as { revision: number; job: { title: string } }
+  const job = (await (await fetch(`${reopened.address}/api/jobs/${id}`)).json()) as {
+    revision: number
+    job: { title: string }
+  }
   // A save whose answer was still under way when the server died may be there too.
   expect([acknowledged, acknowledged + 1]).toContain(job.revision)
   expect(job.job.title).toBe(`save ${job.revision}`)
@@ -58,7 +75,16 @@ it('killed while saving: the last acknowledged save is there and the file is sou
 })
 
 it('a certificate without its key is refused at the start, in words', async () => {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: ROOT, env: { ...process.env, DATABASE_FILE: path.join(folder, 'tls.db'), PORT: '0', TLS_CERT: 'somewhere.pem', TLS_KEY: '' } })
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      DATABASE_FILE: path.join(folder, 'tls.db'),
+      PORT: '0',
+      TLS_CERT: 'somewhere.pem',
+      TLS_KEY: '',
+    },
+  })
   children.push(child)
   let told = ''
   child.stderr!.on('data', (d: Buffer) => (told += d.toString()))

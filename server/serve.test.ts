@@ -17,8 +17,6 @@ const options = (change: Partial<ServeOptions> = {}): ServeOptions => ({
   databaseFile: path.join(folder, 'shop.db'),
   migrations: path.join(ROOT, 'server/db/migrations'),
   clientDir: null,
-  layWorker: new URL('./lays/lay-worker.ts', import.meta.url),
-  lookWorker: new URL('./records/look-worker.ts', import.meta.url),
   host: '127.0.0.1',
   port: 0,
   demo: false,
@@ -57,7 +55,13 @@ describe('the server', () => {
 
   it('keeps everything when stopped and started again, and stocks an empty shop only once', async () => {
     const first = await serve(options())
-    const made = (await (await fetch(`${first.address}/api/jobs`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ job: keepersBench(), reason: '' }) })).json()) as { id: string }
+    const made = (await (
+      await fetch(`${first.address}/api/jobs`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ job: keepersBench(), reason: '' }),
+      })
+    ).json()) as { id: string }
     await first.stop()
     const second = await serve(options({ demo: true }))
     const list = (await (await fetch(`${second.address}/api/jobs`)).json()) as { id: string }[]
@@ -75,13 +79,24 @@ describe('the server', () => {
   it('after a stop the file by itself, copied elsewhere, is the whole shop', async () => {
     const file = path.join(folder, 'whole.db')
     const first = await serve(options({ databaseFile: file }))
-    const made = (await (await fetch(`${first.address}/api/jobs`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ job: keepersBench(), reason: '' }) })).json()) as { id: string }
+    const made = (await (
+      await fetch(`${first.address}/api/jobs`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ job: keepersBench(), reason: '' }),
+      })
+    ).json()) as { id: string }
     await first.stop()
-    expect(readdirSync(folder).filter((n) => n.startsWith('whole.db-wal') && statSync(path.join(folder, n)).size > 0)).toEqual([])
+    expect(
+      readdirSync(folder).filter((n) => n.startsWith('whole.db-wal') && statSync(path.join(folder, n)).size > 0),
+    ).toEqual([])
     const copy = path.join(folder, 'elsewhere.db')
     copyFileSync(file, copy)
     const second = await serve(options({ databaseFile: copy }))
-    expect(await (await fetch(`${second.address}/api/jobs/${made.id}`)).json()).toMatchObject({ revision: 1, job: { ticket: keepersBench().ticket } })
+    expect(await (await fetch(`${second.address}/api/jobs/${made.id}`)).json()).toMatchObject({
+      revision: 1,
+      job: { ticket: keepersBench().ticket },
+    })
     await second.stop()
   })
 
@@ -101,8 +116,15 @@ describe('the server', () => {
   it('finishes a request that is under way before it stops, and refuses the next', async () => {
     const running = await serve(options({ databaseFile: path.join(folder, 'stop.db'), stopPatienceMs: 60_000 }))
     const plan = planJob(keepersBench())
-    const problem = plan.kind === 'worked' ? { ...plan.cloth.lays[0].problem, cloth: { ...plan.cloth.lays[0].problem.cloth, width: 1500 } } : null
-    const underWay = fetch(`${running.address}/api/lays`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ problem, seconds: 1, seed: 1 }) })
+    const problem =
+      plan.kind === 'worked'
+        ? { ...plan.cloth.lays[0].problem, cloth: { ...plan.cloth.lays[0].problem.cloth, width: 1500 } }
+        : null
+    const underWay = fetch(`${running.address}/api/lays`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ problem, seconds: 1, seed: 1 }),
+    })
     await new Promise((resolve) => setTimeout(resolve, 300))
     const stopped = running.stop()
     expect((await underWay).status).toBe(200)
@@ -113,7 +135,9 @@ describe('the server', () => {
   it('a port that is taken is an error, not a hang', async () => {
     const running = await serve(options({ databaseFile: path.join(folder, 'a.db') }))
     const port = Number(new URL(running.address).port)
-    await expect(serve(options({ databaseFile: path.join(folder, 'b.db'), port }))).rejects.toMatchObject({ code: 'EADDRINUSE' })
+    await expect(serve(options({ databaseFile: path.join(folder, 'b.db'), port }))).rejects.toMatchObject({
+      code: 'EADDRINUSE',
+    })
     await running.stop()
   })
 

@@ -12,18 +12,23 @@ const live = useLive()
 const { failed, attempt } = useAttempt()
 const words = ref('')
 /** Only to a page of this shop. */
-const wanted = () => (typeof route.query['to'] === 'string' && /^\/(?!\/)/.test(route.query['to']) ? route.query['to'] : '/')
-const come = () => attempt(async () => {
-  await signIn(words.value)
-  live.listen()
-  await router.replace(wanted())
-})
+const wanted = () =>
+  typeof route.query['to'] === 'string' && /^\/(?!\/)/.test(route.query['to']) ? route.query['to'] : '/'
+const come = () =>
+  attempt(async () => {
+    await signIn(words.value)
+    live.listen()
+    await router.replace(wanted())
+  })
 </script>
 
 <template>
   <form class="sheet door" @submit.prevent="come">
     <h1>Loft Seam</h1>
-    <label>Passphrase <input v-model="words" type="password" class="text" autocomplete="current-password" maxlength="200" autofocus /></label>
+    <label
+      >Passphrase
+      <input v-model="words" type="password" class="text" autocomplete="current-password" maxlength="200" autofocus
+    /></label>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <button type="submit" class="plain-button main" :disabled="words === ''">Come in</button>
   </form>

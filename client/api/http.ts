@@ -1,9 +1,9 @@
+import type { z } from 'zod'
 import { Problem } from '../../contract/index.ts'
 
 /** What the server refused, with its problem document; or what kept the request from arriving. */
 export class ApiError extends Error {
   readonly problem: Problem | null
-
   constructor(problem: Problem | null, message: string) {
     super(message)
     this.problem = problem
@@ -19,18 +19,70 @@ export const whenSignInIsWanted = (go: () => void): void => {
   onSignIn = go
 }
 
-/** Fetches JSON; every failure comes as an ApiError in words. A file goes as it is. */
-export async function fetchJson(url: string, init?: { method: string; body?: unknown; file?: Blob }): Promise<unknown> {
-  const isJson = init?.body !== undefined
-  let response: Response
-  try {
-    response = await fetch(url, init ? { method: init.method, headers: { 'x-page': PAGE_ID, ...(isJson ? { 'content-type': 'application/json' } : {}) }, ...(isJson ? { body: JSON.stringify(init.body) } : init.file ? { body: init.file } : {}) } : {})
-  } catch {
-    throw new ApiError(null, 'The server cannot be reached. What you typed is kept in this browser and saved when it answers again.')
-  }
+export interface Ask {
+  readonly method: string
+  readonly body?: unknown
+  /** Goes as it is. */
+  readonly file?: Blob
+  /** An act that is no put has an id of its own: when its answer is lost it is asked for again, and done once. */
+  readonly act?: string
+}
+
+const TRIES = 3
+const TRY_AGAIN_MS = 700
+
+/** Fetches JSON; every failure comes as an ApiError in words. */
+export async function fetchJson(url: string, ask?: Ask): Promise<unknown> {
+  const response = await arrived(url, ask, ask?.act === undefined ? 1 : TRIES)
   const body: unknown = await response.json().catch(() => null)
   if (response.ok) return body
   if (response.status === 401) onSignIn()
   const problem = Problem.safeParse(body)
-  throw new ApiError(problem.success ? problem.data : null, problem.success ? `${problem.data.title}. ${problem.data.detail ?? ''}` : `The server answered ${response.status}.`)
+  throw new ApiError(
+    problem.success ? problem.data : null,
+    problem.success ? `${problem.data.title}. ${problem.data.detail ?? ''}` : `The server answered ${response.status}.`,
+  )
+}
+
+async function arrived(url: string, ask: Ask | undefined, tries: number): Promise<Response> {
+  try {
+    return await fetch(url, ask ? requestOf(ask) : {})
+  } catch {
+    if (tries <= 1) throw new ApiError(null, 'The server cannot be reached. Try again when it answers.')
+    await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS))
+    return arrived(url, ask, tries - 1)
+  }
+}
+
+function requestOf({ method, body, file, act }: Ask): RequestInit {
+  const isJson = body !== undefined
+  return {
+    method,
+    headers: {
+      'x-page': PAGE_ID,
+      ...(isJson ? { 'content-type': 'application/json' } : {}),
+      ...(act === undefined ? {} : { 'x-act': act }),
+    },
+    ...(isJson ? { body: JSON.stringify(body) } : file ? { body: file } : {}),
+  }
+}
+
+/** An answer of the form this page knows. @throws ApiError in words where a server of another release answered. */
+export function known<T>(schema: z.ZodType<T>, answer: unknown): T {
+  const read = schema.safeParse(answer)
+  if (read.success) return read.data
+  throw new ApiError(
+    null,
+    'The server answers in a way this page does not know: reload the page, it may be of an older release.',
+  )
+}
+
+/** A new id for an act; plain pages of a network have no `randomUUID`. */
+export function newAct(): string {
+  if (typeof crypto.randomUUID === 'function') return crypto.randomUUID()
+  const bytes = crypto.getRandomValues(new Uint8Array(16))
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('')
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5')
 }

@@ -3,22 +3,40 @@ import { computed, ref } from 'vue'
 import { dayName, dayNumber, MINUTES_A_DAY, weekdayOf, type PlannedJob } from '../../core/calendar/index.ts'
 import type { Calendar } from '../../contract/index.ts'
 
-/** The weeks from today on: a line for each job, a bar for each stretch of work; due days as flags. Lines are dragged to another day. */
+/**
+ * The weeks from today on: a line for each job, a bar for each stretch of work; due days as flags. Lines are dragged to
+ * another day.
+ */
 const props = defineProps<{ planned: readonly PlannedJob[]; calendar: Calendar; today: string; days: number }>()
 const emit = defineEmits<{ move: [id: string, day: string]; open: [id: string] }>()
 const DAY = 34
 const LINE = 34
 const HEAD = 44
 const NAME = 96
-const COLOURS = { foam: '#c3a45f', cloth: '#8aa9bf', sewing: '#2a638e', closing: '#6d8450', fitting: '#22282c' } as const
+const COLOURS = {
+  foam: '#c3a45f',
+  cloth: '#8aa9bf',
+  sewing: '#2a638e',
+  closing: '#6d8450',
+  fitting: '#22282c',
+} as const
 const PARTS = { foam: 'foam', cloth: 'cloth', sewing: 'sewing', closing: 'filling', fitting: 'fitting' } as const
 const first = computed(() => dayNumber(props.today))
 const columns = computed(() =>
   Array.from({ length: props.days }, (_, i) => {
     const number = first.value + i
     const name = dayName(number)
-    const shut = props.calendar.holidays.includes(name) || Object.values(props.calendar.hours).every((week) => week[weekdayOf(number)] === 0)
-    return { i, name, shut, isMonday: weekdayOf(number) === 0, label: String(Number(name.slice(8))), month: new Date(`${name}T12:00`).toLocaleDateString(undefined, { month: 'short' }) }
+    const shut =
+      props.calendar.holidays.includes(name) ||
+      Object.values(props.calendar.hours).every((week) => week[weekdayOf(number)] === 0)
+    return {
+      i,
+      name,
+      shut,
+      isMonday: weekdayOf(number) === 0,
+      label: String(Number(name.slice(8))),
+      month: new Date(`${name}T12:00`).toLocaleDateString(undefined, { month: 'short' }),
+    }
   }),
 )
 const x = (minutes: number) => NAME + (minutes / MINUTES_A_DAY - first.value) * DAY
@@ -33,7 +51,14 @@ const lines = computed(() =>
   props.planned.map((job, n) => ({
     job,
     y: HEAD + n * LINE,
-    bars: job.tasks.flatMap((t) => t.stretches.map((s) => ({ part: t.part, x: across(s.from), w: Math.max(2, across(s.to - 0.01) - across(s.from)), says: `${PARTS[t.part]}, ${t.resource}` }))),
+    bars: job.tasks.flatMap((t) =>
+      t.stretches.map((s) => ({
+        part: t.part,
+        x: across(s.from),
+        w: Math.max(2, across(s.to - 0.01) - across(s.from)),
+        says: `${PARTS[t.part]}, ${t.resource}`,
+      })),
+    ),
     flag: job.dueOn ? x((dayNumber(job.dueOn) + 1) * MINUTES_A_DAY) : null,
   })),
 )
@@ -45,7 +70,8 @@ const begin = (event: PointerEvent, id: string) => {
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
 }
 const drag = (event: PointerEvent) => {
-  if (dragged.value) dragged.value = { ...dragged.value, byDays: Math.round((event.clientX - dragged.value.fromX) / DAY) }
+  if (dragged.value)
+    dragged.value = { ...dragged.value, byDays: Math.round((event.clientX - dragged.value.fromX) / DAY) }
 }
 function drop(job: PlannedJob): void {
   const { byDays } = dragged.value ?? { byDays: 0 }
@@ -65,18 +91,63 @@ const key = (event: KeyboardEvent, job: PlannedJob) => {
 <template>
   <svg :width="width" :height="height" role="group" aria-label="The weeks ahead">
     <g v-for="c in columns" :key="c.i">
-      <rect :x="NAME + c.i * DAY" :y="HEAD - 22" :width="DAY" :height="height - HEAD + 22" :class="{ shut: c.shut }" class="day" />
-      <text v-if="c.isMonday || c.i === 0" :x="NAME + c.i * DAY + 3" y="16" class="caption">{{ c.month }} {{ c.label }}</text>
+      <rect
+        :x="NAME + c.i * DAY"
+        :y="HEAD - 22"
+        :width="DAY"
+        :height="height - HEAD + 22"
+        :class="{ shut: c.shut }"
+        class="day"
+      />
+      <text v-if="c.isMonday || c.i === 0" :x="NAME + c.i * DAY + 3" y="16" class="caption">
+        {{ c.month }} {{ c.label }}
+      </text>
       <text :x="NAME + c.i * DAY + DAY / 2" :y="HEAD - 7" text-anchor="middle" class="number">{{ c.label }}</text>
     </g>
-    <g v-for="l in lines" :key="l.job.id" :transform="dragged?.id === l.job.id ? `translate(${dragged.byDays * DAY} 0)` : ''" class="job" tabindex="0" role="button" :aria-label="`${l.job.ticket}: ${l.job.startsOn ?? 'not begun'} to ${l.job.finishesOn ?? 'no end'}${l.job.lateDays > 0 ? `, ${l.job.lateDays} days late` : ''}. Arrow keys move it.`" @pointerdown="begin($event, l.job.id)" @pointermove="drag" @pointerup="drop(l.job)" @keydown="key($event, l.job)" @keydown.enter="emit('open', l.job.id)">
+    <g
+      v-for="l in lines"
+      :key="l.job.id"
+      :transform="dragged?.id === l.job.id ? `translate(${dragged.byDays * DAY} 0)` : ''"
+      class="job"
+      tabindex="0"
+      role="button"
+      :aria-label="`${l.job.ticket}: ${l.job.startsOn ?? 'not begun'} to ${l.job.finishesOn ?? 'no end'}${l.job.lateDays > 0 ? `, ${l.job.lateDays} days late` : ''}. Arrow keys move it.`"
+      @pointerdown="begin($event, l.job.id)"
+      @pointermove="drag"
+      @pointerup="drop(l.job)"
+      @keydown="key($event, l.job)"
+      @keydown.enter="emit('open', l.job.id)"
+    >
       <rect x="0" :y="l.y" :width="width" :height="LINE" class="line" />
       <text x="8" :y="l.y + 22" :class="{ late: l.job.lateDays > 0 }" class="ticket">{{ l.job.ticket }}</text>
-      <rect v-for="(b, i) in l.bars" :key="i" :x="b.x" :y="l.y + 6" :width="b.w" :height="LINE - 12" :fill="COLOURS[b.part]"><title>{{ b.says }}</title></rect>
-      <g v-if="l.flag !== null && l.flag <= width"><line :x1="l.flag" :x2="l.flag" :y1="l.y + 2" :y2="l.y + LINE - 2" class="flag" :class="{ late: l.job.lateDays > 0 }" /><path :d="`M${l.flag} ${l.y + 2} l9 4 l-9 4 z`" class="cloth" :class="{ late: l.job.lateDays > 0 }" /></g>
+      <rect
+        v-for="(b, i) in l.bars"
+        :key="i"
+        :x="b.x"
+        :y="l.y + 6"
+        :width="b.w"
+        :height="LINE - 12"
+        :fill="COLOURS[b.part]"
+      >
+        <title>{{ b.says }}</title>
+      </rect>
+      <g v-if="l.flag !== null && l.flag <= width">
+        <line
+          :x1="l.flag"
+          :x2="l.flag"
+          :y1="l.y + 2"
+          :y2="l.y + LINE - 2"
+          class="flag"
+          :class="{ late: l.job.lateDays > 0 }"
+        />
+        <path :d="`M${l.flag} ${l.y + 2} l9 4 l-9 4 z`" class="cloth" :class="{ late: l.job.lateDays > 0 }" />
+      </g>
     </g>
   </svg>
-  <p class="key"><span v-for="(label, part) in PARTS" :key="part"><i :style="{ background: COLOURS[part] }" /> {{ label }}</span><span><i class="due" /> due day</span></p>
+  <p class="key">
+    <span v-for="(label, part) in PARTS" :key="part"><i :style="{ background: COLOURS[part] }" /> {{ label }}</span
+    ><span><i class="due" /> due day</span>
+  </p>
 </template>
 
 <style scoped>

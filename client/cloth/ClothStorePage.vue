@@ -20,23 +20,38 @@ const cloths = computed(() => shop.lists?.cloths ?? [])
 const units = computed(() => shop.lists?.settings.units ?? 'mm')
 
 const jobs = shallowRef<readonly JobSummary[]>([])
-onMounted(() => attempt(async () => {
-  await shop.open()
-  jobs.value = await listJobs()
-}))
+onMounted(() =>
+  attempt(async () => {
+    await shop.open()
+    jobs.value = await listJobs()
+  }),
+)
 /** What open jobs will cut from a cloth in hand. */
 const keptWords = ({ id }: Cloth) => {
-  const own = jobs.value.filter((j) => isOpen(j.card) && !j.card.stockTaken).flatMap((j) => j.card.needs.cloths.filter((c) => c.id === id).map((c) => ({ ticket: j.ticket, mm: c.mm })))
-  return own.length === 0 ? '' : `, ${formatLengthWithUnit(own.reduce((sum, c) => sum + c.mm, 0), units.value)} kept for ${own.map((c) => c.ticket).join(', ')}`
+  const own = jobs.value
+    .filter((j) => isOpen(j.card) && !j.card.stockTaken)
+    .flatMap((j) => j.card.needs.cloths.filter((c) => c.id === id).map((c) => ({ ticket: j.ticket, mm: c.mm })))
+  return own.length === 0
+    ? ''
+    : `, ${formatLengthWithUnit(
+        own.reduce((sum, c) => sum + c.mm, 0),
+        units.value,
+      )} kept for ${own.map((c) => c.ticket).join(', ')}`
 }
 const repeatWords = (cloth: Cloth) => {
   const [across, along] = [repeatOf(cloth, 'across'), repeatOf(cloth, 'along')]
   const mm = (v: number) => formatLength(v, units.value)
-  if (across !== null && along !== null) return `repeat ${mm(across)} x ${mm(along)}${cloth.pattern.kind === 'motif' && cloth.pattern.halfDrop ? ', half-drop' : ''}`
+  if (across !== null && along !== null)
+    return `repeat ${mm(across)} x ${mm(along)}${cloth.pattern.kind === 'motif' && cloth.pattern.halfDrop ? ', half-drop' : ''}`
   if (across !== null) return `stripes along, repeat ${mm(across)}`
   return along !== null ? `stripes across, repeat ${mm(along)}` : 'plain'
 }
-const supplyWords = ({ supply }: Cloth) => (supply.kind === 'to-buy' ? 'bought as needed' : supply.kind === 'length' ? `${formatLengthWithUnit(supply.lengthMm, units.value)} in hand` : 'remnant')
+const supplyWords = ({ supply }: Cloth) =>
+  supply.kind === 'to-buy'
+    ? 'bought as needed'
+    : supply.kind === 'length'
+      ? `${formatLengthWithUnit(supply.lengthMm, units.value)} in hand`
+      : 'remnant'
 </script>
 
 <template>
@@ -47,10 +62,17 @@ const supplyWords = ({ supply }: Cloth) => (supply.kind === 'to-buy' ? 'bought a
     <button v-for="c in cloths" :key="c.id" type="button" class="card sheet" @click="open = c">
       <ClothSwatch :cloth="c" :height="120" />
       <strong>{{ c.name }}</strong>
-      <span class="quiet">{{ formatLengthWithUnit(c.widthMm, units) }} wide, {{ repeatWords(c) }}{{ c.nap === 'one-way' ? ', one-way' : '' }}</span>
-      <span class="quiet">{{ supplyWords(c) }}{{ keptWords(c) }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }}, {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span>
+      <span class="quiet"
+        >{{ formatLengthWithUnit(c.widthMm, units) }} wide, {{ repeatWords(c)
+        }}{{ c.nap === 'one-way' ? ', one-way' : '' }}</span
+      >
+      <span class="quiet"
+        >{{ supplyWords(c) }}{{ keptWords(c)
+        }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }},
+        {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span
+      >
     </button>
-  <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />
+    <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />
   </ShopPage>
 </template>
 

@@ -39,7 +39,15 @@ export function startSupply(kind: Supply['kind'], widthMm: number): Supply {
     case 'length':
       return { kind, lengthMm: 3000 }
     case 'remnant':
-      return { kind, outline: [[0, 0], [widthMm, 0], [widthMm, 900], [0, 900]] }
+      return {
+        kind,
+        outline: [
+          [0, 0],
+          [widthMm, 0],
+          [widthMm, 900],
+          [0, 900],
+        ],
+      }
     default:
       return kind satisfies never
   }

@@ -6,14 +6,33 @@ import { focusField } from '../ui/focus-field.ts'
 import { useHighlight } from '../stores/highlight.ts'
 import { useJob } from '../stores/job.ts'
 
-/** From (x1, y1) to (x2, y2) in pixels, at any slant or along an arc; the words stand along the line and read from below or from the right. */
-const props = defineProps<{ x1: number; y1: number; x2: number; y2: number; figure?: Figure; text?: string; editable?: boolean; arc?: { readonly d: string; readonly x: number; readonly y: number } | undefined; textAt?: number | undefined }>()
+/**
+ * From (x1, y1) to (x2, y2) in pixels, at any slant or along an arc; the words stand along the line and read from below
+ * or from the right.
+ */
+const props = defineProps<{
+  x1: number
+  y1: number
+  x2: number
+  y2: number
+  figure?: Figure
+  text?: string
+  editable?: boolean
+  arc?: { readonly d: string; readonly x: number; readonly y: number } | undefined
+  textAt?: number | undefined
+}>()
 const emit = defineEmits<{ edit: [] }>()
 const jobs = useJob()
 const highlight = useHighlight()
 const words = computed(() => props.text ?? (props.figure ? sayFigure(props.figure, jobs.job?.units ?? 'mm') : ''))
 const isLit = computed(() => props.figure !== undefined && highlight.figure === props.figure.id)
-const middle = computed(() => props.arc ?? { x: props.x1 + (props.x2 - props.x1) * (props.textAt ?? 0.5), y: props.y1 + (props.y2 - props.y1) * (props.textAt ?? 0.5) })
+const middle = computed(
+  () =>
+    props.arc ?? {
+      x: props.x1 + (props.x2 - props.x1) * (props.textAt ?? 0.5),
+      y: props.y1 + (props.y2 - props.y1) * (props.textAt ?? 0.5),
+    },
+)
 /** Degrees, turned so that the words are never upside down; an upright line is read from the right. */
 const slant = computed(() => {
   const degrees = (Math.atan2(props.y2 - props.y1, props.x2 - props.x1) * 180) / Math.PI
@@ -33,12 +52,20 @@ function open(): void {
 </script>
 
 <template>
-  <g class="dimension" :class="{ lit: isLit, field: changes }" @click="open" @mouseenter="highlight.figure = figure?.id ?? null" @mouseleave="highlight.figure = null">
+  <g
+    class="dimension"
+    :class="{ lit: isLit, field: changes }"
+    @click="open"
+    @mouseenter="highlight.figure = figure?.id ?? null"
+    @mouseleave="highlight.figure = null"
+  >
     <path v-if="arc" :d="arc.d" />
     <line v-else :x1="x1" :y1="y1" :x2="x2" :y2="y2" />
     <line :x1="x1 - tick" :y1="y1 + tick" :x2="x1 + tick" :y2="y1 - tick" />
     <line :x1="x2 - tick" :y1="y2 + tick" :x2="x2 + tick" :y2="y2 - tick" />
-    <text :transform="`translate(${middle.x} ${middle.y}) rotate(${slant}) translate(0 -6)`" text-anchor="middle">{{ words }}</text>
+    <text :transform="`translate(${middle.x} ${middle.y}) rotate(${slant}) translate(0 -6)`" text-anchor="middle">{{
+      words
+    }}</text>
   </g>
 </template>
 

@@ -1,6 +1,15 @@
 import type { Lay } from '../../contract/index.ts'
 import { turned } from '../../core/lay/index.ts'
-import { facetsOf, normalOf, normalTo, onPiece, type Cover, type Panel, type Patch, type Space } from '../../core/cover/index.ts'
+import {
+  facetsOf,
+  normalOf,
+  normalTo,
+  onPiece,
+  type Cover,
+  type Panel,
+  type Patch,
+  type Space,
+} from '../../core/cover/index.ts'
 import { at, boxOf, type Point } from '../../core/outline/index.ts'
 
 /** How a panel's piece lies on the cloth: where its origin falls, and its turn. */
@@ -29,7 +38,10 @@ export function panelPoint(x: number, y: number, cloth: OnCloth): Point {
   const [a, b] = turned(x - cloth.x, y - cloth.y, ((360 - cloth.turn) % 360) as 0, false)
   const { minX, minY, maxX, maxY } = boxOf(cloth.panel.finished)
   const [low, high] = [onPiece(cloth.panel, at(minX, minY)), onPiece(cloth.panel, at(maxX, maxY))]
-  return at(minX + ((a - low.x) * (maxX - minX)) / (high.x - low.x), minY + ((b - low.y) * (maxY - minY)) / (high.y - low.y))
+  return at(
+    minX + ((a - low.x) * (maxX - minX)) / (high.x - low.x),
+    minY + ((b - low.y) * (maxY - minY)) / (high.y - low.y),
+  )
 }
 
 /** Seen from the front right above: widths and heights to scale, depth shortened. */
@@ -50,14 +62,18 @@ export interface SeenFace {
 /** What is seen of a cover, far to near: flat patches whole, bent ones in facets. */
 export function seenFaces(cover: Cover): readonly SeenFace[] {
   const hidden = new Set(cover.panels.filter((p) => p.cloth === 'lining').map((p) => p.id))
-  const faces = cover.patches.filter((p) => !hidden.has(p.panel)).flatMap((patch, n) => (patch.bend === 'flat' ? wholeFace(patch, n) : facetFaces(patch, n)))
+  const faces = cover.patches
+    .filter((p) => !hidden.has(p.panel))
+    .flatMap((patch, n) => (patch.bend === 'flat' ? wholeFace(patch, n) : facetFaces(patch, n)))
   return faces.toSorted((a, b) => b.depth - a.depth)
 }
 
 function wholeFace(patch: Patch, n: number): readonly SeenFace[] {
   const { space, triangles } = facetsOf(patch, 0.5)
   const normal = normalOf(patch)
-  return triangles.length > 0 && isSeen(normal) ? [{ key: `${patch.panel} ${n}`, patch, corners: space.map(seen), shade: shadeOf(normal), depth: depthOf(space) }] : []
+  return triangles.length > 0 && isSeen(normal)
+    ? [{ key: `${patch.panel} ${n}`, patch, corners: space.map(seen), shade: shadeOf(normal), depth: depthOf(space) }]
+    : []
 }
 
 function facetFaces(patch: Patch, n: number): readonly SeenFace[] {
@@ -65,18 +81,34 @@ function facetFaces(patch: Patch, n: number): readonly SeenFace[] {
   return triangles.flatMap(([i, j, k], t): readonly SeenFace[] => {
     const corners = [space[i]!, space[j]!, space[k]!] as const
     const normal = normalTo(...corners)
-    return isSeen(normal) ? [{ key: `${patch.panel} ${n} ${t}`, patch, corners: corners.map(seen), shade: shadeOf(normal), depth: depthOf(corners) }] : []
+    return isSeen(normal)
+      ? [
+          {
+            key: `${patch.panel} ${n} ${t}`,
+            patch,
+            corners: corners.map(seen),
+            shade: shadeOf(normal),
+            depth: depthOf(corners),
+          },
+        ]
+      : []
   })
 }
 
 const isSeen = (n: Space): boolean => n.x * EYE.x + n.y * EYE.y + n.z * EYE.z > 1e-3
 const shadeOf = (n: Space): number => 0.03 + 0.14 * Math.max(0, 1 - n.z) * (0.6 + 0.4 * Math.max(0, n.x))
-const depthOf = (points: readonly Space[]): number => points.reduce((sum, p) => sum + p.y - p.x * 0.3 - p.z * 0.4, 0) / points.length
+const depthOf = (points: readonly Space[]): number =>
+  points.reduce((sum, p) => sum + p.y - p.x * 0.3 - p.z * 0.4, 0) / points.length
 
 /** The pattern transform that lays the cloth, in millimetres, on a flat patch as it is seen. */
-export function patternOn(patch: Patch, cloth: OnCloth, scale: { readonly k: number; readonly x: (mm: number) => number; readonly y: (mm: number) => number }): string {
-  const [o, u, v] = [panelPoint(0, 0, cloth), panelPoint(1, 0, cloth), panelPoint(0, 1, cloth)].map((p) => seen(patch.place(p))) as [Point, Point, Point]
+export function patternOn(
+  patch: Patch,
+  cloth: OnCloth,
+  scale: { readonly k: number; readonly x: (mm: number) => number; readonly y: (mm: number) => number },
+): string {
+  const [o, u, v] = [panelPoint(0, 0, cloth), panelPoint(1, 0, cloth), panelPoint(0, 1, cloth)].map((p) =>
+    seen(patch.place(p)),
+  ) as [Point, Point, Point]
   const { k } = scale
   return `matrix(${(u.x - o.x) * k} ${-(u.y - o.y) * k} ${(v.x - o.x) * k} ${-(v.y - o.y) * k} ${scale.x(o.x)} ${scale.y(o.y)})`
 }
-

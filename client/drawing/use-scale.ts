@@ -28,7 +28,13 @@ export function useScale(place: Ref<HTMLElement | null>, box: Ref<Box>, margins:
     const k = Math.min(freeW / Math.max(1, maxX - minX), freeH / Math.max(1, maxY - minY))
     const left = margins.left + (freeW - k * (maxX - minX)) / 2
     const top = margins.top + (freeH - k * (maxY - minY)) / 2
-    return { width: width.value, height: height.value, k, x: (mm) => left + (mm - minX) * k, y: (mm) => top + (maxY - mm) * k }
+    return {
+      width: width.value,
+      height: height.value,
+      k,
+      x: (mm) => left + (mm - minX) * k,
+      y: (mm) => top + (maxY - mm) * k,
+    }
   })
 }
 
@@ -53,4 +59,5 @@ export const edgePath = (outline: Outline, i: number, scale: Pick<Scale, 'x' | '
 }
 
 /** An outline of straight edges as the `points` of an SVG polygon. */
-export const svgPoints = (outline: readonly Point[], scale: Pick<Scale, 'x' | 'y'>): string => outline.map((p) => `${scale.x(p.x).toFixed(2)},${scale.y(p.y).toFixed(2)}`).join(' ')
+export const svgPoints = (outline: readonly Point[], scale: Pick<Scale, 'x' | 'y'>): string =>
+  outline.map((p) => `${scale.x(p.x).toFixed(2)},${scale.y(p.y).toFixed(2)}`).join(' ')

@@ -43,14 +43,35 @@ async function readFile(event: Event): Promise<void> {
       <input ref="picker" type="file" accept=".csv,.txt,text/csv" hidden @change="readFile" />
     </template>
     <section class="sheet">
-      <div class="head"><h2>Grades to order</h2><button type="button" class="plain-button main" @click="grade = newGrade()">New grade</button></div>
+      <div class="head">
+        <h2>Grades to order</h2>
+        <button type="button" class="plain-button main" @click="grade = newGrade()">New grade</button>
+      </div>
       <table>
         <thead>
-          <tr><th>Grade</th><th>Family</th><th class="n">kg/m³</th><th class="n">N at 40 %</th><th>Feel</th><th class="n">Support</th><th>Places</th><th>Life</th><th>Thicknesses, mm</th><th class="n">a m³</th></tr>
+          <tr>
+            <th>Grade</th>
+            <th>Family</th>
+            <th class="n">kg/m³</th>
+            <th class="n">N at 40 %</th>
+            <th>Feel</th>
+            <th class="n">Support</th>
+            <th>Places</th>
+            <th>Life</th>
+            <th>Thicknesses, mm</th>
+            <th class="n">a m³</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="g in grades" :key="g.id">
-            <th scope="row"><button type="button" class="thing-name" @click="grade = g">{{ g.name }}</button><span v-if="g.combustionModified" class="quiet"> combustion modified</span></th>
+            <th scope="row">
+              <button type="button" class="thing-name" @click="grade = g">{{ g.name }}</button><span
+                v-if="g.combustionModified"
+                class="quiet"
+              >
+                combustion modified</span
+              >
+            </th>
             <td>{{ g.family }}</td>
             <td class="n">{{ g.densityKgM3 }}</td>
             <td class="n">{{ Math.round(hardnessOf(g)) }}</td>
@@ -58,21 +79,35 @@ async function readFile(event: Event): Promise<void> {
             <td class="n">{{ supportFactorOf(g).toFixed(1) }}</td>
             <td>{{ g.exposures.join(', ') }}</td>
             <td>{{ ageingOf(g).years }} years</td>
-            <td>{{ g.thicknessesMm.join(', ') }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span></td>
+            <td>
+              {{ g.thicknessesMm.join(', ') }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span>
+            </td>
             <td class="n">{{ g.pricePerM3.toFixed(0) }}</td>
           </tr>
         </tbody>
       </table>
     </section>
     <section class="sheet">
-      <div class="head"><h2>On the rack</h2><button type="button" class="plain-button main" @click="stock = newStock(grades)">New piece</button></div>
+      <div class="head">
+        <h2>On the rack</h2>
+        <button type="button" class="plain-button main" @click="stock = newStock(grades)">New piece</button>
+      </div>
       <table v-if="pieces.length > 0">
         <thead>
-          <tr><th>Piece</th><th>Kind</th><th>Grade</th><th>Usable</th><th class="n">Count</th><th>Cut-outs</th></tr>
+          <tr>
+            <th>Piece</th>
+            <th>Kind</th>
+            <th>Grade</th>
+            <th>Usable</th>
+            <th class="n">Count</th>
+            <th>Cut-outs</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="s in pieces" :key="s.id">
-            <th scope="row"><button type="button" class="thing-name" @click="stock = s">{{ s.name }}</button></th>
+            <th scope="row">
+              <button type="button" class="thing-name" @click="stock = s">{{ s.name }}</button>
+            </th>
             <td>{{ s.kind }}</td>
             <td>{{ nameOf(s.gradeId) }}</td>
             <td>{{ sheetSize(s, s.thicknessMm, units) }}</td>
@@ -81,11 +116,14 @@ async function readFile(event: Event): Promise<void> {
           </tr>
         </tbody>
       </table>
-      <p v-else class="quiet">Nothing yet. Opened sheets, mattresses, toppers and remnants noted here are offered wherever a job uses their grade.</p>
+      <p v-else class="quiet">
+        Nothing yet. Opened sheets, mattresses, toppers and remnants noted here are offered wherever a job uses their
+        grade.
+      </p>
     </section>
-  <GradeDialog v-if="grade" :grade="grade" :is-new="!grades.some((g) => g.id === grade!.id)" @close="grade = null" />
-  <StockDialog v-if="stock" :piece="stock" :is-new="!pieces.some((s) => s.id === stock!.id)" @close="stock = null" />
-  <ImportDialog v-if="imported" :file="imported" @close="imported = null" />
+    <GradeDialog v-if="grade" :grade="grade" :is-new="!grades.some((g) => g.id === grade!.id)" @close="grade = null" />
+    <StockDialog v-if="stock" :piece="stock" :is-new="!pieces.some((s) => s.id === stock!.id)" @close="stock = null" />
+    <ImportDialog v-if="imported" :file="imported" @close="imported = null" />
   </ShopPage>
 </template>
 

@@ -17,68 +17,203 @@ const draft = ref<Grade>(JSON.parse(JSON.stringify(props.grade)))
 const thicknesses = ref(props.grade.thicknessesMm.join(', '))
 const units = computed(() => shop.lists!.settings.units)
 
-const finished = computed((): Grade => ({ ...draft.value, id: props.isNew ? idOfName(draft.value.name) : draft.value.id, name: draft.value.name.trim(), thicknessesMm: thicknesses.value.split(/[,;\s]+/).filter((t) => t !== '').map(Number) }))
+const finished = computed((): Grade => ({
+  ...draft.value,
+  id: props.isNew ? idOfName(draft.value.name) : draft.value.id,
+  name: draft.value.name.trim(),
+  thicknessesMm: thicknesses.value
+    .split(/[,;\s]+/)
+    .filter((t) => t !== '')
+    .map(Number),
+}))
 const read = computed(() => readWith(Grade, finished.value))
 const isTaken = computed(() => props.isNew && shop.lists!.grades.some((g) => g.id === finished.value.id))
-const fault = computed(() => (isTaken.value ? 'The catalogue has a grade of this name already.' : read.value.ok ? '' : faultWords(read.value.faults[0]!)))
+const fault = computed(() =>
+  isTaken.value
+    ? 'The catalogue has a grade of this name already.'
+    : read.value.ok
+      ? ''
+      : faultWords(read.value.faults[0]!),
+)
 /** What would be worked with, where the forces given make sense. */
-const filled = computed(() => (draft.value.at25N === null && draft.value.at40N === null ? null : testForces(draft.value)))
+const filled = computed(() =>
+  draft.value.at25N === null && draft.value.at40N === null ? null : testForces(draft.value),
+)
 
 function setFamily(family: Grade['family']): void {
   draft.value = { ...draft.value, family, exposures: [...FAMILIES[family].exposures] }
 }
 function setExposure(place: Exposure, on: boolean): void {
-  draft.value = { ...draft.value, exposures: Exposure.options.filter((e) => (e === place ? on : draft.value.exposures.includes(e))) }
+  draft.value = {
+    ...draft.value,
+    exposures: Exposure.options.filter((e) => (e === place ? on : draft.value.exposures.includes(e))),
+  }
 }
-const setSheet = (i: number, with_: Partial<Grade['sheets'][number]>) => (draft.value = { ...draft.value, sheets: draft.value.sheets.map((s, j) => (j === i ? { ...s, ...with_ } : s)) })
+const setSheet = (i: number, with_: Partial<Grade['sheets'][number]>) =>
+  (draft.value = { ...draft.value, sheets: draft.value.sheets.map((s, j) => (j === i ? { ...s, ...with_ } : s)) })
 
 /** A new grade is incomplete while it is typed; what is missing is told when it is to be kept. */
 async function keep(): Promise<void> {
   if (fault.value !== '') throw new Error(fault.value)
-  await shop.keepGrades([finished.value])
+  await shop.keepGrades([finished.value], props.isNew ? [] : [props.grade])
 }
 </script>
 
 <template>
-  <EntryDialog :title="isNew ? 'New grade' : grade.name" width="660px" fault="" :keep="keep" :drop="isNew ? null : { words: 'Out of the catalogue', run: () => shop.dropGrade(grade.id) }" @close="emit('close')">
-    <div class="field-row"><label for="grade-name">Name</label><input id="grade-name" v-model="draft.name" class="text" maxlength="80" /></div>
+  <EntryDialog
+    :title="isNew ? 'New grade' : grade.name"
+    width="660px"
+    fault=""
+    :keep="keep"
+    :drop="isNew ? null : { words: 'Out of the catalogue', run: () => shop.dropGrade(grade.id) }"
+    @close="emit('close')"
+  >
+    <div class="field-row">
+      <label for="grade-name">Name</label><input id="grade-name" v-model="draft.name" class="text" maxlength="80" />
+    </div>
     <div class="field-row">
       <span class="label">Family</span>
-      <ElSelect :model-value="draft.family" aria-label="Family" @update:model-value="setFamily"><ElOption v-for="f in FoamFamily.options" :key="f" :value="f" :label="FAMILIES[f].name" /></ElSelect>
+      <ElSelect :model-value="draft.family" aria-label="Family" @update:model-value="setFamily"
+        ><ElOption v-for="f in FoamFamily.options" :key="f" :value="f" :label="FAMILIES[f].name"
+      /></ElSelect>
     </div>
-    <div class="field-row"><span class="label">Density</span><AmountField :model-value="draft.densityKgM3" kind="density" name="Density" :min="5" :max="400" @update:model-value="$event !== null && (draft.densityKgM3 = $event)" /></div>
+    <div class="field-row">
+      <span class="label">Density</span
+      ><AmountField
+        :model-value="draft.densityKgM3"
+        kind="density"
+        name="Density"
+        :min="5"
+        :max="400"
+        @update:model-value="$event !== null && (draft.densityKgM3 = $event)"
+      />
+    </div>
     <div class="field-row">
       <span class="label">Force at 25, 40, 65 %</span>
       <div class="pair">
-        <AmountField v-for="key in (['at25N', 'at40N', 'at65N'] as const)" :key="key" v-model="draft[key]" kind="force" :name="`Force at ${key.slice(2, 4)} %`" :min="1" :max="10000" optional :placeholder="filled ? filled[key].toFixed(0) : ''" />
+        <AmountField
+          v-for="key in ['at25N', 'at40N', 'at65N'] as const"
+          :key="key"
+          v-model="draft[key]"
+          kind="force"
+          :name="`Force at ${key.slice(2, 4)} %`"
+          :min="1"
+          :max="10000"
+          optional
+          :placeholder="filled ? filled[key].toFixed(0) : ''"
+        />
       </div>
     </div>
-    <div class="field-row"><span class="label">Support factor</span><AmountField v-model="draft.supportFactor" kind="plain" name="Support factor" :min="1.2" :max="6" optional :placeholder="filled ? supportFactorOf(draft).toFixed(2) : ''" /></div>
+    <div class="field-row">
+      <span class="label">Support factor</span
+      ><AmountField
+        v-model="draft.supportFactor"
+        kind="plain"
+        name="Support factor"
+        :min="1.2"
+        :max="6"
+        optional
+        :placeholder="filled ? supportFactorOf(draft).toFixed(2) : ''"
+      />
+    </div>
     <div class="field-row">
       <span class="label">May be used</span>
-      <div class="pair"><label v-for="e in Exposure.options" :key="e" class="tick"><input type="checkbox" :checked="draft.exposures.includes(e)" @change="setExposure(e, ($event.target as HTMLInputElement).checked)" /> {{ EXPOSURE_WORDS[e] }}</label></div>
+      <div class="pair">
+        <label v-for="e in Exposure.options" :key="e" class="tick"
+          ><input
+            type="checkbox"
+            :checked="draft.exposures.includes(e)"
+            @change="setExposure(e, ($event.target as HTMLInputElement).checked)"
+          />
+          {{ EXPOSURE_WORDS[e] }}</label
+        >
+      </div>
     </div>
     <div class="field-row">
       <span class="label">Loses, over years</span>
       <div class="pair">
-        <AmountField :model-value="draft.ageing?.lossShare ?? null" kind="share" name="Firmness lost" :min="0" :max="0.9" optional :placeholder="String(Math.round(ageingOf(draft).lossShare * 100))" @update:model-value="draft.ageing = $event === null ? null : { lossShare: $event, years: draft.ageing?.years ?? ageingOf(draft).years }" />
-        <AmountField :model-value="draft.ageing?.years ?? null" kind="plain" name="Years" :min="0.5" :max="50" optional :placeholder="String(ageingOf(draft).years)" @update:model-value="draft.ageing = $event === null ? null : { years: $event, lossShare: draft.ageing?.lossShare ?? ageingOf(draft).lossShare }" />
+        <AmountField
+          :model-value="draft.ageing?.lossShare ?? null"
+          kind="share"
+          name="Firmness lost"
+          :min="0"
+          :max="0.9"
+          optional
+          :placeholder="String(Math.round(ageingOf(draft).lossShare * 100))"
+          @update:model-value="
+            draft.ageing =
+              $event === null ? null : { lossShare: $event, years: draft.ageing?.years ?? ageingOf(draft).years }
+          "
+        />
+        <AmountField
+          :model-value="draft.ageing?.years ?? null"
+          kind="plain"
+          name="Years"
+          :min="0.5"
+          :max="50"
+          optional
+          :placeholder="String(ageingOf(draft).years)"
+          @update:model-value="
+            draft.ageing =
+              $event === null
+                ? null
+                : { years: $event, lossShare: draft.ageing?.lossShare ?? ageingOf(draft).lossShare }
+          "
+        />
       </div>
     </div>
-    <div class="field-row"><span class="label">Combustion modified</span><ElSwitch v-model="draft.combustionModified" aria-label="Combustion modified" /></div>
+    <div class="field-row">
+      <span class="label">Combustion modified</span
+      ><ElSwitch v-model="draft.combustionModified" aria-label="Combustion modified" />
+    </div>
     <div class="field-row">
       <span class="label">Sheets sold</span>
       <div>
         <div v-for="(s, i) in draft.sheets" :key="i" class="pair">
-          <LengthField :model-value="s.lengthMm" :unit="units" :name="`Length of sheet ${i + 1}`" :min="100" @update:model-value="setSheet(i, { lengthMm: $event })" /> x
-          <LengthField :model-value="s.widthMm" :unit="units" :name="`Width of sheet ${i + 1}`" :min="100" @update:model-value="setSheet(i, { widthMm: $event })" />
-          <button type="button" class="plain-button" @click="draft.sheets = draft.sheets.filter((_, j) => j !== i)">Strike</button>
+          <LengthField
+            :model-value="s.lengthMm"
+            :unit="units"
+            :name="`Length of sheet ${i + 1}`"
+            :min="100"
+            @update:model-value="setSheet(i, { lengthMm: $event })"
+          />
+          x
+          <LengthField
+            :model-value="s.widthMm"
+            :unit="units"
+            :name="`Width of sheet ${i + 1}`"
+            :min="100"
+            @update:model-value="setSheet(i, { widthMm: $event })"
+          />
+          <button type="button" class="plain-button" @click="draft.sheets = draft.sheets.filter((_, j) => j !== i)">
+            Strike
+          </button>
         </div>
-        <button v-if="draft.sheets.length < 10" type="button" class="plain-button" @click="draft.sheets = [...draft.sheets, { lengthMm: 2000, widthMm: 1200 }]">Another size</button>
+        <button
+          v-if="draft.sheets.length < 10"
+          type="button"
+          class="plain-button"
+          @click="draft.sheets = [...draft.sheets, { lengthMm: 2000, widthMm: 1200 }]"
+        >
+          Another size
+        </button>
       </div>
     </div>
-    <div class="field-row"><label for="grade-thicknesses">Thicknesses, mm</label><input id="grade-thicknesses" v-model="thicknesses" class="text" /></div>
-    <div class="field-row"><span class="label">Price of a m³</span><AmountField :model-value="draft.pricePerM3" kind="plain" name="Price" :min="0" :max="1000000" @update:model-value="$event !== null && (draft.pricePerM3 = $event)" /></div>
+    <div class="field-row">
+      <label for="grade-thicknesses">Thicknesses, mm</label
+      ><input id="grade-thicknesses" v-model="thicknesses" class="text" />
+    </div>
+    <div class="field-row">
+      <span class="label">Price of a m³</span
+      ><AmountField
+        :model-value="draft.pricePerM3"
+        kind="plain"
+        name="Price"
+        :min="0"
+        :max="1000000"
+        @update:model-value="$event !== null && (draft.pricePerM3 = $event)"
+      />
+    </div>
   </EntryDialog>
 </template>
 

@@ -29,7 +29,16 @@ const lines = computed((): readonly Line[] => {
     if (seen.has(read.value.id)) return { row, name, grade: null, says: 'listed twice' }
     seen.add(read.value.id)
     const before = shop.lists!.grades.find((g) => g.id === read.value.id)
-    return { row, name, grade: read.value, says: !before ? 'new' : JSON.stringify(Grade.parse(before)) === JSON.stringify(read.value) ? 'as it was' : 'changed' }
+    return {
+      row,
+      name,
+      grade: read.value,
+      says: !before
+        ? 'new'
+        : JSON.stringify(Grade.parse(before)) === JSON.stringify(read.value)
+          ? 'as it was'
+          : 'changed',
+    }
   })
 })
 const good = computed(() => lines.value.flatMap((l) => (l.grade && l.says !== 'as it was' ? [l.grade] : [])))
@@ -46,17 +55,26 @@ async function take(): Promise<void> {
 </script>
 
 <template>
-  <ElDialog :model-value="true" :title="`Catalogue from ${file.ok ? props.file.name : 'a file'}`" width="640px" @update:model-value="emit('close')">
+  <ElDialog
+    :model-value="true"
+    :title="`Catalogue from ${file.ok ? props.file.name : 'a file'}`"
+    width="640px"
+    @update:model-value="emit('close')"
+  >
     <p v-if="!file.ok" class="fault" role="alert">{{ file.says }}</p>
     <template v-else>
       <p>{{ good.length }} to take over, {{ bad.length }} not understood; grades not in the file stay.</p>
       <ul>
-        <li v-for="l in lines" :key="l.row" :class="{ fault: l.grade === null }">Row {{ l.row }}, <b>{{ l.name || 'no name' }}</b>: {{ l.says }}</li>
+        <li v-for="l in lines" :key="l.row" :class="{ fault: l.grade === null }">
+          Row {{ l.row }}, <b>{{ l.name || 'no name' }}</b>: {{ l.says }}
+        </li>
       </ul>
     </template>
     <p v-if="failed" class="fault" role="alert">{{ failed }}</p>
     <template #footer>
-      <button type="button" class="plain-button main" :disabled="good.length === 0" @click="take">Take {{ good.length }} over</button>
+      <button type="button" class="plain-button main" :disabled="good.length === 0" @click="take">
+        Take {{ good.length }} over
+      </button>
     </template>
   </ElDialog>
 </template>

@@ -8,16 +8,32 @@ const rows = computed(() => (jobs.conflict && jobs.job ? differences(jobs.job, j
 </script>
 
 <template>
-  <ElDialog :model-value="jobs.conflict !== null" title="This job was saved from another window" width="640px" :show-close="false" :close-on-click-modal="false" :close-on-press-escape="false">
+  <ElDialog
+    :model-value="jobs.conflict !== null"
+    title="This job was saved from another window"
+    width="640px"
+    :show-close="false"
+    :close-on-click-modal="false"
+    :close-on-press-escape="false"
+  >
     <p v-if="jobs.conflict">
-      Revision {{ jobs.conflict.revision }} was saved at {{ new Date(jobs.conflict.savedAt).toLocaleTimeString() }}, after this window last saved. Both versions stay in the history; choose which one the job goes on with.
+      Revision {{ jobs.conflict.revision }} was saved at {{ new Date(jobs.conflict.savedAt).toLocaleTimeString() }},
+      after this window last saved. Both versions stay in the history; choose which one the job goes on with.
     </p>
     <table>
       <thead>
-        <tr><th>Where</th><th>Here</th><th>There</th></tr>
+        <tr>
+          <th>Where</th>
+          <th>Here</th>
+          <th>There</th>
+        </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="row.path"><th scope="row">{{ row.path }}</th><td>{{ row.mine }}</td><td>{{ row.theirs }}</td></tr>
+        <tr v-for="row in rows" :key="row.path">
+          <th scope="row">{{ row.path }}</th>
+          <td>{{ row.mine }}</td>
+          <td>{{ row.theirs }}</td>
+        </tr>
       </tbody>
     </table>
     <template #footer>

@@ -28,13 +28,24 @@ async function restore(revision: number): Promise<void> {
 </script>
 
 <template>
-  <ElDrawer :model-value="modelValue" title="History of this job" size="420px" @update:model-value="emit('update:modelValue', $event)">
+  <ElDrawer
+    :model-value="modelValue"
+    title="History of this job"
+    size="420px"
+    @update:model-value="emit('update:modelValue', $event)"
+  >
     <p class="quiet">Every save is kept. Bringing one back makes a new revision on top.</p>
     <p v-if="failed" role="alert">{{ failed }}</p>
     <ol>
       <li v-for="r in revisions" :key="r.revision">
-        <span><b>{{ r.revision }}</b> {{ r.reason || 'saved' }}<br /><span class="quiet">{{ new Date(r.savedAt).toLocaleString() }}</span></span>
-        <button v-if="r.revision !== jobs.revision" type="button" class="plain-button" @click="restore(r.revision)">Bring back</button>
+        <span
+          ><b>{{ r.revision }}</b> {{ r.reason || 'saved' }}<br /><span class="quiet">{{
+            new Date(r.savedAt).toLocaleString()
+          }}</span></span
+        >
+        <button v-if="r.revision !== jobs.revision" type="button" class="plain-button" @click="restore(r.revision)">
+          Bring back
+        </button>
         <span v-else class="quiet">now</span>
       </li>
     </ol>

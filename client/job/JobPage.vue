@@ -57,13 +57,19 @@ function onKey(event: KeyboardEvent): void {
 }
 
 const leaving = () => void jobs.flush()
+/** What the browser would not keep is lost with the page. */
+function warnBefore(event: BeforeUnloadEvent): void {
+  if (jobs.saveState.kind !== 'saved' && jobs.kept === 'in-page') event.preventDefault()
+}
 onMounted(() => {
   window.addEventListener('keydown', onKey)
   window.addEventListener('pagehide', leaving)
+  window.addEventListener('beforeunload', warnBefore)
 })
 onBeforeUnmount(() => {
   window.removeEventListener('keydown', onKey)
   window.removeEventListener('pagehide', leaving)
+  window.removeEventListener('beforeunload', warnBefore)
   void jobs.flush()
 })
 </script>
@@ -74,30 +80,61 @@ onBeforeUnmount(() => {
       <RouterLink to="/" class="shelf-link">Shelf</RouterLink>
       <template v-if="jobs.job">
         <button type="button" class="name" title="Change the ticket, its title and customer" @click="ticket = true">
-          <h1><span class="ticket">{{ jobs.job.ticket }}</span>{{ jobs.job.title }}</h1>
+          <h1>
+            <span class="ticket">{{ jobs.job.ticket }}</span>{{ jobs.job.title }}
+          </h1>
         </button>
         <span class="quiet customer">{{ jobs.job.customer }}</span>
         <span class="save" :class="jobs.saveState.kind" aria-live="polite">
           <template v-if="jobs.saveState.kind === 'saved'">saved, revision {{ jobs.revision }}</template>
           <template v-else-if="jobs.saveState.kind === 'saving'">saving …</template>
           <template v-else-if="jobs.saveState.kind === 'waiting'">typed, not saved yet</template>
-          <template v-else>not saved: {{ jobs.saveState.why }}</template>
+          <template v-else
+            >not saved: {{ jobs.saveState.why }}
+            {{
+              jobs.kept === 'in-browser'
+                ? 'It is kept in this browser, and sent again.'
+                : 'It is in this page alone, and sent again: do not close it.'
+            }}</template
+          >
         </span>
-        <button type="button" class="plain-button" :disabled="jobs.past.length === 0" :title="jobs.past.at(-1)?.says" @click="jobs.undo()">Undo</button>
-        <button type="button" class="plain-button" :disabled="jobs.future.length === 0" @click="jobs.redo()">Redo</button>
+        <button
+          type="button"
+          class="plain-button"
+          :disabled="jobs.past.length === 0"
+          :title="jobs.past.at(-1)?.says"
+          @click="jobs.undo()"
+        >
+          Undo
+        </button>
+        <button type="button" class="plain-button" :disabled="jobs.future.length === 0" @click="jobs.redo()">
+          Redo
+        </button>
         <button type="button" class="plain-button" @click="history = true">History</button>
         <a class="plain-button" :href="`/api/jobs/${jobs.id}/file`">Job file</a>
       </template>
     </header>
-    <p v-if="failed" class="sheet failed" role="alert">{{ failed }} <RouterLink to="/">Back to the shelf</RouterLink></p>
+    <p v-if="failed" class="sheet failed" role="alert">
+      {{ failed }} <RouterLink to="/">Back to the shelf</RouterLink>
+    </p>
     <template v-else-if="jobs.job && jobs.plan">
       <StationSpine />
-      <p v-if="jobs.told" class="told" role="status">{{ jobs.told }} <button type="button" class="plain-button" @click="jobs.told = ''">Good</button></p>
+      <p v-if="jobs.told" class="told" role="status">
+        {{ jobs.told }} <button type="button" class="plain-button" @click="jobs.told = ''">Good</button>
+      </p>
       <p v-if="jobs.refused" class="refused" role="alert">Not taken: {{ jobs.refused }}</p>
       <main>
         <RouterView />
       </main>
-      <TypingLine ref="line" :job="jobs.job" :units="jobs.job.units" placeholder="Type a change: depth 470 469, sa 12, pipe top …" @seat="newSeat" @edit="(e) => jobs.edit(e)" @help="help = true" />
+      <TypingLine
+        ref="line"
+        :job="jobs.job"
+        :units="jobs.job.units"
+        placeholder="Type a change: depth 470 469, sa 12, pipe top …"
+        @seat="newSeat"
+        @edit="(e) => jobs.edit(e)"
+        @help="help = true"
+      />
       <ConflictDialog />
       <HistoryDrawer v-model="history" />
       <TicketDialog v-model="ticket" />
@@ -142,7 +179,8 @@ h1 {
   padding: 2px 9px 2px 20px;
   border: 1px solid var(--ink);
   border-radius: 2px;
-  background: radial-gradient(circle at 10px 50%, var(--floor) 0 3.5px, var(--ink) 3.5px 4.5px, transparent 4.5px) #fffdf8;
+  background: radial-gradient(circle at 10px 50%, var(--floor) 0 3.5px, var(--ink) 3.5px 4.5px, transparent 4.5px)
+    #fffdf8;
 }
 
 .customer {

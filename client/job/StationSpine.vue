@@ -11,18 +11,37 @@ const lays = useLay()
 const rows = computed(() =>
   STATION_PAGES.map(({ station, title }) => {
     const mine = jobs.plan?.warnings.filter((w) => w.station === station) ?? []
-    const doubts = mine.filter((w) => w.level === 'stop' || w.level === 'warning').length + (station === 'lay' && lays.failure ? 1 : 0)
-    return { station, title, doubts, figure: jobs.job && jobs.plan ? keyFigure(station as Station, jobs.job, jobs.plan, lays.all) : '' }
+    const doubts =
+      mine.filter((w) => w.level === 'stop' || w.level === 'warning').length +
+      (station === 'lay' && lays.failure ? 1 : 0)
+    return {
+      station,
+      title,
+      doubts,
+      figure: jobs.job && jobs.plan ? keyFigure(station as Station, jobs.job, jobs.plan, lays.all) : '',
+    }
   }),
 )
 </script>
 
 <template>
   <nav class="spine no-print" aria-label="Stations of the job">
-    <RouterLink v-for="(row, i) in rows" :key="row.station" :to="`/jobs/${jobs.id}/${row.station}`" class="stop" active-class="here">
+    <RouterLink
+      v-for="(row, i) in rows"
+      :key="row.station"
+      :to="`/jobs/${jobs.id}/${row.station}`"
+      class="stop"
+      active-class="here"
+    >
       <span class="place">{{ i + 1 }}</span>
       <span class="title">{{ row.title }}</span>
-      <span v-if="row.doubts > 0" class="doubts" :title="`${row.doubts} to look at`" :aria-label="`${row.doubts} open warnings`">{{ row.doubts }} !</span>
+      <span
+        v-if="row.doubts > 0"
+        class="doubts"
+        :title="`${row.doubts} to look at`"
+        :aria-label="`${row.doubts} open warnings`"
+        >{{ row.doubts }} !</span
+      >
       <span class="figure">{{ row.figure }}</span>
     </RouterLink>
   </nav>
@@ -36,8 +55,12 @@ const rows = computed(() =>
   border-top: 1px solid #cdbfa3;
   border-bottom: 3px solid var(--ink);
   /* The long rule let into the floor: a tick every 10 px, a longer one every 50. */
-  background-image: repeating-linear-gradient(90deg, #8c7c5c 0 1px, transparent 1px 50px), repeating-linear-gradient(90deg, #b3a482 0 1px, transparent 1px 10px);
-  background-size: 100% 9px, 100% 5px;
+  background-image:
+    repeating-linear-gradient(90deg, #8c7c5c 0 1px, transparent 1px 50px),
+    repeating-linear-gradient(90deg, #b3a482 0 1px, transparent 1px 10px);
+  background-size:
+    100% 9px,
+    100% 5px;
   background-repeat: no-repeat;
   background-position: bottom;
 }

@@ -22,11 +22,22 @@ function set(key: 'ticket' | 'title' | 'customer' | 'note', label: string, event
 </script>
 
 <template>
-  <ElDialog :model-value="modelValue" title="The ticket" width="520px" @update:model-value="emit('update:modelValue', $event)">
+  <ElDialog
+    :model-value="modelValue"
+    title="The ticket"
+    width="520px"
+    @update:model-value="emit('update:modelValue', $event)"
+  >
     <div v-for="f in FIELDS" :key="f.key" class="field-row">
       <label :for="`ticket-${f.key}`">{{ f.label }}</label>
       <div>
-        <input :id="`ticket-${f.key}`" v-typed="job[f.key]" :maxlength="f.most" autocomplete="off" @change="set(f.key, f.label, $event)" />
+        <input
+          :id="`ticket-${f.key}`"
+          v-typed="job[f.key]"
+          :maxlength="f.most"
+          autocomplete="off"
+          @change="set(f.key, f.label, $event)"
+        />
       </div>
     </div>
     <div class="field-row">
@@ -34,7 +45,9 @@ function set(key: 'ticket' | 'title' | 'customer' | 'note', label: string, event
       <textarea id="ticket-note" v-typed="job.note" rows="4" maxlength="4000" @change="set('note', 'Note', $event)" />
     </div>
     <p v-if="jobs.refused" role="alert" class="fault">Not taken: {{ jobs.refused }}. What was there stays.</p>
-    <template #footer><button type="button" class="plain-button main" @click="emit('update:modelValue', false)">Done</button></template>
+    <template #footer
+      ><button type="button" class="plain-button main" @click="emit('update:modelValue', false)">Done</button></template
+    >
   </ElDialog>
 </template>
 

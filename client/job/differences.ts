@@ -14,5 +14,6 @@ export function differences(mine: unknown, theirs: unknown, path = '', most = 8)
   return [{ path, mine: short(mine), theirs: short(theirs) }]
 }
 
-const isBranch = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isBranch = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
 const short = (value: unknown): string => (value === undefined ? 'nothing' : JSON.stringify(value).slice(0, 60))

@@ -30,7 +30,16 @@ describe('differences between two versions', () => {
 describe('the key figure of each station', () => {
   const job = keepersBench()
   const plan = planJob(job)
-  const lay: Lay = { format: 'loft-seam/lay', version: 1, length: 3249, bound: 3249, seed: 1, seconds: 1, placements: [], offsets: {} }
+  const lay: Lay = {
+    format: 'loft-seam/lay',
+    version: 1,
+    length: 3249,
+    bound: 3249,
+    seed: 1,
+    seconds: 1,
+    placements: [],
+    offsets: {},
+  }
 
   it.each([
     ['measure', '3 of 746.7 x 468 x 75 mm'],
@@ -49,7 +58,20 @@ describe('the key figure of each station', () => {
   })
 
   it('waste counts every copy', () => {
-    const piece = { id: 'a', name: 'a', qty: 2, cut: [{ x: 0, y: 0 }, { x: 500, y: 0 }, { x: 500, y: 100 }, { x: 0, y: 100 }], panel: null, cushion: null, matched: false }
+    const piece = {
+      id: 'a',
+      name: 'a',
+      qty: 2,
+      cut: [
+        { x: 0, y: 0 },
+        { x: 500, y: 0 },
+        { x: 500, y: 100 },
+        { x: 0, y: 100 },
+      ],
+      panel: null,
+      cushion: null,
+      matched: false,
+    }
     expect(wasteWords([piece], 100, 1250)).toBe('20 %')
   })
 })

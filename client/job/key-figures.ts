@@ -15,9 +15,12 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly
     if (!plan.cushions) return 'no outline yet'
     const [first, ...others] = plan.cushions.designs
     const { width, depth, thickness } = first!.solid
-    return others.length === 0 ? `${plan.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}` : `${plan.cushions.count} cushions of ${others.length + 1} shapes`
+    return others.length === 0
+      ? `${plan.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}`
+      : `${plan.cushions.count} cushions of ${others.length + 1} shapes`
   }
-  if (station === 'make-up' && plan.kind === 'unworkable') return MAKE_UPS[job.makeUp.construction.kind].label.toLowerCase()
+  if (station === 'make-up' && plan.kind === 'unworkable')
+    return MAKE_UPS[job.makeUp.construction.kind].label.toLowerCase()
   if (plan.kind === 'unworkable') return 'waits for the measurements'
   switch (station) {
     case 'filling': {
@@ -38,10 +41,16 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly
       const [lay] = lays
       if (!lay) return 'not laid yet'
       const [main, ...others] = plan.cloth.lays
-      return others.length === 0 ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.laidOn.widthMm)} waste` : `${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`
+      return others.length === 0
+        ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.laidOn.widthMm)} waste`
+        : `${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`
     }
     case 'lists': {
-      const buying = buyingList(job, plan, plan.cloth.lays.map((_, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: 0 })))
+      const buying = buyingList(
+        job,
+        plan,
+        plan.cloth.lays.map((_, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: 0 })),
+      )
       return buying.hasLay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for a lay'
     }
     case 'make': {
@@ -50,7 +59,9 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly
     }
     case 'fit': {
       const fits = Object.values(job.fitting.fits)
-      return fits.length === 0 ? 'not fitted yet' : `${fits.filter((f) => f.verdict === 'right').length} of ${plan.cushions.count} sit right`
+      return fits.length === 0
+        ? 'not fitted yet'
+        : `${fits.filter((f) => f.verdict === 'right').length} of ${plan.cushions.count} sit right`
     }
     case 'bill':
       return job.terms.given ? `${job.terms.given.total.toFixed(2)} ${job.currency} quoted` : job.terms.stage

@@ -11,8 +11,14 @@ export interface Lesson {
 export function lessonsFor(ownId: string, job: Job, others: readonly JobSummary[]): readonly Lesson[] {
   const found = others.flatMap(({ id, ticket, card }) => {
     if (id === ownId || card.lesson.trim() === '') return []
-    const shared = [...(job.terms.furniture !== '' && card.furniture === job.terms.furniture ? ['the same seat'] : []), ...(card.cloth.id === job.cloth.cloth.id ? ['the same cloth'] : []), ...(card.makeUp === job.makeUp.construction.kind ? ['the same make-up'] : [])]
-    return shared.length > 0 ? [{ id, ticket, lesson: card.lesson, because: shared.join(', '), count: shared.length }] : []
+    const shared = [
+      ...(job.terms.furniture !== '' && card.furniture === job.terms.furniture ? ['the same seat'] : []),
+      ...(card.cloth.id === job.cloth.cloth.id ? ['the same cloth'] : []),
+      ...(card.makeUp === job.makeUp.construction.kind ? ['the same make-up'] : []),
+    ]
+    return shared.length > 0
+      ? [{ id, ticket, lesson: card.lesson, because: shared.join(', '), count: shared.length }]
+      : []
   })
   return found.toSorted((a, b) => b.count - a.count)
 }

@@ -22,11 +22,16 @@ const found = computed(() => proposals(evidence.value, learned.value, dayOf(new 
 const read = async () => {
   jobs.value = await listJobs()
 }
-onMounted(() => attempt(async () => {
-  await shop.open()
-  await read()
-}))
-watch(() => live.saves, () => void attempt(read))
+onMounted(() =>
+  attempt(async () => {
+    await shop.open()
+    await read()
+  }),
+)
+watch(
+  () => live.saves,
+  () => void attempt(read),
+)
 const keep = (list: readonly Learned[]) =>
   attempt(async () => {
     const { settings } = shop.lists!
@@ -39,10 +44,17 @@ const keep = (list: readonly Learned[]) =>
     <div class="column">
       <section class="sheet" aria-label="Proposals">
         <h2>What the logs say</h2>
-        <p class="quiet">From {{ evidence.fits.length }} measured cushions, {{ evidence.times.length }} timed steps and {{ evidence.cloths.length }} cloths. Nothing is proposed from fewer than {{ LEAST_LOGS }} jobs, nor where chance alone would do it; nothing is changed until you accept it.</p>
+        <p class="quiet">
+          From {{ evidence.fits.length }} measured cushions, {{ evidence.times.length }} timed steps and
+          {{ evidence.cloths.length }} cloths. Nothing is proposed from fewer than {{ LEAST_LOGS }} jobs, nor where
+          chance alone would do it; nothing is changed until you accept it.
+        </p>
         <article v-for="p in found" :key="p.says">
           <h3>{{ p.says }}</h3>
-          <p>{{ p.spread.count }} jobs, median {{ (p.spread.median * 100).toFixed(1) }} %, spread {{ (p.spread.spread * 100).toFixed(1) }} %.</p>
+          <p>
+            {{ p.spread.count }} jobs, median {{ (p.spread.median * 100).toFixed(1) }} %, spread
+            {{ (p.spread.spread * 100).toFixed(1) }} %.
+          </p>
           <EvidenceChart :proposal="p" />
           <button type="button" class="plain-button main" @click="keep([...learned, p.learned])">Accept</button>
         </article>
@@ -50,8 +62,18 @@ const keep = (list: readonly Learned[]) =>
       </section>
       <section class="sheet" aria-label="Accepted">
         <h2>Accepted</h2>
-        <ul v-if="learned.length > 0"><li v-for="(l, i) in learned" :key="i">{{ l.says }} <span class="quiet">{{ l.on }}</span> <button type="button" class="plain-button" @click="keep(learned.filter((_, n) => n !== i))">Take back</button></li></ul>
-        <p v-else class="quiet">Nothing yet. Sizes and fit windows are offered on the make-up of a job; rates and waste count everywhere at once.</p>
+        <ul v-if="learned.length > 0">
+          <li v-for="(l, i) in learned" :key="i">
+            {{ l.says }} <span class="quiet">{{ l.on }}</span>
+            <button type="button" class="plain-button" @click="keep(learned.filter((_, n) => n !== i))">
+              Take back
+            </button>
+          </li>
+        </ul>
+        <p v-else class="quiet">
+          Nothing yet. Sizes and fit windows are offered on the make-up of a job; rates and waste count everywhere at
+          once.
+        </p>
       </section>
     </div>
     <RateTable />

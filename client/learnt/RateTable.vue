@@ -14,10 +14,14 @@ const learnt = computed(() => ratesOf(shop.workshop))
 function set(kind: WorkKind, event: Event): void {
   const text = (event.target as HTMLInputElement).value.trim()
   const n = text === '' ? Number.NaN : Number(text.replace(',', '.'))
-  if (Number.isNaN(n) || n < 0 || n > 600) return void (failed.value = `${WORK[kind].label}: minutes from 0 to 600 are wanted.`)
+  if (Number.isNaN(n) || n < 0 || n > 600)
+    return void (failed.value = `${WORK[kind].label}: minutes from 0 to 600 are wanted.`)
   void attempt(async () => {
     const { settings } = shop.lists!
-    await shop.changeSettings({ ...settings, workshop: { ...settings.workshop, rates: { ...settings.workshop.rates, [kind]: n } } })
+    await shop.changeSettings({
+      ...settings,
+      workshop: { ...settings.workshop, rates: { ...settings.workshop.rates, [kind]: n } },
+    })
   })
 }
 </script>
@@ -27,13 +31,30 @@ function set(kind: WorkKind, event: Event): void {
     <h2>Rates of work</h2>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <table class="close-table">
-      <thead><tr><th>Work</th><th class="n">Minutes</th><th>for a</th><th class="n">with what was learnt</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Work</th>
+          <th class="n">Minutes</th>
+          <th>for a</th>
+          <th class="n">with what was learnt</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="kind in WorkKind.options" :key="kind">
           <th scope="row">{{ WORK[kind].label }}</th>
-          <td class="n"><input class="text" v-typed="shop.workshop.rates[kind]" inputmode="decimal" :aria-label="`Minutes: ${WORK[kind].label}`" @change="set(kind, $event)" /></td>
+          <td class="n">
+            <input
+              class="text"
+              v-typed="shop.workshop.rates[kind]"
+              inputmode="decimal"
+              :aria-label="`Minutes: ${WORK[kind].label}`"
+              @change="set(kind, $event)"
+            />
+          </td>
           <td>{{ WORK[kind].per }}</td>
-          <td class="n">{{ Math.abs(learnt[kind] - shop.workshop.rates[kind]) > 1e-9 ? trimmed(learnt[kind], 2) : '' }}</td>
+          <td class="n">
+            {{ Math.abs(learnt[kind] - shop.workshop.rates[kind]) > 1e-9 ? trimmed(learnt[kind], 2) : '' }}
+          </td>
         </tr>
       </tbody>
     </table>

@@ -7,7 +7,16 @@ import { useJob } from '../stores/job.ts'
 import { usePress } from '../stores/press.ts'
 import { simulatedPress } from './simulated-press.ts'
 
-const TEST = { family: 'conventional', lengthMm: 500, widthMm: 400, thicknessMm: 80, massKg: 0.48, discMm: 200, presses: [], isSimulated: false } as const
+const TEST = {
+  family: 'conventional',
+  lengthMm: 500,
+  widthMm: 400,
+  thicknessMm: 80,
+  massKg: 0.48,
+  discMm: 200,
+  presses: [],
+  isSimulated: false,
+} as const
 const STILL = { sdShare: 0, hysteresis: 0.25, wrongShare: 0 }
 
 describe('a press and the foam test', () => {
@@ -35,7 +44,11 @@ describe('a press and the foam test', () => {
     let send: (r: { forceN: number; travelMm: number }) => void = () => {}
     const press = usePress()
     press.connect({ name: 'Bench press', isSimulated: false, connect: (onReading) => ((send = onReading), () => {}) })
-    for (const reading of [{ forceN: 0, travelMm: 10 }, { forceN: 50, travelMm: 90 }, { forceN: Number.NaN, travelMm: 10 }]) {
+    for (const reading of [
+      { forceN: 0, travelMm: 10 },
+      { forceN: 50, travelMm: 90 },
+      { forceN: Number.NaN, travelMm: 10 },
+    ]) {
       send(reading)
       expect(press.said).toContain('not taken')
     }

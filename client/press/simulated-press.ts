@@ -18,7 +18,8 @@ export function simulatedPress(random: () => number = Math.random): SimulatedPre
       return () => listeners.delete(onReading)
     },
     stroke: (sample, noise, others) => {
-      for (const reading of simulatedStroke(sample, noise, others, random)) listeners.forEach((listener) => listener(reading))
+      for (const reading of simulatedStroke(sample, noise, others, random))
+        listeners.forEach((listener) => listener(reading))
     },
   }
 }

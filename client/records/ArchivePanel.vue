@@ -14,33 +14,35 @@ const picker = ref<HTMLInputElement>()
 const found = shallowRef<ArchiveLook | null>(null)
 const state = ref<'idle' | 'reading' | 'taking' | 'done'>('idle')
 
-const open = (event: Event) => attempt(async () => {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file) return
-  found.value = null
-  state.value = 'reading'
-  try {
-    found.value = await lookIntoArchive(file)
-  } finally {
-    state.value = 'idle'
-    picker.value!.value = ''
-  }
-})
-const take = () => attempt(async () => {
-  state.value = 'taking'
-  live.importShare = 0
-  try {
-    await takeArchive(found.value!.token)
-    await shop.readAgain()
-    state.value = 'done'
-  } catch (cause) {
-    state.value = 'idle'
-    throw cause
-  } finally {
-    live.importShare = null
+const open = (event: Event) =>
+  attempt(async () => {
+    const file = (event.target as HTMLInputElement).files?.[0]
+    if (!file) return
     found.value = null
-  }
-})
+    state.value = 'reading'
+    try {
+      found.value = await lookIntoArchive(file)
+    } finally {
+      state.value = 'idle'
+      picker.value!.value = ''
+    }
+  })
+const take = () =>
+  attempt(async () => {
+    state.value = 'taking'
+    live.importShare = 0
+    try {
+      await takeArchive(found.value!.token)
+      await shop.readAgain()
+      state.value = 'done'
+      found.value = null
+    } catch (cause) {
+      state.value = 'idle'
+      throw cause
+    } finally {
+      live.importShare = null
+    }
+  })
 </script>
 
 <template>
@@ -48,13 +50,26 @@ const take = () => attempt(async () => {
     <h2>Everything in one file</h2>
     <div class="fields-in-line">
       <a class="plain-button" :href="ARCHIVE_ADDRESS" download>Save the archive</a>
-      <button type="button" class="plain-button" :disabled="state === 'reading' || state === 'taking'" @click="picker?.click()">{{ state === 'reading' ? 'Reading …' : 'Open an archive' }}</button>
+      <button
+        type="button"
+        class="plain-button"
+        :disabled="state === 'reading' || state === 'taking'"
+        @click="picker?.click()"
+      >
+        {{ state === 'reading' ? 'Reading …' : 'Open an archive' }}
+      </button>
       <input ref="picker" type="file" accept=".zip,application/zip" hidden aria-label="Archive file" @change="open" />
     </div>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <div v-if="found">
-      <p>From {{ found.shopName }}, saved {{ new Date(found.savedAt).toLocaleString() }}: {{ found.jobs }} jobs, {{ found.photos }} photos. Of these {{ found.newJobs }} jobs are not here yet, {{ found.newerJobs }} were saved later there; {{ found.things }} cloths, grades, foams and trims are new.</p>
-      <p class="quiet">Jobs saved later come in as a new revision on top; everything that is here stays. A backup is made first.</p>
+      <p>
+        From {{ found.shopName }}, saved {{ new Date(found.savedAt).toLocaleString() }}: {{ found.jobs }} jobs,
+        {{ found.photos }} photos. Of these {{ found.newJobs }} jobs are not here yet, {{ found.newerJobs }} were saved
+        later there; {{ found.things }} cloths, grades, foams and trims are new.
+      </p>
+      <p class="quiet">
+        Jobs saved later come in as a new revision on top; everything that is here stays. A backup is made first.
+      </p>
       <progress v-if="state === 'taking'" :value="live.importShare ?? 0" max="1" aria-label="Taken in" />
       <button v-else type="button" class="plain-button main" @click="take">Take it in</button>
     </div>

@@ -15,7 +15,10 @@ const trims = () => download('trims.csv', trimsCsv(shop.lists?.trims ?? []), 'te
 <template>
   <section class="sheet" aria-label="Lists">
     <h2>Lists for a spreadsheet</h2>
-    <div class="fields-in-line"><button type="button" class="plain-button" @click="jobs">Jobs</button><button type="button" class="plain-button" :disabled="!shop.lists" @click="trims">Trims</button></div>
+    <div class="fields-in-line">
+      <button type="button" class="plain-button" @click="jobs">Jobs</button
+      ><button type="button" class="plain-button" :disabled="!shop.lists" @click="trims">Trims</button>
+    </div>
     <p v-if="failed" role="alert">{{ failed }}</p>
   </section>
 </template>

@@ -6,6 +6,7 @@ import { useAttempt } from '../ui/use-attempt.ts'
 import AccessPanel from './AccessPanel.vue'
 import ArchivePanel from './ArchivePanel.vue'
 import BackupPanel from './BackupPanel.vue'
+import HistoryPanel from './HistoryPanel.vue'
 import ListsPanel from './ListsPanel.vue'
 
 /** What keeps the shop's memory safe: backups, the archive of everything, lists, and who may come in. */
@@ -16,10 +17,13 @@ onMounted(() => attempt(() => shop.open()))
 
 <template>
   <ShopPage title="Records" :failed="failed" columns="1fr 1fr">
-    <BackupPanel />
+    <div class="column">
+      <BackupPanel />
+      <HistoryPanel />
+      <ListsPanel />
+    </div>
     <div class="column">
       <ArchivePanel />
-      <ListsPanel />
       <AccessPanel />
     </div>
   </ShopPage>

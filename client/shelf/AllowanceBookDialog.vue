@@ -9,21 +9,26 @@ import { UNIT_CHOICES } from '../ui/unit-choices.ts'
 const props = defineProps<{ modelValue: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [open: boolean] }>()
 const shop = useShop()
-const draft = ref<ShopSettings>(structuredClone(shop.lists!.settings))
+/** The settings as they were when this was opened. */
+let base = shop.lists!.settings
+const draft = ref<ShopSettings>(structuredClone(base))
 const failed = ref('')
 
 watch(
   () => props.modelValue,
   (open) => {
-    if (open) draft.value = structuredClone(shop.lists!.settings)
+    if (!open) return
+    base = shop.lists!.settings
+    draft.value = structuredClone(base)
   },
 )
 
-const setBook = (name: keyof AllowanceBook, mm: number) => (draft.value = { ...draft.value, book: { ...draft.value.book, [name]: mm } })
+const setBook = (name: keyof AllowanceBook, mm: number) =>
+  (draft.value = { ...draft.value, book: { ...draft.value.book, [name]: mm } })
 
 async function save(): Promise<void> {
   try {
-    await shop.changeSettings(draft.value)
+    await shop.changeSettings(draft.value, base)
     emit('update:modelValue', false)
   } catch (cause) {
     failed.value = (cause as Error).message
@@ -32,15 +37,29 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <ElDialog :model-value="modelValue" title="The shop's allowance book" width="560px" @update:model-value="emit('update:modelValue', $event)">
+  <ElDialog
+    :model-value="modelValue"
+    title="The shop's allowance book"
+    width="560px"
+    @update:model-value="emit('update:modelValue', $event)"
+  >
     <p class="quiet">New jobs start with these. Jobs already started keep the book they were started with.</p>
     <div v-for="name in ALLOWANCE_NAMES" :key="name" class="field-row">
       <span class="label">{{ ALLOWANCE_LABELS[name] }}</span>
-      <LengthField :model-value="draft.book[name]" :unit="draft.units" :name="ALLOWANCE_LABELS[name]" :min="0" :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM" @update:model-value="setBook(name, $event)" />
+      <LengthField
+        :model-value="draft.book[name]"
+        :unit="draft.units"
+        :name="ALLOWANCE_LABELS[name]"
+        :min="0"
+        :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM"
+        @update:model-value="setBook(name, $event)"
+      />
     </div>
     <div class="field-row">
       <span class="label">Lengths of new jobs</span>
-      <ElSelect v-model="draft.units" aria-label="Unit of new jobs"><ElOption v-for="u in UNIT_CHOICES" :key="u.value" :value="u.value" :label="u.label" /></ElSelect>
+      <ElSelect v-model="draft.units" aria-label="Unit of new jobs"
+        ><ElOption v-for="u in UNIT_CHOICES" :key="u.value" :value="u.value" :label="u.label"
+      /></ElSelect>
     </div>
     <p v-if="failed" role="alert">{{ failed }}</p>
     <template #footer>

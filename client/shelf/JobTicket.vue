@@ -15,29 +15,68 @@ const shape = computed(() => {
   const [x, y] = [Math.min(...xs), Math.min(...ys)]
   const [w, h] = [Math.max(...xs) - x, Math.max(...ys) - y]
   const edge = Math.max(w, h) * 0.03
-  return { points: points.map((p) => p.join(',')).join(' '), box: `${x - edge} ${y - edge} ${w + 2 * edge} ${h + 2 * edge}` }
+  return {
+    points: points.map((p) => p.join(',')).join(' '),
+    box: `${x - edge} ${y - edge} ${w + 2 * edge} ${h + 2 * edge}`,
+  }
 })
-const isLate = computed(() => card.value.dueOn !== null && card.value.dueOn < dayOf(new Date()) && card.value.stage !== 'fitted' && card.value.stage !== 'billed')
-const due = computed(() => (card.value.dueOn ? `${isLate.value ? 'was due' : 'due'} ${new Date(`${card.value.dueOn}T12:00`).toLocaleDateString(undefined, { day: 'numeric', month: 'short' })}` : ''))
-const station = computed(() => ({ asked: 'measure', ordered: 'measure', making: 'make', fitted: 'fit', billed: 'bill' })[card.value.stage])
+const isLate = computed(
+  () =>
+    card.value.dueOn !== null &&
+    card.value.dueOn < dayOf(new Date()) &&
+    card.value.stage !== 'fitted' &&
+    card.value.stage !== 'billed',
+)
+const due = computed(() =>
+  card.value.dueOn
+    ? `${isLate.value ? 'was due' : 'due'} ${new Date(`${card.value.dueOn}T12:00`).toLocaleDateString(undefined, { day: 'numeric', month: 'short' })}`
+    : '',
+)
+const station = computed(
+  () => ({ asked: 'measure', ordered: 'measure', making: 'make', fitted: 'fit', billed: 'bill' })[card.value.stage],
+)
 </script>
 
 <template>
   <article class="ticket">
-    <RouterLink :to="`/jobs/${job.id}/${station}`" class="whole" :aria-label="`${job.ticket} ${job.title} ${job.customer}`" />
+    <RouterLink
+      :to="`/jobs/${job.id}/${station}`"
+      class="whole"
+      :aria-label="`${job.ticket} ${job.title} ${job.customer}`"
+    />
     <span class="number">{{ job.ticket }}</span>
-    <span class="stage" :class="card.stage">{{ card.archivedOn ? 'put away' : card.stage }}{{ card.stage === 'making' && card.steps.of > 0 ? ` ${Math.round((100 * card.steps.done) / card.steps.of)} %` : '' }}</span>
+    <span class="stage" :class="card.stage"
+      >{{ card.archivedOn ? 'put away' : card.stage
+      }}{{
+        card.stage === 'making' && card.steps.of > 0 ? ` ${Math.round((100 * card.steps.done) / card.steps.of)} %` : ''
+      }}</span
+    >
     <span class="name">{{ job.title }}</span>
-    <span class="quiet">{{ job.customer || 'no customer noted' }}{{ card.furniture ? `, ${card.furniture}` : '' }}</span>
-    <svg v-if="shape" :viewBox="shape.box" class="seat" aria-hidden="true"><polygon :points="shape.points" :fill="card.cloth.colour" vector-effect="non-scaling-stroke" /></svg>
+    <span class="quiet"
+      >{{ job.customer || 'no customer noted' }}{{ card.furniture ? `, ${card.furniture}` : '' }}</span
+    >
+    <svg v-if="shape" :viewBox="shape.box" class="seat" aria-hidden="true">
+      <polygon :points="shape.points" :fill="card.cloth.colour" vector-effect="non-scaling-stroke" />
+    </svg>
     <span class="foot">
-      <span>{{ card.cushions }} of {{ card.cloth.name }}</span>
+      <span v-if="card.worked.kind === 'whole'">{{ card.cushions }} of {{ card.cloth.name }}</span>
+      <span v-else-if="card.worked.kind === 'unreadable'" class="late">cannot be read: {{ card.worked.why }}</span>
+      <span v-else>{{
+        card.worked.kind === 'under-way' ? 'being worked out …' : 'takes too long to work out here'
+      }}</span>
       <span v-if="due" :class="{ late: isLate }">{{ due }}</span>
       <span v-if="card.doubts > 0" class="late">{{ card.doubts }} to look at</span>
     </span>
     <span class="hands no-print">
       <button type="button" class="plain-button" :aria-label="`Copy ${job.ticket}`" @click="$emit('copy')">Copy</button>
-      <button type="button" class="plain-button" :aria-label="`${card.archivedOn ? 'Take out' : 'Put away'} ${job.ticket}`" @click="$emit('archive')">{{ card.archivedOn ? 'Take out' : 'Put away' }}</button>
+      <button
+        type="button"
+        class="plain-button"
+        :aria-label="`${card.archivedOn ? 'Take out' : 'Put away'} ${job.ticket}`"
+        @click="$emit('archive')"
+      >
+        {{ card.archivedOn ? 'Take out' : 'Put away' }}
+      </button>
     </span>
   </article>
 </template>

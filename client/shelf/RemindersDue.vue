@@ -10,14 +10,21 @@ const props = defineProps<{ jobs: readonly JobSummary[] }>()
 const AHEAD_DAYS = 14
 const due = computed(() => {
   const until = dayName(dayNumber(dayOf(new Date())) + AHEAD_DAYS)
-  return props.jobs.flatMap((j) => j.card.followUps.filter((f) => f.day <= until).map((f) => ({ ...f, job: j }))).toSorted((a, b) => a.day.localeCompare(b.day))
+  return props.jobs
+    .flatMap((j) => j.card.followUps.filter((f) => f.day <= until).map((f) => ({ ...f, job: j })))
+    .toSorted((a, b) => a.day.localeCompare(b.day))
 })
 </script>
 
 <template>
   <section v-if="due.length > 0" class="sheet reminders">
     <h2>Reminders</h2>
-    <ul><li v-for="(d, i) in due" :key="i"><RouterLink :to="`/jobs/${d.job.id}/fit`">{{ d.job.ticket }}</RouterLink> {{ FOLLOW_UP_WORDS[d.kind] }}, {{ d.day }} <span class="quiet">{{ d.job.customer }}</span></li></ul>
+    <ul>
+      <li v-for="(d, i) in due" :key="i">
+        <RouterLink :to="`/jobs/${d.job.id}/fit`">{{ d.job.ticket }}</RouterLink> {{ FOLLOW_UP_WORDS[d.kind] }},
+        {{ d.day }} <span class="quiet">{{ d.job.customer }}</span>
+      </li>
+    </ul>
   </section>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn, useIntersectionObserver, useLocalStorage, useTimeoutFn } from '@vueuse/core'
+import { useDebounceFn, useIntersectionObserver, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { JobSummary, Seat } from '../../contract/index.ts'
@@ -7,7 +7,8 @@ import { startGrade } from '../../core/filling/index.ts'
 import { copyOf, newJob } from '../../core/job/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
-import { createJob, listShelf, openJob, saveJob } from '../api/jobs.ts'
+import { amendJob, createJob, listShelf, openJob } from '../api/jobs.ts'
+import { usePreference } from '../storage/preference.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
@@ -34,9 +35,12 @@ const picker = ref<HTMLInputElement>()
 const isRead = ref(false)
 
 const text = ref('')
-const stage = useLocalStorage<Wanted['stage']>('loft-seam/shelf-stage', 'open')
-const order = useLocalStorage<Order>('loft-seam/shelf-order', 'due')
-const STAGES = (['open', 'asked', 'ordered', 'making', 'fitted', 'billed', 'archived'] as const).map((value) => ({ value, label: value === 'archived' ? 'put away' : value }))
+const stage = usePreference<Wanted['stage']>('loft-seam/shelf-stage', 'open')
+const order = usePreference<Order>('loft-seam/shelf-order', 'due')
+const STAGES = (['open', 'asked', 'ordered', 'making', 'fitted', 'billed', 'archived'] as const).map((value) => ({
+  value,
+  label: value === 'archived' ? 'put away' : value,
+}))
 const ORDERS: readonly { readonly value: Order; readonly label: string }[] = [
   { value: 'due', label: 'day due' },
   { value: 'ticket', label: 'ticket' },
@@ -45,7 +49,9 @@ const ORDERS: readonly { readonly value: Order; readonly label: string }[] = [
 ]
 const found = computed(() => findJobs(jobs.value, { text: text.value, stage: stage.value, order: order.value }))
 /** The customer that all tickets found are for: their furniture can be made once more. */
-const customer = computed(() => (text.value.trim() !== '' && new Set(found.value.map((j) => j.customer)).size === 1 ? found.value[0]!.customer : ''))
+const customer = computed(() =>
+  text.value.trim() !== '' && new Set(found.value.map((j) => j.customer)).size === 1 ? found.value[0]!.customer : '',
+)
 const furniture = computed(() => (customer.value ? furnitureOf(jobs.value, customer.value) : []))
 
 /** The first tickets hang at once, more while nobody types, the rest as they come into sight. */
@@ -69,17 +75,34 @@ const readJobs = async () => {
   jobs.value = await listShelf()
   isRead.value = true
 }
-onMounted(() => attempt(async () => {
-  await shop.open()
-  await readJobs()
-}))
-watch(() => live.saves, useDebounceFn(() => void attempt(readJobs), 400))
+onMounted(() =>
+  attempt(async () => {
+    await shop.open()
+    await readJobs()
+  }),
+)
+watch(
+  () => live.saves,
+  useDebounceFn(() => void attempt(readJobs), 400),
+)
 
 const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
     const { settings, grades, cloths } = shop.lists!
     const grade = startGrade(grades, valueOf(seat.thickness))
-    const stored = await createJob(newJob({ ticket: nextTicket(jobs.value), title: startTitle(seat), units, currency: settings.currency, book: settings.book, grade, cloth: cloths[0]!, seat }), says)
+    const stored = await createJob(
+      newJob({
+        ticket: nextTicket(jobs.value),
+        title: startTitle(seat),
+        units,
+        currency: settings.currency,
+        book: settings.book,
+        grade,
+        cloth: cloths[0]!,
+        seat,
+      }),
+      says,
+    )
     await router.push(`/jobs/${stored.id}/measure`)
   })
 
@@ -92,10 +115,12 @@ const copy = ({ id, ticket }: JobSummary) =>
 
 const archive = ({ id, card }: JobSummary) =>
   attempt(async () => {
-    const { job, revision } = await openJob(id)
     const archivedOn = card.archivedOn ? null : dayOf(new Date())
-    const answer = await saveJob(id, { ...job, terms: { ...job.terms, archivedOn } }, revision, archivedOn ? 'put away' : 'taken out again')
-    if (answer.kind === 'conflict') throw new Error('Somebody saved this job just now: try again.')
+    await amendJob(
+      id,
+      (job) => ({ ...job, terms: { ...job.terms, archivedOn } }),
+      archivedOn ? 'put away' : 'taken out again',
+    )
     await readJobs()
   })
 
@@ -125,34 +150,66 @@ const openFile = (event: Event) =>
     </ShopHeader>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <div class="search fields-in-line no-print">
-      <input v-model="text" type="search" class="text" aria-label="Search the shelf" placeholder="Search: customer, furniture, cloth …" />
+      <input
+        v-model="text"
+        type="search"
+        class="text"
+        aria-label="Search the shelf"
+        placeholder="Search: customer, furniture, cloth …"
+      />
       <ChoiceButtons v-model="stage" :choices="STAGES" name="Which jobs" />
-      <label class="tick">by <ElSelect v-model="order" aria-label="Order of the shelf" class="order"><ElOption v-for="o in ORDERS" :key="o.value" :value="o.value" :label="o.label" /></ElSelect></label>
+      <label class="tick"
+        >by
+        <ElSelect v-model="order" aria-label="Order of the shelf" class="order"
+          ><ElOption v-for="o in ORDERS" :key="o.value" :value="o.value" :label="o.label" /></ElSelect
+      ></label>
       <span v-if="isRead" class="quiet" role="status">{{ found.length }} of {{ jobs.length }}</span>
     </div>
     <main>
       <div>
-        <p v-if="furniture.length > 0" class="again">{{ customer }}, once more: <button v-for="f in furniture" :key="f.furniture" type="button" class="plain-button" @click="copy(f.newest)">{{ f.furniture }}</button></p>
+        <p v-if="furniture.length > 0" class="again">
+          {{ customer }}, once more:
+          <button v-for="f in furniture" :key="f.furniture" type="button" class="plain-button" @click="copy(f.newest)">
+            {{ f.furniture }}
+          </button>
+        </p>
         <ul class="nails">
-          <li v-for="job in found.slice(0, shown)" :key="job.id"><JobTicket :job="job" @copy="copy(job)" @archive="archive(job)" /></li>
+          <li v-for="job in found.slice(0, shown)" :key="job.id">
+            <JobTicket :job="job" @copy="copy(job)" @archive="archive(job)" />
+          </li>
         </ul>
-        <p v-if="isRead && found.length === 0" class="quiet">{{ jobs.length === 0 ? 'No ticket hangs here yet: type a seat below.' : 'No ticket has all of these words. Fewer words, or another kind of job, finds more.' }}</p>
+        <p v-if="isRead && found.length === 0" class="quiet">
+          {{
+            jobs.length === 0
+              ? 'No ticket hangs here yet: type a seat below.'
+              : 'No ticket has all of these words. Fewer words, or another kind of job, finds more.'
+          }}
+        </p>
         <div ref="end" />
       </div>
       <aside>
         <RemindersDue :jobs="jobs" />
-      <section v-if="isRead" class="teach sheet">
-        <h2>Start from the tape</h2>
-        <p>Type the seat at the foot of the page, as you would say it:</p>
-        <p class="say">bench 2236 x 468 x 75 in 3</p>
-        <p class="say">bench 88 x 18 1/2 x 3 in 3</p>
-        <p class="say">ring 1870 x 520 x 90 wall 3640 in 5</p>
-        <p class="say">berth 1860 x 640 x 215 x 100 hull 24 pair</p>
-        <p>Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy, make, fit, bill. Every figure opens into its sum; nothing is locked.</p>
-      </section>
+        <section v-if="isRead" class="teach sheet">
+          <h2>Start from the tape</h2>
+          <p>Type the seat at the foot of the page, as you would say it:</p>
+          <p class="say">bench 2236 x 468 x 75 in 3</p>
+          <p class="say">bench 88 x 18 1/2 x 3 in 3</p>
+          <p class="say">ring 1870 x 520 x 90 wall 3640 in 5</p>
+          <p class="say">berth 1860 x 640 x 215 x 100 hull 24 pair</p>
+          <p>
+            Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy, make, fit, bill. Every figure
+            opens into its sum; nothing is locked.
+          </p>
+        </section>
       </aside>
     </main>
-    <TypingLine :job="null" :units="shop.lists?.settings.units ?? 'mm'" placeholder="Start a job: bench 2236 x 468 x 75 in 3" @seat="start" @help="help = true" />
+    <TypingLine
+      :job="null"
+      :units="shop.lists?.settings.units ?? 'mm'"
+      placeholder="Start a job: bench 2236 x 468 x 75 in 3"
+      @seat="start"
+      @help="help = true"
+    />
     <HelpSheet v-model="help" />
     <AllowanceBookDialog v-if="shop.lists" v-model="book" />
   </div>

@@ -5,14 +5,33 @@ import { keepersBench } from '../../core/shop/index.ts'
 import { findJobs, furnitureOf, type Wanted } from './find-jobs.ts'
 
 const card = jobCard(keepersBench())
-const job = (ticket: string, customer: string, change: Partial<JobSummary['card']> = {}, savedAt = '2026-03-02T09:00:00.000Z'): JobSummary => ({ id: ticket, ticket, title: `Bench of ${customer}`, customer, revision: 1, savedAt, card: { ...card, ...change } })
+const job = (
+  ticket: string,
+  customer: string,
+  change: Partial<JobSummary['card']> = {},
+  savedAt = '2026-03-02T09:00:00.000Z',
+): JobSummary => ({
+  id: ticket,
+  ticket,
+  title: `Bench of ${customer}`,
+  customer,
+  revision: 1,
+  savedAt,
+  card: { ...card, ...change },
+})
 const shelf = [
-  job('J-10', 'Skerrow Light Trust', { dueOn: '2026-04-01', stage: 'ordered', furniture: 'Gallery bench' }, '2026-03-04T09:00:00.000Z'),
+  job(
+    'J-10',
+    'Skerrow Light Trust',
+    { dueOn: '2026-04-01', stage: 'ordered', furniture: 'Gallery bench' },
+    '2026-03-04T09:00:00.000Z',
+  ),
   job('J-9', 'Kelp & Co', { dueOn: '2026-03-20', stage: 'making' }),
   job('J-2', 'Skerrow Light Trust', { stage: 'billed', furniture: 'Gallery bench' }, '2024-03-04T09:00:00.000Z'),
   job('J-3', 'Skerrow Light Trust', { archivedOn: '2026-01-01', stage: 'billed', furniture: 'Settle' }),
 ]
-const found = (wanted: Partial<Wanted>) => findJobs(shelf, { text: '', stage: 'all', order: 'ticket', ...wanted }).map((j) => j.ticket)
+const found = (wanted: Partial<Wanted>) =>
+  findJobs(shelf, { text: '', stage: 'all', order: 'ticket', ...wanted }).map((j) => j.ticket)
 
 describe('the shelf', () => {
   it.each<[Partial<Wanted>, string[]]>([
@@ -29,12 +48,17 @@ describe('the shelf', () => {
   ])('%j', (wanted, tickets) => expect(found(wanted)).toEqual(tickets))
 
   it('knows what was made for a customer, the newest ticket of each piece first, put away or not', () => {
-    expect(furnitureOf(shelf, 'Skerrow Light Trust').map((f) => [f.furniture, f.newest.ticket])).toEqual([['Gallery bench', 'J-10'], ['Settle', 'J-3']])
+    expect(furnitureOf(shelf, 'Skerrow Light Trust').map((f) => [f.furniture, f.newest.ticket])).toEqual([
+      ['Gallery bench', 'J-10'],
+      ['Settle', 'J-3'],
+    ])
     expect(furnitureOf(shelf, 'Nobody')).toEqual([])
   })
 
   it('of 2000 tickets finds all of one customer', () => {
     const many = Array.from({ length: 2000 }, (_, i) => job(`M-${i}`, `Loft${i % 90}`))
-    expect(findJobs(many, { text: 'loft77', stage: 'all', order: 'ticket' })).toHaveLength(many.filter((j) => j.customer === 'Loft77').length)
+    expect(findJobs(many, { text: 'loft77', stage: 'all', order: 'ticket' })).toHaveLength(
+      many.filter((j) => j.customer === 'Loft77').length,
+    )
   })
 })

@@ -9,11 +9,15 @@ export interface Wanted {
 
 /** Tickets that are wanted, in the order that is wanted; every word must be found somewhere on the ticket. */
 export function findJobs(jobs: readonly JobSummary[], { text, stage, order }: Wanted): readonly JobSummary[] {
-  const words = text.toLowerCase().split(/\s+/).filter((w) => w !== '')
+  const words = text
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((w) => w !== '')
   return jobs.filter((j) => isAt(j, stage) && words.every((w) => textOf(j).includes(w))).toSorted(ORDERS[order])
 }
 
-const textOf = ({ ticket, title, customer, card }: JobSummary): string => `${ticket} ${title} ${customer} ${card.furniture} ${card.makeUp} ${card.cloth.name} ${card.foam}`.toLowerCase()
+const textOf = ({ ticket, title, customer, card }: JobSummary): string =>
+  `${ticket} ${title} ${customer} ${card.furniture} ${card.makeUp} ${card.cloth.name} ${card.foam}`.toLowerCase()
 
 function isAt({ card }: JobSummary, stage: Wanted['stage']): boolean {
   if (stage === 'archived') return card.archivedOn !== null
@@ -32,7 +36,15 @@ const ORDERS: Record<Order, (a: JobSummary, b: JobSummary) => number> = {
 }
 
 /** Customers with the furniture that was made for, and the newest ticket of each piece: to make the same once more. */
-export function furnitureOf(jobs: readonly JobSummary[], customer: string): readonly { readonly furniture: string; readonly newest: JobSummary }[] {
-  const own = jobs.filter((j) => j.customer === customer && j.card.furniture !== '').toSorted((a, b) => b.savedAt.localeCompare(a.savedAt))
-  return [...new Set(own.map((j) => j.card.furniture))].map((furniture) => ({ furniture, newest: own.find((j) => j.card.furniture === furniture)! }))
+export function furnitureOf(
+  jobs: readonly JobSummary[],
+  customer: string,
+): readonly { readonly furniture: string; readonly newest: JobSummary }[] {
+  const own = jobs
+    .filter((j) => j.customer === customer && j.card.furniture !== '')
+    .toSorted((a, b) => b.savedAt.localeCompare(a.savedAt))
+  return [...new Set(own.map((j) => j.card.furniture))].map((furniture) => ({
+    furniture,
+    newest: own.find((j) => j.card.furniture === furniture)!,
+  }))
 }

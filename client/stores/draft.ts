@@ -1,49 +1,72 @@
 import { readJob, type Job } from '../../contract/index.ts'
 import { PAGE_ID } from '../api/http.ts'
+import { dropText, keepText, keptKeys, keptText, type Kept } from '../storage/browser-store.ts'
+import { isAlive } from '../storage/page-alive.ts'
 
 /** Edits that the server has not acknowledged, kept in this browser so that a closed tab loses nothing. */
 export interface Draft {
   readonly job: Job
   /** What the edits were made on. */
   readonly base: Job
+  /** What was sent and not answered, on which revision: the server may have it already. */
+  readonly sent: Sent | null
+}
+
+export interface Sent {
+  readonly job: Job
+  readonly base: number
 }
 
 /** Each page keeps drafts of its own: two windows on one job never write over each other's. */
-const keysOf = (id: string): string => `loft-seam/draft/${id}/`
+const ALL = 'loft-seam/draft/'
+const keysOf = (id: string): string => `${ALL}${id}/`
 const ownKey = (id: string): string => keysOf(id) + PAGE_ID
 
-export function keepDraft(id: string, draft: Draft): void {
+/** Keeps a draft; says whether it will outlive the page. */
+export const keepDraft = (id: string, draft: Draft): Kept => keepDraftAt(ownKey(id), draft)
+
+export const keepDraftAt = (key: string, draft: Draft): Kept => keepText(key, JSON.stringify(draft))
+
+export const dropDraft = (id: string): void => dropText(ownKey(id))
+
+/**
+ * Where pages that are gone keep what they could not save of a job; this page's own comes first, since taking in
+ * another writes it anew.
+ */
+export const draftsOf = (id: string): readonly string[] =>
+  keptKeys(keysOf(id))
+    .filter((key) => !isAlive(key.slice(keysOf(id).length)))
+    .sort((a, b) => Number(b === ownKey(id)) - Number(a === ownKey(id)))
+
+/** Jobs of which this browser keeps something that no open page looks after. */
+export const jobsWithDrafts = (): readonly string[] => [
+  ...new Set(
+    keptKeys(ALL).flatMap((key) => {
+      const id = key.slice(ALL.length, key.lastIndexOf('/'))
+      return draftsOf(id).includes(key) ? [id] : []
+    }),
+  ),
+]
+
+export function readDraft(key: string): Draft | null {
   try {
-    localStorage.setItem(ownKey(id), JSON.stringify(draft))
+    const kept = JSON.parse(keptText(key) ?? 'null') as { job?: unknown; base?: unknown; sent?: unknown } | null
+    const [job, base] = [readJob(kept?.job), readJob(kept?.base)]
+    return job.ok && base.ok ? { job: job.value, base: base.value, sent: sentIn(kept?.sent) } : null
   } catch {
-    // A full or forbidden store only loses the second net; saving to the server goes on.
+    return null
   }
 }
-
-export const dropDraft = (id: string): void => withStore((store) => store.removeItem(ownKey(id)), undefined)
-
-/** Where pages of this browser keep what they could not save of a job; this page's own comes first, since taking in another writes it anew. */
-export const draftsOf = (id: string): readonly string[] =>
-  withStore((store) => Object.keys(store).filter((key) => key.startsWith(keysOf(id))).sort((a, b) => Number(b === ownKey(id)) - Number(a === ownKey(id))), [])
 
 /** Takes a draft out of the browser. */
 export function takeDraft(key: string): Draft | null {
-  const draft = withStore((store) => readDraft(store.getItem(key)), null)
-  withStore((store) => store.removeItem(key), undefined)
+  const draft = readDraft(key)
+  dropText(key)
   return draft
 }
 
-function readDraft(text: string | null): Draft | null {
-  const kept = JSON.parse(text ?? 'null') as { job?: unknown; base?: unknown } | null
-  const [job, base] = [readJob(kept?.job), readJob(kept?.base)]
-  return job.ok && base.ok ? { job: job.value, base: base.value } : null
-}
-
-/** A forbidden store, or a broken draft, counts as none. */
-function withStore<T>(use: (store: Storage) => T, otherwise: T): T {
-  try {
-    return use(localStorage)
-  } catch {
-    return otherwise
-  }
+function sentIn(kept: unknown): Sent | null {
+  const { job, base } = (kept ?? {}) as { job?: unknown; base?: unknown }
+  const read = readJob(job)
+  return read.ok && typeof base === 'number' ? { job: read.value, base } : null
 }

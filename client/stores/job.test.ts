@@ -15,7 +15,8 @@ function fakeServer() {
   const state = { isDown: false, saves: 0 }
   const json = (body: unknown, status = 200) => Promise.resolve(new Response(JSON.stringify(body), { status }))
   const put = (job: Job, baseRevision: number) => {
-    if (baseRevision !== stored.revision) return json({ type: 'x', title: 'Somebody saved', status: 409, theirs: stored }, 409)
+    if (baseRevision !== stored.revision)
+      return json({ type: 'x', title: 'Somebody saved', status: 409, theirs: stored }, 409)
     stored = { ...stored, revision: stored.revision + 1, job }
     state.saves++
     return json(stored)
@@ -154,7 +155,11 @@ describe('a save from another window that touches other things', () => {
     jobs.edit(count(7))
     await vi.advanceTimersByTimeAsync(3000)
     expect(jobs.conflict).toBeNull()
-    expect([server.stored().job.title, countOf(server.stored().job), jobs.saveState.kind]).toEqual(['theirs', 7, 'saved'])
+    expect([server.stored().job.title, countOf(server.stored().job), jobs.saveState.kind]).toEqual([
+      'theirs',
+      7,
+      'saved',
+    ])
     expect(jobs.told).toMatch(/taken in/)
     jobs.undo()
     expect([jobs.job!.title, countOf(jobs.job!)]).toEqual(['theirs', 3])
@@ -177,7 +182,11 @@ describe('a save from another window that touches other things', () => {
     server.elsewhere(tick('Ben').apply(keepersBench()))
     jobs.edit(tick('Ada'))
     await vi.advanceTimersByTimeAsync(3000)
-    expect([jobs.conflict, jobs.job!.making.steps['foam.cut']!.doneBy, server.stored().job.making.steps['foam.cut']!.doneBy]).toEqual([null, 'Ben', 'Ben'])
+    expect([
+      jobs.conflict,
+      jobs.job!.making.steps['foam.cut']!.doneBy,
+      server.stored().job.making.steps['foam.cut']!.doneBy,
+    ]).toEqual([null, 'Ben', 'Ben'])
     expect(jobs.told).toMatch(/same step first/)
   })
 })
@@ -200,7 +209,7 @@ describe('when the server cannot be reached', () => {
 
   it('a draft of an earlier page goes on where it was', async () => {
     const server = fakeServer()
-    keepDraft('j1', { job: { ...keepersBench(), title: 'typed before the crash' }, base: keepersBench() })
+    keepDraft('j1', { sent: null, job: { ...keepersBench(), title: 'typed before the crash' }, base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     expect(jobs.job!.title).toBe('typed before the crash')
@@ -213,7 +222,7 @@ describe('when the server cannot be reached', () => {
   it('a draft on an older revision is put together with what was saved since', async () => {
     const server = fakeServer()
     server.elsewhere({ ...keepersBench(), title: 'theirs' })
-    keepDraft('j1', { job: count(7).apply(keepersBench()), base: keepersBench() })
+    keepDraft('j1', { sent: null, job: count(7).apply(keepersBench()), base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     await vi.advanceTimersByTimeAsync(1000)
@@ -223,7 +232,7 @@ describe('when the server cannot be reached', () => {
   it('where both changed the same thing it is a choice, not an overwrite', async () => {
     const server = fakeServer()
     server.elsewhere({ ...keepersBench(), title: 'theirs' })
-    keepDraft('j1', { job: { ...keepersBench(), title: 'mine' }, base: keepersBench() })
+    keepDraft('j1', { sent: null, job: { ...keepersBench(), title: 'mine' }, base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     expect(jobs.conflict?.job.title).toBe('theirs')
@@ -235,17 +244,26 @@ describe('when the server cannot be reached', () => {
 
   it('drafts of two windows are both taken in, and are gone once they are saved', async () => {
     const server = fakeServer()
-    localStorage.setItem('loft-seam/draft/j1/another-page', JSON.stringify({ job: { ...keepersBench(), title: 'from another page' }, base: keepersBench() }))
-    keepDraft('j1', { job: count(7).apply(keepersBench()), base: keepersBench() })
+    localStorage.setItem(
+      'loft-seam/draft/j1/another-page',
+      JSON.stringify({ job: { ...keepersBench(), title: 'from another page' }, base: keepersBench() }),
+    )
+    keepDraft('j1', { sent: null, job: count(7).apply(keepersBench()), base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     await vi.advanceTimersByTimeAsync(1000)
-    expect([server.stored().job.title, countOf(server.stored().job), draftsOf('j1')]).toEqual(['from another page', 7, []])
+    expect([server.stored().job.title, countOf(server.stored().job), draftsOf('j1')]).toEqual([
+      'from another page',
+      7,
+      [],
+    ])
   })
 })
 
 describe('saves of others at an awkward moment', () => {
-  /** Holds requests of one kind back until they are let go: on their way to the server, or the answer on its way here. */
+  /**
+   * Holds requests of one kind back until they are let go: on their way to the server, or the answer on its way here.
+   */
   function slow(method: 'GET' | 'PUT', way: 'there' | 'back' = 'back') {
     const [answer, held] = [fetch, [] as (() => void)[]]
     vi.stubGlobal('fetch', (url: string, init?: { method?: string }) => {
@@ -334,13 +352,18 @@ describe('saves of others at an awkward moment', () => {
 
 describe('drafts', () => {
   it('a broken or foreign one counts as none', () => {
-    for (const [page, text] of [['a', '{"job":{"format":"other"},"base":1}'], ['b', '{'], ['c', 'null']]) localStorage.setItem(`loft-seam/draft/j1/${page}`, text!)
+    for (const [page, text] of [
+      ['a', '{"job":{"format":"other"},"base":1}'],
+      ['b', '{'],
+      ['c', 'null'],
+    ])
+      localStorage.setItem(`loft-seam/draft/j1/${page}`, text!)
     localStorage.setItem('loft-seam/draft/j11/a', '{}')
     expect(draftsOf('j1').map(takeDraft)).toEqual([null, null, null])
     expect(draftsOf('j1')).toEqual([])
-    keepDraft('j1', { job: keepersBench(), base: keepersBench() })
+    keepDraft('j1', { sent: null, job: keepersBench(), base: keepersBench() })
     expect(takeDraft(draftsOf('j1')[0]!)?.job.title).toBe("Keepers' bench")
-    keepDraft('j1', { job: keepersBench(), base: keepersBench() })
+    keepDraft('j1', { sent: null, job: keepersBench(), base: keepersBench() })
     dropDraft('j1')
     expect(draftsOf('j1')).toEqual([])
   })

@@ -5,18 +5,43 @@ import { mergeDocuments, type Edit } from '../../core/job/index.ts'
 import { planJob } from '../../core/plan.ts'
 import { ApiError } from '../api/http.ts'
 import { openJob, saveJob } from '../api/jobs.ts'
-import { draftsOf, dropDraft, keepDraft, takeDraft, type Draft } from './draft.ts'
+import { dropText, type Kept } from '../storage/browser-store.ts'
+import { dropDraft, keepDraft, type Draft } from './draft.ts'
+import { readForOpening } from './left-drafts.ts'
+import { sameJob as same, together } from './merged-draft.ts'
+import { outboxRests, sendLeftDrafts } from './outbox.ts'
 
-export type SaveState = { readonly kind: 'saved'; readonly at: string } | { readonly kind: 'waiting' } | { readonly kind: 'saving' } | { readonly kind: 'failed'; readonly why: string }
+export type SaveState =
+  | { readonly kind: 'saved'; readonly at: string }
+  | { readonly kind: 'waiting' }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'failed'; readonly why: string }
+
+/** What happens beside a change, on the shelves say, and is taken back with it. */
+export interface Alongside {
+  readonly undo: () => Promise<unknown>
+  readonly redo: () => Promise<unknown>
+}
 
 interface Step {
   readonly job: Job
   readonly says: string
   readonly key: string | null
+  readonly alongside?: Alongside
+}
+
+/** A save under way, or one whose answer was lost. */
+interface Sending {
+  readonly id: string
+  readonly job: Job
+  readonly base: number
+  readonly says: string
 }
 
 const SAVE_AFTER_MS = 700
 const TRY_AGAIN_MS = 4000
+/** So long another job waits for the save of this one. */
+const PATIENCE_MS = 1500
 
 /** The open job: its document, undo and redo, and saving as you go. */
 export const useJob = defineStore('job', () => {
@@ -39,23 +64,42 @@ export const useJob = defineStore('job', () => {
   const plan = computed(() => (job.value ? planJob(job.value) : null))
   let timer: ReturnType<typeof setTimeout> | undefined
   let lastSays = ''
+  /** Sent and not answered: it is sent again as it was before anything newer, since the server may have it. */
+  let unanswered: Sending | null = null
+  let running: Promise<void> = Promise.resolve()
+  /** Whether what is not saved yet outlives this page. */
+  const kept = ref<Kept>('in-browser')
 
   async function open(jobId: string): Promise<void> {
-    await flush()
+    const rest = flush().then(() => Promise.all([running, outboxRests()]))
+    await Promise.race([rest, new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))])
     told.value = ''
     wanted = jobId
-    const stored = await openJob(jobId)
+    const { left, stored } = await readForOpening(jobId).catch((error: unknown) => {
+      // The job that was open stays so.
+      if (wanted === jobId) wanted = id.value
+      throw error
+    })
     if (wanted !== jobId) return
+    clearTimeout(timer)
+    unanswered = null
     id.value = jobId
     past.value = future.value = []
     take(stored)
-    for (const key of draftsOf(jobId)) if (!conflict.value) recover(stored, takeDraft(key))
+    for (const [key, draft] of left)
+      if (!conflict.value) {
+        dropText(key)
+        recover(stored, draft)
+      }
     await catchUp()
+    void sendLeftDrafts(jobId)
   }
 
-  /** What an earlier page, or another window, could not save goes on top of what is saved; where both changed the same thing the maker chooses. */
-  function recover(stored: StoredJob, draft: Draft | null): void {
-    if (!draft) return
+  /**
+   * What an earlier page, or another window, could not save goes on top of what is saved; where both changed the same
+   * thing the maker chooses.
+   */
+  function recover(stored: StoredJob, draft: Draft): void {
     const before = job.value!
     const merged = together(draft.base, draft.job, before)
     if (merged && same(merged.job, before)) return
@@ -74,7 +118,7 @@ export const useJob = defineStore('job', () => {
   }
 
   /** Applies an edit; edits with the same key in a row (typing in one field) undo together. */
-  function edit(change: Edit, key: string | null = null): boolean {
+  function edit(change: Edit, key: string | null = null, alongside?: Alongside): boolean {
     if (!job.value) return false
     const changed = change.apply(job.value)
     const read = readJob(changed)
@@ -85,7 +129,11 @@ export const useJob = defineStore('job', () => {
     refused.value = ''
     if (same(changed, job.value)) return true
     const goesOn = key !== null && past.value.at(-1)?.key === key
-    if (!goesOn) past.value = [...past.value.slice(-199), { job: job.value, says: change.says, key }]
+    if (!goesOn)
+      past.value = [
+        ...past.value.slice(-199),
+        { job: job.value, says: change.says, key, ...(alongside ? { alongside } : {}) },
+      ]
     future.value = []
     job.value = read.value
     schedule(change.says)
@@ -94,8 +142,10 @@ export const useJob = defineStore('job', () => {
 
   function undo(): void {
     const step = past.value.at(-1)
-    if (!step || !job.value) return
-    future.value = [...future.value, { ...step, job: job.value }]
+    if (step) beside(step, step.alongside?.undo, () => past.value.at(-1) === step, takeBack)
+  }
+  function takeBack(step: Step): void {
+    future.value = [...future.value, { ...step, job: job.value! }]
     past.value = past.value.slice(0, -1)
     job.value = step.job
     schedule(`undo: ${step.says}`)
@@ -103,38 +153,77 @@ export const useJob = defineStore('job', () => {
 
   function redo(): void {
     const step = future.value.at(-1)
-    if (!step || !job.value) return
-    past.value = [...past.value, { ...step, job: job.value, key: null }]
+    if (step) beside(step, step.alongside?.redo, () => future.value.at(-1) === step, doAgain)
+  }
+  function doAgain(step: Step): void {
+    past.value = [...past.value, { ...step, job: job.value!, key: null }]
     future.value = future.value.slice(0, -1)
     job.value = step.job
     schedule(step.says)
   }
 
+  /**
+   * Takes a step once what belongs beside it is done; when that cannot be done the step is not taken, and why is told.
+   */
+  function beside(
+    step: Step,
+    work: (() => Promise<unknown>) | undefined,
+    isNext: () => boolean,
+    go: (step: Step) => void,
+  ): void {
+    if (!work) return go(step)
+    work().then(
+      () => isNext() && go(step),
+      (cause: Error) => (refused.value = cause.message),
+    )
+  }
+
   function schedule(says: string): void {
     lastSays = says
-    keepDraft(id.value, { job: job.value!, base: saved! })
+    kept.value = keepDraft(id.value, {
+      job: job.value!,
+      base: saved!,
+      sent: unanswered && { job: unanswered.job, base: unanswered.base },
+    })
     if (conflict.value) return
     saveState.value = { kind: 'waiting' }
     clearTimeout(timer)
     timer = setTimeout(() => void save(), SAVE_AFTER_MS)
   }
 
-  async function save(): Promise<void> {
-    const saving = job.value
-    if (!saving || conflict.value || saveState.value.kind === 'saving') return
-    const savingId = id.value
+  function save(): Promise<void> {
+    if (!job.value || conflict.value || saveState.value.kind === 'saving') return running
+    const sending = unanswered ?? { id: id.value, job: job.value, base: revision.value, says: lastSays }
     saveState.value = { kind: 'saving' }
+    running = send(sending)
+    return running
+  }
+
+  /** What comes back for a job that is not open any more changes nothing here: its draft is looked after by itself. */
+  async function send(sending: Sending): Promise<void> {
+    const isOpen = () => id.value === sending.id
     try {
-      const answer = await saveJob(savingId, saving, revision.value, lastSays)
-      if (id.value !== savingId) return
-      if (answer.kind === 'conflict') return meet(answer.theirs)
+      const answer = await saveJob(sending.id, sending.job, sending.base, sending.says)
+      unanswered = null
+      if (answer.kind === 'conflict') {
+        if (answer.hadArrived) saved = sending.job
+        return meet(answer.theirs)
+      }
       revision.value = answer.stored.revision
       saved = answer.stored.job
       saveState.value = { kind: 'saved', at: answer.stored.savedAt }
-      if (job.value === saving) dropDraft(savingId)
+      if (job.value === sending.job) dropDraft(sending.id)
       else schedule(lastSays)
       await catchUp()
     } catch (cause) {
+      if (!isOpen()) return
+      const isLost = cause instanceof ApiError && cause.problem === null
+      unanswered = isLost ? sending : null
+      kept.value = keepDraft(sending.id, {
+        job: job.value!,
+        base: saved!,
+        sent: unanswered && { job: unanswered.job, base: unanswered.base },
+      })
       saveState.value = { kind: 'failed', why: cause instanceof ApiError ? cause.message : String(cause) }
       timer = setTimeout(() => void save(), TRY_AGAIN_MS)
     }
@@ -151,7 +240,9 @@ export const useJob = defineStore('job', () => {
       saveState.value = { kind: 'failed', why: 'This job was saved from another window.' }
       return
     }
-    told.value = merged.isSecondTick ? 'Another window ticked the same step first: its tick stays.' : 'Changes from another window were taken in beside yours.'
+    told.value = merged.isSecondTick
+      ? 'Another window ticked the same step first: its tick stays.'
+      : 'Changes from another window were taken in beside yours.'
     rebase(theirs.job)
     take(theirs)
     job.value = merged.job
@@ -167,7 +258,10 @@ export const useJob = defineStore('job', () => {
     future.value = future.value.map(over)
   }
 
-  /** Another window saved a job: if it is the open one its changes come in at once, or as soon as a save under way has ended. */
+  /**
+   * Another window saved a job: if it is the open one its changes come in at once, or as soon as a save under way has
+   * ended.
+   */
   async function hear(jobId: string, newRevision: number): Promise<void> {
     heardOf.set(jobId, Math.max(newRevision, heardOf.get(jobId) ?? 0))
     await catchUp()
@@ -190,13 +284,14 @@ export const useJob = defineStore('job', () => {
     await catchUp()
   }
 
-  /** Neither saving nor waiting for the maker to choose. */
-  const isFree = (): boolean => conflict.value === null && saveState.value.kind !== 'saving'
+  /** Neither saving, nor in doubt whether a save arrived, nor waiting for the maker to choose. */
+  const isFree = (): boolean => conflict.value === null && saveState.value.kind !== 'saving' && unanswered === null
 
   /** Saves what is waiting, now. */
   async function flush(): Promise<void> {
+    if (!job.value || saveState.value.kind !== 'waiting') return
     clearTimeout(timer)
-    if (job.value && saveState.value.kind === 'waiting') await save()
+    await save()
   }
 
   /** My version goes on top of theirs; theirs stays in the history. */
@@ -219,15 +314,26 @@ export const useJob = defineStore('job', () => {
     dropDraft(id.value)
   }
 
-  return { id, revision, job, plan, past, future, saveState, conflict, refused, told, hear, lookAgain, open, edit, undo, redo, flush, keepMine, takeTheirs }
+  return {
+    id,
+    revision,
+    job,
+    plan,
+    past,
+    future,
+    saveState,
+    conflict,
+    refused,
+    kept,
+    told,
+    hear,
+    lookAgain,
+    open,
+    edit,
+    undo,
+    redo,
+    flush,
+    keepMine,
+    takeTheirs,
+  }
 })
-
-/** Two versions of a job put together over what both started from; null where both changed the same thing. */
-function together(base: Job, mine: Job, theirs: Job): { readonly job: Job; readonly isSecondTick: boolean } | null {
-  const merged = mergeDocuments(base, mine, theirs)
-  const read = readJob(merged.value)
-  const isFree = merged.clashes.every((path) => path.startsWith('making.steps.'))
-  return read.ok && isFree ? { job: read.value, isSecondTick: merged.clashes.length > 0 } : null
-}
-
-const same = (a: Job, b: Job | null): boolean => JSON.stringify(a) === JSON.stringify(b)

@@ -1,5 +1,6 @@
 import type { Shortfall } from '../../core/what-if/index.ts'
 import type { Found, LayFailure } from '../../core/lay/index.ts'
+import { watched } from '../workers/watched.ts'
 import LayWorker from '../workers/lay.worker.ts?worker'
 import type { LayMessage, LayRequest } from '../workers/lay.worker.ts'
 
@@ -21,8 +22,12 @@ const MOST_LANES = 4
 export const laneCount = (): number => Math.max(1, Math.min(MOST_LANES, navigator.hardwareConcurrency || 1))
 
 /** Searches in so many workers at once, each with a lane of its own. */
-export function searchInLanes(request: Omit<LayRequest, 'lane'>, lanes: number, { onBetter, onEnd }: Listener): LaySearch {
-  const workers = Array.from({ length: lanes }, () => new LayWorker())
+export function searchInLanes(
+  request: Omit<LayRequest, 'lane'>,
+  lanes: number,
+  { onBetter, onEnd }: Listener,
+): LaySearch {
+  const workers = Array.from({ length: lanes }, () => watched(new LayWorker()))
   let open = workers.length
   const stop = () => workers.forEach((w) => w.terminate())
   const end = (failure: LayFailure | null, shortfall: Shortfall | null = null) => {

@@ -37,14 +37,20 @@ vi.mock('../api/jobs.ts', () => ({ openJob: () => new Promise(() => {}), saveJob
 /** What the worker would find in so many steps. */
 function found({ asked }: Stand, steps = 2) {
   const { problem, seed, lane, locked } = asked!
-  const solved = solveAround(problem, locked.lay, new Set(locked.keys), { seed, lane, budget: { steps, isStopped: () => false } })
+  const solved = solveAround(problem, locked.lay, new Set(locked.keys), {
+    seed,
+    lane,
+    budget: { steps, isStopped: () => false },
+  })
   if (!solved.ok) throw new Error(solved.error.code)
   return solved.value
 }
 const done = (worker: Stand, change = (lay: ReturnType<typeof found>['lay']) => lay): void => {
   const own = found(worker)
   const lay = change(own.lay)
-  worker.onmessage!({ data: { kind: 'done', found: { ...own, lay }, isProven: isProven({ ...own, lay }), seconds: 1.2 } })
+  worker.onmessage!({
+    data: { kind: 'done', found: { ...own, lay }, isProven: isProven({ ...own, lay }), seconds: 1.2 },
+  })
 }
 
 async function firstLay() {
@@ -67,7 +73,10 @@ describe('the lay of the open job', () => {
     const lays = await firstLay()
     expect([workers.length, lays.running, lays.current!.placements.length > 20]).toEqual([1, false, true])
     lays.search(10, 3)
-    expect(workers.slice(1).map((w) => [w.asked!.lane, w.asked!.seed, w.asked!.seconds])).toEqual([[0, 3, 10], [1, 3, 10]])
+    expect(workers.slice(1).map((w) => [w.asked!.lane, w.asked!.seed, w.asked!.seconds])).toEqual([
+      [0, 3, 10],
+      [1, 3, 10],
+    ])
     lays.stop()
     expect(workers.every((w) => w.isEnded)).toBe(true)
   })
@@ -89,7 +98,10 @@ describe('the lay of the open job', () => {
     const was = lays.current!.length
     lays.move({ ...place!, y: was + 500 }, 'Move a piece of the lay')
     expect([lays.byHand, lays.current!.length > was]).toEqual([true, true])
-    lays.move({ ...lays.current!.placements[0]!, x: lays.current!.placements[1]!.x + 5, y: lays.current!.placements[1]!.y + 5 }, 'Move a piece of the lay')
+    lays.move(
+      { ...lays.current!.placements[0]!, x: lays.current!.placements[1]!.x + 5, y: lays.current!.placements[1]!.y + 5 },
+      'Move a piece of the lay',
+    )
     expect(lays.faults.map((f) => f.code)).toContain('overlap')
     useJob().undo()
     useJob().undo()
@@ -117,7 +129,10 @@ describe('the lay of the open job', () => {
     const lays = await firstLay()
     lays.keep()
     expect(lays.isKept).toBe(true)
-    useJob().edit({ says: 'seam', apply: (job) => ({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 15 } } }) })
+    useJob().edit({
+      says: 'seam',
+      apply: (job) => ({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 15 } } }),
+    })
     expect([lays.isKept, lays.current]).toEqual([false, null])
     useJob().undo()
     expect(lays.isKept).toBe(true)
@@ -126,9 +141,14 @@ describe('the lay of the open job', () => {
   it('a failure is told, and looked at anew when the pieces change', async () => {
     const lays = useLay()
     await vi.advanceTimersByTimeAsync(1000)
-    workers.at(-1)!.onmessage!({ data: { kind: 'failed', failure: { code: 'no-room', pieces: ['1/top-plate'] }, shortfall: null } })
+    workers.at(-1)!.onmessage!({
+      data: { kind: 'failed', failure: { code: 'no-room', pieces: ['1/top-plate'] }, shortfall: null },
+    })
     expect([lays.failure?.code, lays.running]).toEqual(['no-room', false])
-    useJob().edit({ says: 'seam', apply: (job) => ({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 15 } } }) })
+    useJob().edit({
+      says: 'seam',
+      apply: (job) => ({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 15 } } }),
+    })
     await vi.advanceTimersByTimeAsync(1000)
     expect([lays.failure, workers.length]).toEqual([null, 2])
   })

@@ -14,11 +14,16 @@ const AFTER_TYPING_MS = 250
 /** Lays of pieces as they were before, for undo. */
 const MOST_REMEMBERED = 20
 
-/** The lays of the open job, one for each cloth: planned anew in workers whenever their pieces change, searched on when asked, changed by hand. */
+/**
+ * The lays of the open job, one for each cloth: planned anew in workers whenever their pieces change, searched on when
+ * asked, changed by hand.
+ */
 export const useLay = defineStore('lay', () => {
   const jobs = useJob()
   const found = shallowRef<ReadonlyMap<string, FoundLay>>(new Map())
-  const failures = shallowRef<ReadonlyMap<string, { readonly why: LayFailure; readonly shortfall: Shortfall | null }>>(new Map())
+  const failures = shallowRef<ReadonlyMap<string, { readonly why: LayFailure; readonly shortfall: Shortfall | null }>>(
+    new Map(),
+  )
   const running = ref(false)
   const seconds = ref(0)
   const wanted = ref(0)
@@ -26,7 +31,11 @@ export const useLay = defineStore('lay', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** What is cut from each cloth, and the key of its pieces. */
-  const cloths = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan.cloth.lays.map((own) => ({ ...own, key: textKey(JSON.stringify(own.problem)) })) : []))
+  const cloths = computed(() =>
+    jobs.plan?.kind === 'worked'
+      ? jobs.plan.cloth.lays.map((own) => ({ ...own, key: textKey(JSON.stringify(own.problem)) }))
+      : [],
+  )
   const index = computed(() => Math.min(wanted.value, Math.max(0, cloths.value.length - 1)))
   const chosen = computed(() => cloths.value[index.value] ?? null)
   const keptFor = (own: KeyedLay): KeptLay | null => {
@@ -48,11 +57,17 @@ export const useLay = defineStore('lay', () => {
   /** What is missing of a cloth in hand. */
   const shortfall = computed(() => failed.value?.shortfall ?? null)
   const kept = computed(() => chosen.value && keptFor(chosen.value))
-  const isKept = computed(() => kept.value !== null && (kept.value.byHand || kept.value.lay.length <= (current.value?.length ?? Infinity)))
+  const isKept = computed(
+    () => kept.value !== null && (kept.value.byHand || kept.value.lay.length <= (current.value?.length ?? Infinity)),
+  )
   const byHand = computed(() => kept.value?.byHand ?? false)
   const locked = computed<ReadonlySet<string>>(() => new Set(kept.value?.locked))
-  /** What is wrong with a lay changed by hand: overlaps, phases, the cloth's edges. The planner's own lays are sound. */
-  const faults = computed(() => (byHand.value && chosen.value && current.value ? acceptLay(chosen.value.problem, current.value) : []))
+  /**
+   * What is wrong with a lay changed by hand: overlaps, phases, the cloth's edges. The planner's own lays are sound.
+   */
+  const faults = computed(() =>
+    byHand.value && chosen.value && current.value ? acceptLay(chosen.value.problem, current.value) : [],
+  )
 
   watch(
     () => cloths.value.map((c) => c.key).join(),
@@ -83,19 +98,33 @@ export const useLay = defineStore('lay', () => {
   function searchFor(own: KeyedLay, forSeconds: number, seed: number, lanes: number): void {
     stop()
     running.value = true
-    search = searchInLanes({ problem: own.problem, seed, seconds: forSeconds, locked: NOTHING_LOCKED, inHand: jobs.job && inHandOf(jobs.job, own) }, lanes, {
-      onBetter: ({ lay, bound }, after) => {
-        seconds.value = after
-        const before = found.value.get(own.key)
-        // Another lane may know the better bound of the same lay.
-        if (lay.length < (before?.lay.length ?? Infinity) - 1e-6 || (lay.length <= before!.lay.length + 1e-6 && lay.bound > before!.lay.bound)) remember(own.key, { lay: { ...lay, seconds: Number(after.toFixed(2)) }, boundName: bound.name })
+    search = searchInLanes(
+      {
+        problem: own.problem,
+        seed,
+        seconds: forSeconds,
+        locked: NOTHING_LOCKED,
+        inHand: jobs.job && inHandOf(jobs.job, own),
       },
-      onEnd: (why, shortfall) => {
-        if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall })
-        stop()
-        searchNext()
+      lanes,
+      {
+        onBetter: ({ lay, bound }, after) => {
+          seconds.value = after
+          const before = found.value.get(own.key)
+          // Another lane may know the better bound of the same lay.
+          if (
+            lay.length < (before?.lay.length ?? Infinity) - 1e-6 ||
+            (lay.length <= before!.lay.length + 1e-6 && lay.bound > before!.lay.bound)
+          )
+            remember(own.key, { lay: { ...lay, seconds: Number(after.toFixed(2)) }, boundName: bound.name })
+        },
+        onEnd: (why, shortfall) => {
+          if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall })
+          stop()
+          searchNext()
+        },
       },
-    })
+    )
   }
 
   /** Lays all that is not locked anew round what is; the best of it takes the place of the lay changed by hand. */
@@ -106,20 +135,25 @@ export const useLay = defineStore('lay', () => {
     running.value = true
     const keys = [...locked.value]
     let best: Lay | null = null
-    search = searchInLanes({ problem: own.problem, seed: 1, seconds: forSeconds, locked: { lay: from, keys }, inHand: null }, laneCount(), {
-      onBetter: ({ lay }, after) => {
-        seconds.value = after
-        if (!best || lay.length < best.length - 1e-6) best = { ...lay, seconds: Number(after.toFixed(2)) }
+    search = searchInLanes(
+      { problem: own.problem, seed: 1, seconds: forSeconds, locked: { lay: from, keys }, inHand: null },
+      laneCount(),
+      {
+        onBetter: ({ lay }, after) => {
+          seconds.value = after
+          if (!best || lay.length < best.length - 1e-6) best = { ...lay, seconds: Number(after.toFixed(2)) }
+        },
+        onEnd: (why) => {
+          stop()
+          if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall: null })
+          else if (best) keepAs('Laid round the locked pieces', own, best, true, keys)
+        },
       },
-      onEnd: (why) => {
-        stop()
-        if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall: null })
-        else if (best) keepAs('Laid round the locked pieces', own, best, true, keys)
-      },
-    })
+    )
   }
 
-  const remember = (key: string, lay: FoundLay) => (found.value = new Map([...found.value].slice(-MOST_REMEMBERED)).set(key, lay))
+  const remember = (key: string, lay: FoundLay) =>
+    (found.value = new Map([...found.value].slice(-MOST_REMEMBERED)).set(key, lay))
 
   function stop(): void {
     search?.stop()
@@ -127,11 +161,28 @@ export const useLay = defineStore('lay', () => {
     running.value = false
   }
 
-  const keepAs = (says: string, own: KeyedLay, lay: Lay, isByHand: boolean, keys: readonly string[], key: string | null = null) =>
-    jobs.edit({ says, apply: (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: { problemKey: own.key, lay, byHand: isByHand, locked: [...keys] } } }) }, key)
+  const keepAs = (
+    says: string,
+    own: KeyedLay,
+    lay: Lay,
+    isByHand: boolean,
+    keys: readonly string[],
+    key: string | null = null,
+  ) =>
+    jobs.edit(
+      {
+        says,
+        apply: (job) => ({
+          ...job,
+          lays: { ...job.lays, [own.cloth.id]: { problemKey: own.key, lay, byHand: isByHand, locked: [...keys] } },
+        }),
+      },
+      key,
+    )
 
   function keep(): void {
-    if (chosen.value && current.value) keepAs('Keep the lay', chosen.value, current.value, byHand.value, [...locked.value])
+    if (chosen.value && current.value)
+      keepAs('Keep the lay', chosen.value, current.value, byHand.value, [...locked.value])
   }
 
   /** Puts one piece elsewhere; moves with the same key are one step to undo. */
@@ -143,18 +194,54 @@ export const useLay = defineStore('lay', () => {
   function toggleLock(place: Placement): void {
     const [own, lay, key] = [chosen.value, current.value, placementKey(place)]
     const isLocked = locked.value.has(key)
-    if (own && lay) keepAs(isLocked ? 'Unlock a piece' : 'Lock a piece', own, lay, true, isLocked ? [...locked.value].filter((k) => k !== key) : [...locked.value, key])
+    if (own && lay)
+      keepAs(
+        isLocked ? 'Unlock a piece' : 'Lock a piece',
+        own,
+        lay,
+        true,
+        isLocked ? [...locked.value].filter((k) => k !== key) : [...locked.value, key],
+      )
   }
 
   /** Back to what the planner found. */
   function forgetHand(): void {
     const own = chosen.value
     if (!own) return
-    jobs.edit({ says: "Back to the planner's lay", apply: (job) => ({ ...job, lays: Object.fromEntries(Object.entries(job.lays).filter(([id]) => id !== own.cloth.id)) }) })
+    jobs.edit({
+      says: "Back to the planner's lay",
+      apply: (job) => ({
+        ...job,
+        lays: Object.fromEntries(Object.entries(job.lays).filter(([id]) => id !== own.cloth.id)),
+      }),
+    })
     if (!found.value.has(own.key)) searchNext()
   }
 
-  return { cloths, chosen, index, wanted, all, of, current, failure, shortfall, faults, byHand, locked, running, seconds, isKept, search: searchOn, complete, stop, keep, move, toggleLock, forgetHand }
+  return {
+    cloths,
+    chosen,
+    index,
+    wanted,
+    all,
+    of,
+    current,
+    failure,
+    shortfall,
+    faults,
+    byHand,
+    locked,
+    running,
+    seconds,
+    isKept,
+    search: searchOn,
+    complete,
+    stop,
+    keep,
+    move,
+    toggleLock,
+    forgetHand,
+  }
 })
 
 const NOTHING_LOCKED = { lay: { placements: [], offsets: {} }, keys: [] }

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { ShopEvent } from '../../contract/index.ts'
 import { PAGE_ID } from '../api/http.ts'
 import { useJob } from './job.ts'
+import { sendLeftDrafts } from './outbox.ts'
 import { useShop } from './shop.ts'
 
 /** What the server tells every page: saves of others come in as they happen. */
@@ -22,7 +23,10 @@ export const useLive = defineStore('live', () => {
       const event = ShopEvent.safeParse(JSON.parse(data))
       if (event.success) hear(event.data)
     }
-    source.onopen = () => void jobs.lookAgain()
+    source.onopen = () => {
+      void jobs.lookAgain()
+      void sendLeftDrafts(jobs.id)
+    }
   }
 
   function hear(event: ShopEvent): void {
@@ -33,6 +37,14 @@ export const useLive = defineStore('live', () => {
         return
       case 'shop':
         if (event.by !== PAGE_ID) void shop.readAgain().catch(() => undefined)
+        return
+      case 'cards':
+        saves.value++
+        return
+      case 'restored':
+        // Everything is another now: what stands on this page was made for what is gone.
+        if (event.by !== PAGE_ID) location.reload()
+        else saves.value++
         return
       case 'import':
         importShare.value = event.doneShare

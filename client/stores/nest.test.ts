@@ -10,7 +10,11 @@ import { useJob } from './job.ts'
 import { useNest } from './nest.ts'
 
 /** Stands for the worker: keeps what it was asked, and answers when the test says so. */
-const workers: { onmessage: ((event: { data: NestMessage }) => void) | null; asked: NestRequest | null; isEnded: boolean }[] = []
+const workers: {
+  onmessage: ((event: { data: NestMessage }) => void) | null
+  asked: NestRequest | null
+  isEnded: boolean
+}[] = []
 vi.mock('../workers/nest.worker.ts?worker', () => ({
   default: class {
     onmessage = null

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { setFoam } from '../../core/job/index.ts'
 import NestWorker from '../workers/nest.worker.ts?worker'
 import type { NestMessage, NestRequest } from '../workers/nest.worker.ts'
+import { watched } from '../workers/watched.ts'
 import { useJob } from './job.ts'
 
 const SEARCH_SECONDS = 1.5
@@ -35,7 +36,8 @@ export const useNest = defineStore('nest', () => {
 
   function later(): void {
     clearTimeout(timer)
-    if (key.value !== '' && !kept.value && fresh.value === null) timer = setTimeout(() => search(SEARCH_SECONDS), AFTER_TYPING_MS)
+    if (key.value !== '' && !kept.value && fresh.value === null)
+      timer = setTimeout(() => search(SEARCH_SECONDS), AFTER_TYPING_MS)
   }
 
   /** A drawing that shows the nest says so while it stands. */
@@ -50,13 +52,17 @@ export const useNest = defineStore('nest', () => {
     stop()
     const searched = key.value
     running.value = true
-    worker = new NestWorker()
+    worker = watched(new NestWorker())
     worker.onmessage = ({ data }: MessageEvent<NestMessage>) => {
       found.value = { ...data, key: searched }
       if (data.isDone) stop()
     }
     worker.onerror = () => stop()
-    worker.postMessage({ groups: JSON.parse(JSON.stringify(plan.value.groups.map((g) => g.group))), cutting: JSON.parse(JSON.stringify(plan.value.cutting)), seconds } satisfies NestRequest)
+    worker.postMessage({
+      groups: JSON.parse(JSON.stringify(plan.value.groups.map((g) => g.group))),
+      cutting: JSON.parse(JSON.stringify(plan.value.cutting)),
+      seconds,
+    } satisfies NestRequest)
   }
 
   function stop(): void {
@@ -67,10 +73,27 @@ export const useNest = defineStore('nest', () => {
 
   function keep(): void {
     const nest = fresh.value
-    if (nest && nest.left.length === 0) jobs.edit(setFoam('Keep the nest', (foam) => ({ ...foam, cutting: { ...foam.cutting, nest: { key: key.value, lays: [...nest.lays] } } })))
+    if (nest && nest.left.length === 0)
+      jobs.edit(
+        setFoam('Keep the nest', (foam) => ({
+          ...foam,
+          cutting: { ...foam.cutting, nest: { key: key.value, lays: [...nest.lays] } },
+        })),
+      )
   }
 
   const letGo = () => jobs.edit(setFoam('Nest anew', (foam) => ({ ...foam, cutting: { ...foam.cutting, nest: null } })))
 
-  return { lays, left, running, isKept: computed(() => kept.value !== null), canKeep: computed(() => fresh.value !== null && fresh.value.left.length === 0), look, search, stop, keep, letGo }
+  return {
+    lays,
+    left,
+    running,
+    isKept: computed(() => kept.value !== null),
+    canKeep: computed(() => fresh.value !== null && fresh.value.left.length === 0),
+    look,
+    search,
+    stop,
+    keep,
+    letGo,
+  }
 })

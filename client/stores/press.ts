@@ -23,7 +23,21 @@ export const usePress = defineStore('press', () => {
       return
     }
     const isSimulated = driver.value?.isSimulated ?? false
-    jobs.edit(setFoam('Readings of the press', (foam) => foam.test ? { ...foam, test: { ...foam.test, isSimulated, presses: [...foam.test.presses.slice(1 - MOST_READINGS), { forceN, sinkMm: travelMm }] } } : foam), 'press')
+    jobs.edit(
+      setFoam('Readings of the press', (foam) =>
+        foam.test
+          ? {
+              ...foam,
+              test: {
+                ...foam.test,
+                isSimulated,
+                presses: [...foam.test.presses.slice(1 - MOST_READINGS), { forceN, sinkMm: travelMm }],
+              },
+            }
+          : foam,
+      ),
+      'press',
+    )
     said.value = `${forceN} N at ${travelMm} mm taken`
   }
 

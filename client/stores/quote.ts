@@ -11,14 +11,27 @@ import { useJob } from './job.ts'
 import { useLay } from './lay.ts'
 import { useShop } from './shop.ts'
 
-/** The quote of the open job by the shop's prices, rates and charges, worked out once for every page; and of any other way of making it. */
+/**
+ * The quote of the open job by the shop's prices, rates and charges, worked out once for every page; and of any other
+ * way of making it.
+ */
 export const useQuote = defineStore('quote', () => {
   const jobs = useJob()
   const lays = useLay()
   const shop = useShop()
   const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
   const charges = computed(() => chargesOf(shop.workshop.charges, jobs.job!))
-  const lengths = computed(() => plan.value?.cloth.lays.map(({ cloth, problem }, i): ClothLength => longer(cloth.id, lays.all[i] ? { laidMm: lays.all[i]!.length, boundMm: 0 } : { laidMm: null, boundMm: lowerBound(instanceOf(problem)).length })) ?? [])
+  const lengths = computed(
+    () =>
+      plan.value?.cloth.lays.map(({ cloth, problem }, i): ClothLength =>
+        longer(
+          cloth.id,
+          lays.all[i]
+            ? { laidMm: lays.all[i]!.length, boundMm: 0 }
+            : { laidMm: null, boundMm: lowerBound(instanceOf(problem)).length },
+        ),
+      ) ?? [],
+  )
   const quote = computed(() => plan.value && priced(jobs.job!, plan.value, lengths.value))
 
   /** By what the shop has learnt of its waste, where it has. */
@@ -27,12 +40,29 @@ export const useQuote = defineStore('quote', () => {
     return { laidMm: laidMm === null ? null : laidMm * by, boundMm: boundMm * by }
   }
   function priced(job: Job, own: WorkedPlan, clothLengths: readonly ClothLength[]) {
-    return quoteFor(job, buyingList(job, own, clothLengths, shop.lists?.trims ?? []), workOrder(job, own), ratesOf(shop.workshop), chargesOf(shop.workshop.charges, job))
+    return quoteFor(
+      job,
+      buyingList(job, own, clothLengths, shop.lists?.trims ?? []),
+      workOrder(job, own),
+      ratesOf(shop.workshop),
+      chargesOf(shop.workshop.charges, job),
+    )
   }
   /** Another way of making the job, its main cloth laid at so many mm; null where it cannot be made. */
   function pricedOtherwise(job: Job, laidMm: number) {
     const own = planJob(job)
-    return own.kind === 'worked' ? priced(job, own, own.cloth.lays.map(({ cloth, problem }, i) => longer(cloth.id, { laidMm: i === 0 ? laidMm : null, boundMm: i === 0 ? 0 : lowerBound(instanceOf(problem)).length }))) : null
+    return own.kind === 'worked'
+      ? priced(
+          job,
+          own,
+          own.cloth.lays.map(({ cloth, problem }, i) =>
+            longer(cloth.id, {
+              laidMm: i === 0 ? laidMm : null,
+              boundMm: i === 0 ? 0 : lowerBound(instanceOf(problem)).length,
+            }),
+          ),
+        )
+      : null
   }
   return { plan, charges, quote, pricedOtherwise }
 })

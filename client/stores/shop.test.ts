@@ -1,10 +1,24 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS, FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/shop/index.ts'
+import {
+  DEMO_CLOTHS,
+  DEMO_FOAM_STOCK,
+  DEMO_GRADES,
+  DEMO_TRIMS,
+  FACTORY_BOOK,
+  USUAL_WORKSHOP,
+} from '../../core/shop/index.ts'
 import type { ShopSettings } from '../../contract/index.ts'
 import { useShop } from './shop.ts'
 
-const SETTINGS: ShopSettings = { shopName: 'Halyard & Hem', currency: 'EUR', units: 'mm', book: FACTORY_BOOK, schools: [], workshop: USUAL_WORKSHOP }
+const SETTINGS: ShopSettings = {
+  shopName: 'Halyard & Hem',
+  currency: 'EUR',
+  units: 'mm',
+  book: FACTORY_BOOK,
+  schools: [],
+  workshop: USUAL_WORKSHOP,
+}
 
 interface Entry {
   readonly id: string
@@ -12,18 +26,28 @@ interface Entry {
 
 /** A server that keeps the shop's lists by their addresses. */
 function fakeServer() {
-  const lists: Record<string, readonly Entry[]> = { '/api/shop/grades': DEMO_GRADES, '/api/shop/cloths': DEMO_CLOTHS, '/api/shop/foam-stock': DEMO_FOAM_STOCK, '/api/stock/trims': DEMO_TRIMS }
-  const state = { refuses: false, reads: 0 }
+  const lists: Record<string, readonly Entry[]> = {
+    '/api/shop/grades': DEMO_GRADES,
+    '/api/shop/cloths': DEMO_CLOTHS,
+    '/api/shop/foam-stock': DEMO_FOAM_STOCK,
+    '/api/stock/trims': DEMO_TRIMS,
+  }
+  const state = { refuses: false, reads: 0, bases: [] as (string | null)[] }
   const answer = (body: unknown, status = 200) => Promise.resolve(new Response(JSON.stringify(body), { status }))
   vi.stubGlobal('fetch', (url: string, init?: { method?: string; body?: string }) => {
     const method = init?.method ?? 'GET'
-    if (method !== 'GET' && state.refuses) return answer({ type: 'about:blank', title: 'A job still uses it', status: 409 }, 409)
-    if (url === '/api/shop/settings') return answer(method === 'PUT' ? JSON.parse(init!.body!) : SETTINGS)
+    if (method !== 'GET' && state.refuses)
+      return answer({ type: 'about:blank', title: 'A job still uses it', status: 409 }, 409)
+    if (url === '/api/shop/settings')
+      return answer(method === 'PUT' ? (JSON.parse(init!.body!) as { value: unknown }).value : SETTINGS)
     if (method === 'GET') state.reads++
     const list = url in lists ? url : url.slice(0, url.lastIndexOf('/'))
-    if (method === 'DELETE') lists[list] = lists[list]!.filter((e) => e.id !== decodeURIComponent(url.slice(list.length + 1)))
+    if (method === 'DELETE')
+      lists[list] = lists[list]!.filter((e) => e.id !== decodeURIComponent(url.slice(list.length + 1)))
     if (method !== 'PUT') return answer(url in lists ? lists[url] : {})
-    const put = [JSON.parse(init!.body!)].flat() as Entry[]
+    const changes = [JSON.parse(init!.body!)].flat() as { value: Entry; base: Entry | null }[]
+    state.bases = changes.map((c) => c.base?.id ?? null)
+    const put = changes.map((c) => c.value)
     lists[list] = [...lists[list]!.filter((e) => put.every((p) => p.id !== e.id)), ...put]
     return answer(url === list ? lists[list] : put[0])
   })
@@ -60,16 +84,24 @@ describe("the shop's lists on a page", () => {
     const { shop } = await opened()
     await shop.keepCloth({ ...DEMO_CLOTHS[0]!, id: 'new', name: 'Petrel canvas' })
     await shop.keepGrades([{ ...DEMO_GRADES[0]!, name: 'Renamed' }])
-    await shop.keepFoamStock({ ...DEMO_FOAM_STOCK[0]!, count: 17 })
+    await shop.keepFoamStock({ ...DEMO_FOAM_STOCK[0]!, count: 17 }, DEMO_FOAM_STOCK[0]!)
     await shop.keepTrims([{ ...DEMO_TRIMS[0]!, inHand: 99 }])
     await shop.changeSettings({ ...SETTINGS, units: 'inch-8' })
     const { cloths, grades, foamStock, trims, settings } = shop.lists!
-    expect([cloths.at(-1)!.name, grades.find((g) => g.id === DEMO_GRADES[0]!.id)!.name, foamStock.find((s) => s.id === DEMO_FOAM_STOCK[0]!.id)!.count, trims.find((t) => t.id === DEMO_TRIMS[0]!.id)!.inHand, settings.units]).toEqual(['Petrel canvas', 'Renamed', 17, 99, 'inch-8'])
+    expect([
+      cloths.at(-1)!.name,
+      grades.find((g) => g.id === DEMO_GRADES[0]!.id)!.name,
+      foamStock.find((s) => s.id === DEMO_FOAM_STOCK[0]!.id)!.count,
+      trims.find((t) => t.id === DEMO_TRIMS[0]!.id)!.inHand,
+      settings.units,
+    ]).toEqual(['Petrel canvas', 'Renamed', 17, 99, 'inch-8'])
     await shop.dropCloth('new')
     await shop.dropGrade(DEMO_GRADES[0]!.id)
     await shop.dropFoamStock(DEMO_FOAM_STOCK[0]!.id)
     await shop.dropTrim(DEMO_TRIMS[0]!.id)
-    expect([shop.lists!.cloths, shop.lists!.grades, shop.lists!.foamStock, shop.lists!.trims].map((l) => l.length)).toEqual([DEMO_CLOTHS.length, DEMO_GRADES.length - 1, DEMO_FOAM_STOCK.length - 1, DEMO_TRIMS.length - 1])
+    expect(
+      [shop.lists!.cloths, shop.lists!.grades, shop.lists!.foamStock, shop.lists!.trims].map((l) => l.length),
+    ).toEqual([DEMO_CLOTHS.length, DEMO_GRADES.length - 1, DEMO_FOAM_STOCK.length - 1, DEMO_TRIMS.length - 1])
   })
 
   it('stay as they were when the server refuses, and its words come through', async () => {

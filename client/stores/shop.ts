@@ -1,45 +1,62 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import type { Cloth, FoamStock, Grade, ShopSettings, Trim } from '../../contract/index.ts'
+import type { Change, Cloth, FoamStock, Grade, ShopSettings, Trim } from '../../contract/index.ts'
 import { USUAL_WORKSHOP } from '../../core/shop/index.ts'
-import { openShop, readCloths, readFoamStock, readTrims, removeTrim, saveTrims, removeCloth, removeFoamStock, removeGrade, saveCloth, saveFoamStock, saveGrades, saveSettings, type ShopLists } from '../api/shop.ts'
+import {
+  openShop,
+  readCloths,
+  readFoamStock,
+  readTrims,
+  removeTrim,
+  saveTrims,
+  removeCloth,
+  removeFoamStock,
+  removeGrade,
+  saveCloth,
+  saveFoamStock,
+  saveGrades,
+  saveSettings,
+  type ShopLists,
+} from '../api/shop.ts'
 
-/** The shop's lists as this page last read them. */
+/** The shop's lists as this page last read them; changes go with what they were made on. */
 export const useShop = defineStore('shop', () => {
   const lists = shallowRef<ShopLists | null>(null)
   async function open(): Promise<void> {
     lists.value ??= await openShop()
   }
   const workshop = computed(() => lists.value?.settings.workshop ?? USUAL_WORKSHOP)
-  async function changeSettings(settings: ShopSettings): Promise<void> {
-    const saved = await saveSettings(settings)
+  async function changeSettings(settings: ShopSettings, base = lists.value?.settings ?? null): Promise<void> {
+    const saved = await saveSettings({ value: settings, base })
     if (lists.value) lists.value = { ...lists.value, settings: saved }
   }
   const take = (change: Partial<ShopLists>) => {
     if (lists.value) lists.value = { ...lists.value, ...change }
   }
-  const keepGrades = async (grades: readonly Grade[]): Promise<void> => take({ grades: await saveGrades(grades) })
+  const keepGrades = async (grades: readonly Grade[], bases = lists.value?.grades ?? []): Promise<void> =>
+    take({ grades: await saveGrades(changesOf(grades, bases)) })
   async function dropGrade(id: string): Promise<void> {
     await removeGrade(id)
     take({ grades: lists.value?.grades.filter((g) => g.id !== id) ?? [] })
   }
-  async function keepFoamStock(piece: FoamStock): Promise<void> {
-    await saveFoamStock(piece)
+  async function keepFoamStock(value: FoamStock, base: FoamStock | null): Promise<void> {
+    await saveFoamStock({ value, base })
     take({ foamStock: await readFoamStock() })
   }
   async function dropFoamStock(id: string): Promise<void> {
     await removeFoamStock(id)
     take({ foamStock: lists.value?.foamStock.filter((s) => s.id !== id) ?? [] })
   }
-  async function keepCloth(cloth: Cloth): Promise<void> {
-    await saveCloth(cloth)
+  async function keepCloth(value: Cloth, base = sameId(lists.value?.cloths ?? [], value)): Promise<void> {
+    await saveCloth({ value, base })
     take({ cloths: await readCloths() })
   }
   async function dropCloth(id: string): Promise<void> {
     await removeCloth(id)
     take({ cloths: lists.value?.cloths.filter((c) => c.id !== id) ?? [] })
   }
-  const keepTrims = async (trims: readonly Trim[]): Promise<void> => take({ trims: await saveTrims(trims) })
+  const keepTrims = async (trims: readonly Trim[], bases = lists.value?.trims ?? []): Promise<void> =>
+    take({ trims: await saveTrims(changesOf(trims, bases)) })
   async function dropTrim(id: string): Promise<void> {
     await removeTrim(id)
     take({ trims: await readTrims() })
@@ -48,5 +65,28 @@ export const useShop = defineStore('shop', () => {
   async function readAgain(): Promise<void> {
     if (lists.value) lists.value = await openShop()
   }
-  return { workshop, keepTrims, dropTrim, readAgain, keepCloth, dropCloth, lists, open, changeSettings, keepGrades, dropGrade, keepFoamStock, dropFoamStock }
+  return {
+    workshop,
+    keepTrims,
+    dropTrim,
+    readAgain,
+    keepCloth,
+    dropCloth,
+    lists,
+    open,
+    changeSettings,
+    keepGrades,
+    dropGrade,
+    keepFoamStock,
+    dropFoamStock,
+  }
 })
+
+const sameId = <T extends { readonly id: string }>(list: readonly T[], { id }: T): T | null =>
+  list.find((own) => own.id === id) ?? null
+
+/** Each thing as a change of the one it was made on. */
+const changesOf = <T extends { readonly id: string }>(
+  things: readonly T[],
+  bases: readonly T[],
+): readonly Change<T>[] => things.map((value) => ({ value, base: sameId(bases, value) }))

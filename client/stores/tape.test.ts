@@ -38,7 +38,10 @@ describe('a tape and the field that has the focus', () => {
     tape.aim({ slot: 'depth', label: 'Depth' })
     hand.press(470)
     hand.press(471.5)
-    expect(depths()).toEqual([{ mm: 470, on: '2026-03-04' }, { mm: 471.5, on: '2026-03-04' }])
+    expect(depths()).toEqual([
+      { mm: 470, on: '2026-03-04' },
+      { mm: 471.5, on: '2026-03-04' },
+    ])
     expect(tape.said).toBe('Depth: 471.5 mm taken')
     tape.aim({ slot: 'thickness', label: 'Thickness' })
     tape.aim({ slot: 'depth', label: 'Depth' })

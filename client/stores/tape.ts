@@ -44,7 +44,13 @@ export const useTape = defineStore('tape', () => {
     const reading = { mm, on: dayOf(at) }
     const before = isFresh ? [] : slot.dimension.readings.slice(-19)
     isFresh = false
-    jobs.edit(setReadings(target.value.slot, [...before, reading], `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} from the tape`))
+    jobs.edit(
+      setReadings(
+        target.value.slot,
+        [...before, reading],
+        `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} from the tape`,
+      ),
+    )
     said.value = `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} taken`
   }
 

@@ -1,4 +1,6 @@
 import { ref } from 'vue'
 
-/** The field that somebody asked to be shown (`filling.board`): a station with several pages opens the one that has it. */
+/**
+ * The field that somebody asked to be shown (`filling.board`): a station with several pages opens the one that has it.
+ */
 export const wantedField = ref<string | null>(null)

@@ -16,10 +16,27 @@ const NUMBERS = [
 ] as const
 const draft = ref({ ...props.trim })
 /** As typed. */
-const numbers = ref<Record<(typeof NUMBERS)[number][0], string>>({ price: String(props.trim.price), pack: String(props.trim.pack), inHand: String(props.trim.inHand), reorderAt: String(props.trim.reorderAt) })
+const numbers = ref<Record<(typeof NUMBERS)[number][0], string>>({
+  price: String(props.trim.price),
+  pack: String(props.trim.pack),
+  inHand: String(props.trim.inHand),
+  reorderAt: String(props.trim.reorderAt),
+})
 const numberOf = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')))
-const NAMES: Record<string, string> = { name: 'Name', price: 'Price of one', pack: 'Sold in packs of', inHand: 'In hand', reorderAt: 'Order again at' }
-const read = computed(() => Trim.safeParse({ ...draft.value, name: draft.value.name.trim(), ...Object.fromEntries(NUMBERS.map(([key]) => [key, numberOf(numbers.value[key])])) }))
+const NAMES: Record<string, string> = {
+  name: 'Name',
+  price: 'Price of one',
+  pack: 'Sold in packs of',
+  inHand: 'In hand',
+  reorderAt: 'Order again at',
+}
+const read = computed(() =>
+  Trim.safeParse({
+    ...draft.value,
+    name: draft.value.name.trim(),
+    ...Object.fromEntries(NUMBERS.map(([key]) => [key, numberOf(numbers.value[key])])),
+  }),
+)
 const fault = computed(() => {
   if (read.value.success) return ''
   const [issue] = read.value.error.issues
@@ -27,16 +44,42 @@ const fault = computed(() => {
   return `${NAMES[field] ?? field}: ${issue!.code === 'invalid_type' ? 'a number is wanted' : issue!.message}.`
 })
 const keep = async () => {
-  if (read.value.success) await shop.keepTrims([read.value.data])
+  if (read.value.success) await shop.keepTrims([read.value.data], props.isNew ? [] : [props.trim])
 }
 </script>
 
 <template>
-  <EntryDialog :title="isNew ? 'New thing of the shelf' : trim.name" width="520px" :fault="fault" :keep="keep" :drop="isNew ? null : { words: 'Take it off the shelf', run: () => shop.dropTrim(trim.id) }" @close="emit('close')">
-    <div class="field-row"><label for="trim-name">Name</label><input id="trim-name" v-model="draft.name" class="text" maxlength="80" /></div>
-    <div class="field-row"><span class="label">For</span><ElSelect v-model="draft.use" aria-label="For"><ElOption v-for="u in TrimUse.options" :key="u" :value="u" :label="u.replaceAll('-', ' ')" /></ElSelect></div>
-    <div class="field-row"><span class="label">Counted in</span><ElSelect v-model="draft.unit" aria-label="Counted in"><ElOption v-for="u in TrimUnit.options" :key="u" :value="u" :label="u === 'm2' ? 'm²' : u" /></ElSelect></div>
-    <div v-for="[key, label] in NUMBERS" :key="key" class="field-row"><label :for="`trim-${key}`">{{ label }}</label><input :id="`trim-${key}`" v-model="numbers[key]" class="text" inputmode="decimal" /></div>
+  <EntryDialog
+    :title="isNew ? 'New thing of the shelf' : trim.name"
+    width="520px"
+    :fault="fault"
+    :keep="keep"
+    :drop="isNew ? null : { words: 'Take it off the shelf', run: () => shop.dropTrim(trim.id) }"
+    @close="emit('close')"
+  >
+    <div class="field-row">
+      <label for="trim-name">Name</label><input id="trim-name" v-model="draft.name" class="text" maxlength="80" />
+    </div>
+    <div class="field-row">
+      <span class="label">For</span
+      ><ElSelect v-model="draft.use" aria-label="For"
+        ><ElOption v-for="u in TrimUse.options" :key="u" :value="u" :label="u.replaceAll('-', ' ')"
+      /></ElSelect>
+    </div>
+    <div class="field-row">
+      <span class="label">Counted in</span
+      ><ElSelect v-model="draft.unit" aria-label="Counted in"
+        ><ElOption v-for="u in TrimUnit.options" :key="u" :value="u" :label="u === 'm2' ? 'm²' : u"
+      /></ElSelect>
+    </div>
+    <div v-for="[key, label] in NUMBERS" :key="key" class="field-row">
+      <label :for="`trim-${key}`">{{ label }}</label><input
+        :id="`trim-${key}`"
+        v-model="numbers[key]"
+        class="text"
+        inputmode="decimal"
+      />
+    </div>
   </EntryDialog>
 </template>
 

@@ -20,17 +20,36 @@ const { failed, attempt } = useAttempt()
 const jobs = shallowRef<readonly JobSummary[]>([])
 const moves = shallowRef<readonly StockMove[]>([])
 const open = ref<Trim | null>(null)
-const rows = computed(() => shelfRows(shop.lists?.trims ?? [], jobs.value.filter((j) => isOpen(j.card) && !j.card.stockTaken)))
+const rows = computed(() =>
+  shelfRows(
+    shop.lists?.trims ?? [],
+    jobs.value.filter((j) => isOpen(j.card) && !j.card.stockTaken),
+  ),
+)
 const currency = computed(() => shop.lists?.settings.currency ?? '')
 const read = async () => {
   ;[jobs.value, moves.value] = await Promise.all([listJobs(), stockMoves()])
 }
-onMounted(() => attempt(async () => {
-  await shop.open()
-  await read()
-}))
-watch(() => live.saves, () => void attempt(read))
-const newTrim = (): Trim => ({ id: crypto.randomUUID(), name: '', use: 'other', unit: 'piece', price: 0, pack: 1, inHand: 0, reorderAt: 0 })
+onMounted(() =>
+  attempt(async () => {
+    await shop.open()
+    await read()
+  }),
+)
+watch(
+  () => live.saves,
+  () => void attempt(read),
+)
+const newTrim = (): Trim => ({
+  id: crypto.randomUUID(),
+  name: '',
+  use: 'other',
+  unit: 'piece',
+  price: 0,
+  pack: 1,
+  inHand: 0,
+  reorderAt: 0,
+})
 const UNITS: Record<Trim['unit'], string> = { m: ' m', piece: '', kg: ' kg', m2: ' m²' }
 const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
 </script>
@@ -38,17 +57,33 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
 <template>
   <ShopPage title="Trims" :failed="failed" columns="minmax(0, 1.7fr) minmax(320px, 1fr)">
     <template #tools>
-      <button type="button" class="plain-button main" :disabled="!shop.lists" @click="open = newTrim()">New thing</button>
+      <button type="button" class="plain-button main" :disabled="!shop.lists" @click="open = newTrim()">
+        New thing
+      </button>
     </template>
     <section class="sheet" aria-label="On the shelf">
       <table class="close-table">
-        <thead><tr><th>Thing</th><th>For</th><th class="n">In hand</th><th class="n">Kept for jobs</th><th class="n">Free</th><th class="n">Order at</th><th class="n">Price, {{ currency }}</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Thing</th>
+            <th>For</th>
+            <th class="n">In hand</th>
+            <th class="n">Kept for jobs</th>
+            <th class="n">Free</th>
+            <th class="n">Order at</th>
+            <th class="n">Price, {{ currency }}</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="r in rows" :key="r.trim.id" :class="{ low: r.isLow }">
-            <th scope="row"><button type="button" class="thing-name" @click="open = r.trim">{{ r.trim.name }}</button></th>
+            <th scope="row">
+              <button type="button" class="thing-name" @click="open = r.trim">{{ r.trim.name }}</button>
+            </th>
             <td>{{ r.trim.use.replaceAll('-', ' ') }}</td>
             <td class="n">{{ say(r.trim.inHand, r.trim.unit) }}</td>
-            <td class="n"><span :title="r.keptFor.join(', ')">{{ r.kept > 0 ? say(r.kept, r.trim.unit) : '' }}</span></td>
+            <td class="n">
+              <span :title="r.keptFor.join(', ')">{{ r.kept > 0 ? say(r.kept, r.trim.unit) : '' }}</span>
+            </td>
             <td class="n">{{ say(r.free, r.trim.unit) }}</td>
             <td class="n">{{ r.trim.reorderAt > 0 ? say(r.trim.reorderAt, r.trim.unit) : '' }}</td>
             <td class="n">{{ r.trim.price.toFixed(r.trim.price < 0.1 ? 3 : 2) }}</td>
@@ -60,11 +95,22 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
       <SupplierPanel :rows="rows" />
       <section class="sheet" aria-label="Stock book">
         <h2>Stock book</h2>
-        <ol v-if="moves.length > 0"><li v-for="m in moves" :key="m.id"><b>{{ m.says }}</b> <span class="quiet">{{ new Date(m.at).toLocaleString() }}</span><br />{{ m.lines.join('; ') }}</li></ol>
+        <ol v-if="moves.length > 0">
+          <li v-for="m in moves" :key="m.id">
+            <b>{{ m.says }}</b> <span class="quiet">{{ new Date(m.at).toLocaleString() }}</span><br />{{
+              m.lines.join('; ')
+            }}
+          </li>
+        </ol>
         <p v-else class="quiet">Nothing was taken yet. "Cut & buy" of a job takes what it needs off the shelves.</p>
       </section>
     </aside>
-  <TrimDialog v-if="open" :trim="open" :is-new="!(shop.lists?.trims ?? []).some((t) => t.id === open!.id)" @close="open = null" />
+    <TrimDialog
+      v-if="open"
+      :trim="open"
+      :is-new="!(shop.lists?.trims ?? []).some((t) => t.id === open!.id)"
+      @close="open = null"
+    />
   </ShopPage>
 </template>
 

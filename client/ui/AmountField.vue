@@ -1,10 +1,28 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { amountUnit, formatAmount, otherUnits, parseAmount, shownAmount, type AmountKind } from '../../core/units/index.ts'
+import {
+  amountUnit,
+  formatAmount,
+  otherUnits,
+  parseAmount,
+  shownAmount,
+  type AmountKind,
+} from '../../core/units/index.ts'
 import FieldBox from './FieldBox.vue'
 
-/** A number with a unit that is no length: typed in any unit of its kind, shown in the stored one. `null` may be wanted: empty. */
-const props = defineProps<{ modelValue: number | null; kind: AmountKind; name: string; min: number; max: number; optional?: boolean; placeholder?: string }>()
+/**
+ * A number with a unit that is no length: typed in any unit of its kind, shown in the stored one. `null` may be wanted:
+ * empty.
+ */
+const props = defineProps<{
+  modelValue: number | null
+  kind: AmountKind
+  name: string
+  min: number
+  max: number
+  optional?: boolean
+  placeholder?: string
+}>()
 const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
 
 const shown = () => (props.modelValue === null ? '' : shownAmount(props.modelValue, props.kind))
@@ -20,13 +38,18 @@ const fault = computed(() => {
     return `${props.name}: "${text.value}" is not understood. Type ${shownAmount((props.min + props.max) / 2, props.kind)}${others.length > 0 ? `, or with ${others.join(' or ')}` : ''}.`
   }
   const { value } = read.value.value
-  return value < props.min - 1e-9 || value > props.max + 1e-9 ? `${props.name} must lie between ${formatAmount(props.min, props.kind)} and ${formatAmount(props.max, props.kind)}.` : ''
+  return value < props.min - 1e-9 || value > props.max + 1e-9
+    ? `${props.name} must lie between ${formatAmount(props.min, props.kind)} and ${formatAmount(props.max, props.kind)}.`
+    : ''
 })
 const echo = computed(() => (read.value.ok && !/^[\d.,\s]*$/.test(text.value) ? read.value.value.understood : ''))
 
-watch(() => props.modelValue, () => {
-  if (!focused.value) text.value = shown()
-})
+watch(
+  () => props.modelValue,
+  () => {
+    if (!focused.value) text.value = shown()
+  },
+)
 
 function typed(): void {
   touched.value = true
@@ -42,5 +65,16 @@ function leave(): void {
 </script>
 
 <template>
-  <FieldBox v-model="text" :name="name" :unit="amountUnit(kind)" :fault="fault" :echo="focused ? echo : ''" :placeholder="placeholder ?? ''" narrow @typed="typed" @entered="focused = true" @left="leave" />
+  <FieldBox
+    v-model="text"
+    :name="name"
+    :unit="amountUnit(kind)"
+    :fault="fault"
+    :echo="focused ? echo : ''"
+    :placeholder="placeholder ?? ''"
+    narrow
+    @typed="typed"
+    @entered="focused = true"
+    @left="leave"
+  />
 </template>

@@ -2,7 +2,12 @@
 import { useId } from 'vue'
 
 /** A few choices side by side, one of them taken: native radio buttons, so that arrow keys work. */
-defineProps<{ modelValue: T; choices: readonly { readonly value: T; readonly label: string }[]; name: string; disabled?: boolean }>()
+defineProps<{
+  modelValue: T
+  choices: readonly { readonly value: T; readonly label: string }[]
+  name: string
+  disabled?: boolean
+}>()
 defineEmits<{ 'update:modelValue': [value: T] }>()
 const group = useId()
 </script>
@@ -10,7 +15,14 @@ const group = useId()
 <template>
   <div class="choice-buttons" role="radiogroup" :aria-label="name">
     <label v-for="c in choices" :key="c.value" :class="{ taken: c.value === modelValue, disabled }">
-      <input type="radio" :name="group" :value="c.value" :checked="c.value === modelValue" :disabled="disabled" @change="$emit('update:modelValue', c.value)" />
+      <input
+        type="radio"
+        :name="group"
+        :value="c.value"
+        :checked="c.value === modelValue"
+        :disabled="disabled"
+        @change="$emit('update:modelValue', c.value)"
+      />
       {{ c.label }}
     </label>
   </div>

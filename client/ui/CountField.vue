@@ -4,11 +4,18 @@ import { computed, ref, watch } from 'vue'
 const props = defineProps<{ modelValue: number; name: string; min: number; max: number }>()
 const emit = defineEmits<{ 'update:modelValue': [n: number] }>()
 const text = ref(String(props.modelValue))
-const isWhole = computed(() => /^\s*\d+\s*$/.test(text.value) && Number(text.value) >= props.min && Number(text.value) <= props.max)
-const fault = computed(() => (isWhole.value ? '' : `${props.name}: a whole number from ${props.min} to ${props.max} is wanted.`))
-watch(() => props.modelValue, (n) => {
-  if (isWhole.value) text.value = String(n)
-})
+const isWhole = computed(
+  () => /^\s*\d+\s*$/.test(text.value) && Number(text.value) >= props.min && Number(text.value) <= props.max,
+)
+const fault = computed(() =>
+  isWhole.value ? '' : `${props.name}: a whole number from ${props.min} to ${props.max} is wanted.`,
+)
+watch(
+  () => props.modelValue,
+  (n) => {
+    if (isWhole.value) text.value = String(n)
+  },
+)
 const typed = () => {
   if (isWhole.value) emit('update:modelValue', Number(text.value))
 }
@@ -21,9 +28,25 @@ const step = (by: 1 | -1) => {
 
 <template>
   <div class="count-field">
-    <button type="button" class="plain-button" :aria-label="`one less, ${name}`" :disabled="modelValue <= min" @click="step(-1)">−</button>
+    <button
+      type="button"
+      class="plain-button"
+      :aria-label="`one less, ${name}`"
+      :disabled="modelValue <= min"
+      @click="step(-1)"
+    >
+      −
+    </button>
     <input v-model="text" :aria-label="name" :aria-invalid="fault !== ''" inputmode="numeric" @input="typed" />
-    <button type="button" class="plain-button" :aria-label="`one more, ${name}`" :disabled="modelValue >= max" @click="step(1)">+</button>
+    <button
+      type="button"
+      class="plain-button"
+      :aria-label="`one more, ${name}`"
+      :disabled="modelValue >= max"
+      @click="step(1)"
+    >
+      +
+    </button>
     <span v-if="fault" class="fault" role="alert">{{ fault }}</span>
   </div>
 </template>

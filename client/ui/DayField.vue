@@ -9,7 +9,15 @@ const set = (event: Event) => {
 </script>
 
 <template>
-  <input type="date" class="text day" :value="modelValue ?? ''" :aria-label="name" min="2000-01-01" max="2100-12-31" @change="set" />
+  <input
+    type="date"
+    class="text day"
+    :value="modelValue ?? ''"
+    :aria-label="name"
+    min="2000-01-01"
+    max="2100-12-31"
+    @change="set"
+  />
 </template>
 
 <style scoped>

@@ -7,9 +7,18 @@ import ChoiceButtons from './ChoiceButtons.vue'
 /** Where a seat makes cushions of several shapes: which one is shown. */
 const jobs = useJob()
 const design = useDesign()
-const choices = computed(() => (jobs.plan?.cushions?.designs ?? []).map((d, i) => ({ value: String(i), label: `Cushion ${d.id}, ${d.count} of` })))
+const choices = computed(() =>
+  (jobs.plan?.cushions?.designs ?? []).map((d, i) => ({ value: String(i), label: `Cushion ${d.id}, ${d.count} of` })),
+)
 </script>
 
 <template>
-  <div v-if="choices.length > 1" class="no-print"><ChoiceButtons :model-value="String(design.index)" :choices="choices" name="Which cushion" @update:model-value="(i: string) => (design.wanted = Number(i))" /></div>
+  <div v-if="choices.length > 1" class="no-print">
+    <ChoiceButtons
+      :model-value="String(design.index)"
+      :choices="choices"
+      name="Which cushion"
+      @update:model-value="(i: string) => (design.wanted = Number(i))"
+    />
+  </div>
 </template>

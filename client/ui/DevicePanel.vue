@@ -6,7 +6,10 @@ const emit = defineEmits<{ close: [] }>()
 
 <template>
   <aside class="device" :aria-label="name">
-    <header><b>{{ name }}</b> <span class="quiet">no real device: {{ does }}</span><button type="button" class="plain-button" @click="emit('close')">Put away</button></header>
+    <header>
+      <b>{{ name }}</b> <span class="quiet">no real device: {{ does }}</span
+      ><button type="button" class="plain-button" @click="emit('close')">Put away</button>
+    </header>
     <slot />
   </aside>
 </template>

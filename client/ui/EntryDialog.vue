@@ -27,7 +27,9 @@ const andClose = (work: () => Promise<void>) =>
     <p v-if="failed || fault" class="fault" role="alert">{{ failed || fault }}</p>
     <template #footer>
       <button v-if="drop" type="button" class="plain-button left" @click="andClose(drop.run)">{{ drop.words }}</button>
-      <button type="button" class="plain-button main" :disabled="fault !== ''" @click="andClose(props.keep)">Keep</button>
+      <button type="button" class="plain-button main" :disabled="fault !== ''" @click="andClose(props.keep)">
+        Keep
+      </button>
     </template>
   </ElDialog>
 </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useId } from 'vue'
 
-/** A typed field with its unit, and what was understood or what is wrong beside it. What the text means is the caller's. */
+/**
+ * A typed field with its unit, and what was understood or what is wrong beside it. What the text means is the caller's.
+ */
 defineProps<{ name: string; unit: string; fault: string; echo: string; placeholder?: string; narrow?: boolean }>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ typed: []; entered: []; left: [] }>()
@@ -29,7 +31,9 @@ const fieldId = useId()
       />
       <span v-if="unit" class="unit">{{ unit }}</span>
     </span>
-    <span :id="`${fieldId}-said`" class="said" :class="{ fault: fault !== '' }" :role="fault ? 'alert' : undefined">{{ fault || echo }}</span>
+    <span :id="`${fieldId}-said`" class="said" :class="{ fault: fault !== '' }" :role="fault ? 'alert' : undefined">{{
+      fault || echo
+    }}</span>
   </div>
 </template>
 

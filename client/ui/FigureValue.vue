@@ -14,7 +14,13 @@ const wasOpened = ref(false)
 const unit = computed(() => jobs.job?.units ?? 'mm')
 const money = computed(() => (props.figure.quantity === 'money' ? ` ${jobs.job?.currency ?? ''}` : ''))
 const lines = computed(() => (wasOpened.value ? workingLines(props.figure, unit.value) : []))
-const SET_BY = { measured: 'measured', shop: 'set by the shop', job: 'set on this job', rule: 'a rule of the trade', catalogue: 'from the catalogue' } as const
+const SET_BY = {
+  measured: 'measured',
+  shop: 'set by the shop',
+  job: 'set on this job',
+  rule: 'a rule of the trade',
+  catalogue: 'from the catalogue',
+} as const
 const change = computed(() => {
   const [station, field] = (props.figure.change ?? '').split('.')
   return station ? { station, field } : null
@@ -22,7 +28,13 @@ const change = computed(() => {
 </script>
 
 <template>
-  <ElPopover trigger="click" :width="380" :teleported="true" popper-class="working-popper" @before-enter="wasOpened = true">
+  <ElPopover
+    trigger="click"
+    :width="380"
+    :teleported="true"
+    popper-class="working-popper"
+    @before-enter="wasOpened = true"
+  >
     <template #reference>
       <button
         type="button"
@@ -34,7 +46,8 @@ const change = computed(() => {
         @focus="highlight.figure = figure.id"
         @blur="highlight.figure = null"
       >
-        {{ unitless ? sayAmount(figure.value, figure.quantity, unit) : sayFigure(figure, unit) }}{{ money }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
+        {{ unitless ? sayAmount(figure.value, figure.quantity, unit) : sayFigure(figure, unit) }}{{ money
+        }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
       </button>
     </template>
     <!-- A sum holds figures that hold sums: each is drawn only once it is asked for. -->
@@ -50,7 +63,9 @@ const change = computed(() => {
       </ul>
       <p class="quiet">{{ figure.rule }} · {{ SET_BY[figure.setBy] }}</p>
       <p v-if="change">
-        <button type="button" class="plain-button" @click="focusField(router, jobs.id, figure.change!)">Change it at {{ change.station }}</button>
+        <button type="button" class="plain-button" @click="focusField(router, jobs.id, figure.change!)">
+          Change it at {{ change.station }}
+        </button>
       </p>
     </div>
   </ElPopover>

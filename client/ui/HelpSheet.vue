@@ -7,19 +7,28 @@ defineEmits<{ 'update:modelValue': [open: boolean] }>()
 </script>
 
 <template>
-  <ElDialog :model-value="modelValue" title="What can be typed, and the keys" width="1080px" top="5vh" @update:model-value="$emit('update:modelValue', $event)">
+  <ElDialog
+    :model-value="modelValue"
+    title="What can be typed, and the keys"
+    width="1080px"
+    top="5vh"
+    @update:model-value="$emit('update:modelValue', $event)"
+  >
     <div class="scroll" tabindex="0" role="region" aria-label="What can be typed">
-    <table class="grammar">
-      <tbody>
-        <tr v-for="row in GRAMMAR" :key="row.form">
-          <th scope="row">{{ row.form }}</th>
-          <td>{{ row.does }}</td>
-          <td class="example">{{ row.example }}</td>
-        </tr>
-      </tbody>
-    </table>
+      <table class="grammar">
+        <tbody>
+          <tr v-for="row in GRAMMAR" :key="row.form">
+            <th scope="row">{{ row.form }}</th>
+            <td>{{ row.does }}</td>
+            <td class="example">{{ row.example }}</td>
+          </tr>
+        </tbody>
+      </table>
     </div>
-    <p>Lengths: <b>600</b>, <b>60 cm</b>, <b>23 5/8</b>, <b>23-5/8"</b>, <b>4' 2 1/2"</b>, <b>42+3/4</b>. A bare number is in the job's unit, and every length typed is net: the sewing line, not the cut edge.</p>
+    <p>
+      Lengths: <b>600</b>, <b>60 cm</b>, <b>23 5/8</b>, <b>23-5/8"</b>, <b>4' 2 1/2"</b>, <b>42+3/4</b>. A bare number
+      is in the job's unit, and every length typed is net: the sewing line, not the cut edge.
+    </p>
     <table class="grammar">
       <tbody>
         <tr v-for="s in SHORTCUTS" :key="s.keys">

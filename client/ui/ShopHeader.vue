@@ -19,7 +19,9 @@ const PAGES = [
   <header class="shop-header no-print">
     <h1>{{ title }}</h1>
     <span class="quiet shop">{{ shop.lists?.settings.shopName }}</span>
-    <nav aria-label="Pages of the shop"><RouterLink v-for="[to, label] in PAGES" :key="to" :to="to" exact-active-class="here">{{ label }}</RouterLink></nav>
+    <nav aria-label="Pages of the shop">
+      <RouterLink v-for="[to, label] in PAGES" :key="to" :to="to" exact-active-class="here">{{ label }}</RouterLink>
+    </nav>
     <span class="gap" />
     <slot />
   </header>

@@ -2,9 +2,10 @@
 import { computed, ref } from 'vue'
 import { JOB_LIMITS, type Job, type Seat } from '../../contract/index.ts'
 import type { Edit } from '../../core/job/index.ts'
-import { readTyped, typingWords, type Asked, type Typed } from '../../core/typing/index.ts'
+import type { Asked, Typed } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
+import { readLine } from './read-line.ts'
 
 const props = defineProps<{ job: Job | null; units: LengthUnit; placeholder: string }>()
 const emit = defineEmits<{ seat: [seat: Seat, says: string, units: LengthUnit]; edit: [edit: Edit]; help: [] }>()
@@ -14,7 +15,15 @@ const text = ref('')
 const said = ref('')
 const failed = ref(false)
 const field = ref<HTMLInputElement>()
-const typed = computed(() => readTyped(text.value, { job: props.job, units: props.units, grades: shop.lists?.grades ?? [], cloths: shop.lists?.cloths ?? [], limits: JOB_LIMITS }))
+const typed = computed(() =>
+  readLine(text.value, {
+    job: props.job,
+    units: props.units,
+    grades: shop.lists?.grades ?? [],
+    cloths: shop.lists?.cloths ?? [],
+    limits: JOB_LIMITS,
+  }),
+)
 /** While typing, a line that is understood so far is said back; faults wait for Enter. */
 const echo = computed(() => {
   if (text.value.trim() === '') return said.value
@@ -32,7 +41,7 @@ function enter(): void {
   }
   failed.value = !typed.value.ok
   if (!typed.value.ok) {
-    said.value = typingWords(typed.value.error)
+    said.value = typed.value.says
     return
   }
   const { value } = typed.value
@@ -53,11 +62,21 @@ defineExpose({ focus: () => field.value?.focus() })
 
 <template>
   <form class="typing-line no-print" @submit.prevent="enter">
-    <input ref="field" v-model="text" :placeholder="placeholder" aria-label="Type what you want" autocomplete="off" spellcheck="false" @input="((failed = false), (question = null))" />
+    <input
+      ref="field"
+      v-model="text"
+      :placeholder="placeholder"
+      aria-label="Type what you want"
+      autocomplete="off"
+      spellcheck="false"
+      @input="((failed = false), (question = null))"
+    />
     <output :class="{ failed }" aria-live="polite">{{ failed ? said : echo }}</output>
     <button type="button" class="plain-button" @click="emit('help')">What can I type?</button>
     <div v-if="question" class="asked" role="group" :aria-label="question.says">
-      <button v-for="r in question.readings" :key="r.says" type="button" class="plain-button" @click="take(r.typed)">{{ r.says }}</button>
+      <button v-for="r in question.readings" :key="r.says" type="button" class="plain-button" @click="take(r.typed)">
+        {{ r.says }}
+      </button>
       <button type="button" class="plain-button" @click="((question = null), field?.focus())">Neither</button>
     </div>
   </form>

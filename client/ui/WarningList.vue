@@ -7,14 +7,20 @@ const props = defineProps<{ warnings: readonly Warning[] }>()
 const jobs = useJob()
 const ORDER: Record<Level, number> = { stop: 0, warning: 1, note: 2, safety: 3 }
 const NAMES: Record<Level, string> = { stop: 'Stop', warning: 'Look', note: 'Note', safety: 'Take care' }
-const rows = computed(() => props.warnings.toSorted((a, b) => ORDER[a.level] - ORDER[b.level]).map((w) => ({ w, words: warningWords(w, jobs.job?.units ?? 'mm') })))
+const rows = computed(() =>
+  props.warnings
+    .toSorted((a, b) => ORDER[a.level] - ORDER[b.level])
+    .map((w) => ({ w, words: warningWords(w, jobs.job?.units ?? 'mm') })),
+)
 </script>
 
 <template>
   <ul v-if="rows.length > 0" class="warnings">
     <li v-for="({ w, words }, i) in rows" :key="i" :class="w.level">
       <strong>{{ NAMES[w.level] }}</strong>
-      <span>{{ words.says }} <em v-if="words.cure">{{ words.cure }}</em></span>
+      <span
+        >{{ words.says }} <em v-if="words.cure">{{ words.cure }}</em></span
+      >
     </li>
   </ul>
 </template>

@@ -3,7 +3,8 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import AmountField from './AmountField.vue'
 
-const field = (props: Partial<InstanceType<typeof AmountField>['$props']> = {}) => mount(AmountField, { props: { modelValue: 30, kind: 'density', name: 'Density', min: 5, max: 400, ...props } })
+const field = (props: Partial<InstanceType<typeof AmountField>['$props']> = {}) =>
+  mount(AmountField, { props: { modelValue: 30, kind: 'density', name: 'Density', min: 5, max: 400, ...props } })
 
 describe('an amount field', () => {
   it('shows the stored unit, and takes any other of its kind', async () => {
@@ -30,7 +31,15 @@ describe('an amount field', () => {
   })
 
   it('where it is optional, empty is an answer, and what is usual stands in grey', async () => {
-    const force = field({ modelValue: 160, kind: 'force', name: 'Force', min: 1, max: 1000, optional: true, placeholder: '140' })
+    const force = field({
+      modelValue: 160,
+      kind: 'force',
+      name: 'Force',
+      min: 1,
+      max: 1000,
+      optional: true,
+      placeholder: '140',
+    })
     await force.find('input').setValue('')
     expect(force.emitted('update:modelValue')!.at(-1)).toEqual([null])
     expect(force.find('input').attributes('placeholder')).toBe('140')

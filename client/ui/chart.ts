@@ -1,4 +1,14 @@
-import { BarController, BarElement, CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js'
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  Legend,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js'
 
 /** Charts in the hand of the house; only the parts in use, so that the bundle stays small. */
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineElement, PointElement, Legend, Tooltip)

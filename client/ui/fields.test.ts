@@ -5,8 +5,15 @@ import ChoiceButtons from './ChoiceButtons.vue'
 import CountField from './CountField.vue'
 import LengthField from './LengthField.vue'
 
-const lengthField = (props: Partial<{ modelValue: number; unit: 'mm' | 'cm' | 'inch-8' | 'inch-16'; min: number; max: number; line: 'net' | 'cut' }> = {}) =>
-  mount(LengthField, { props: { modelValue: 600, unit: 'mm', name: 'Depth', ...props } })
+const lengthField = (
+  props: Partial<{
+    modelValue: number
+    unit: 'mm' | 'cm' | 'inch-8' | 'inch-16'
+    min: number
+    max: number
+    line: 'net' | 'cut'
+  }> = {},
+) => mount(LengthField, { props: { modelValue: 600, unit: 'mm', name: 'Depth', ...props } })
 
 describe('a length field', () => {
   it('shows the value in the unit of the job', () => {

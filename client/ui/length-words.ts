@@ -3,7 +3,12 @@ import type { Result } from '../../core/result/index.ts'
 import { formatLengthWithUnit, type LengthFailure, type LengthUnit, type ReadLength } from '../../core/units/index.ts'
 
 /** What is wrong with an entered length, with a cure; empty when nothing is. */
-export function lengthWords(name: string, text: string, read: Result<ReadLength, LengthFailure>, limits: { unit: LengthUnit; min?: number | undefined; max?: number | undefined }): string {
+export function lengthWords(
+  name: string,
+  text: string,
+  read: Result<ReadLength, LengthFailure>,
+  limits: { unit: LengthUnit; min?: number | undefined; max?: number | undefined },
+): string {
   if (!read.ok) {
     switch (read.error.code) {
       case 'empty':
@@ -20,6 +25,7 @@ export function lengthWords(name: string, text: string, read: Result<ReadLength,
   const min = limits.min ?? Number.MIN_VALUE
   const max = limits.max ?? LONGEST_MM
   const say = (length: number) => formatLengthWithUnit(length, limits.unit)
-  if (mm < min) return limits.min === undefined ? `${name} must be more than nought.` : `${name} must be at least ${say(min)}.`
+  if (mm < min)
+    return limits.min === undefined ? `${name} must be more than nought.` : `${name} must be at least ${say(min)}.`
   return mm > max ? `${name} is ${say(mm)}; at most ${say(max)} is taken. Check the unit.` : ''
 }

@@ -7,7 +7,15 @@ import { vTyped } from './v-typed.ts'
 function shown() {
   const [value, clock, said] = [ref('as saved'), ref(0), ref('')]
   const page = document.createElement('div')
-  createApp({ render: () => h('div', [String(clock.value), withDirectives(h('input', { onChange: (e: Event) => (said.value = (e.target as HTMLInputElement).value) }), [[vTyped, value.value]])]) }).mount(page)
+  createApp({
+    render: () =>
+      h('div', [
+        String(clock.value),
+        withDirectives(h('input', { onChange: (e: Event) => (said.value = (e.target as HTMLInputElement).value) }), [
+          [vTyped, value.value],
+        ]),
+      ]),
+  }).mount(page)
   const field = page.querySelector('input')!
   const type = (text: string) => {
     field.value = text

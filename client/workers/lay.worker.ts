@@ -23,6 +23,15 @@ self.onmessage = (event: MessageEvent<LayRequest>) => {
   const started = performance.now()
   const elapsed = () => (performance.now() - started) / 1000
   const tell = (message: LayMessage) => self.postMessage(message)
-  const solved = solveAround(problem, locked.lay, new Set(locked.keys), { seed, lane, budget: { steps: Infinity, isStopped: () => elapsed() > seconds }, onBetter: (found) => tell({ kind: 'better', found, seconds: elapsed() }) })
-  tell(solved.ok ? { kind: 'done', found: solved.value, isProven: isProven(solved.value), seconds: elapsed() } : { kind: 'failed', failure: solved.error, shortfall: inHand && lane === 0 ? shortfallOf(inHand) : null })
+  const solved = solveAround(problem, locked.lay, new Set(locked.keys), {
+    seed,
+    lane,
+    budget: { steps: Infinity, isStopped: () => elapsed() > seconds },
+    onBetter: (found) => tell({ kind: 'better', found, seconds: elapsed() }),
+  })
+  tell(
+    solved.ok
+      ? { kind: 'done', found: solved.value, isProven: isProven(solved.value), seconds: elapsed() }
+      : { kind: 'failed', failure: solved.error, shortfall: inHand && lane === 0 ? shortfallOf(inHand) : null },
+  )
 }

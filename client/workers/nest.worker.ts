@@ -16,8 +16,16 @@ export interface NestMessage {
 
 /** A first nest of every group at once, then a better one of each within its share of the time. */
 self.onmessage = ({ data: { groups, cutting, seconds } }: MessageEvent<NestRequest>) => {
-  const tell = (nests: readonly ReturnType<typeof nestGroup>[], isDone: boolean) => self.postMessage({ lays: nests.flatMap((n) => n.lays), left: nests.flatMap((n) => n.left), isDone } satisfies NestMessage)
-  tell(groups.map((g) => nestGroup(g, cutting, 1, () => true)), false)
+  const tell = (nests: readonly ReturnType<typeof nestGroup>[], isDone: boolean) =>
+    self.postMessage({
+      lays: nests.flatMap((n) => n.lays),
+      left: nests.flatMap((n) => n.left),
+      isDone,
+    } satisfies NestMessage)
+  tell(
+    groups.map((g) => nestGroup(g, cutting, 1, () => true)),
+    false,
+  )
   const share = (seconds * 1000) / Math.max(1, groups.length)
   const better = groups.map((g) => {
     const started = performance.now()

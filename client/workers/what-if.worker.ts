@@ -4,7 +4,15 @@ import { tryRescue, type Attempt, type Rescue } from '../../core/what-if/index.t
 
 export type WhatIfRequest =
   | { readonly kind: 'lay'; readonly key: number; readonly problem: LayProblem; readonly seconds: number }
-  | { readonly kind: 'rescue'; readonly key: number; readonly job: Job; readonly remnant: Cloth; readonly hidden: Cloth; readonly rescue: readonly Rescue[]; readonly seconds: number }
+  | {
+      readonly kind: 'rescue'
+      readonly key: number
+      readonly job: Job
+      readonly remnant: Cloth
+      readonly hidden: Cloth
+      readonly rescue: readonly Rescue[]
+      readonly seconds: number
+    }
 
 export type WhatIfAnswer =
   | { readonly kind: 'lay'; readonly key: number; readonly lengthMm: number | null; readonly boundMm: number }
@@ -17,7 +25,17 @@ self.onmessage = ({ data }: MessageEvent<WhatIfRequest>) => {
 }
 
 function answer(asked: WhatIfRequest, isStopped: () => boolean): WhatIfAnswer {
-  if (asked.kind === 'rescue') return { kind: 'rescue', key: asked.key, attempt: tryRescue(asked.job, asked.remnant, asked.hidden, asked.rescue, isStopped) }
+  if (asked.kind === 'rescue')
+    return {
+      kind: 'rescue',
+      key: asked.key,
+      attempt: tryRescue(asked.job, asked.remnant, asked.hidden, asked.rescue, isStopped),
+    }
   const solved = solveLay(asked.problem, { seed: 1, budget: { steps: Infinity, isStopped } })
-  return { kind: 'lay', key: asked.key, lengthMm: solved.ok ? solved.value.lay.length : null, boundMm: solved.ok ? solved.value.lay.bound : 0 }
+  return {
+    kind: 'lay',
+    key: asked.key,
+    lengthMm: solved.ok ? solved.value.lay.length : null,
+    boundMm: solved.ok ? solved.value.lay.bound : 0,
+  }
 }

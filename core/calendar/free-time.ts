@@ -12,7 +12,10 @@ export const MINUTES_A_DAY = 1440
 /** How far ahead is planned: beyond that a job has no place. */
 const MOST_DAYS = 1500
 
-/** What is still free at one place of work, day by day, taken from the front. State is the point: every taking leaves less. */
+/**
+ * What is still free at one place of work, day by day, taken from the front. State is the point: every taking leaves
+ * less.
+ */
 export class FreeTime {
   private readonly taken = new Map<number, Stretch[]>()
   private readonly holidays: ReadonlySet<number>

@@ -55,14 +55,24 @@ export interface PlannedJob {
  */
 export function planCalendar(jobs: readonly JobToPlan[], calendar: Calendar, today: string): readonly PlannedJob[] {
   const first = dayNumber(today)
-  const free = Object.fromEntries(RESOURCES.map((r) => [r, new FreeTime(calendar, r, first)])) as Record<Resource, FreeTime>
+  const free = Object.fromEntries(RESOURCES.map((r) => [r, new FreeTime(calendar, r, first)])) as Record<
+    Resource,
+    FreeTime
+  >
   return jobs.toSorted(byUrgency).map((job) => planOne(job, calendar, free, first))
 }
 
-const byUrgency = (a: JobToPlan, b: JobToPlan): number => (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999') || a.ticket.localeCompare(b.ticket)
+const byUrgency = (a: JobToPlan, b: JobToPlan): number =>
+  (a.dueOn ?? '9999').localeCompare(b.dueOn ?? '9999') || a.ticket.localeCompare(b.ticket)
 
 /** What must be finished before a part is begun: covers are sewn while the foam is still on its way. */
-const AFTER: Readonly<Record<Part, readonly Part[]>> = { foam: [], cloth: [], sewing: ['cloth'], closing: ['sewing', 'foam'], fitting: ['closing'] }
+const AFTER: Readonly<Record<Part, readonly Part[]>> = {
+  foam: [],
+  cloth: [],
+  sewing: ['cloth'],
+  closing: ['sewing', 'foam'],
+  fitting: ['closing'],
+}
 
 function planOne(job: JobToPlan, calendar: Calendar, free: Record<Resource, FreeTime>, today: number): PlannedJob {
   const start = Math.max(today, job.notBefore ? dayNumber(job.notBefore) : today) * MINUTES_A_DAY
@@ -71,32 +81,65 @@ function planOne(job: JobToPlan, calendar: Calendar, free: Record<Resource, Free
   const tasks: PlannedTask[] = []
   for (const task of job.tasks) {
     const ready = done[task.part] ?? Math.max(start, ...AFTER[task.part].map((part) => done[part] ?? start))
-    const delivered = task.needs && job.buys[task.needs] ? deliveryDay(job, task.needs, calendar, today) * MINUTES_A_DAY : start
+    const delivered =
+      task.needs && job.buys[task.needs] ? deliveryDay(job, task.needs, calendar, today) * MINUTES_A_DAY : start
     const glue = task.part === 'closing' ? curedAt : start
     const stretches = free[task.resource].take(task.minutes, Math.max(ready, delivered, glue))
     if (!stretches) return { ...bare(job), tasks, startsOn: firstDay(tasks), lateDays: 0, why: 'busy' }
     const ends = stretches.at(-1)!.to
-    tasks.push({ ...task, stretches, waitedFor: waited({ ready, delivered, glue, needs: task.needs, late: stretches[0]!.from > free[task.resource].opensAt(Math.max(ready, delivered, glue)) }) })
+    tasks.push({
+      ...task,
+      stretches,
+      waitedFor: waited({
+        ready,
+        delivered,
+        glue,
+        needs: task.needs,
+        late: stretches[0]!.from > free[task.resource].opensAt(Math.max(ready, delivered, glue)),
+      }),
+    })
     done[task.part] = ends
     if (task.cures) curedAt = ends + calendar.cureHours * 60
   }
   const finishesOn = tasks.length === 0 ? null : dayOf(Math.max(...tasks.map((t) => t.stretches.at(-1)!.to)) - 1)
   const lateDays = job.dueOn && finishesOn ? Math.max(0, dayNumber(finishesOn) - dayNumber(job.dueOn)) : 0
-  return { ...bare(job), tasks, startsOn: firstDay(tasks), finishesOn, lateDays, why: lateDays > 0 ? longestWait(tasks, start) : null, orderToday: toOrder(job, tasks) }
+  return {
+    ...bare(job),
+    tasks,
+    startsOn: firstDay(tasks),
+    finishesOn,
+    lateDays,
+    why: lateDays > 0 ? longestWait(tasks, start) : null,
+    orderToday: toOrder(job, tasks),
+  }
 }
 
 /** The first day on which anything of a job is done. */
-const firstDay = (tasks: readonly PlannedTask[]): string | null => (tasks.length === 0 ? null : dayOf(Math.min(...tasks.map((t) => t.stretches[0]!.from))))
+const firstDay = (tasks: readonly PlannedTask[]): string | null =>
+  tasks.length === 0 ? null : dayOf(Math.min(...tasks.map((t) => t.stretches[0]!.from)))
 
 const bare = ({ id, ticket, dueOn }: JobToPlan) => ({ id, ticket, dueOn, finishesOn: null, orderToday: [] })
 
 /** Ordered today where it is not ordered yet. */
-const deliveryDay = ({ orderedOn }: JobToPlan, what: 'foam' | 'cloth', { leadDays }: Calendar, today: number): number => (orderedOn ? dayNumber(orderedOn) : today) + leadDays[what]
+const deliveryDay = ({ orderedOn }: JobToPlan, what: 'foam' | 'cloth', { leadDays }: Calendar, today: number): number =>
+  (orderedOn ? dayNumber(orderedOn) : today) + leadDays[what]
 
 const dayOf = (minutes: number): string => dayName(Math.floor(minutes / MINUTES_A_DAY))
 
 /** A night or a holiday is no wait; `late`: the place was open and taken. */
-function waited({ ready, delivered, glue, needs, late }: { readonly ready: number; readonly delivered: number; readonly glue: number; readonly needs: Task['needs']; readonly late: boolean }): PlannedTask['waitedFor'] {
+function waited({
+  ready,
+  delivered,
+  glue,
+  needs,
+  late,
+}: {
+  readonly ready: number
+  readonly delivered: number
+  readonly glue: number
+  readonly needs: Task['needs']
+  readonly late: boolean
+}): PlannedTask['waitedFor'] {
   if (needs && delivered > ready && delivered >= glue) return needs
   if (glue > ready) return 'glue'
   return late ? 'busy' : null
@@ -104,13 +147,26 @@ function waited({ ready, delivered, glue, needs, late }: { readonly ready: numbe
 
 /** The wait that took longest; plain work where nothing was waited for. */
 function longestWait(tasks: readonly PlannedTask[], start: number): PlannedJob['why'] {
-  const endBefore = (i: number) => (i === 0 ? start : Math.max(start, ...tasks.slice(0, i).filter((t) => AFTER[tasks[i]!.part].includes(t.part) || t.part === tasks[i]!.part).map((t) => t.stretches.at(-1)!.to)))
-  const waits = tasks.map((t, i) => ({ for: t.waitedFor, minutes: t.stretches[0]!.from - endBefore(i) })).filter((w) => w.for !== null)
+  const endBefore = (i: number) =>
+    i === 0
+      ? start
+      : Math.max(
+          start,
+          ...tasks
+            .slice(0, i)
+            .filter((t) => AFTER[tasks[i]!.part].includes(t.part) || t.part === tasks[i]!.part)
+            .map((t) => t.stretches.at(-1)!.to),
+        )
+  const waits = tasks
+    .map((t, i) => ({ for: t.waitedFor, minutes: t.stretches[0]!.from - endBefore(i) }))
+    .filter((w) => w.for !== null)
   return waits.toSorted((a, b) => b.minutes - a.minutes)[0]?.for ?? 'work'
 }
 
 /** Not ordered yet, and something of it must come. */
-const toOrder = ({ orderedOn, buys }: JobToPlan, tasks: readonly PlannedTask[]): readonly ('foam' | 'cloth')[] => (orderedOn ? [] : (['foam', 'cloth'] as const).filter((what) => buys[what] && tasks.some((t) => t.needs === what)))
+const toOrder = ({ orderedOn, buys }: JobToPlan, tasks: readonly PlannedTask[]): readonly ('foam' | 'cloth')[] =>
+  orderedOn ? [] : (['foam', 'cloth'] as const).filter((what) => buys[what] && tasks.some((t) => t.needs === what))
 
 /** Tickets whose next part falls on a day. */
-export const startedOn = (jobs: readonly PlannedJob[], day: string): readonly PlannedJob[] => jobs.filter((j) => j.tasks.some((t) => t.stretches.some((s) => dayOf(s.from) === day)))
+export const startedOn = (jobs: readonly PlannedJob[], day: string): readonly PlannedJob[] =>
+  jobs.filter((j) => j.tasks.some((t) => t.stretches.some((s) => dayOf(s.from) === day)))

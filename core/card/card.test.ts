@@ -7,14 +7,17 @@ import { isOpen, jobCard, jobToPlan } from './index.ts'
 
 const { rates } = USUAL_WORKSHOP
 
-it.each(demoJobs().map((job) => [job.ticket, job] as const))('%s: its card is of the schema, and its tasks come to the minutes of its work order', (_ticket, job) => {
-  const card = jobCard(job)
-  expect(JobCard.parse(card)).toEqual(card)
-  expect(card.version).toBe(CARD_VERSION)
-  const planned = jobToPlan({ id: 'x', ticket: job.ticket, card }, rates).tasks.reduce((sum, t) => sum + t.minutes, 0)
-  expect(Math.abs(planned - totalMinutes(workOrder(job, worked(job)), rates).value)).toBeLessThan(6)
-  expect(JSON.stringify(card).length).toBeLessThan(4000)
-})
+it.each(demoJobs().map((job) => [job.ticket, job] as const))(
+  '%s: its card is of the schema, and its tasks come to the minutes of its work order',
+  (_ticket, job) => {
+    const card = jobCard(job)
+    expect(JobCard.parse(card)).toEqual(card)
+    expect(card.version).toBe(CARD_VERSION)
+    const planned = jobToPlan({ id: 'x', ticket: job.ticket, card }, rates).tasks.reduce((sum, t) => sum + t.minutes, 0)
+    expect(Math.abs(planned - totalMinutes(workOrder(job, worked(job)), rates).value)).toBeLessThan(6)
+    expect(JSON.stringify(card).length).toBeLessThan(4000)
+  },
+)
 
 it('what is ticked is no work any more', () => {
   const job = keepersBench()
@@ -27,21 +30,42 @@ it('what is ticked is no work any more', () => {
 
 it('a seat that cannot be worked still has a card', () => {
   const bench = keepersBench()
-  const card = jobCard({ ...bench, seat: { ...bench.seat, division: { kind: 'run', count: 40, gapMm: 900, cuts: 'straight' } } })
+  const card = jobCard({
+    ...bench,
+    seat: { ...bench.seat, division: { kind: 'run', count: 40, gapMm: 900, cuts: 'straight' } },
+  })
   expect(card).toMatchObject({ left: [], steps: { of: 0 } })
   expect(card.doubts).toBeGreaterThan(0)
 })
 
 it('open jobs are those ordered or begun', () => {
-  expect((['asked', 'ordered', 'making', 'fitted', 'billed'] as const).filter((stage) => isOpen({ stage, archivedOn: null }))).toEqual(['ordered', 'making'])
+  expect(
+    (['asked', 'ordered', 'making', 'fitted', 'billed'] as const).filter((stage) =>
+      isOpen({ stage, archivedOn: null }),
+    ),
+  ).toEqual(['ordered', 'making'])
   expect(isOpen({ stage: 'making', archivedOn: '2026-03-02' })).toBe(false)
 })
 
 it('cloth in hand that is washed first is wanted by what goes into the wash', () => {
   const bench = keepersBench()
-  const cloth = { ...bench.cloth.cloth, washFirst: true, shrink: { across: 0, along: 0.05 }, supply: { kind: 'length' as const, lengthMm: 5000 } }
+  const cloth = {
+    ...bench.cloth.cloth,
+    washFirst: true,
+    shrink: { across: 0, along: 0.05 },
+    supply: { kind: 'length' as const, lengthMm: 5000 },
+  }
   const job = { ...bench, cloth: { ...bench.cloth, cloth } }
-  const lay = { format: 'loft-seam/lay' as const, version: 1 as const, length: 3800, bound: 0, seed: 1, seconds: 0, placements: [], offsets: {} }
+  const lay = {
+    format: 'loft-seam/lay' as const,
+    version: 1 as const,
+    length: 3800,
+    bound: 0,
+    seed: 1,
+    seconds: 0,
+    placements: [],
+    offsets: {},
+  }
   const card = jobCard({ ...job, lays: { [cloth.id]: { problemKey: 'x', lay, byHand: true, locked: [] } } })
   // 3800 on the table is 95 % of 4000.
   expect(card.needs.cloths).toEqual([{ id: cloth.id, mm: expect.closeTo(4000, 6) as number }])

@@ -1,2 +1,2 @@
-export { jobCard } from './job-card.ts'
+export { jobCard, plainCard, unreadableCard } from './job-card.ts'
 export { isOpen, jobToPlan } from './to-plan.ts'

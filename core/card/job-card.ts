@@ -8,7 +8,7 @@ import { planJob, type WorkedPlan } from '../plan.ts'
 import { held } from '../keyed/index.ts'
 
 /** The contract's `CARD_VERSION`, of which this room may take types only: a test holds both together. */
-const VERSION = 2
+const VERSION = 3
 
 /** The outline on a ticket is small: coarse arcs will do. */
 const COARSE_MM = 12
@@ -17,10 +17,29 @@ const MOST_CORNERS = 60
 /** What lists, calendar, stock and learning need of a job. */
 export function jobCard(job: Job): JobCard {
   const plan = planJob(job)
-  const { terms, cloth, fitting } = job
-  const worked = plan.kind === 'worked' ? workedPart(job, plan) : NOTHING_WORKED
   return {
+    ...plainCard(job, 'whole'),
+    cushions: plan.cushions?.count ?? 0,
+    doubts: plan.warnings.filter((w) => w.level === 'stop' || w.level === 'warning').length,
+    outline: plan.cushions ? small(plan.cushions.seat.bare.outline) : [],
+    ...(plan.kind === 'worked' ? workedPart(job, plan) : NOTHING_WORKED),
+  }
+}
+
+/**
+ * What a job says of itself before it is planned, over what was planned of it `before`; for good where planning takes
+ * too long.
+ */
+export function plainCard(
+  job: Job,
+  kind: 'whole' | 'under-way' | 'too-long',
+  before: JobCard = unreadableCard(''),
+): JobCard {
+  const { terms, cloth, fitting } = job
+  return {
+    ...before,
     version: VERSION,
+    worked: { kind },
     furniture: terms.furniture,
     stage: terms.stage,
     archivedOn: terms.archivedOn,
@@ -30,40 +49,87 @@ export function jobCard(job: Job): JobCard {
     makeUp: job.makeUp.construction.kind,
     cloth: { id: cloth.cloth.id, name: cloth.cloth.name, colour: cloth.cloth.ground },
     foam: job.filling.kind === 'foam' ? mainGrade(job.filling.layers).name : 'loose fibre',
-    cushions: plan.cushions?.count ?? 0,
-    doubts: plan.warnings.filter((w) => w.level === 'stop' || w.level === 'warning').length,
-    outline: plan.cushions ? small(plan.cushions.seat.bare.outline) : [],
     stockTaken: job.making.stockTakenOn !== null,
     lesson: fitting.lesson,
     followUps: fitting.followUps.flatMap((f) => (f.doneOn === null ? [{ kind: f.kind, day: f.day }] : [])),
-    ...worked,
   }
 }
 
+/** The card of a document that cannot be read: it stays on the shelf by its name, and hides nothing else. */
+export const unreadableCard = (why: string): JobCard => ({ ...NOTHING_KNOWN, worked: { kind: 'unreadable', why } })
+
 type WorkedPart = Pick<JobCard, 'steps' | 'left' | 'buys' | 'needs' | 'fits' | 'times' | 'used'>
 
-const NOTHING_WORKED: WorkedPart = { steps: { done: 0, of: 0 }, left: [], buys: { foam: false, cloth: false }, needs: { trims: [], cloths: [] }, fits: [], times: [], used: [] }
+const NOTHING_WORKED: WorkedPart = {
+  steps: { done: 0, of: 0 },
+  left: [],
+  buys: { foam: false, cloth: false },
+  needs: { trims: [], cloths: [] },
+  fits: [],
+  times: [],
+  used: [],
+}
 
 function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
   const steps = workOrder(job, plan)
   const isDone = (s: Step) => recordOf(job, s.id).doneAt !== null
   const laid = plan.cloth.lays.map(({ cloth }) => ({ cloth, mm: held(job.lays, cloth.id)?.lay.length ?? 0 }))
-  const buying = buyingList(job, plan, laid.map(({ mm }) => ({ laidMm: mm, boundMm: mm })))
+  const buying = buyingList(
+    job,
+    plan,
+    laid.map(({ mm }) => ({ laidMm: mm, boundMm: mm })),
+  )
   return {
     steps: { done: steps.filter(isDone).length, of: steps.length },
-    left: merged(steps.filter((s) => !isDone(s)).flatMap((s) => s.work.map((w) => ({ part: s.part, resource: s.resource, kind: w.kind, units: unitsOf(w), cures: s.cures })))),
-    buys: { foam: plan.cutting?.groups.some((g) => g.buy !== null) ?? true, cloth: laid.some(({ cloth }) => cloth.supply.kind === 'to-buy') },
-    needs: { trims: summed(buying.lines.flatMap((l) => (l.trim ? [{ use: l.trim.use, amount: l.trim.needs }] : []))), cloths: laid.flatMap(({ cloth, mm }) => (cloth.supply.kind !== 'to-buy' && mm > 0 ? [{ id: cloth.id, mm: beforeWash(cloth, mm) }] : [])) },
+    left: merged(
+      steps
+        .filter((s) => !isDone(s))
+        .flatMap((s) =>
+          s.work.map((w) => ({ part: s.part, resource: s.resource, kind: w.kind, units: unitsOf(w), cures: s.cures })),
+        ),
+    ),
+    buys: {
+      foam: plan.cutting?.groups.some((g) => g.buy !== null) ?? true,
+      cloth: laid.some(({ cloth }) => cloth.supply.kind === 'to-buy'),
+    },
+    needs: {
+      trims: summed(buying.lines.flatMap((l) => (l.trim ? [{ use: l.trim.use, amount: l.trim.needs }] : []))),
+      cloths: laid.flatMap(({ cloth, mm }) =>
+        cloth.supply.kind !== 'to-buy' && mm > 0 ? [{ id: cloth.id, mm: beforeWash(cloth, mm) }] : [],
+      ),
+    },
     fits: fitsOf(job, plan),
     times: steps.flatMap((s) => {
       const { doneAt, workedS } = recordOf(job, s.id)
-      return doneAt === null || workedS < LEAST_WORKED_S || s.work.length === 0 ? [] : [{ work: s.work.map((w) => ({ kind: w.kind, units: unitsOf(w) })), workedMin: workedS / 60 }]
+      return doneAt === null || workedS < LEAST_WORKED_S || s.work.length === 0
+        ? []
+        : [{ work: s.work.map((w) => ({ kind: w.kind, units: unitsOf(w) })), workedMin: workedS / 60 }]
     }),
     used: laid.flatMap(({ cloth, mm }) => {
       const usedMm = held(job.fitting.clothUsedMm, cloth.id)
       return usedMm && mm > 0 ? [{ clothId: cloth.id, cloth: cloth.name, laidMm: mm, usedMm }] : []
     }),
   }
+}
+
+const NOTHING_KNOWN: Omit<JobCard, 'worked'> = {
+  version: VERSION,
+  furniture: '',
+  stage: 'asked',
+  archivedOn: null,
+  dueOn: null,
+  orderedOn: null,
+  notBefore: null,
+  makeUp: '',
+  cloth: { id: '', name: '', colour: '#cccccc' },
+  foam: '',
+  cushions: 0,
+  doubts: 0,
+  outline: [],
+  stockTaken: false,
+  lesson: '',
+  followUps: [],
+  ...NOTHING_WORKED,
 }
 
 /** A timer that ran for less was a slip of the finger. */
@@ -75,8 +141,19 @@ function fitsOf(job: Job, plan: WorkedPlan): JobCard['fits'] {
     if (!place) return []
     const { cover, filling } = plan.designs[place.design]!
     const { width, depth, thickness } = cover.solid
-    const foam = filling.kind === 'foam' ? { firmness: filling.firmness, fitShare: (filling.fit.across.value + filling.fit.frontToBack.value) / 2 } : { firmness: null, fitShare: null }
-    return [{ cushion, ...foam, planned: { widthMm: width.value, depthMm: depth.value, thicknessMm: thickness.value }, measured: { widthMm, depthMm, thicknessMm }, verdict }]
+    const foam =
+      filling.kind === 'foam'
+        ? { firmness: filling.firmness, fitShare: (filling.fit.across.value + filling.fit.frontToBack.value) / 2 }
+        : { firmness: null, fitShare: null }
+    return [
+      {
+        cushion,
+        ...foam,
+        planned: { widthMm: width.value, depthMm: depth.value, thicknessMm: thickness.value },
+        measured: { widthMm, depthMm, thicknessMm },
+        verdict,
+      },
+    ]
   })
 }
 

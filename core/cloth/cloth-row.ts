@@ -3,9 +3,9 @@ import { edgeLength, onEdge } from '../outline/index.ts'
 import { alongSide, frontSpan, sideLength, type Cushions } from '../seat/index.ts'
 
 /**
- * A row of cushions in mm of cloth, as its pieces are cut: cloth that gives or shrinks and deep buttons make it shorter or
- * longer than the cushions stand, and the pattern is counted on the cloth. A squeezed row is matched as if its cushions
- * touched: the cloth goes in with the foam. Single cushions are a row of their own each.
+ * A row of cushions in mm of cloth, as its pieces are cut: cloth that gives or shrinks and deep buttons make it shorter
+ * or longer than the cushions stand, and the pattern is counted on the cloth. A squeezed row is matched as if its
+ * cushions touched: the cloth goes in with the foam. Single cushions are a row of their own each.
  */
 export interface ClothRow {
   readonly lengthMm: number
@@ -36,7 +36,10 @@ export function clothRow(cushions: Cushions, covers: readonly Cover[]): ClothRow
     atMark: (markMm) => {
       const { inOrder } = cushions
       if (isSingles(cushions)) return inRow(0, markMm - inOrder[0]!.leftMm)
-      const cushion = Math.max(0, inOrder.findLastIndex((c) => c.leftMm <= markMm))
+      const cushion = Math.max(
+        0,
+        inOrder.findLastIndex((c) => c.leftMm <= markMm),
+      )
       return inRow(cushion, acrossFront(cushions, cushion, markMm - inOrder[cushion]!.leftMm))
     },
   }
@@ -56,7 +59,10 @@ function scaleOf({ panels, solid }: Cover): Scale {
   const face = panels.find((p) => p.isSeen && isLyingRole(p.role)) ?? panels[0]!
   const { from, to } = frontSpan(solid)
   const along = (axis: 'x' | 'y', wholeMm: number) => {
-    const [factor, fuller] = [pieceFactor(face, axis), (face.growth.fullness[axis]?.mm.value ?? 0) * face.growth.finished[axis] * face.growth.whole[axis]]
+    const [factor, fuller] = [
+      pieceFactor(face, axis),
+      (face.growth.fullness[axis]?.mm.value ?? 0) * face.growth.finished[axis] * face.growth.whole[axis],
+    ]
     return (own: number) => factor * own + fuller * Math.min(1, Math.max(0, own / wholeMm))
   }
   const [row, depth] = [along('x', to - from), along('y', solid.depth.value)]
@@ -66,7 +72,12 @@ function scaleOf({ panels, solid }: Cover): Scale {
 /** Where each front begins: where its neighbour's ended, and the gap if it is open to the eye. */
 function rowStarts(cushions: Cushions, scale: (cushion: number) => Scale): readonly number[] {
   const starts = [0]
-  for (let i = 1; i < cushions.count; i++) starts.push(isSingles(cushions) ? 0 : starts[i - 1]! + scale(i - 1).widthMm + Math.max(0, gapAfter(cushions, i - 1)) * scale(i - 1).gap)
+  for (let i = 1; i < cushions.count; i++)
+    starts.push(
+      isSingles(cushions)
+        ? 0
+        : starts[i - 1]! + scale(i - 1).widthMm + Math.max(0, gapAfter(cushions, i - 1)) * scale(i - 1).gap,
+    )
   return starts
 }
 
@@ -87,5 +98,7 @@ function acrossFront(cushions: Cushions, cushion: number, alongMm: number): numb
   const solid = solidOf(cushions, cushion)
   const { from, to } = frontSpan(solid)
   const place = alongSide(solid, 'front', alongMm)
-  return place ? onEdge(solid.outline, place.edge, place.atMm / edgeLength(solid.outline, place.edge)).x - from : to - from + alongMm - frontLength(cushions, cushion)
+  return place
+    ? onEdge(solid.outline, place.edge, place.atMm / edgeLength(solid.outline, place.edge)).x - from
+    : to - from + alongMm - frontLength(cushions, cushion)
 }

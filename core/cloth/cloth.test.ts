@@ -21,7 +21,12 @@ const tickingBands = ticking.pattern.kind === 'stripes' ? ticking.pattern.bands 
 describe('stripes', () => {
   it('the ticking repeats every 68 mm', () => {
     expect(repeatOf(ticking, 'across')).toBe(68)
-    expect(repeatOf(DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!, 'across')).toBeNull()
+    expect(
+      repeatOf(
+        DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!,
+        'across',
+      ),
+    ).toBeNull()
   })
 
   it('finds the middle of a band: 22 + 6 + 10 + 14/2 = 45', () => expect(bandCentre(tickingBands, 3)).toBe(45))
@@ -35,13 +40,19 @@ describe('stripes', () => {
   ])('mirrors %s', (_name, bands, axes) => expect(mirrorAxes(bands)).toEqual(axes))
 
   it('looks the same on both sides of every axis it claims', () => {
-    const bands = fc.array(fc.record({ colour: fc.constantFrom(A, B, C), widthMm: fc.integer({ min: 2, max: 40 }) }), { minLength: 2, maxLength: 6 }).map((list) => list.map((b) => band(b.colour, b.widthMm)))
+    const bands = fc
+      .array(fc.record({ colour: fc.constantFrom(A, B, C), widthMm: fc.integer({ min: 2, max: 40 }) }), {
+        minLength: 2,
+        maxLength: 6,
+      })
+      .map((list) => list.map((b) => band(b.colour, b.widthMm)))
     fc.assert(
       fc.property(bands, fc.double({ min: 0, max: 200, noNaN: true }), (list, away) => {
         for (const axis of mirrorAxes(list)) {
           // Just beside a band's edge the two sides may round to different bands.
           const edges = list.map((_, i) => bandsWidth(list.slice(0, i)))
-          const isNearEdge = (at: number) => edges.some((e) => Math.min(modulo(at - e, bandsWidth(list)), modulo(e - at, bandsWidth(list))) < 1e-6)
+          const isNearEdge = (at: number) =>
+            edges.some((e) => Math.min(modulo(at - e, bandsWidth(list)), modulo(e - at, bandsWidth(list))) < 1e-6)
           if (!isNearEdge(axis + away)) expect(colourAt(list, axis + away)).toBe(colourAt(list, axis - away))
         }
       }),
@@ -54,32 +65,54 @@ describe('stripes', () => {
   })
 })
 
-const withCloth = (change: Partial<Job['cloth']>, job = keepersBench()): Job => ({ ...job, cloth: { ...job.cloth, ...change } })
+const withCloth = (change: Partial<Job['cloth']>, job = keepersBench()): Job => ({
+  ...job,
+  cloth: { ...job.cloth, ...change },
+})
 
 describe('where the ruling band falls', () => {
   const job = keepersBench()
-  const rowOf = (plan: WorkedPlan) => clothRow(plan.cushions, plan.designs.map((d) => d.cover))
+  const rowOf = (plan: WorkedPlan) =>
+    clothRow(
+      plan.cushions,
+      plan.designs.map((d) => d.cover),
+    )
   const row = rowOf(worked(job))
-  const placed = (rule: Extract<Job['cloth']['match'], { kind: 'matched' }>['rule'], cushion = 0, direction: Job['cloth']['direction'] = 'up-the-roll') => {
+  const placed = (
+    rule: Extract<Job['cloth']['match'], { kind: 'matched' }>['rule'],
+    cushion = 0,
+    direction: Job['cloth']['direction'] = 'up-the-roll',
+  ) => {
     const choice: Job['cloth'] = { ...job.cloth, direction, match: { kind: 'matched', rule } }
     const ruled = ruledPlaces(choice, rowPattern(choice), row, cushion)
     return direction === 'up-the-roll' ? ruled.row.at : ruled.depth.at
   }
 
-  it('on the middle of the row: 3 x 746.67 / 2', () => expect(placed({ kind: 'band-on-centre', band: 3 })).toBeCloseTo(1120, 6))
+  it('on the middle of the row: 3 x 746.67 / 2', () =>
+    expect(placed({ kind: 'band-on-centre', band: 3 })).toBeCloseTo(1120, 6))
   it('on the middle of each cushion', () => {
     expect(placed({ kind: 'band-on-each-centre', band: 3 }, 0)).toBeCloseTo(2240 / 6, 6)
     expect(placed({ kind: 'band-on-each-centre', band: 3 }, 2)).toBeCloseTo((2240 / 3) * 2.5, 6)
   })
-  it('at the left end the whole band shows: its middle is half of 14 in', () => expect(placed({ kind: 'band-at-left-end', band: 3 })).toBe(7))
-  it('at a mark on the first cushion, 214 from the left', () => expect(placed({ kind: 'band-at-mark', band: 3, markMm: 214 })).toBeCloseTo(214, 6))
+  it('at the left end the whole band shows: its middle is half of 14 in', () =>
+    expect(placed({ kind: 'band-at-left-end', band: 3 })).toBe(7))
+  it('at a mark on the first cushion, 214 from the left', () =>
+    expect(placed({ kind: 'band-at-mark', band: 3, markMm: 214 })).toBeCloseTo(214, 6))
   it('at a mark further on, counting in the 2 mm squeezed away at each meeting', () => {
     // 1600 lies 1600 - 1489.33 = 110.67 into the third cushion, whose pattern begins at 1493.33.
     expect(placed({ kind: 'band-at-mark', band: 3, markMm: 1600 })).toBeCloseTo(1604, 6)
   })
   it('on single cushions a mark is taped from the wall, and the cushion begins a clearance further on', () => {
-    const seat = { ...newSeat('singles', 600, 468, 75, 2), clearanceMm: 3, edges: { left: { meets: 'wall' as const, lean: null, riseMm: 0 } } }
-    const plan = worked({ ...job, seat, cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm: 214 } } } })
+    const seat = {
+      ...newSeat('singles', 600, 468, 75, 2),
+      clearanceMm: 3,
+      edges: { left: { meets: 'wall' as const, lean: null, riseMm: 0 } },
+    }
+    const plan = worked({
+      ...job,
+      seat,
+      cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm: 214 } } },
+    })
     // The rust band's middle is 45 from the start of a repeat; it lies 211 from the left end of each cushion.
     for (const id of ['1/top-plate', '2/top-plate']) {
       const top = plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
@@ -99,18 +132,33 @@ describe('where the ruling band falls', () => {
 })
 
 describe('turns on the cloth', () => {
-  const turnsOf = (job: Job, id: string) => worked(job).cloth.lays[0].problem.pieces.find((p) => p.id === `1/${id}`)!.turns
-  const oneSided = { ...ticking, pattern: { kind: 'stripes' as const, runs: 'along' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
+  const turnsOf = (job: Job, id: string) =>
+    worked(job).cloth.lays[0].problem.pieces.find((p) => p.id === `1/${id}`)!.turns
+  const oneSided = {
+    ...ticking,
+    pattern: {
+      kind: 'stripes' as const,
+      runs: 'along' as const,
+      startMm: 0,
+      bands: [band(A, 20), band(B, 10), band(C, 5)],
+    },
+  }
   const plain = DEMO_CLOTHS.find((c) => c.id === 'storm-canvas')!
   const pile = DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!
 
-  it('symmetrical stripes on two-way cloth: either way up', () => expect(turnsOf(keepersBench(), 'top-plate')).toEqual([0, 180]))
-  it('stripes with a left and a right: one way only where matched', () => expect(turnsOf(withCloth({ cloth: oneSided }), 'top-plate')).toEqual([0]))
+  it('symmetrical stripes on two-way cloth: either way up', () =>
+    expect(turnsOf(keepersBench(), 'top-plate')).toEqual([0, 180]))
+  it('stripes with a left and a right: one way only where matched', () =>
+    expect(turnsOf(withCloth({ cloth: oneSided }), 'top-plate')).toEqual([0]))
   it('pile: everything seen has its top up', () => {
     const job = withCloth({ cloth: pile, match: { kind: 'none' } })
-    for (const id of ['top-plate', 'bottom-plate', 'boxing-front', 'boxing-left', 'gusset-upper']) expect(turnsOf(job, id)).toEqual([0])
+    for (const id of ['top-plate', 'bottom-plate', 'boxing-front', 'boxing-left', 'gusset-upper'])
+      expect(turnsOf(job, id)).toEqual([0])
   })
-  it('pile, railroaded: plates lie on their side, all the same way', () => expect(turnsOf(withCloth({ cloth: pile, match: { kind: 'none' }, direction: 'railroaded' }), 'top-plate')).toEqual([270]))
+  it('pile, railroaded: plates lie on their side, all the same way', () =>
+    expect(turnsOf(withCloth({ cloth: pile, match: { kind: 'none' }, direction: 'railroaded' }), 'top-plate')).toEqual([
+      270,
+    ]))
   it('plain two-way cloth: strips turn freely, plates keep to the grain', () => {
     const job = withCloth({ cloth: plain, match: { kind: 'none' } })
     expect(turnsOf(job, 'top-plate')).toEqual([0, 180])
@@ -124,7 +172,14 @@ describe('turns on the cloth', () => {
 
 describe('matching for real', () => {
   /** The colour under a place of a panel, as the lay cuts it. */
-  function colourOn(job: Job, plan: WorkedPlan, lay: { placements: readonly { id: string; x: number; y: number; turn: number; flip: boolean }[] }, id: string, x: number, y: number): string {
+  function colourOn(
+    job: Job,
+    plan: WorkedPlan,
+    lay: { placements: readonly { id: string; x: number; y: number; turn: number; flip: boolean }[] },
+    id: string,
+    x: number,
+    y: number,
+  ): string {
     const { pattern } = job.cloth.cloth
     if (pattern.kind !== 'stripes') throw new Error('plain')
     const place = lay.placements.find((p) => p.id === id)!
@@ -142,7 +197,10 @@ describe('matching for real', () => {
   ]
 
   it.each(cloths)('%s: every plate continues its neighbour and runs over its front boxing', (_name, bands) => {
-    const job = withCloth({ cloth: { ...ticking, pattern: { kind: 'stripes', runs: 'along', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 1, markMm: 214 } } })
+    const job = withCloth({
+      cloth: { ...ticking, pattern: { kind: 'stripes', runs: 'along', startMm: 5, bands } },
+      match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 1, markMm: 214 } },
+    })
     const plan = worked(job)
     const lay = layOf(plan)
     const w = onlyDesign(plan).design.solid.width.value
@@ -159,7 +217,11 @@ describe('matching for real', () => {
   })
 
   it.each(cloths)('%s, railroaded: the side boxing runs on from the plate, front to back', (_name, bands) => {
-    const job = withCloth({ direction: 'railroaded', cloth: { ...ticking, pattern: { kind: 'stripes', runs: 'along', startMm: 5, bands } }, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } } })
+    const job = withCloth({
+      direction: 'railroaded',
+      cloth: { ...ticking, pattern: { kind: 'stripes', runs: 'along', startMm: 5, bands } },
+      match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } },
+    })
     const plan = worked(job)
     const lay = layOf(plan)
     const depth = onlyDesign(plan).design.solid.depth.value
@@ -176,7 +238,13 @@ describe('matching for real', () => {
 
 describe('matching on other shapes', () => {
   /** Place in the repeat of the cloth under a point of a laid panel. */
-  function phaseOn(plan: WorkedPlan, lay: { placements: readonly { id: string; x: number; turn: number; flip: boolean }[] }, id: string, x: number, y: number): number {
+  function phaseOn(
+    plan: WorkedPlan,
+    lay: { placements: readonly { id: string; x: number; turn: number; flip: boolean }[] },
+    id: string,
+    x: number,
+    y: number,
+  ): number {
     const place = lay.placements.find((p) => p.id === id)!
     const [dx] = turned(x, y, place.turn, place.flip)
     return modulo(place.x + dx, plan.cloth.lays[0].problem.cloth.repeat.across!)
@@ -187,7 +255,8 @@ describe('matching on other shapes', () => {
     return solved.value.lay
   }
   /** The ticking mirrors itself at 11: a phase and its mirror image are the same stripe. */
-  const isSame = (a: number, b: number) => Math.min(...[a - b, a + b - 22].map((d) => Math.min(modulo(d, 68), modulo(-d, 68)))) < 0.5
+  const isSame = (a: number, b: number) =>
+    Math.min(...[a - b, a + b - 22].map((d) => Math.min(modulo(d, 68), modulo(-d, 68)))) < 0.5
 
   it('round the window seat the stripe at each front corner goes on in the next cushion, and under it', () => {
     const plan = worked(demoJobs()[0]!)
@@ -195,11 +264,25 @@ describe('matching on other shapes', () => {
     const { cover } = onlyDesign(plan)
     const { from, to } = frontSpan({ outline: cover.solid.outline, edges: onlyDesign(plan).design.solid.edges })
     const wide = Math.max(...cover.solid.outline.map((v) => v.x))
-    for (const k of [1, 2, 3, 4]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, to, 0), phaseOn(plan, found, `${k + 1}/top-plate`, from, 0)), `corner ${k}`).toBe(true)
-    for (const k of [1, 5]) for (const x of [from, (from + to) / 2, to]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, x, 0), phaseOn(plan, found, `${k}/bottom-plate`, wide - x, 0))).toBe(true)
+    for (const k of [1, 2, 3, 4])
+      expect(
+        isSame(phaseOn(plan, found, `${k}/top-plate`, to, 0), phaseOn(plan, found, `${k + 1}/top-plate`, from, 0)),
+        `corner ${k}`,
+      ).toBe(true)
+    for (const k of [1, 5])
+      for (const x of [from, (from + to) / 2, to])
+        expect(
+          isSame(phaseOn(plan, found, `${k}/top-plate`, x, 0), phaseOn(plan, found, `${k}/bottom-plate`, wide - x, 0)),
+        ).toBe(true)
     // The boxing of the bowed front matches in its middle.
     const arc = panelOf(cover, 'boxing-front').figures.finishedWidth.value
-    for (const k of [1, 3, 5]) expect(isSame(phaseOn(plan, found, `${k}/top-plate`, (from + to) / 2, 0), phaseOn(plan, found, `${k}/boxing-front`, arc / 2, 0))).toBe(true)
+    for (const k of [1, 3, 5])
+      expect(
+        isSame(
+          phaseOn(plan, found, `${k}/top-plate`, (from + to) / 2, 0),
+          phaseOn(plan, found, `${k}/boxing-front`, arc / 2, 0),
+        ),
+      ).toBe(true)
   })
 
   it('the mark on the panelling, 1820 from the left along the front, lies on the rust stripe', () => {
@@ -212,21 +295,52 @@ describe('matching on other shapes', () => {
 
   it('a tapering seat, railroaded, matches no boxing on its slanted side', () => {
     const job = keepersBench()
-    const seat = shapedSeat({ kind: 'taper', near: reading(900), far: reading(700), depth: reading(500), offset: { kind: 'left', mm: 0 }, rising: null, falling: null }, 75, { kind: 'singles', count: 1, mirrored: 0 })
+    const seat = shapedSeat(
+      {
+        kind: 'taper',
+        near: reading(900),
+        far: reading(700),
+        depth: reading(500),
+        offset: { kind: 'left', mm: 0 },
+        rising: null,
+        falling: null,
+      },
+      75,
+      { kind: 'singles', count: 1, mirrored: 0 },
+    )
     const plan = worked({ ...job, seat, cloth: { ...job.cloth, direction: 'railroaded' } })
     const matched = plan.cloth.lays[0].pieces.filter((p) => p.matched).map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/bottom-plate', '1/boxing-left'])
   })
 
   it('stripes with a left and a right cannot match the bottom plate of a pile cloth', () => {
-    const oneSided = { ...ticking, nap: 'one-way' as const, pattern: { kind: 'stripes' as const, runs: 'along' as const, startMm: 0, bands: [band(A, 20), band(B, 10), band(C, 5)] } }
-    const matched = worked(withCloth({ cloth: oneSided })).cloth.lays[0].pieces.filter((p) => p.matched && p.cushion === 0).map((p) => p.id)
+    const oneSided = {
+      ...ticking,
+      nap: 'one-way' as const,
+      pattern: {
+        kind: 'stripes' as const,
+        runs: 'along' as const,
+        startMm: 0,
+        bands: [band(A, 20), band(B, 10), band(C, 5)],
+      },
+    }
+    const matched = worked(withCloth({ cloth: oneSided }))
+      .cloth.lays[0].pieces.filter((p) => p.matched && p.cushion === 0)
+      .map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/boxing-front'])
   })
 })
 
 describe('piping on the cloth', () => {
-  const piped = (cut: 'across' | 'along' | 'bias') => worked({ ...keepersBench(), makeUp: { ...keepersBench().makeUp, construction: { kind: 'boxed', boxing: 'wrap' }, piping: { ...USUAL_PIPING, cut } } }).cloth
+  const piped = (cut: 'across' | 'along' | 'bias') =>
+    worked({
+      ...keepersBench(),
+      makeUp: {
+        ...keepersBench().makeUp,
+        construction: { kind: 'boxed', boxing: 'wrap' },
+        piping: { ...USUAL_PIPING, cut },
+      },
+    }).cloth
   const strip = (cut: 'across' | 'along' | 'bias') => piped(cut).lays[0].problem.pieces.find((p) => p.id === 'piping')!
 
   it('across: two strips a loop, none wider than the cloth', () => {

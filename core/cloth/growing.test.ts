@@ -18,12 +18,16 @@ import { patternUnder, stepBetween } from '../testing/pattern-under.ts'
 
 const ticking = DEMO_CLOTHS[0]!
 const check = DEMO_CLOTHS.find((c) => c.id === 'tern-check')!
-const jobOf = (cloth: Cloth, change: Partial<ClothChoice> = {}, job = keepersBench()): Job => ({ ...job, cloth: { ...job.cloth, cloth, ...change } })
+const jobOf = (cloth: Cloth, change: Partial<ClothChoice> = {}, job = keepersBench()): Job => ({
+  ...job,
+  cloth: { ...job.cloth, cloth, ...change },
+})
 const shrinking = (across: number, along: number, of: Cloth = ticking): Cloth => ({ ...of, shrink: { across, along } })
 const piece = (plan: WorkedPlan, id: string): LayPiece => plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
 
 /** By hand: what is sewn at 1 is cut at, on a way of the roll. */
-const sewnAt = (cloth: Cloth, way: 'across' | 'along'): number => (1 - Math.min(0.04, cloth.stretch[way] / 2)) / (cloth.washFirst ? 1 : 1 - cloth.shrink[way])
+const sewnAt = (cloth: Cloth, way: 'across' | 'along'): number =>
+  (1 - Math.min(0.04, cloth.stretch[way] / 2)) / (cloth.washFirst ? 1 : 1 - cloth.shrink[way])
 
 /** A point of the finished panel on its piece, by the way the piece is turned. */
 function onItsPiece(cloth: Cloth, turn: number, p: { readonly x: number; readonly y: number }): [number, number] {
@@ -32,9 +36,16 @@ function onItsPiece(cloth: Cloth, turn: number, p: { readonly x: number; readonl
 }
 
 /** The step of the pattern between two pieces at a place where both meet, on each way that both are matched on. */
-function stepsAt(plan: WorkedPlan, a: { id: string; x: number; y: number }, b: { id: string; x: number; y: number }, way: 'across' | 'along'): number | null {
+function stepsAt(
+  plan: WorkedPlan,
+  a: { id: string; x: number; y: number },
+  b: { id: string; x: number; y: number },
+  way: 'across' | 'along',
+): number | null {
   const [{ laidOn }] = plan.cloth.lays
-  const [p, q] = [a, b].map((at) => patternUnder(piece(plan, at.id), onItsPiece(laidOn, piece(plan, at.id).turns[0]!, at))[way])
+  const [p, q] = [a, b].map(
+    (at) => patternUnder(piece(plan, at.id), onItsPiece(laidOn, piece(plan, at.id).turns[0]!, at))[way],
+  )
   return typeof p === 'number' && typeof q === 'number' ? stepBetween(laidOn, way, p, q) : null
 }
 
@@ -74,7 +85,10 @@ describe('what the piece is cut at', () => {
     const [x, y] = turn % 180 === 0 ? (['across', 'along'] as const) : (['along', 'across'] as const)
     const allowance = (...names: number[]) => names.reduce((sum, i) => sum + panel.edges[i]!.allowance.value, 0)
     const give = (way: 'across' | 'along') => 1 - Math.min(0.04, cloth.stretch[way] / 2)
-    return [((box.maxX - box.minX) * give(x) + allowance(1, 3)) / (1 - cloth.shrink[x]), ((box.maxY - box.minY) * give(y) + allowance(0, 2)) / (1 - cloth.shrink[y])]
+    return [
+      ((box.maxX - box.minX) * give(x) + allowance(1, 3)) / (1 - cloth.shrink[x]),
+      ((box.maxY - box.minY) * give(y) + allowance(0, 2)) / (1 - cloth.shrink[y]),
+    ]
   }
 
   const across = { ...ticking, pattern: { ...ticking.pattern, runs: 'across' } as Cloth['pattern'] }
@@ -106,7 +120,10 @@ describe('what the piece is cut at', () => {
         const out = i === 0 ? [0, -1] : i === 1 ? [1, 0] : i === 2 ? [0, 1] : [-1, 0]
         const by = panel.lies === 'along' ? [1 / 0.94, 1 / 0.96] : [1 / 0.96, 1 / 0.94]
         const cut = notchOnPiece(panel, n).below(0)
-        expect([cut.x, cut.y]).toEqual([expect.closeTo((on.x + out[0]! * a) * by[0]!, 6), expect.closeTo((on.y + out[1]! * a) * by[1]!, 6)])
+        expect([cut.x, cut.y]).toEqual([
+          expect.closeTo((on.x + out[0]! * a) * by[0]!, 6),
+          expect.closeTo((on.y + out[1]! * a) * by[1]!, 6),
+        ])
       }
   })
 })
@@ -123,8 +140,13 @@ describe('washed first, all of the cloth shrinks', () => {
     }
   })
   it('cloth in hand is as long as washing leaves it, and the repeat too', () => {
-    const plan = worked(jobOf({ ...shrinking(0.02, 0.05), washFirst: true, supply: { kind: 'length', lengthMm: 4000 } }))
-    expect(plan.cloth.lays[0].problem.cloth).toMatchObject({ length: 3800, repeat: { across: expect.closeTo(68 * 0.98, 9) } })
+    const plan = worked(
+      jobOf({ ...shrinking(0.02, 0.05), washFirst: true, supply: { kind: 'length', lengthMm: 4000 } }),
+    )
+    expect(plan.cloth.lays[0].problem.cloth).toMatchObject({
+      length: 3800,
+      repeat: { across: expect.closeTo(68 * 0.98, 9) },
+    })
   })
 })
 
@@ -137,21 +159,45 @@ describe('rules hold along the row whichever way the cloth runs', () => {
   const row = (direction: ClothChoice['direction']) => (direction === 'railroaded' ? 'along' : 'across')
   const deep = (direction: ClothChoice['direction']) => (direction === 'railroaded' ? 'across' : 'along')
 
-  it.each([['up-the-roll'], ['railroaded']] as const)('%s: the second band of a check on the middle of the row, the third so far from the front edge', (direction) => {
-    const plan = worked(jobOf(check, { direction, match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } }, alongRule: { kind: 'band-from-front', band: 2, fromMm: 130 } }))
-    const top = piece(plan, '2/top-plate')
-    const at = patternUnder(top, onItsPiece(check, top.turns[0]!, { x: lastX(plates(onlyDesign(plan).cover)) / 2, y: 130 }))
-    expect(stepBetween(check, row(direction), at[row(direction)]!, bandMiddle(check, row(direction), 1))).toBeLessThan(0.01)
-    expect(stepBetween(check, deep(direction), at[deep(direction)]!, bandMiddle(check, deep(direction), 2))).toBeLessThan(0.01)
-  })
+  it.each([['up-the-roll'], ['railroaded']] as const)(
+    '%s: the second band of a check on the middle of the row, the third so far from the front edge',
+    (direction) => {
+      const plan = worked(
+        jobOf(check, {
+          direction,
+          match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } },
+          alongRule: { kind: 'band-from-front', band: 2, fromMm: 130 },
+        }),
+      )
+      const top = piece(plan, '2/top-plate')
+      const at = patternUnder(
+        top,
+        onItsPiece(check, top.turns[0]!, { x: lastX(plates(onlyDesign(plan).cover)) / 2, y: 130 }),
+      )
+      expect(
+        stepBetween(check, row(direction), at[row(direction)]!, bandMiddle(check, row(direction), 1)),
+      ).toBeLessThan(0.01)
+      expect(
+        stepBetween(check, deep(direction), at[deep(direction)]!, bandMiddle(check, deep(direction), 2)),
+      ).toBeLessThan(0.01)
+    },
+  )
 
   it('rust on the centre of a railroaded cloth whose stripes run across it', () => {
     const cloth: Cloth = { ...ticking, pattern: { ...ticking.pattern, runs: 'across' } as Cloth['pattern'] }
-    const plan = worked(jobOf(cloth, { direction: 'railroaded', match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } }, alongRule: 'centred' }))
+    const plan = worked(
+      jobOf(cloth, {
+        direction: 'railroaded',
+        match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } },
+        alongRule: 'centred',
+      }),
+    )
     const wide = lastX(plates(onlyDesign(plan).cover))
     const at = patternUnder(piece(plan, '2/top-plate'), [wide / 2, 9]).along!
     expect(stepBetween(cloth, 'along', at, 45)).toBeLessThan(0.01)
-    expect(stepsAt(plan, { id: '1/top-plate', x: wide, y: 9 }, { id: '2/top-plate', x: 0, y: 9 }, 'along')).toBeLessThan(0.01)
+    expect(
+      stepsAt(plan, { id: '1/top-plate', x: wide, y: 9 }, { id: '2/top-plate', x: 0, y: 9 }, 'along'),
+    ).toBeLessThan(0.01)
     expect(plan.warnings.map((w) => w.code)).toContain('depth-rule-idle')
   })
 
@@ -159,7 +205,9 @@ describe('rules hold along the row whichever way the cloth runs', () => {
     const cloth: Cloth = { ...ticking, pattern: { ...ticking.pattern, runs: 'across' } as Cloth['pattern'] }
     for (const markMm of [100, 130, 150]) {
       const plan = worked(jobOf(cloth, { match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm } } }))
-      expect(stepBetween(cloth, 'along', patternUnder(piece(plan, '1/top-plate'), [5, markMm]).along!, 45)).toBeLessThan(0.01)
+      expect(
+        stepBetween(cloth, 'along', patternUnder(piece(plan, '1/top-plate'), [5, markMm]).along!, 45),
+      ).toBeLessThan(0.01)
       expect(plan.warnings).toContainEqual({ station: 'lay', level: 'note', code: 'rule-from-front', isTaken: true })
     }
   })
@@ -169,7 +217,8 @@ it('a seat with ears says that its side boxing matches one leg only, and how far
   const ears = demoJobs()[2]!
   const plan = worked(jobOf(check, { match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } }, ears))
   const said = plan.warnings.find((w) => w.code === 'matches-one-leg')
-  // Ears stand out 62: the strip runs on over that step, 62 mm that the repeat of 92 does not come out with; 92 − 62 = 30.
+  // Ears stand out 62: the strip runs on over that step, 62 mm that the repeat of 92 does not come out with; 92 − 62 =
+  // 30.
   expect(said).toMatchObject({ edges: 'side', off: expect.closeTo(30, 3) })
 })
 
@@ -192,43 +241,67 @@ it('over random make-ups, cloths and directions: what is matched meets at every 
   const gives = fc.record({ across: fc.constantFrom(0, 0.02, 0.06), along: fc.constantFrom(0, 0.03, 0.05) })
   const shrinks = fc.record({ across: fc.constantFrom(0, 0.01, 0.04), along: fc.constantFrom(0, 0.02, 0.06) })
   fc.assert(
-    fc.property(anyMakeUp, anyClothChoice, gives, shrinks, fc.boolean(), fc.integer({ min: 900, max: 2200 }), (makeUp, choice, stretch, shrink, washFirst, width) => {
-      const cloth = { ...choice.cloth, stretch, shrink, washFirst, supply: { kind: 'to-buy' as const } }
-      const job: Job = { ...benchJob({ width, count: 2, gapMm: 4 }), makeUp, cloth: { ...choice, cloth } }
-      const plan = planJob(job)
-      if (plan.kind !== 'worked' || choice.match.kind === 'none') return
-      const { cover } = onlyDesign(plan)
-      const top = plan.cloth.lays[0].pieces.find((p) => p.panel?.id === 'top-plate')?.panel
-      const way = choice.direction === 'railroaded' ? 'along' : 'across'
-      // A band on each cushion's own centre is asked not to go on.
-      // A pillow is wider flat than it stands: there its middle counts.
-      if (top && choice.match.rule.kind !== 'band-on-each-centre' && Math.abs(lastX(top) - cover.solid.width.value) < 1e-6) {
-        const step = stepsAt(plan, { id: '1/top-plate', x: lastX(top) + 4, y: 10 }, { id: '2/top-plate', x: 0, y: 10 }, way)
-        if (step !== null) {
-          meetings++
-          expect(step).toBeLessThan(0.5)
-        }
-      }
-      for (const { kind, pairs } of cover.seams)
-        for (const { a, b } of kind === 'plate' ? pairs : []) {
-          const at = [a, b].map((s) => {
-            const panel = cover.panels.find((p) => p.id === s.panel)!
-            const i = panel.edges.findIndex((e) => e.name === s.edge)
-            const p = onEdge(panel.finished, i, (s.from + (s.to - s.from) * 0.37) / edgeLength(panel.finished, i))
-            return { id: `2/${panel.id}`, x: p.x, y: p.y, panel }
-          }) as [{ id: string; x: number; y: number; panel: Panel }, { id: string; x: number; y: number; panel: Panel }]
-          if (!at.every(({ panel }) => panel.role === 'plate' || panel.role === 'boxing') || at[0].panel.id !== 'top-plate') continue
-          // Under the cushion the pattern goes on round the front: the seams of its sides run the other way there.
-          const isUnder = at[1].panel.role === 'plate'
-          if (isUnder && (choice.pairs === 'same' || at[0].y > boxOf(at[0].panel.finished).minY + 1e-6)) continue
-          for (const w of ['across', 'along'] as const) {
-            const step = stepsAt(plan, at[0], at[1], w)
-            if (step === null) continue
-            seams++
-            expect(step, `${at[1].id} ${w}`).toBeLessThan(0.5)
+    fc.property(
+      anyMakeUp,
+      anyClothChoice,
+      gives,
+      shrinks,
+      fc.boolean(),
+      fc.integer({ min: 900, max: 2200 }),
+      (makeUp, choice, stretch, shrink, washFirst, width) => {
+        const cloth = { ...choice.cloth, stretch, shrink, washFirst, supply: { kind: 'to-buy' as const } }
+        const job: Job = { ...benchJob({ width, count: 2, gapMm: 4 }), makeUp, cloth: { ...choice, cloth } }
+        const plan = planJob(job)
+        if (plan.kind !== 'worked' || choice.match.kind === 'none') return
+        const { cover } = onlyDesign(plan)
+        const top = plan.cloth.lays[0].pieces.find((p) => p.panel?.id === 'top-plate')?.panel
+        const way = choice.direction === 'railroaded' ? 'along' : 'across'
+        // A band on each cushion's own centre is asked not to go on.
+        // A pillow is wider flat than it stands: there its middle counts.
+        if (
+          top &&
+          choice.match.rule.kind !== 'band-on-each-centre' &&
+          Math.abs(lastX(top) - cover.solid.width.value) < 1e-6
+        ) {
+          const step = stepsAt(
+            plan,
+            { id: '1/top-plate', x: lastX(top) + 4, y: 10 },
+            { id: '2/top-plate', x: 0, y: 10 },
+            way,
+          )
+          if (step !== null) {
+            meetings++
+            expect(step).toBeLessThan(0.5)
           }
         }
-    }),
+        for (const { kind, pairs } of cover.seams)
+          for (const { a, b } of kind === 'plate' ? pairs : []) {
+            const at = [a, b].map((s) => {
+              const panel = cover.panels.find((p) => p.id === s.panel)!
+              const i = panel.edges.findIndex((e) => e.name === s.edge)
+              const p = onEdge(panel.finished, i, (s.from + (s.to - s.from) * 0.37) / edgeLength(panel.finished, i))
+              return { id: `2/${panel.id}`, x: p.x, y: p.y, panel }
+            }) as [
+              { id: string; x: number; y: number; panel: Panel },
+              { id: string; x: number; y: number; panel: Panel },
+            ]
+            if (
+              !at.every(({ panel }) => panel.role === 'plate' || panel.role === 'boxing') ||
+              at[0].panel.id !== 'top-plate'
+            )
+              continue
+            // Under the cushion the pattern goes on round the front: the seams of its sides run the other way there.
+            const isUnder = at[1].panel.role === 'plate'
+            if (isUnder && (choice.pairs === 'same' || at[0].y > boxOf(at[0].panel.finished).minY + 1e-6)) continue
+            for (const w of ['across', 'along'] as const) {
+              const step = stepsAt(plan, at[0], at[1], w)
+              if (step === null) continue
+              seams++
+              expect(step, `${at[1].id} ${w}`).toBeLessThan(0.5)
+            }
+          }
+      },
+    ),
     { numRuns: 400 },
   )
   expect(meetings).toBeGreaterThan(8)
@@ -236,7 +309,10 @@ it('over random make-ups, cloths and directions: what is matched meets at every 
 }, 60_000)
 
 it('piping strips grow by the way they are cut: 3 % across, 5 % along', () => {
-  for (const [cut, way] of [['across', ['across', 'along']], ['along', ['along', 'across']]] as const) {
+  for (const [cut, way] of [
+    ['across', ['across', 'along']],
+    ['along', ['along', 'across']],
+  ] as const) {
     const base = keepersBench()
     const piping = base.makeUp.piping.kind === 'corded' ? { ...base.makeUp.piping, cut } : base.makeUp.piping
     const steady = worked({ ...base, makeUp: { ...base.makeUp, piping } })

@@ -1,12 +1,30 @@
 import type { Cloth, ClothChoice, ClothRole, LayPiece, LayProblem } from '../../contract/index.ts'
-import { cushionFrames, cutOutline, framesAsLaid, givesOrShrinks, looksAlikeEveryWay, usableWidth, type Cover, type Panel } from '../cover/index.ts'
+import {
+  cushionFrames,
+  cutOutline,
+  framesAsLaid,
+  givesOrShrinks,
+  looksAlikeEveryWay,
+  usableWidth,
+  type Cover,
+  type Panel,
+} from '../cover/index.ts'
 import type { Cushions } from '../seat/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
 import { turned } from '../lay/shape.ts'
 import { patternStart, repeatOf, washed, washedChoice, type Way } from '../pattern/index.ts'
 import { clothRow } from './cloth-row.ts'
 import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'
-import { isMirrored, looksAlikeTurned, matchingsOf, matchOf, rowPattern, ruledPlaces, type Matching, type Matchings } from './match.ts'
+import {
+  isMirrored,
+  looksAlikeTurned,
+  matchingsOf,
+  matchOf,
+  rowPattern,
+  ruledPlaces,
+  type Matching,
+  type Matchings,
+} from './match.ts'
 
 /** A piece of the lay, and what it is: a panel of one cushion, or a strip of piping. */
 export interface LaidPiece {
@@ -47,7 +65,9 @@ export interface DesignCovers {
 export function planCloth(bought: ClothChoice, designs: readonly DesignCovers[], cushions: Cushions): ClothPlan {
   const choice = washedChoice(bought)
   const roles = rolesByCloth(bought)
-  const strips = designs.map(({ cover }, i) => (cover.piping ? pipingStrips(choice, cover.piping, cushions.designs, i) : []))
+  const strips = designs.map(({ cover }, i) =>
+    cover.piping ? pipingStrips(choice, cover.piping, cushions.designs, i) : [],
+  )
   const lays = roles.map(({ cloth, roles: own }) => layOf(choice, cloth, own, designs, cushions, strips))
   const [main, ...others] = lays as [ClothLay, ...ClothLay[]]
   return { lays: [main, ...others.filter((l) => l.pieces.length > 0)], strips }
@@ -64,21 +84,44 @@ function rolesByCloth(choice: ClothChoice): readonly ClothRoles[] {
   const own = others.filter(([, cloth]) => cloth.id !== choice.cloth.id)
   const ids = [...new Set(own.map(([, cloth]) => cloth.id))]
   const rest = CLOTH_ROLES.filter((role) => !own.some(([r]) => r === role))
-  return [{ cloth: choice.cloth, roles: new Set(rest) }, ...ids.map((id) => ({ cloth: own.find(([, c]) => c.id === id)![1], roles: new Set(own.flatMap(([role, c]) => (c.id === id ? [role] : []))) }))]
+  return [
+    { cloth: choice.cloth, roles: new Set(rest) },
+    ...ids.map((id) => ({
+      cloth: own.find(([, c]) => c.id === id)![1],
+      roles: new Set(own.flatMap(([role, c]) => (c.id === id ? [role] : []))),
+    })),
+  ]
 }
 
 const CLOTH_ROLES: readonly ClothRole[] = ['face', 'second-face', 'boxing', 'piping', 'base', 'lining', 'liner']
 
-function layOf(choice: ClothChoice, bought: Cloth, roles: ReadonlySet<ClothRole>, designs: readonly DesignCovers[], cushions: Cushions, strips: readonly (readonly PipingStrips[])[]): ClothLay {
+function layOf(
+  choice: ClothChoice,
+  bought: Cloth,
+  roles: ReadonlySet<ClothRole>,
+  designs: readonly DesignCovers[],
+  cushions: Cushions,
+  strips: readonly (readonly PipingStrips[])[],
+): ClothLay {
   const cloth = washed(bought)
   // Stripes are matched on the cloth of the job alone.
   const own: ClothChoice = cloth.id === choice.cloth.id ? choice : { ...choice, cloth, match: { kind: 'none' } }
   const usableMm = usableWidth(cloth)
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
-  const cuts = designs.map(({ cover, liner }) => [{ of: cover, prefix: '' }, ...(liner ? [{ of: liner, prefix: 'liner/' }] : [])].flatMap(({ of, prefix }) => of.panels.filter((p) => roles.has(p.cloth)).map((panel) => ({ of, prefix, panel, cut: cutOutline(panel) })).map((p) => ({ ...p, flat: asOutline(p.cut) }))))
+  const cuts = designs.map(({ cover, liner }) =>
+    [{ of: cover, prefix: '' }, ...(liner ? [{ of: liner, prefix: 'liner/' }] : [])].flatMap(({ of, prefix }) =>
+      of.panels
+        .filter((p) => roles.has(p.cloth))
+        .map((panel) => ({ of, prefix, panel, cut: cutOutline(panel) }))
+        .map((p) => ({ ...p, flat: asOutline(p.cut) })),
+    ),
+  )
   const pattern = rowPattern(own)
-  const row = clothRow(cushions, designs.map((d) => d.cover))
+  const row = clothRow(
+    cushions,
+    designs.map((d) => d.cover),
+  )
   cushions.inOrder.forEach(({ design }, cushion) => {
     const ruled = ruledPlaces(own, pattern, row, cushion)
     for (const { of, prefix, panel, cut, flat } of cuts[design]!) {
@@ -86,8 +129,23 @@ function layOf(choice: ClothChoice, bought: Cloth, roles: ReadonlySet<ClothRole>
       const frames = prefix === '' ? framesAsLaid(own, cushionFrames(own, of, panel), panel.lies) : null
       const ways = frames && matchedWays(own, panel, matchingsOf(own, pattern, frames, ruled, row, cushion))
       const match = ways && matchOf(panel, ways.matchings)
-      laid.push({ id, name: `${prefix ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`, qty: panel.times, cut, panel, cushion, matched: match !== null })
-      pieces.push({ id, qty: panel.times, outline: flat, turns: [...(ways?.turns ?? turnsOf(own, panel))], flip: false, match })
+      laid.push({
+        id,
+        name: `${prefix ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`,
+        qty: panel.times,
+        cut,
+        panel,
+        cushion,
+        matched: match !== null,
+      })
+      pieces.push({
+        id,
+        qty: panel.times,
+        outline: flat,
+        turns: [...(ways?.turns ?? turnsOf(own, panel))],
+        flip: false,
+        match,
+      })
     }
   })
   if (roles.has('piping')) {
@@ -96,29 +154,67 @@ function layOf(choice: ClothChoice, bought: Cloth, roles: ReadonlySet<ClothRole>
         const piping = designs[design]!.cover.piping!
         const outline = stripOutline(piping, split, own.cloth)
         const name = strips.length === 1 ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
-        laid.push({ id, name: group.isClosed ? name : `${name}, open run`, qty, cut: outline, panel: null, cushion: null, matched: false })
-        pieces.push({ id, qty, outline: asOutline(outline), turns: pipingTurns(own.cloth, piping), flip: false, match: null })
+        laid.push({
+          id,
+          name: group.isClosed ? name : `${name}, open run`,
+          qty,
+          cut: outline,
+          panel: null,
+          cushion: null,
+          matched: false,
+        })
+        pieces.push({
+          id,
+          qty,
+          outline: asOutline(outline),
+          turns: pipingTurns(own.cloth, piping),
+          flip: false,
+          match: null,
+        })
       }),
     )
   }
-  return { cloth: bought, laidOn: cloth, pieces: laid, usableMm, problem: { format: 'loft-seam/lay-problem', version: 1, ...clothProblem(own), gap: 0, pieces } }
+  return {
+    cloth: bought,
+    laidOn: cloth,
+    pieces: laid,
+    usableMm,
+    problem: { format: 'loft-seam/lay-problem', version: 1, ...clothProblem(own), gap: 0, pieces },
+  }
 }
 
-/** The cloth as a lay problem knows it. Where a roll is bought it is begun wherever the pattern suits; what is in hand begins where it was cut. */
+/**
+ * The cloth as a lay problem knows it. Where a roll is bought it is begun wherever the pattern suits; what is in hand
+ * begins where it was cut.
+ */
 function clothProblem({ cloth, match }: ClothChoice): Pick<LayProblem, 'cloth' | 'groups'> {
   const { supply } = cloth
   const isMatching = match.kind === 'matched' && cloth.pattern.kind !== 'plain'
-  const lengthMm = supply.kind === 'length' ? supply.lengthMm : supply.kind === 'remnant' ? Math.max(...supply.outline.map((p) => p[1])) : null
+  const lengthMm =
+    supply.kind === 'length'
+      ? supply.lengthMm
+      : supply.kind === 'remnant'
+        ? Math.max(...supply.outline.map((p) => p[1]))
+        : null
   return {
     cloth: {
       width: cloth.widthMm,
       length: lengthMm,
       selvedge: cloth.selvedgeMm,
-      repeat: isMatching ? { across: repeatOf(cloth, 'across'), along: repeatOf(cloth, 'along') } : { across: null, along: null },
+      repeat: isMatching
+        ? { across: repeatOf(cloth, 'across'), along: repeatOf(cloth, 'along') }
+        : { across: null, along: null },
       flaws: cloth.flaws.map((f) => [f.xMm, f.yMm, f.widthMm, f.lengthMm]),
       ...(supply.kind === 'remnant' ? { outline: supply.outline } : {}),
     },
-    groups: isMatching ? { run: { across: patternStart(cloth, 'across'), along: supply.kind === 'to-buy' ? null : patternStart(cloth, 'along') } } : {},
+    groups: isMatching
+      ? {
+          run: {
+            across: patternStart(cloth, 'across'),
+            along: supply.kind === 'to-buy' ? null : patternStart(cloth, 'along'),
+          },
+        }
+      : {},
   }
 }
 
@@ -134,10 +230,16 @@ interface MatchedWays {
  */
 function matchedWays({ cloth }: ClothChoice, panel: Panel, { across, along }: Matchings): MatchedWays | null {
   const turns = turnsAsItLies(cloth, panel)
-  const tries: readonly Matchings[] = [{ across, along }, { across, along: null }, { across: null, along }]
+  const tries: readonly Matchings[] = [
+    { across, along },
+    { across, along: null },
+    { across: null, along },
+  ]
   for (const matchings of tries) {
     if (!matchings.across && !matchings.along) continue
-    const kept = turns.filter((turn) => keeps(turn, matchings.across, 'across') && keeps(turn, matchings.along, 'along'))
+    const kept = turns.filter(
+      (turn) => keeps(turn, matchings.across, 'across') && keeps(turn, matchings.along, 'along'),
+    )
     if (kept.length > 0) return { matchings, turns: kept }
   }
   return null
@@ -153,13 +255,15 @@ function keeps(turn: number, matching: Matching | null, way: Way): boolean {
 }
 
 /**
- * Turns of an unmatched panel. The pattern's top is at the back of plates and at the top of boxing;
- * railroaded plates lie on their side. 180° needs two-way cloth whose pattern looks the same turned, where the panel is seen.
+ * Turns of an unmatched panel. The pattern's top is at the back of plates and at the top of boxing; railroaded plates
+ * lie on their side. 180° needs two-way cloth whose pattern looks the same turned, where the panel is seen.
  */
 function turnsOf({ cloth }: ClothChoice, panel: Panel): number[] {
   const asItLies = turnsAsItLies(cloth, panel)
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
-  const isFree = looksAlikeEveryWay(cloth) ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body' : !panel.isSeen && panel.role === 'gusset' && cloth.nap === 'two-way'
+  const isFree = looksAlikeEveryWay(cloth)
+    ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body'
+    : !panel.isSeen && panel.role === 'gusset' && cloth.nap === 'two-way'
   if (isFree && !givesOrShrinks(cloth)) return asItLies.flatMap((t) => [t, (t + 90) % 360])
   return panel.isSeen && !looksAlikeTurned(cloth) ? asItLies.slice(0, 1) : asItLies
 }

@@ -12,9 +12,15 @@ export interface RowPattern {
   readonly depth: PatternWay | null
 }
 
-export const rowPattern = (choice: ClothChoice): RowPattern => ({ row: wayOf(choice.cloth, rowWay(choice)), depth: wayOf(choice.cloth, depthWay(choice)) })
+export const rowPattern = (choice: ClothChoice): RowPattern => ({
+  row: wayOf(choice.cloth, rowWay(choice)),
+  depth: wayOf(choice.cloth, depthWay(choice)),
+})
 
-/** Where a band's middle is ruled to fall, in mm of cloth: from the left end of the row, or from a front edge; null where only neighbours must agree. */
+/**
+ * Where a band's middle is ruled to fall, in mm of cloth: from the left end of the row, or from a front edge; null
+ * where only neighbours must agree.
+ */
 export interface Placed {
   readonly band: number
   readonly at: number | null
@@ -26,9 +32,9 @@ export interface Ruled {
 }
 
 /**
- * Where the pattern is ruled to fall on a cushion. The placement rule holds along the row, whichever way the cloth runs, and
- * the second rule from front to back. Where nothing repeats along the row the placement rule is taken from the front edge
- * instead, unless the second rule says otherwise: no rule is passed over in silence.
+ * Where the pattern is ruled to fall on a cushion. The placement rule holds along the row, whichever way the cloth
+ * runs, and the second rule from front to back. Where nothing repeats along the row the placement rule is taken from
+ * the front edge instead, unless the second rule says otherwise: no rule is passed over in silence.
  */
 export function ruledPlaces(choice: ClothChoice, pattern: RowPattern, row: ClothRow, cushion: number): Ruled {
   const { match, alongRule } = choice
@@ -42,7 +48,12 @@ export function ruledPlaces(choice: ClothChoice, pattern: RowPattern, row: Cloth
     return { row: rowPlace(rule, pattern.row, row, cushion), depth: { band: alongRule.band, at } }
   }
   if (pattern.row || !pattern.depth) return { row: rowPlace(rule, pattern.row, row, cushion), depth: nothing }
-  const at = rule.kind === 'band-at-mark' ? row.atDepth(cushion, rule.markMm) : rule.kind === 'band-at-left-end' ? halfBand(pattern.depth, rule.band) : middle
+  const at =
+    rule.kind === 'band-at-mark'
+      ? row.atDepth(cushion, rule.markMm)
+      : rule.kind === 'band-at-left-end'
+        ? halfBand(pattern.depth, rule.band)
+        : middle
   return { row: nothing, depth: { band: rule.band, at } }
 }
 
@@ -84,10 +95,31 @@ export interface Matchings {
   readonly along: Matching | null
 }
 
-export function matchingsOf(choice: ClothChoice, pattern: RowPattern, frames: CushionFrames, ruled: Ruled, row: ClothRow, cushion: number): Matchings {
+export function matchingsOf(
+  choice: ClothChoice,
+  pattern: RowPattern,
+  frames: CushionFrames,
+  ruled: Ruled,
+  row: ClothRow,
+  cushion: number,
+): Matchings {
   const isUp = choice.direction === 'up-the-roll'
-  const inRow: Matching | null = frames.row && pattern.row && { pattern: pattern.row, frame: frames.row, sense: isUp ? 1 : -1, placed: ruled.row, onCloth: (own) => row.inRow(cushion, own) }
-  const inDepth: Matching | null = frames.depth && pattern.depth && { pattern: pattern.depth, frame: frames.depth, sense: 1, placed: ruled.depth, onCloth: (own) => row.atDepth(cushion, own) }
+  const inRow: Matching | null = frames.row &&
+    pattern.row && {
+      pattern: pattern.row,
+      frame: frames.row,
+      sense: isUp ? 1 : -1,
+      placed: ruled.row,
+      onCloth: (own) => row.inRow(cushion, own),
+    }
+  const inDepth: Matching | null = frames.depth &&
+    pattern.depth && {
+      pattern: pattern.depth,
+      frame: frames.depth,
+      sense: 1,
+      placed: ruled.depth,
+      onCloth: (own) => row.atDepth(cushion, own),
+    }
   return isUp ? { across: inRow, along: inDepth } : { across: inDepth, along: inRow }
 }
 
@@ -103,11 +135,14 @@ export function matchOf(panel: Panel, { across, along }: Matchings): Match | nul
   return { group: 'run', anchor: [own('x'), own('y')], across: x?.phase ?? null, along: y?.phase ?? null }
 }
 
-/** Whether a panel looks right upside down on a way of the pattern: its mirror axes must lie where the rule puts them. */
+/**
+ * Whether a panel looks right upside down on a way of the pattern: its mirror axes must lie where the rule puts them.
+ */
 export const isMirrored = ({ pattern, placed }: Matching): boolean => placed.at !== null && pattern.axes.length > 0
 
 /** Whether a piece of seen cloth looks the same turned by 180°. */
-export const looksAlikeTurned = (cloth: Cloth): boolean => (['across', 'along'] as const).every((way) => wayOf(cloth, way)?.axes.length !== 0)
+export const looksAlikeTurned = (cloth: Cloth): boolean =>
+  (['across', 'along'] as const).every((way) => wayOf(cloth, way)?.axes.length !== 0)
 
 /** An anchor on the piece's own axis, in mm of cloth, and its phase in the repeat. */
 function anchorOn(panel: Panel, matching: Matching): { own: number; phase: number } {
@@ -118,7 +153,9 @@ function anchorOn(panel: Panel, matching: Matching): { own: number; phase: numbe
   // Growth is even on a piece, so that its middle may stand for all of it.
   const middleAt = sense * onCloth(frame.start + frame.rises * middle[frame.axis])
   const place = placed.at === null ? centre : sense * placed.at
-  const anchors = isMirrored(matching) ? axes.map((axis) => ({ u: nearest(place + axis - centre, repeat, middleAt), phase: axis })) : [{ u: middleAt, phase: modulo(centre + middleAt - place, repeat) }]
+  const anchors = isMirrored(matching)
+    ? axes.map((axis) => ({ u: nearest(place + axis - centre, repeat, middleAt), phase: axis }))
+    : [{ u: middleAt, phase: modulo(centre + middleAt - place, repeat) }]
   const best = anchors.reduce((a, b) => (Math.abs(b.u - middleAt) < Math.abs(a.u - middleAt) ? b : a))
   return { own: onPiece(panel, middle)[frame.axis] + (best.u - middleAt) * sense * frame.rises, phase: best.phase }
 }

@@ -1,5 +1,14 @@
 import type { Cloth, ClothChoice } from '../../contract/index.ts'
-import { clothFor, givesOrShrinks, looksAlikeEveryWay, splitRun, usableWidth, type PipingGroup, type PipingPlan, type StripSplit } from '../cover/index.ts'
+import {
+  clothFor,
+  givesOrShrinks,
+  looksAlikeEveryWay,
+  splitRun,
+  usableWidth,
+  type PipingGroup,
+  type PipingPlan,
+  type StripSplit,
+} from '../cover/index.ts'
 import { at, type Polygon } from '../outline/index.ts'
 import { cutLarger } from '../pattern/index.ts'
 import type { Design } from '../seat/index.ts'
@@ -23,7 +32,10 @@ type StripCut = Exclude<PipingPlan['choice'], { kind: 'ready-made' }>['cut']
 
 const stripCut = ({ choice }: PipingPlan): StripCut => (choice.kind === 'ready-made' ? 'across' : choice.cut)
 
-/** Plain two-way cloth lets straight strips lie either way, and bias strips follow either diagonal; not where washing takes more of one way. */
+/**
+ * Plain two-way cloth lets straight strips lie either way, and bias strips follow either diagonal; not where washing
+ * takes more of one way.
+ */
 export function pipingTurns(cloth: Cloth, piping: PipingPlan): number[] {
   const cut = stripCut(piping)
   if (!givesOrShrinks(cloth) && (looksAlikeEveryWay(cloth) || cut === 'bias')) return [0, 90]
@@ -31,7 +43,12 @@ export function pipingTurns(cloth: Cloth, piping: PipingPlan): number[] {
 }
 
 /** The strips of one design's piping, as long as its cloth allows; none for ready-made piping. */
-export function pipingStrips(choice: ClothChoice, piping: PipingPlan, designs: readonly Design[], design: number): readonly PipingStrips[] {
+export function pipingStrips(
+  choice: ClothChoice,
+  piping: PipingPlan,
+  designs: readonly Design[],
+  design: number,
+): readonly PipingStrips[] {
   const { stripWidth } = piping
   const cloth = clothFor(choice, 'piping')
   const cut = stripCut(piping)
@@ -43,9 +60,19 @@ export function pipingStrips(choice: ClothChoice, piping: PipingPlan, designs: r
   return piping.groups.map((group, k) => {
     // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
     const seam = group.panel.edges[0]!.allowance.value
-    const split = cut === 'bias' ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam, choice.stripJoins) : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM / grown.x, stripWidth.value, choice.stripJoins)
+    const split =
+      cut === 'bias'
+        ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam, choice.stripJoins)
+        : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM / grown.x, stripWidth.value, choice.stripJoins)
     const qty = Math.max(1, Math.round(split.strips.value)) * group.count * designs[design]!.count
-    return { id: k === 0 ? base : `${base}-${k + 1}`, group, split, qty, length: washedOut(split.each, grown.x, onBias), width: washedOut(stripWidth, grown.y, onBias) }
+    return {
+      id: k === 0 ? base : `${base}-${k + 1}`,
+      group,
+      split,
+      qty,
+      length: washedOut(split.each, grown.x, onBias),
+      width: washedOut(stripWidth, grown.y, onBias),
+    }
   })
 }
 
@@ -63,7 +90,9 @@ interface Grown {
   readonly y: number
 }
 
-/** How much larger a strip is cut along itself and across for what washing takes; on the bias along the roll's own ways. */
+/**
+ * How much larger a strip is cut along itself and across for what washing takes; on the bias along the roll's own ways.
+ */
 function grownBy(cloth: Cloth, cut: StripCut): Grown {
   const [across, along] = [cutLarger(cloth, 'across'), cutLarger(cloth, 'along')]
   return cut === 'along' ? { x: along, y: across } : { x: across, y: along }
@@ -73,6 +102,21 @@ function grownBy(cloth: Cloth, cut: StripCut): Grown {
 const biasFactor = ({ x, y }: Grown): number => Math.sqrt((x * x + y * y) / 2)
 
 function washedOut(of: Figure, factor: number, onBias: number | null): Figure {
-  if (onBias !== null) return onBias === 1 ? of : entered({ ...of, id: `${of.id}.washed`, value: of.value * onBias, rule: `${of.rule}; and what washing takes at 45°` })
-  return factor === 1 ? of : figure({ ...of, id: `${of.id}.washed`, sum: over(of, given(1 / factor, 'share', 'left after washing')), rule: `${of.rule}; and what washing takes` })
+  if (onBias !== null)
+    return onBias === 1
+      ? of
+      : entered({
+          ...of,
+          id: `${of.id}.washed`,
+          value: of.value * onBias,
+          rule: `${of.rule}; and what washing takes at 45°`,
+        })
+  return factor === 1
+    ? of
+    : figure({
+        ...of,
+        id: `${of.id}.washed`,
+        sum: over(of, given(1 / factor, 'share', 'left after washing')),
+        rule: `${of.rule}; and what washing takes`,
+      })
 }

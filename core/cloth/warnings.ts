@@ -1,26 +1,57 @@
 import type { ClothChoice, Job } from '../../contract/index.ts'
-import { cushionFrames, depthWay, frontMismatch, JOIN_CLEAR_MM, legMismatch, rowWay, type Cover, type Panel } from '../cover/index.ts'
+import {
+  cushionFrames,
+  depthWay,
+  frontMismatch,
+  JOIN_CLEAR_MM,
+  legMismatch,
+  rowWay,
+  type Cover,
+  type Panel,
+} from '../cover/index.ts'
+import { MOST_LAID, pieceCount } from '../lay/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Warning } from '../warning/index.ts'
 import type { ClothLay, ClothPlan } from './lay-pieces.ts'
 import { rowPattern, type RowPattern } from './match.ts'
 
-/** What is doubtful about cloth, stripes and direction, before anything is laid. `job` has its cloth as it lies on the table. */
+/**
+ * What is doubtful about cloth, stripes and direction, before anything is laid. `job` has its cloth as it lies on the
+ * table.
+ */
 export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[]): readonly Warning[] {
   const { cloth, match, direction } = job.cloth
   const pattern = rowPattern(job.cloth)
   const [main] = plan.lays
   const warnings: Warning[] = []
   if (match.kind === 'matched') {
-    if (!pattern.row && !pattern.depth) warnings.push({ station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: cloth.name })
+    if (!pattern.row && !pattern.depth)
+      warnings.push({ station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: cloth.name })
     else warnings.push(...ruleDoubts(job.cloth, pattern), ...matchDoubts(job.cloth, pattern, main, covers))
   }
   const across = direction === 'up-the-roll' ? pattern.row : pattern.depth
-  if (across && across.repeat > main.usableMm) warnings.push({ station: 'lay', level: 'stop', code: 'repeat-over-width', repeat: across.repeat, usable: main.usableMm })
-  if (cloth.nap === 'one-way' && direction === 'railroaded') warnings.push({ station: 'lay', level: 'warning', code: 'pile-sideways' })
+  if (across && across.repeat > main.usableMm)
+    warnings.push({
+      station: 'lay',
+      level: 'stop',
+      code: 'repeat-over-width',
+      repeat: across.repeat,
+      usable: main.usableMm,
+    })
+  if (cloth.nap === 'one-way' && direction === 'railroaded')
+    warnings.push({ station: 'lay', level: 'warning', code: 'pile-sideways' })
   const nearest = Math.min(Infinity, ...plan.strips.flatMap((runs) => runs.map(({ split }) => split.clearMm)))
-  if (nearest < JOIN_CLEAR_MM - 0.5) warnings.push({ station: 'lay', level: 'note', code: 'piping-join-near', clear: nearest, wanted: JOIN_CLEAR_MM })
-  return [...warnings, ...plan.lays.flatMap(tooWide)]
+  if (nearest < JOIN_CLEAR_MM - 0.5)
+    warnings.push({ station: 'lay', level: 'note', code: 'piping-join-near', clear: nearest, wanted: JOIN_CLEAR_MM })
+  return [...warnings, ...plan.lays.flatMap(tooMany), ...plan.lays.flatMap(tooWide)]
+}
+
+/** Buttons on every cushion, and all of their ties, are soon more pieces than any cloth is laid with. */
+function tooMany({ cloth, problem }: ClothLay): readonly Warning[] {
+  const pieces = pieceCount(problem)
+  return pieces > MOST_LAID
+    ? [{ station: 'lay', level: 'stop', code: 'too-many-pieces', cloth: cloth.name, pieces, most: MOST_LAID }]
+    : []
 }
 
 /** A rule that names a band which is not there, or that the pattern cannot follow the way it is meant. */
@@ -29,34 +60,54 @@ function ruleDoubts({ match, alongRule }: ClothChoice, { row, depth }: RowPatter
   const { rule } = match
   const warnings: Warning[] = []
   const missing = (band: number, way: typeof row) => {
-    if (way && band >= way.bands.length) warnings.push({ station: 'lay', level: 'warning', code: 'band-missing', band, bands: way.bands.length })
+    if (way && band >= way.bands.length)
+      warnings.push({ station: 'lay', level: 'warning', code: 'band-missing', band, bands: way.bands.length })
   }
   const isSecond = alongRule !== 'front-edges-alike'
   missing(rule.band, row ?? (isSecond ? null : depth))
   if (typeof alongRule === 'object') missing(alongRule.band, depth)
-  if (!row && (rule.kind === 'band-at-mark' || rule.kind === 'band-at-left-end')) warnings.push({ station: 'lay', level: 'note', code: 'rule-from-front', isTaken: !isSecond })
+  if (!row && (rule.kind === 'band-at-mark' || rule.kind === 'band-at-left-end'))
+    warnings.push({ station: 'lay', level: 'note', code: 'rule-from-front', isTaken: !isSecond })
   if (!depth && isSecond) warnings.push({ station: 'lay', level: 'note', code: 'depth-rule-idle' })
   return warnings
 }
 
 /** Where the pattern cannot go on over a seam, with the reason. */
-function matchDoubts(choice: ClothChoice, pattern: RowPattern, main: ClothLay, covers: readonly Cover[]): readonly Warning[] {
+function matchDoubts(
+  choice: ClothChoice,
+  pattern: RowPattern,
+  main: ClothLay,
+  covers: readonly Cover[],
+): readonly Warning[] {
   const warnings: Warning[] = []
   const off = pattern.row ? Math.max(...covers.map(frontMismatch)) : 0
   if (off > 0.5) warnings.push({ station: 'lay', level: 'note', code: 'curved-front-match', off })
   const repeats = { row: pattern.row?.repeat ?? null, depth: pattern.depth?.repeat ?? null }
   const isOff = (panel: Panel) => main.pieces.some((p) => p.panel === panel && !p.matched)
   for (const edges of ['front', 'side'] as const) {
-    const strips = covers.flatMap((cover) => cover.panels.filter((p) => boxesSide(cover, p, edges)).map((panel) => ({ cover, panel })))
-    if (strips.some(({ panel }) => isOff(panel))) warnings.push({ station: 'lay', level: 'note', code: 'sides-cannot-match', edges, because: whyNot(choice, pattern, edges) })
-    const legs = Math.max(0, ...strips.map(({ cover, panel }) => legMismatch(cover, panel, cushionFrames(choice, cover, panel), repeats)))
+    const strips = covers.flatMap((cover) =>
+      cover.panels.filter((p) => boxesSide(cover, p, edges)).map((panel) => ({ cover, panel })),
+    )
+    if (strips.some(({ panel }) => isOff(panel)))
+      warnings.push({
+        station: 'lay',
+        level: 'note',
+        code: 'sides-cannot-match',
+        edges,
+        because: whyNot(choice, pattern, edges),
+      })
+    const legs = Math.max(
+      0,
+      ...strips.map(({ cover, panel }) => legMismatch(cover, panel, cushionFrames(choice, cover, panel), repeats)),
+    )
     if (legs > LEGS_OFF_MM) warnings.push({ station: 'lay', level: 'note', code: 'matches-one-leg', edges, off: legs })
   }
   // Both ways were asked of the bottom, and one-way cloth gives it fewer.
   const under = main.problem.pieces.filter((_, i) => main.pieces[i]!.panel?.id === 'bottom-plate')
   const [wantsRow, wantsDepth] = [pattern.row !== null, pattern.depth !== null && covers.some((c) => c.wall !== null)]
   const has = (way: 'across' | 'along') => under.every((p) => typeof p.match?.[way] === 'number')
-  if (under.length > 0 && ((wantsRow && !has(rowWay(choice))) || (wantsDepth && !has(depthWay(choice))))) warnings.push({ station: 'lay', level: 'note', code: 'under-cannot-match' })
+  if (under.length > 0 && ((wantsRow && !has(rowWay(choice))) || (wantsDepth && !has(depthWay(choice)))))
+    warnings.push({ station: 'lay', level: 'note', code: 'under-cannot-match' })
   return warnings
 }
 
@@ -65,14 +116,23 @@ const LEGS_OFF_MM = 0.5
 /** Whether a strip of boxing is sewn to the top plate along the front, or along a side. */
 function boxesSide(cover: Cover, panel: Panel, edges: 'front' | 'side'): boolean {
   if (panel.role !== 'boxing') return false
-  const sides = cover.seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : [])).flatMap(({ a, b }) => {
-    const plate = b.panel === panel.id ? cover.panels.find((p) => p.id === a.panel && p.id === 'top-plate') : undefined
-    return plate?.edges.find((e) => e.name === a.edge)?.side ?? []
-  })
-  return edges === 'front' ? sides.includes('front') : !sides.includes('front') && (sides.includes('left') || sides.includes('right'))
+  const sides = cover.seams
+    .flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
+    .flatMap(({ a, b }) => {
+      const plate =
+        b.panel === panel.id ? cover.panels.find((p) => p.id === a.panel && p.id === 'top-plate') : undefined
+      return plate?.edges.find((e) => e.name === a.edge)?.side ?? []
+    })
+  return edges === 'front'
+    ? sides.includes('front')
+    : !sides.includes('front') && (sides.includes('left') || sides.includes('right'))
 }
 
-function whyNot({ cloth }: ClothChoice, { row, depth }: RowPattern, edges: 'front' | 'side'): Extract<Warning, { code: 'sides-cannot-match' }>['because'] {
+function whyNot(
+  { cloth }: ClothChoice,
+  { row, depth }: RowPattern,
+  edges: 'front' | 'side',
+): Extract<Warning, { code: 'sides-cannot-match' }>['because'] {
   if ((edges === 'front' ? row : depth) === null) return 'runs-along'
   return cloth.nap === 'one-way' ? 'one-way' : 'slanted'
 }
@@ -89,7 +149,21 @@ function tooWide(plan: ClothLay): readonly Warning[] {
     const label = panel?.name ?? name
     if (over <= HAIR_MM || seen.has(label)) return []
     seen.add(label)
-    return [{ station: 'lay', level: 'stop', code: 'piece-wider-than-cloth', piece: label, over, cure: panel?.id === 'boxing' ? 'one-per-side' : panel && panel.role !== 'trim' && Math.min(w, h) <= plan.usableMm ? 'other-direction' : 'divide' }]
+    return [
+      {
+        station: 'lay',
+        level: 'stop',
+        code: 'piece-wider-than-cloth',
+        piece: label,
+        over,
+        cure:
+          panel?.id === 'boxing'
+            ? 'one-per-side'
+            : panel && panel.role !== 'trim' && Math.min(w, h) <= plan.usableMm
+              ? 'other-direction'
+              : 'divide',
+      },
+    ]
   })
 }
 

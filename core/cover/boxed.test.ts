@@ -13,7 +13,9 @@ import { checkCover, cutOutline, notchDepth, notchOnPiece, panelOf, splitRun, ty
 
 const length = (id: string, value: number) => entered({ id, label: id, quantity: 'length', value, rule: '' })
 const build = (w: number, d: number, t: number, boxing: 'wrap' | 'one-per-side', overrides = {}) => {
-  return { cover: coverOf(boxSolid(w, d, t), { construction: { kind: 'boxed', boxing }, piping: USUAL_PIPING }, overrides) }
+  return {
+    cover: coverOf(boxSolid(w, d, t), { construction: { kind: 'boxed', boxing }, piping: USUAL_PIPING }, overrides),
+  }
 }
 
 describe('boxed, worked by hand: 2240/3 x 468 x 75, s 12', () => {
@@ -34,7 +36,11 @@ describe('boxed, worked by hand: 2240/3 x 468 x 75, s 12', () => {
 
   it('one piece per side: 746.7 / 351 / 351', () => {
     const { cover: sides } = build(2240 / 3, 468, 75, 'one-per-side')
-    expect(['boxing-front', 'boxing-left', 'boxing-right'].map((id) => Number(panelOf(sides, id).figures.finishedWidth.value.toFixed(1)))).toEqual([746.7, 351, 351])
+    expect(
+      ['boxing-front', 'boxing-left', 'boxing-right'].map((id) =>
+        Number(panelOf(sides, id).figures.finishedWidth.value.toFixed(1)),
+      ),
+    ).toEqual([746.7, 351, 351])
   })
 
   it('shows its working', () => {
@@ -53,7 +59,14 @@ describe('boxed, worked by hand: 2240/3 x 468 x 75, s 12', () => {
 })
 
 describe('the five checks on any boxed cover', () => {
-  const sizes = fc.record({ w: fc.integer({ min: 60, max: 3000 }), d: fc.integer({ min: 60, max: 1500 }), t: fc.integer({ min: 10, max: 300 }), s: fc.integer({ min: 3, max: 25 }), turn: fc.integer({ min: 5, max: 30 }), boxing: fc.constantFrom('wrap' as const, 'one-per-side' as const) })
+  const sizes = fc.record({
+    w: fc.integer({ min: 60, max: 3000 }),
+    d: fc.integer({ min: 60, max: 1500 }),
+    t: fc.integer({ min: 10, max: 300 }),
+    s: fc.integer({ min: 3, max: 25 }),
+    turn: fc.integer({ min: 5, max: 30 }),
+    boxing: fc.constantFrom('wrap' as const, 'one-per-side' as const),
+  })
 
   it('pass for random sizes, allowances and boxings', () => {
     fc.assert(
@@ -74,7 +87,12 @@ describe('the five checks on any boxed cover', () => {
           const box = boxOf(panel.finished)
           for (const n of panel.notches) {
             const p = notchOnPiece(panel, n).sewn
-            const edgeGap = Math.min(Math.abs(p.x - box.minX), Math.abs(p.x - box.maxX), Math.abs(p.y - box.minY), Math.abs(p.y - box.maxY))
+            const edgeGap = Math.min(
+              Math.abs(p.x - box.minX),
+              Math.abs(p.x - box.maxX),
+              Math.abs(p.y - box.minY),
+              Math.abs(p.y - box.maxY),
+            )
             expect(edgeGap).toBeLessThan(1e-6)
           }
         }
@@ -102,14 +120,26 @@ describe('the checks find what is wrong', () => {
   const without = (letter: string): Cover => ({ ...cover, seams: cover.seams.filter((s) => s.letter !== letter) })
 
   it('a forgotten seam leaves an edge free and the surface open', () => {
-    expect(edgesUsedOnce(without('B'))).toEqual(['Front boxing, start: not sewn to anything', 'Left boxing, end: not sewn to anything'])
+    expect(edgesUsedOnce(without('B'))).toEqual([
+      'Front boxing, start: not sewn to anything',
+      'Left boxing, end: not sewn to anything',
+    ])
     expect(closesRoundBlock(without('B'))[0]).toMatch(/do not close/)
   })
 
   it('boxing cut 9 mm too long does not meet its plate', () => {
     const long = build(709, 500, 80, 'one-per-side').cover
-    const mixed: Cover = { ...cover, seams: cover.seams.map((s) => (s.letter === 'G' ? { ...s, pairs: s.pairs.map((p, i) => (i === 1 ? { a: p.a, b: long.seams.at(-1)!.pairs[1]!.b } : p)) } : s)) }
-    expect(seamLengthsAgree(mixed)).toEqual(['seam G, boxing and gusset to the top plate: 700 mm of top-plate front meet 709 mm of boxing-front top'])
+    const mixed: Cover = {
+      ...cover,
+      seams: cover.seams.map((s) =>
+        s.letter === 'G'
+          ? { ...s, pairs: s.pairs.map((p, i) => (i === 1 ? { a: p.a, b: long.seams.at(-1)!.pairs[1]!.b } : p)) }
+          : s,
+      ),
+    }
+    expect(seamLengthsAgree(mixed)).toEqual([
+      'seam G, boxing and gusset to the top plate: 700 mm of top-plate front meet 709 mm of boxing-front top',
+    ])
   })
 
   it('a stretch sewn twice', () => {
@@ -118,12 +148,17 @@ describe('the checks find what is wrong', () => {
   })
 
   it('a plate sewn before the boxing ring is joined, or a zip sewn last', () => {
-    expect(canBeSewn({ ...cover, seams: cover.seams.toReversed() }).join('; ')).toMatch(/seam G runs across the end of seam .*already shut/s)
+    expect(canBeSewn({ ...cover, seams: cover.seams.toReversed() }).join('; ')).toMatch(
+      /seam G runs across the end of seam .*already shut/s,
+    )
     expect(canBeSewn(without('A'))).toEqual(['nothing opens: it cannot be turned or filled'])
   })
 
   it('a panel with a negative allowance larger than itself', () => {
-    const bad: Cover = { ...cover, panels: cover.panels.map((p) => ({ ...p, edges: p.edges.map((e) => ({ ...e, allowance: length('s', -20) })) })) }
+    const bad: Cover = {
+      ...cover,
+      panels: cover.panels.map((p) => ({ ...p, edges: p.edges.map((e) => ({ ...e, allowance: length('s', -20) })) })),
+    }
     expect(cutOutlinesAreSound(bad, 'mm').length).toBe(cover.panels.length)
   })
 })

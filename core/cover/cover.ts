@@ -49,7 +49,10 @@ export interface CoverDraft {
   readonly seams: readonly SeamDraft[]
   readonly closures: readonly (Omit<ClosurePlan, 'seam'> & { readonly seam: SeamDraft | null })[]
   readonly patches: readonly Patch[]
-  /** Area of the finished surface by the cushion's own size, not by the panels; null where the cloth is only folded round. */
+  /**
+   * Area of the finished surface by the cushion's own size, not by the panels; null where the cloth is only folded
+   * round.
+   */
   readonly surfaceMm2: number | null
   readonly rows: readonly PipingRow[]
   /** The sides that boxing stands on. */

@@ -3,7 +3,9 @@ import type { Cover } from './cover.ts'
 import type { Patch } from './patch.ts'
 import { inSpace, normalTo, type Space } from './space.ts'
 
-/** What is seen from above, and from the front: the largest part of a panel that faces that way; null where none does. */
+/**
+ * What is seen from above, and from the front: the largest part of a panel that faces that way; null where none does.
+ */
 export const topFace = (cover: Cover): Patch | null => largestFacing(cover, inSpace(0, 0, 1))
 export const frontFace = (cover: Cover): Patch | null => largestFacing(cover, inSpace(0, -1, 0))
 
@@ -14,7 +16,8 @@ function largestFacing(cover: Cover, way: Space): Patch | null {
 
 const FACES = 0.9
 
-const isSeen = (cover: Cover, patch: Patch): boolean => cover.panels.find((p) => p.id === patch.panel)!.cloth !== 'lining'
+const isSeen = (cover: Cover, patch: Patch): boolean =>
+  cover.panels.find((p) => p.id === patch.panel)!.cloth !== 'lining'
 
 /** Square to a patch in its middle, outwards: panels are drawn right side up. */
 export function normalOf({ outline, place }: { readonly outline: Outline; readonly place: Patch['place'] }): Space {

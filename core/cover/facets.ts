@@ -3,7 +3,9 @@ import { boxOf, flatten, type Point } from '../outline/index.ts'
 import type { Patch } from './patch.ts'
 import { spaceBetween, type Space } from './space.ts'
 
-/** A patch in flat triangles: corner i of `flat` lies at corner i of `space`; three indices a triangle, right side up. */
+/**
+ * A patch in flat triangles: corner i of `flat` lies at corner i of `space`; three indices a triangle, right side up.
+ */
 export interface Facets {
   readonly flat: readonly Point[]
   readonly space: readonly Space[]
@@ -14,18 +16,37 @@ export interface Facets {
 export function facetsOf(patch: Patch, fineMm: number): Facets {
   const outline = flatten(patch.outline, fineMm)
   const { minX, minY, maxX, maxY } = boxOf(outline)
-  const [across, up] = patch.bend === 'flat' ? [1, 1] : [slicesOf(patch, minX, maxX, (v, m) => ({ x: v, y: m }), (minY + maxY) / 2, fineMm), slicesOf(patch, minY, maxY, (v, m) => ({ x: m, y: v }), (minX + maxX) / 2, fineMm)]
+  const [across, up] =
+    patch.bend === 'flat'
+      ? [1, 1]
+      : [
+          slicesOf(patch, minX, maxX, (v, m) => ({ x: v, y: m }), (minY + maxY) / 2, fineMm),
+          slicesOf(patch, minY, maxY, (v, m) => ({ x: m, y: v }), (minX + maxX) / 2, fineMm),
+        ]
   const [flat, triangles]: [Point[], [number, number, number][]] = [[], []]
   for (let i = 0; i < across; i++) {
     for (let j = 0; j < up; j++) {
       const [x0, x1] = [minX + ((maxX - minX) * i) / across, minX + ((maxX - minX) * (i + 1)) / across]
       const [y0, y1] = [minY + ((maxY - minY) * j) / up, minY + ((maxY - minY) * (j + 1)) / up]
-      const piece = across * up === 1 ? outline : clip(clip(clip(clip(outline, (p) => p.x - x0), (p) => x1 - p.x), (p) => p.y - y0), (p) => y1 - p.y)
+      const piece =
+        across * up === 1
+          ? outline
+          : clip(
+              clip(
+                clip(
+                  clip(outline, (p) => p.x - x0),
+                  (p) => x1 - p.x,
+                ),
+                (p) => p.y - y0,
+              ),
+              (p) => y1 - p.y,
+            )
       if (piece.length < 3) continue
       const start = flat.length
       flat.push(...piece)
       const found = earcut(piece.flatMap((p) => [p.x, p.y]))
-      for (let k = 0; k < found.length; k += 3) triangles.push(rightSideUp(flat, start + found[k]!, start + found[k + 1]!, start + found[k + 2]!))
+      for (let k = 0; k < found.length; k += 3)
+        triangles.push(rightSideUp(flat, start + found[k]!, start + found[k + 1]!, start + found[k + 2]!))
     }
   }
   return { flat, space: flat.map(patch.place), triangles }
@@ -34,11 +55,22 @@ export function facetsOf(patch: Patch, fineMm: number): Facets {
 const MOST_SLICES = 40
 
 /** So many slices that chords stay near the surface along the middle line of a patch. */
-function slicesOf(patch: Patch, from: number, to: number, at: (v: number, m: number) => Point, middle: number, fineMm: number): number {
+function slicesOf(
+  patch: Patch,
+  from: number,
+  to: number,
+  at: (v: number, m: number) => Point,
+  middle: number,
+  fineMm: number,
+): number {
   for (let n = 1; n < MOST_SLICES; n *= 2) {
     const step = (to - from) / n
     const off = Array.from({ length: n }, (_, k) => {
-      const [a, b, m] = [at(from + k * step, middle), at(from + (k + 1) * step, middle), at(from + (k + 0.5) * step, middle)].map(patch.place) as [Space, Space, Space]
+      const [a, b, m] = [
+        at(from + k * step, middle),
+        at(from + (k + 1) * step, middle),
+        at(from + (k + 0.5) * step, middle),
+      ].map(patch.place) as [Space, Space, Space]
       return spaceBetween(m, { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, z: (a.z + b.z) / 2 })
     })
     if (Math.max(...off) <= fineMm * (patch.bend === 'full' ? PILLOW : 1)) return n
@@ -74,4 +106,5 @@ export function volumeWithin(patches: readonly Patch[], fineMm: number): number 
   }, 0)
 }
 
-const sixfold = (a: Space, b: Space, c: Space): number => a.x * (b.y * c.z - b.z * c.y) + a.y * (b.z * c.x - b.x * c.z) + a.z * (b.x * c.y - b.y * c.x)
+const sixfold = (a: Space, b: Space, c: Space): number =>
+  a.x * (b.y * c.z - b.z * c.y) + a.y * (b.z * c.x - b.x * c.z) + a.z * (b.x * c.y - b.y * c.x)

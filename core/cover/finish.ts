@@ -1,15 +1,54 @@
 import { boxOf } from '../outline/index.ts'
-import { asExpression, entered, evaluate, figure, given, over, plus, times, type Expression, type Figure, type Operand } from '../working/index.ts'
+import {
+  asExpression,
+  entered,
+  evaluate,
+  figure,
+  given,
+  over,
+  plus,
+  times,
+  type Expression,
+  type Figure,
+  type Operand,
+} from '../working/index.ts'
 import type { Growth, Panel, PanelEdge } from './panel.ts'
 import { cutOutline } from './piece.ts'
 import type { EdgeDraft, PanelDraft, SizeSums } from './parts/index.ts'
 
-/** Works out what a drafted panel is cut at. `own` are allowances that the job sets on single edges, by `panel/edge`; `reserve` is left on one end of each strip, to be trimmed. */
-export function finishPanel(draft: PanelDraft, own: Readonly<Record<string, number>>, { lies, growth }: Pick<Panel, 'lies' | 'growth'>, reserve: Figure | null): Panel {
+/**
+ * Works out what a drafted panel is cut at. `own` are allowances that the job sets on single edges, by `panel/edge`;
+ * `reserve` is left on one end of each strip, to be trimmed.
+ */
+export function finishPanel(
+  draft: PanelDraft,
+  own: Readonly<Record<string, number>>,
+  { lies, growth }: Pick<Panel, 'lies' | 'growth'>,
+  reserve: Figure | null,
+): Panel {
   const isStrip = draft.role === 'boxing' || draft.role === 'gusset'
-  const edges = draft.edges.map((e) => finishEdge(draft.id, reserve && isStrip && e.name === 'end' ? { ...e, allowances: [...e.allowances, reserve] } : e, own))
+  const edges = draft.edges.map((e) =>
+    finishEdge(
+      draft.id,
+      reserve && isStrip && e.name === 'end' ? { ...e, allowances: [...e.allowances, reserve] } : e,
+      own,
+    ),
+  )
   const { id, name, role, cloth, isSeen, finished } = draft
-  const panel = { id, name, role, cloth, isSeen, finished, edges, lies, growth, times: draft.times ?? 1, marks: draft.marks ?? [], notches: [] }
+  const panel = {
+    id,
+    name,
+    role,
+    cloth,
+    isSeen,
+    finished,
+    edges,
+    lies,
+    growth,
+    times: draft.times ?? 1,
+    marks: draft.marks ?? [],
+    notches: [],
+  }
   const overAll = sizesOverAll(draft, panel)
   const bySum = draft.sums && sizesBySum(draft, draft.sums, edges, growth)
   // Where a corner stands out further than the edge beside it, the sum along the edges is not what is cut.
@@ -17,14 +56,34 @@ export function finishPanel(draft: PanelDraft, own: Readonly<Record<string, numb
 }
 
 const SAME_MM = 0.05
-const isCutAs = (a: Panel['figures'], b: Panel['figures']): boolean => Math.abs(a.cutWidth.value - b.cutWidth.value) < SAME_MM && Math.abs(a.cutHeight.value - b.cutHeight.value) < SAME_MM
+const isCutAs = (a: Panel['figures'], b: Panel['figures']): boolean =>
+  Math.abs(a.cutWidth.value - b.cutWidth.value) < SAME_MM && Math.abs(a.cutHeight.value - b.cutHeight.value) < SAME_MM
 
 function finishEdge(panel: string, e: EdgeDraft, own: Readonly<Record<string, number>>): PanelEdge {
   const side = e.side ? { side: e.side } : {}
   const set = own[`${panel}/${e.name}`]
   const [only, ...more] = e.allowances
-  const summed = only && more.length === 0 ? only : figure({ id: `${panel}.${e.name}.allowance`, label: `Allowance at the ${e.name}`, quantity: 'length', sum: plus(...e.allowances), rule: 'added one after the other' })
-  const allowance = set === undefined ? summed : entered({ id: `${panel}.${e.name}.own`, label: `Allowance at the ${e.name}`, quantity: 'length', value: set, rule: 'set on this edge, in place of what the make-up gives it', setBy: 'job' })
+  const summed =
+    only && more.length === 0
+      ? only
+      : figure({
+          id: `${panel}.${e.name}.allowance`,
+          label: `Allowance at the ${e.name}`,
+          quantity: 'length',
+          sum: plus(...e.allowances),
+          rule: 'added one after the other',
+        })
+  const allowance =
+    set === undefined
+      ? summed
+      : entered({
+          id: `${panel}.${e.name}.own`,
+          label: `Allowance at the ${e.name}`,
+          quantity: 'length',
+          value: set,
+          rule: 'set on this edge, in place of what the make-up gives it',
+          setBy: 'job',
+        })
   return { name: e.name, treatment: e.treatment, allowance, ...side }
 }
 
@@ -36,19 +95,34 @@ function sizesBySum(draft: PanelDraft, sums: SizeSums, edges: readonly PanelEdge
     const axis = way === 'Width' ? 'x' : 'y'
     const extra = growth.fullness[axis]?.mm
     const full: readonly Operand[] = extra ? [finished, extra] : [finished]
-    const steady = growth.finished[axis] === 1 ? full : [times(plus(...full), given(growth.finished[axis], 'share', 'of it, for cloth that gives and by what was learnt'))]
+    const steady =
+      growth.finished[axis] === 1
+        ? full
+        : [
+            times(
+              plus(...full),
+              given(growth.finished[axis], 'share', 'of it, for cloth that gives and by what was learnt'),
+            ),
+          ]
     const edged = plus(...steady, first.allowance, last.allowance)
-    const sum = growth.whole[axis] === 1 ? edged : over(edged, given(1 / growth.whole[axis], 'share', 'left after washing'))
+    const sum =
+      growth.whole[axis] === 1 ? edged : over(edged, given(1 / growth.whole[axis], 'share', 'left after washing'))
     return sized(names(way, 'cut'), 'cut', sum, 'finished, and the allowance at each end')
   }
   const [finishedWidth, finishedHeight] = [net('Width', sums.width), net('Height', sums.height)]
-  return { finishedWidth, finishedHeight, cutWidth: cut('Width', finishedWidth, edge(sums.left), edge(sums.right)), cutHeight: cut('Height', finishedHeight, edge(sums.bottom), edge(sums.top)) }
+  return {
+    finishedWidth,
+    finishedHeight,
+    cutWidth: cut('Width', finishedWidth, edge(sums.left), edge(sums.right)),
+    cutHeight: cut('Height', finishedHeight, edge(sums.bottom), edge(sums.top)),
+  }
 }
 
 function sizesOverAll(draft: PanelDraft, panel: Omit<Panel, 'figures'>): Panel['figures'] {
   const [net, cut] = [boxOf(draft.finished), boxOf(cutOutline(panel))]
   const names = nameOf(draft)
-  const size = (way: Way, line: 'net' | 'cut', value: number, rule: string) => sized(names(way, line), line, given(value, 'length', names(way, line).label), rule)
+  const size = (way: Way, line: 'net' | 'cut', value: number, rule: string) =>
+    sized(names(way, line), line, given(value, 'length', names(way, line).label), rule)
   return {
     finishedWidth: size('Width', 'net', net.maxX - net.minX, `${draft.rule}; over all`),
     finishedHeight: size('Height', 'net', net.maxY - net.minY, `${draft.rule}; over all`),
@@ -61,7 +135,24 @@ type Way = 'Width' | 'Height'
 
 const nameOf =
   ({ id, name }: PanelDraft) =>
-  (way: Way, line: 'net' | 'cut') =>
-    ({ id: `${id}.${line}${way}`, label: `${name}, ${line} ${way === 'Width' ? 'width' : 'height'}` })
+  (way: Way, line: 'net' | 'cut') => ({
+    id: `${id}.${line}${way}`,
+    label: `${name}, ${line} ${way === 'Width' ? 'width' : 'height'}`,
+  })
 
-const sized = ({ id, label }: { readonly id: string; readonly label: string }, line: 'net' | 'cut', sum: Expression, rule: string): Figure => ({ id, label, quantity: 'length', line, sum, rule, change: 'make-up.seamMm', setBy: 'rule', value: evaluate(sum) })
+const sized = (
+  { id, label }: { readonly id: string; readonly label: string },
+  line: 'net' | 'cut',
+  sum: Expression,
+  rule: string,
+): Figure => ({
+  id,
+  label,
+  quantity: 'length',
+  line,
+  sum,
+  rule,
+  change: 'make-up.seamMm',
+  setBy: 'rule',
+  value: evaluate(sum),
+})

@@ -9,7 +9,16 @@ export { makeCover, type CoverInput } from './make-cover.ts'
 export { linerShapeFor } from './makeups/index.ts'
 export { layDown, neighbourly, turnedOutline, type LaidDown } from './neighbours.ts'
 export { notchDepth } from './notches.ts'
-export { cutOutline, marksOnPiece, notchOnPiece, onItsPiece, onPiece, pieceFactor, sewnOutline, type NotchOnPiece } from './piece.ts'
+export {
+  cutOutline,
+  marksOnPiece,
+  notchOnPiece,
+  onItsPiece,
+  onPiece,
+  pieceFactor,
+  sewnOutline,
+  type NotchOnPiece,
+} from './piece.ts'
 export { noteWords, type CoverNote } from './notes.ts'
 export { framesAsLaid, isLyingRole } from './lie.ts'
 export { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
@@ -25,6 +34,16 @@ export type { Refusal, RefusalReason } from './recipe.ts'
 export { seamLength, stretchLength, type Seam, type SeamPair, type Stretch } from './seam.ts'
 export { seamPath, stretchPoints } from './seam-paths.ts'
 export { normalTo, spaceBetween, type Space } from './space.ts'
-export { CLOSURES, CONSTRUCTIONS, EARS, MAKE_UPS, NO_TRIMS, rebuilt, USUAL_BUTTONS, USUAL_TIES, usualMakeUp } from './usual.ts'
+export {
+  CLOSURES,
+  CONSTRUCTIONS,
+  EARS,
+  MAKE_UPS,
+  NO_TRIMS,
+  rebuilt,
+  USUAL_BUTTONS,
+  USUAL_TIES,
+  usualMakeUp,
+} from './usual.ts'
 export { unroll, type Wall } from './wall.ts'
 export { coverWarnings, refusalWarning } from './warnings.ts'

@@ -22,10 +22,13 @@ export function lieOf(choice: ClothChoice, cover: SewnUp, panel: MatchedPanel): 
 
 /** How boxing lies where no match decides it. */
 export const stripLie = (choice: ClothChoice, panel: Pick<MatchedPanel, 'role' | 'cloth'>): Way =>
-  choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind !== 'plain' ? 'along' : 'across'
+  choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind !== 'plain'
+    ? 'along'
+    : 'across'
 
 /** What lies on the seat as it lies on the cloth. */
-export const isLyingRole = (role: PanelRole): boolean => role === 'plate' || role === 'blank' || role === 'base' || role === 'body'
+export const isLyingRole = (role: PanelRole): boolean =>
+  role === 'plate' || role === 'blank' || role === 'base' || role === 'body'
 
 const otherWay = (way: Way): Way => (way === 'across' ? 'along' : 'across')
 

@@ -42,15 +42,40 @@ export interface CoverInput {
 export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const { solid, makeUp, allowances } = input
   const { construction, closure, piping, trims } = makeUp
-  const draft = buildDraft({ solid, construction: boxingAsCut(construction, input.cloth), closure, piping, allowances, longestStripMm: longestStrip(input) })
+  const draft = buildDraft({
+    solid,
+    construction: boxingAsCut(construction, input.cloth),
+    closure,
+    piping,
+    allowances,
+    longestStripMm: longestStrip(input),
+  })
   if (!draft.ok) return draft
   const trim = planTrims(trims, solid, allowances)
   const top = draft.value.panels.find((p) => p.id === 'top-plate' || p.id === 'blank' || p.id === 'body')
   const topPatch = draft.value.patches.find((p) => p.panel === top?.id)
   const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
-  const reserve = trims.trimReserveMm > 0 ? entered({ id: 'cover.reserve', label: 'Left to trim', quantity: 'length', value: trims.trimReserveMm, rule: 'on one end of each strip', setBy: 'job', change: 'make-up.reserve' }) : null
+  const reserve =
+    trims.trimReserveMm > 0
+      ? entered({
+          id: 'cover.reserve',
+          label: 'Left to trim',
+          quantity: 'length',
+          value: trims.trimReserveMm,
+          rule: 'on one end of each strip',
+          setBy: 'job',
+          change: 'make-up.reserve',
+        })
+      : null
   const sewnOn = placed(trim, draft.value, solid)
-  const drafts = [...draft.value.panels, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({ ...p, marks: [...(p.marks ?? []), ...sewnOn.flatMap((m) => (m.panel === p.id ? [m.mark] : [])), ...(buttons && p.id === top?.id ? buttons.marks : [])] }))
+  const drafts = [...draft.value.panels, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({
+    ...p,
+    marks: [
+      ...(p.marks ?? []),
+      ...sewnOn.flatMap((m) => (m.panel === p.id ? [m.mark] : [])),
+      ...(buttons && p.id === top?.id ? buttons.marks : []),
+    ],
+  }))
   const seams = lettered(draft.value.seams)
   const sewnUp: SewnUp = { ...draft.value, panels: drafts, solid }
   const finished = drafts.map((p) => {
@@ -71,20 +96,27 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   })
 }
 
-/** Boxing that lies across the roll is no longer than the cloth is wide; where it may be turned it can run along the roll. */
+/**
+ * Boxing that lies across the roll is no longer than the cloth is wide; where it may be turned it can run along the
+ * roll.
+ */
 function longestStrip({ cloth: choice, allowances }: CoverInput): number | null {
   const cloth = clothFor(choice, 'boxing')
   const mayTurn = looksAlikeEveryWay(cloth) && !givesOrShrinks(cloth)
-  return mayTurn || stripLie(choice, { role: 'boxing', cloth: 'boxing' }) === 'along' ? null : Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * allowances.seamMm.value))
+  return mayTurn || stripLie(choice, { role: 'boxing', cloth: 'boxing' }) === 'along'
+    ? null
+    : Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * allowances.seamMm.value))
 }
 
 /** How much of a strip's length runs front to back, by the walls it stands on. */
 function depthShareOf(panel: PanelDraft, { patches }: CoverDraft): number {
-  const runs = patches.filter((p) => p.panel === panel.id).map(({ outline, place }) => {
-    const { minX, maxX, minY } = boxOf(outline)
-    const [a, b] = [place(at(minX, minY)), place(at(maxX, minY))]
-    return { across: Math.abs(b.x - a.x), deep: Math.abs(b.y - a.y) }
-  })
+  const runs = patches
+    .filter((p) => p.panel === panel.id)
+    .map(({ outline, place }) => {
+      const { minX, maxX, minY } = boxOf(outline)
+      const [a, b] = [place(at(minX, minY)), place(at(maxX, minY))]
+      return { across: Math.abs(b.x - a.x), deep: Math.abs(b.y - a.y) }
+    })
   const [across, deep] = [runs.reduce((sum, r) => sum + r.across, 0), runs.reduce((sum, r) => sum + r.deep, 0)]
   return across + deep === 0 ? 0 : deep / (across + deep)
 }
@@ -93,15 +125,29 @@ function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly Closure
   return draft.closures.map((c) => ({ ...c, seam: c.seam ? seams[draft.seams.indexOf(c.seam)]!.letter : null }))
 }
 
-/** Each tie and handle is marked once, where it is caught; each vent on the boxing, or on the plate where a zip runs in that. */
-function placed(trim: TrimPlan, draft: CoverDraft, solid: Solid): readonly { readonly panel: string; readonly mark: Mark }[] {
+/**
+ * Each tie and handle is marked once, where it is caught; each vent on the boxing, or on the plate where a zip runs in
+ * that.
+ */
+function placed(
+  trim: TrimPlan,
+  draft: CoverDraft,
+  solid: Solid,
+): readonly { readonly panel: string; readonly mark: Mark }[] {
   return trim.marks.flatMap(({ side, share, kind, label }) => {
-    const found = kind === 'vent' ? (ventPlace(draft, side, share) ?? onTop(draft, side, share)) : tiePlace(draft, solid, side, share)
+    const found =
+      kind === 'vent'
+        ? (ventPlace(draft, side, share) ?? onTop(draft, side, share))
+        : tiePlace(draft, solid, side, share)
     return found ? [{ panel: found.panel, mark: { kind, label, path: [found.at] } }] : []
   })
 }
 
-function onTop({ panels }: CoverDraft, side: Side, share: number): { readonly panel: string; readonly at: Point } | null {
+function onTop(
+  { panels }: CoverDraft,
+  side: Side,
+  share: number,
+): { readonly panel: string; readonly at: Point } | null {
   const panel = panels.find((p) => p.edges.some((e) => e.side === side))
   const found = panel && markOnSide(panel, side, share)
   return found ? { panel: panel.id, at: found } : null

@@ -12,9 +12,15 @@ export function frontMismatch(cover: SewnUp): number {
 
 /**
  * How far the pattern is off on the other legs of a side that is boxed in one strip, as on a seat with ears: the strip
- * runs on round the inner corners, so it matches its longest leg alone. In mm within one repeat; 0 where all legs match.
+ * runs on round the inner corners, so it matches its longest leg alone. In mm within one repeat; 0 where all legs
+ * match.
  */
-export function legMismatch(cover: SewnUp, panel: MatchedPanel, frames: CushionFrames, repeats: { readonly row: number | null; readonly depth: number | null }): number {
+export function legMismatch(
+  cover: SewnUp,
+  panel: MatchedPanel,
+  frames: CushionFrames,
+  repeats: { readonly row: number | null; readonly depth: number | null },
+): number {
   const [frame, repeat] = frames.row?.axis === 'x' ? [frames.row, repeats.row] : [frames.depth, repeats.depth]
   if (panel.role !== 'boxing' || !cover.wall || !hasPlate(cover) || frame?.axis !== 'x' || repeat === null) return 0
   const alongRow = frame === frames.row
@@ -23,7 +29,13 @@ export function legMismatch(cover: SewnUp, panel: MatchedPanel, frames: CushionF
     const on = stripStretch(cover, panel, i)
     const [a, b] = edgeOf(outline, i)
     const [across, along] = alongRow ? [b.y - a.y, b.x - a.x] : [b.x - a.x, b.y - a.y]
-    if (!on || !isStraight(a.bulge) || Math.abs(across) > LEVEL * Math.abs(along) || edgeLength(outline, i) < SHORT_LEG_MM) return []
+    if (
+      !on ||
+      !isStraight(a.bulge) ||
+      Math.abs(across) > LEVEL * Math.abs(along) ||
+      edgeLength(outline, i) < SHORT_LEG_MM
+    )
+      return []
     const placed = pairOf(cover, i, panel)!.a
     const wanted = (alongRow ? a.x - frontOf(cover).from : a.y) + Math.sign(along) * placed.from
     const off = modulo(frame.start + frame.rises * on.from - wanted, repeat)

@@ -1,4 +1,14 @@
-import { areaOf, at, boxOf, edgeLength, onEdge, outwardOn, type Box, type Outline, type Point } from '../outline/index.ts'
+import {
+  areaOf,
+  at,
+  boxOf,
+  edgeLength,
+  onEdge,
+  outwardOn,
+  type Box,
+  type Outline,
+  type Point,
+} from '../outline/index.ts'
 import type { Cover } from './cover.ts'
 import { edgeIndex, type Panel } from './panel.ts'
 import { cutOutline } from './piece.ts'
@@ -23,16 +33,27 @@ export function layDown({ turnRad, x, y }: LaidDown, p: Point): Point {
  * it, or the longest seam to another that lies already, where there is room; the others in a row to the right.
  */
 export function neighbourly(cover: Pick<Cover, 'panels' | 'seams'>, gapMm: number): readonly LaidDown[] {
-  const waiting = [...cover.panels].toSorted((a, b) => Number(b.isSeen) - Number(a.isSeen) || areaOf(b.finished) - areaOf(a.finished))
+  const waiting = [...cover.panels].toSorted(
+    (a, b) => Number(b.isSeen) - Number(a.isSeen) || areaOf(b.finished) - areaOf(a.finished),
+  )
   const first = waiting[0]?.id
-  const pairs = cover.seams.flatMap((s) => s.pairs).filter((p) => p.a.panel !== p.b.panel).flatMap((p) => [p, { a: p.b, b: p.a }]).toSorted((p, q) => Number(q.a.panel === first) - Number(p.a.panel === first) || stretchLength(q.a) - stretchLength(p.a))
+  const pairs = cover.seams
+    .flatMap((s) => s.pairs)
+    .filter((p) => p.a.panel !== p.b.panel)
+    .flatMap((p) => [p, { a: p.b, b: p.a }])
+    .toSorted(
+      (p, q) => Number(q.a.panel === first) - Number(p.a.panel === first) || stretchLength(q.a) - stretchLength(p.a),
+    )
   const laid: { readonly down: LaidDown; readonly box: Box }[] = []
   const put = (down: LaidDown): void => {
     laid.push({ down, box: boxDown(down) })
     waiting.splice(waiting.indexOf(down.panel), 1)
   }
   const beside = (pair: SeamPair): LaidDown | null => {
-    const [host, guest] = [laid.find((l) => l.down.panel.id === pair.a.panel), waiting.find((p) => p.id === pair.b.panel)]
+    const [host, guest] = [
+      laid.find((l) => l.down.panel.id === pair.a.panel),
+      waiting.find((p) => p.id === pair.b.panel),
+    ]
     if (!host || !guest) return null
     const down = joined(host.down, guest, pair, gapMm)
     const box = boxDown(down)
@@ -40,7 +61,14 @@ export function neighbourly(cover: Pick<Cover, 'panels' | 'seams'>, gapMm: numbe
   }
   while (waiting.length > 0) {
     const found = pairs.reduce<LaidDown | null>((done, pair) => done ?? beside(pair), null)
-    put(found ?? atTheRight(waiting[0]!, laid.map((l) => l.box), gapMm))
+    put(
+      found ??
+        atTheRight(
+          waiting[0]!,
+          laid.map((l) => l.box),
+          gapMm,
+        ),
+    )
   }
   return laid.map((l) => l.down)
 }
@@ -55,7 +83,12 @@ function joined(host: LaidDown, guest: Panel, { a, b }: SeamPair, gapMm: number)
   const out = outwardOn(host.panel.finished, i, 0.5)
   const [c, k] = [Math.cos(host.turnRad), Math.sin(host.turnRad)]
   const away = allowanceAt(host.panel, a) + allowanceAt(guest, b) + gapMm
-  return { panel: guest, turnRad, x: p.x - turned.x + (out.x * c - out.y * k) * away, y: p.y - turned.y + (out.x * k + out.y * c) * away }
+  return {
+    panel: guest,
+    turnRad,
+    x: p.x - turned.x + (out.x * c - out.y * k) * away,
+    y: p.y - turned.y + (out.x * k + out.y * c) * away,
+  }
 }
 
 const allowanceAt = (panel: Panel, on: Stretch): number => panel.edges[edgeIndex(panel, on.edge)]!.allowance.value
@@ -76,8 +109,10 @@ function atTheRight(panel: Panel, boxes: readonly Box[], gapMm: number): LaidDow
 const boxDown = (down: LaidDown): Box => boxOf(turnedOutline(down, cutOutline(down.panel)))
 
 /** An outline of the panel where it lies. */
-export const turnedOutline = (down: LaidDown, outline: Outline): Outline => outline.map((v) => ({ ...v, ...layDown(down, v) }))
+export const turnedOutline = (down: LaidDown, outline: Outline): Outline =>
+  outline.map((v) => ({ ...v, ...layDown(down, v) }))
 
 const SLACK_MM = 1
 
-const overlap = (a: Box, b: Box): boolean => a.minX < b.maxX - SLACK_MM && b.minX < a.maxX - SLACK_MM && a.minY < b.maxY - SLACK_MM && b.minY < a.maxY - SLACK_MM
+const overlap = (a: Box, b: Box): boolean =>
+  a.minX < b.maxX - SLACK_MM && b.minX < a.maxX - SLACK_MM && a.minY < b.maxY - SLACK_MM && b.minY < a.maxY - SLACK_MM

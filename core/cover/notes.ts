@@ -2,7 +2,20 @@ import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 
 /** What the bench has to know beside panels and seams, as data; lengths in mm. */
 export type CoverNote =
-  | { readonly code: 'pile-runs-over' | 'boxing-joined' | 'stitch-rolls' | 'drill-first' | 'ties-in-divider' | 'bonded' | 'pinned' | 'lining-shorter' | 'check-pinch' | 'try-on' | 'sewn-when-weighed' }
+  | {
+      readonly code:
+        | 'pile-runs-over'
+        | 'boxing-joined'
+        | 'stitch-rolls'
+        | 'drill-first'
+        | 'ties-in-divider'
+        | 'bonded'
+        | 'pinned'
+        | 'lining-shorter'
+        | 'check-pinch'
+        | 'try-on'
+        | 'sewn-when-weighed'
+    }
   | { readonly code: 'staple-from-middle'; readonly apartMm: number }
   | { readonly code: 'sheets-over'; readonly sheets: number; readonly overMm: number; readonly lastMm: number }
 

@@ -54,16 +54,27 @@ export interface Panel {
   readonly edges: readonly PanelEdge[]
   readonly notches: readonly Notch[]
   readonly marks: readonly Mark[]
-  readonly figures: { readonly finishedWidth: Figure; readonly finishedHeight: Figure; readonly cutWidth: Figure; readonly cutHeight: Figure }
+  readonly figures: {
+    readonly finishedWidth: Figure
+    readonly finishedHeight: Figure
+    readonly cutWidth: Figure
+    readonly cutHeight: Figure
+  }
   /** Whether its own x runs across the roll of its cloth or along it. */
   readonly lies: Way
-  /** How much larger than its sewing line and allowances it is cut, each way of its own plane, for cloth that gives or shrinks. */
+  /**
+   * How much larger than its sewing line and allowances it is cut, each way of its own plane, for cloth that gives or
+   * shrinks.
+   */
   readonly growth: Growth
   /** Hidden panels may be turned on the cloth more freely than seen ones. */
   readonly isSeen: boolean
 }
 
-/** Factors on the finished size (cloth that stretches) and on the whole piece (cloth that shrinks), and what deep buttons take up. */
+/**
+ * Factors on the finished size (cloth that stretches) and on the whole piece (cloth that shrinks), and what deep
+ * buttons take up.
+ */
 export interface Growth {
   readonly finished: { readonly x: number; readonly y: number }
   readonly whole: { readonly x: number; readonly y: number }
@@ -80,7 +91,11 @@ export interface Fullness {
 export const NO_GROWTH: Growth = { finished: { x: 1, y: 1 }, whole: { x: 1, y: 1 }, fullness: { x: null, y: null } }
 
 /** As much of a panel as seams need to know. */
-export type PanelShape = { readonly id: string; readonly finished: Outline; readonly edges: readonly { readonly name: string }[] }
+export type PanelShape = {
+  readonly id: string
+  readonly finished: Outline
+  readonly edges: readonly { readonly name: string }[]
+}
 
 export function edgeIndex(panel: PanelShape, name: string): number {
   const index = panel.edges.findIndex((e) => e.name === name)
@@ -88,4 +103,5 @@ export function edgeIndex(panel: PanelShape, name: string): number {
   return index
 }
 
-export const finishedEdgeLength = (panel: PanelShape, name: string): number => edgeLength(panel.finished, edgeIndex(panel, name))
+export const finishedEdgeLength = (panel: PanelShape, name: string): number =>
+  edgeLength(panel.finished, edgeIndex(panel, name))

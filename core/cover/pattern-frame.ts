@@ -2,7 +2,17 @@ import type { ClothChoice } from '../../contract/index.ts'
 import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight, onEdge } from '../outline/index.ts'
 import { repeatOf, type Way } from '../pattern/index.ts'
 import { clothFor } from './on-the-roll.ts'
-import { frontOf, hasPlate, LEVEL, mainEdge, pairOf, plateOf, stripStretch, type MatchedPanel, type SewnUp } from './sewn-up.ts'
+import {
+  frontOf,
+  hasPlate,
+  LEVEL,
+  mainEdge,
+  pairOf,
+  plateOf,
+  stripStretch,
+  type MatchedPanel,
+  type SewnUp,
+} from './sewn-up.ts'
 
 /** How a panel stands to one way of the pattern: where the cushion's pattern coordinate lies on it. */
 export interface PatternFrame {
@@ -14,8 +24,8 @@ export interface PatternFrame {
 }
 
 /**
- * Frames in the cushion's own coordinates: along the row from the left end of its front, and from front to back. Null on a
- * way that the pattern does not repeat, or on which it does not cross the panel in a line that could match.
+ * Frames in the cushion's own coordinates: along the row from the left end of its front, and from front to back. Null
+ * on a way that the pattern does not repeat, or on which it does not cross the panel in a line that could match.
  */
 export interface CushionFrames {
   readonly row: PatternFrame | null
@@ -23,16 +33,25 @@ export interface CushionFrames {
 }
 
 /** The way of the roll that runs along the row of cushions, and the one from front to back. */
-export const rowWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way => (direction === 'up-the-roll' ? 'across' : 'along')
-export const depthWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way => (direction === 'up-the-roll' ? 'along' : 'across')
+export const rowWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way =>
+  direction === 'up-the-roll' ? 'across' : 'along'
+export const depthWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way =>
+  direction === 'up-the-roll' ? 'along' : 'across'
 
 /**
- * How the pattern lies on a panel of the cloth that is matched. Boxing takes the pattern over the edge: the front goes on
- * downwards, and so do sides where the repeat from front to back crosses their edge; a side that no repeat crosses is not matched.
+ * How the pattern lies on a panel of the cloth that is matched. Boxing takes the pattern over the edge: the front goes
+ * on downwards, and so do sides where the repeat from front to back crosses their edge; a side that no repeat crosses
+ * is not matched.
  */
 export function cushionFrames(choice: ClothChoice, cover: SewnUp, panel: MatchedPanel): CushionFrames {
   const cloth = clothFor(choice, panel.cloth)
-  if (choice.match.kind === 'none' || cloth.id !== choice.cloth.id || panel.cloth === 'liner' || panel.cloth === 'lining') return NO_FRAMES
+  if (
+    choice.match.kind === 'none' ||
+    cloth.id !== choice.cloth.id ||
+    panel.cloth === 'liner' ||
+    panel.cloth === 'lining'
+  )
+    return NO_FRAMES
   const repeats = { row: repeatOf(cloth, rowWay(choice)) !== null, depth: repeatOf(cloth, depthWay(choice)) !== null }
   const isBoxing = panel.role === 'boxing' && cover.wall !== null && hasPlate(cover)
   const frames = isBoxing ? boxingFrames(cover, panel, repeats) : lyingFrames(cover, asTurnedOver(choice, cover, panel))
@@ -42,11 +61,13 @@ export function cushionFrames(choice: ClothChoice, cover: SewnUp, panel: Matched
 const NO_FRAMES: CushionFrames = { row: null, depth: null }
 
 /** A bottom plate that is cut as its top plate takes the pattern of that plate, place by place of its own plane. */
-const asTurnedOver = ({ pairs }: ClothChoice, cover: SewnUp, panel: MatchedPanel): MatchedPanel => (pairs === 'same' && panel.id === 'bottom-plate' && hasPlate(cover) ? plateOf(cover) : panel)
+const asTurnedOver = ({ pairs }: ClothChoice, cover: SewnUp, panel: MatchedPanel): MatchedPanel =>
+  pairs === 'same' && panel.id === 'bottom-plate' && hasPlate(cover) ? plateOf(cover) : panel
 
 function lyingFrames(cover: SewnUp, panel: MatchedPanel): CushionFrames {
   const [row, depth] = [lyingFrame(cover, panel, true), lyingFrame(cover, panel, false)]
-  const isUnder = row !== null && depth !== null && row.rises !== depth.rises && (panel.role === 'plate' || panel.role === 'base')
+  const isUnder =
+    row !== null && depth !== null && row.rises !== depth.rises && (panel.role === 'plate' || panel.role === 'base')
   return { row, depth: isUnder ? roundTheFront(cover, depth) : depth }
 }
 
@@ -57,7 +78,11 @@ function roundTheFront(cover: SewnUp, depth: PatternFrame): PatternFrame {
   return { start: 2 * edge - height - depth.start, axis: depth.axis, rises: depth.rises === 1 ? -1 : 1 }
 }
 
-function boxingFrames(cover: SewnUp, panel: MatchedPanel, repeats: { readonly row: boolean; readonly depth: boolean }): CushionFrames {
+function boxingFrames(
+  cover: SewnUp,
+  panel: MatchedPanel,
+  repeats: { readonly row: boolean; readonly depth: boolean },
+): CushionFrames {
   const front = repeats.row ? frontFrame(cover, panel) : null
   if (front) return { row: front, depth: overTheEdge(panel, frontMiddle(cover).y, 1) }
   const side = repeats.depth ? sideFrame(cover, panel) : null
@@ -73,7 +98,10 @@ function frontEdgeOf(cover: SewnUp): number {
   return top ? top.start + top.rises * boxOf(plateOf(cover).finished).minY : 0
 }
 
-/** Down the boxing from its upper edge, where the plate's edge lies at `edge`; outwards the plate's coordinate rises or falls. */
+/**
+ * Down the boxing from its upper edge, where the plate's edge lies at `edge`; outwards the plate's coordinate rises or
+ * falls.
+ */
 function overTheEdge(panel: MatchedPanel, edge: number, rises: 1 | -1): PatternFrame {
   const top = boxOf(panel.finished).maxY
   return { start: edge - rises * top, axis: 'y', rises }
@@ -84,11 +112,16 @@ function overTheEdge(panel: MatchedPanel, edge: number, rises: 1 | -1): PatternF
  * the row (or its y to the back), the pattern runs with it.
  */
 function lyingFrame(cover: SewnUp, panel: MatchedPanel, alongRow: boolean): PatternFrame | null {
-  const lying = cover.patches.filter((p) => p.panel === panel.id && p.bend !== 'bent').toSorted((a, b) => areaOf(b.outline) - areaOf(a.outline))[0]
+  const lying = cover.patches
+    .filter((p) => p.panel === panel.id && p.bend !== 'bent')
+    .toSorted((a, b) => areaOf(b.outline) - areaOf(a.outline))[0]
   if (!lying || panel.role === 'band' || panel.role === 'trim' || panel.role === 'gusset') return null
   const box = boxOf(lying.outline)
   const middle = at((box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2)
-  const [here, along] = [lying.place(middle), lying.place(at(middle.x + (alongRow ? 1 : 0), middle.y + (alongRow ? 0 : 1)))]
+  const [here, along] = [
+    lying.place(middle),
+    lying.place(at(middle.x + (alongRow ? 1 : 0), middle.y + (alongRow ? 0 : 1))),
+  ]
   const [u, rate] = alongRow ? [here.x - frontOf(cover).from, along.x - here.x] : [here.y, along.y - here.y]
   // A pillow is drawn in as it fills; its middle counts.
   if (Math.abs(rate) < 0.5) return null
@@ -101,7 +134,9 @@ const frontMiddle = (cover: SewnUp) => onEdge(cover.solid.outline, mainEdge(cove
 
 /** The side edge that a strip is sewn to. */
 function sideEdge(cover: SewnUp, panel: MatchedPanel) {
-  const side = (['right', 'left'] as const).find((s) => mainEdge(cover, s) >= 0 && stripStretch(cover, panel, mainEdge(cover, s)))
+  const side = (['right', 'left'] as const).find(
+    (s) => mainEdge(cover, s) >= 0 && stripStretch(cover, panel, mainEdge(cover, s)),
+  )
   return side ? edgeOf(cover.solid.outline, mainEdge(cover, side))[0] : null
 }
 
@@ -115,7 +150,11 @@ function frontFrame(cover: SewnUp, panel: MatchedPanel): PatternFrame | null {
   if (isStraight(a.bulge)) {
     // A piece of a joined front goes on where its neighbour ended.
     const from = pairOf(cover, i, panel)!.a.from
-    return { start: a.x - left + ((b.x - a.x) * from) / edgeLength(cover.solid.outline, i) - on.from, axis: 'x', rises: 1 }
+    return {
+      start: a.x - left + ((b.x - a.x) * from) / edgeLength(cover.solid.outline, i) - on.from,
+      axis: 'x',
+      rises: 1,
+    }
   }
   const middle = (a.x + b.x) / 2
   return { start: middle - left - (on.from + on.to) / 2, axis: 'x', rises: 1 }
@@ -130,7 +169,9 @@ function sideFrame(cover: SewnUp, panel: MatchedPanel): PatternFrame | null {
     if (!isStraight(a.bulge) || Math.abs(b.x - a.x) > LEVEL * Math.abs(b.y - a.y) || isCone(panel)) return null
     const placed = pairOf(cover, i, panel)!.a
     // The strip begins where its part of the edge begins: at the front on the right, at the zip end on the left.
-    return side === 'right' ? { start: a.y + placed.from - on.from, axis: 'x', rises: 1 } : { start: a.y - placed.from + on.from, axis: 'x', rises: -1 }
+    return side === 'right'
+      ? { start: a.y + placed.from - on.from, axis: 'x', rises: 1 }
+      : { start: a.y - placed.from + on.from, axis: 'x', rises: -1 }
   }
   return null
 }

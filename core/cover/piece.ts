@@ -15,7 +15,8 @@ export const onPiece = (panel: Grown, p: Point): Point => washedOut(panel, stret
 export const sewnOutline = (panel: Pick<Panel, 'growth' | 'finished'>): Outline => onItsPiece(panel, panel.finished)
 
 /** Any outline of the finished panel, on the piece. */
-export const onItsPiece = (panel: Grown, outline: Outline): Outline => (isSteady(panel) ? outline : mapped(outline, (p) => onPiece(panel, p)))
+export const onItsPiece = (panel: Grown, outline: Outline): Outline =>
+  isSteady(panel) ? outline : mapped(outline, (p) => onPiece(panel, p))
 
 /** The line to cut along: the sewing line and its allowances, all of it larger where washing takes some. */
 export function cutOutline(panel: Pick<Panel, 'finished' | 'edges' | 'growth'>): Outline {
@@ -28,7 +29,8 @@ export function cutOutline(panel: Pick<Panel, 'finished' | 'edges' | 'growth'>):
 }
 
 /** What is chalked on the piece. */
-export const marksOnPiece = (panel: Pick<Panel, 'growth' | 'marks'>): readonly Mark[] => panel.marks.map((m) => ({ ...m, path: m.path.map((p) => onPiece(panel, p)) }))
+export const marksOnPiece = (panel: Pick<Panel, 'growth' | 'marks'>): readonly Mark[] =>
+  panel.marks.map((m) => ({ ...m, path: m.path.map((p) => onPiece(panel, p)) }))
 
 /** A notch on the piece: on the sewing line, and at a depth below the cut edge. */
 export interface NotchOnPiece {
@@ -47,14 +49,20 @@ export function notchOnPiece(panel: Panel, notch: Notch): NotchOnPiece {
   return { sewn: outBy(0), below: (depthMm) => outBy(allowance - depthMm) }
 }
 
-/** The share of its finished size that a piece has on the cloth, each way of its own plane, beside what deep buttons take. */
+/**
+ * The share of its finished size that a piece has on the cloth, each way of its own plane, beside what deep buttons
+ * take.
+ */
 export const pieceFactor = ({ growth }: Grown, axis: 'x' | 'y'): number => growth.finished[axis] * growth.whole[axis]
 
-const isSteady = ({ growth: { finished, whole, fullness } }: Grown): boolean => finished.x === 1 && finished.y === 1 && whole.x === 1 && whole.y === 1 && !fullness.x && !fullness.y
+const isSteady = ({ growth: { finished, whole, fullness } }: Grown): boolean =>
+  finished.x === 1 && finished.y === 1 && whole.x === 1 && whole.y === 1 && !fullness.x && !fullness.y
 
-const sewnBeforeWash = (panel: Pick<Panel, 'growth' | 'finished'>): Outline => (isSteady(panel) ? panel.finished : mapped(panel.finished, (p) => stretched(panel, p)))
+const sewnBeforeWash = (panel: Pick<Panel, 'growth' | 'finished'>): Outline =>
+  isSteady(panel) ? panel.finished : mapped(panel.finished, (p) => stretched(panel, p))
 
-const stretched = ({ growth: { finished, fullness } }: Grown, p: Point): Point => at(fuller(fullness.x, p.x) * finished.x, fuller(fullness.y, p.y) * finished.y)
+const stretched = ({ growth: { finished, fullness } }: Grown, p: Point): Point =>
+  at(fuller(fullness.x, p.x) * finished.x, fuller(fullness.y, p.y) * finished.y)
 
 const washedOut = ({ growth: { whole } }: Grown, p: Point): Point => at(p.x * whole.x, p.y * whole.y)
 

@@ -41,8 +41,12 @@ export interface Refusal {
   readonly nearest: Construction['kind'] | null
 }
 
-export type Recipe<K extends Construction['kind'] = Construction['kind']> = (input: RecipeInput<K>) => Result<CoverDraft, Refusal>
+export type Recipe<K extends Construction['kind'] = Construction['kind']> = (
+  input: RecipeInput<K>,
+) => Result<CoverDraft, Refusal>
 
 /** A draft with nothing said about what most make-ups have not. */
-export const drafted = (draft: Pick<CoverDraft, 'panels' | 'seams' | 'closures' | 'patches' | 'perimeter' | 'surfaceMm2'> & Partial<CoverDraft>): Result<CoverDraft, never> =>
-  ok({ rows: [], wall: null, figures: [], notes: [], fittings: [], ...draft })
+export const drafted = (
+  draft: Pick<CoverDraft, 'panels' | 'seams' | 'closures' | 'patches' | 'perimeter' | 'surfaceMm2'> &
+    Partial<CoverDraft>,
+): Result<CoverDraft, never> => ok({ rows: [], wall: null, figures: [], notes: [], fittings: [], ...draft })

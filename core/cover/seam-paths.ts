@@ -9,7 +9,9 @@ import type { Space } from './space.ts'
 export function stretchPoints(panel: Panel, on: Stretch, steps: number): readonly Point[] {
   const i = edgeIndex(panel, on.edge)
   const length = edgeLength(panel.finished, i)
-  return Array.from({ length: steps + 1 }, (_, k) => onEdge(panel.finished, i, (on.from + ((on.to - on.from) * k) / steps) / length))
+  return Array.from({ length: steps + 1 }, (_, k) =>
+    onEdge(panel.finished, i, (on.from + ((on.to - on.from) * k) / steps) / length),
+  )
 }
 
 /** A seam as it runs over the finished cushion; points that no patch holds are left out. */

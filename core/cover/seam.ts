@@ -33,7 +33,8 @@ export type SeamDraft = Omit<Seam, 'letter'>
 export const stretchLength = (s: Stretch): number => Math.abs(s.to - s.from)
 
 /** How long a seam is. */
-export const seamLength = (seam: Pick<Seam, 'pairs'>): number => seam.pairs.reduce((sum, p) => sum + stretchLength(p.a), 0)
+export const seamLength = (seam: Pick<Seam, 'pairs'>): number =>
+  seam.pairs.reduce((sum, p) => sum + stretchLength(p.a), 0)
 
 /** Where a place on one side of a pair comes to lie on the other side. */
 export function partnerPlace(from: Stretch, to: Stretch, place: number): number {
@@ -42,6 +43,8 @@ export function partnerPlace(from: Stretch, to: Stretch, place: number): number 
 }
 
 /** A, B, … Z, AA, AB, … in the order of sewing. */
-export const lettered = (seams: readonly SeamDraft[]): readonly Seam[] => seams.map((s, n) => ({ letter: seamLetter(n), ...s }))
+export const lettered = (seams: readonly SeamDraft[]): readonly Seam[] =>
+  seams.map((s, n) => ({ letter: seamLetter(n), ...s }))
 
-const seamLetter = (n: number): string => (n < 26 ? '' : seamLetter(Math.floor(n / 26) - 1)) + String.fromCharCode(65 + (n % 26))
+const seamLetter = (n: number): string =>
+  (n < 26 ? '' : seamLetter(Math.floor(n / 26) - 1)) + String.fromCharCode(65 + (n % 26))

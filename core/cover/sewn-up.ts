@@ -26,7 +26,13 @@ export const frontOf = (cover: SewnUp) => frontSpan(cover.solid)
 
 /** The longest edge of a side. */
 export function mainEdge(cover: SewnUp, side: 'front' | 'right' | 'left'): number {
-  return cover.solid.edges.reduce((best, e, i) => (e.side === side && (best < 0 || edgeLength(cover.solid.outline, i) > edgeLength(cover.solid.outline, best)) ? i : best), -1)
+  return cover.solid.edges.reduce(
+    (best, e, i) =>
+      e.side === side && (best < 0 || edgeLength(cover.solid.outline, i) > edgeLength(cover.solid.outline, best))
+        ? i
+        : best,
+    -1,
+  )
 }
 
 /** The pair that sews the top plate's edge to this panel. */
@@ -37,7 +43,11 @@ export function pairOf(cover: SewnUp, i: number, panel?: MatchedPanel) {
 }
 
 /** Where an edge of the cushion lies on a strip, in mm from the strip's left end. */
-export function stripStretch(cover: SewnUp, panel: MatchedPanel, i: number): { readonly from: number; readonly to: number } | null {
+export function stripStretch(
+  cover: SewnUp,
+  panel: MatchedPanel,
+  i: number,
+): { readonly from: number; readonly to: number } | null {
   const pair = pairOf(cover, i, panel)
   if (!pair) return null
   // Top edges of strips are drawn from right to left.

@@ -1,6 +1,24 @@
 import type { Solid } from '../seat/index.ts'
 import { inSpace, type Space } from './space.ts'
-import { arcBetween, at, atHeight, between, bulgeOfRise, dot, edgeLength, edgeOf, isSmoothAt, isStraight, minusPoint, rightOf, unit, vertex, type Outline, type Point, type Vertex } from '../outline/index.ts'
+import {
+  arcBetween,
+  at,
+  atHeight,
+  between,
+  bulgeOfRise,
+  dot,
+  edgeLength,
+  edgeOf,
+  isSmoothAt,
+  isStraight,
+  minusPoint,
+  rightOf,
+  unit,
+  vertex,
+  type Outline,
+  type Point,
+  type Vertex,
+} from '../outline/index.ts'
 
 /**
  * The side of a cushion between two heights: foot and top are its outlines there, edge by edge, and
@@ -14,7 +32,10 @@ export interface Wall {
   readonly heightMm: number
 }
 
-/** A stretch of one edge's wall, in mm along the foot edge; its ends stand square to the foot where the edge does not end. */
+/**
+ * A stretch of one edge's wall, in mm along the foot edge; its ends stand square to the foot where the edge does not
+ * end.
+ */
 export interface WallPart {
   readonly edge: number
   readonly from: number
@@ -59,11 +80,14 @@ export function wallOf({ outline, edges, thickness }: Solid, from = 0, to = 1): 
 /** The part of a wall over a whole edge. */
 export const wholePart = (wall: Wall, edge: number): WallPart => ({ edge, from: 0, to: edgeLength(wall.foot, edge) })
 
-/** Whether the walls before and after a corner lie flat as one strip: an upright corner, or one that runs on smoothly. */
+/**
+ * Whether the walls before and after a corner lie flat as one strip: an upright corner, or one that runs on smoothly.
+ */
 export function runsOnFlat(wall: Wall, corner: number): boolean {
   const n = wall.foot.length
   const before = (corner + n - 1) % n
-  if (isSmoothAt(wall.foot, corner) && Math.abs(flatEdge(wall, before).slant - flatEdge(wall, corner).slant) < 1e-6) return true
+  if (isSmoothAt(wall.foot, corner) && Math.abs(flatEdge(wall, before).slant - flatEdge(wall, corner).slant) < 1e-6)
+    return true
   return Math.hypot(wall.foot[corner]!.x - wall.top[corner]!.x, wall.foot[corner]!.y - wall.top[corner]!.y) < 1e-6
 }
 
@@ -83,26 +107,45 @@ export function unroll(wall: Wall, parts: readonly WallPart[]): Unrolled {
     }
     const bottom = joinOn(bottoms, put(at(0, 0)), put(flat.footEnd), flat.footBulge, flat.footLength)
     const top = joinOn(tops, put(flat.topStart), put(flat.topEnd), flat.topBulge, flat.topLength)
-    placed.push({ part, topFrom: flat.topFrom, topTo: flat.topFrom + flat.topLength, bottom, top, outline: partOutline(flat, put), place: placeOnWall(wall, part, pen) })
+    placed.push({
+      part,
+      topFrom: flat.topFrom,
+      topTo: flat.topFrom + flat.topLength,
+      bottom,
+      top,
+      outline: partOutline(flat, put),
+      place: placeOnWall(wall, part, pen),
+    })
     topEnd = put(flat.topEnd)
     startMiddle ??= put(flat.startMiddle)
     endMiddle = put(flat.endMiddle)
     pen = { at: put(flat.footEnd), angle: pen.angle + 4 * Math.atan(flat.footBulge) }
   }
-  const reversed = [...tops.map((v, i) => vertex(i + 1 < tops.length ? tops[i + 1]! : topEnd, -(v.bulge ?? 0)))].reverse()
+  const reversed = [
+    ...tops.map((v, i) => vertex(i + 1 < tops.length ? tops[i + 1]! : topEnd, -(v.bulge ?? 0))),
+  ].reverse()
   const end = vertex(pen.at, bulgeThrough(pen.at, endMiddle, topEnd))
   const start = vertex(tops[0]!, bulgeThrough(tops[0]!, startMiddle!, bottoms[0]!))
   const outline = [...bottoms, end, ...reversed, start]
   const shift = cornerOf(outline)
   const level = (o: Outline): Outline => o.map((v) => vertex(at(v.x - shift.x, v.y - shift.y), v.bulge))
-  const parted = placed.map((p) => ({ ...p, outline: level(p.outline), place: (at2: Point) => p.place(at(at2.x + shift.x, at2.y + shift.y)) }))
+  const parted = placed.map((p) => ({
+    ...p,
+    outline: level(p.outline),
+    place: (at2: Point) => p.place(at(at2.x + shift.x, at2.y + shift.y)),
+  }))
   // A strip is drawn with its two lower ends on one level and its box at the origin.
   return { outline: level(outline), bottoms: bottoms.length, tops: tops.length, parts: parted }
 }
 
 function partOutline(flat: FlatPart, put: (p: Point) => Point): Outline {
   const [a, b, c, d] = [put(at(0, 0)), put(flat.footEnd), put(flat.topEnd), put(flat.topStart)]
-  return [vertex(a, flat.footBulge), vertex(b, bulgeThrough(b, put(flat.endMiddle), c)), vertex(c, -flat.topBulge), vertex(d, bulgeThrough(d, put(flat.startMiddle), a))]
+  return [
+    vertex(a, flat.footBulge),
+    vertex(b, bulgeThrough(b, put(flat.endMiddle), c)),
+    vertex(c, -flat.topBulge),
+    vertex(d, bulgeThrough(d, put(flat.startMiddle), a)),
+  ]
 }
 
 /** The way back from the strip: along the foot and up the slant, then out into space. */
@@ -120,7 +163,10 @@ function placeOnWall(wall: Wall, part: WallPart, pen: Pen): (p: Point) => Space 
   }
 }
 
-/** A point of the wall over edge i, so far along the foot and up as a share of the slant; on a straight side the foot goes on past its ends. */
+/**
+ * A point of the wall over edge i, so far along the foot and up as a share of the slant; on a straight side the foot
+ * goes on past its ends.
+ */
 export function wallPoint({ foot, top, heightMm }: Wall, i: number, along: number, up: number): Space {
   const [a, b] = edgeOf(foot, i)
   const c = top[i]!
@@ -148,7 +194,10 @@ interface Pen {
   readonly angle: number
 }
 
-/** Goes on with the last edge where the new stretch is straight and in line with it, so that an upright strip is one rectangle. */
+/**
+ * Goes on with the last edge where the new stretch is straight and in line with it, so that an upright strip is one
+ * rectangle.
+ */
 function joinOn(edges: Vertex[], start: Point, end: Point, bulge: number, length: number): OnStrip {
   const last = edges.at(-1)
   if (last && isStraight(last.bulge) && isStraight(bulge)) {
@@ -162,13 +211,17 @@ function joinOn(edges: Vertex[], start: Point, end: Point, bulge: number, length
   return { edge: edges.length - 1, from: 0, to: length }
 }
 
-const cornerOf = (outline: Outline): Point => at(Math.min(...outline.map((v) => v.x)), Math.min(...outline.map((v) => v.y)))
+const cornerOf = (outline: Outline): Point =>
+  at(Math.min(...outline.map((v) => v.x)), Math.min(...outline.map((v) => v.y)))
 
 /** One edge's wall laid flat: foot from the origin along x, the top edge above it. */
 export interface FlatEdge {
   readonly slant: number
   readonly footLength: number
-  /** Along the foot's direction where the top edge starts and ends; on a cone the angles are scaled to lengths at the foot. */
+  /**
+   * Along the foot's direction where the top edge starts and ends; on a cone the angles are scaled to lengths at the
+   * foot.
+   */
   readonly topStart: number
   readonly topEnd: number
   /** The same half way up. */
@@ -188,7 +241,16 @@ export function flatEdge({ foot, middle, top, heightMm }: Wall, i: number): Flat
   if (isStraight(a.bulge)) {
     const along = unit(minusPoint(b, a))
     const out = dot(minusPoint(c, a), at(along.y, -along.x))
-    return { slant: Math.hypot(heightMm, out), footLength, topStart: dot(minusPoint(c, a), along), topEnd: dot(minusPoint(d, a), along), middleStart: dot(minusPoint(m, a), along), middleEnd: dot(minusPoint(n, a), along), radius: 0, widens: 1 }
+    return {
+      slant: Math.hypot(heightMm, out),
+      footLength,
+      topStart: dot(minusPoint(c, a), along),
+      topEnd: dot(minusPoint(d, a), along),
+      middleStart: dot(minusPoint(m, a), along),
+      middleEnd: dot(minusPoint(n, a), along),
+      radius: 0,
+      widens: 1,
+    }
   }
   const [low, high] = [arcBetween(a, b, a.bulge!), arcBetween(c, d, c.bulge!)]
   const way = Math.sign(low.radius)
@@ -200,7 +262,16 @@ export function flatEdge({ foot, middle, top, heightMm }: Wall, i: number): Flat
   const slant = Math.hypot(heightMm, r1 - r0)
   // A cone's side laid flat has the apex radius r/sin a; angles shrink by sin a, so arc lengths are kept.
   const sine = (r0 - r1) / slant
-  return { slant, footLength, topStart, topEnd: topStart + Math.abs(high.sweep) * r0, middleStart: ahead(m) * r0, middleEnd: footLength + aheadOf(angleAt(n), angleAt(b)) * r0, radius: Math.abs(sine) < 1e-9 ? 0 : r0 / sine, widens: r1 / r0 }
+  return {
+    slant,
+    footLength,
+    topStart,
+    topEnd: topStart + Math.abs(high.sweep) * r0,
+    middleStart: ahead(m) * r0,
+    middleEnd: footLength + aheadOf(angleAt(n), angleAt(b)) * r0,
+    radius: Math.abs(sine) < 1e-9 ? 0 : r0 / sine,
+    widens: r1 / r0,
+  }
 }
 
 interface FlatPart {
@@ -240,7 +311,9 @@ function cutPart(flat: FlatEdge, part: WallPart): FlatPart {
   }
 }
 
-/** Flat place of a point at a foot length, at a height up the slant, when the part's foot starts at the origin along x. */
+/**
+ * Flat place of a point at a foot length, at a height up the slant, when the part's foot starts at the origin along x.
+ */
 function placer(flat: FlatEdge, from: number, up: number): (footPlace: number) => Point {
   if (flat.radius === 0) return (place) => at(place - from, up)
   const rho = flat.radius
@@ -255,7 +328,14 @@ export function wallArea({ foot, top, heightMm }: Wall): number {
   return foot.reduce((sum, _, i) => {
     const steps = isStraight(foot[i]!.bulge) ? 1 : 64
     const [low, high] = [pointsOn(foot, i, steps), pointsOn(top, i, steps)]
-    return sum + Array.from({ length: steps }, (_, k) => triangle(low[k]!, low[k + 1]!, high[k]!, heightMm) + triangle(high[k]!, high[k + 1]!, low[k + 1]!, -heightMm)).reduce((a, b) => a + b, 0)
+    return (
+      sum +
+      Array.from(
+        { length: steps },
+        (_, k) =>
+          triangle(low[k]!, low[k + 1]!, high[k]!, heightMm) + triangle(high[k]!, high[k + 1]!, low[k + 1]!, -heightMm),
+      ).reduce((a, b) => a + b, 0)
+    )
   }, 0)
 }
 
@@ -263,7 +343,12 @@ function pointsOn(outline: Outline, i: number, steps: number): readonly Point[] 
   const [a, b] = edgeOf(outline, i)
   if (isStraight(a.bulge)) return [a, b]
   const { centre, radius, startAngle, sweep } = arcBetween(a, b, a.bulge!)
-  return Array.from({ length: steps + 1 }, (_, k) => at(centre.x + Math.abs(radius) * Math.cos(startAngle + (sweep * k) / steps), centre.y + Math.abs(radius) * Math.sin(startAngle + (sweep * k) / steps)))
+  return Array.from({ length: steps + 1 }, (_, k) =>
+    at(
+      centre.x + Math.abs(radius) * Math.cos(startAngle + (sweep * k) / steps),
+      centre.y + Math.abs(radius) * Math.sin(startAngle + (sweep * k) / steps),
+    ),
+  )
 }
 
 /** Area of the triangle p q r; p and q lie level, r higher by `up`. */

@@ -9,30 +9,130 @@ import { checkCover, CLOSURES, cutOutline, makeCover, MAKE_UPS, panelOf, usualMa
 import { applied } from './allowances.ts'
 import { boxOf } from '../outline/index.ts'
 
-const single = (w: number, d: number, t: number): Job => ({ ...keepersBench(), seat: { ...newSeat('singles', w, d, t, 1), clearanceMm: 0 }, cloth: { ...keepersBench().cloth, match: { kind: 'none' } } })
-const made = (job: Job, change: (m: MakeUp) => Partial<MakeUp>): Job => setMakeUp('', (m) => ({ ...m, ...change(m) })).apply(job)
-const as = (kind: Construction['kind'], own: object = {}, closure?: Closure) => () => ({ construction: { ...MAKE_UPS[kind].usual, ...own } as Construction, closure: closure ?? CLOSURES[MAKE_UPS[kind].closures[0]].usual })
-const said = (job: Job) => planJob(job).warnings.map((w) => `${w.code}: ${warningWords(w, 'mm').says} ${warningWords(w, 'mm').cure}`)
+const single = (w: number, d: number, t: number): Job => ({
+  ...keepersBench(),
+  seat: { ...newSeat('singles', w, d, t, 1), clearanceMm: 0 },
+  cloth: { ...keepersBench().cloth, match: { kind: 'none' } },
+})
+const made = (job: Job, change: (m: MakeUp) => Partial<MakeUp>): Job =>
+  setMakeUp('', (m) => ({ ...m, ...change(m) })).apply(job)
+const as =
+  (kind: Construction['kind'], own: object = {}, closure?: Closure) =>
+  () => ({
+    construction: { ...MAKE_UPS[kind].usual, ...own } as Construction,
+    closure: closure ?? CLOSURES[MAKE_UPS[kind].closures[0]].usual,
+  })
+const said = (job: Job) =>
+  planJob(job).warnings.map((w) => `${w.code}: ${warningWords(w, 'mm').says} ${warningWords(w, 'mm').cure}`)
 const codes = (job: Job) => planJob(job).warnings.map((w) => w.code)
 
 describe('bad input is stopped or warned of in words, with a cure', () => {
   it.each<[string, Job, RegExp]>([
-    ['an allowance of nought', { ...single(600, 400, 80), allowances: { ...single(600, 400, 80).allowances, overrides: { seamMm: 0 } } }, /no-allowance: The top plate has an edge without any allowance.*Fuse or bond/],
-    ['roll and seam over half the thickness', made(single(600, 400, 40), as('rolled-edge')), /make-up-refused: Rolled edge: roll and seam take 22 mm, more than half the thickness \(20 mm\).*smaller.*Boxed is the nearest/],
-    ['a lap wider than the limit for strips of boxing height', made(single(600, 400, 64), as('lap-closed')), /lap-over-limit: The lap of 26 mm is wider than 25.3 mm.*narrower tape/],
-    ['a lap wider than the cushion is thick', made(single(600, 400, 40), as('lap-closed', {}, { kind: 'snap-tape', tapeMm: 60, side: 'left' })), /make-up-refused: .*lap of 66 mm is wider than the cushion is thick \(40 mm\).*narrower tape/],
-    ['a cord too thick for its strip', made(single(600, 400, 80), () => ({ piping: { ...USUAL_PIPING, cordMm: 8, stripMm: 40 } })), /strip-too-narrow: A strip of 40 mm is too narrow for a cord of 8 mm: 50 mm is needed/],
-    ['a grid of buttons outside the plate', made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, buttons: { rows: 2, across: 3, layout: 'even', marginMm: 320, diameterMm: 22, depthMm: 0 } } })), /buttons-outside: Of the buttons 6 fall outside the plate.*smaller margin/],
-    ['an opening longer than its edge', made(single(600, 400, 80), as('boxed', {}, { kind: 'sewn-shut', side: 'left', openingMm: 900 })), /make-up-refused: Boxed: the opening of 900 mm is longer than its edge \(400 mm\)\. Make the opening shorter/],
-    ['the same on a knife-edge', made(single(600, 400, 80), as('knife-edge', {}, { kind: 'sewn-shut', side: 'back', openingMm: 900 })), /make-up-refused: Knife-edge: the opening of 900 mm/],
-    ['a liner inside a liner', made(single(600, 400, 80), () => ({ ...as('liner')(), liner: { largerShare: 0.04 } })), /liner-in-liner: A liner inside a liner holds nothing more\. Leave out/],
-    ['a front rounded by more than half the thickness', made(single(600, 400, 80), as('waterfall', { frontRadiusMm: 60 })), /rounded by 60 mm; no more than 40 mm fits/],
-    ['a slot that the base has no room for', made(single(300, 200, 80), as('capped', {}, { kind: 'horseshoe', shape: 'u', insetMm: 120, radiusMm: 60 })), /base has no room for a slot set in by 120 mm/],
-    ['a closure that the make-up cannot have', made(single(600, 400, 80), as('knife-edge', {}, CLOSURES.slit.usual)), /cannot be closed with: lapped slit\. Choose one of the closures/],
-    ['a bolster that is not round', made(single(600, 400, 80), as('bolster')), /as deep as it is thick; this cushion is 400 mm deep and 80 mm thick/],
-    ['a hot knife on linen', made(setCloth(DEMO_CLOTHS.find((c) => c.id === 'ebb-linen')!).apply(single(600, 400, 80)), (m) => ({ trims: { ...m.trims, finishing: 'hot-knife' } })), /hot-knife-cloth: Ebb linen is not all synthetic/],
-    ['bound edges on a narrow allowance', { ...made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, finishing: 'bound' } })), allowances: { ...single(600, 400, 80).allowances, overrides: { seamMm: 8 } } }, /finishing-wants-allowance: Raw edges bound need an allowance of 10 mm; this job has 8 mm/],
-    ['four ties on a slatted seat', { ...made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, ties: { sides: ['back'], perSide: 4, finishedMm: 15, lengthMm: 260, way: 'folded', caught: 'at-the-middle' } } })), filling: { ...single(600, 400, 80).filling, load: { ...single(600, 400, 80).filling.load, base: 'slats' } } }, /ties-unreachable: With 4 ties to a side/],
+    [
+      'an allowance of nought',
+      { ...single(600, 400, 80), allowances: { ...single(600, 400, 80).allowances, overrides: { seamMm: 0 } } },
+      /no-allowance: The top plate has an edge without any allowance.*Fuse or bond/,
+    ],
+    [
+      'roll and seam over half the thickness',
+      made(single(600, 400, 40), as('rolled-edge')),
+      /make-up-refused: Rolled edge: roll and seam take 22 mm, more than half the thickness \(20 mm\).*smaller.*Boxed is the nearest/,
+    ],
+    [
+      'a lap wider than the limit for strips of boxing height',
+      made(single(600, 400, 64), as('lap-closed')),
+      /lap-over-limit: The lap of 26 mm is wider than 25.3 mm.*narrower tape/,
+    ],
+    [
+      'a lap wider than the cushion is thick',
+      made(single(600, 400, 40), as('lap-closed', {}, { kind: 'snap-tape', tapeMm: 60, side: 'left' })),
+      /make-up-refused: .*lap of 66 mm is wider than the cushion is thick \(40 mm\).*narrower tape/,
+    ],
+    [
+      'a cord too thick for its strip',
+      made(single(600, 400, 80), () => ({ piping: { ...USUAL_PIPING, cordMm: 8, stripMm: 40 } })),
+      /strip-too-narrow: A strip of 40 mm is too narrow for a cord of 8 mm: 50 mm is needed/,
+    ],
+    [
+      'a grid of buttons outside the plate',
+      made(single(600, 400, 80), (m) => ({
+        trims: {
+          ...m.trims,
+          buttons: { rows: 2, across: 3, layout: 'even', marginMm: 320, diameterMm: 22, depthMm: 0 },
+        },
+      })),
+      /buttons-outside: Of the buttons 6 fall outside the plate.*smaller margin/,
+    ],
+    [
+      'an opening longer than its edge',
+      made(single(600, 400, 80), as('boxed', {}, { kind: 'sewn-shut', side: 'left', openingMm: 900 })),
+      /make-up-refused: Boxed: the opening of 900 mm is longer than its edge \(400 mm\)\. Make the opening shorter/,
+    ],
+    [
+      'the same on a knife-edge',
+      made(single(600, 400, 80), as('knife-edge', {}, { kind: 'sewn-shut', side: 'back', openingMm: 900 })),
+      /make-up-refused: Knife-edge: the opening of 900 mm/,
+    ],
+    [
+      'a liner inside a liner',
+      made(single(600, 400, 80), () => ({ ...as('liner')(), liner: { largerShare: 0.04 } })),
+      /liner-in-liner: A liner inside a liner holds nothing more\. Leave out/,
+    ],
+    [
+      'a front rounded by more than half the thickness',
+      made(single(600, 400, 80), as('waterfall', { frontRadiusMm: 60 })),
+      /rounded by 60 mm; no more than 40 mm fits/,
+    ],
+    [
+      'a slot that the base has no room for',
+      made(single(300, 200, 80), as('capped', {}, { kind: 'horseshoe', shape: 'u', insetMm: 120, radiusMm: 60 })),
+      /base has no room for a slot set in by 120 mm/,
+    ],
+    [
+      'a closure that the make-up cannot have',
+      made(single(600, 400, 80), as('knife-edge', {}, CLOSURES.slit.usual)),
+      /cannot be closed with: lapped slit\. Choose one of the closures/,
+    ],
+    [
+      'a bolster that is not round',
+      made(single(600, 400, 80), as('bolster')),
+      /as deep as it is thick; this cushion is 400 mm deep and 80 mm thick/,
+    ],
+    [
+      'a hot knife on linen',
+      made(setCloth(DEMO_CLOTHS.find((c) => c.id === 'ebb-linen')!).apply(single(600, 400, 80)), (m) => ({
+        trims: { ...m.trims, finishing: 'hot-knife' },
+      })),
+      /hot-knife-cloth: Ebb linen is not all synthetic/,
+    ],
+    [
+      'bound edges on a narrow allowance',
+      {
+        ...made(single(600, 400, 80), (m) => ({ trims: { ...m.trims, finishing: 'bound' } })),
+        allowances: { ...single(600, 400, 80).allowances, overrides: { seamMm: 8 } },
+      },
+      /finishing-wants-allowance: Raw edges bound need an allowance of 10 mm; this job has 8 mm/,
+    ],
+    [
+      'four ties on a slatted seat',
+      {
+        ...made(single(600, 400, 80), (m) => ({
+          trims: {
+            ...m.trims,
+            ties: {
+              sides: ['back'],
+              perSide: 4,
+              finishedMm: 15,
+              lengthMm: 260,
+              way: 'folded',
+              caught: 'at-the-middle',
+            },
+          },
+        })),
+        filling: { ...single(600, 400, 80).filling, load: { ...single(600, 400, 80).filling.load, base: 'slats' } },
+      },
+      /ties-unreachable: With 4 ties to a side/,
+    ],
   ])('%s', (_name, job, words) => {
     expect(Job.safeParse(job).success).toBe(true)
     const found = said(job).filter((s) => words.test(s))
@@ -40,11 +140,31 @@ describe('bad input is stopped or warned of in words, with a cure', () => {
   })
 
   it.each<[string, (j: Job) => unknown, RegExp]>([
-    ['cloth that stretches 60 %', (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, stretch: { across: 0.6, along: 0 } } } }), /stretch\.across is more than half: no cover holds its size in that/],
-    ['cloth that shrinks by half', (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, shrink: { across: 0, along: 0.5 } } } }), /shrink\.along is more than a fifth/],
-    ['an edge allowance of 3 m', (j) => ({ ...j, allowances: { ...j.allowances, edges: { 'top-plate/front': 3000 } } }), /edges.*is more than 500 mm/],
-    ['piping on no edge', (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { ...USUAL_PIPING, sides: [] } } }), /piping\.sides/],
-    ['a liner twice as large', (j) => ({ ...j, makeUp: { ...j.makeUp, liner: { largerShare: 1 } } }), /liner\.largerShare is more than a tenth larger/],
+    [
+      'cloth that stretches 60 %',
+      (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, stretch: { across: 0.6, along: 0 } } } }),
+      /stretch\.across is more than half: no cover holds its size in that/,
+    ],
+    [
+      'cloth that shrinks by half',
+      (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, shrink: { across: 0, along: 0.5 } } } }),
+      /shrink\.along is more than a fifth/,
+    ],
+    [
+      'an edge allowance of 3 m',
+      (j) => ({ ...j, allowances: { ...j.allowances, edges: { 'top-plate/front': 3000 } } }),
+      /edges.*is more than 500 mm/,
+    ],
+    [
+      'piping on no edge',
+      (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { ...USUAL_PIPING, sides: [] } } }),
+      /piping\.sides/,
+    ],
+    [
+      'a liner twice as large',
+      (j) => ({ ...j, makeUp: { ...j.makeUp, liner: { largerShare: 1 } } }),
+      /liner\.largerShare is more than a tenth larger/,
+    ],
   ])('%s is refused at the door', (_name, change, words) => {
     const read = readJob(change(keepersBench()))
     expect(!read.ok && read.faults.map((f) => `${f.path} ${f.message}`).join('\n')).toMatch(words)
@@ -54,7 +174,9 @@ describe('bad input is stopped or warned of in words, with a cure', () => {
     const ring = made(demoJobs()[0]!, as('waterfall'))
     expect(said(ring)[0]).toMatch(/^make-up-refused: Waterfall: the .* edge is bowed.*Boxed is the nearest that can\.$/)
     expect(said(made(demoJobs()[0]!, as('capped')))[0]).toMatch(/Capped: the .* edge is bowed/)
-    expect(said(made(demoJobs()[5]!, as('knife-edge')))[0]).toMatch(/Knife-edge: the hull side leans\..*Boxed is the nearest/)
+    expect(said(made(demoJobs()[5]!, as('knife-edge')))[0]).toMatch(
+      /Knife-edge: the hull side leans\..*Boxed is the nearest/,
+    )
     expect(said(made(demoJobs()[2]!, as('pull-over')))[0]).toMatch(/Pull-over on a board: .*Boxed is the nearest/)
   })
 })
@@ -71,22 +193,38 @@ describe('cloth that gives, shrinks, or is another', () => {
   })
 
   it('a cloth that gives more than 8 % is cut 4 % smaller, no more', () => {
-    const job = setCloth({ ...DEMO_CLOTHS.find((c) => c.id === 'hull-vinyl')!, stretch: { across: 0.3, along: 0 } }).apply(single(600, 400, 80))
+    const job = setCloth({
+      ...DEMO_CLOTHS.find((c) => c.id === 'hull-vinyl')!,
+      stretch: { across: 0.3, along: 0 },
+    }).apply(single(600, 400, 80))
     expect(panelOf(onlyDesign(worked(job)).cover, 'top-plate').figures.cutWidth.value).toBeCloseTo(600 * 0.96 + 24, 6)
   })
 
   it('linen that is not washed first is cut larger: 624 / 0.98 across, 424 / 0.96 along; railroaded the other way', () => {
     const linen = { ...DEMO_CLOTHS.find((c) => c.id === 'ebb-linen')!, washFirst: false }
     const job = setCloth(linen).apply(single(600, 400, 80))
-    const size = (j: Job) => Object.values(panelOf(onlyDesign(worked(j)).cover, 'top-plate').figures).slice(2).map((f) => Number(f.value.toFixed(3)))
+    const size = (j: Job) =>
+      Object.values(panelOf(onlyDesign(worked(j)).cover, 'top-plate').figures)
+        .slice(2)
+        .map((f) => Number(f.value.toFixed(3)))
     expect(size(job)).toEqual([Number((624 / 0.98).toFixed(3)), Number((424 / 0.96).toFixed(3))])
-    expect(size({ ...job, cloth: { ...job.cloth, direction: 'railroaded' } })).toEqual([Number((624 / 0.96).toFixed(3)), Number((424 / 0.98).toFixed(3))])
+    expect(size({ ...job, cloth: { ...job.cloth, direction: 'railroaded' } })).toEqual([
+      Number((624 / 0.96).toFixed(3)),
+      Number((424 / 0.98).toFixed(3)),
+    ])
     expect(size(setCloth({ ...linen, washFirst: true }).apply(single(600, 400, 80)))).toEqual([624, 424])
   })
 
   it('an edge of its own allowance moves that edge alone, and says so', () => {
     const solid = boxSolid(600, 400, 80)
-    const cover = makeCover({ units: 'mm', solid, makeUp: usualMakeUp('boxed'), cloth: single(1, 1, 1).cloth, allowances: applied(keepersBench().allowances), edges: { 'top-plate/front': 30 } })
+    const cover = makeCover({
+      units: 'mm',
+      solid,
+      makeUp: usualMakeUp('boxed'),
+      cloth: single(1, 1, 1).cloth,
+      allowances: applied(keepersBench().allowances),
+      edges: { 'top-plate/front': 30 },
+    })
     if (!cover.ok) throw new Error('refused')
     const plate = panelOf(cover.value, 'top-plate')
     expect(plate.figures.cutHeight.value).toBe(400 + 30 + 12)
@@ -97,7 +235,10 @@ describe('cloth that gives, shrinks, or is another', () => {
 
   it('each cloth has a lay of its own: base of mesh, liner of calico', () => {
     const lays = (n: number) => worked(demoJobs()[n]!).cloth.lays.map((l) => [l.cloth.id, l.pieces.map((p) => p.id)])
-    expect(lays(5)).toEqual([['storm-canvas', ['1/blank', '2/blank']], ['brine-mesh', ['1/base', '2/base']]])
+    expect(lays(5)).toEqual([
+      ['storm-canvas', ['1/blank', '2/blank']],
+      ['brine-mesh', ['1/base', '2/base']],
+    ])
     const backs = lays(6)
     expect(backs.map(([id]) => id)).toEqual(['moss-loop', 'house-calico'])
     expect(backs[1]![1]).toContain('4/liner/bottom-plate')

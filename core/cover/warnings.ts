@@ -18,18 +18,39 @@ import type { Refusal } from './recipe.ts'
 import { gripFits } from './trims/trims.ts'
 
 /** Why a cushion cannot take its make-up, as a stop. */
-export const refusalWarning = (refusal: Refusal): Warning => ({ station: 'make-up', level: 'stop', code: 'make-up-refused', refusal })
+export const refusalWarning = (refusal: Refusal): Warning => ({
+  station: 'make-up',
+  level: 'stop',
+  code: 'make-up-refused',
+  refusal,
+})
 
 /** What is doubtful about the make-up. */
-export function coverWarnings(job: Job, allowances: Allowances, cover: Cover, filling: FillingPlan, checks: readonly Check[]): readonly Warning[] {
+export function coverWarnings(
+  job: Job,
+  allowances: Allowances,
+  cover: Cover,
+  filling: FillingPlan,
+  checks: readonly Check[],
+): readonly Warning[] {
   return [
-    ...checks.flatMap((c) => c.faults.map((detail): Warning => ({ station: 'pieces', level: 'stop', code: 'check-failed', check: c.name, detail }))),
+    ...checks.flatMap((c) =>
+      c.faults.map((detail): Warning => ({
+        station: 'pieces',
+        level: 'stop',
+        code: 'check-failed',
+        check: c.name,
+        detail,
+      })),
+    ),
     ...cover.panels.flatMap(panelDoubts),
     ...openingDoubts(job, cover, filling),
     ...pipingDoubts(cover, filling, allowances.seamMm, job.units),
     ...clothDoubts(job),
     ...trimDoubts(job, allowances.seamMm.value, cover),
-    ...(boxingAsCut(job.makeUp.construction, job.cloth) !== job.makeUp.construction && isWrap(job) ? [{ station: 'make-up', level: 'note', code: 'boxing-cut-per-side' } as const] : []),
+    ...(boxingAsCut(job.makeUp.construction, job.cloth) !== job.makeUp.construction && isWrap(job)
+      ? [{ station: 'make-up', level: 'note', code: 'boxing-cut-per-side' } as const]
+      : []),
   ]
 }
 
@@ -40,42 +61,102 @@ function panelDoubts(panel: Panel): readonly Warning[] {
   const size = Math.min(maxX - minX, maxY - minY)
   const seams = panel.edges.filter((e) => e.treatment === 'seam').map((e) => e.allowance.value)
   const warnings: Warning[] = []
-  if (panel.role !== 'trim' && seams.length > 0 && Math.max(...seams) > size / 2) warnings.push({ station: 'make-up', level: 'warning', code: 'seam-over-half', panel: panel.name.toLowerCase(), seam: Math.max(...seams), size })
-  if (seams.length > 0 && Math.min(...seams) <= 0) warnings.push({ station: 'make-up', level: 'warning', code: 'no-allowance', panel: panel.name.toLowerCase() })
+  if (panel.role !== 'trim' && seams.length > 0 && Math.max(...seams) > size / 2)
+    warnings.push({
+      station: 'make-up',
+      level: 'warning',
+      code: 'seam-over-half',
+      panel: panel.name.toLowerCase(),
+      seam: Math.max(...seams),
+      size,
+    })
+  if (seams.length > 0 && Math.min(...seams) <= 0)
+    warnings.push({ station: 'make-up', level: 'warning', code: 'no-allowance', panel: panel.name.toLowerCase() })
   return warnings
 }
 
 function openingDoubts({ makeUp, filling: chosen }: Job, cover: Cover, filling: FillingPlan): readonly Warning[] {
   const opening = cover.closures.find((c) => c.choice.kind !== 'fixed')
   // A slip cover is pulled over from above; what is poured into a liner needs no more than a hand's width.
-  const isPassed = opening && makeUp.construction.kind !== 'cube' && !(makeUp.construction.kind === 'liner' && chosen.kind === 'loose-fibre')
+  const isPassed =
+    opening &&
+    makeUp.construction.kind !== 'cube' &&
+    !(makeUp.construction.kind === 'liner' && chosen.kind === 'loose-fibre')
   const isFilmed = chosen.kind === 'foam' && chosen.cutting.film
   const warnings: Warning[] = []
   if (isPassed) {
-    const { goes, way, neededMm, packedMm, girthMm } = openingVerdict({ choice: opening.choice, lengthMm: opening.lengthMm.value }, filling, isFilmed)
-    if (!goes) warnings.push({ station: 'make-up', level: 'warning', code: 'opening-too-small', closure: opening.choice.kind, way, opening: opening.lengthMm.value, needed: neededMm, packed: packedMm, girth: girthMm })
+    const { goes, way, neededMm, packedMm, girthMm } = openingVerdict(
+      { choice: opening.choice, lengthMm: opening.lengthMm.value },
+      filling,
+      isFilmed,
+    )
+    if (!goes)
+      warnings.push({
+        station: 'make-up',
+        level: 'warning',
+        code: 'opening-too-small',
+        closure: opening.choice.kind,
+        way,
+        opening: opening.lengthMm.value,
+        needed: neededMm,
+        packed: packedMm,
+        girth: girthMm,
+      })
   }
   const lap = opening?.lap
   const most = cover.figures.find((f) => f.id === 'cover.lapMost')
-  if (lap && most && lap.value > most.value) warnings.push({ station: 'make-up', level: 'note', code: 'lap-over-limit', lap: lap.value, most: most.value })
+  if (lap && most && lap.value > most.value)
+    warnings.push({ station: 'make-up', level: 'note', code: 'lap-over-limit', lap: lap.value, most: most.value })
   return warnings
 }
 
-function pipingDoubts({ piping, panels }: Cover, filling: FillingPlan, seam: Figure, unit: LengthUnit): readonly Warning[] {
+function pipingDoubts(
+  { piping, panels }: Cover,
+  filling: FillingPlan,
+  seam: Figure,
+  unit: LengthUnit,
+): readonly Warning[] {
   if (!piping) return []
   const { choice } = piping
   const size = choice.kind === 'flat' ? choice.showMm : choice.cordMm
   const warnings: Warning[] = []
   const plates = panels.filter((p) => piping.groups.some((g) => g.panel.id === p.id))
-  const bends = plates.flatMap((p) => p.finished.flatMap((v, i) => (isStraight(v.bulge) ? [] : [Math.abs(arcBetween(...edgeOf(p.finished, i), v.bulge!).radius)])))
+  const bends = plates.flatMap((p) =>
+    p.finished.flatMap((v, i) =>
+      isStraight(v.bulge) ? [] : [Math.abs(arcBetween(...edgeOf(p.finished, i), v.bulge!).radius)],
+    ),
+  )
   const tightest = Math.min(Infinity, ...bends)
-  if (tightest < leastBend(choice)) warnings.push({ station: 'make-up', level: 'warning', code: 'piping-bend', radius: tightest, needed: leastBend(choice) })
-  else if (choice.kind !== 'ready-made' && choice.cut !== 'bias') warnings.push({ station: 'make-up', level: 'note', code: 'straight-piping-corners', cord: size, needed: leastBend(choice) })
+  if (tightest < leastBend(choice))
+    warnings.push({
+      station: 'make-up',
+      level: 'warning',
+      code: 'piping-bend',
+      radius: tightest,
+      needed: leastBend(choice),
+    })
+  else if (choice.kind !== 'ready-made' && choice.cut !== 'bias')
+    warnings.push({
+      station: 'make-up',
+      level: 'note',
+      code: 'straight-piping-corners',
+      cord: size,
+      needed: leastBend(choice),
+    })
   const thickness = filling.sizing.cover.thickness.value
-  if (choice.kind !== 'flat' && size * 3 > thickness) warnings.push({ station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: size, thickness })
+  if (choice.kind !== 'flat' && size * 3 > thickness)
+    warnings.push({ station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: size, thickness })
   if (choice.kind === 'corded' && choice.stripMm !== null) {
     const needed = stripWidthOf({ ...choice, stripMm: null }, seam, unit)
-    if (needed && choice.stripMm < needed.value - 0.5) warnings.push({ station: 'make-up', level: 'warning', code: 'strip-too-narrow', strip: choice.stripMm, needed: needed.value, cord: choice.cordMm })
+    if (needed && choice.stripMm < needed.value - 0.5)
+      warnings.push({
+        station: 'make-up',
+        level: 'warning',
+        code: 'strip-too-narrow',
+        strip: choice.stripMm,
+        needed: needed.value,
+        cord: choice.cordMm,
+      })
   }
   return warnings
 }
@@ -84,8 +165,23 @@ function clothDoubts(job: Job): readonly Warning[] {
   const { cloth } = job.cloth
   const stretch = Math.max(cloth.stretch.across, cloth.stretch.along)
   const warnings: Warning[] = []
-  if (stretch > 0) warnings.push({ station: 'make-up', level: 'note', code: 'cloth-gives', share: stretch, taken: Math.min(stretch / 2, MOST_TAKEN_FOR_STRETCH) })
-  if (Math.max(cloth.shrink.across, cloth.shrink.along) > 0) warnings.push({ station: 'make-up', level: 'note', code: 'cloth-shrinks', across: cloth.shrink.across, along: cloth.shrink.along, washFirst: cloth.washFirst })
+  if (stretch > 0)
+    warnings.push({
+      station: 'make-up',
+      level: 'note',
+      code: 'cloth-gives',
+      share: stretch,
+      taken: Math.min(stretch / 2, MOST_TAKEN_FOR_STRETCH),
+    })
+  if (Math.max(cloth.shrink.across, cloth.shrink.along) > 0)
+    warnings.push({
+      station: 'make-up',
+      level: 'note',
+      code: 'cloth-shrinks',
+      across: cloth.shrink.across,
+      along: cloth.shrink.along,
+      washFirst: cloth.washFirst,
+    })
   return warnings
 }
 
@@ -93,21 +189,61 @@ function clothDoubts(job: Job): readonly Warning[] {
 const TIES_REACHED = 2
 const LONGEST_LOOP_MM = 220
 
-function trimDoubts({ makeUp: { trims, construction, liner }, cloth, filling }: Job, seam: number, cover: Cover): readonly Warning[] {
+function trimDoubts(
+  { makeUp: { trims, construction, liner }, cloth, filling }: Job,
+  seam: number,
+  cover: Cover,
+): readonly Warning[] {
   const warnings: Warning[] = []
   const least = leastAllowance(trims.finishing)
-  if (seam < least) warnings.push({ station: 'make-up', level: 'warning', code: 'finishing-wants-allowance', finishing: trims.finishing, seam, least })
+  if (seam < least)
+    warnings.push({
+      station: 'make-up',
+      level: 'warning',
+      code: 'finishing-wants-allowance',
+      finishing: trims.finishing,
+      seam,
+      least,
+    })
   if (trims.finishing === 'hot-knife') {
     const other = cover.panels.map((p) => clothFor(cloth, p.cloth)).find((c) => c.fibre !== 'synthetic')
-    warnings.push(other ? { station: 'make-up', level: 'stop', code: 'hot-knife-cloth', cloth: other.name } : { station: 'make-up', level: 'safety', code: 'hot-knife' })
+    warnings.push(
+      other
+        ? { station: 'make-up', level: 'stop', code: 'hot-knife-cloth', cloth: other.name }
+        : { station: 'make-up', level: 'safety', code: 'hot-knife' },
+    )
   }
-  if (trims.ties && trims.ties.perSide > TIES_REACHED && (filling.load.base === 'slats' || filling.load.base === 'mesh')) warnings.push({ station: 'make-up', level: 'warning', code: 'ties-unreachable', perSide: trims.ties.perSide })
-  if (trims.ties && trims.ties.lengthMm > LONGEST_LOOP_MM) warnings.push({ station: 'make-up', level: 'safety', code: 'long-cords', length: trims.ties.lengthMm })
-  if (!gripFits(trims.grip, cover.solid)) warnings.push({ station: 'make-up', level: 'stop', code: 'grip-vanishes', grip: trims.grip.kind === 'non-slip' ? 'non-slip' : 'hook-and-loop' })
-  if (cover.buttonsOutside > 0) warnings.push({ station: 'make-up', level: 'stop', code: 'buttons-outside', count: cover.buttonsOutside })
-  if (trims.buttons) warnings.push({ station: 'make-up', level: 'note', code: 'buttons-not-washable' }, { station: 'make-up', level: 'safety', code: 'small-parts' })
-  if (construction.kind === 'liner' && liner) warnings.push({ station: 'make-up', level: 'stop', code: 'liner-in-liner' })
-  if (construction.kind === 'no-sew-wrap') warnings.push({ station: 'make-up', level: 'warning', code: 'wrap-not-washable', fastening: construction.fastening })
+  if (
+    trims.ties &&
+    trims.ties.perSide > TIES_REACHED &&
+    (filling.load.base === 'slats' || filling.load.base === 'mesh')
+  )
+    warnings.push({ station: 'make-up', level: 'warning', code: 'ties-unreachable', perSide: trims.ties.perSide })
+  if (trims.ties && trims.ties.lengthMm > LONGEST_LOOP_MM)
+    warnings.push({ station: 'make-up', level: 'safety', code: 'long-cords', length: trims.ties.lengthMm })
+  if (!gripFits(trims.grip, cover.solid))
+    warnings.push({
+      station: 'make-up',
+      level: 'stop',
+      code: 'grip-vanishes',
+      grip: trims.grip.kind === 'non-slip' ? 'non-slip' : 'hook-and-loop',
+    })
+  if (cover.buttonsOutside > 0)
+    warnings.push({ station: 'make-up', level: 'stop', code: 'buttons-outside', count: cover.buttonsOutside })
+  if (trims.buttons)
+    warnings.push(
+      { station: 'make-up', level: 'note', code: 'buttons-not-washable' },
+      { station: 'make-up', level: 'safety', code: 'small-parts' },
+    )
+  if (construction.kind === 'liner' && liner)
+    warnings.push({ station: 'make-up', level: 'stop', code: 'liner-in-liner' })
+  if (construction.kind === 'no-sew-wrap')
+    warnings.push({
+      station: 'make-up',
+      level: 'warning',
+      code: 'wrap-not-washable',
+      fastening: construction.fastening,
+    })
   if (construction.kind === 'pull-over') warnings.push({ station: 'make-up', level: 'safety', code: 'stapler' })
   return warnings
 }

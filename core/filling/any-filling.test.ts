@@ -9,7 +9,11 @@ import { anySeat } from '../testing/seats.ts'
 import { warningWords } from '../warning/index.ts'
 import { nestGroup } from './index.ts'
 
-const jobOf = (seat: ReturnType<typeof keepersBench>['seat'], filling: ReturnType<typeof keepersBench>['filling']) => ({ ...keepersBench(), seat, filling })
+const jobOf = (seat: ReturnType<typeof keepersBench>['seat'], filling: ReturnType<typeof keepersBench>['filling']) => ({
+  ...keepersBench(),
+  seat,
+  filling,
+})
 
 describe('any filling on any seat', () => {
   it('is planned or stopped in words, never an exception, and no figure is missing', () => {

@@ -9,7 +9,18 @@ import { settleLayers, stackHardnessN } from './layers.ts'
 import { linerFor, type Liner } from './loose-fibre.ts'
 import { WADDING_GRADE } from './wadding-grade.ts'
 import { loadCaseOf, type SettledLayer } from './model/index.ts'
-import { blockThicknessMm, fitByDirection, fitOf, seatHeight, sizeBlock, squeezedMm, type DirectionFit, type Fit, type SeatHeight, type Sizing } from './sizing/index.ts'
+import {
+  blockThicknessMm,
+  fitByDirection,
+  fitOf,
+  seatHeight,
+  sizeBlock,
+  squeezedMm,
+  type DirectionFit,
+  type Fit,
+  type SeatHeight,
+  type Sizing,
+} from './sizing/index.ts'
 
 /** The filling of one cushion of a design. */
 export type FillingPlan = FoamPlan | FibrePlan
@@ -55,9 +66,13 @@ export interface FillingPlace {
 }
 
 /** Block, cover size, fit, mass and support of one cushion's filling. */
-export const planFilling = (filling: Filling, place: FillingPlace): FillingPlan => (filling.kind === 'foam' ? planFoam(filling, place) : planFibre(filling, place))
+export const planFilling = (filling: Filling, place: FillingPlace): FillingPlan =>
+  filling.kind === 'foam' ? planFoam(filling, place) : planFibre(filling, place)
 
-function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm, fitShiftShare = 0, borderLost = null }: FillingPlace): FoamPlan {
+function planFoam(
+  filling: FoamFilling,
+  { cushion, isRoll, seam, oldThicknessMm, fitShiftShare = 0, borderLost = null }: FillingPlace,
+): FoamPlan {
   const { school, wadding, load } = filling
   const layers = settleLayers(filling.layers, blockThicknessMm(cushion, school))
   const hardnessN = stackHardnessN(layers)
@@ -80,7 +95,12 @@ function planFoam(filling: FoamFilling, { cushion, isRoll, seam, oldThicknessMm,
 }
 
 function planFibre(filling: FibreFilling, { cushion, isRoll, oldThicknessMm }: FillingPlace): FibrePlan {
-  const sizing: Sizing = { block: cushion, wrapped: cushion, cover: cushion, reason: 'Loose fibre in a liner a little larger than the cover.' }
+  const sizing: Sizing = {
+    block: cushion,
+    wrapped: cushion,
+    cover: cushion,
+    reason: 'Loose fibre in a liner a little larger than the cover.',
+  }
   const mass = figure({
     id: 'filling.mass',
     label: 'Fibre in one cushion',
@@ -90,7 +110,13 @@ function planFibre(filling: FibreFilling, { cushion, isRoll, oldThicknessMm }: F
     setBy: 'job',
     change: 'filling.fill',
   })
-  return { kind: 'loose-fibre', sizing, mass, height: seatHeight(cushion, filling.boardMm, oldThicknessMm), liner: linerFor(cushion, filling) }
+  return {
+    kind: 'loose-fibre',
+    sizing,
+    mass,
+    height: seatHeight(cushion, filling.boardMm, oldThicknessMm),
+    liner: linerFor(cushion, filling),
+  }
 }
 
 /** Wadding above and below presses with the foam. */
@@ -104,9 +130,20 @@ function massOf(block: Solid, layers: readonly SettledLayer[], isRoll: boolean):
   let fromMm = 0
   const masses = layers.map(({ grade, thicknessMm }) => {
     const volume = volumeM3(block, layers.length === 1 ? null : [fromMm, (fromMm += thicknessMm)], isRoll)
-    return times(volume, given(grade.densityKgM3, 'density', layers.length === 1 ? 'density' : `density of ${grade.name}`))
+    return times(
+      volume,
+      given(grade.densityKgM3, 'density', layers.length === 1 ? 'density' : `density of ${grade.name}`),
+    )
   })
-  return figure({ id: 'filling.mass', label: 'Mass of one block', quantity: 'mass', sum: masses.length === 1 ? masses[0]! : plus(...masses), rule: 'volume by density', setBy: 'catalogue', change: 'filling.layers' })
+  return figure({
+    id: 'filling.mass',
+    label: 'Mass of one block',
+    quantity: 'mass',
+    sum: masses.length === 1 ? masses[0]! : plus(...masses),
+    rule: 'volume by density',
+    setBy: 'catalogue',
+    change: 'filling.layers',
+  })
 }
 
 /** Volume of a block, or of its slice between two heights; a roll fills π/4 of its box. */
@@ -119,7 +156,10 @@ function boxVolumeM3(block: Solid, slice: readonly [number, number] | null): Exp
   const { width, depth, thickness } = block
   const [fromMm, toMm] = slice ?? [0, thickness.value]
   if (!isPlainBox(block)) return given(volumeMm3(block, fromMm, toMm) / 1e9, 'plain', 'volume from the outline, m³')
-  return over(times(width, depth, slice ? given(toMm - fromMm, 'length', 'layer') : thickness), unitsIn(1e9, 'mm³ in a m³'))
+  return over(
+    times(width, depth, slice ? given(toMm - fromMm, 'length', 'layer') : thickness),
+    unitsIn(1e9, 'mm³ in a m³'),
+  )
 }
 
 function volumeMm3({ outline, edges }: Solid, fromMm: number, toMm: number): number {

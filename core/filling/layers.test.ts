@@ -12,31 +12,89 @@ const isSound = (job: unknown) => readJob(JSON.parse(JSON.stringify(job))).ok
 
 describe('layers of a block', () => {
   it('the free one takes what the others leave, wherever it lies', () => {
-    expect(settleLayers([{ grade: firm, thicknessMm: null }, { grade: soft, thicknessMm: 25 }], 120).map((l) => l.thicknessMm)).toEqual([95, 25])
-    expect(settleLayers([{ grade: firm, thicknessMm: 50 }, { grade: soft, thicknessMm: null }], 120).map((l) => l.thicknessMm)).toEqual([50, 70])
+    expect(
+      settleLayers(
+        [
+          { grade: firm, thicknessMm: null },
+          { grade: soft, thicknessMm: 25 },
+        ],
+        120,
+      ).map((l) => l.thicknessMm),
+    ).toEqual([95, 25])
+    expect(
+      settleLayers(
+        [
+          { grade: firm, thicknessMm: 50 },
+          { grade: soft, thicknessMm: null },
+        ],
+        120,
+      ).map((l) => l.thicknessMm),
+    ).toEqual([50, 70])
   })
 
-  it('is never thinner than foam can be cut', () => expect(settleLayers([{ grade: firm, thicknessMm: null }, { grade: soft, thicknessMm: 130 }], 120)[0]!.thicknessMm).toBe(5))
+  it('is never thinner than foam can be cut', () =>
+    expect(
+      settleLayers(
+        [
+          { grade: firm, thicknessMm: null },
+          { grade: soft, thicknessMm: 130 },
+        ],
+        120,
+      )[0]!.thicknessMm,
+    ).toBe(5))
 
-  it('a job is named by the layer that takes the rest', () => expect(mainGrade([{ grade: soft, thicknessMm: 25 }, { grade: firm, thicknessMm: null }])).toBe(firm))
+  it('a job is named by the layer that takes the rest', () =>
+    expect(
+      mainGrade([
+        { grade: soft, thicknessMm: 25 },
+        { grade: firm, thicknessMm: null },
+      ]),
+    ).toBe(firm))
 })
 
 describe('firmness of a stack', () => {
   it('of one grade is its own, to the newton', () => {
-    for (const grade of DEMO_GRADES) expect(stackHardnessN([{ grade, thicknessMm: 40 }, { grade, thicknessMm: 60 }])).toBe(grade.at40N)
+    for (const grade of DEMO_GRADES)
+      expect(
+        stackHardnessN([
+          { grade, thicknessMm: 40 },
+          { grade, thicknessMm: 60 },
+        ]),
+      ).toBe(grade.at40N)
   })
 
   it('of two lies between theirs', () => {
-    fc.assert(fc.property(anyGrade, anyGrade, fc.integer({ min: 10, max: 100 }), fc.integer({ min: 10, max: 100 }), (a, b, t, u) => {
-      const together = stackHardnessN([{ grade: a, thicknessMm: t }, { grade: b, thicknessMm: u }])
-      const [low, high] = [Math.min(hardnessOf(a), hardnessOf(b)), Math.max(hardnessOf(a), hardnessOf(b))]
-      expect(together).toBeGreaterThanOrEqual(low * 0.999)
-      expect(together).toBeLessThanOrEqual(high * 1.001)
-    }))
+    fc.assert(
+      fc.property(
+        anyGrade,
+        anyGrade,
+        fc.integer({ min: 10, max: 100 }),
+        fc.integer({ min: 10, max: 100 }),
+        (a, b, t, u) => {
+          const together = stackHardnessN([
+            { grade: a, thicknessMm: t },
+            { grade: b, thicknessMm: u },
+          ])
+          const [low, high] = [Math.min(hardnessOf(a), hardnessOf(b)), Math.max(hardnessOf(a), hardnessOf(b))]
+          expect(together).toBeGreaterThanOrEqual(low * 0.999)
+          expect(together).toBeLessThanOrEqual(high * 1.001)
+        },
+      ),
+    )
   })
 
-  it.each<[string, number, Firmness]>([['Eider 50/60', 25, 'medium'], ['Eider 50/60', 90, 'soft']])('%s %d mm on Gannet 36/180 to 100 mm is %s', (name, t, feel) => {
-    expect(firmnessOf(stackHardnessN([{ grade: firm, thicknessMm: 100 - t }, { grade: named(name), thicknessMm: t }]))).toBe(feel)
+  it.each<[string, number, Firmness]>([
+    ['Eider 50/60', 25, 'medium'],
+    ['Eider 50/60', 90, 'soft'],
+  ])('%s %d mm on Gannet 36/180 to 100 mm is %s', (name, t, feel) => {
+    expect(
+      firmnessOf(
+        stackHardnessN([
+          { grade: firm, thicknessMm: 100 - t },
+          { grade: named(name), thicknessMm: t },
+        ]),
+      ),
+    ).toBe(feel)
   })
 })
 
@@ -44,15 +102,24 @@ describe('edits of the filling', () => {
   const job = keepersBench()
 
   it('an advised stack is taken over: the thickest layer takes the rest', () => {
-    const next = setLayers('', [{ grade: firm, thicknessMm: 75 }, { grade: soft, thicknessMm: 25 }]).apply(job)
+    const next = setLayers('', [
+      { grade: firm, thicknessMm: 75 },
+      { grade: soft, thicknessMm: 25 },
+    ]).apply(job)
     expect(next.filling.kind === 'foam' && next.filling.layers.map((l) => l.thicknessMm)).toEqual([null, 25])
     expect(isSound(next)).toBe(true)
   })
 
   it('another grade changes the layer that takes the rest, and leaves the others', () => {
-    const layered = setLayers('', [{ grade: firm, thicknessMm: 75 }, { grade: soft, thicknessMm: 25 }]).apply(job)
+    const layered = setLayers('', [
+      { grade: firm, thicknessMm: 75 },
+      { grade: soft, thicknessMm: 25 },
+    ]).apply(job)
     const next = setGrade(named('Petrel 65/130')).apply(layered)
-    expect(next.filling.kind === 'foam' && next.filling.layers.map((l) => l.grade.name)).toEqual(['Petrel 65/130', 'Eider 50/60'])
+    expect(next.filling.kind === 'foam' && next.filling.layers.map((l) => l.grade.name)).toEqual([
+      'Petrel 65/130',
+      'Eider 50/60',
+    ])
   })
 
   it('loose fibre keeps load and board; a grade brings foam back, changes of foam leave fibre alone', () => {

@@ -1,25 +1,40 @@
 import type { Grade, Layer } from '../../contract/index.ts'
-import { diameterOf, edgeFactor, hardnessOf, pressed, TEST_PLATE_MM2, TEST_SAMPLE_MM, whereReaches, type SettledLayer } from './model/index.ts'
+import {
+  diameterOf,
+  edgeFactor,
+  hardnessOf,
+  pressed,
+  TEST_PLATE_MM2,
+  TEST_SAMPLE_MM,
+  whereReaches,
+  type SettledLayer,
+} from './model/index.ts'
 
 /** The least a layer can be: thinner foam tears as it is cut. */
 export const LEAST_LAYER_MM = 5
 
-/** The layers of a block from the board up, the free one taking what the others leave; never less than a layer can be. */
+/**
+ * The layers of a block from the board up, the free one taking what the others leave; never less than a layer can be.
+ */
 export function settleLayers(layers: readonly Layer[], blockMm: number): readonly SettledLayer[] {
   const rest = blockMm - layers.reduce((sum, l) => sum + (l.thicknessMm ?? 0), 0)
   return layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm: thicknessMm ?? Math.max(LEAST_LAYER_MM, rest) }))
 }
 
 /** The layer that takes what the others leave is the one a job is named by. */
-export const mainGrade = (layers: readonly Layer[]): Grade => (layers.find((l) => l.thicknessMm === null) ?? layers[0]!).grade
+export const mainGrade = (layers: readonly Layer[]): Grade =>
+  (layers.find((l) => l.thicknessMm === null) ?? layers[0]!).grade
 
-/** What a stack would measure on the standard test at 40 %: the stress at which its layers together are pressed by 40 %. */
+/**
+ * What a stack would measure on the standard test at 40 %: the stress at which its layers together are pressed by 40 %.
+ */
 export function stackHardnessN(layers: readonly SettledLayer[]): number {
   const [{ grade }] = layers as readonly [SettledLayer]
   if (layers.every((l) => l.grade === grade)) return hardnessOf(grade)
   const stack = pressed(layers, 0)
   const totalMm = layers.reduce((sum, l) => sum + l.thicknessMm, 0)
-  const strainAt = (stressPa: number) => stack.reduce((sum, l) => sum + l.thicknessMm * l.curve.strainAt(stressPa), 0) / totalMm
+  const strainAt = (stressPa: number) =>
+    stack.reduce((sum, l) => sum + l.thicknessMm * l.curve.strainAt(stressPa), 0) / totalMm
   const hardest = Math.max(...stack.map((l) => l.curve.stressPa(0.4)))
   const stressPa = whereReaches(0.4, strainAt, 0, hardest, hardest * 1e-7)
   return (stressPa * TEST_PLATE_MM2 * edgeFactor(0.4, TEST_SAMPLE_MM, diameterOf(TEST_PLATE_MM2))) / 1e6

@@ -12,12 +12,24 @@ export interface Liner extends CushionSize {
 export const LINER_OPEN_MM = 250
 
 /** The liner of a cushion of loose fibre: a little larger than its cover, so that the fill reaches the corners. */
-export const linerFor = (cover: CushionSize, { linerLargerShare }: FibreFilling): Liner => ({ ...linerSize(cover, linerLargerShare, 'filling.liner'), openMm: LINER_OPEN_MM })
+export const linerFor = (cover: CushionSize, { linerLargerShare }: FibreFilling): Liner => ({
+  ...linerSize(cover, linerLargerShare, 'filling.liner'),
+  openMm: LINER_OPEN_MM,
+})
 
 /** The sizes of a liner that is larger than its cover by a share; `change` names the field of that share. */
 export function linerSize(cover: CushionSize, largerShare: number, change: string): CushionSize {
   const side = (key: keyof CushionSize): Figure =>
-    figure({ id: `liner.${key}`, label: `Liner ${key}`, quantity: 'length', line: 'net', sum: times(cover[key], plus(1, given(largerShare, 'share', 'larger'))), rule: '3 to 5 % larger than its cover', setBy: 'job', change })
+    figure({
+      id: `liner.${key}`,
+      label: `Liner ${key}`,
+      quantity: 'length',
+      line: 'net',
+      sum: times(cover[key], plus(1, given(largerShare, 'share', 'larger'))),
+      rule: '3 to 5 % larger than its cover',
+      setBy: 'job',
+      change,
+    })
   return { width: side('width'), depth: side('depth'), thickness: side('thickness') }
 }
 

@@ -17,4 +17,8 @@ export const usualFoam = (grade: Grade): FoamFilling => ({
 })
 
 /** Thicknesses the advice looks among. */
-export const limitsOf = ({ limits }: FoamFilling, finishedMm: number): { readonly leastMm: number; readonly mostMm: number } => limits ?? { leastMm: (finishedMm * 5) / 6, mostMm: (finishedMm * 7) / 6 }
+export const limitsOf = (
+  { limits }: FoamFilling,
+  finishedMm: number,
+): { readonly leastMm: number; readonly mostMm: number } =>
+  limits ?? { leastMm: (finishedMm * 5) / 6, mostMm: (finishedMm * 7) / 6 }

@@ -7,13 +7,22 @@ import { foamJob } from '../testing/jobs.ts'
 import { USUAL_FIBRE, usualWadding } from './index.ts'
 
 const named = (name: string): Grade => DEMO_GRADES.find((g) => g.name === name)!
-const jobOf = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}): Job => foamJob((foam) => ({ ...foam, ...change }), { ...keepersBench(), seat: newSeat('singles', ...(size as [number, number, number]), 1) })
-const warned = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}) => planJob(jobOf(size, change)).warnings.filter((w) => w.station === 'filling').map((w) => w.code)
+const jobOf = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}): Job =>
+  foamJob((foam) => ({ ...foam, ...change }), {
+    ...keepersBench(),
+    seat: newSeat('singles', ...(size as [number, number, number]), 1),
+  })
+const warned = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}) =>
+  planJob(jobOf(size, change))
+    .warnings.filter((w) => w.station === 'filling')
+    .map((w) => w.code)
 const { load } = keepersBench().filling
-const layers = (...of: (readonly [string, number | null])[]) => of.map(([name, thicknessMm]) => ({ grade: named(name), thicknessMm }))
+const layers = (...of: (readonly [string, number | null])[]) =>
+  of.map(([name, thicknessMm]) => ({ grade: named(name), thicknessMm }))
 
 describe('what the filling station objects to', () => {
-  it('always tells of the fire label, once', () => expect(warned([600, 500, 75]).filter((c) => c === 'fire-label')).toHaveLength(1))
+  it('always tells of the fire label, once', () =>
+    expect(warned([600, 500, 75]).filter((c) => c === 'fire-label')).toHaveLength(1))
 
   it.each<[string, readonly [number, number, number], Partial<FoamFilling>, string]>([
     ['two people for 1.9 m', [1900, 700, 100], {}, 'heavy'],
@@ -21,22 +30,67 @@ describe('what the filling station objects to', () => {
     ['no sheet of 83', [600, 500, 83], {}, 'no-sheet-thickness'],
     ['a block longer than any sheet', [2300, 500, 75], {}, 'block-joined'],
     ['a block that no four parts make', [9000, 3000, 75], {}, 'part-over-sheet'],
-    ['a snug cover that leaves the seat short', [300, 300, 50], { school: { kind: 'snug-cover' } }, 'cover-shrinks-seat'],
+    [
+      'a snug cover that leaves the seat short',
+      [300, 300, 50],
+      { school: { kind: 'snug-cover' } },
+      'cover-shrinks-seat',
+    ],
     ['a snug cover too tight to close', [300, 300, 50], { school: { kind: 'snug-cover' } }, 'fit-too-tight'],
-    ['wadding that does not fill', [600, 500, 80], { school: { kind: 'thinner-block', thinnerShare: 0.25 }, wadding: usualWadding(5) }, 'fit-loose'],
-    ['a wrapped size that nobody measured', [600, 500, 75], { school: { kind: 'wrap-then-measure' }, wadding: usualWadding(20) }, 'wrapped-size-not-measured'],
-    ['layers thicker than the block', [600, 500, 75], { layers: layers(['Gannet 30/140', null], ['Eider 50/60', 80]) }, 'layers-over-block'],
-    ['a block of four sheets', [600, 500, 325], { layers: layers(['Gannet 30/140', null], ['Eider 50/60', 50]) }, 'too-many-layers'],
+    [
+      'wadding that does not fill',
+      [600, 500, 80],
+      { school: { kind: 'thinner-block', thinnerShare: 0.25 }, wadding: usualWadding(5) },
+      'fit-loose',
+    ],
+    [
+      'a wrapped size that nobody measured',
+      [600, 500, 75],
+      { school: { kind: 'wrap-then-measure' }, wadding: usualWadding(20) },
+      'wrapped-size-not-measured',
+    ],
+    [
+      'layers thicker than the block',
+      [600, 500, 75],
+      { layers: layers(['Gannet 30/140', null], ['Eider 50/60', 80]) },
+      'layers-over-block',
+    ],
+    [
+      'a block of four sheets',
+      [600, 500, 325],
+      { layers: layers(['Gannet 30/140', null], ['Eider 50/60', 50]) },
+      'too-many-layers',
+    ],
     ['glue between layers', [600, 500, 125], {}, 'glue'],
     ['foam that bottoms', [600, 500, 75], {}, 'foam-fails'],
-    ['memory foam out of doors', [600, 500, 75], { load: { ...load, exposure: 'wet' }, layers: layers(['Eider 50/60', null]) }, 'foam-fails'],
+    [
+      'memory foam out of doors',
+      [600, 500, 75],
+      { load: { ...load, exposure: 'wet' }, layers: layers(['Eider 50/60', null]) },
+      'foam-fails',
+    ],
     ['rain', [600, 500, 75], { load: { ...load, exposure: 'wet' } }, 'wet-wants-vents'],
     ['no life-saving device', [600, 500, 75], { load: { ...load, use: 'cockpit' } }, 'not-a-lifebuoy'],
-    ['damp under a berth', [1900, 700, 100], { load: { ...load, use: 'sleeping', exposure: 'damp' } }, 'berth-wants-air'],
+    [
+      'damp under a berth',
+      [1900, 700, 100],
+      { load: { ...load, use: 'sleeping', exposure: 'damp' } },
+      'berth-wants-air',
+    ],
     ['a hot wire', [600, 500, 75], { cutting: { ...foamCutting(), tool: 'hot-wire' } }, 'hot-wire'],
     ['film', [600, 500, 75], { cutting: { ...foamCutting(), film: true } }, 'film'],
-    ['dust of old foam', [600, 500, 75], { old: { freshMm: 80, sunkMm: 70, restedMm: 76, crumbles: false, smells: false } }, 'old-foam-dust'],
-    ['a grade that is not for sale', [600, 500, 75], { layers: [{ grade: { ...named('Gannet 30/140'), sheets: [] }, thicknessMm: null }] }, 'not-for-sale'],
+    [
+      'dust of old foam',
+      [600, 500, 75],
+      { old: { freshMm: 80, sunkMm: 70, restedMm: 76, crumbles: false, smells: false } },
+      'old-foam-dust',
+    ],
+    [
+      'a grade that is not for sale',
+      [600, 500, 75],
+      { layers: [{ grade: { ...named('Gannet 30/140'), sheets: [] }, thicknessMm: null }] },
+      'not-for-sale',
+    ],
   ])('%s', (_name, size, change, code) => expect(warned(size, change)).toContain(code))
 
   it('a seat that becomes higher than it was', () => {
@@ -48,7 +102,8 @@ describe('what the filling station objects to', () => {
 
   it('says nothing of dust, film or hot wire where there is none', () => {
     const quiet = warned([600, 500, 75])
-    for (const code of ['hot-wire', 'film', 'old-foam-dust', 'glue', 'not-a-lifebuoy', 'block-joined']) expect(quiet).not.toContain(code)
+    for (const code of ['hot-wire', 'film', 'old-foam-dust', 'glue', 'not-a-lifebuoy', 'block-joined'])
+      expect(quiet).not.toContain(code)
   })
 })
 
@@ -70,7 +125,11 @@ describe('beds for infants', () => {
 
 describe('loose fibre', () => {
   const seat = newSeat('singles', 560, 480, 140, 4)
-  const job: Job = { ...keepersBench(), seat, filling: { kind: 'loose-fibre', load, boardMm: { now: 0, before: 0 }, ...USUAL_FIBRE } }
+  const job: Job = {
+    ...keepersBench(),
+    seat,
+    filling: { kind: 'loose-fibre', load, boardMm: { now: 0, before: 0 }, ...USUAL_FIBRE },
+  }
   const plan = planJob(job)
   if (plan.kind !== 'worked') throw new Error(JSON.stringify(plan.warnings))
   const { filling } = plan.designs[0]!

@@ -11,12 +11,23 @@ import { isMatterOfTaste, MOST_SHEETS } from './choice/index.ts'
 const at = (level: Warning['level']) => ({ station: 'filling', level }) as const
 
 /** What is doubtful or dangerous about the filling. */
-export function fillingWarnings(filling: Filling, plans: readonly FillingPlan[], cutting: CuttingPlan | null, cushions: Cushions): readonly Warning[] {
+export function fillingWarnings(
+  filling: Filling,
+  plans: readonly FillingPlan[],
+  cutting: CuttingPlan | null,
+  cushions: Cushions,
+): readonly Warning[] {
   const first = plans[0]!
   const foam = plans.filter((p) => p.kind === 'foam')
   return [
     ...outlineFaults(plans, cushions),
-    ...(filling.kind === 'foam' && foam[0] ? [...supportWarnings(filling, foam[0]), ...layerWarnings(filling, foam), ...sizingWarnings(filling, foam, cushions)] : []),
+    ...(filling.kind === 'foam' && foam[0]
+      ? [
+          ...supportWarnings(filling, foam[0]),
+          ...layerWarnings(filling, foam),
+          ...sizingWarnings(filling, foam, cushions),
+        ]
+      : []),
     ...(cutting && filling.kind === 'foam' ? cuttingWarnings(cutting) : []),
     ...placeWarnings(filling),
     ...heightWarnings(first),
@@ -27,7 +38,10 @@ export function fillingWarnings(filling: Filling, plans: readonly FillingPlan[],
 /** A bed this small is an infant's; safe-sleep rules govern those, not this program. */
 export function isInfantBed(load: Load, seat: { readonly widthMm: number; readonly depthMm: number }): boolean {
   if (load.use !== 'sleeping') return false
-  return load.lightestKg < INFANT_KG || (Math.max(seat.widthMm, seat.depthMm) <= COT_MM[0] && Math.min(seat.widthMm, seat.depthMm) <= COT_MM[1])
+  return (
+    load.lightestKg < INFANT_KG ||
+    (Math.max(seat.widthMm, seat.depthMm) <= COT_MM[0] && Math.min(seat.widthMm, seat.depthMm) <= COT_MM[1])
+  )
 }
 
 const INFANT_KG = 15
@@ -35,15 +49,33 @@ const INFANT_KG = 15
 const COT_MM = [1450, 800] as const
 
 function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly Warning[] {
-  const failures = verdict.failures.map((failure): Warning => ({ ...at('warning'), code: 'foam-fails', failure, base: load.base }))
-  const doubts = verdict.doubts.map((doubt): Warning => ({ ...at(isMatterOfTaste(doubt) ? 'note' : 'warning'), code: 'foam-doubt', doubt, base: load.base }))
+  const failures = verdict.failures.map((failure): Warning => ({
+    ...at('warning'),
+    code: 'foam-fails',
+    failure,
+    base: load.base,
+  }))
+  const doubts = verdict.doubts.map((doubt): Warning => ({
+    ...at(isMatterOfTaste(doubt) ? 'note' : 'warning'),
+    code: 'foam-doubt',
+    doubt,
+    base: load.base,
+  }))
   return [...failures, ...doubts]
 }
 
 function layerWarnings({ layers, wadding }: FoamFilling, plans: readonly FoamPlan[]): readonly Warning[] {
   const warnings: Warning[] = []
-  const thin = plans.find((p) => p.layers.some((l, i) => layers[i]!.thicknessMm === null && l.thicknessMm <= LEAST_LAYER_MM))
-  if (thin) warnings.push({ ...at('stop'), code: 'layers-over-block', block: thin.sizing.block.thickness.value, layers: layers.reduce((sum, l) => sum + (l.thicknessMm ?? 0), 0) })
+  const thin = plans.find((p) =>
+    p.layers.some((l, i) => layers[i]!.thicknessMm === null && l.thicknessMm <= LEAST_LAYER_MM),
+  )
+  if (thin)
+    warnings.push({
+      ...at('stop'),
+      code: 'layers-over-block',
+      block: thin.sizing.block.thickness.value,
+      layers: layers.reduce((sum, l) => sum + (l.thicknessMm ?? 0), 0),
+    })
   if (wadding && wadding.measured === null) warnings.push({ ...at('warning'), code: 'wrapped-size-not-measured' })
   return warnings
 }
@@ -54,29 +86,60 @@ function sizingWarnings({ school }: FoamFilling, plans: readonly FoamPlan[], cus
   const [width, depth] = [solid.width.value - finished.widthMm, solid.depth.value - finished.depthMm]
   const shrinks = school.kind !== 'wrap-then-measure' && (width > 0.5 || depth > 0.5)
   // Cushions of several shapes share most doubts: each is said once.
-  const fits = new Map(plans.flatMap((p) => [...fitWarnings(p.fit), ...directionWarnings(p.directions)]).map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]))
-  return [...fits.values(), ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : [])]
+  const fits = new Map(
+    plans
+      .flatMap((p) => [...fitWarnings(p.fit), ...directionWarnings(p.directions)])
+      .map((w) => [JSON.stringify([w.code, 'way' in w && w.way]), w]),
+  )
+  return [
+    ...fits.values(),
+    ...(shrinks ? [{ ...at('warning'), code: 'cover-shrinks-seat', width, depth } as const] : []),
+  ]
 }
 
 function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
-  const lost = (what: 'block' | 'cover') => plans.some(({ sizing }, i) => isLost(cushions.designs[i]!.solid.outline, sizing[what].outline))
-  return [...(lost('cover') ? [{ ...at('stop'), code: 'cover-outline-lost' } as const] : []), ...(lost('block') ? [{ ...at('stop'), code: 'block-outline-lost' } as const] : [])]
+  const lost = (what: 'block' | 'cover') =>
+    plans.some(({ sizing }, i) => isLost(cushions.designs[i]!.solid.outline, sizing[what].outline))
+  return [
+    ...(lost('cover') ? [{ ...at('stop'), code: 'cover-outline-lost' } as const] : []),
+    ...(lost('block') ? [{ ...at('stop'), code: 'block-outline-lost' } as const] : []),
+  ]
 }
 
 function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly Warning[] {
   const warnings: Warning[] = []
-  const unmade = blocks.flatMap((b) => b.unmade.map((u) => ({ ...u, offered: b.layers[u.layer]!.grade.thicknessesMm })))[0]
-  if (unmade) warnings.push({ ...at('warning'), code: 'no-sheet-thickness', wanted: unmade.wantedMm, nearest: unmade.nearestMm, offered: unmade.offered })
+  const unmade = blocks.flatMap((b) =>
+    b.unmade.map((u) => ({ ...u, offered: b.layers[u.layer]!.grade.thicknessesMm })),
+  )[0]
+  if (unmade)
+    warnings.push({
+      ...at('warning'),
+      code: 'no-sheet-thickness',
+      wanted: unmade.wantedMm,
+      nearest: unmade.nearestMm,
+      offered: unmade.offered,
+    })
   const slices = blocks.flatMap((b) => b.slices)
   const joined = slices.filter((s) => s.joins.across.length + s.joins.deep.length > 0)
-  if (blocks.some((b) => !b.sheetMm && b.slices.length > MOST_SHEETS)) warnings.push({ ...at('warning'), code: 'too-many-layers', layers: Math.max(...blocks.map((b) => b.slices.length)) })
-  if (joined.length > 0) warnings.push({ ...at('note'), code: 'block-joined', joins: Math.max(...joined.map((s) => s.joins.across.length + s.joins.deep.length)) })
+  if (blocks.some((b) => !b.sheetMm && b.slices.length > MOST_SHEETS))
+    warnings.push({
+      ...at('warning'),
+      code: 'too-many-layers',
+      layers: Math.max(...blocks.map((b) => b.slices.length)),
+    })
+  if (joined.length > 0)
+    warnings.push({
+      ...at('note'),
+      code: 'block-joined',
+      joins: Math.max(...joined.map((s) => s.joins.across.length + s.joins.deep.length)),
+    })
   if (joined.some((s) => s.joins.underSitter)) warnings.push({ ...at('warning'), code: 'join-under-sitter' })
   if (joined.some((s) => s.joins.unstaggered)) warnings.push({ ...at('warning'), code: 'joins-in-line' })
   for (const { group, nest, buy } of groups) {
     if (cutting.supply === 'cut-to-size') continue
     if (!buy && nest.length === 0) warnings.push({ ...at('warning'), code: 'not-for-sale', grade: group.grade.name })
-    else if (nest.length === 0 && group.rows && group.rows.perSheet.value < 1) warnings.push({ ...at('warning'), code: 'part-over-sheet', part: group.parts[0]!.id })
+    else if (nest.length === 0 && group.rows && group.rows.perSheet.value < 1)
+      warnings.push({ ...at('warning'), code: 'part-over-sheet', part: group.parts[0]!.id })
   }
   return warnings
 }
@@ -91,22 +154,34 @@ function placeWarnings({ load, kind }: Filling): readonly Warning[] {
 
 function heightWarnings({ height }: FillingPlan): readonly Warning[] {
   const { change } = height
-  return change && Math.abs(change.value) > NOTICED_MM ? [{ ...at('note'), code: 'seat-height-changes', by: change.value }] : []
+  return change && Math.abs(change.value) > NOTICED_MM
+    ? [{ ...at('note'), code: 'seat-height-changes', by: change.value }]
+    : []
 }
 
-function safetyWarnings(filling: Filling, plans: readonly FillingPlan[], cutting: CuttingPlan | null): readonly Warning[] {
+function safetyWarnings(
+  filling: Filling,
+  plans: readonly FillingPlan[],
+  cutting: CuttingPlan | null,
+): readonly Warning[] {
   const warnings: Warning[] = [{ ...at('safety'), code: 'fire-label' }]
   const heaviest = plans.reduce((most, p) => (p.mass.value > most.mass.value ? p : most))
   const lengthMm = Math.max(...plans.flatMap((p) => [p.sizing.block.width.value, p.sizing.block.depth.value]))
-  if (heaviest.mass.value > HEAVY_KG || lengthMm > LONG_MM) warnings.push({ ...at('safety'), code: 'heavy', massKg: heaviest.mass.value, lengthMm })
-  const aboard = filling.load.use === 'cockpit' || filling.load.exposure === 'wet' || (filling.kind === 'foam' && filling.layers.some((l) => l.grade.family === 'closed-cell'))
+  if (heaviest.mass.value > HEAVY_KG || lengthMm > LONG_MM)
+    warnings.push({ ...at('safety'), code: 'heavy', massKg: heaviest.mass.value, lengthMm })
+  const aboard =
+    filling.load.use === 'cockpit' ||
+    filling.load.exposure === 'wet' ||
+    (filling.kind === 'foam' && filling.layers.some((l) => l.grade.family === 'closed-cell'))
   if (aboard) warnings.push({ ...at('safety'), code: 'not-a-lifebuoy' })
   if (cutting?.supplies.glue) warnings.push({ ...at('safety'), code: 'glue' })
-  if (filling.kind === 'foam' && filling.cutting.tool === 'hot-wire') warnings.push({ ...at('safety'), code: 'hot-wire' })
+  if (filling.kind === 'foam' && filling.cutting.tool === 'hot-wire')
+    warnings.push({ ...at('safety'), code: 'hot-wire' })
   if (filling.kind === 'foam' && filling.cutting.film) warnings.push({ ...at('safety'), code: 'film' })
   if (filling.kind === 'foam' && filling.old) warnings.push({ ...at('safety'), code: 'old-foam-dust' })
   return warnings
 }
 
 /** An edge that shrank to nothing is a corner now; one that turned round or crosses others is lost. */
-const isLost = (before: Outline, after: Outline): boolean => (before.length === after.length ? !keepsShape(before, after) : !isSimple(after))
+const isLost = (before: Outline, after: Outline): boolean =>
+  before.length === after.length ? !keepsShape(before, after) : !isSimple(after)

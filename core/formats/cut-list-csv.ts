@@ -8,5 +8,8 @@ export function cutListCsv(lines: readonly CutLine[], job: Pick<Job, 'ticket' | 
   const unit = unitName(job.units)
   const say = (mm: number) => formatLength(mm, job.units)
   const data = lines.map((l) => [job.ticket, l.what, l.from, l.count, say(l.width.value), say(l.height.value), l.note])
-  return Papa.unparse({ fields: ['ticket', 'piece', 'material', 'count', `cut width ${unit}`, `cut height ${unit}`, 'note'], data }, { delimiter: ',', newline: '\n', escapeFormulae: true })
+  return Papa.unparse(
+    { fields: ['ticket', 'piece', 'material', 'count', `cut width ${unit}`, `cut height ${unit}`, 'note'], data },
+    { delimiter: ',', newline: '\n', escapeFormulae: true },
+  )
 }

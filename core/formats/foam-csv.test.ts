@@ -19,22 +19,48 @@ describe('the catalogue as a spreadsheet', () => {
   })
 
   it('survives any numbers, names with commas and quotes, and an ageing of its own', () => {
-    fc.assert(fc.property(fc.integer({ min: 5, max: 400 }), fc.integer({ min: 10, max: 900 }), fc.constantFrom('Gull, soft', 'Tern "best"', 'Knot; old', 'Éider 12½'), fc.boolean(), (densityKgM3, at40N, name, combustionModified) => {
-      const grade: Grade = { ...DEMO_GRADES[2]!, name, id: idOfName(name), densityKgM3, at40N, combustionModified, ageing: { lossShare: 0.12, years: 6 } }
-      expect(rowsOf(writeCatalogue([grade]))[0]!.grade).toEqual(grade)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 5, max: 400 }),
+        fc.integer({ min: 10, max: 900 }),
+        fc.constantFrom('Gull, soft', 'Tern "best"', 'Knot; old', 'Éider 12½'),
+        fc.boolean(),
+        (densityKgM3, at40N, name, combustionModified) => {
+          const grade: Grade = {
+            ...DEMO_GRADES[2]!,
+            name,
+            id: idOfName(name),
+            densityKgM3,
+            at40N,
+            combustionModified,
+            ageing: { lossShare: 0.12, years: 6 },
+          }
+          expect(rowsOf(writeCatalogue([grade]))[0]!.grade).toEqual(grade)
+        },
+      ),
+    )
   })
 
   it('takes pounds: 1.8 lb/ft³ and 36 lbf at 25 %', () => {
-    const [row] = rowsOf('name,family,density lb/ft3,lbf at 25 %,support factor,places,thicknesses mm\nGull,conventional,1.8,36,2,indoors,"50; 100"')
-    expect(row!.grade).toMatchObject({ id: 'gull', at40N: null, supportFactor: 2, thicknessesMm: [50, 100], sheets: [] })
+    const [row] = rowsOf(
+      'name,family,density lb/ft3,lbf at 25 %,support factor,places,thicknesses mm\nGull,conventional,1.8,36,2,indoors,"50; 100"',
+    )
+    expect(row!.grade).toMatchObject({
+      id: 'gull',
+      at40N: null,
+      supportFactor: 2,
+      thicknessesMm: [50, 100],
+      sheets: [],
+    })
     expect(row!.grade['densityKgM3']).toBeCloseTo(28.83, 2)
     expect(row!.grade['at25N']).toBeCloseTo(160.1, 1)
     expect(readWith(Grade, row!.grade).ok).toBe(true)
   })
 
   it('takes semicolons with decimal commas, and a byte order mark', () => {
-    const [row] = rowsOf('\uFEFFName;Family;Density kg/m³;N at 40 %;Places;Thicknesses mm\nGull;latex;65,5;130;indoors;50')
+    const [row] = rowsOf(
+      '\uFEFFName;Family;Density kg/m³;N at 40 %;Places;Thicknesses mm\nGull;latex;65,5;130;indoors;50',
+    )
     expect(row!.grade).toMatchObject({ densityKgM3: 65.5, at40N: 130 })
   })
 

@@ -10,7 +10,8 @@ export interface CatalogueRow {
   readonly faults: readonly string[]
 }
 
-export type CatalogueFile = { readonly ok: true; readonly rows: readonly CatalogueRow[] } | { readonly ok: false; readonly says: string }
+export type CatalogueFile =
+  { readonly ok: true; readonly rows: readonly CatalogueRow[] } | { readonly ok: false; readonly says: string }
 
 /** A heading, the field of a grade it fills, and what its numbers are multiplied by. */
 interface Column {
@@ -46,25 +47,49 @@ const ALSO_READ: readonly Column[] = [
 
 /** The catalogue for a spreadsheet: metric, one row for each grade, lists parted by semicolons. */
 export function writeCatalogue(grades: readonly Grade[]): string {
-  return Papa.unparse({ fields: COLUMNS.map((c) => c.heading), data: grades.map((g) => COLUMNS.map((c) => cellOf(g, c))) }, { delimiter: ',', newline: '\n', escapeFormulae: true })
+  return Papa.unparse(
+    { fields: COLUMNS.map((c) => c.heading), data: grades.map((g) => COLUMNS.map((c) => cellOf(g, c))) },
+    { delimiter: ',', newline: '\n', escapeFormulae: true },
+  )
 }
 
-/** Reads a catalogue; a row with faults says which, and no row is dropped in silence. Whether a grade can be is for its schema to say. */
+/**
+ * Reads a catalogue; a row with faults says which, and no row is dropped in silence. Whether a grade can be is for its
+ * schema to say.
+ */
 export function readCatalogue(text: string): CatalogueFile {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimiter: delimiterOf(text), skipEmptyLines: 'greedy' })
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    delimiter: delimiterOf(text),
+    skipEmptyLines: 'greedy',
+  })
   const [headings, ...rows] = data
   if (!headings) return { ok: false, says: 'The file is empty. Its first line must be the headings.' }
   const columns = headings.map((h) => [...COLUMNS, ...ALSO_READ].find((c) => plain(c.heading) === plain(h)))
   const unknown = headings.filter((h, i) => h.trim() !== '' && !columns[i])
-  if (unknown.length > 0) return { ok: false, says: `The heading "${unknown[0]}" is not known. Known are: ${[...COLUMNS, ...ALSO_READ].map((c) => c.heading).join(', ')}.` }
+  if (unknown.length > 0)
+    return {
+      ok: false,
+      says: `The heading "${unknown[0]}" is not known. Known are: ${[...COLUMNS, ...ALSO_READ].map((c) => c.heading).join(', ')}.`,
+    }
   if (!columns.some((c) => c?.field === 'name')) return { ok: false, says: 'There is no column "name".' }
   return { ok: true, rows: rows.map((cells, i) => rowOf(cells, columns, i + 2)) }
 }
 
 /** A name as the key of a grade: small letters, figures and hyphens. */
-export const idOfName = (name: string): string => name.toLowerCase().normalize('NFKD').replaceAll(/[^a-z0-9]+/g, '-').replaceAll(/^-|-$/g, '').slice(0, 60)
+export const idOfName = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replaceAll(/[^a-z0-9]+/g, '-')
+    .replaceAll(/^-|-$/g, '')
+    .slice(0, 60)
 
-const plain = (heading: string): string => heading.toLowerCase().replaceAll('³', '3').replaceAll(/[\s_]+/g, ' ').trim()
+const plain = (heading: string): string =>
+  heading
+    .toLowerCase()
+    .replaceAll('³', '3')
+    .replaceAll(/[\s_]+/g, ' ')
+    .trim()
 
 const delimiterOf = (text: string): string => {
   const [first = ''] = text.split('\n', 1)
@@ -97,8 +122,20 @@ function rowOf(cells: readonly string[], columns: readonly (Column | undefined)[
     if (!Number.isFinite(value)) faults.push(`${column.heading}: "${text}" is not a number`)
     return value * (column.factor ?? 1)
   }
-  const list = (column: Column, text: string): number[] => text.split(';').filter((t) => t.trim() !== '').map((t) => number(column, t) ?? 0)
-  const grade: Record<string, unknown> = { at25N: null, at40N: null, at65N: null, supportFactor: null, combustionModified: false, sheets: [], pricePerM3: 0 }
+  const list = (column: Column, text: string): number[] =>
+    text
+      .split(';')
+      .filter((t) => t.trim() !== '')
+      .map((t) => number(column, t) ?? 0)
+  const grade: Record<string, unknown> = {
+    at25N: null,
+    at40N: null,
+    at65N: null,
+    supportFactor: null,
+    combustionModified: false,
+    sheets: [],
+    pricePerM3: 0,
+  }
   const ageing: Record<string, number | null> = { lossShare: null, years: null }
   columns.forEach((column, i) => {
     const text = cells[i] ?? ''
@@ -109,7 +146,10 @@ function rowOf(cells: readonly string[], columns: readonly (Column | undefined)[
         grade[column.field] = text.trim()
         break
       case 'exposures':
-        grade['exposures'] = text.split(';').map((t) => t.trim()).filter((t) => t !== '')
+        grade['exposures'] = text
+          .split(';')
+          .map((t) => t.trim())
+          .filter((t) => t !== '')
         break
       case 'combustionModified':
         grade['combustionModified'] = /^(yes|y|true|1)$/i.test(text.trim())
@@ -118,10 +158,13 @@ function rowOf(cells: readonly string[], columns: readonly (Column | undefined)[
         grade['thicknessesMm'] = list(column, text)
         break
       case 'sheets':
-        grade['sheets'] = text.split(';').filter((t) => t.trim() !== '').map((t) => {
-          const [lengthMm = null, widthMm = null] = t.split(/[x×]/i).map((side) => number(column, side))
-          return { lengthMm, widthMm }
-        })
+        grade['sheets'] = text
+          .split(';')
+          .filter((t) => t.trim() !== '')
+          .map((t) => {
+            const [lengthMm = null, widthMm = null] = t.split(/[x×]/i).map((side) => number(column, side))
+            return { lengthMm, widthMm }
+          })
         break
       case 'lossShare':
       case 'years':
@@ -134,5 +177,13 @@ function rowOf(cells: readonly string[], columns: readonly (Column | undefined)[
       }
     }
   })
-  return { row, faults, grade: { ...grade, id: idOfName(String(grade['name'] ?? '')), ageing: ageing['lossShare'] === null && ageing['years'] === null ? null : ageing } }
+  return {
+    row,
+    faults,
+    grade: {
+      ...grade,
+      id: idOfName(String(grade['name'] ?? '')),
+      ageing: ageing['lossShare'] === null && ageing['years'] === null ? null : ageing,
+    },
+  }
 }

@@ -10,7 +10,11 @@ import { readSvg } from './read-svg.ts'
 
 /** An outline from a drawing, by the ending of its file name. */
 export function readOutlineFile(name: string, text: string): Result<TracedOutline, OutlineFault> {
-  const read = /\.dxf$/i.test(name) ? readDxf(text) : /\.svg$/i.test(name) ? readSvg(text) : err<OutlineFault>({ code: 'unknown-kind', name })
+  const read = /\.dxf$/i.test(name)
+    ? readDxf(text)
+    : /\.svg$/i.test(name)
+      ? readSvg(text)
+      : err<OutlineFault>({ code: 'unknown-kind', name })
   return read.ok ? tracedOutline(read.value) : read
 }
 
@@ -19,7 +23,8 @@ export { foamOrderCsv } from './foam-order-csv.ts'
 export { outlineFaultWords } from './fault-words.ts'
 export type { OutlineFault, TracedOutline } from './outline-file.ts'
 /** A paper template at true size as a PDF; the writer is fetched when it is first wanted. */
-export const templatePdf = async (template: Template, page: Page): Promise<Uint8Array> => (await import('./template-pdf.ts')).templatePdf(template, page)
+export const templatePdf = async (template: Template, page: Page): Promise<Uint8Array> =>
+  (await import('./template-pdf.ts')).templatePdf(template, page)
 
 export type { Template }
 export { PAGES, tileTemplate, type Page } from './template-tiles.ts'
@@ -28,5 +33,7 @@ export { layDrawing, type LayDrawing } from './lay-drawing.ts'
 export { laySvg } from './lay-svg.ts'
 /** A lay as DXF, and as PDF to look at or at true size; their writers are fetched when they are first wanted. */
 export const layDxf = async (drawing: LayDrawing): Promise<string> => (await import('./lay-dxf.ts')).layDxf(drawing)
-export const layPagePdf = async (drawing: LayDrawing, page: Page): Promise<Uint8Array> => (await import('./lay-pdf.ts')).layPagePdf(drawing, page)
-export const layRollPdf = async (drawing: LayDrawing): Promise<Uint8Array> => (await import('./lay-pdf.ts')).layRollPdf(drawing)
+export const layPagePdf = async (drawing: LayDrawing, page: Page): Promise<Uint8Array> =>
+  (await import('./lay-pdf.ts')).layPagePdf(drawing, page)
+export const layRollPdf = async (drawing: LayDrawing): Promise<Uint8Array> =>
+  (await import('./lay-pdf.ts')).layRollPdf(drawing)

@@ -35,7 +35,8 @@ export function layDrawing(title: string, plan: ClothLay, lay: Lay, notchMm: num
       const piece = plan.pieces.find((p) => p.id === place.id)!
       const { panel } = piece
       const put = (p: Point): Point => at(...onTheCloth(place, p.x, p.y))
-      const outline = (o: Outline): Outline => o.map((v) => vertex(put(v), place.flip && v.bulge !== undefined ? -v.bulge : v.bulge))
+      const outline = (o: Outline): Outline =>
+        o.map((v) => vertex(put(v), place.flip && v.bulge !== undefined ? -v.bulge : v.bulge))
       const cut = outline(piece.cut)
       const box = boxOf(cut)
       return {

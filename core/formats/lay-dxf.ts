@@ -12,9 +12,25 @@ export function layDxf({ widthMm, lengthMm, pieces }: LayDrawing): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
   for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'CONTINUOUS')
-  const outline = (o: Outline, layerName: keyof typeof LAYERS) => dxf.addLWPolyline(o.map(({ x, y, bulge }): LWPolylineVertex => ({ point: { x, y }, ...(isStraight(bulge) ? {} : { bulge: bulge! }) })), { flags: CLOSED, layerName })
-  const line = (a: Point, b: Point, layerName: keyof typeof LAYERS) => dxf.addLine(point3d(a.x, a.y), point3d(b.x, b.y), { layerName })
-  outline([{ x: 0, y: 0 }, { x: widthMm, y: 0 }, { x: widthMm, y: lengthMm }, { x: 0, y: lengthMm }], 'CLOTH')
+  const outline = (o: Outline, layerName: keyof typeof LAYERS) =>
+    dxf.addLWPolyline(
+      o.map(({ x, y, bulge }): LWPolylineVertex => ({
+        point: { x, y },
+        ...(isStraight(bulge) ? {} : { bulge: bulge! }),
+      })),
+      { flags: CLOSED, layerName },
+    )
+  const line = (a: Point, b: Point, layerName: keyof typeof LAYERS) =>
+    dxf.addLine(point3d(a.x, a.y), point3d(b.x, b.y), { layerName })
+  outline(
+    [
+      { x: 0, y: 0 },
+      { x: widthMm, y: 0 },
+      { x: widthMm, y: lengthMm },
+      { x: 0, y: lengthMm },
+    ],
+    'CLOTH',
+  )
   for (const piece of pieces) {
     outline(piece.cut, 'CUT')
     if (piece.sew) outline(piece.sew, 'SEW')

@@ -41,8 +41,13 @@ describe('a lay as DXF, opened by an independent reader', () => {
 
 describe('a lay as SVG, opened by an independent reader', () => {
   it('at true size, with a group for each thing to do', () => {
-    const { svg } = new XMLParser({ ignoreAttributes: false }).parse(laySvg(drawing)) as { svg: Record<string, unknown> & { g: Record<string, unknown>[] } }
-    expect([svg['@_width'], svg['@_height']]).toEqual([`${drawing.widthMm}mm`, `${Number(drawing.lengthMm.toFixed(4))}mm`])
+    const { svg } = new XMLParser({ ignoreAttributes: false }).parse(laySvg(drawing)) as {
+      svg: Record<string, unknown> & { g: Record<string, unknown>[] }
+    }
+    expect([svg['@_width'], svg['@_height']]).toEqual([
+      `${drawing.widthMm}mm`,
+      `${Number(drawing.lengthMm.toFixed(4))}mm`,
+    ])
     expect(svg.g.map((g) => g['@_id'])).toEqual(['cut', 'sew', 'notch', 'mark', 'text'])
     expect(svg.g[0]!['path']).toHaveLength(drawing.pieces.length)
     expect((svg.g[0]!['path'] as Record<string, string>[]).some((p) => p['@_d']!.includes('A '))).toBe(true)
@@ -58,11 +63,17 @@ describe('a lay as PDF, opened again', () => {
   it('on one page to look at', async () => {
     const pdf = await PDFDocument.load(await layPagePdf(drawing, PAGES[0]!))
     expect(pdf.getPageCount()).toBe(1)
-    expect(pdf.getPage(0).getSize()).toEqual({ width: expect.closeTo((297 / 25.4) * 72, 3), height: expect.closeTo((210 / 25.4) * 72, 3) })
+    expect(pdf.getPage(0).getSize()).toEqual({
+      width: expect.closeTo((297 / 25.4) * 72, 3),
+      height: expect.closeTo((210 / 25.4) * 72, 3),
+    })
   })
   it('roll wide at true size; what is longer than a page may be goes on on the next', async () => {
     const pdf = await PDFDocument.load(await layRollPdf({ ...drawing, lengthMm: 6000 }))
-    expect(pdf.getPages().map((p) => [p.getWidth(), p.getHeight()].map((v) => Math.round((v / 72) * 25.4)))).toEqual([[drawing.widthMm, 5080], [drawing.widthMm, 920]])
+    expect(pdf.getPages().map((p) => [p.getWidth(), p.getHeight()].map((v) => Math.round((v / 72) * 25.4)))).toEqual([
+      [drawing.widthMm, 5080],
+      [drawing.widthMm, 920],
+    ])
   })
 })
 
@@ -84,7 +95,9 @@ describe('pieces as drawn', () => {
 
 it('the cut list as a spreadsheet: a line for each, sizes in the unit of the job', () => {
   const job = demoJobs()[0]!
-  const { data } = Papa.parse<Record<string, string>>(cutListCsv(plan.cutList, { ...job, units: 'inch-8' }), { header: true })
+  const { data } = Papa.parse<Record<string, string>>(cutListCsv(plan.cutList, { ...job, units: 'inch-8' }), {
+    header: true,
+  })
   expect(data).toHaveLength(plan.cutList.length)
   expect(Object.keys(data[0]!)).toContain('cut width in')
   expect(data.every((row) => Number(row['count']) > 0)).toBe(true)

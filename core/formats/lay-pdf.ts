@@ -21,7 +21,12 @@ export async function layPagePdf(drawing: LayDrawing, page: Page): Promise<Uint8
   const put = (p: Point): Point => ({ x: MARGIN_MM + p.y * scale, y: high - MARGIN_MM - HEAD_MM - p.x * scale })
   await draw(pdf, sheet, drawing, put, { textPt: 7, widthPt: 0.6 })
   const font = await pdf.embedFont(StandardFonts.Helvetica)
-  sheet.drawText(plain(`${drawing.title}: ${drawing.clothName}, ${Math.ceil(drawing.lengthMm)} mm along the roll, ${drawing.widthMm} mm wide. Left selvedge at the top, starting end at the left. Not to scale.`), { x: MARGIN_MM * PT, y: (high - MARGIN_MM - 4) * PT, size: 9, font, color: INK })
+  sheet.drawText(
+    plain(
+      `${drawing.title}: ${drawing.clothName}, ${Math.ceil(drawing.lengthMm)} mm along the roll, ${drawing.widthMm} mm wide. Left selvedge at the top, starting end at the left. Not to scale.`,
+    ),
+    { x: MARGIN_MM * PT, y: (high - MARGIN_MM - 4) * PT, size: 9, font, color: INK },
+  )
   return pdf.save()
 }
 
@@ -36,23 +41,67 @@ export async function layRollPdf(drawing: LayDrawing): Promise<Uint8Array> {
   return pdf.save()
 }
 
-async function draw(pdf: PDFDocument, sheet: PDFPage, { widthMm, lengthMm, pieces }: LayDrawing, put: (p: Point) => Point, { textPt, widthPt }: { textPt: number; widthPt: number }): Promise<void> {
+async function draw(
+  pdf: PDFDocument,
+  sheet: PDFPage,
+  { widthMm, lengthMm, pieces }: LayDrawing,
+  put: (p: Point) => Point,
+  { textPt, widthPt }: { textPt: number; widthPt: number },
+): Promise<void> {
   const font = await pdf.embedFont(StandardFonts.Helvetica)
-  const line = (points: readonly Point[], isClosed: boolean, thickness: number, color = INK, dashArray: number[] = []) =>
+  const line = (
+    points: readonly Point[],
+    isClosed: boolean,
+    thickness: number,
+    color = INK,
+    dashArray: number[] = [],
+  ) =>
     points.forEach((p, i) => {
       if (i === points.length - 1 && !isClosed) return
       const [a, b] = [put(p), put(points[(i + 1) % points.length]!)]
-      sheet.drawLine({ start: { x: a.x * PT, y: a.y * PT }, end: { x: b.x * PT, y: b.y * PT }, thickness, color, dashArray })
+      sheet.drawLine({
+        start: { x: a.x * PT, y: a.y * PT },
+        end: { x: b.x * PT, y: b.y * PT },
+        thickness,
+        color,
+        dashArray,
+      })
     })
-  line([{ x: 0, y: 0 }, { x: widthMm, y: 0 }, { x: widthMm, y: lengthMm }, { x: 0, y: lengthMm }], true, widthPt / 2)
+  line(
+    [
+      { x: 0, y: 0 },
+      { x: widthMm, y: 0 },
+      { x: widthMm, y: lengthMm },
+      { x: 0, y: lengthMm },
+    ],
+    true,
+    widthPt / 2,
+  )
   for (const piece of pieces) {
     line(flatten(piece.cut, 0.1), true, widthPt)
     if (piece.sew) line(flatten(piece.sew, 0.1), true, widthPt / 2, CHALK, [4, 3])
     for (const notch of piece.notches) line(notch, false, widthPt)
-    for (const mark of piece.marks) line(mark.length === 1 ? [{ x: mark[0]!.x - 4, y: mark[0]!.y }, { x: mark[0]!.x + 4, y: mark[0]!.y }] : mark, false, widthPt / 2, CHALK)
+    for (const mark of piece.marks)
+      line(
+        mark.length === 1
+          ? [
+              { x: mark[0]!.x - 4, y: mark[0]!.y },
+              { x: mark[0]!.x + 4, y: mark[0]!.y },
+            ]
+          : mark,
+        false,
+        widthPt / 2,
+        CHALK,
+      )
     const at = put(piece.middle)
     const name = plain(piece.name)
-    sheet.drawText(name, { x: at.x * PT - font.widthOfTextAtSize(name, textPt) / 2, y: at.y * PT, size: textPt, font, color: INK })
+    sheet.drawText(name, {
+      x: at.x * PT - font.widthOfTextAtSize(name, textPt) / 2,
+      y: at.y * PT,
+      size: textPt,
+      font,
+      color: INK,
+    })
   }
 }
 

@@ -6,16 +6,36 @@ export function laySvg({ title, clothName, widthMm, lengthMm, pieces }: LayDrawi
   const y = (v: number) => lengthMm - v
   const point = (p: Point) => `${number(p.x)} ${number(y(p.y))}`
   const path = (points: readonly Point[]) => `M ${points.map(point).join(' L ')}`
-  const group = (name: string, style: string, ds: readonly string[]) => `<g id="${name}" fill="none" stroke-width="0.5" ${style}>${ds.map((d) => `<path d="${d}"/>`).join('')}</g>`
-  const texts = pieces.map((p) => `<text x="${number(p.middle.x)}" y="${number(y(p.middle.y))}" text-anchor="middle">${escaped(p.name)}</text>`)
+  const group = (name: string, style: string, ds: readonly string[]) =>
+    `<g id="${name}" fill="none" stroke-width="0.5" ${style}>${ds.map((d) => `<path d="${d}"/>`).join('')}</g>`
+  const texts = pieces.map(
+    (p) =>
+      `<text x="${number(p.middle.x)}" y="${number(y(p.middle.y))}" text-anchor="middle">${escaped(p.name)}</text>`,
+  )
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${number(widthMm)}mm" height="${number(lengthMm)}mm" viewBox="0 0 ${number(widthMm)} ${number(lengthMm)}">`,
     `<title>${escaped(`${title}, ${clothName}`)}</title>`,
     `<rect id="cloth" width="${number(widthMm)}" height="${number(lengthMm)}" fill="none" stroke="#999" stroke-width="0.3"/>`,
-    group('cut', 'stroke="#000"', pieces.map((p) => outlinePath(p.cut, point))),
-    group('sew', 'stroke="#2a628f" stroke-dasharray="5 3"', pieces.flatMap((p) => (p.sew ? [outlinePath(p.sew, point)] : []))),
-    group('notch', 'stroke="#000"', pieces.flatMap((p) => p.notches.map(path))),
-    group('mark', 'stroke="#2a628f"', pieces.flatMap((p) => p.marks.map((m) => (m.length === 1 ? crossPath(m[0]!, point) : path(m))))),
+    group(
+      'cut',
+      'stroke="#000"',
+      pieces.map((p) => outlinePath(p.cut, point)),
+    ),
+    group(
+      'sew',
+      'stroke="#2a628f" stroke-dasharray="5 3"',
+      pieces.flatMap((p) => (p.sew ? [outlinePath(p.sew, point)] : [])),
+    ),
+    group(
+      'notch',
+      'stroke="#000"',
+      pieces.flatMap((p) => p.notches.map(path)),
+    ),
+    group(
+      'mark',
+      'stroke="#2a628f"',
+      pieces.flatMap((p) => p.marks.map((m) => (m.length === 1 ? crossPath(m[0]!, point) : path(m)))),
+    ),
     `<g id="text" font-family="sans-serif" font-size="12" fill="#000">${texts.join('')}</g>`,
     '</svg>',
   ].join('\n')

@@ -10,7 +10,12 @@ type Node = Readonly<Record<string, unknown>> & { readonly ':@'?: Readonly<Recor
 export function readSvg(text: string): Result<ReadDrawing, OutlineFault> {
   const valid = XMLValidator.validate(text)
   if (valid !== true) return err({ code: 'not-readable', why: `line ${valid.err.line}: ${valid.err.msg}` })
-  const nodes = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '', preserveOrder: true, processEntities: false }).parse(text) as readonly Node[]
+  const nodes = new XMLParser({
+    ignoreAttributes: false,
+    attributeNamePrefix: '',
+    preserveOrder: true,
+    processEntities: false,
+  }).parse(text) as readonly Node[]
   const root = nodes.find((n) => 'svg' in n)
   if (!root) return err({ code: 'not-readable', why: 'it holds no svg drawing' })
   const { scale, says } = physicalScale(root[':@'] ?? {})
@@ -28,12 +33,26 @@ interface Found {
   readonly skipped: Map<string, number>
 }
 
-const MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, px: 25.4 / 96, '': 25.4 / 96 }
+const MM: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  in: 25.4,
+  pt: 25.4 / 72,
+  pc: 25.4 / 6,
+  px: 25.4 / 96,
+  '': 25.4 / 96,
+}
 
 /** Millimetres for a unit of the drawing: its physical width over the width of its view box. */
-function physicalScale(attributes: Readonly<Record<string, string>>): { readonly scale: number; readonly says: string } {
-  const [, number = '', unit = ''] = /^\s*([\d.]+)\s*(mm|cm|in|pt|pc|px)?\s*$/.exec(attributes['width'] ?? '') ?? []
-  const view = (attributes['viewBox'] ?? '').trim().split(/[\s,]+/).map(Number)
+function physicalScale(attributes: Readonly<Record<string, string>>): {
+  readonly scale: number
+  readonly says: string
+} {
+  const [, number = '', unit = ''] = /^([\d.]+)\s*(mm|cm|in|pt|pc|px)?$/.exec((attributes['width'] ?? '').trim()) ?? []
+  const view = (attributes['viewBox'] ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number)
   const viewWidth = view.length === 4 && view[2]! > 0 ? view[2]! : null
   const width = Number(number) * MM[unit]!
   if (number !== '' && unit !== '' && unit !== 'px') {
@@ -45,7 +64,21 @@ function physicalScale(attributes: Readonly<Record<string, string>>): { readonly
 }
 
 const CONTAINERS = new Set(['g', 'a', 'svg', 'switch'])
-const SILENT = new Set(['defs', 'title', 'desc', 'metadata', 'style', '#text', '#comment', 'clipPath', 'marker', 'symbol', 'mask', 'pattern', 'namedview'])
+const SILENT = new Set([
+  'defs',
+  'title',
+  'desc',
+  'metadata',
+  'style',
+  '#text',
+  '#comment',
+  'clipPath',
+  'marker',
+  'symbol',
+  'mask',
+  'pattern',
+  'namedview',
+])
 
 function walk(nodes: readonly Node[], transform: string, found: Found): void {
   for (const node of nodes) {
@@ -71,7 +104,9 @@ function pathOf(name: string, a: Readonly<Record<string, string>>): string | nul
     case 'rect': {
       const [x, y, w, h] = [n('x'), n('y'), n('width'), n('height')]
       const r = Math.min(n('rx') || n('ry'), w / 2, h / 2)
-      return r > 0 ? `M${x + r} ${y}h${w - 2 * r}a${r} ${r} 0 0 1 ${r} ${r}v${h - 2 * r}a${r} ${r} 0 0 1 ${-r} ${r}h${2 * r - w}a${r} ${r} 0 0 1 ${-r} ${-r}v${2 * r - h}a${r} ${r} 0 0 1 ${r} ${-r}z` : `M${x} ${y}h${w}v${h}h${-w}z`
+      return r > 0
+        ? `M${x + r} ${y}h${w - 2 * r}a${r} ${r} 0 0 1 ${r} ${r}v${h - 2 * r}a${r} ${r} 0 0 1 ${-r} ${r}h${2 * r - w}a${r} ${r} 0 0 1 ${-r} ${-r}v${2 * r - h}a${r} ${r} 0 0 1 ${r} ${-r}z`
+        : `M${x} ${y}h${w}v${h}h${-w}z`
     }
     case 'circle':
     case 'ellipse': {
@@ -101,7 +136,14 @@ function addPath(d: string, transform: string, found: Found): void {
   }
   let vertices: Vertex[] = []
   const close = (isClosed: boolean): void => {
-    if (vertices.length > 1) found.lines.push({ vertices: isClosed && vertices.length > 2 && distance(vertices[0]!, vertices.at(-1)!) < 1e-6 ? vertices.slice(0, -1) : vertices, isClosed })
+    if (vertices.length > 1)
+      found.lines.push({
+        vertices:
+          isClosed && vertices.length > 2 && distance(vertices[0]!, vertices.at(-1)!) < 1e-6
+            ? vertices.slice(0, -1)
+            : vertices,
+        isClosed,
+      })
     vertices = []
   }
   const to = (x: number, y: number, bulge = 0): void => {
@@ -130,7 +172,15 @@ function addPath(d: string, transform: string, found: Found): void {
       case 'C':
         return bend((t) => bezier(t, [x, y], [p[0]!, p[1]!], [p[2]!, p[3]!], [p[4]!, p[5]!]))
       case 'Q':
-        return bend((t) => bezier(t, [x, y], [x + (2 / 3) * (p[0]! - x), y + (2 / 3) * (p[1]! - y)], [p[2]! + (2 / 3) * (p[0]! - p[2]!), p[3]! + (2 / 3) * (p[1]! - p[3]!)], [p[2]!, p[3]!]))
+        return bend((t) =>
+          bezier(
+            t,
+            [x, y],
+            [x + (2 / 3) * (p[0]! - x), y + (2 / 3) * (p[1]! - y)],
+            [p[2]! + (2 / 3) * (p[0]! - p[2]!), p[3]! + (2 / 3) * (p[1]! - p[3]!)],
+            [p[2]!, p[3]!],
+          ),
+        )
       case 'A':
         return arcTo(x, y, p, to, bend)
       case 'Z': {
@@ -144,7 +194,13 @@ function addPath(d: string, transform: string, found: Found): void {
 }
 
 /** A circular arc stays one; an elliptic one is bent by its own curves. */
-function arcTo(x: number, y: number, p: readonly number[], to: (x: number, y: number, bulge?: number) => void, bend: (on: (t: number) => readonly [number, number]) => void): void {
+function arcTo(
+  x: number,
+  y: number,
+  p: readonly number[],
+  to: (x: number, y: number, bulge?: number) => void,
+  bend: (on: (t: number) => readonly [number, number]) => void,
+): void {
   const [rx, ry, , large, sweep, ex, ey] = p as [number, number, number, number, number, number, number]
   const chord = Math.hypot(ex - x, ey - y)
   if (chord < 1e-9) return
@@ -154,10 +210,12 @@ function arcTo(x: number, y: number, p: readonly number[], to: (x: number, y: nu
     // The drawing was already turned to y up, so a positive sweep turns left.
     return to(ex, ey, Math.tan(turned / 4) * (sweep ? 1 : -1))
   }
-  svgpath(`M${x} ${y}A${p.join(' ')}`).unarc().iterate((segment, _i, fromX, fromY) => {
-    const s = segment as readonly [string, ...number[]]
-    if (s[0] === 'C') bend((t) => bezier(t, [fromX, fromY], [s[1]!, s[2]!], [s[3]!, s[4]!], [s[5]!, s[6]!]))
-  })
+  svgpath(`M${x} ${y}A${p.join(' ')}`)
+    .unarc()
+    .iterate((segment, _i, fromX, fromY) => {
+      const s = segment as readonly [string, ...number[]]
+      if (s[0] === 'C') bend((t) => bezier(t, [fromX, fromY], [s[1]!, s[2]!], [s[3]!, s[4]!], [s[5]!, s[6]!]))
+    })
 }
 
 type Pair = readonly [number, number]

@@ -36,21 +36,39 @@ export interface Tiling {
 /** Cuts a drawing into the pages it needs at true size, each overlapping its neighbours. */
 export function tileTemplate(outlines: readonly Outline[], page: Page): Tiling {
   const boxes = outlines.map(boxOf)
-  const box: Box = { minX: Math.min(...boxes.map((b) => b.minX)), minY: Math.min(...boxes.map((b) => b.minY)), maxX: Math.max(...boxes.map((b) => b.maxX)), maxY: Math.max(...boxes.map((b) => b.maxY)) }
+  const box: Box = {
+    minX: Math.min(...boxes.map((b) => b.minX)),
+    minY: Math.min(...boxes.map((b) => b.minY)),
+    maxX: Math.max(...boxes.map((b) => b.maxX)),
+    maxY: Math.max(...boxes.map((b) => b.maxY)),
+  }
   const [w, h] = [page.widthMm - 2 * MARGIN_MM, page.heightMm - 2 * MARGIN_MM]
-  const count = (length: number, window: number) => Math.max(1, Math.ceil((length - OVERLAP_MM) / (window - OVERLAP_MM)))
+  const count = (length: number, window: number) =>
+    Math.max(1, Math.ceil((length - OVERLAP_MM) / (window - OVERLAP_MM)))
   const [columns, rows] = [count(box.maxX - box.minX, w), count(box.maxY - box.minY, h)]
   const tiles = Array.from({ length: columns * rows }, (_, i): Tile => {
     const [column, row] = [i % columns, Math.floor(i / columns)]
     const [x, y] = [box.minX + column * (w - OVERLAP_MM), box.minY + row * (h - OVERLAP_MM)]
-    return { column, row, label: `${letters(column)}${row + 1}`, window: { minX: x, minY: y, maxX: x + w, maxY: y + h } }
+    return {
+      column,
+      row,
+      label: `${letters(column)}${row + 1}`,
+      window: { minX: x, minY: y, maxX: x + w, maxY: y + h },
+    }
   })
   return { page, columns, rows, tiles: tiles.filter((t) => shows(outlines, t.window)) }
 }
 
-/** A page that lies wholly outside shows nothing and is not printed; one wholly inside holds its neighbours together. */
+/**
+ * A page that lies wholly outside shows nothing and is not printed; one wholly inside holds its neighbours together.
+ */
 function shows(outlines: readonly Outline[], window: Box): boolean {
-  const corners = [at(window.minX, window.minY), at(window.maxX, window.minY), at(window.maxX, window.maxY), at(window.minX, window.maxY)]
+  const corners = [
+    at(window.minX, window.minY),
+    at(window.maxX, window.minY),
+    at(window.maxX, window.maxY),
+    at(window.minX, window.maxY),
+  ]
   return outlines.some((o) => corners.some((c) => isInside(o, c)) || crossesWindow(o, window))
 }
 
@@ -58,8 +76,11 @@ function shows(outlines: readonly Outline[], window: Box): boolean {
 function crossesWindow(outline: Outline, { minX, minY, maxX, maxY }: Box): boolean {
   return outline.some((_, i) => {
     const steps = Math.ceil(edgeLength(outline, i) / 3)
-    return Array.from({ length: steps + 1 }, (__, k) => onEdge(outline, i, k / steps)).some((p) => p.x >= minX && p.x <= maxX && p.y >= minY && p.y <= maxY)
+    return Array.from({ length: steps + 1 }, (__, k) => onEdge(outline, i, k / steps)).some(
+      (p) => p.x >= minX && p.x <= maxX && p.y >= minY && p.y <= maxY,
+    )
   })
 }
 
-const letters = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : letters(Math.floor(i / 26) - 1) + letters(i % 26))
+const letters = (i: number): string =>
+  i < 26 ? String.fromCharCode(65 + i) : letters(Math.floor(i / 26) - 1) + letters(i % 26)

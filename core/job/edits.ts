@@ -2,7 +2,22 @@ import { usualMatch } from '../pattern/index.ts'
 import { SIDES, slotOf } from '../seat/index.ts'
 import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
 import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/usual.ts'
-import type { AllowanceBook, Cloth, ClothRole, Closure, Construction, Dimension, Filling, FoamFilling, Grade, Job, Layer, MakeUp, Piping, Seat } from '../../contract/index.ts'
+import type {
+  AllowanceBook,
+  Cloth,
+  ClothRole,
+  Closure,
+  Construction,
+  Dimension,
+  Filling,
+  FoamFilling,
+  Grade,
+  Job,
+  Layer,
+  MakeUp,
+  Piping,
+  Seat,
+} from '../../contract/index.ts'
 
 /** A change of a job, said in words for the history. */
 export interface Edit {
@@ -14,31 +29,56 @@ export interface Edit {
 export const setReadings = (slot: string, readings: Dimension['readings'], says: string): Edit =>
   setSeat(says, (seat) => slotOf(seat, slot)?.with({ readings }) ?? seat)
 
-export const setSeat = (says: string, change: (seat: Seat) => Seat): Edit => ({ says, apply: (job) => ({ ...job, seat: change(job.seat) }) })
+export const setSeat = (says: string, change: (seat: Seat) => Seat): Edit => ({
+  says,
+  apply: (job) => ({ ...job, seat: change(job.seat) }),
+})
 
 /** Another grade for the layer that takes what the others leave; a fibre filling becomes foam again. */
 export const setGrade = (grade: Grade): Edit => ({
   says: `Foam ${grade.name}`,
   apply: (job) => {
     const { filling } = job
-    if (filling.kind === 'loose-fibre') return { ...job, filling: { ...usualFoam(grade), load: filling.load, boardMm: filling.boardMm } }
-    return { ...job, filling: { ...filling, layers: filling.layers.map((l) => (l.thicknessMm === null ? { ...l, grade } : l)) } }
+    if (filling.kind === 'loose-fibre')
+      return { ...job, filling: { ...usualFoam(grade), load: filling.load, boardMm: filling.boardMm } }
+    return {
+      ...job,
+      filling: { ...filling, layers: filling.layers.map((l) => (l.thicknessMm === null ? { ...l, grade } : l)) },
+    }
   },
 })
 
 /** Loose fibre in a liner in place of foam, as usual. */
-export const setLooseFibre: Edit = { says: 'Filled with loose fibre', apply: (job) => ({ ...job, filling: { kind: 'loose-fibre', load: job.filling.load, boardMm: job.filling.boardMm, ...USUAL_FIBRE } }) }
+export const setLooseFibre: Edit = {
+  says: 'Filled with loose fibre',
+  apply: (job) => ({
+    ...job,
+    filling: { kind: 'loose-fibre', load: job.filling.load, boardMm: job.filling.boardMm, ...USUAL_FIBRE },
+  }),
+}
 
 /** Changes a foam filling; on loose fibre there is nothing to change. */
-export const setFoam = (says: string, change: (foam: FoamFilling) => FoamFilling): Edit => ({ says, apply: (job) => (job.filling.kind === 'foam' ? { ...job, filling: change(job.filling) } : job) })
+export const setFoam = (says: string, change: (foam: FoamFilling) => FoamFilling): Edit => ({
+  says,
+  apply: (job) => (job.filling.kind === 'foam' ? { ...job, filling: change(job.filling) } : job),
+})
 
 /** Changes what the seat must carry, or what lies under it, whatever it is filled with. */
-export const setFilling = (says: string, change: Partial<Pick<Filling, 'load' | 'boardMm'>>): Edit => ({ says, apply: (job) => ({ ...job, filling: { ...job.filling, ...change } }) })
+export const setFilling = (says: string, change: Partial<Pick<Filling, 'load' | 'boardMm'>>): Edit => ({
+  says,
+  apply: (job) => ({ ...job, filling: { ...job.filling, ...change } }),
+})
 
 /** Layers taken over as they are, from the board up: the thickest takes what the others leave. */
-export function setLayers(says: string, layers: readonly { readonly grade: Grade; readonly thicknessMm: number }[]): Edit {
+export function setLayers(
+  says: string,
+  layers: readonly { readonly grade: Grade; readonly thicknessMm: number }[],
+): Edit {
   const thickest = layers.reduce((best, l, i) => (l.thicknessMm > layers[best]!.thicknessMm ? i : best), 0)
-  return setFoam(says, (foam) => ({ ...foam, layers: layers.map((l, i): Layer => ({ grade: l.grade, thicknessMm: i === thickest ? null : l.thicknessMm })) }))
+  return setFoam(says, (foam) => ({
+    ...foam,
+    layers: layers.map((l, i): Layer => ({ grade: l.grade, thicknessMm: i === thickest ? null : l.thicknessMm })),
+  }))
 }
 
 /** A new cloth keeps the direction; bands of the old one mean nothing on it. */
@@ -48,16 +88,29 @@ export const setCloth = (cloth: Cloth): Edit => ({
 })
 
 /** Changes the make-up, whatever it is. */
-export const setMakeUp = (says: string, change: (makeUp: MakeUp) => MakeUp): Edit => ({ says, apply: (job) => ({ ...job, makeUp: change(job.makeUp) }) })
+export const setMakeUp = (says: string, change: (makeUp: MakeUp) => MakeUp): Edit => ({
+  says,
+  apply: (job) => ({ ...job, makeUp: change(job.makeUp) }),
+})
 
 /** Another construction for the same cushions; a closure that it cannot have becomes its usual one. */
-export const setConstruction = (kind: Construction['kind']): Edit => setMakeUp(MAKE_UPS[kind].label, (makeUp) => rebuilt(makeUp, kind))
+export const setConstruction = (kind: Construction['kind']): Edit =>
+  setMakeUp(MAKE_UPS[kind].label, (makeUp) => rebuilt(makeUp, kind))
 
 /** The usual closure of a kind. */
-export const setClosure = (kind: Closure['kind']): Edit => setMakeUp(CLOSURES[kind].label, (makeUp) => ({ ...makeUp, closure: CLOSURES[kind].usual }))
+export const setClosure = (kind: Closure['kind']): Edit =>
+  setMakeUp(CLOSURES[kind].label, (makeUp) => ({ ...makeUp, closure: CLOSURES[kind].usual }))
 
 /** Corded piping as it starts: every edge, a thin cord, cut straight. */
-export const USUAL_PIPING: Extract<Piping, { kind: 'corded' }> = { kind: 'corded', rows: 'both', sides: [...SIDES], cordMm: 5, clothMm: 0, stripMm: null, cut: 'across' }
+export const USUAL_PIPING: Extract<Piping, { kind: 'corded' }> = {
+  kind: 'corded',
+  rows: 'both',
+  sides: [...SIDES],
+  cordMm: 5,
+  clothMm: 0,
+  stripMm: null,
+  cut: 'across',
+}
 
 /** A cloth of its own for a part of the cover; null cuts it from the cloth of the job. */
 export function setOtherCloth(role: Exclude<ClothRole, 'face'>, cloth: Cloth | null, says: string): Edit {
@@ -76,7 +129,10 @@ export function setEdgeAllowance(edge: string, valueMm: number | null, says: str
     says,
     apply: (job) => {
       const { [edge]: _, ...others } = job.allowances.edges
-      return { ...job, allowances: { ...job.allowances, edges: valueMm === null ? others : { ...others, [edge]: valueMm } } }
+      return {
+        ...job,
+        allowances: { ...job.allowances, edges: valueMm === null ? others : { ...others, [edge]: valueMm } },
+      }
     },
   }
 }
@@ -87,7 +143,10 @@ export function setAllowance(name: keyof AllowanceBook, valueMm: number | null, 
     says,
     apply: (job) => {
       const { [name]: _, ...others } = job.allowances.overrides
-      return { ...job, allowances: { ...job.allowances, overrides: valueMm === null ? others : { ...others, [name]: valueMm } } }
+      return {
+        ...job,
+        allowances: { ...job.allowances, overrides: valueMm === null ? others : { ...others, [name]: valueMm } },
+      }
     },
   }
 }

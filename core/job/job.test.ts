@@ -5,7 +5,17 @@ import { DEMO_CLOTHS, DEMO_GRADES, FACTORY_BOOK, keepersBench } from '../shop/in
 import { newJob, newSeat, setAllowance, setCloth, setGrade, setReadings, setSeat } from './index.ts'
 
 const plainCloth = DEMO_CLOTHS.find((c) => c.pattern.kind === 'plain')!
-const start = (cloth = DEMO_CLOTHS[0]!) => newJob({ ticket: 'J-001', title: 'Bench', units: 'mm', currency: 'EUR', book: FACTORY_BOOK, grade: DEMO_GRADES[0]!, cloth, seat: newSeat('bench', 2000, 500, 80, 3) })
+const start = (cloth = DEMO_CLOTHS[0]!) =>
+  newJob({
+    ticket: 'J-001',
+    title: 'Bench',
+    units: 'mm',
+    currency: 'EUR',
+    book: FACTORY_BOOK,
+    grade: DEMO_GRADES[0]!,
+    cloth,
+    seat: newSeat('bench', 2000, 500, 80, 3),
+  })
 
 describe('a new job', () => {
   it.each(DEMO_CLOTHS.map((c) => [c.name, c] as const))('on %s is a valid document', (_name, cloth) => {
@@ -22,7 +32,13 @@ describe('edits', () => {
   it('leave the job they started from as it was', () => {
     const job = keepersBench()
     const before = JSON.stringify(job)
-    for (const edit of [setGrade(DEMO_GRADES[4]!), setCloth(plainCloth), setAllowance('seamMm', 15, 'sa'), setReadings('depth', [{ mm: 470 }], 'd'), setSeat('n', (s) => ({ ...s, clearanceMm: 9 }))]) {
+    for (const edit of [
+      setGrade(DEMO_GRADES[4]!),
+      setCloth(plainCloth),
+      setAllowance('seamMm', 15, 'sa'),
+      setReadings('depth', [{ mm: 470 }], 'd'),
+      setSeat('n', (s) => ({ ...s, clearanceMm: 9 })),
+    ]) {
       const after = edit.apply(job)
       expect(after).not.toBe(job)
       expect(readJob(JSON.parse(JSON.stringify(after))).ok).toBe(true)
@@ -32,12 +48,19 @@ describe('edits', () => {
 
   it('another cloth brings its own matching', () => {
     expect(setCloth(plainCloth).apply(keepersBench()).cloth.match).toEqual({ kind: 'none' })
-    expect(setCloth(DEMO_CLOTHS[0]!).apply(start(plainCloth)).cloth.match).toEqual({ kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } })
+    expect(setCloth(DEMO_CLOTHS[0]!).apply(start(plainCloth)).cloth.match).toEqual({
+      kind: 'matched',
+      rule: { kind: 'band-on-centre', band: 0 },
+    })
   })
 
   it('an allowance is set on the job, and goes back to the book', () => {
     const set = setAllowance('seamMm', 15, 'sa').apply(keepersBench())
-    expect(applied(set.allowances).seamMm).toMatchObject({ value: 15, setBy: 'job', rule: "set on this job, in place of the shop's book" })
+    expect(applied(set.allowances).seamMm).toMatchObject({
+      value: 15,
+      setBy: 'job',
+      rule: "set on this job, in place of the shop's book",
+    })
     const back = setAllowance('seamMm', null, 'book').apply(set)
     expect(back.allowances.overrides).toEqual({})
     expect(applied(back.allowances).seamMm).toMatchObject({ value: 12, setBy: 'shop' })

@@ -7,29 +7,45 @@ export interface Merged<T> {
 
 /**
  * Three-way merge of plain documents: what only one side changed is taken over; lists count as one
- * value. Where both changed the same value otherwise, theirs stays and the place is named.
+ * value. What is counted (`adds` says so of its place) goes by both movements: 85 less 5 here and less 20 there is 60.
+ * Where both changed the same value otherwise, theirs stays and the place is named.
  */
-export function mergeDocuments<T>(base: T, mine: T, theirs: T): Merged<T> {
+export function mergeDocuments<T>(
+  base: T,
+  mine: T,
+  theirs: T,
+  adds: (path: string) => boolean = () => false,
+): Merged<T> {
+  if (same(mine, theirs)) return { value: theirs, clashes: [] }
   const clashes: string[] = []
-  const value = merge(base, mine, theirs, '', clashes)
+  const value = merge(base, mine, theirs, '', { clashes, adds })
   return { value: value as T, clashes }
+}
+
+interface Merging {
+  readonly clashes: string[]
+  readonly adds: (path: string) => boolean
 }
 
 type Plain = Readonly<Record<string, unknown>>
 
-function merge(base: unknown, mine: unknown, theirs: unknown, path: string, clashes: string[]): unknown {
-  if (same(mine, theirs) || same(base, mine)) return theirs
+function merge(base: unknown, mine: unknown, theirs: unknown, path: string, merging: Merging): unknown {
+  if (same(base, mine)) return theirs
   if (same(base, theirs)) return mine
-  if (isPlain(mine) && isPlain(theirs) && sameKind(mine, theirs)) return mergeKeys(isPlain(base) ? base : {}, mine, theirs, path, clashes)
-  clashes.push(path)
+  if (typeof mine === 'number' && typeof theirs === 'number' && merging.adds(path))
+    return Math.round((theirs + mine - (typeof base === 'number' ? base : 0)) * 1e6) / 1e6
+  if (same(mine, theirs)) return theirs
+  if (isPlain(mine) && isPlain(theirs) && sameKind(mine, theirs))
+    return mergeKeys(isPlain(base) ? base : {}, mine, theirs, path, merging)
+  merging.clashes.push(path)
   return theirs
 }
 
-function mergeKeys(base: Plain, mine: Plain, theirs: Plain, path: string, clashes: string[]): Plain {
+function mergeKeys(base: Plain, mine: Plain, theirs: Plain, path: string, merging: Merging): Plain {
   const keys = [...new Set([...Object.keys(theirs), ...Object.keys(mine)])]
   return Object.fromEntries(
     keys.flatMap((key): [string, unknown][] => {
-      const value = merge(base[key], mine[key], theirs[key], path === '' ? key : `${path}.${key}`, clashes)
+      const value = merge(base[key], mine[key], theirs[key], path === '' ? key : `${path}.${key}`, merging)
       return value === undefined ? [] : [[key, value]]
     }),
   )

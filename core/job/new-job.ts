@@ -2,7 +2,18 @@ import { usualMatch } from '../pattern/index.ts'
 import { usualMakeUp } from '../cover/usual.ts'
 import { usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
-import type { AllowanceBook, Cloth, Dimension, Fitting, Footprint, Grade, Job, Making, Seat, Terms } from '../../contract/index.ts'
+import type {
+  AllowanceBook,
+  Cloth,
+  Dimension,
+  Fitting,
+  Footprint,
+  Grade,
+  Job,
+  Making,
+  Seat,
+  Terms,
+} from '../../contract/index.ts'
 
 export interface NewJobInput {
   readonly ticket: string
@@ -29,7 +40,16 @@ export function newJob(input: NewJobInput): Job {
     seat: input.seat,
     filling: usualFoam(input.grade),
     makeUp: usualMakeUp('boxed'),
-    cloth: { cloth: input.cloth, direction: 'up-the-roll', match: usualMatch(input.cloth), alongRule: 'front-edges-alike', pairs: 'goes-on-under', others: {}, sideBoxing: 'upright', stripJoins: 0 },
+    cloth: {
+      cloth: input.cloth,
+      direction: 'up-the-roll',
+      match: usualMatch(input.cloth),
+      alongRule: 'front-edges-alike',
+      pairs: 'goes-on-under',
+      others: {},
+      sideBoxing: 'upright',
+      stripJoins: 0,
+    },
     allowances: { book: input.book, overrides: {}, edges: {}, learned: null },
     lays: {},
     making: NO_MAKING,
@@ -39,9 +59,20 @@ export function newJob(input: NewJobInput): Job {
 }
 
 /** A rectangle by one reading each, everything open round it, the near side in front. */
-export function newSeat(kind: 'bench' | 'singles', widthMm: number, depthMm: number, thicknessMm: number, count: number): Seat {
-  const division: Seat['division'] = kind === 'bench' ? { kind: 'run', count, gapMm: 0, cuts: 'straight' } : { kind: 'singles', count, mirrored: 0 }
-  return shapedSeat({ kind: 'rectangle', width: reading(widthMm), depth: reading(depthMm), rising: null, falling: null }, thicknessMm, division)
+export function newSeat(
+  kind: 'bench' | 'singles',
+  widthMm: number,
+  depthMm: number,
+  thicknessMm: number,
+  count: number,
+): Seat {
+  const division: Seat['division'] =
+    kind === 'bench' ? { kind: 'run', count, gapMm: 0, cuts: 'straight' } : { kind: 'singles', count, mirrored: 0 }
+  return shapedSeat(
+    { kind: 'rectangle', width: reading(widthMm), depth: reading(depthMm), rising: null, falling: null },
+    thicknessMm,
+    division,
+  )
 }
 
 /** A seat of any footprint with nothing set on its edges. */
@@ -62,7 +93,23 @@ export const reading = (mm: number): Dimension => ({ readings: [{ mm }] })
 
 export const NO_MAKING: Making = { steps: {}, papers: {}, stockTakenOn: null }
 export const NO_FITTING: Fitting = { fits: {}, clothUsedMm: {}, lesson: '', photos: [], followUps: [] }
-export const USUAL_TERMS: Terms = { stage: 'asked', archivedOn: null, orderedOn: null, dueOn: null, notBefore: null, furniture: '', charges: {}, extras: [], given: null }
+export const USUAL_TERMS: Terms = {
+  stage: 'asked',
+  archivedOn: null,
+  orderedOn: null,
+  dueOn: null,
+  notBefore: null,
+  furniture: '',
+  charges: {},
+  extras: [],
+  given: null,
+}
 
 /** The same cushions once more: nothing made, fitted or agreed yet, the lays kept. */
-export const copyOf = (job: Job, ticket: string): Job => ({ ...job, ticket, making: NO_MAKING, fitting: NO_FITTING, terms: { ...USUAL_TERMS, furniture: job.terms.furniture } })
+export const copyOf = (job: Job, ticket: string): Job => ({
+  ...job,
+  ticket,
+  making: NO_MAKING,
+  fitting: NO_FITTING,
+  terms: { ...USUAL_TERMS, furniture: job.terms.furniture },
+})

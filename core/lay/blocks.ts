@@ -31,13 +31,26 @@ export function freeLines(blocks: readonly Block[], low: number, high: number): 
  * The lowest free place on the upright line at x, not below `from`. What begins at `ceiling` or above
  * is not looked at: an answer from there up only says that there is nothing below.
  */
-export function lowestOn(blocks: readonly Block[], x: number, from: number, lattice: Lattice | null, scratch: Intervals, ceiling = Infinity): number {
+export function lowestOn(
+  blocks: readonly Block[],
+  x: number,
+  from: number,
+  lattice: Lattice | null,
+  scratch: Intervals,
+  ceiling = Infinity,
+): number {
   scratch.clear()
   for (const { regions, dx, dy, minX, maxX } of blocks) {
     if (x <= minX || x >= maxX) continue
     const at = x - dx
     for (const region of regions) {
-      if (at <= region.minX + HAIR || at >= region.maxX - HAIR || region.maxY + dy <= from || region.minY + dy >= ceiling) continue
+      if (
+        at <= region.minX + HAIR ||
+        at >= region.maxX - HAIR ||
+        region.maxY + dy <= from ||
+        region.minY + dy >= ceiling
+      )
+        continue
       if (region.isBox) scratch.add(region.minY + dy, region.maxY + dy)
       else scratch.add(chainAt(region.lower, at) + dy, chainAt(region.upper, at) + dy)
     }
@@ -46,7 +59,14 @@ export function lowestOn(blocks: readonly Block[], x: number, from: number, latt
 }
 
 /** Slides left and down in turn until neither gives: the exact corner between two slanted edges. */
-export function settle(blocks: readonly Block[], x: number, y: number, xLow: number, floor: number, scratch: Intervals): { x: number; y: number } {
+export function settle(
+  blocks: readonly Block[],
+  x: number,
+  y: number,
+  xLow: number,
+  floor: number,
+  scratch: Intervals,
+): { x: number; y: number } {
   let at = { x, y }
   for (let i = 0; i < 12; i++) {
     const left = leftmostFrom(blocks, at.x, at.y, xLow)
@@ -78,7 +98,8 @@ function rightEnd(region: ConvexRegion, level: number): number {
   for (const chain of [region.lower, region.upper]) {
     for (let i = 0; i + 3 < chain.length; i += 2) {
       const [x0, y0, x1, y1] = [chain[i]!, chain[i + 1]!, chain[i + 2]!, chain[i + 3]!]
-      if (Math.min(y0, y1) <= level && level <= Math.max(y0, y1)) right = Math.max(right, y1 === y0 ? x1 : x0 + ((level - y0) / (y1 - y0)) * (x1 - x0))
+      if (Math.min(y0, y1) <= level && level <= Math.max(y0, y1))
+        right = Math.max(right, y1 === y0 ? x1 : x0 + ((level - y0) / (y1 - y0)) * (x1 - x0))
     }
   }
   // An upright right side lies in neither chain.

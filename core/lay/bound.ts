@@ -21,7 +21,9 @@ export function lowerBound(instance: Instance): Bound {
 
 /** Sheets that the area alone needs. */
 export const leastSheets = (instance: Instance): number =>
-  Number.isFinite(instance.maxY) ? Math.max(1, Math.ceil(instance.totalArea / ((instance.maxX - instance.minX) * instance.maxY) - 1e-9)) : 1
+  Number.isFinite(instance.maxY)
+    ? Math.max(1, Math.ceil(instance.totalArea / ((instance.maxX - instance.minX) * instance.maxY) - 1e-9))
+    : 1
 
 const usable = (instance: Instance): number => Math.max(1e-9, instance.maxX - instance.minX)
 
@@ -29,7 +31,9 @@ const areaBound = (instance: Instance): Bound => ({ name: 'area', length: instan
 
 function tallestBound(instance: Instance): Bound {
   const width = usable(instance)
-  const tallest = instance.items.map((item) => Math.min(...item.postures.filter((p) => p.shape.width <= width + 0.05).map((p) => p.shape.height)))
+  const tallest = instance.items.map((item) =>
+    Math.min(...item.postures.filter((p) => p.shape.width <= width + 0.05).map((p) => p.shape.height)),
+  )
   return { name: 'tallest piece', length: Math.max(0, ...tallest.filter(Number.isFinite)) }
 }
 
@@ -40,13 +44,21 @@ function tallestBound(instance: Instance): Bound {
  */
 function widePiecesBound(instance: Instance): Bound {
   const width = usable(instance)
-  const boxes = instance.items.map((i) => i.postures.filter((p) => p.shape.width <= width + 0.05)).filter((ps) => ps.length > 0 && ps.every((p) => p.shape.isBox))
+  const boxes = instance.items
+    .map((i) => i.postures.filter((p) => p.shape.width <= width + 0.05))
+    .filter((ps) => ps.length > 0 && ps.every((p) => p.shape.isBox))
   const thresholds = new Set<number>([width / 2])
-  for (const postures of boxes) for (const { shape } of postures) for (const t of [shape.width, width - shape.width]) if (t > 0 && t <= width / 2) thresholds.add(Math.round(t * 1e4) / 1e4)
+  for (const postures of boxes)
+    for (const { shape } of postures)
+      for (const t of [shape.width, width - shape.width])
+        if (t > 0 && t <= width / 2) thresholds.add(Math.round(t * 1e4) / 1e4)
   let best = 0
   for (const t of thresholds) {
     const counted = (w: number) => (w > width - t + 0.06 ? width : w < t - 1e-3 ? 0 : w)
-    const total = boxes.reduce((sum, postures) => sum + Math.min(...postures.map((p) => p.shape.height * counted(p.shape.width))), 0)
+    const total = boxes.reduce(
+      (sum, postures) => sum + Math.min(...postures.map((p) => p.shape.height * counted(p.shape.width))),
+      0,
+    )
     best = Math.max(best, total / width)
   }
   return { name: 'wide pieces', length: best }

@@ -2,26 +2,74 @@ import { describe, expect, it } from 'vitest'
 import { cushionMix, stripedRows } from '../../bench/problems.ts'
 import { LayProblem, type Lay, type Placement } from '../../contract/index.ts'
 import { seeded } from '../random/index.ts'
-import { acceptLay, nextTurn, onTheCloth, placementKey, snapped, solveAround, solveLay, usedLength, withPlacement } from './index.ts'
+import {
+  acceptLay,
+  nextTurn,
+  onTheCloth,
+  placementKey,
+  snapped,
+  solveAround,
+  solveLay,
+  usedLength,
+  withPlacement,
+} from './index.ts'
 
-const box = (w: number, h: number) => [[0, 0], [w, 0], [w, h], [0, h]]
-const problemOf = (pieces: Record<string, unknown>[], cloth: object = {}, more: object = {}) => LayProblem.parse({ format: 'loft-seam/lay-problem', version: 1, cloth: { width: 1000, ...cloth }, pieces, ...more })
-const at = (id: string, x: number, y: number, more: Partial<Placement> = {}): Placement => ({ id, copy: 1, x, y, turn: 0, flip: false, ...more })
-const layOf = (problem: LayProblem, placements: Placement[], offsets: Lay['offsets'] = {}): Lay => ({ format: 'loft-seam/lay', version: 1, length: usedLength(problem, placements), bound: 0, seed: 1, seconds: 0, placements, offsets })
+const box = (w: number, h: number) => [
+  [0, 0],
+  [w, 0],
+  [w, h],
+  [0, h],
+]
+const problemOf = (pieces: Record<string, unknown>[], cloth: object = {}, more: object = {}) =>
+  LayProblem.parse({ format: 'loft-seam/lay-problem', version: 1, cloth: { width: 1000, ...cloth }, pieces, ...more })
+const at = (id: string, x: number, y: number, more: Partial<Placement> = {}): Placement => ({
+  id,
+  copy: 1,
+  x,
+  y,
+  turn: 0,
+  flip: false,
+  ...more,
+})
+const layOf = (problem: LayProblem, placements: Placement[], offsets: Lay['offsets'] = {}): Lay => ({
+  format: 'loft-seam/lay',
+  version: 1,
+  length: usedLength(problem, placements),
+  bound: 0,
+  seed: 1,
+  seconds: 0,
+  placements,
+  offsets,
+})
 const budget = { steps: 40, isStopped: () => false }
 
 describe('dragging, by hand', () => {
-  const problem = problemOf([{ id: 'a', outline: box(400, 300) }, { id: 'b', outline: box(300, 200), turns: [0, 90] }], { selvedge: [10, 10] }, { gap: 4 })
+  const problem = problemOf(
+    [
+      { id: 'a', outline: box(400, 300) },
+      { id: 'b', outline: box(300, 200), turns: [0, 90] },
+    ],
+    { selvedge: [10, 10] },
+    { gap: 4 },
+  )
   const lay = layOf(problem, [at('a', 10, 0), at('b', 600, 500)])
 
-  it('a piece comes to lie beside its neighbour with the gap, and on the starting end', () => expect(snapped(problem, lay, at('b', 420, 6), 20)).toMatchObject({ x: 414, y: 0 }))
-  it('flush with the right selvedge and on top of its neighbour', () => expect(snapped(problem, lay, at('b', 683, 296), 20)).toMatchObject({ x: 690, y: 304 }))
-  it('stays where it was put when nothing is near', () => expect(snapped(problem, lay, at('b', 500, 600), 20)).toMatchObject({ x: 500, y: 600 }))
+  it('a piece comes to lie beside its neighbour with the gap, and on the starting end', () =>
+    expect(snapped(problem, lay, at('b', 420, 6), 20)).toMatchObject({ x: 414, y: 0 }))
+  it('flush with the right selvedge and on top of its neighbour', () =>
+    expect(snapped(problem, lay, at('b', 683, 296), 20)).toMatchObject({ x: 690, y: 304 }))
+  it('stays where it was put when nothing is near', () =>
+    expect(snapped(problem, lay, at('b', 500, 600), 20)).toMatchObject({ x: 500, y: 600 }))
   it('never goes beyond the starting end', () => expect(snapped(problem, lay, at('b', 500, -90), 20).y).toBe(0))
   it('turns about its middle: 300 x 200 at (600, 500) has its middle at (750, 600)', () => {
     const turned = nextTurn(problem, at('b', 600, 500))
     expect(turned.turn).toBe(90)
-    expect(box(300, 200).map(([x, y]) => onTheCloth(turned, x!, y!).map(Math.round))).toEqual([[850, 450], [850, 750], [650, 750], [650, 450]])
+    expect(box(300, 200).map(([x, y]) => onTheCloth(turned, x!, y!).map(Math.round))).toEqual([
+      [850, 450],
+      [850, 750],
+      [650, 750],
+      [650, 450],
+    ])
     expect(nextTurn(problem, turned).turn).toBe(0)
   })
   it('the length follows', () => expect(withPlacement(problem, lay, at('b', 600, 0)).length).toBe(300))
@@ -53,7 +101,8 @@ describe('the planner lays round locked pieces', () => {
       if (!solved.ok) throw new Error(solved.error.code)
       const { lay } = solved.value
       expect(acceptLay(problem, { ...lay, seconds: 0 }), `seed ${seed}`).toEqual([])
-      for (const p of first.value.lay.placements) if (locked.has(placementKey(p))) expect(lay.placements).toContainEqual(p)
+      for (const p of first.value.lay.placements)
+        if (locked.has(placementKey(p))) expect(lay.placements).toContainEqual(p)
     }
   })
 
@@ -61,7 +110,10 @@ describe('the planner lays round locked pieces', () => {
     const { problem } = cushionMix(8, 2)
     const first = solveLay(problem, { seed: 1, budget })
     if (!first.ok) throw new Error(first.error.code)
-    const solved = solveAround(problem, first.value.lay, new Set(first.value.lay.placements.map(placementKey)), { seed: 1, budget })
+    const solved = solveAround(problem, first.value.lay, new Set(first.value.lay.placements.map(placementKey)), {
+      seed: 1,
+      budget,
+    })
     expect(solved.ok && solved.value.lay.length).toBeCloseTo(first.value.lay.length, 3)
   })
 })

@@ -18,13 +18,19 @@ export function nextTurn(problem: LayProblem, place: Placement): Placement {
 
 /** The greatest distance of any piece from the starting end. */
 export function usedLength(problem: LayProblem, placements: readonly Placement[]): number {
-  return Math.max(0, ...placements.flatMap((p) => problem.pieces.find((q) => q.id === p.id)!.outline.map(([x, y]) => onTheCloth(p, x, y)[1])))
+  return Math.max(
+    0,
+    ...placements.flatMap((p) =>
+      problem.pieces.find((q) => q.id === p.id)!.outline.map(([x, y]) => onTheCloth(p, x, y)[1]),
+    ),
+  )
 }
 
 const same = (a: number, b: number): boolean => (((a - b) % 360) + 360) % 360 < 1e-9
 
 function middleOf(outline: readonly (readonly [number, number])[], place: Placement): readonly [number, number] {
   const points = outline.map(([x, y]) => onTheCloth(place, x, y))
-  const middle = (axis: 0 | 1) => (Math.min(...points.map((p) => p[axis])) + Math.max(...points.map((p) => p[axis]))) / 2
+  const middle = (axis: 0 | 1) =>
+    (Math.min(...points.map((p) => p[axis])) + Math.max(...points.map((p) => p[axis]))) / 2
   return [middle(0), middle(1)]
 }

@@ -5,7 +5,8 @@ export type Ring = readonly number[]
 
 export const ringArea = (ring: Ring): number => {
   let twice = 0
-  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) twice += ring[j]! * ring[i + 1]! - ring[i]! * ring[j + 1]!
+  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2)
+    twice += ring[j]! * ring[i + 1]! - ring[i]! * ring[j + 1]!
   return twice / 2
 }
 
@@ -44,8 +45,17 @@ export function isConvex(ring: Ring): boolean {
 
 function cornerTurn(ring: Ring, i: number): number {
   const n = ring.length
-  const [ax, ay, bx, by, cx, cy] = [ring[i]!, ring[i + 1]!, ring[(i + 2) % n]!, ring[(i + 3) % n]!, ring[(i + 4) % n]!, ring[(i + 5) % n]!]
-  return ((bx - ax) * (cy - by) - (by - ay) * (cx - bx)) / (Math.hypot(bx - ax, by - ay) * Math.hypot(cx - bx, cy - by) || 1)
+  const [ax, ay, bx, by, cx, cy] = [
+    ring[i]!,
+    ring[i + 1]!,
+    ring[(i + 2) % n]!,
+    ring[(i + 3) % n]!,
+    ring[(i + 4) % n]!,
+    ring[(i + 5) % n]!,
+  ]
+  return (
+    ((bx - ax) * (cy - by) - (by - ay) * (cx - bx)) / (Math.hypot(bx - ax, by - ay) * Math.hypot(cx - bx, cy - by) || 1)
+  )
 }
 
 /** Joins neighbours across a shared diagonal while the union stays convex. */

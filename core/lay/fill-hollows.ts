@@ -9,11 +9,12 @@ export function fillHollows(ring: Ring, depth: number): Ring {
   const n = ring.length / 2
   const x = (i: number) => ring[2 * (i % n)]!
   const y = (i: number) => ring[2 * (i % n) + 1]!
-  const isHollow = (i: number) => (x(i) - x(i + n - 1)) * (y(i + 1) - y(i)) - (y(i) - y(i + n - 1)) * (x(i + 1) - x(i)) < 0
+  const isHollow = (i: number) =>
+    (x(i) - x(i + n - 1)) * (y(i + 1) - y(i)) - (y(i) - y(i + n - 1)) * (x(i + 1) - x(i)) < 0
   let start = 0
   while (start < n && isHollow(start)) start++
   const out: number[] = []
-  for (let i = start; i < start + n; ) {
+  for (let i = start; i < start + n;) {
     out.push(x(i), y(i))
     let next = i + 1
     while (next < start + n && bridgeHolds(i, next + 1)) next++

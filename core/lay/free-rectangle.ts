@@ -25,16 +25,35 @@ export const MOST_FOR_FREE = 80
  * Every largest rectangle is bounded on its left by an edge of the cloth or of a box; from each such
  * line it grows to the right, split by what it meets.
  */
-export function largestFree(instance: Instance, { spots, length }: Pick<Arrangement, 'spots' | 'length'>): FreeRectangle {
+export function largestFree(
+  instance: Instance,
+  { spots, length }: Pick<Arrangement, 'spots' | 'length'>,
+): FreeRectangle {
   const { minX, maxX, gap } = instance
   const taken: Box[] = [
-    ...spots.map((s) => ({ left: s.x - gap, right: s.x + s.posture.shape.width + gap, foot: s.y - gap, top: s.y + s.posture.shape.height + gap })),
-    ...instance.obstacles.map((ring) => ({ left: least(ring, 0), right: most(ring, 0), foot: least(ring, 1), top: most(ring, 1) })),
+    ...spots.map((s) => ({
+      left: s.x - gap,
+      right: s.x + s.posture.shape.width + gap,
+      foot: s.y - gap,
+      top: s.y + s.posture.shape.height + gap,
+    })),
+    ...instance.obstacles.map((ring) => ({
+      left: least(ring, 0),
+      right: most(ring, 0),
+      foot: least(ring, 1),
+      top: most(ring, 1),
+    })),
   ].sort((a, b) => a.left - b.left)
   let best: FreeRectangle = { x: minX, y: 0, width: 0, height: 0 }
   for (const x of new Set([minX, ...taken.map((b) => b.right)])) {
     if (x < minX || x >= maxX) continue
-    grow(x, taken.filter((b) => b.right > x + HAIR_MM), 0, 0, length)
+    grow(
+      x,
+      taken.filter((b) => b.right > x + HAIR_MM),
+      0,
+      0,
+      length,
+    )
   }
   return best
 
@@ -42,7 +61,8 @@ export function largestFree(instance: Instance, { spots, length }: Pick<Arrangem
   function grow(x: number, boxes: readonly Box[], from: number, foot: number, top: number): void {
     const next = boxes.findIndex((b, i) => i >= from && b.foot < top - HAIR_MM && b.top > foot + HAIR_MM)
     const right = next < 0 ? maxX : Math.min(maxX, boxes[next]!.left)
-    if ((right - x) * (top - foot) > best.width * best.height) best = { x, y: foot, width: right - x, height: top - foot }
+    if ((right - x) * (top - foot) > best.width * best.height)
+      best = { x, y: foot, width: right - x, height: top - foot }
     if (next < 0 || (maxX - x) * (top - foot) <= best.width * best.height) return
     const box = boxes[next]!
     if (box.foot > foot) grow(x, boxes, next + 1, foot, Math.min(top, box.foot))
@@ -52,5 +72,7 @@ export function largestFree(instance: Instance, { spots, length }: Pick<Arrangem
 
 const HAIR_MM = 1e-3
 
-const least = (ring: readonly number[], axis: 0 | 1): number => ring.reduce((low, v, i) => (i % 2 === axis ? Math.min(low, v) : low), Infinity)
-const most = (ring: readonly number[], axis: 0 | 1): number => ring.reduce((high, v, i) => (i % 2 === axis ? Math.max(high, v) : high), -Infinity)
+const least = (ring: readonly number[], axis: 0 | 1): number =>
+  ring.reduce((low, v, i) => (i % 2 === axis ? Math.min(low, v) : low), Infinity)
+const most = (ring: readonly number[], axis: 0 | 1): number =>
+  ring.reduce((high, v, i) => (i % 2 === axis ? Math.max(high, v) : high), -Infinity)

@@ -16,12 +16,19 @@ const star = fc.array(fc.integer({ min: 20, max: 100 }), { minLength: 5, maxLeng
     return [r * Math.cos(angle), r * Math.sin(angle)]
   }),
 )
-const convex = fc.tuple(fc.integer({ min: 3, max: 9 }), fc.integer({ min: 10, max: 80 }), fc.integer({ min: 10, max: 80 }), fc.double({ min: 0, max: 1, noNaN: true })).map(([n, a, b, turn]): Ring =>
-  Array.from({ length: n }, (_, i) => {
-    const angle = ((i + turn) / n) * 2 * Math.PI
-    return [a * Math.cos(angle), b * Math.sin(angle)]
-  }).flat(),
-)
+const convex = fc
+  .tuple(
+    fc.integer({ min: 3, max: 9 }),
+    fc.integer({ min: 10, max: 80 }),
+    fc.integer({ min: 10, max: 80 }),
+    fc.double({ min: 0, max: 1, noNaN: true }),
+  )
+  .map(([n, a, b, turn]): Ring =>
+    Array.from({ length: n }, (_, i) => {
+      const angle = ((i + turn) / n) * 2 * Math.PI
+      return [a * Math.cos(angle), b * Math.sin(angle)]
+    }).flat(),
+  )
 const moved = (ring: Ring, dx: number, dy: number): Ring => ring.map((v, i) => v + (i % 2 === 0 ? dx : dy))
 
 describe('convexParts', () => {
@@ -76,17 +83,31 @@ describe('minkowskiSum', () => {
 describe('the no-fit region', () => {
   it('blocks exactly the places where two convex pieces overlap', () => {
     fc.assert(
-      fc.property(convex, convex, fc.integer({ min: -160, max: 160 }), fc.integer({ min: -160, max: 160 }), (fixed, moving, dx, dy) => {
-        const region = noFitRegion(fixed, moving)
-        const isBlocked = dx > region.minX && dx < region.maxX && dy > chainAt(region.lower, dx) && dy < chainAt(region.upper, dx)
-        const there = moved(moving, dx, dy)
-        const centre = [dx, dy] as const
-        const overlap = insideDeeper(fixed, there, 0.01) || insideDeeper(there, fixed, 0.01) || (isInside(fixed, ...centre) && distanceToRing(fixed, ...centre) > 0.01)
-        // Within a hundredth of touching either answer is right.
-        const touching = [0.02, -0.02].some((e) => insideDeeper(fixed, moved(there, e, e), 0.01) !== overlap || insideDeeper(fixed, moved(there, e, -e), 0.01) !== overlap)
-        if (overlap) expect(isBlocked).toBe(true)
-        else if (isBlocked) expect(touching || outlinesCloserThan(fixed, there, 0.05)).toBe(true)
-      }),
+      fc.property(
+        convex,
+        convex,
+        fc.integer({ min: -160, max: 160 }),
+        fc.integer({ min: -160, max: 160 }),
+        (fixed, moving, dx, dy) => {
+          const region = noFitRegion(fixed, moving)
+          const isBlocked =
+            dx > region.minX && dx < region.maxX && dy > chainAt(region.lower, dx) && dy < chainAt(region.upper, dx)
+          const there = moved(moving, dx, dy)
+          const centre = [dx, dy] as const
+          const overlap =
+            insideDeeper(fixed, there, 0.01) ||
+            insideDeeper(there, fixed, 0.01) ||
+            (isInside(fixed, ...centre) && distanceToRing(fixed, ...centre) > 0.01)
+          // Within a hundredth of touching either answer is right.
+          const touching = [0.02, -0.02].some(
+            (e) =>
+              insideDeeper(fixed, moved(there, e, e), 0.01) !== overlap ||
+              insideDeeper(fixed, moved(there, e, -e), 0.01) !== overlap,
+          )
+          if (overlap) expect(isBlocked).toBe(true)
+          else if (isBlocked) expect(touching || outlinesCloserThan(fixed, there, 0.05)).toBe(true)
+        },
+      ),
       { numRuns: 300 },
     )
   })
@@ -95,7 +116,8 @@ describe('the no-fit region', () => {
     fc.assert(
       fc.property(convex, convex, (a, b) => {
         const { lower, upper, minX, maxX } = noFitRegion(a, b)
-        for (const chain of [lower, upper]) for (let i = 2; i < chain.length; i += 2) expect(chain[i]!).toBeGreaterThanOrEqual(chain[i - 2]! - 1e-9)
+        for (const chain of [lower, upper])
+          for (let i = 2; i < chain.length; i += 2) expect(chain[i]!).toBeGreaterThanOrEqual(chain[i - 2]! - 1e-9)
         for (const share of [0.1, 0.5, 0.9]) {
           const x = minX + share * (maxX - minX)
           expect(chainAt(lower, x)).toBeLessThanOrEqual(chainAt(upper, x) + 1e-9)
@@ -107,7 +129,16 @@ describe('the no-fit region', () => {
 
 describe('fillHollows', () => {
   /** A plate whose top edge hangs in by an arc of radius 250 round (100, 330), flattened finely. */
-  const hollowArc: Ring = [0, 0, 200, 0, ...Array.from({ length: 41 }, (_, i) => 190 - 4.5 * i).flatMap((x) => [x, 330 - Math.sqrt(250 ** 2 - (x - 100) ** 2)])]
+  const hollowArc: Ring = [
+    0,
+    0,
+    200,
+    0,
+    ...Array.from({ length: 41 }, (_, i) => 190 - 4.5 * i).flatMap((x) => [
+      x,
+      330 - Math.sqrt(250 ** 2 - (x - 100) ** 2),
+    ]),
+  ]
 
   it('keeps convex rings and sharp hollows', () => {
     expect(fillHollows(SQUARE, 2)).toEqual(SQUARE)
@@ -135,7 +166,9 @@ describe('penetration', () => {
     ['a corner 0.06 in, seen straight', moved(SQUARE, 9.94, 9.94), true],
     ['far in', moved(SQUARE, 4, 4), true],
     ['across, no corner inside', [4, -5, 6, -5, 6, 15, 4, 15], true],
-  ])('%s', (_name, other, deep) => expect(insideDeeper(SQUARE, other, 0.05) || insideDeeper(other, SQUARE, 0.05)).toBe(deep))
+  ])('%s', (_name, other, deep) =>
+    expect(insideDeeper(SQUARE, other, 0.05) || insideDeeper(other, SQUARE, 0.05)).toBe(deep),
+  )
 
   it('measures the distance to an outline', () => {
     expect(distanceToRing(SQUARE, 5, 4)).toBe(4)
@@ -154,10 +187,33 @@ describe('turning', () => {
     [450, false, [-1, 3]],
     [0, true, [-3, 1]],
     [90, true, [-1, -3]],
-  ])('(3, 1) by %d°, mirrored %s', (turn, flip, expected) => expect(turned(3, 1, turn, flip).map((v) => v + 0)).toEqual(expected))
+  ])('(3, 1) by %d°, mirrored %s', (turn, flip, expected) =>
+    expect(turned(3, 1, turn, flip).map((v) => v + 0)).toEqual(expected),
+  )
 
   it('equal outlines give equal rings, wherever they started', () => {
-    const [a, b] = [posedRing([[0, 0], [10, 0], [10, 5], [0, 5]], 0, false), posedRing([[110, 55], [100, 55], [100, 50], [110, 50]], 180, false)]
+    const [a, b] = [
+      posedRing(
+        [
+          [0, 0],
+          [10, 0],
+          [10, 5],
+          [0, 5],
+        ],
+        0,
+        false,
+      ),
+      posedRing(
+        [
+          [110, 55],
+          [100, 55],
+          [100, 50],
+          [110, 50],
+        ],
+        180,
+        false,
+      ),
+    ]
     expect(a.ring).toEqual(b.ring)
   })
 })

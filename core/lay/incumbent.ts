@@ -13,14 +13,26 @@ export interface Incumbent {
   readonly offer: (a: Arrangement) => number
 }
 
-export function incumbentFrom(instance: Instance, first: Arrangement, onBetter: (a: Arrangement) => void, leaving: Leaving = 'fewest pieces'): Incumbent {
+export function incumbentFrom(
+  instance: Instance,
+  first: Arrangement,
+  onBetter: (a: Arrangement) => void,
+  leaving: Leaving = 'fewest pieces',
+): Incumbent {
   const perPiece = leaving === 'fewest pieces' ? 1e4 : 0
   let best = first
   let bestCost = costOf(instance, first, perPiece)
   let bestFree: number | null = null
-  /** Of lays of one length the one that leaves the larger piece in one is taken; of equals in that, the one with fewer cuts. */
+  /**
+   * Of lays of one length the one that leaves the larger piece in one is taken; of equals in that, the one with fewer
+   * cuts.
+   */
   function isBetter(a: Arrangement, cost: number): boolean {
-    const isAsLong = a.left.length === 0 && best.left.length === 0 && a.sheets === best.sheets && Math.abs(a.length - best.length) < EQUAL_MM
+    const isAsLong =
+      a.left.length === 0 &&
+      best.left.length === 0 &&
+      a.sheets === best.sheets &&
+      Math.abs(a.length - best.length) < EQUAL_MM
     if (!isAsLong || instance.items.length > MOST_FOR_FREE) return cost < bestCost - 1e-9
     bestFree ??= freeArea(instance, best)
     const free = freeArea(instance, a)
@@ -57,7 +69,9 @@ function freeArea(instance: Instance, a: Arrangement): number {
  */
 function costOf(instance: Instance, a: Arrangement, perPiece: number): number {
   const missing = a.left.reduce((sum, i) => sum + instance.items[i]!.area, 0) / (instance.maxX - instance.minX)
-  const standing = a.spots.reduce((sum, s) => sum + (s.y + s.posture.shape.height) * s.posture.shape.area, 0) / (instance.totalArea || 1)
+  const standing =
+    a.spots.reduce((sum, s) => sum + (s.y + s.posture.shape.height) * s.posture.shape.area, 0) /
+    (instance.totalArea || 1)
   const sheetHeight = Number.isFinite(instance.maxY) ? instance.maxY : 0
   return perPiece * a.left.length + 100 * missing + (a.sheets - 1) * 2 * sheetHeight + a.length + 0.02 * standing
 }

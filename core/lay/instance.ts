@@ -1,3 +1,4 @@
+import { flawRing } from './flaw.ts'
 import type { LayPiece, LayProblem } from '../../contract/index.ts'
 import { convexParts, type Ring } from './convex-parts.ts'
 import { posedRing, ShapeTable, turned, type Posture, type Shape } from './shape.ts'
@@ -22,7 +23,9 @@ export interface Group {
   readonly along: number | null
 }
 
-/** A lay problem made ready for search: shapes shared, postures listed, everything that may not be covered as obstacles. */
+/**
+ * A lay problem made ready for search: shapes shared, postures listed, everything that may not be covered as obstacles.
+ */
 export interface Instance {
   readonly items: readonly Item[]
   readonly groups: readonly Group[]
@@ -32,6 +35,8 @@ export interface Instance {
   /** Top of one sheet; Infinity for a roll. */
   readonly maxY: number
   readonly sheets: number
+  /** Whether the problem counts sheets, be it one: then every placement names its own. */
+  readonly isCounted: boolean
   readonly gap: number
   readonly repeatAcross: number | null
   readonly repeatAlong: number | null
@@ -40,7 +45,10 @@ export interface Instance {
   readonly totalArea: number
 }
 
-/** `taken`: convex rings on the cloth that are covered already. @throws RangeError never: the problem has passed `readLayProblem`. */
+/**
+ * `taken`: convex rings on the cloth that are covered already. @throws RangeError never: the problem has passed
+ * `readLayProblem`.
+ */
 export function instanceOf(problem: LayProblem, taken: readonly Ring[] = []): Instance {
   const { cloth } = problem
   const table = new ShapeTable()
@@ -52,7 +60,10 @@ export function instanceOf(problem: LayProblem, taken: readonly Ring[] = []): In
   const outlineXs = cloth.outline?.map((p) => p[0])
   const outlineYs = cloth.outline?.map((p) => p[1])
   const maxY = Math.min(cloth.length ?? Infinity, outlineYs ? Math.max(...outlineYs) : Infinity)
-  const [minX, maxX] = [Math.max(cloth.selvedge[0], outlineXs ? Math.min(...outlineXs) : 0), Math.min(cloth.width - cloth.selvedge[1], outlineXs ? Math.max(...outlineXs) : Infinity)]
+  const [minX, maxX] = [
+    Math.max(cloth.selvedge[0], outlineXs ? Math.min(...outlineXs) : 0),
+    Math.min(cloth.width - cloth.selvedge[1], outlineXs ? Math.max(...outlineXs) : Infinity),
+  ]
   return {
     items,
     groups: groupNames.map((name) => {
@@ -64,15 +75,22 @@ export function instanceOf(problem: LayProblem, taken: readonly Ring[] = []): In
     maxX,
     maxY,
     sheets: cloth.count ?? 1,
+    isCounted: cloth.count !== undefined,
     gap: problem.gap,
     repeatAcross: cloth.repeat.across,
     repeatAlong: cloth.repeat.along,
-    obstacles: [...cloth.flaws.filter(([, , w, h]) => w > 0 && h > 0).map(([x, y, w, h]) => [x, y, x + w, y, x + w, y + h, x, y + h]), ...(cloth.outline ? outsideOf(cloth.outline.flat()) : []), ...taken],
+    obstacles: [...cloth.flaws.map(flawRing), ...(cloth.outline ? outsideOf(cloth.outline.flat()) : []), ...taken],
     totalArea: items.reduce((sum, i) => sum + i.area, 0),
   }
 }
 
-function itemOf(piece: LayPiece, copy: number, postures: readonly Posture[], groupNames: readonly string[], problem: LayProblem): Item {
+function itemOf(
+  piece: LayPiece,
+  copy: number,
+  postures: readonly Posture[],
+  groupNames: readonly string[],
+  problem: LayProblem,
+): Item {
   const { match } = piece
   const { repeat } = problem.cloth
   return {
@@ -96,9 +114,20 @@ function posturesOf(piece: LayPiece, table: ShapeTable, problem: LayProblem): re
     for (const turn of piece.turns) {
       const { ring, originX, originY } = posedRing(piece.outline, turn, flip)
       const [dx, dy] = match ? turned(match.anchor[0], match.anchor[1], turn, flip) : [0, 0]
-      const posture = { shape: table.shapeOf(ring), turn, flip, originX, originY, anchorX: originX + dx, anchorY: originY + dy }
+      const posture = {
+        shape: table.shapeOf(ring),
+        turn,
+        flip,
+        originX,
+        originY,
+        anchorX: originX + dx,
+        anchorY: originY + dy,
+      }
       const isKnown = postures.some(
-        (p) => p.shape === posture.shape && (!bindsAcross || Math.abs(p.anchorX - posture.anchorX) < 1e-6) && (!bindsAlong || Math.abs(p.anchorY - posture.anchorY) < 1e-6),
+        (p) =>
+          p.shape === posture.shape &&
+          (!bindsAcross || Math.abs(p.anchorX - posture.anchorX) < 1e-6) &&
+          (!bindsAlong || Math.abs(p.anchorY - posture.anchorY) < 1e-6),
       )
       if (!isKnown) postures.push(posture)
     }

@@ -54,7 +54,7 @@ export class Intervals {
   lowestFreeOnLattice(from: number, lattice: Lattice): number {
     const onLattice = (y: number) => y - HAIR + modulo(lattice.start - (y - HAIR), lattice.step)
     let y = onLattice(from)
-    for (let blocked = true; blocked; ) {
+    for (let blocked = true; blocked;) {
       blocked = false
       for (let i = 0; i < this.count; i++) {
         if (this.low[i]! + HAIR >= y || this.high[i]! - HAIR <= y) continue

@@ -21,7 +21,8 @@ export interface ConvexRegion {
  * Where the reference point of `moving` may not be when `fixed` stands at the origin: the Minkowski
  * sum of `fixed` and the point-mirrored `moving`. Both convex and counter-clockwise.
  */
-export const noFitRegion = (fixed: Ring, moving: Ring): ConvexRegion => regionOf(minkowskiSum(fixed, pointMirrored(moving)))
+export const noFitRegion = (fixed: Ring, moving: Ring): ConvexRegion =>
+  regionOf(minkowskiSum(fixed, pointMirrored(moving)))
 
 /** Sum of two convex counter-clockwise rings, by merging their edges in order of direction. */
 export function minkowskiSum(a: Ring, b: Ring): Ring {
@@ -66,7 +67,16 @@ export function regionOf(ring: Ring): ConvexRegion {
   const lower = Float64Array.from(walk(ring, left, right))
   const upper = Float64Array.from(walk(ring, rightTop, leftTop))
   const isBox = lower.length === 4 && upper.length === 4 && lower[1] === lower[3] && upper[1] === upper[3]
-  return { minX, maxX, minY, maxY, isBox, lines: Float64Array.from(isBox ? [minX, maxX] : [minX, maxX, ...bends(ring)]), lower, upper: reversedPairs(upper) }
+  return {
+    minX,
+    maxX,
+    minY,
+    maxY,
+    isBox,
+    lines: Float64Array.from(isBox ? [minX, maxX] : [minX, maxX, ...bends(ring)]),
+    lower,
+    upper: reversedPairs(upper),
+  }
 }
 
 /** Between lines of a flattened arc the corner is found by sliding, so that not every vertex is worth a line. */
@@ -117,7 +127,11 @@ function chainStart(ring: Ring, x: number, which: 'lowest' | 'highest'): number 
   let best = -1
   for (let i = 0; i < ring.length / 2; i++) {
     if (Math.abs(ring[2 * i]! - x) > 1e-9) continue
-    if (best < 0 || (which === 'lowest' ? ring[2 * i + 1]! < ring[2 * best + 1]! : ring[2 * i + 1]! > ring[2 * best + 1]!)) best = i
+    if (
+      best < 0 ||
+      (which === 'lowest' ? ring[2 * i + 1]! < ring[2 * best + 1]! : ring[2 * i + 1]! > ring[2 * best + 1]!)
+    )
+      best = i
   }
   return best
 }
@@ -125,7 +139,7 @@ function chainStart(ring: Ring, x: number, which: 'lowest' | 'highest'): number 
 function walk(ring: Ring, from: number, to: number): number[] {
   const n = ring.length / 2
   const out = [ring[2 * from]!, ring[2 * from + 1]!]
-  for (let i = from; i !== to; ) {
+  for (let i = from; i !== to;) {
     i = (i + 1) % n
     out.push(ring[2 * i]!, ring[2 * i + 1]!)
   }

@@ -85,8 +85,18 @@ export function firstRecipes(instance: Instance): readonly Recipe[] {
   const all = items.map((_, i) => i)
   const height = (i: number) => Math.max(...items[i]!.postures.map((p) => p.shape.height))
   const width = (i: number) => Math.max(...items[i]!.postures.map((p) => p.shape.width))
-  const keys: readonly ((i: number) => number)[] = [height, (i) => items[i]!.area, width, (i) => Math.max(width(i), height(i)), (i) => width(i) + height(i)]
-  return keys.map((key) => ({ order: all.toSorted((a, b) => key(b) - key(a) || width(b) - width(a) || a - b), postures: new Int8Array(items.length).fill(-1), offsets: groups.map(() => null) }))
+  const keys: readonly ((i: number) => number)[] = [
+    height,
+    (i) => items[i]!.area,
+    width,
+    (i) => Math.max(width(i), height(i)),
+    (i) => width(i) + height(i),
+  ]
+  return keys.map((key) => ({
+    order: all.toSorted((a, b) => key(b) - key(a) || width(b) - width(a) || a - b),
+    postures: new Int8Array(items.length).fill(-1),
+    offsets: groups.map(() => null),
+  }))
 }
 
 function varied(from: Recipe, instance: Instance, random: Random): Recipe {

@@ -13,7 +13,8 @@ export function isInside(ring: Ring, x: number, y: number): boolean {
 
 export function distanceToRing(ring: Ring, x: number, y: number): number {
   let best = Infinity
-  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) best = Math.min(best, pointToSegment(x, y, ring[j]!, ring[j + 1]!, ring[i]!, ring[i + 1]!))
+  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2)
+    best = Math.min(best, pointToSegment(x, y, ring[j]!, ring[j + 1]!, ring[i]!, ring[i + 1]!))
   return best
 }
 
@@ -55,18 +56,32 @@ function pointToSegment(x: number, y: number, ax: number, ay: number, bx: number
 }
 
 /** The stretch 0..1 of p + t·d within `r` of a segment: the rounded band is convex, so it is one interval. */
-function withinOfSegment(px: number, py: number, dx: number, dy: number, ax: number, ay: number, bx: number, by: number, r: number): [number, number] | null {
+function withinOfSegment(
+  px: number,
+  py: number,
+  dx: number,
+  dy: number,
+  ax: number,
+  ay: number,
+  bx: number,
+  by: number,
+  r: number,
+): [number, number] | null {
   let [low, high] = [Infinity, -Infinity]
   const take = (from: number, to: number) => {
     low = Math.min(low, from)
     high = Math.max(high, to)
   }
   const squared = dx * dx + dy * dy
-  for (const [cx, cy] of [[ax, ay], [bx, by]] as const) {
+  for (const [cx, cy] of [
+    [ax, ay],
+    [bx, by],
+  ] as const) {
     const [ex, ey] = [px - cx, py - cy]
     const half = ex * dx + ey * dy
     const discriminant = half * half - squared * (ex * ex + ey * ey - r * r)
-    if (discriminant >= 0 && squared > 0) take((-half - Math.sqrt(discriminant)) / squared, (-half + Math.sqrt(discriminant)) / squared)
+    if (discriminant >= 0 && squared > 0)
+      take((-half - Math.sqrt(discriminant)) / squared, (-half + Math.sqrt(discriminant)) / squared)
   }
   const length = Math.hypot(bx - ax, by - ay)
   if (length > 0) {

@@ -80,16 +80,29 @@ export class Placer {
       this.fixOffset(item, spot, offsets)
     }
     const used = bySheet.findLastIndex((s) => s.spots.length > 0) + 1
-    return { spots, left, sheets: Math.max(1, used), length: Math.max(0, ...(bySheet[used - 1]?.spots ?? []).map((s) => s.y + s.posture.shape.height)), offsets }
+    return {
+      spots,
+      left,
+      sheets: Math.max(1, used),
+      length: Math.max(0, ...(bySheet[used - 1]?.spots ?? []).map((s) => s.y + s.posture.shape.height)),
+      offsets,
+    }
   }
 
-  private firstSheetFor(item: Item, index: number, wanted: number, bySheet: readonly Sheet[], offsets: readonly Offset[]): Spot | null {
+  private firstSheetFor(
+    item: Item,
+    index: number,
+    wanted: number,
+    bySheet: readonly Sheet[],
+    offsets: readonly Offset[],
+  ): Spot | null {
     const postures = wanted >= 0 ? [item.postures[wanted]!] : item.postures
     for (let sheet = 0; sheet < bySheet.length; sheet++) {
       let best: Spot | null = null
       for (const posture of postures) {
         const place = this.lowest(item, posture, bySheet[sheet]!, offsets[item.group] ?? FREE)
-        if (place && (!best || isLower(place, posture, best))) best = { item: index, posture, x: place.x, y: place.y, sheet }
+        if (place && (!best || isLower(place, posture, best)))
+          best = { item: index, posture, x: place.x, y: place.y, sheet }
       }
       if (best) return best
       // An untouched sheet that refuses a piece refuses it on every later sheet as well.
@@ -98,7 +111,12 @@ export class Placer {
     return null
   }
 
-  private lowest(item: Item, posture: Posture, { spots, floors }: Sheet, offset: Offset): { x: number; y: number } | null {
+  private lowest(
+    item: Item,
+    posture: Posture,
+    { spots, floors }: Sheet,
+    offset: Offset,
+  ): { x: number; y: number } | null {
     const { minX, maxX, maxY, repeatAcross, repeatAlong } = this.instance
     const { shape } = posture
     const [xLow, xHigh, yHigh] = [minX, maxX - shape.width + HAIR, maxY - shape.height + HAIR]
@@ -106,8 +124,14 @@ export class Placer {
     const isBound = item.across !== null || item.along !== null
     const floor = floors.get(isBound ? posture : shape) ?? 0
     const blocks = this.blocksFor(shape, spots, xLow, xHigh, floor)
-    const boundX = item.across !== null && offset.across !== null ? { start: offset.across + item.across - posture.anchorX, step: repeatAcross! } : null
-    const boundY = item.along !== null && offset.along !== null ? { start: offset.along + item.along - posture.anchorY, step: repeatAlong! } : null
+    const boundX =
+      item.across !== null && offset.across !== null
+        ? { start: offset.across + item.across - posture.anchorX, step: repeatAcross! }
+        : null
+    const boundY =
+      item.along !== null && offset.along !== null
+        ? { start: offset.along + item.along - posture.anchorY, step: repeatAlong! }
+        : null
     const xs = boundX ? latticePoints(boundX, xLow - HAIR, xHigh) : freeLines(blocks, xLow, xHigh - HAIR)
     let best: { x: number; y: number } | null = null
     for (const x of xs) {
@@ -115,7 +139,8 @@ export class Placer {
       if (y > yHigh || (best && (y > best.y + HAIR || (y > best.y - HAIR && x >= best.x)))) continue
       best = { x, y }
     }
-    if (best && !boundX && !boundY && !this.isBoxesOnly(shape, spots)) best = settle(blocks, best.x, best.y, xLow, floor, this.scratch)
+    if (best && !boundX && !boundY && !this.isBoxesOnly(shape, spots))
+      best = settle(blocks, best.x, best.y, xLow, floor, this.scratch)
     if (best) floors.set(isBound ? posture : shape, best.y)
     return best
   }
@@ -125,13 +150,22 @@ export class Placer {
     if (!offset) return
     const { repeatAcross, repeatAlong } = this.instance
     offsets[item.group] = {
-      across: offset.across ?? (item.across === null ? null : modulo(spot.x + spot.posture.anchorX - item.across, repeatAcross!)),
-      along: offset.along ?? (item.along === null ? null : modulo(spot.y + spot.posture.anchorY - item.along, repeatAlong!)),
+      across:
+        offset.across ??
+        (item.across === null ? null : modulo(spot.x + spot.posture.anchorX - item.across, repeatAcross!)),
+      along:
+        offset.along ?? (item.along === null ? null : modulo(spot.y + spot.posture.anchorY - item.along, repeatAlong!)),
     }
   }
 
   /** Where this shape may not stand, as convex regions of its lower left corner. */
-  private blocksFor(shape: Shape, placed: readonly Spot[], xLow: number, xHigh: number, floor: number): readonly Block[] {
+  private blocksFor(
+    shape: Shape,
+    placed: readonly Spot[],
+    xLow: number,
+    xHigh: number,
+    floor: number,
+  ): readonly Block[] {
     const blocks: Block[] = []
     const add = (regions: readonly ConvexRegion[], dx: number, dy: number) => {
       let [minX, maxX, maxY] = [Infinity, -Infinity, -Infinity]
@@ -178,12 +212,18 @@ interface Offset {
 }
 const FREE: Offset = { across: null, along: null }
 
-/** Between postures the place counts whole and the height in part: measured over cushion sets, better than the top edge alone. */
+/**
+ * Between postures the place counts whole and the height in part: measured over cushion sets, better than the top edge
+ * alone.
+ */
 const HEIGHT_WEIGHT = 0.75
 
 /** Lower wins, place and height weighed together, then the lower place, then further left. */
 function isLower(place: { x: number; y: number }, posture: Posture, best: Spot): boolean {
-  const [level, bestLevel] = [place.y + HEIGHT_WEIGHT * posture.shape.height, best.y + HEIGHT_WEIGHT * best.posture.shape.height]
+  const [level, bestLevel] = [
+    place.y + HEIGHT_WEIGHT * posture.shape.height,
+    best.y + HEIGHT_WEIGHT * best.posture.shape.height,
+  ]
   if (Math.abs(level - bestLevel) > HAIR) return level < bestLevel
   return Math.abs(place.y - best.y) > HAIR ? place.y < best.y : place.x < best.x - HAIR
 }

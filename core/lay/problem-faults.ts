@@ -2,21 +2,34 @@ import type { LayProblem } from '../../contract/index.ts'
 import { areaOf, at, isSimple } from '../outline/index.ts'
 
 /** What a schema cannot see: crossed outlines, ids used twice, sheets without a length, no usable width. */
-export function problemFaults(problem: LayProblem, mostPieces: number): readonly { readonly path: string; readonly message: string }[] {
+export function problemFaults(
+  problem: LayProblem,
+  mostPieces: number,
+): readonly { readonly path: string; readonly message: string }[] {
   const faults: { path: string; message: string }[] = []
   const { cloth } = problem
   const seen = new Map<string, number>()
   problem.pieces.forEach((piece, i) => {
     const before = seen.get(piece.id)
-    if (before !== undefined) faults.push({ path: `$.pieces[${i}].id`, message: `"${piece.id}" is the id of pieces[${before}] already; every id is unique` })
+    if (before !== undefined)
+      faults.push({
+        path: `$.pieces[${i}].id`,
+        message: `"${piece.id}" is the id of pieces[${before}] already; every id is unique`,
+      })
     seen.set(piece.id, i)
     const fault = outlineFault(piece.outline)
     if (fault) faults.push({ path: `$.pieces[${i}].outline`, message: fault })
   })
   const total = problem.pieces.reduce((sum, p) => sum + p.qty, 0)
-  if (total > mostPieces) faults.push({ path: '$.pieces', message: `${total} pieces with their copies; at most ${mostPieces} are laid at once` })
-  if (cloth.selvedge[0] + cloth.selvedge[1] >= cloth.width) faults.push({ path: '$.cloth.selvedge', message: 'the selvedges leave no usable width' })
-  if (cloth.count !== undefined && cloth.length === null) faults.push({ path: '$.cloth.length', message: 'sheets (count) want a length' })
+  if (total > mostPieces)
+    faults.push({
+      path: '$.pieces',
+      message: `${total} pieces with their copies; at most ${mostPieces} are laid at once`,
+    })
+  if (cloth.selvedge[0] + cloth.selvedge[1] >= cloth.width)
+    faults.push({ path: '$.cloth.selvedge', message: 'the selvedges leave no usable width' })
+  if (cloth.count !== undefined && cloth.length === null)
+    faults.push({ path: '$.cloth.length', message: 'sheets (count) want a length' })
   if (cloth.outline) {
     const fault = outlineFault(cloth.outline)
     if (fault) faults.push({ path: '$.cloth.outline', message: fault })

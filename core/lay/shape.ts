@@ -31,7 +31,10 @@ export function turned(x: number, y: number, turn: number, flip: boolean): reado
   return [c * fx - s * y, s * fx + c * y]
 }
 
-/** Flattened hollow arcs are filled in by no more than this for the search: a hair of cloth for a twentieth of the convex parts. */
+/**
+ * Flattened hollow arcs are filled in by no more than this for the search: a hair of cloth for a twentieth of the
+ * convex parts.
+ */
 export const HOLLOW_MM = 2
 
 /** Keeps one shape for each different outline. */
@@ -46,7 +49,15 @@ export class ShapeTable {
     const [width, height] = [maxOf(ring, 0), maxOf(ring, 1)]
     const parts = convexParts(fillHollows(ring, HOLLOW_MM))
     const area = ringArea(ring)
-    const shape = { id: this.shapes.length, ring, parts, width, height, area, isBox: Math.abs(area - width * height) < 1e-6 * width * height }
+    const shape = {
+      id: this.shapes.length,
+      ring,
+      parts,
+      width,
+      height,
+      area,
+      isBox: Math.abs(area - width * height) < 1e-6 * width * height,
+    }
     this.shapes.push(shape)
     this.byKey.set(key, shape)
     return shape
@@ -54,7 +65,11 @@ export class ShapeTable {
 }
 
 /** The outline turned, with its box moved to the origin; `at` says where its own origin went. */
-export function posedRing(outline: readonly (readonly [number, number])[], turn: number, flip: boolean): { ring: Ring; originX: number; originY: number } {
+export function posedRing(
+  outline: readonly (readonly [number, number])[],
+  turn: number,
+  flip: boolean,
+): { ring: Ring; originX: number; originY: number } {
   const points = outline.map(([x, y]) => turned(x, y, turn, flip))
   const minX = Math.min(...points.map((p) => p[0]))
   const minY = Math.min(...points.map((p) => p[1]))
@@ -75,7 +90,11 @@ function cosSin(turn: number): readonly [number, number] {
 function fromLowestLeft(ring: Ring): Ring {
   let start = 0
   for (let i = 2; i < ring.length; i += 2) {
-    if (ring[i + 1]! < ring[start + 1]! - 1e-6 || (Math.abs(ring[i + 1]! - ring[start + 1]!) <= 1e-6 && ring[i]! < ring[start]!)) start = i
+    if (
+      ring[i + 1]! < ring[start + 1]! - 1e-6 ||
+      (Math.abs(ring[i + 1]! - ring[start + 1]!) <= 1e-6 && ring[i]! < ring[start]!)
+    )
+      start = i
   }
   return [...ring.slice(start), ...ring.slice(0, start)]
 }

@@ -15,17 +15,40 @@ interface Box {
  * is matched, else flush with an edge of the cloth or of a neighbour that is nearer than `reach`.
  * Never beyond the starting end.
  */
-export function snapped(problem: LayProblem, lay: Pick<Lay, 'placements' | 'offsets'>, moved: Placement, reach: number): Placement {
+export function snapped(
+  problem: LayProblem,
+  lay: Pick<Lay, 'placements' | 'offsets'>,
+  moved: Placement,
+  reach: number,
+): Placement {
   const piece = problem.pieces.find((p) => p.id === moved.id)!
   const box = boxOn(piece.outline, moved)
-  const others = lay.placements.filter((p) => placementKey(p) !== placementKey(moved)).map((p) => boxOn(problem.pieces.find((q) => q.id === p.id)!.outline, p))
+  const others = lay.placements
+    .filter((p) => placementKey(p) !== placementKey(moved))
+    .map((p) => boxOn(problem.pieces.find((q) => q.id === p.id)!.outline, p))
   const { cloth, gap } = problem
   const group = piece.match && held(lay.offsets, piece.match.group)
   const [anchorX, anchorY] = piece.match ? onTheCloth(moved, ...piece.match.anchor) : [0, 0]
   const across = piece.match ? toPhase(anchorX, piece.match.across, group?.across ?? null, cloth.repeat.across) : null
   const along = piece.match ? toPhase(anchorY, piece.match.along, group?.along ?? null, cloth.repeat.along) : null
-  const dx = across ?? flush(box.left, box.right, [cloth.selvedge[0], ...others.map((o) => o.right + gap)], [cloth.width - cloth.selvedge[1], ...others.map((o) => o.left - gap)], reach)
-  const dy = along ?? flush(box.foot, box.top, [0, ...others.map((o) => o.top + gap)], [...(cloth.length === null ? [] : [cloth.length]), ...others.map((o) => o.foot - gap)], reach)
+  const dx =
+    across ??
+    flush(
+      box.left,
+      box.right,
+      [cloth.selvedge[0], ...others.map((o) => o.right + gap)],
+      [cloth.width - cloth.selvedge[1], ...others.map((o) => o.left - gap)],
+      reach,
+    )
+  const dy =
+    along ??
+    flush(
+      box.foot,
+      box.top,
+      [0, ...others.map((o) => o.top + gap)],
+      [...(cloth.length === null ? [] : [cloth.length]), ...others.map((o) => o.foot - gap)],
+      reach,
+    )
   const lift = along === null ? Math.max(0, -(box.foot + dy)) : 0
   return { ...moved, x: round(moved.x + dx), y: round(moved.y + dy + lift) }
 }
@@ -37,10 +60,15 @@ function toPhase(at: number, demand: number | null, offset: number | null, repea
   return past > repeat / 2 ? repeat - past : -past
 }
 
-/** The least move that brings the low edge onto one of `lows` or the high edge onto one of `highs`; nought where none is within reach. */
+/**
+ * The least move that brings the low edge onto one of `lows` or the high edge onto one of `highs`; nought where none is
+ * within reach.
+ */
 function flush(low: number, high: number, lows: readonly number[], highs: readonly number[], reach: number): number {
   const moves = [...lows.map((v) => v - low), ...highs.map((v) => v - high)].filter((d) => Math.abs(d) <= reach)
-  return moves.reduce((best, d) => (best === null || Math.abs(d) < Math.abs(best) ? d : best), null as number | null) ?? 0
+  return (
+    moves.reduce((best, d) => (best === null || Math.abs(d) < Math.abs(best) ? d : best), null as number | null) ?? 0
+  )
 }
 
 function boxOn(outline: readonly (readonly [number, number])[], place: Placement): Box {

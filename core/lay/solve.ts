@@ -3,7 +3,16 @@ import { err, ok, type Result } from '../result/index.ts'
 import type { Ring } from './convex-parts.ts'
 import { leastSheets, lowerBound, type Bound } from './bound.ts'
 import { instanceOf, type Instance } from './instance.ts'
-import { boxBeams, hasSkyline, isBeamInstance, isProofInstance, isSkylineInstance, layOnSkyline, proveBoxes, skylineWalks } from './boxes/index.ts'
+import {
+  boxBeams,
+  hasSkyline,
+  isBeamInstance,
+  isProofInstance,
+  isSkylineInstance,
+  layOnSkyline,
+  proveBoxes,
+  skylineWalks,
+} from './boxes/index.ts'
 import type { Found } from './found.ts'
 import { largestFree } from './free-rectangle.ts'
 import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
@@ -21,11 +30,14 @@ export type LayFailure =
   | { readonly code: 'longer-than-cloth'; readonly piece: string; readonly over: number }
   | { readonly code: 'no-place'; readonly piece: string }
   | { readonly code: 'no-room'; readonly pieces: readonly string[] }
+  | { readonly code: 'too-many-pieces'; readonly pieces: number; readonly most: number }
 
 export interface SolveOptions {
   readonly seed: number
   readonly budget: Budget
-  /** One of several searches that run beside each other on the same problem, each on its own core; 0 when it is alone. */
+  /**
+   * One of several searches that run beside each other on the same problem, each on its own core; 0 when it is alone.
+   */
   readonly lane?: number
   /** Convex rings on the cloth that are covered already. */
   readonly taken?: readonly Ring[]
@@ -33,11 +45,24 @@ export interface SolveOptions {
   readonly onBetter?: (found: Found) => void
 }
 
+/**
+ * Pieces with their copies: more are refused in words rather than left to hang. The contract's door has the same
+ * number; a test holds both together.
+ */
+export const MOST_LAID = 5000
+
+export const pieceCount = (problem: LayProblem): number => problem.pieces.reduce((sum, p) => sum + p.qty, 0)
+
 /** More lanes than any machine has cores for; seeds of different lanes never meet. */
 const LANES = 64
 
 /** Plans a lay: anytime, and the same for the same problem, seed, lane and number of steps. */
-export function solveLay(problem: LayProblem, { seed, budget, lane = 0, taken = [], onBetter }: SolveOptions): Result<Found, LayFailure> {
+export function solveLay(
+  problem: LayProblem,
+  { seed, budget, lane = 0, taken = [], onBetter }: SolveOptions,
+): Result<Found, LayFailure> {
+  const pieces = pieceCount(problem)
+  if (pieces > MOST_LAID) return err({ code: 'too-many-pieces', pieces, most: MOST_LAID })
   const instance = instanceOf(problem, taken)
   const impossible = neverFits(problem, instance)
   if (impossible) return err(impossible)
@@ -46,43 +71,75 @@ export function solveLay(problem: LayProblem, { seed, budget, lane = 0, taken = 
   const placer = new Placer(instance)
   const random = seeded(seed * LANES + lane)
   let steps = 0
-  const foundOf = (a: Arrangement): Found => ({ lay: layOf(instance, a, bound, seed), bound, steps, free: largestFree(instance, a) })
+  const foundOf = (a: Arrangement): Found => ({
+    lay: layOf(instance, a, bound, seed),
+    bound,
+    steps,
+    free: largestFree(instance, a),
+  })
   // The first lay is always finished, however short the budget.
   const first = firstLay(instance, placer)
   const tell = (a: Arrangement) => a.left.length === 0 && onBetter?.(foundOf(a))
   const incumbent = incumbentFrom(instance, first, tell)
   tell(first)
   const isReached = () => isProven(instance, incumbent.best(), bound)
-  steps = takeTurns(strategiesFor({ instance, placer, incumbent, bound: bound.length, lane, prove }, random, budget), budget, isReached, 0, (step) => (steps = step))
+  steps = takeTurns(
+    strategiesFor({ instance, placer, incumbent, bound: bound.length, lane, prove }, random, budget),
+    budget,
+    isReached,
+    0,
+    (step) => (steps = step),
+  )
   const best = incumbent.best()
   return best.left.length > 0 ? err(roomFailure(instance, placer, best)) : ok(foundOf(best))
 }
 
-/** As much of a problem as goes on its cloth, for a remnant or a piece of stock: pieces without a place are left out. */
-export function layWhatFits(problem: LayProblem, { seed, budget }: SolveOptions, leaving: Leaving = 'fewest pieces'): Omit<Lay, 'seconds'> {
+/**
+ * As much of a problem as goes on its cloth, for a remnant or a piece of stock: pieces without a place are left out.
+ */
+export function layWhatFits(
+  problem: LayProblem,
+  { seed, budget }: SolveOptions,
+  leaving: Leaving = 'fewest pieces',
+): Omit<Lay, 'seconds'> {
   const pieces = problem.pieces.filter((piece) => {
     const alone = { ...problem, pieces: [{ ...piece, qty: 1 }] }
     return neverFits(alone, instanceOf(alone)) === null
   })
   const instance = instanceOf({ ...problem, pieces })
-  if (instance.items.length === 0) return { format: 'loft-seam/lay', version: 1, length: 0, bound: 0, seed, placements: [], offsets: {} }
+  if (instance.items.length === 0)
+    return { format: 'loft-seam/lay', version: 1, length: 0, bound: 0, seed, placements: [], offsets: {} }
   const bound = lowerBound(instance)
   const placer = new Placer(instance)
   const first = placer.arrange(firstRecipes(instance)[0]!)!
   const incumbent = incumbentFrom(instance, first, () => {}, leaving)
   const decode: Decoder = (recipe) => placer.arrange(recipe, budget.isStopped)
-  takeTurns([{ strategy: orderWalks(instance, decode, incumbent, seeded(seed)), share: 1 }], budget, () => isProven(instance, incumbent.best(), bound), 0, () => {})
+  takeTurns(
+    [{ strategy: orderWalks(instance, decode, incumbent, seeded(seed)), share: 1 }],
+    budget,
+    () => isProven(instance, incumbent.best(), bound),
+    0,
+    () => {},
+  )
   return layOf(instance, incumbent.best(), { name: bound.name, length: 0 }, seed)
 }
 
-/** Laid at once by the usual order: boxes, and many shapes by the boxes round them, on their skyline; many on other cloth in one turn each. */
+/**
+ * Laid at once by the usual order: boxes, and many shapes by the boxes round them, on their skyline; many on other
+ * cloth in one turn each.
+ */
 function firstLay(instance: Instance, placer: Placer): Arrangement {
   const recipe = firstRecipes(instance)[0]!
   const isMany = instance.items.length > MANY_PIECES
   if (isSkylineInstance(instance) || (isMany && hasSkyline(instance))) return layOnSkyline(instance, recipe.order)
   if (!isMany) return placer.arrange(recipe)!
   const width = instance.maxX - instance.minX
-  const postures = Int8Array.from(instance.items, (item) => Math.max(0, item.postures.findIndex((p) => p.shape.width <= width && p.shape.height <= instance.maxY)))
+  const postures = Int8Array.from(instance.items, (item) =>
+    Math.max(
+      0,
+      item.postures.findIndex((p) => p.shape.width <= width && p.shape.height <= instance.maxY),
+    ),
+  )
   return placer.arrange({ ...recipe, postures })!
 }
 
@@ -99,15 +156,31 @@ interface Search {
   readonly prove: (length: number) => void
 }
 
-/** Boxes are laid in beams and on their skyline; all others walk through orders, tile where nothing need be wasted, and are pushed apart on ever shorter cloth. */
-function strategiesFor({ instance, placer, incumbent, bound, lane, prove }: Search, random: Random, budget: Budget): readonly Shared[] {
+/**
+ * Boxes are laid in beams and on their skyline; all others walk through orders, tile where nothing need be wasted, and
+ * are pushed apart on ever shorter cloth.
+ */
+function strategiesFor(
+  { instance, placer, incumbent, bound, lane, prove }: Search,
+  random: Random,
+  budget: Budget,
+): readonly Shared[] {
   const decode: Decoder = (recipe) => placer.arrange(recipe, budget.isStopped)
   const fork = () => seeded(Math.floor(random() * 2 ** 32))
   const walks = { strategy: orderWalks(instance, decode, incumbent, fork()), share: 1 }
-  const beams = isBeamInstance(instance) ? [{ strategy: boxBeams(instance, incumbent, bound, lane, fork()), share: 5 }] : []
+  const beams = isBeamInstance(instance)
+    ? [{ strategy: boxBeams(instance, incumbent, bound, lane, fork()), share: 5 }]
+    : []
   const proof = isProofInstance(instance) ? [{ strategy: proveBoxes(instance, incumbent, lane, prove), share: 20 }] : []
-  if (isSkylineInstance(instance)) return [...beams, ...proof, { strategy: skylineWalks(instance, incumbent, fork()), share: 1 }, ...(instance.items.length <= FEW_BOXES ? [walks] : [])]
-  const flush = beams.length === 0 && mayTile(instance) ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }] : []
+  if (isSkylineInstance(instance))
+    return [
+      ...beams,
+      ...proof,
+      { strategy: skylineWalks(instance, incumbent, fork()), share: 1 },
+      ...(instance.items.length <= FEW_BOXES ? [walks] : []),
+    ]
+  const flush =
+    beams.length === 0 && mayTile(instance) ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }] : []
   const apart = instance.sheets === 1 ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }] : []
   return [...flush, walks, ...beams, ...apart]
 }
@@ -115,7 +188,8 @@ function strategiesFor({ instance, placer, incumbent, bound, lane, prove }: Sear
 /** With more boxes than this the general placer has had its say with the first lay. */
 const FEW_BOXES = 25
 
-const isProven = (instance: Instance, a: Arrangement, bound: Bound): boolean => a.left.length === 0 && a.sheets <= leastSheets(instance) && a.length <= bound.length + 1e-4
+const isProven = (instance: Instance, a: Arrangement, bound: Bound): boolean =>
+  a.left.length === 0 && a.sheets <= leastSheets(instance) && a.length <= bound.length + 1e-4
 
 /** Pieces that cannot stand on the cloth in any allowed turn. */
 function neverFits(problem: LayProblem, instance: Instance): LayFailure | null {
@@ -128,7 +202,8 @@ function neverFits(problem: LayProblem, instance: Instance): LayFailure | null {
       return { code: 'wider-than-cloth', piece: item.piece, over: least - width, wouldTurn }
     }
     const shortest = Math.min(...narrow.map((p) => p.shape.height))
-    if (shortest > instance.maxY + 1e-6) return { code: 'longer-than-cloth', piece: item.piece, over: shortest - instance.maxY }
+    if (shortest > instance.maxY + 1e-6)
+      return { code: 'longer-than-cloth', piece: item.piece, over: shortest - instance.maxY }
   }
   return problem.pieces.length === 0 ? { code: 'no-room', pieces: [] } : null
 }
@@ -144,7 +219,6 @@ function roomFailure(instance: Instance, placer: Placer, best: Arrangement): Lay
 }
 
 function layOf(instance: Instance, a: Arrangement, bound: Bound, seed: number): Omit<Lay, 'seconds'> {
-  const sheetful = instance.sheets > 1
   return {
     format: 'loft-seam/lay',
     version: 1,
@@ -158,9 +232,14 @@ function layOf(instance: Instance, a: Arrangement, bound: Bound, seed: number): 
       y: round4(s.y + s.posture.originY),
       turn: s.posture.turn,
       flip: s.posture.flip,
-      ...(sheetful ? { sheet: s.sheet + 1 } : {}),
+      ...(instance.isCounted ? { sheet: s.sheet + 1 } : {}),
     })),
-    offsets: Object.fromEntries(instance.groups.map((g, i) => [g.name, { across: roundedOrNull(a.offsets[i]!.across), along: roundedOrNull(a.offsets[i]!.along) }])),
+    offsets: Object.fromEntries(
+      instance.groups.map((g, i) => [
+        g.name,
+        { across: roundedOrNull(a.offsets[i]!.across), along: roundedOrNull(a.offsets[i]!.along) },
+      ]),
+    ),
   }
 }
 

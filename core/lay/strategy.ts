@@ -17,8 +17,17 @@ export interface Budget {
   readonly isStopped: () => boolean
 }
 
-/** Lets strategies take turns by their shares of the work until all have ended, the budget runs out or the goal is reached; answers the steps done. */
-export function takeTurns(all: readonly Shared[], budget: Budget, isReached: () => boolean, from: number, onStep: (step: number) => void): number {
+/**
+ * Lets strategies take turns by their shares of the work until all have ended, the budget runs out or the goal is
+ * reached; answers the steps done.
+ */
+export function takeTurns(
+  all: readonly Shared[],
+  budget: Budget,
+  isReached: () => boolean,
+  from: number,
+  onStep: (step: number) => void,
+): number {
   const running = all.map((s) => ({ ...s, done: 0 }))
   let step = from
   while (running.length > 0 && step < budget.steps && !isReached() && !budget.isStopped()) {

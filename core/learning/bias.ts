@@ -2,7 +2,10 @@
 export interface Spread {
   readonly count: number
   readonly median: number
-  /** About one standard deviation: 1.4826 times the median deviation, but no less than 0.7 of what the mean deviation says; from six logs on the farthest one is left out of that mean. */
+  /**
+   * About one standard deviation: 1.4826 times the median deviation, but no less than 0.7 of what the mean deviation
+   * says; from six logs on the farthest one is left out of that mean.
+   */
   readonly spread: number
   /** True where the median is so far from nought that noise alone would seldom bring it there. */
   readonly isBias: boolean
@@ -27,7 +30,10 @@ const MAD_TO_SD = 1.4826
 const MEAN_TO_SD = 1.2533
 const LEAST_OF_MEAN = 0.7
 
-/** Passed by noise alone in about 1 % of cases, for normal, double-exponential and heavy-tailed (t, 3) noise; fitted to 20 000 simulations of each. */
+/**
+ * Passed by noise alone in about 1 % of cases, for normal, double-exponential and heavy-tailed (t, 3) noise; fitted to
+ * 20 000 simulations of each.
+ */
 const mostByChance = (count: number): number => 2.4 + 22 / count
 
 function middle(values: readonly number[]): number {

@@ -11,13 +11,19 @@ export interface FitEvidence {
   readonly foam: string
   readonly firmness: Firmness | null
   readonly planned: { readonly widthMm: number; readonly depthMm: number; readonly thicknessMm: number }
-  readonly measured: { readonly widthMm: number | null; readonly depthMm: number | null; readonly thicknessMm: number | null }
+  readonly measured: {
+    readonly widthMm: number | null
+    readonly depthMm: number | null
+    readonly thicknessMm: number | null
+  }
   readonly verdict: 'unknown' | 'loose' | 'right' | 'tight'
   /** How the cover squeezes its filling, the mean of both ways; null for loose fibre. */
   readonly fitShare: number | null
 }
 
-/** A step with its time: the kind that most of it goes to, minutes by the shop's rates as entered, and minutes worked. */
+/**
+ * A step with its time: the kind that most of it goes to, minutes by the shop's rates as entered, and minutes worked.
+ */
 export interface TimeEvidence {
   readonly ticket: string
   readonly work: WorkKind
@@ -41,11 +47,25 @@ export interface Evidence {
 }
 
 /** What the logs of a job say, from its card. Times are held against the rates as entered, without what was learnt. */
-export function evidenceOf({ ticket, card }: { readonly ticket: string; readonly card: JobCard }, rates: Rates): Evidence {
+export function evidenceOf(
+  { ticket, card }: { readonly ticket: string; readonly card: JobCard },
+  rates: Rates,
+): Evidence {
   return {
-    fits: card.fits.map((f) => ({ ...f, ticket, makeUp: card.makeUp, clothId: card.cloth.id, cloth: card.cloth.name, foam: card.foam, firmness: f.firmness as Firmness | null, planned: f.planned as FitEvidence['planned'] })),
+    fits: card.fits.map((f) => ({
+      ...f,
+      ticket,
+      makeUp: card.makeUp,
+      clothId: card.cloth.id,
+      cloth: card.cloth.name,
+      foam: card.foam,
+      firmness: f.firmness as Firmness | null,
+      planned: f.planned as FitEvidence['planned'],
+    })),
     times: card.times.flatMap((t): TimeEvidence[] => {
-      const minutes = t.work.map((w) => ({ kind: w.kind, min: w.units * rates[w.kind] })).toSorted((x, y) => y.min - x.min)
+      const minutes = t.work
+        .map((w) => ({ kind: w.kind, min: w.units * rates[w.kind] }))
+        .toSorted((x, y) => y.min - x.min)
       const plannedMin = minutes.reduce((sum, m) => sum + m.min, 0)
       return minutes[0] && plannedMin > 0 ? [{ ticket, work: minutes[0].kind, plannedMin, workedMin: t.workedMin }] : []
     }),
@@ -53,4 +73,8 @@ export function evidenceOf({ ticket, card }: { readonly ticket: string; readonly
   }
 }
 
-export const joined = (all: readonly Evidence[]): Evidence => ({ fits: all.flatMap((e) => e.fits), times: all.flatMap((e) => e.times), cloths: all.flatMap((e) => e.cloths) })
+export const joined = (all: readonly Evidence[]): Evidence => ({
+  fits: all.flatMap((e) => e.fits),
+  times: all.flatMap((e) => e.times),
+  cloths: all.flatMap((e) => e.cloths),
+})

@@ -5,7 +5,17 @@ import { keepersBench, USUAL_WORKSHOP } from '../shop/index.ts'
 import { jobCard } from '../card/index.ts'
 import { setRecord, started, ticked, workOrder } from '../making/index.ts'
 import { worked } from '../testing/jobs.ts'
-import { evidenceOf, joined, learnedFor, proposals, setLearned, spreadOf, wasteFactor, type Evidence, type FitEvidence } from './index.ts'
+import {
+  evidenceOf,
+  joined,
+  learnedFor,
+  proposals,
+  setLearned,
+  spreadOf,
+  wasteFactor,
+  type Evidence,
+  type FitEvidence,
+} from './index.ts'
 
 const TODAY = '2026-03-02'
 const random = seeded(20260302)
@@ -19,11 +29,34 @@ function history(jobs: number, bias: number, sd: number, noise = normal): Eviden
     Array.from({ length: 1 + Math.floor(random() * 4) }, (_, c): FitEvidence => {
       const planned = { widthMm: 500 + 900 * random(), depthMm: 400 + 200 * random(), thicknessMm: 80 }
       const off = () => 1 + bias + sd * noise()
-      return { ticket: `J-${j}`, cushion: String(c + 1), makeUp: 'boxed', clothId: 'moss-loop', cloth: 'Moss loop', foam: 'Fulmar 35/120', firmness: 'medium', planned, measured: { widthMm: planned.widthMm * off(), depthMm: planned.depthMm * off(), thicknessMm: null }, verdict: 'right', fitShare: 0.015 + 0.004 * noise() }
+      return {
+        ticket: `J-${j}`,
+        cushion: String(c + 1),
+        makeUp: 'boxed',
+        clothId: 'moss-loop',
+        cloth: 'Moss loop',
+        foam: 'Fulmar 35/120',
+        firmness: 'medium',
+        planned,
+        measured: { widthMm: planned.widthMm * off(), depthMm: planned.depthMm * off(), thicknessMm: null },
+        verdict: 'right',
+        fitShare: 0.015 + 0.004 * noise(),
+      }
     }),
   ).flat()
-  const times = Array.from({ length: jobs }, (_, j) => ({ ticket: `J-${j}`, work: 'plate' as const, plannedMin: 40, workedMin: 40 * Math.exp(0.2 * noise()) }))
-  const cloths = Array.from({ length: jobs }, (_, j) => ({ ticket: `J-${j}`, clothId: 'moss-loop', cloth: 'Moss loop', laidMm: 3000, usedMm: 3000 * Math.exp(0.03 * noise()) }))
+  const times = Array.from({ length: jobs }, (_, j) => ({
+    ticket: `J-${j}`,
+    work: 'plate' as const,
+    plannedMin: 40,
+    workedMin: 40 * Math.exp(0.2 * noise()),
+  }))
+  const cloths = Array.from({ length: jobs }, (_, j) => ({
+    ticket: `J-${j}`,
+    clothId: 'moss-loop',
+    cloth: 'Moss loop',
+    laidMm: 3000,
+    usedMm: 3000 * Math.exp(0.03 * noise()),
+  }))
   return { fits, times, cloths }
 }
 
@@ -38,14 +71,26 @@ describe('a spread', () => {
 })
 
 describe('simulated shops', () => {
-  it.each<[string, () => number]>([['normal', normal], ['long-tailed', laplace]])('%s noise alone proposes something in less than 5 %% of shops', (_name, noise) => {
-    const shops = 400
-    const wrong = Array.from({ length: shops }, () => proposals(history(5 + Math.floor(random() * 20), 0, 0.003, noise), [], TODAY).length > 0).filter(Boolean).length
-    expect(wrong / shops).toBeLessThan(0.05)
-  }, 20_000)
+  it.each<[string, () => number]>([
+    ['normal', normal],
+    ['long-tailed', laplace],
+  ])(
+    '%s noise alone proposes something in less than 5 %% of shops',
+    (_name, noise) => {
+      const shops = 400
+      const wrong = Array.from(
+        { length: shops },
+        () => proposals(history(5 + Math.floor(random() * 20), 0, 0.003, noise), [], TODAY).length > 0,
+      ).filter(Boolean).length
+      expect(wrong / shops).toBeLessThan(0.05)
+    },
+    20_000,
+  )
 
   it('a hidden bias of 0.7 % is found in nine of ten shops with twelve jobs, and its size with it', () => {
-    const found = Array.from({ length: 200 }, () => proposals(history(12, 0.007, 0.004), [], TODAY).flatMap((p) => (p.learned.kind === 'size' ? [p.learned] : [])))
+    const found = Array.from({ length: 200 }, () =>
+      proposals(history(12, 0.007, 0.004), [], TODAY).flatMap((p) => (p.learned.kind === 'size' ? [p.learned] : [])),
+    )
     expect(found.filter((f) => f.length > 0).length).toBeGreaterThan(180)
     const shares = found.flatMap((f) => f.map((l) => l.widthShare).filter((s) => s !== 0)).toSorted((a, b) => a - b)
     expect(shares[shares.length >> 1]).toBeCloseTo(0.007, 3)
@@ -59,58 +104,128 @@ describe('simulated shops', () => {
 
   it('one slip of the tape does not make or hide a proposal', () => {
     const off = [0.007, 0.0065, 0.0072, 0.0068, 0.0071, 0.0069, 0.0073, 0.0066]
-    const logs = (values: readonly number[]) => ({ fits: values.map((v, i): FitEvidence => ({ ...history(1, 0, 0).fits[0]!, ticket: `J-${i}`, planned: { widthMm: 1000, depthMm: 500, thicknessMm: 80 }, measured: { widthMm: 1000 * (1 + v), depthMm: null, thicknessMm: null } })), times: [], cloths: [] })
+    const logs = (values: readonly number[]) => ({
+      fits: values.map((v, i): FitEvidence => ({
+        ...history(1, 0, 0).fits[0]!,
+        ticket: `J-${i}`,
+        planned: { widthMm: 1000, depthMm: 500, thicknessMm: 80 },
+        measured: { widthMm: 1000 * (1 + v), depthMm: null, thicknessMm: null },
+      })),
+      times: [],
+      cloths: [],
+    })
     const [found] = proposals(logs([...off.slice(1), 0.09]), [], TODAY)
     expect(found!.learned).toMatchObject({ kind: 'size', makeUp: 'boxed', clothId: 'moss-loop', depthShare: 0 })
-    expect(found!.says).toBe('Boxed covers in Moss loop over Fulmar 35/120 finish 7 mm too large to the metre in width: cut them 0.7 % smaller.')
+    expect(found!.says).toBe(
+      'Boxed covers in Moss loop over Fulmar 35/120 finish 7 mm too large to the metre in width: cut them 0.7 % smaller.',
+    )
     expect(proposals(logs([0.0002, -0.0003, 0.0001, -0.0002, 0.0003, 0.09]), [], TODAY)).toEqual([])
   })
 
   it('slow work, wasteful cloth and a fit window off its middle are proposed, and once accepted no more', () => {
-    const times = Array.from({ length: 8 }, (_, j) => ({ ticket: `J-${j}`, work: 'zip' as const, plannedMin: 30, workedMin: 45 + (j % 3) }))
-    const cloths = Array.from({ length: 8 }, (_, j) => ({ ticket: `J-${j}`, clothId: 'hull-vinyl', cloth: 'Hull vinyl', laidMm: 3000, usedMm: 3200 + 5 * (j % 3) }))
-    const fits = Array.from({ length: 8 }, (_, j): FitEvidence => ({ ...history(1, 0, 0).fits[0]!, ticket: `J-${j}`, measured: { widthMm: null, depthMm: null, thicknessMm: null }, fitShare: 0.03 + 0.001 * (j % 3) }))
+    const times = Array.from({ length: 8 }, (_, j) => ({
+      ticket: `J-${j}`,
+      work: 'zip' as const,
+      plannedMin: 30,
+      workedMin: 45 + (j % 3),
+    }))
+    const cloths = Array.from({ length: 8 }, (_, j) => ({
+      ticket: `J-${j}`,
+      clothId: 'hull-vinyl',
+      cloth: 'Hull vinyl',
+      laidMm: 3000,
+      usedMm: 3200 + 5 * (j % 3),
+    }))
+    const fits = Array.from({ length: 8 }, (_, j): FitEvidence => ({
+      ...history(1, 0, 0).fits[0]!,
+      ticket: `J-${j}`,
+      measured: { widthMm: null, depthMm: null, thicknessMm: null },
+      fitShare: 0.03 + 0.001 * (j % 3),
+    }))
     const found = proposals({ fits, times, cloths }, [], TODAY)
     expect(found.map((p) => p.learned.kind)).toEqual(['rate', 'waste', 'fit-window'])
     expect(found[0]!.says).toBe('Set in a zip or tape: it takes 1.53 times as long as planned.')
-    expect(wasteFactor('hull-vinyl', found.map((p) => p.learned))).toBeCloseTo(3205 / 3000, 6)
-    expect(proposals({ fits, times, cloths }, found.map((p) => p.learned), TODAY)).toEqual([])
+    expect(
+      wasteFactor(
+        'hull-vinyl',
+        found.map((p) => p.learned),
+      ),
+    ).toBeCloseTo(3205 / 3000, 6)
+    expect(
+      proposals(
+        { fits, times, cloths },
+        found.map((p) => p.learned),
+        TODAY,
+      ),
+    ).toEqual([])
   })
 })
 
 describe('evidence of a job', () => {
   it('holds measured cushions, timed steps and used cloth against the plan', () => {
     const bench = keepersBench()
-    const log = (widthMm: number) => ({ day: TODAY, widthMm, depthMm: 470, thicknessMm: null, verdict: 'right' as const, wrinkles: '', stripesOffMm: null })
+    const log = (widthMm: number) => ({
+      day: TODAY,
+      widthMm,
+      depthMm: 470,
+      thicknessMm: null,
+      verdict: 'right' as const,
+      wrinkles: '',
+      stripesOffMm: null,
+    })
     const job: Job = { ...bench, fitting: { ...bench.fitting, fits: { '2': log(752), '9': log(1) } } }
     const cut = workOrder(job, worked(job)).find((s) => s.id === 'foam.cut')!
-    const timed = setRecord(cut, 'done', (r) => ticked(started(r, Date.parse('2026-03-02T09:00:00Z')), 'Ada', Date.parse('2026-03-02T09:33:00Z'))).apply(job)
+    const timed = setRecord(cut, 'done', (r) =>
+      ticked(started(r, Date.parse('2026-03-02T09:00:00Z')), 'Ada', Date.parse('2026-03-02T09:33:00Z')),
+    ).apply(job)
     const { fits, times } = evidenceOf({ ticket: 'SL-02', card: jobCard(timed) }, USUAL_WORKSHOP.rates)
-    expect(fits.map((f) => [f.cushion, f.measured.widthMm, Number(f.planned.widthMm.toFixed(1)), f.foam])).toEqual([['2', 752, 746.7, 'Gannet 30/140']])
+    expect(fits.map((f) => [f.cushion, f.measured.widthMm, Number(f.planned.widthMm.toFixed(1)), f.foam])).toEqual([
+      ['2', 752, 746.7, 'Gannet 30/140'],
+    ])
     expect(times.map((t) => [t.work, t.workedMin, Math.round(t.plannedMin)])).toEqual([['cut-foam', 33, 22]])
-    expect(joined([{ fits, times, cloths: [] }, { fits, times, cloths: [] }]).fits).toHaveLength(2)
+    expect(
+      joined([
+        { fits, times, cloths: [] },
+        { fits, times, cloths: [] },
+      ]).fits,
+    ).toHaveLength(2)
   })
 })
 
 describe('what was learnt', () => {
-  const learned: Learned[] = [{ kind: 'size', makeUp: 'boxed', clothId: 'lamp-room-ticking', widthShare: 0.007, depthShare: 0.004, says: 'finish long', on: TODAY }]
+  const learned: Learned[] = [
+    {
+      kind: 'size',
+      makeUp: 'boxed',
+      clothId: 'lamp-room-ticking',
+      widthShare: 0.007,
+      depthShare: 0.004,
+      says: 'finish long',
+      on: TODAY,
+    },
+  ]
 
   it('is offered to jobs of that make-up and cloth alone', () => {
     const job = keepersBench()
     expect(learnedFor(job, worked(job), learned)).toMatchObject({ widthShare: 0.007, depthShare: 0.004 })
-    expect(learnedFor({ ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, id: 'other' } } }, null, learned)).toBeNull()
+    expect(
+      learnedFor({ ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, id: 'other' } } }, null, learned),
+    ).toBeNull()
   })
 
   it('cuts plates smaller by its shares, boxing by the one of the way it runs, and still sews; given up, all is as before', () => {
     const job = keepersBench()
     const own = worked(setLearned(learnedFor(job, null, learned)).apply(job))
     const cut = (plan: ReturnType<typeof worked>, what: string) => plan.cutList.find((l) => l.what === what)!
-    // 746.67 x 0.993 + 24 = 765.4; 468 x 0.996 + 24 = 490.1; the front boxing by the width's share too, so that it meets its plate.
+    // 746.67 x 0.993 + 24 = 765.4; 468 x 0.996 + 24 = 490.1; the front boxing by the width's share too, so that it
+    // meets its plate.
     expect(cut(own, 'Top plate').width.value).toBeCloseTo(765.44, 1)
     expect(cut(own, 'Top plate').height.value).toBeCloseTo(490.13, 1)
     expect(cut(own, 'Front boxing').width.value).toBeCloseTo(765.44, 1)
     expect(cut(own, 'Front boxing').height.value).toBe(cut(worked(job), 'Front boxing').height.value)
     expect(own.designs[0]!.checks.flatMap((c) => c.faults)).toEqual([])
-    expect(worked(setLearned(null).apply(setLearned(learnedFor(job, null, learned)).apply(job))).cutList).toEqual(worked(job).cutList)
+    expect(worked(setLearned(null).apply(setLearned(learnedFor(job, null, learned)).apply(job))).cutList).toEqual(
+      worked(job).cutList,
+    )
   })
 })

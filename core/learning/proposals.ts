@@ -9,7 +9,12 @@ import type { Evidence, FitEvidence } from './evidence.ts'
 export interface Proposal {
   readonly learned: Learned
   readonly says: string
-  readonly evidence: readonly { readonly label: string; readonly value: number; readonly planned: number; readonly measured: number }[]
+  readonly evidence: readonly {
+    readonly label: string
+    readonly value: number
+    readonly planned: number
+    readonly measured: number
+  }[]
   readonly spread: Spread
 }
 
@@ -20,10 +25,26 @@ const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004 } as const
 export function proposals(evidence: Evidence, learned: readonly Learned[], today: string): readonly Proposal[] {
   const known = (is: (l: Learned) => boolean) => learned.some(is)
   return [
-    ...sizeProposals(evidence, today).filter((p) => !known((l) => l.kind === 'size' && p.learned.kind === 'size' && l.makeUp === p.learned.makeUp && l.clothId === p.learned.clothId)),
-    ...rateProposals(evidence, today).filter((p) => !known((l) => l.kind === 'rate' && p.learned.kind === 'rate' && l.work === p.learned.work)),
-    ...wasteProposals(evidence, today).filter((p) => !known((l) => l.kind === 'waste' && p.learned.kind === 'waste' && l.clothId === p.learned.clothId)),
-    ...fitProposals(evidence, today).filter((p) => !known((l) => l.kind === 'fit-window' && p.learned.kind === 'fit-window' && l.firmness === p.learned.firmness)),
+    ...sizeProposals(evidence, today).filter(
+      (p) =>
+        !known(
+          (l) =>
+            l.kind === 'size' &&
+            p.learned.kind === 'size' &&
+            l.makeUp === p.learned.makeUp &&
+            l.clothId === p.learned.clothId,
+        ),
+    ),
+    ...rateProposals(evidence, today).filter(
+      (p) => !known((l) => l.kind === 'rate' && p.learned.kind === 'rate' && l.work === p.learned.work),
+    ),
+    ...wasteProposals(evidence, today).filter(
+      (p) => !known((l) => l.kind === 'waste' && p.learned.kind === 'waste' && l.clothId === p.learned.clothId),
+    ),
+    ...fitProposals(evidence, today).filter(
+      (p) =>
+        !known((l) => l.kind === 'fit-window' && p.learned.kind === 'fit-window' && l.firmness === p.learned.firmness),
+    ),
   ]
 }
 
@@ -49,11 +70,31 @@ function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const shareOf = (way: 'widthMm' | 'depthMm') => limited(found.find((w) => w.way === way)?.spread.median ?? 0)
     const says = `${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 100, 2)} %`).join(' and ')} ${found[0]!.spread.median > 0 ? 'smaller' : 'larger'}.`
     const strongest = found.toSorted((a, b) => Math.abs(b.spread.median) - Math.abs(a.spread.median))[0]!
-    return [{ learned: { kind: 'size', makeUp: first!.makeUp, clothId: first!.clothId, widthShare: shareOf('widthMm'), depthShare: shareOf('depthMm'), says: says.slice(0, 300), on: today }, says, evidence: strongest.own.map((r) => point(r, strongest.way)), spread: strongest.spread }]
+    return [
+      {
+        learned: {
+          kind: 'size',
+          makeUp: first!.makeUp,
+          clothId: first!.clothId,
+          widthShare: shareOf('widthMm'),
+          depthShare: shareOf('depthMm'),
+          says: says.slice(0, 300),
+          on: today,
+        },
+        says,
+        evidence: strongest.own.map((r) => point(r, strongest.way)),
+        spread: strongest.spread,
+      },
+    ]
   })
 }
 
-const point = (r: FitEvidence, way: 'widthMm' | 'depthMm') => ({ label: `${r.ticket}, cushion ${r.cushion}`, value: r.measured[way]! / r.planned[way] - 1, planned: r.planned[way], measured: r.measured[way]! })
+const point = (r: FitEvidence, way: 'widthMm' | 'depthMm') => ({
+  label: `${r.ticket}, cushion ${r.cushion}`,
+  value: r.measured[way]! / r.planned[way] - 1,
+  planned: r.planned[way],
+  measured: r.measured[way]!,
+})
 
 const sentence = (words: string): string => words.slice(0, 1).toUpperCase() + words.slice(1)
 
@@ -67,7 +108,19 @@ function rateProposals({ times }: Evidence, today: string): readonly Proposal[] 
     const factor = Math.exp(spread.median)
     if (!spread.isBias || Math.abs(factor - 1) < WORTH.rate || factor < 0.1 || factor > 10) return []
     const says = `${WORK[work].label}: it takes ${trimmed(factor, 2)} times as long as planned.`
-    return [{ learned: { kind: 'rate', work, factor, says, on: today }, says, evidence: rows.map((r) => ({ label: r.ticket, value: r.workedMin / r.plannedMin - 1, planned: r.plannedMin, measured: r.workedMin })), spread }]
+    return [
+      {
+        learned: { kind: 'rate', work, factor, says, on: today },
+        says,
+        evidence: rows.map((r) => ({
+          label: r.ticket,
+          value: r.workedMin / r.plannedMin - 1,
+          planned: r.plannedMin,
+          measured: r.workedMin,
+        })),
+        spread,
+      },
+    ]
   })
 }
 
@@ -77,7 +130,19 @@ function wasteProposals({ cloths }: Evidence, today: string): readonly Proposal[
     const factor = Math.exp(spread.median)
     if (!spread.isBias || Math.abs(factor - 1) < WORTH.waste || factor < 0.5 || factor > 3) return []
     const says = `${rows[0]!.cloth}: ${trimmed(Math.abs(factor - 1) * 100, 1)} % ${factor > 1 ? 'more' : 'less'} is used than its lay is long.`
-    return [{ learned: { kind: 'waste', clothId: rows[0]!.clothId, factor, says, on: today }, says, evidence: rows.map((r) => ({ label: r.ticket, value: r.usedMm / r.laidMm - 1, planned: r.laidMm, measured: r.usedMm })), spread }]
+    return [
+      {
+        learned: { kind: 'waste', clothId: rows[0]!.clothId, factor, says, on: today },
+        says,
+        evidence: rows.map((r) => ({
+          label: r.ticket,
+          value: r.usedMm / r.laidMm - 1,
+          planned: r.laidMm,
+          measured: r.usedMm,
+        })),
+        spread,
+      },
+    ]
   })
 }
 
@@ -89,6 +154,24 @@ function fitProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const spread = spreadOf(byJob(rows, (r) => r.fitShare! - middle))
     if (!spread.isBias || Math.abs(spread.median) < WORTH.fit) return []
     const says = `${sentence(rows[0]!.firmness!)} foam: covers that were judged right squeeze it ${trimmed((middle + spread.median) * 100, 1)} %; the window moves by ${trimmed(spread.median * 100, 1)} %.`
-    return [{ learned: { kind: 'fit-window', firmness: rows[0]!.firmness!, shiftShare: limited(spread.median), says, on: today }, says, evidence: rows.map((r) => ({ label: `${r.ticket}, cushion ${r.cushion}`, value: r.fitShare! - middle, planned: middle, measured: r.fitShare! })), spread }]
+    return [
+      {
+        learned: {
+          kind: 'fit-window',
+          firmness: rows[0]!.firmness!,
+          shiftShare: limited(spread.median),
+          says,
+          on: today,
+        },
+        says,
+        evidence: rows.map((r) => ({
+          label: `${r.ticket}, cushion ${r.cushion}`,
+          value: r.fitShare! - middle,
+          planned: middle,
+          measured: r.fitShare!,
+        })),
+        spread,
+      },
+    ]
   })
 }

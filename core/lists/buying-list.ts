@@ -4,14 +4,27 @@ import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import { beforeWash, leftByWash } from '../pattern/index.ts'
 import type { WorkedPlan } from '../plan.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
-import { entered, figure, given, over, plus, roundUp, times, unitsIn, type Figure, type Quantity } from '../working/index.ts'
+import {
+  entered,
+  figure,
+  given,
+  over,
+  plus,
+  roundUp,
+  times,
+  unitsIn,
+  type Figure,
+  type Quantity,
+} from '../working/index.ts'
 
 export interface BuyLine {
   readonly what: string
   readonly amount: Figure
   readonly cost: Figure | null
   readonly from: 'foam' | 'cloth' | 'trims'
-  /** What it is on the shelf of trims, and how much of it all cushions take: metres, pieces, kilograms, square metres. */
+  /**
+   * What it is on the shelf of trims, and how much of it all cushions take: metres, pieces, kilograms, square metres.
+   */
   readonly trim: { readonly use: TrimUse; readonly needs: number } | null
 }
 
@@ -38,29 +51,85 @@ export interface ClothLength {
   readonly boundMm: number
 }
 
-/** What to buy. Cloth is bought by the length of a real lay; without one only its lower bound is known. `lengths` go with the lays of the plan; trims have the prices of the shelf. */
-export function buyingList(job: Job, plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions' | 'cloth'>, lengths: readonly ClothLength[], shelf: readonly Trim[] = []): BuyingList {
+/**
+ * What to buy. Cloth is bought by the length of a real lay; without one only its lower bound is known. `lengths` go
+ * with the lays of the plan; trims have the prices of the shelf.
+ */
+export function buyingList(
+  job: Job,
+  plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions' | 'cloth'>,
+  lengths: readonly ClothLength[],
+  shelf: readonly Trim[] = [],
+): BuyingList {
   const { cutting, designs } = plan
-  const trims: readonly TrimLine[] = [...(cutting ? supplyLines(cutting) : []), ...closureLines(designs), ...pipingLines(job, designs), ...fittingLines(designs), { what: 'Thread', use: 'thread', amount: threadLength(designs) }]
+  const trims: readonly TrimLine[] = [
+    ...(cutting ? supplyLines(cutting) : []),
+    ...closureLines(designs),
+    ...pipingLines(job, designs),
+    ...fittingLines(designs),
+    { what: 'Thread', use: 'thread', amount: threadLength(designs) },
+  ]
   const lines: BuyLine[] = [
-    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)).map((l) => ({ ...l, from: 'foam' as const, trim: null })),
-    ...plan.cloth.lays.map(({ cloth }, i) => ({ ...clothLine(cloth, lengths[i] ?? { laidMm: null, boundMm: 0 }, i), from: 'cloth' as const, trim: null })),
+    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)).map((l) => ({
+      ...l,
+      from: 'foam' as const,
+      trim: null,
+    })),
+    ...plan.cloth.lays.map(({ cloth }, i) => ({
+      ...clothLine(cloth, lengths[i] ?? { laidMm: null, boundMm: 0 }, i),
+      from: 'cloth' as const,
+      trim: null,
+    })),
     ...trims.map((line) => trimLine(line, shelf)),
   ]
   const costs = lines.flatMap((l) => (l.cost ? [l.cost] : []))
-  return { lines, total: figure({ id: 'buy.total', label: 'Materials', quantity: 'money', sum: plus(...costs), rule: 'what has a price' }), hasLay: plan.cloth.lays.every((_, i) => typeof lengths[i]?.laidMm === 'number') }
+  return {
+    lines,
+    total: figure({
+      id: 'buy.total',
+      label: 'Materials',
+      quantity: 'money',
+      sum: plus(...costs),
+      rule: 'what has a price',
+    }),
+    hasLay: plan.cloth.lays.every((_, i) => typeof lengths[i]?.laidMm === 'number'),
+  }
 }
 
 /** Amounts of the shelf: metres, square metres; kilograms and pieces as they are. */
 const IN_SHELF_UNITS = { length: 1000, run: 1000, area: 1e6 } as const
-const UNIT_OF: Readonly<Partial<Record<Quantity, Trim['unit']>>> = { length: 'm', run: 'm', area: 'm2', mass: 'kg', count: 'piece' }
+const UNIT_OF: Readonly<Partial<Record<Quantity, Trim['unit']>>> = {
+  length: 'm',
+  run: 'm',
+  area: 'm2',
+  mass: 'kg',
+  count: 'piece',
+}
 
 /** A price where the shelf has the thing by the same unit. */
 function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Trim[]): BuyLine {
   const by = amount.quantity in IN_SHELF_UNITS ? IN_SHELF_UNITS[amount.quantity as keyof typeof IN_SHELF_UNITS] : 1
   const item = shelf.find((t) => t.use === use && t.unit === UNIT_OF[amount.quantity])
-  const needs = figure({ id: `${amount.id}.needs`, label: `${what}, in all`, quantity: 'plain', sum: count === 1 ? over(amount, unitsIn(by, 'to the unit of the shelf')) : times(given(count, 'count', 'of them'), over(amount, unitsIn(by, 'to the unit of the shelf'))), rule: 'what all cushions take' })
-  const cost = item ? figure({ id: `${amount.id}.cost`, label: `${what}, cost`, quantity: 'money', sum: times(needs, given(item.price, 'money', `price of one ${item.unit}`)), rule: `${item.name}, by what is used`, setBy: 'catalogue' }) : null
+  const needs = figure({
+    id: `${amount.id}.needs`,
+    label: `${what}, in all`,
+    quantity: 'plain',
+    sum:
+      count === 1
+        ? over(amount, unitsIn(by, 'to the unit of the shelf'))
+        : times(given(count, 'count', 'of them'), over(amount, unitsIn(by, 'to the unit of the shelf'))),
+    rule: 'what all cushions take',
+  })
+  const cost = item
+    ? figure({
+        id: `${amount.id}.cost`,
+        label: `${what}, cost`,
+        quantity: 'money',
+        sum: times(needs, given(item.price, 'money', `price of one ${item.unit}`)),
+        rule: `${item.name}, by what is used`,
+        setBy: 'catalogue',
+      })
+    : null
   return { what, amount, cost, from: 'trims', trim: use && { use, needs: needs.value } }
 }
 
@@ -68,24 +137,67 @@ function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Tr
 function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): MaterialLine {
   if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, laidMm, boundMm, i)
   const id = i === 0 ? 'buy' : `buy.${cloth.id}`
-  const used = entered({ id: `${id}.used`, label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay', quantity: 'run', value: laidMm ?? boundMm, rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid', change: 'lay.plan' })
+  const used = entered({
+    id: `${id}.used`,
+    label: laidMm === null ? 'Cloth, at least (lower bound)' : 'Length of the lay',
+    quantity: 'run',
+    value: laidMm ?? boundMm,
+    rule: laidMm === null ? 'no lay yet: only the lower bound is known' : 'as laid',
+    change: 'lay.plan',
+  })
   const left = leftByWash(cloth, 'along')
-  const unwashed = left < 1 ? figure({ id: `${id}.unwashed`, label: 'Before washing', quantity: 'run', sum: over(used, given(left, 'share', 'left after washing')), rule: 'washed before it is cut' }) : used
-  const length = figure({ id: `${id}.cloth`, label: `${cloth.name}, to buy`, quantity: 'run', sum: roundUp(unwashed, cloth.buyingStepMm, 'run'), rule: `sold by the ${cloth.buyingStepMm} mm`, setBy: 'catalogue' })
-  const cost = figure({ id: `${id}.clothCost`, label: 'Cloth cost', quantity: 'money', sum: times(over(length, unitsIn(1000, 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')), rule: 'length bought, not length used', setBy: 'catalogue' })
+  const unwashed =
+    left < 1
+      ? figure({
+          id: `${id}.unwashed`,
+          label: 'Before washing',
+          quantity: 'run',
+          sum: over(used, given(left, 'share', 'left after washing')),
+          rule: 'washed before it is cut',
+        })
+      : used
+  const length = figure({
+    id: `${id}.cloth`,
+    label: `${cloth.name}, to buy`,
+    quantity: 'run',
+    sum: roundUp(unwashed, cloth.buyingStepMm, 'run'),
+    rule: `sold by the ${cloth.buyingStepMm} mm`,
+    setBy: 'catalogue',
+  })
+  const cost = figure({
+    id: `${id}.clothCost`,
+    label: 'Cloth cost',
+    quantity: 'money',
+    sum: times(over(length, unitsIn(1000, 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')),
+    rule: 'length bought, not length used',
+    setBy: 'catalogue',
+  })
   return { what: cloth.name, amount: length, cost }
 }
 
 /** What lies in the shop is used, not bought; without a lay nobody knows whether it is enough. */
 function inHandLine(cloth: Cloth, laidMm: number | null, boundMm: number, i: number): MaterialLine {
   const usedMm = beforeWash(cloth, laidMm ?? boundMm)
-  const amount = entered({ id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`, label: `${cloth.name}, from the shelf`, quantity: 'run', value: usedMm, rule: laidMm === null ? 'in hand, and no lay on it: at least so much is needed' : 'in hand: nothing to buy', change: 'lay.plan' })
-  return { what: laidMm === null ? `${cloth.name}, in hand: not enough as far as is known` : `${cloth.name}, in hand`, amount, cost: null }
+  const amount = entered({
+    id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`,
+    label: `${cloth.name}, from the shelf`,
+    quantity: 'run',
+    value: usedMm,
+    rule: laidMm === null ? 'in hand, and no lay on it: at least so much is needed' : 'in hand: nothing to buy',
+    change: 'lay.plan',
+  })
+  return {
+    what: laidMm === null ? `${cloth.name}, in hand: not enough as far as is known` : `${cloth.name}, in hand`,
+    amount,
+    cost: null,
+  }
 }
 
 /** Zips and tapes of one length are one line with their number; snaps and buttons are counted over all cushions. */
 function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[] {
-  const found = designs.flatMap(({ design, cover }) => cover.closures.flatMap((c) => c.fittings.map((fitting) => ({ fitting, count: design.count }))))
+  const found = designs.flatMap(({ design, cover }) =>
+    cover.closures.flatMap((c) => c.fittings.map((fitting) => ({ fitting, count: design.count }))),
+  )
   const lengths = new Map<string, { count: number; fitting: Fitting }>()
   for (const { fitting, count } of found.filter((f) => f.fitting.amount.quantity === 'length')) {
     const key = `${fitting.what} ${fitting.amount.value.toFixed(0)}`
@@ -93,22 +205,56 @@ function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[] {
   }
   const zips = found.filter((f) => f.fitting.use === 'zip').reduce((sum, f) => sum + f.count, 0)
   return [
-    ...[...lengths.values()].map(({ count, fitting }) => ({ what: `${fitting.what}, ${count} of`, use: fitting.use, amount: fitting.amount, count })),
-    ...(zips > 0 ? [{ what: 'Sliders', use: 'slider' as const, amount: figure({ id: 'buy.sliders', label: 'Sliders', quantity: 'count', sum: times(given(zips, 'count', 'zips'), given(1, 'count', 'slider a zip')), rule: 'one for each zip' }) }] : []),
+    ...[...lengths.values()].map(({ count, fitting }) => ({
+      what: `${fitting.what}, ${count} of`,
+      use: fitting.use,
+      amount: fitting.amount,
+      count,
+    })),
+    ...(zips > 0
+      ? [
+          {
+            what: 'Sliders',
+            use: 'slider' as const,
+            amount: figure({
+              id: 'buy.sliders',
+              label: 'Sliders',
+              quantity: 'count',
+              sum: times(given(zips, 'count', 'zips'), given(1, 'count', 'slider a zip')),
+              rule: 'one for each zip',
+            }),
+          },
+        ]
+      : []),
     ...counted(found.filter((f) => f.fitting.amount.quantity === 'count')),
   ]
 }
 
 function pipingLines(job: Job, designs: WorkedPlan['designs']): readonly TrimLine[] {
-  const piped = designs.flatMap(({ design, cover }) => (cover.piping?.cord ? [{ count: design.count, choice: cover.piping.choice, cord: cover.piping.cord }] : []))
+  const piped = designs.flatMap(({ design, cover }) =>
+    cover.piping?.cord ? [{ count: design.count, choice: cover.piping.choice, cord: cover.piping.cord }] : [],
+  )
   const [first] = piped
   if (!first || first.choice.kind === 'flat') return []
   const perDesign = piped.map(({ count, cord }) => times(given(count, 'count', 'cushions'), cord))
-  return [{ what: `${first.choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(first.choice.cordMm, job.units)}`, use: first.choice.kind === 'corded' ? 'cord' : 'ready-made-piping', amount: figure({ id: 'buy.cord', label: 'Piping cord', quantity: 'run', sum: perDesign.length === 1 ? perDesign[0]! : plus(...perDesign), rule: 'cord of one cushion for each' }) }]
+  return [
+    {
+      what: `${first.choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(first.choice.cordMm, job.units)}`,
+      use: first.choice.kind === 'corded' ? 'cord' : 'ready-made-piping',
+      amount: figure({
+        id: 'buy.cord',
+        label: 'Piping cord',
+        quantity: 'run',
+        sum: perDesign.length === 1 ? perDesign[0]! : plus(...perDesign),
+        rule: 'cord of one cushion for each',
+      }),
+    },
+  ]
 }
 
 /** Staples, buttons, vents: of one cushion for each. */
-const fittingLines = (designs: WorkedPlan['designs']): readonly TrimLine[] => counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
+const fittingLines = (designs: WorkedPlan['designs']): readonly TrimLine[] =>
+  counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
 
 function counted(found: readonly { readonly fitting: Fitting; readonly count: number }[]): readonly TrimLine[] {
   const names = [...new Set(found.map((f) => f.fitting.what))]
@@ -117,31 +263,85 @@ function counted(found: readonly { readonly fitting: Fitting; readonly count: nu
     const { amount, use } = own[0]!.fitting
     const quantity = amount.quantity === 'length' ? 'run' : amount.quantity
     const terms = own.map((f) => times(given(f.count, 'count', 'cushions'), f.fitting.amount))
-    return { what, use, amount: figure({ id: `buy.${amount.id}`, label: what, quantity, sum: terms.length === 1 ? terms[0]! : plus(...terms), rule: 'of one cushion, for each' }) }
+    return {
+      what,
+      use,
+      amount: figure({
+        id: `buy.${amount.id}`,
+        label: what,
+        quantity,
+        sum: terms.length === 1 ? terms[0]! : plus(...terms),
+        rule: 'of one cushion, for each',
+      }),
+    }
   })
 }
 
-/** Thread is three times the seam length in every row and a tenth more: a zip is sewn in along both its tapes, piping is basted before it is sewn. */
+/**
+ * Thread is three times the seam length in every row and a tenth more: a zip is sewn in along both its tapes, piping is
+ * basted before it is sewn.
+ */
 function threadLength(designs: WorkedPlan['designs']): Figure {
   const seamOf = (cover: Cover) => {
     const zips = new Set(cover.closures.flatMap((c) => (c.fittings.some((f) => f.use === 'zip') ? [c.seam] : [])))
-    const inBase = cover.closures.reduce((sum, c) => sum + (c.seam === null && zips.has(null) ? 2 * c.lengthMm.value : 0), 0)
-    return inBase + cover.seams.reduce((sum, s) => sum + seamLength(s) * (zips.has(s.letter) ? 2 : 1), 0) + pipedPairs(cover).reduce((sum, { a }) => sum + stretchLength(a), 0)
+    const inBase = cover.closures.reduce(
+      (sum, c) => sum + (c.seam === null && zips.has(null) ? 2 * c.lengthMm.value : 0),
+      0,
+    )
+    return (
+      inBase +
+      cover.seams.reduce((sum, s) => sum + seamLength(s) * (zips.has(s.letter) ? 2 : 1), 0) +
+      pipedPairs(cover).reduce((sum, { a }) => sum + stretchLength(a), 0)
+    )
   }
   const perDesign = designs.map(({ design, cover, liner }) => {
     const label = designs.length === 1 ? 'Seams of one cushion' : `Seams of one cushion ${design.id}`
-    const seams = entered({ id: `buy.seamLength.${design.id}`, label, quantity: 'run', value: seamOf(cover) + (liner ? seamOf(liner) : 0), rule: 'every row: zips along both tapes, piping basted and sewn' })
+    const seams = entered({
+      id: `buy.seamLength.${design.id}`,
+      label,
+      quantity: 'run',
+      value: seamOf(cover) + (liner ? seamOf(liner) : 0),
+      rule: 'every row: zips along both tapes, piping basted and sewn',
+    })
     return times(seams, given(design.count, 'count', designs.length === 1 ? 'cushions' : `cushions ${design.id}`))
   })
   const all = perDesign.length === 1 ? perDesign[0]! : plus(...perDesign)
-  return figure({ id: 'buy.thread', label: 'Thread', quantity: 'run', sum: times(given(3, 'plain', 'thread to seam'), all, plus(1, given(0.1, 'share', 'spare'))), rule: 'three times the rows, and a tenth' })
+  return figure({
+    id: 'buy.thread',
+    label: 'Thread',
+    quantity: 'run',
+    sum: times(given(3, 'plain', 'thread to seam'), all, plus(1, given(0.1, 'share', 'spare'))),
+    rule: 'three times the rows, and a tenth',
+  })
 }
 
 /** Sheets of each grade and thickness, or the parts cut to size. */
 function foamLines({ groups, order, cost, cutting }: CuttingPlan, units: LengthUnit): readonly MaterialLine[] {
   const say = (mm: number) => formatLength(mm, units)
-  const pieces = figure({ id: 'buy.cutToSize', label: 'Parts cut to size', quantity: 'count', sum: given(order.reduce((sum, l) => sum + l.count, 0), 'count', 'parts'), rule: 'as on the order list' })
-  return cutting.supply === 'cut-to-size' ? [{ what: 'Foam, cut to size', amount: pieces, cost }] : groups.flatMap((g) => (g.buy ? [{ what: `${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`, amount: g.buy.sheets, cost: g.buy.cost }] : fromStock(g, say)))
+  const pieces = figure({
+    id: 'buy.cutToSize',
+    label: 'Parts cut to size',
+    quantity: 'count',
+    sum: given(
+      order.reduce((sum, l) => sum + l.count, 0),
+      'count',
+      'parts',
+    ),
+    rule: 'as on the order list',
+  })
+  return cutting.supply === 'cut-to-size'
+    ? [{ what: 'Foam, cut to size', amount: pieces, cost }]
+    : groups.flatMap((g) =>
+        g.buy
+          ? [
+              {
+                what: `${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`,
+                amount: g.buy.sheets,
+                cost: g.buy.cost,
+              },
+            ]
+          : fromStock(g, say),
+      )
 }
 
 /** Glue, wadding and film for all blocks. */
@@ -156,18 +356,52 @@ function supplyLines({ supplies }: CuttingPlan): readonly TrimLine[] {
 
 function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): readonly MaterialLine[] {
   if (nest.length === 0) return []
-  return [{ what: `${group.grade.name} ${say(group.thicknessMm)}, from stock`, amount: entered({ id: `buy.stock.${group.id}`, label: 'Pieces of stock', quantity: 'count', value: nest.length, rule: 'as nested' }), cost: null }]
+  return [
+    {
+      what: `${group.grade.name} ${say(group.thicknessMm)}, from stock`,
+      amount: entered({
+        id: `buy.stock.${group.id}`,
+        label: 'Pieces of stock',
+        quantity: 'count',
+        value: nest.length,
+        rule: 'as nested',
+      }),
+      cost: null,
+    },
+  ]
 }
 
 function fibreLines({ filling }: Job, designs: WorkedPlan['designs']): readonly MaterialLine[] {
   if (filling.kind !== 'loose-fibre') return []
   const masses = designs.map((d) => times(given(d.design.count, 'count', `cushions ${d.design.id}`), d.filling.mass))
-  const mass = figure({ id: 'buy.fibre', label: 'Loose fibre', quantity: 'mass', sum: masses.length === 1 ? masses[0]! : plus(...masses), rule: 'fill of every cushion' })
-  return [{ what: 'Loose fibre', amount: mass, cost: figure({ id: 'buy.fibreCost', label: 'Fibre cost', quantity: 'money', sum: times(mass, given(filling.pricePerKg, 'money', 'price of a kg')), rule: 'by mass' }) }]
+  const mass = figure({
+    id: 'buy.fibre',
+    label: 'Loose fibre',
+    quantity: 'mass',
+    sum: masses.length === 1 ? masses[0]! : plus(...masses),
+    rule: 'fill of every cushion',
+  })
+  return [
+    {
+      what: 'Loose fibre',
+      amount: mass,
+      cost: figure({
+        id: 'buy.fibreCost',
+        label: 'Fibre cost',
+        quantity: 'money',
+        sum: times(mass, given(filling.pricePerKg, 'money', 'price of a kg')),
+        rule: 'by mass',
+      }),
+    },
+  ]
 }
 
 /** Length, width and thickness of a sheet: `2000 x 1200 x 75 mm`. */
-export function sheetSize(sheet: { readonly lengthMm: number; readonly widthMm: number }, thicknessMm: number, units: LengthUnit): string {
+export function sheetSize(
+  sheet: { readonly lengthMm: number; readonly widthMm: number },
+  thicknessMm: number,
+  units: LengthUnit,
+): string {
   const say = (mm: number) => formatLength(mm, units)
   return `${say(sheet.lengthMm)} x ${say(sheet.widthMm)} x ${say(thicknessMm)} ${unitName(units)}`
 }

@@ -21,31 +21,74 @@ export interface CutLine {
 }
 
 /** Everything to be cut, foam first, cut sizes throughout; the letter of a design where there are several. */
-export function cutList(job: Pick<Job, 'cloth' | 'units'>, designs: readonly DesignPlan[], cutting: CuttingPlan | null, cloth: ClothPlan): readonly CutLine[] {
+export function cutList(
+  job: Pick<Job, 'cloth' | 'units'>,
+  designs: readonly DesignPlan[],
+  cutting: CuttingPlan | null,
+  cloth: ClothPlan,
+): readonly CutLine[] {
   const { units } = job
   const from = (role: ClothRole) => clothFor(job.cloth, role)
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
   const foam = cutting ? foamLines(cutting, units) : []
-  const panels = designs.flatMap((d) => [...panelLines(d, d.cover, { letter: letter(d), prefix: '', from }), ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ', from }) : [])])
+  const panels = designs.flatMap((d) => [
+    ...panelLines(d, d.cover, { letter: letter(d), prefix: '', from }),
+    ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ', from }) : []),
+  ])
   const strips = designs.flatMap((d, i): readonly CutLine[] =>
     cloth.strips[i]!.map(({ split, qty, group, length, width }) => {
       const { choice } = d.cover.piping!
-      return { what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`, material: 'cloth', count: qty, width: length, height: width, note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`, from: from('piping').name }
+      return {
+        what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`,
+        material: 'cloth',
+        count: qty,
+        width: length,
+        height: width,
+        note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`,
+        from: from('piping').name,
+      }
     }),
   )
   return [...foam, ...panels, ...strips]
 }
 
-const panelLines = ({ design }: DesignPlan, { panels }: Cover, { letter, prefix, from }: { readonly letter: string; readonly prefix: string; readonly from: (role: ClothRole) => Cloth }): readonly CutLine[] =>
-  panels.map((p) => ({ what: `${prefix}${p.name}${letter}`, material: 'cloth', count: design.count * p.times, width: p.figures.cutWidth, height: p.figures.cutHeight, note: p.notches.length > 0 ? `${from(p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}` : '', from: from(p.cloth).name }))
+const panelLines = (
+  { design }: DesignPlan,
+  { panels }: Cover,
+  {
+    letter,
+    prefix,
+    from,
+  }: { readonly letter: string; readonly prefix: string; readonly from: (role: ClothRole) => Cloth },
+): readonly CutLine[] =>
+  panels.map((p) => ({
+    what: `${prefix}${p.name}${letter}`,
+    material: 'cloth',
+    count: design.count * p.times,
+    width: p.figures.cutWidth,
+    height: p.figures.cutHeight,
+    note: p.notches.length > 0 ? `${from(p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}` : '',
+    from: from(p.cloth).name,
+  }))
 
 /** Parts of every block, with the sheet they come from, and what their size does not tell. */
 function foamLines({ blocks }: CuttingPlan, units: LengthUnit): readonly CutLine[] {
   return blocks.flatMap(({ block, parts }) => {
     return parts.map((part): CutLine => {
       const { maxX, maxY } = boxOf(part.outline)
-      const whole = parts.length === 1 || (Math.abs(maxX - block.width.value) < 0.01 && Math.abs(maxY - block.depth.value) < 0.01)
-      const size = (name: 'width' | 'depth', value: number) => (whole && Math.abs(value - block[name].value) < 0.01 ? block[name] : entered({ id: `part.${part.id}.${name}`, label: `Part ${part.id} ${name}`, quantity: 'length', line: 'cut', value, rule: 'over all, leaning sides and joins counted in' }))
+      const whole =
+        parts.length === 1 || (Math.abs(maxX - block.width.value) < 0.01 && Math.abs(maxY - block.depth.value) < 0.01)
+      const size = (name: 'width' | 'depth', value: number) =>
+        whole && Math.abs(value - block[name].value) < 0.01
+          ? block[name]
+          : entered({
+              id: `part.${part.id}.${name}`,
+              label: `Part ${part.id} ${name}`,
+              quantity: 'length',
+              line: 'cut',
+              value,
+              rule: 'over all, leaning sides and joins counted in',
+            })
       return {
         what: `Foam ${part.id}, ${part.grade.name}, ${formatLengthWithUnit(part.thicknessMm, units)} sheet`,
         material: 'foam',
@@ -62,6 +105,14 @@ function foamLines({ blocks }: CuttingPlan, units: LengthUnit): readonly CutLine
 /** What the size over all does not tell: a template, and how the knife is tilted along each leaning side. */
 export function shapeNote(solid: Solid): string {
   const { edges } = solid
-  const tilts = edges.filter((e) => e.leanRad !== 0).map((e) => `${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`)
-  return [...(fillsItsBox(solid.outline) ? [] : ['cut to the template']), ...(tilts.length > 0 ? [`knife tilt: ${[...new Set(tilts)].join(', ')}`] : [])].join('; ')
+  const tilts = edges
+    .filter((e) => e.leanRad !== 0)
+    .map(
+      (e) =>
+        `${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`,
+    )
+  return [
+    ...(fillsItsBox(solid.outline) ? [] : ['cut to the template']),
+    ...(tilts.length > 0 ? [`knife tilt: ${[...new Set(tilts)].join(', ')}`] : []),
+  ].join('; ')
 }

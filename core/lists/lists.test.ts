@@ -54,7 +54,9 @@ describe('the cut list', () => {
 describe('the buying list', () => {
   const amounts = (j: Job, length: number | null) => {
     const p = worked(j)
-    return Object.fromEntries(buyingList(j, p, [{ laidMm: length, boundMm: 2500 }]).lines.map((l) => [l.what.split(',')[0]!, l.amount.value]))
+    return Object.fromEntries(
+      buyingList(j, p, [{ laidMm: length, boundMm: 2500 }]).lines.map((l) => [l.what.split(',')[0]!, l.amount.value]),
+    )
   }
 
   it('buys cloth by the step: 3249 laid is 3300 bought, at 34 a metre', () => {
@@ -70,11 +72,16 @@ describe('the buying list', () => {
     expect(list.lines[1]!.amount.value).toBe(2500)
   })
 
-  it('cord by hand: 3 cushions x 2 loops x 2489.33 x 1.02', () => expect(amounts(job, 3249)['Piping cord 5 mm']).toBeCloseTo(15234.72, 1))
-  it('one zip and one slider for each cushion', () => expect(amounts(job, 3249)).toMatchObject({ Zip: expect.closeTo(980.667, 2), Sliders: 3 }))
+  it('cord by hand: 3 cushions x 2 loops x 2489.33 x 1.02', () =>
+    expect(amounts(job, 3249)['Piping cord 5 mm']).toBeCloseTo(15234.72, 1))
+  it('one zip and one slider for each cushion', () =>
+    expect(amounts(job, 3249)).toMatchObject({ Zip: expect.closeTo(980.667, 2), Sliders: 3 }))
 
   it('cushions that are alike or mirrored take the same zip: one line', () => {
-    const zips = (j: Job) => buyingList(j, worked(j), [{ laidMm: 3000, boundMm: 3000 }]).lines.filter((l) => l.what.startsWith('Zip')).map((l) => l.what)
+    const zips = (j: Job) =>
+      buyingList(j, worked(j), [{ laidMm: 3000, boundMm: 3000 }])
+        .lines.filter((l) => l.what.startsWith('Zip'))
+        .map((l) => l.what)
     const [ring, , , , lids, berth] = demoJobs()
     expect(zips(ring!)).toEqual(['Zip, 5 of'])
     expect(zips(lids!)).toEqual([])
@@ -91,7 +98,13 @@ describe('block labels', () => {
     const job = demoJobs()[3]!
     const labels = blockLabels(worked(job).cutting!, job)
     expect(labels).toHaveLength(3)
-    expect(labels[1]).toEqual({ block: 'A, 2 of 3', size: '1924 x 746.6 x 125 mm cut', layers: 'Eider 50/60 25 mm on Gannet 36/180 100 mm', parts: 'glued from A1, A2', note: 'cut to the template' })
+    expect(labels[1]).toEqual({
+      block: 'A, 2 of 3',
+      size: '1924 x 746.6 x 125 mm cut',
+      layers: 'Eider 50/60 25 mm on Gannet 36/180 100 mm',
+      parts: 'glued from A1, A2',
+      note: 'cut to the template',
+    })
   })
 })
 
@@ -100,17 +113,27 @@ describe('the cut list of shapes', () => {
   const lines = (j: Job) => worked(j).cutList
 
   it('says what is cut to a template, and how the knife is tilted', () => {
-    expect(lines(berth!).filter((l) => l.material === 'foam').map((l) => [l.what, l.count, l.note])).toEqual([
+    expect(
+      lines(berth!)
+        .filter((l) => l.material === 'foam')
+        .map((l) => [l.what, l.count, l.note]),
+    ).toEqual([
       ['Foam A1, Skua 30/150, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
       ['Foam B1, Skua 30/150, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
     ])
     expect(lines(ring!)[0]!.note).toBe('cut to the template')
     expect(lines(bunks!)[0]!.note).toBe('on the board; cut to the template')
-    expect(lines(chairs!).filter((l) => l.material === 'foam').every((l) => l.note === 'cut to the template')).toBe(true)
+    expect(
+      lines(chairs!)
+        .filter((l) => l.material === 'foam')
+        .every((l) => l.note === 'cut to the template'),
+    ).toBe(true)
   })
 
   it('tells mirrored cushions apart by their letter', () => {
-    expect(lines(lids!).map((l) => l.what)).toEqual(expect.arrayContaining(['Cover, pulled over A', 'Cover, pulled over B', 'Dust cover A', 'Dust cover B']))
+    expect(lines(lids!).map((l) => l.what)).toEqual(
+      expect.arrayContaining(['Cover, pulled over A', 'Cover, pulled over B', 'Dust cover A', 'Dust cover B']),
+    )
     expect(lines(ring!).map((l) => l.what)).toContain('Top plate')
   })
 })
@@ -118,10 +141,21 @@ describe('the cut list of shapes', () => {
 describe('the chalk list of bowed pieces', () => {
   it('gives the bow of each arc: the inner arc of 728 on 1870 less the wall clearance rises inwards by 35', () => {
     const plan = worked(demoJobs()[0]!)
-    const lay: Lay = { format: 'loft-seam/lay', version: 1, length: 2000, bound: 0, seed: 1, seconds: 0, offsets: {}, placements: [{ id: '1/top-plate', copy: 1, x: 20, y: 20, turn: 0, flip: false }] }
+    const lay: Lay = {
+      format: 'loft-seam/lay',
+      version: 1,
+      length: 2000,
+      bound: 0,
+      seed: 1,
+      seconds: 0,
+      offsets: {},
+      placements: [{ id: '1/top-plate', copy: 1, x: 20, y: 20, turn: 0, flip: false }],
+    }
     const bows = chalkList(plan.cloth.lays[0], lay)[0]!.corners.map((c) => Number(c.bowMm.toFixed(1)))
     // Cut 12 mm outside the sewing line: radius 1858 over the same angle of 0.3893 and its allowance at the ends.
-    const half = Math.asin((2 * 1870 * Math.sin(728 / 1870 / 2) + 24 / Math.cos(728 / 1870 / 2) - 24 * Math.tan(728 / 1870 / 2)) / 2 / 1858)
+    const half = Math.asin(
+      (2 * 1870 * Math.sin(728 / 1870 / 2) + 24 / Math.cos(728 / 1870 / 2) - 24 * Math.tan(728 / 1870 / 2)) / 2 / 1858,
+    )
     expect(bows.filter((b) => b !== 0)).toHaveLength(2)
     expect(-bows.find((b) => b < 0)!).toBeCloseTo(1858 * (1 - Math.cos(half)), 0)
   })
@@ -145,7 +179,13 @@ describe('the chalk list', () => {
   }
   const lines = chalkList(plan.cloth.lays[0], lay)
 
-  it('goes from the starting end on, left to right', () => expect(lines.map((l) => `${l.order} ${l.name}`)).toEqual(['1 Front boxing, cushion 1', '2 Top plate, cushion 1', '3 Piping strip 2', '4 Top plate, cushion 2']))
+  it('goes from the starting end on, left to right', () =>
+    expect(lines.map((l) => `${l.order} ${l.name}`)).toEqual([
+      '1 Front boxing, cushion 1',
+      '2 Top plate, cushion 1',
+      '3 Piping strip 2',
+      '4 Top plate, cushion 2',
+    ]))
 
   it('gives the corners of the cut edge: 12 mm outside the sewing line', () => {
     expect(lines[0]!.corners[0]).toEqual({ fromSelvedge: 10, fromStart: 0, bowMm: 0 })
@@ -156,7 +196,12 @@ describe('the chalk list', () => {
   it('turns a strip along the roll', () => {
     const strip = lines[2]!
     expect(strip.arrowDegrees).toBe(90)
-    expect(strip.corners.map((c) => [Math.round(c.fromSelvedge), Math.round(c.fromStart)])).toEqual([[1300, 500], [1300, 2989], [1260, 2989], [1260, 500]])
+    expect(strip.corners.map((c) => [Math.round(c.fromSelvedge), Math.round(c.fromStart)])).toEqual([
+      [1300, 500],
+      [1300, 2989],
+      [1260, 2989],
+      [1260, 500],
+    ])
   })
 })
 

@@ -1,6 +1,18 @@
 export { machineCardFor } from './machine-card.ts'
 export { minutesByKind, ratesOf, stepMinutes, totalMinutes, unitsOf } from './minutes.ts'
-export { clockWasSetBack, openGate, paused, progressOf, recordOf, setRecord, started, ticked, unticked, workedSeconds, type Progress } from './record.ts'
+export {
+  clockWasSetBack,
+  openGate,
+  paused,
+  progressOf,
+  recordOf,
+  setRecord,
+  started,
+  ticked,
+  unticked,
+  workedSeconds,
+  type Progress,
+} from './record.ts'
 export { PARTS, type Part, type Step, type Work } from './step.ts'
 export { WORK } from './work.ts'
 export { workOrder } from './work-order.ts'

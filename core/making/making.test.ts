@@ -6,7 +6,24 @@ import { demoJobs, keepersBench, USUAL_WORKSHOP } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
 import { sayWorking } from '../working/index.ts'
-import { clockWasSetBack, machineCardFor, minutesByKind, openGate, paused, progressOf, ratesOf, recordOf, setRecord, started, stepMinutes, ticked, totalMinutes, unticked, workedSeconds, workOrder } from './index.ts'
+import {
+  clockWasSetBack,
+  machineCardFor,
+  minutesByKind,
+  openGate,
+  paused,
+  progressOf,
+  ratesOf,
+  recordOf,
+  setRecord,
+  started,
+  stepMinutes,
+  ticked,
+  totalMinutes,
+  unticked,
+  workedSeconds,
+  workOrder,
+} from './index.ts'
 
 const { rates } = USUAL_WORKSHOP
 const order = (job: Job) => workOrder(job, worked(job))
@@ -16,7 +33,32 @@ const steps = order(bench)
 describe('the work order of the keepers bench', () => {
   it('runs from the tape to the papers, the zip first and left open before the last plate', () => {
     const ids = steps.map((s) => s.id)
-    const inOrder = ['foam.measured', 'foam.cut', 'cloth.prepare', 'cloth.width', 'cloth.cord', 'cloth.mark', 'cloth.stripes', 'cloth.cut', 'cloth.label', 'cloth.laid', 'sew.A.piping', 'sew.A.A', 'sew.A.B', 'sew.A.ring', 'sew.A.F', 'sew.A.corners', 'sew.A.zip-open', 'sew.A.G', 'close.turn', 'close.fill', 'close.corners', 'close.pins', 'fit.seat', 'fit.papers']
+    const inOrder = [
+      'foam.measured',
+      'foam.cut',
+      'cloth.prepare',
+      'cloth.width',
+      'cloth.cord',
+      'cloth.mark',
+      'cloth.stripes',
+      'cloth.cut',
+      'cloth.label',
+      'cloth.laid',
+      'sew.A.piping',
+      'sew.A.A',
+      'sew.A.B',
+      'sew.A.ring',
+      'sew.A.F',
+      'sew.A.corners',
+      'sew.A.zip-open',
+      'sew.A.G',
+      'close.turn',
+      'close.fill',
+      'close.corners',
+      'close.pins',
+      'fit.seat',
+      'fit.papers',
+    ]
     expect(ids.filter((id) => inOrder.includes(id))).toEqual(inOrder)
   })
 
@@ -48,26 +90,50 @@ describe('the work order of the keepers bench', () => {
   })
 
   it('cloth is cut round every piece of the cut list', () => {
-    const round = worked(bench).cutList.filter((l) => l.material === 'cloth').reduce((sum, l) => sum + l.count * 2 * (l.width.value + l.height.value), 0)
-    expect(minutesByKind(steps, rates).find((k) => k.kind === 'cut-cloth')!.minutes.value).toBeCloseTo((round / 1000) * rates['cut-cloth'], 1)
+    const round = worked(bench)
+      .cutList.filter((l) => l.material === 'cloth')
+      .reduce((sum, l) => sum + l.count * 2 * (l.width.value + l.height.value), 0)
+    expect(minutesByKind(steps, rates).find((k) => k.kind === 'cut-cloth')!.minutes.value).toBeCloseTo(
+      (round / 1000) * rates['cut-cloth'],
+      1,
+    )
   })
 
   it('takes 7 h 41 in all, and says how', () => {
     const total = totalMinutes(steps, rates)
     expect(total.value).toBeCloseTo(460.9, 0)
     expect(sayWorking(total, 'mm')).toMatch(/= 7 h 41$/)
-    expect(sayWorking(stepMinutes(steps.find((s) => s.id === 'sew.A.F')!, rates), 'mm')).toBe('7.288 × 4 + 12 × 1.5 = 47 min')
-    expect(stepMinutes(steps.find((s) => s.id === 'close.shut')!, rates).value).toBe(0)
+    expect(
+      sayWorking(
+        stepMinutes(
+          steps.find((s) => s.id === 'sew.A.F')!,
+          rates,
+        ),
+        'mm',
+      ),
+    ).toBe('7.288 × 4 + 12 × 1.5 = 47 min')
+    expect(
+      stepMinutes(
+        steps.find((s) => s.id === 'close.shut')!,
+        rates,
+      ).value,
+    ).toBe(0)
   })
 
   it('a learnt rate slows its own kind of work alone', () => {
-    const learnt = ratesOf({ rates, learned: [{ kind: 'rate', work: 'plate', factor: 1.5, says: '', on: '2026-03-02' }] })
+    const learnt = ratesOf({
+      rates,
+      learned: [{ kind: 'rate', work: 'plate', factor: 1.5, says: '', on: '2026-03-02' }],
+    })
     expect([learnt.plate, learnt.join]).toEqual([rates.plate * 1.5, rates.join])
   })
 })
 
 describe('gates', () => {
-  const gatesOf = (ticket: string) => order(demoJobs().find((j) => j.ticket === ticket)!).filter((s) => s.gate).map((s) => s.id)
+  const gatesOf = (ticket: string) =>
+    order(demoJobs().find((j) => j.ticket === ticket)!)
+      .filter((s) => s.gate)
+      .map((s) => s.id)
 
   it('stand where the cushion needs them', () => {
     expect(gatesOf('SL-03')).toContain('foam.wrapped')
@@ -79,9 +145,13 @@ describe('gates', () => {
 
   it('hold what comes after them until they are answered; an overruled one says why', () => {
     expect(openGate(steps, bench)).toBe(0)
-    const answered = setRecord(steps[0]!, 'yes', (r) => ticked(r, 'Ada', Date.parse('2026-03-02T09:00:00Z'))).apply(bench)
+    const answered = setRecord(steps[0]!, 'yes', (r) => ticked(r, 'Ada', Date.parse('2026-03-02T09:00:00Z'))).apply(
+      bench,
+    )
     expect(steps[openGate(steps, answered)!]!.id).toBe('foam.first')
-    const overruled = setRecord(steps[0]!, 'overruled', (r) => ticked(r, 'Ada', 0, 'measured by the customer')).apply(bench)
+    const overruled = setRecord(steps[0]!, 'overruled', (r) => ticked(r, 'Ada', 0, 'measured by the customer')).apply(
+      bench,
+    )
     expect(recordOf(overruled, 'foam.measured')).toMatchObject({ doneBy: 'Ada', overruled: 'measured by the customer' })
     expect(progressOf(steps, answered)).toMatchObject({ done: 1, of: steps.length, next: { id: 'foam.cut' } })
   })
@@ -100,7 +170,11 @@ describe('the timer of a step', () => {
 
   it('counts nothing when the clock was set back, and tells', () => {
     const running = started(untouched, at('09:00:00'))
-    expect([workedSeconds(running, at('08:00:00')), clockWasSetBack(running, at('08:00:00')), clockWasSetBack(running, at('08:59:30'))]).toEqual([0, true, false])
+    expect([
+      workedSeconds(running, at('08:00:00')),
+      clockWasSetBack(running, at('08:00:00')),
+      clockWasSetBack(running, at('08:59:30')),
+    ]).toEqual([0, true, false])
     expect(paused(running, at('08:00:00'))).toMatchObject({ workedS: 0, runningSince: null })
   })
 
@@ -122,7 +196,9 @@ describe('any make-up', () => {
         expect(new Set(all.map((s) => s.id)).size).toBe(all.length)
         for (const d of plan.designs) {
           const sewn = all.map((s) => s.id).filter((id) => new RegExp(`^sew\\.${d.design.id}\\.[A-Z]+$`).test(id))
-          expect(sewn).toEqual(d.cover.seams.filter((s) => s.kind !== 'final').map((s) => `sew.${d.design.id}.${s.letter}`))
+          expect(sewn).toEqual(
+            d.cover.seams.filter((s) => s.kind !== 'final').map((s) => `sew.${d.design.id}.${s.letter}`),
+          )
         }
         const minutes = totalMinutes(all, rates).value
         expect(minutes).toBeGreaterThan(0)
@@ -141,6 +217,9 @@ describe('the machine card', () => {
     [300, 2.5, 'indoors', 'Heavy cloth'],
     [700, 1, 'indoors', 'Heavy cloth'],
     [300, 0.6, 'aboard', 'Canvas and vinyl, outdoors'],
-  ])('for %s g/m², %s mm, %s is %s', (massGM2, thicknessMm, use, name) => expect(machineCardFor(USUAL_WORKSHOP.machineCards, { massGM2, thicknessMm, use })?.name).toBe(name))
-  it('is none in a shop without cards', () => expect(machineCardFor([], { massGM2: 300, thicknessMm: 0.6, use: 'indoors' })).toBeNull())
+  ])('for %s g/m², %s mm, %s is %s', (massGM2, thicknessMm, use, name) =>
+    expect(machineCardFor(USUAL_WORKSHOP.machineCards, { massGM2, thicknessMm, use })?.name).toBe(name),
+  )
+  it('is none in a shop without cards', () =>
+    expect(machineCardFor([], { massGM2: 300, thicknessMm: 0.6, use: 'indoors' })).toBeNull())
 })

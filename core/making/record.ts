@@ -8,27 +8,43 @@ const UNTOUCHED: StepRecord = { doneAt: null, doneBy: '', overruled: null, worke
 export const recordOf = ({ making }: Pick<Job, 'making'>, id: string): StepRecord => making.steps[id] ?? UNTOUCHED
 
 /** Seconds worked until `now` (ms). A clock that was set back counts nothing for the stretch that runs. */
-export const workedSeconds = ({ workedS, runningSince }: StepRecord, now: number): number => workedS + (runningSince === null ? 0 : Math.max(0, (now - Date.parse(runningSince)) / 1000))
+export const workedSeconds = ({ workedS, runningSince }: StepRecord, now: number): number =>
+  workedS + (runningSince === null ? 0 : Math.max(0, (now - Date.parse(runningSince)) / 1000))
 
 /** True where the timer runs from a moment that has not come yet by this clock. */
-export const clockWasSetBack = ({ runningSince }: StepRecord, now: number): boolean => runningSince !== null && Date.parse(runningSince) > now + CLOCK_SLACK_MS
+export const clockWasSetBack = ({ runningSince }: StepRecord, now: number): boolean =>
+  runningSince !== null && Date.parse(runningSince) > now + CLOCK_SLACK_MS
 
 /** Clocks of two devices in one shop differ by so much without anything being wrong. */
 const CLOCK_SLACK_MS = 60_000
 
-export const started = (record: StepRecord, now: number): StepRecord => (record.runningSince === null ? { ...record, runningSince: new Date(now).toISOString() } : record)
+export const started = (record: StepRecord, now: number): StepRecord =>
+  record.runningSince === null ? { ...record, runningSince: new Date(now).toISOString() } : record
 
-export const paused = (record: StepRecord, now: number): StepRecord => (record.runningSince === null ? record : { ...record, workedS: Math.round(workedSeconds(record, now)), runningSince: null })
+export const paused = (record: StepRecord, now: number): StepRecord =>
+  record.runningSince === null
+    ? record
+    : { ...record, workedS: Math.round(workedSeconds(record, now)), runningSince: null }
 
 /** Done, the timer stopped. A step that is done already stays as it was ticked first. */
-export const ticked = (record: StepRecord, by: string, now: number, overruled: string | null = null): StepRecord => (record.doneAt !== null ? record : { ...paused(record, now), doneAt: new Date(now).toISOString(), doneBy: by, overruled })
+export const ticked = (record: StepRecord, by: string, now: number, overruled: string | null = null): StepRecord =>
+  record.doneAt !== null
+    ? record
+    : { ...paused(record, now), doneAt: new Date(now).toISOString(), doneBy: by, overruled }
 
 export const unticked = (record: StepRecord): StepRecord => ({ ...record, doneAt: null, doneBy: '', overruled: null })
 
 /** Changes the record of a step, as an edit of the job. */
-export const setRecord = ({ id, title }: Pick<Step, 'id' | 'title'>, says: string, change: (record: StepRecord) => StepRecord): Edit => ({
+export const setRecord = (
+  { id, title }: Pick<Step, 'id' | 'title'>,
+  says: string,
+  change: (record: StepRecord) => StepRecord,
+): Edit => ({
   says: `${title}: ${says}`.slice(0, 200),
-  apply: (job) => ({ ...job, making: { ...job.making, steps: { ...job.making.steps, [id]: change(recordOf(job, id)) } } }),
+  apply: (job) => ({
+    ...job,
+    making: { ...job.making, steps: { ...job.making.steps, [id]: change(recordOf(job, id)) } },
+  }),
 })
 
 /** The first gate without an answer; what comes after it waits. Null where nothing is held. */

@@ -33,10 +33,25 @@ export interface Step {
 
 type StepDraft = Pick<Step, 'id' | 'part' | 'title' | 'resource'> & Partial<Step>
 
-export const step = (draft: StepDraft): Step => ({ says: [], checks: [], gate: null, work: [], safety: [], cures: false, ...draft })
+export const step = (draft: StepDraft): Step => ({
+  says: [],
+  checks: [],
+  gate: null,
+  work: [],
+  safety: [],
+  cures: false,
+  ...draft,
+})
 
 /** A stop: its question wants a yes. */
-export const gate = (draft: Pick<Step, 'id' | 'part' | 'resource'> & { readonly asks: string; readonly title: string; readonly says?: readonly string[] }, work: readonly Work[]): Step => {
+export const gate = (
+  draft: Pick<Step, 'id' | 'part' | 'resource'> & {
+    readonly asks: string
+    readonly title: string
+    readonly says?: readonly string[]
+  },
+  work: readonly Work[],
+): Step => {
   const { asks, ...rest } = draft
   return step({ ...rest, gate: asks, work })
 }

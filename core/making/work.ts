@@ -3,7 +3,16 @@ import { figure, given, times, plus, type Expression, type Figure, type Operand 
 import type { Work } from './step.ts'
 
 /** What a kind of work is called, what its rate counts, and where it is done. */
-export const WORK: Readonly<Record<WorkKind, { readonly label: string; readonly per: 'metre' | 'square metre' | 'piece' | 'cushion' | 'job' | 'corner' | 'check'; readonly resource: Resource }>> = {
+export const WORK: Readonly<
+  Record<
+    WorkKind,
+    {
+      readonly label: string
+      readonly per: 'metre' | 'square metre' | 'piece' | 'cushion' | 'job' | 'corner' | 'check'
+      readonly resource: Resource
+    }
+  >
+> = {
   prepare: { label: 'Prepare the cloth', per: 'job', resource: 'table' },
   mark: { label: 'Mark out', per: 'piece', resource: 'table' },
   'cut-cloth': { label: 'Cut cloth', per: 'metre', resource: 'table' },
@@ -31,20 +40,47 @@ export const WORK: Readonly<Record<WorkKind, { readonly label: string; readonly 
 const sum = (terms: readonly Expression[]): Expression => (terms.length === 1 ? terms[0]! : plus(...terms))
 
 /** A length of work, in mm, for so many cushions of each term. */
-export function lengthOfWork(kind: WorkKind, id: string, terms: readonly { readonly count: number; readonly mm: Operand }[], rule: string): readonly Work[] {
-  const expressions = terms.map((t) => times(given(t.count, 'count', 'cushions'), typeof t.mm === 'number' ? given(t.mm, 'run', 'length on one cushion') : t.mm))
+export function lengthOfWork(
+  kind: WorkKind,
+  id: string,
+  terms: readonly { readonly count: number; readonly mm: Operand }[],
+  rule: string,
+): readonly Work[] {
+  const expressions = terms.map((t) =>
+    times(
+      given(t.count, 'count', 'cushions'),
+      typeof t.mm === 'number' ? given(t.mm, 'run', 'length on one cushion') : t.mm,
+    ),
+  )
   return worked(kind, id, 'run', expressions, rule)
 }
 
 /** So many pieces, corners, cushions or checks. */
 export function countOfWork(kind: WorkKind, id: string, count: Operand, rule: string): readonly Work[] {
-  return worked(kind, id, 'count', [typeof count === 'number' ? given(count, 'count', WORK[kind].per === 'cushion' ? 'cushions' : `${WORK[kind].per}s`) : times(count)], rule)
+  return worked(
+    kind,
+    id,
+    'count',
+    [
+      typeof count === 'number'
+        ? given(count, 'count', WORK[kind].per === 'cushion' ? 'cushions' : `${WORK[kind].per}s`)
+        : times(count),
+    ],
+    rule,
+  )
 }
 
 /** An area of work, in mm². */
-export const areaOfWork = (kind: WorkKind, id: string, area: Operand, rule: string): readonly Work[] => worked(kind, id, 'area', [times(area)], rule)
+export const areaOfWork = (kind: WorkKind, id: string, area: Operand, rule: string): readonly Work[] =>
+  worked(kind, id, 'area', [times(area)], rule)
 
-function worked(kind: WorkKind, id: string, quantity: Figure['quantity'], terms: readonly Expression[], rule: string): readonly Work[] {
+function worked(
+  kind: WorkKind,
+  id: string,
+  quantity: Figure['quantity'],
+  terms: readonly Expression[],
+  rule: string,
+): readonly Work[] {
   if (terms.length === 0) return []
   const amount = figure({ id: `work.${id}.${kind}`, label: WORK[kind].label, quantity, sum: sum(terms), rule })
   return amount.value > 0 ? [{ kind, amount }] : []

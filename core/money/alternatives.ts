@@ -12,8 +12,14 @@ export function alternatives(job: Job, cloths: readonly Cloth[]): readonly Alter
   const { makeUp, cloth } = job
   return [
     { says: `as it is, ${cloth.cloth.name}`, job },
-    ...(makeUp.piping.kind === 'none' ? [] : [{ says: 'without piping', job: { ...job, makeUp: { ...makeUp, piping: { kind: 'none' as const } } } }]),
-    ...(cloth.match.kind === 'none' ? [] : [{ says: 'stripes not matched', job: { ...job, cloth: { ...cloth, match: { kind: 'none' as const } } } }]),
-    ...cloths.filter((c) => c.id !== cloth.cloth.id).map((c) => ({ says: `from ${c.name}`, job: { ...job, cloth: { ...cloth, cloth: c, match: usualMatch(c) } } })),
+    ...(makeUp.piping.kind === 'none'
+      ? []
+      : [{ says: 'without piping', job: { ...job, makeUp: { ...makeUp, piping: { kind: 'none' as const } } } }]),
+    ...(cloth.match.kind === 'none'
+      ? []
+      : [{ says: 'stripes not matched', job: { ...job, cloth: { ...cloth, match: { kind: 'none' as const } } } }]),
+    ...cloths
+      .filter((c) => c.id !== cloth.cloth.id)
+      .map((c) => ({ says: `from ${c.name}`, job: { ...job, cloth: { ...cloth, cloth: c, match: usualMatch(c) } } })),
   ]
 }

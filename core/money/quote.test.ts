@@ -8,9 +8,21 @@ import { sayWorking } from '../working/index.ts'
 import { alternatives, chargesOf, quoteDoubtWords, quoteFor } from './index.ts'
 
 const LAID = [{ laidMm: 3249, boundMm: 3249 }]
-const charges: Charges = { hourRate: 38, markUpShare: 0.25, wasteShare: 0.05, taxShare: 0.2, depositShare: 0.5, roundTo: 0.5 }
+const charges: Charges = {
+  hourRate: 38,
+  markUpShare: 0.25,
+  wasteShare: 0.05,
+  taxShare: 0.2,
+  depositShare: 0.5,
+  roundTo: 0.5,
+}
 const job = keepersBench()
-function quote(change: (j: Job) => Job = (j) => j, by: Charges = charges, trims = DEMO_TRIMS, lengths: Parameters<typeof buyingList>[2] = LAID) {
+function quote(
+  change: (j: Job) => Job = (j) => j,
+  by: Charges = charges,
+  trims = DEMO_TRIMS,
+  lengths: Parameters<typeof buyingList>[2] = LAID,
+) {
   const own = change(job)
   const plan = worked(own)
   return quoteFor(own, buyingList(own, plan, lengths, trims), workOrder(own, plan), USUAL_WORKSHOP.rates, by)
@@ -28,13 +40,15 @@ describe('the quote of the keepers bench', () => {
     expect(cost(/^Sliders/)).toBeCloseTo(3 * 0.35 * 1.05, 4)
     // Cord: six loops of 2489.33 and 2 %.
     expect(cost(/^Piping cord/)).toBeCloseTo(6 * 2.48933 * 1.02 * 0.28 * 1.05, 2)
-    // Rows of one cushion: the zip along both its tapes, four joins of 75, both plates at 2429.33, and each of their two loops of piping basted first. Thread: three times them and a tenth.
+    // Rows of one cushion: the zip along both its tapes, four joins of 75, both plates at 2429.33, and each of their
+    // two loops of piping basted first. Thread: three times them and a tenth.
     const rowsM = 2 * 0.98067 + 4 * 0.075 + 4 * 2.42933
     expect(cost(/^Thread/)).toBeCloseTo(3 * 3 * rowsM * 1.1 * 0.008 * 1.05, 4)
   })
 
   it('adds up to the cent', () => {
-    const sum = (...parts: string[]) => q.lines.filter((l) => parts.includes(l.part)).reduce((s, l) => s + l.cost.value, 0)
+    const sum = (...parts: string[]) =>
+      q.lines.filter((l) => parts.includes(l.part)).reduce((s, l) => s + l.cost.value, 0)
     expect(q.materials.value).toBeCloseTo(sum('foam', 'cloth', 'trims'), 6)
     expect(q.work.value).toBeCloseTo((460.9 / 60) * 38, 0)
     expect(q.net.value).toBeCloseTo(q.materials.value * 1.25 + q.work.value, 6)
@@ -45,10 +59,17 @@ describe('the quote of the keepers bench', () => {
   })
 
   it('with round figures, tax and rounding, is what a pocket calculator says', () => {
-    // No trims, no mark-up, no work: cloth 3.3 m x 34 = 112.20 and the foam; a discount makes it 200.00 net; 21 % tax is 242.00, up to the next 5: 245.
+    // No trims, no mark-up, no work: cloth 3.3 m x 34 = 112.20 and the foam; a discount makes it 200.00 net; 21 % tax
+    // is 242.00, up to the next 5: 245.
     const foam = q.lines.find((l) => l.part === 'foam')!.cost.value
-    const bare = quote((j) => ({ ...j, terms: { ...j.terms, extras: [{ what: 'Discount', amount: 200 - 112.2 - foam }] } }), { hourRate: 0, markUpShare: 0, wasteShare: 0, taxShare: 0.21, depositShare: 0.3, roundTo: 5 }, [])
-    expect([bare.net.value, bare.tax.value, bare.total.value, bare.deposit.value].map((v) => Number(v.toFixed(2)))).toEqual([200, 42, 245, 75])
+    const bare = quote(
+      (j) => ({ ...j, terms: { ...j.terms, extras: [{ what: 'Discount', amount: 200 - 112.2 - foam }] } }),
+      { hourRate: 0, markUpShare: 0, wasteShare: 0, taxShare: 0.21, depositShare: 0.3, roundTo: 5 },
+      [],
+    )
+    expect(
+      [bare.net.value, bare.tax.value, bare.total.value, bare.deposit.value].map((v) => Number(v.toFixed(2))),
+    ).toEqual([200, 42, 245, 75])
   })
 
   it('a job charges otherwise than the shop', () => {
@@ -67,7 +88,11 @@ describe('doubts of a quote', () => {
   it.each<[string, ReturnType<typeof quote>, RegExp]>([
     ['no lay', quote(undefined, charges, DEMO_TRIMS, [{ laidMm: null, boundMm: 2500 }]), /not laid yet/],
     ['no prices', quote(undefined, charges, []), /Without a price: Zip.*Thread/],
-    ['a discount beyond the work', quote((j) => ({ ...j, terms: { ...j.terms, extras: [{ what: 'Discount', amount: -2000 }] } })), /less than the materials/],
+    [
+      'a discount beyond the work',
+      quote((j) => ({ ...j, terms: { ...j.terms, extras: [{ what: 'Discount', amount: -2000 }] } })),
+      /less than the materials/,
+    ],
   ])('%s', (_name, q, says) => expect(q.doubts.map((d) => quoteDoubtWords(d).says).join(' ')).toMatch(says))
 
   it('no hours', () => {
@@ -82,7 +107,12 @@ describe('alternatives', () => {
   it('are the job as it is, unpiped, unmatched, and from other cloths', () => {
     const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
     const all = alternatives(job, [job.cloth.cloth, calico])
-    expect(all.map((a) => a.says)).toEqual(['as it is, Lamp-room ticking', 'without piping', 'stripes not matched', 'from House calico'])
+    expect(all.map((a) => a.says)).toEqual([
+      'as it is, Lamp-room ticking',
+      'without piping',
+      'stripes not matched',
+      'from House calico',
+    ])
     expect(all.every((a) => worked(a.job).kind === 'worked')).toBe(true)
     expect(quote(() => all[1]!.job).total.value).toBeLessThan(quote().total.value)
   })

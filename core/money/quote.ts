@@ -1,7 +1,18 @@
 import type { Charges, Job, Rates } from '../../contract/index.ts'
 import type { BuyingList } from '../lists/index.ts'
 import { minutesByKind, type Step } from '../making/index.ts'
-import { entered, figure, given, minus, over, plus, roundUp, times, type Expression, type Figure } from '../working/index.ts'
+import {
+  entered,
+  figure,
+  given,
+  minus,
+  over,
+  plus,
+  roundUp,
+  times,
+  type Expression,
+  type Figure,
+} from '../working/index.ts'
 
 export type QuotePart = 'foam' | 'cloth' | 'trims' | 'work' | 'extra'
 
@@ -12,7 +23,11 @@ export interface QuoteLine {
 }
 
 /** What a quote cannot be trusted in. */
-export type QuoteDoubt = { readonly code: 'no-lay' } | { readonly code: 'no-hours' } | { readonly code: 'no-price'; readonly what: readonly string[] } | { readonly code: 'below-cost'; readonly net: number; readonly materials: number }
+export type QuoteDoubt =
+  | { readonly code: 'no-lay' }
+  | { readonly code: 'no-hours' }
+  | { readonly code: 'no-price'; readonly what: readonly string[] }
+  | { readonly code: 'below-cost'; readonly net: number; readonly materials: number }
 
 export interface Quote {
   readonly lines: readonly QuoteLine[]
@@ -36,26 +51,86 @@ export interface Quote {
  * extras, tax; the total up to the next step. Every line is a sum that opens.
  */
 export function quoteFor(job: Job, buying: BuyingList, steps: readonly Step[], rates: Rates, charges: Charges): Quote {
-  const money = (id: string, label: string, sum: Expression, rule: string): Figure => figure({ id: `quote.${id}`, label, quantity: 'money', sum, rule, setBy: 'shop', change: 'bill.charges' })
-  const lines = [...materialLines(buying, charges), ...workLines(steps, rates, charges), ...job.terms.extras.map((e, i): QuoteLine => ({ part: 'extra', what: e.what, cost: entered({ id: `quote.extra.${i}`, label: e.what, quantity: 'money', value: e.amount, rule: 'entered on this job', setBy: 'job', change: 'bill.extras' }) }))]
+  const money = (id: string, label: string, sum: Expression, rule: string): Figure =>
+    figure({ id: `quote.${id}`, label, quantity: 'money', sum, rule, setBy: 'shop', change: 'bill.charges' })
+  const lines = [
+    ...materialLines(buying, charges),
+    ...workLines(steps, rates, charges),
+    ...job.terms.extras.map((e, i): QuoteLine => ({
+      part: 'extra',
+      what: e.what,
+      cost: entered({
+        id: `quote.extra.${i}`,
+        label: e.what,
+        quantity: 'money',
+        value: e.amount,
+        rule: 'entered on this job',
+        setBy: 'job',
+        change: 'bill.extras',
+      }),
+    })),
+  ]
   const sumOf = (...parts: QuotePart[]): Expression => {
     const costs = lines.filter((l) => parts.includes(l.part)).map((l) => l.cost)
     return costs.length === 0 ? given(0, 'money', 'nothing') : plus(...costs)
   }
   const materials = money('materials', 'Materials', sumOf('foam', 'cloth', 'trims'), 'foam, cloth and trims')
-  const markUp = money('markUp', 'Mark-up', times(materials, given(charges.markUpShare, 'share', 'mark-up')), 'on materials')
+  const markUp = money(
+    'markUp',
+    'Mark-up',
+    times(materials, given(charges.markUpShare, 'share', 'mark-up')),
+    'on materials',
+  )
   const work = money('work', 'Work', sumOf('work'), 'hours at their rate')
   const extras = money('extras', 'Extras', sumOf('extra'), 'entered on this job')
   const net = money('net', 'Without tax', plus(materials, markUp, work, extras), 'materials, mark-up, work and extras')
   const tax = money('tax', 'Tax', times(net, given(charges.taxShare, 'share', 'tax')), 'on everything')
   const total = money('total', 'To pay', roundUp(plus(net, tax), charges.roundTo, 'money'), 'rounded up')
-  const deposit = money('deposit', 'Deposit', roundUp(times(total, given(charges.depositShare, 'share', 'of the total')), charges.roundTo, 'money'), 'before work begins')
+  const deposit = money(
+    'deposit',
+    'Deposit',
+    roundUp(times(total, given(charges.depositShare, 'share', 'of the total')), charges.roundTo, 'money'),
+    'before work begins',
+  )
   const minutes = steps.length === 0 ? [] : minutesByKind(steps, rates).map((k) => k.minutes)
-  const hours = figure({ id: 'quote.hours', label: 'Hours', quantity: 'time', sum: minutes.length === 0 ? given(0, 'time', 'no work') : plus(...minutes), rule: 'the work order at the shop’s rates' })
+  const hours = figure({
+    id: 'quote.hours',
+    label: 'Hours',
+    quantity: 'time',
+    sum: minutes.length === 0 ? given(0, 'time', 'no work') : plus(...minutes),
+    rule: 'the work order at the shop’s rates',
+  })
   const left = money('left', 'Left after materials', minus(net, materials), 'net less materials')
-  const earns = hours.value > 0 ? money('earns', 'An hour earns', over(left, over(hours, given(60, 'plain', 'minutes in an hour'))), 'what is left after materials, by the hour') : null
-  const margin = figure({ id: 'quote.margin', label: 'Margin', quantity: 'share', sum: net.value === 0 ? given(0, 'share', 'nothing is charged') : over(left, net), rule: 'of the net, after materials' })
-  return { lines, materials, markUp, hours, work, net, tax, total, deposit, earns, margin, doubts: doubtsOf(buying, hours, net, materials) }
+  const earns =
+    hours.value > 0
+      ? money(
+          'earns',
+          'An hour earns',
+          over(left, over(hours, given(60, 'plain', 'minutes in an hour'))),
+          'what is left after materials, by the hour',
+        )
+      : null
+  const margin = figure({
+    id: 'quote.margin',
+    label: 'Margin',
+    quantity: 'share',
+    sum: net.value === 0 ? given(0, 'share', 'nothing is charged') : over(left, net),
+    rule: 'of the net, after materials',
+  })
+  return {
+    lines,
+    materials,
+    markUp,
+    hours,
+    work,
+    net,
+    tax,
+    total,
+    deposit,
+    earns,
+    margin,
+    doubts: doubtsOf(buying, hours, net, materials),
+  }
 }
 
 /** Trims and thread are bought without a lay: a share is added for ends. */
@@ -63,30 +138,74 @@ function materialLines({ lines }: BuyingList, { wasteShare }: Charges): readonly
   return lines.flatMap((l): QuoteLine[] => {
     if (!l.cost) return []
     if (l.from !== 'trims' || wasteShare === 0) return [{ part: l.from, what: l.what, cost: l.cost }]
-    return [{ part: 'trims', what: l.what, cost: figure({ id: `${l.cost.id}.waste`, label: l.what, quantity: 'money', sum: times(l.cost, plus(1, given(wasteShare, 'share', 'for ends'))), rule: 'as used, and a share for ends', setBy: 'shop', change: 'bill.charges' }) }]
+    return [
+      {
+        part: 'trims',
+        what: l.what,
+        cost: figure({
+          id: `${l.cost.id}.waste`,
+          label: l.what,
+          quantity: 'money',
+          sum: times(l.cost, plus(1, given(wasteShare, 'share', 'for ends'))),
+          rule: 'as used, and a share for ends',
+          setBy: 'shop',
+          change: 'bill.charges',
+        }),
+      },
+    ]
   })
 }
 
 function workLines(steps: readonly Step[], rates: Rates, { hourRate }: Charges): readonly QuoteLine[] {
-  return minutesByKind(steps, rates).map(({ kind, minutes }) => ({ part: 'work', what: minutes.label, cost: figure({ id: `quote.work.${kind}`, label: minutes.label, quantity: 'money', sum: times(over(minutes, given(60, 'plain', 'minutes in an hour')), given(hourRate, 'money', 'an hour')), rule: 'minutes at the hour rate', setBy: 'shop', change: 'bill.charges' }) }))
+  return minutesByKind(steps, rates).map(({ kind, minutes }) => ({
+    part: 'work',
+    what: minutes.label,
+    cost: figure({
+      id: `quote.work.${kind}`,
+      label: minutes.label,
+      quantity: 'money',
+      sum: times(over(minutes, given(60, 'plain', 'minutes in an hour')), given(hourRate, 'money', 'an hour')),
+      rule: 'minutes at the hour rate',
+      setBy: 'shop',
+      change: 'bill.charges',
+    }),
+  }))
 }
 
 function doubtsOf(buying: BuyingList, hours: Figure, net: Figure, materials: Figure): readonly QuoteDoubt[] {
-  const unpriced = buying.lines.filter((l) => !l.cost && !l.what.endsWith('in hand') && !l.what.endsWith('from stock')).map((l) => l.what)
-  return [...(buying.hasLay ? [] : [{ code: 'no-lay' as const }]), ...(hours.value > 0 ? [] : [{ code: 'no-hours' as const }]), ...(unpriced.length > 0 ? [{ code: 'no-price' as const, what: unpriced }] : []), ...(net.value < materials.value ? [{ code: 'below-cost' as const, net: net.value, materials: materials.value }] : [])]
+  const unpriced = buying.lines
+    .filter((l) => !l.cost && !l.what.endsWith('in hand') && !l.what.endsWith('from stock'))
+    .map((l) => l.what)
+  return [
+    ...(buying.hasLay ? [] : [{ code: 'no-lay' as const }]),
+    ...(hours.value > 0 ? [] : [{ code: 'no-hours' as const }]),
+    ...(unpriced.length > 0 ? [{ code: 'no-price' as const, what: unpriced }] : []),
+    ...(net.value < materials.value
+      ? [{ code: 'below-cost' as const, net: net.value, materials: materials.value }]
+      : []),
+  ]
 }
 
 /** A doubt in words, with its cure. */
 export function quoteDoubtWords(d: QuoteDoubt): { readonly says: string; readonly cure: string } {
   switch (d.code) {
     case 'no-lay':
-      return { says: 'The cloth is not laid yet: its length is the least it can be.', cure: 'Wait for the lay, or look at the lay station why there is none.' }
+      return {
+        says: 'The cloth is not laid yet: its length is the least it can be.',
+        cure: 'Wait for the lay, or look at the lay station why there is none.',
+      }
     case 'no-hours':
-      return { says: 'No hours are planned: the work is given away.', cure: 'Set the rates of the shop, or add a line for the work.' }
+      return {
+        says: 'No hours are planned: the work is given away.',
+        cure: 'Set the rates of the shop, or add a line for the work.',
+      }
     case 'no-price':
       return { says: `Without a price: ${d.what.join(', ')}.`, cure: 'Give them one in the trims store.' }
     case 'below-cost':
-      return { says: `The net of ${d.net.toFixed(2)} is less than the materials cost, ${d.materials.toFixed(2)}.`, cure: 'Take back a discount, or charge for the work.' }
+      return {
+        says: `The net of ${d.net.toFixed(2)} is less than the materials cost, ${d.materials.toFixed(2)}.`,
+        cure: 'Take back a discount, or charge for the work.',
+      }
     default:
       return d satisfies never
   }

@@ -12,7 +12,8 @@ import { at, cross, dot, rightOf, unit, type Point } from './point.ts'
  */
 export function withAllowances(outline: Outline, allowancesMm: readonly number[]): Outline {
   const n = outline.length
-  if (allowancesMm.length !== n) throw new RangeError(`withAllowances: ${allowancesMm.length} allowances for ${n} edges`)
+  if (allowancesMm.length !== n)
+    throw new RangeError(`withAllowances: ${allowancesMm.length} allowances for ${n} edges`)
   const curves = outline.map((_, i) => movedCurve(curveOf(outline, i), allowancesMm[i]!))
   const corners = outline.map((_, i) => cornerAt(outline, i, allowancesMm, curves))
   return outline.flatMap((v, i): Vertex[] => {
@@ -22,7 +23,10 @@ export function withAllowances(outline: Outline, allowancesMm: readonly number[]
   })
 }
 
-/** Where the cut of the edge before a corner ends, and where that of the edge after it begins: one place, or the two ends of a step. */
+/**
+ * Where the cut of the edge before a corner ends, and where that of the edge after it begins: one place, or the two
+ * ends of a step.
+ */
 interface CutCorner {
   readonly arrives: Point
   readonly leaves: Point
@@ -40,12 +44,16 @@ function cornerAt(outline: Outline, i: number, allowancesMm: readonly number[], 
   const [arriving, leaving] = [directionOn(outline, before, 1), directionOn(outline, i, 0)]
   const foot = (way: Point, by: number): Point => at(corner.x + rightOf(way).x * by, corner.y + rightOf(way).y * by)
   const isSame = Math.abs(a - b) < SAME_MM
-  if (isSmoothAt(outline, i)) return isSame ? one(foot(leaving, b)) : { arrives: foot(arriving, a), leaves: foot(leaving, b) }
+  if (isSmoothAt(outline, i))
+    return isSame ? one(foot(leaving, b)) : { arrives: foot(arriving, a), leaves: foot(leaving, b) }
   const isOutward = cross(arriving, leaving) > 0
   const cosine = dot(arriving, leaving)
-  // The cut lines meet before the corner where the narrower allowance is less than the wider one's share along its normal.
-  if (!isSame && isOutward && Math.min(a, b) < Math.max(a, b) * cosine) return { arrives: foot(arriving, a), leaves: foot(leaving, b) }
-  if (!isSame && !isOutward && cosine > FLAT) return alongBisector(corner, arriving, leaving, curves[before]!, curves[i]!)
+  // The cut lines meet before the corner where the narrower allowance is less than the wider one's share along its
+  // normal.
+  if (!isSame && isOutward && Math.min(a, b) < Math.max(a, b) * cosine)
+    return { arrives: foot(arriving, a), leaves: foot(leaving, b) }
+  if (!isSame && !isOutward && cosine > FLAT)
+    return alongBisector(corner, arriving, leaving, curves[before]!, curves[i]!)
   const tangent = (way: Point, by: number): Curve => ({ kind: 'line', from: foot(way, by), direction: way })
   const near = meet(tangent(arriving, a), tangent(leaving, b), foot(leaving, b)) ?? foot(leaving, b)
   return one(meet(curves[before]!, curves[i]!, near) ?? near)

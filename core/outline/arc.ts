@@ -22,7 +22,12 @@ export function arcBetween(a: Point, b: Point, bulge: number): Arc {
   const right = rightOf(unit(minusPoint(b, a)))
   const middle = between(a, b, 0.5)
   const centre = at(middle.x - right.x * towardsLeft, middle.y - right.y * towardsLeft)
-  return { centre, radius: (chord * (1 + bulge * bulge)) / (4 * bulge), startAngle: Math.atan2(a.y - centre.y, a.x - centre.x), sweep: 4 * Math.atan(bulge) }
+  return {
+    centre,
+    radius: (chord * (1 + bulge * bulge)) / (4 * bulge),
+    startAngle: Math.atan2(a.y - centre.y, a.x - centre.x),
+    sweep: 4 * Math.atan(bulge),
+  }
 }
 
 /** The bulge of a chord whose arc rises by `riseMm` above it (outwards positive): rise over half the chord. */

@@ -1,10 +1,38 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, at, boxOf, bulgeOfRise, centroidOf, dressCorners, edgeLength, flatten, grown, isInside, isSimple, keepLeftOf, keepsShape, mirrored, moved, offsetEdges, perimeterOf, rectangle, riseOfBulge, turnedBy, vertex, wholeOf, type Outline, type Vertex } from './index.ts'
+import {
+  areaOf,
+  at,
+  boxOf,
+  bulgeOfRise,
+  centroidOf,
+  dressCorners,
+  edgeLength,
+  flatten,
+  grown,
+  isInside,
+  isSimple,
+  keepLeftOf,
+  keepsShape,
+  mirrored,
+  moved,
+  offsetEdges,
+  perimeterOf,
+  rectangle,
+  riseOfBulge,
+  turnedBy,
+  vertex,
+  wholeOf,
+  type Outline,
+  type Vertex,
+} from './index.ts'
 
 const circle = (r: number): Outline => [vertex(at(-r, 0), 1), vertex(at(r, 0), 1)]
 const rounded = (w: number, h: number, r: number): Outline => {
-  const dressed = dressCorners(rectangle(w, h), [0, 1, 2, 3].map(() => ({ kind: 'round' as const, radiusMm: r })))
+  const dressed = dressCorners(
+    rectangle(w, h),
+    [0, 1, 2, 3].map(() => ({ kind: 'round' as const, radiusMm: r })),
+  )
   if ('roomMm' in dressed) throw new Error('no room')
   return dressed.outline
 }
@@ -33,11 +61,17 @@ describe('arcs', () => {
 
   it('the box of an outline holds every point of it', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 200, max: 900 }), fc.double({ min: -0.8, max: 1.6, noNaN: true }), fc.integer({ min: 0, max: 360 }), (w, bulge, turn) => {
-        const outline = turnedBy([vertex(at(0, 0), bulge), at(w, 0), at(w, 600), at(0, 600)], (turn * Math.PI) / 180)
-        const [exact, seen] = [boxOf(outline), boxOf(flatten(outline, 0.01))]
-        for (const key of ['minX', 'minY', 'maxX', 'maxY'] as const) expect(Math.abs(exact[key] - seen[key])).toBeLessThan(0.05)
-      }),
+      fc.property(
+        fc.integer({ min: 200, max: 900 }),
+        fc.double({ min: -0.8, max: 1.6, noNaN: true }),
+        fc.integer({ min: 0, max: 360 }),
+        (w, bulge, turn) => {
+          const outline = turnedBy([vertex(at(0, 0), bulge), at(w, 0), at(w, 600), at(0, 600)], (turn * Math.PI) / 180)
+          const [exact, seen] = [boxOf(outline), boxOf(flatten(outline, 0.01))]
+          for (const key of ['minX', 'minY', 'maxX', 'maxY'] as const)
+            expect(Math.abs(exact[key] - seen[key])).toBeLessThan(0.05)
+        },
+      ),
     )
   })
 })
@@ -62,22 +96,36 @@ describe('offset with arcs', () => {
   it('out and back in returns any outline with bows', () => {
     const bow = fc.double({ min: -0.25, max: 0.4, noNaN: true })
     fc.assert(
-      fc.property(bow, bow, fc.integer({ min: -100, max: 150 }), fc.integer({ min: 1, max: 30 }), (front, back, lean, by) => {
-        const outline = [vertex(at(0, 0), front), at(700, 0), vertex(at(650 + lean, 600), back), at(lean, 600)]
-        const out = offsetEdges(outline, [by, by, by, by])
-        const again = offsetEdges(out, [-by, -by, -by, -by])
-        outline.forEach((v, i) => {
-          expect(again[i]!.x).toBeCloseTo(v.x, 4)
-          expect(again[i]!.y).toBeCloseTo(v.y, 4)
-        })
-        expect(areaOf(out)).toBeGreaterThan(areaOf(outline))
-      }),
+      fc.property(
+        bow,
+        bow,
+        fc.integer({ min: -100, max: 150 }),
+        fc.integer({ min: 1, max: 30 }),
+        (front, back, lean, by) => {
+          const outline = [vertex(at(0, 0), front), at(700, 0), vertex(at(650 + lean, 600), back), at(lean, 600)]
+          const out = offsetEdges(outline, [by, by, by, by])
+          const again = offsetEdges(out, [-by, -by, -by, -by])
+          outline.forEach((v, i) => {
+            expect(again[i]!.x).toBeCloseTo(v.x, 4)
+            expect(again[i]!.y).toBeCloseTo(v.y, 4)
+          })
+          expect(areaOf(out)).toBeGreaterThan(areaOf(outline))
+        },
+      ),
     )
   })
 
   it('an arc moved past its own centre, or edges that swallow another, are told', () => {
     const outline = rounded(600, 500, 40)
-    expect(keepsShape(outline, offsetEdges(outline, outline.map(() => -45)))).toBe(false)
+    expect(
+      keepsShape(
+        outline,
+        offsetEdges(
+          outline,
+          outline.map(() => -45),
+        ),
+      ),
+    ).toBe(false)
     expect(keepsShape(rectangle(100, 50), offsetEdges(rectangle(100, 50), [-30, 0, -30, 0]))).toBe(false)
   })
 
@@ -127,15 +175,30 @@ describe('cut, mirrored, turned', () => {
 describe('corners', () => {
   it('a corner rounded on a bowed edge is tangent to both', () => {
     const bowed: Outline = [vertex(at(0, 0), 0.15), at(600, 0), at(600, 500), at(0, 500)]
-    const dressed = dressCorners(bowed, [{ kind: 'square' }, { kind: 'round', radiusMm: 50 }, { kind: 'square' }, { kind: 'square' }])
+    const dressed = dressCorners(bowed, [
+      { kind: 'square' },
+      { kind: 'round', radiusMm: 50 },
+      { kind: 'square' },
+      { kind: 'square' },
+    ])
     if ('roomMm' in dressed) throw new Error('no room')
     expect(dressed.sources.map((s) => s.kind)).toEqual(['edge', 'corner', 'edge', 'edge', 'edge'])
-    const out = offsetEdges(dressed.outline, dressed.outline.map(() => 10))
+    const out = offsetEdges(
+      dressed.outline,
+      dressed.outline.map(() => 10),
+    )
     expect(keepsShape(dressed.outline, out)).toBe(true)
     expect(perimeterOf(out)).toBeGreaterThan(perimeterOf(dressed.outline))
   })
 
   it('more than the edge has room for is refused', () => {
-    expect(dressCorners(rectangle(100, 100), [{ kind: 'round', radiusMm: 60 }, { kind: 'round', radiusMm: 60 }, { kind: 'square' }, { kind: 'square' }])).toMatchObject({ roomMm: 100 })
+    expect(
+      dressCorners(rectangle(100, 100), [
+        { kind: 'round', radiusMm: 60 },
+        { kind: 'round', radiusMm: 60 },
+        { kind: 'square' },
+        { kind: 'square' },
+      ]),
+    ).toMatchObject({ roomMm: 100 })
   })
 })

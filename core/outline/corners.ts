@@ -4,11 +4,18 @@ import { arcBetween, isStraight } from './arc.ts'
 import { onEdge, stretchOf, turnAt } from './along.ts'
 import { distance, type Point } from './point.ts'
 
-/** What is done to a corner: left square, rounded, or cut off by two legs along the edge that arrives and the edge that leaves. */
-export type CornerCut = { readonly kind: 'square' } | { readonly kind: 'round'; readonly radiusMm: number } | { readonly kind: 'cut'; readonly arrivingMm: number; readonly leavingMm: number }
+/**
+ * What is done to a corner: left square, rounded, or cut off by two legs along the edge that arrives and the edge that
+ * leaves.
+ */
+export type CornerCut =
+  | { readonly kind: 'square' }
+  | { readonly kind: 'round'; readonly radiusMm: number }
+  | { readonly kind: 'cut'; readonly arrivingMm: number; readonly leavingMm: number }
 
 /** Each edge of the dressed outline comes from an edge of the bare one, or dresses one of its corners. */
-export type EdgeSource = { readonly kind: 'edge'; readonly edge: number } | { readonly kind: 'corner'; readonly corner: number }
+export type EdgeSource =
+  { readonly kind: 'edge'; readonly edge: number } | { readonly kind: 'corner'; readonly corner: number }
 
 export interface Dressed {
   readonly outline: Outline
@@ -28,7 +35,8 @@ export function dressCorners(outline: Outline, cuts: readonly CornerCut[]): Dres
   for (let i = 0; i < n; i++) {
     const room = edgeLength(outline, i)
     const used = ends[i]!.leaving + ends[(i + 1) % n]!.arriving
-    if (!(used <= room + 1e-6)) return { corner: ends[i]!.leaving > ends[(i + 1) % n]!.arriving ? i : (i + 1) % n, roomMm: room }
+    if (!(used <= room + 1e-6))
+      return { corner: ends[i]!.leaving > ends[(i + 1) % n]!.arriving ? i : (i + 1) % n, roomMm: room }
   }
   const result: Vertex[] = []
   const sources: EdgeSource[] = []
@@ -57,10 +65,15 @@ interface CornerEnds {
 
 function cornerEnds(outline: Outline, i: number, cut: CornerCut): CornerEnds {
   const before = (i + outline.length - 1) % outline.length
-  if (cut.kind === 'square' || (cut.kind === 'round' && !(cut.radiusMm > 0))) return { arriving: 0, leaving: 0, edge: null }
+  if (cut.kind === 'square' || (cut.kind === 'round' && !(cut.radiusMm > 0)))
+    return { arriving: 0, leaving: 0, edge: null }
   if (cut.kind === 'cut') {
     if (!(cut.arrivingMm > 0) || !(cut.leavingMm > 0)) return { arriving: 0, leaving: 0, edge: null }
-    return { arriving: cut.arrivingMm, leaving: cut.leavingMm, edge: vertex(onEdge(outline, before, Math.max(0, 1 - cut.arrivingMm / edgeLength(outline, before)))) }
+    return {
+      arriving: cut.arrivingMm,
+      leaving: cut.leavingMm,
+      edge: vertex(onEdge(outline, before, Math.max(0, 1 - cut.arrivingMm / edgeLength(outline, before)))),
+    }
   }
   return rounded(outline, before, i, cut.radiusMm)
 }
@@ -74,12 +87,16 @@ function rounded(outline: Outline, before: number, i: number, radiusMm: number):
   if (!centre) return { arriving: Infinity, leaving: Infinity, edge: null }
   const [start, end] = [footOn(arriving, centre), footOn(leaving, centre)]
   const sweep = arcTurn(start, end, centre, Math.sign(radius))
-  return { arriving: alongCurve(outline, before, start, outline[i]!), leaving: alongCurve(outline, i, outline[i]!, end), edge: vertex(start, Math.tan(sweep / 4)) }
+  return {
+    arriving: alongCurve(outline, before, start, outline[i]!),
+    leaving: alongCurve(outline, i, outline[i]!, end),
+    edge: vertex(start, Math.tan(sweep / 4)),
+  }
 }
 
 function arcTurn(a: Point, b: Point, centre: Point, way: number): number {
   const turn = Math.atan2(b.y - centre.y, b.x - centre.x) - Math.atan2(a.y - centre.y, a.x - centre.x)
-  const positive = ((turn * way) % (2 * Math.PI) + 2 * Math.PI) % (2 * Math.PI)
+  const positive = (((turn * way) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI)
   return positive * way
 }
 

@@ -23,8 +23,18 @@ export function movedCurve(curve: Curve, by: number): Curve {
 
 /** Where two curves meet, nearest to a place; null when they do not. */
 export function meet(a: Curve, b: Curve, near: Point): Point | null {
-  const points = a.kind === 'line' ? (b.kind === 'line' ? lines(a, b) : lineCircle(a, b)) : b.kind === 'line' ? lineCircle(b, a) : circles(a, b)
-  return points.reduce<Point | null>((best, p) => (best === null || distance(p, near) < distance(best, near) ? p : best), null)
+  const points =
+    a.kind === 'line'
+      ? b.kind === 'line'
+        ? lines(a, b)
+        : lineCircle(a, b)
+      : b.kind === 'line'
+        ? lineCircle(b, a)
+        : circles(a, b)
+  return points.reduce<Point | null>(
+    (best, p) => (best === null || distance(p, near) < distance(best, near) ? p : best),
+    null,
+  )
 }
 
 /** The place on a curve nearest to a point. */
@@ -55,7 +65,10 @@ function lineCircle(line: Line, circle: Circle): readonly Point[] {
   const r = Math.abs(circle.radius)
   if (away > r) return []
   const half = Math.sqrt(r * r - away * away)
-  return [at(foot.x + line.direction.x * half, foot.y + line.direction.y * half), at(foot.x - line.direction.x * half, foot.y - line.direction.y * half)]
+  return [
+    at(foot.x + line.direction.x * half, foot.y + line.direction.y * half),
+    at(foot.x - line.direction.x * half, foot.y - line.direction.y * half),
+  ]
 }
 
 function circles(a: Circle, b: Circle): readonly Point[] {

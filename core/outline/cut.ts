@@ -4,7 +4,10 @@ import { onEdge, stretchOf } from './along.ts'
 import { edgeOf, type Outline, type Vertex } from './outline.ts'
 import { at, distance, dot, minusPoint, type Point } from './point.ts'
 
-/** The part of an outline on one side of a straight cut; `sources[i]` is the edge that edge i comes from, −1 for the cut itself. */
+/**
+ * The part of an outline on one side of a straight cut; `sources[i]` is the edge that edge i comes from, −1 for the cut
+ * itself.
+ */
 export interface CutOff {
   readonly outline: Outline
   readonly sources: readonly number[]
@@ -30,7 +33,10 @@ export function keepLeftOf(part: CutOff, from: Point, direction: Point): CutOff 
   return { outline, sources }
 }
 
-/** What lies to the left of a line, each part that it leaves by itself: a ring cut across its opening leaves both its arms. */
+/**
+ * What lies to the left of a line, each part that it leaves by itself: a ring cut across its opening leaves both its
+ * arms.
+ */
 export function islandsLeftOf(part: CutOff, from: Point, direction: Point): readonly CutOff[] {
   const chains = chainsOf(keptEdges(part, from, direction))
   const along = (p: Point) => dot(minusPoint(p, from), direction)
@@ -40,7 +46,7 @@ export function islandsLeftOf(part: CutOff, from: Point, direction: Point): read
     const [first] = open
     const outline: Vertex[] = []
     const sources: number[] = []
-    for (let k: number | null = first!; k !== null; ) {
+    for (let k: number | null = first!; k !== null;) {
       open.delete(k)
       const chain: readonly Kept[] = chains[k]!
       for (const { start, source } of chain) {
@@ -50,7 +56,10 @@ export function islandsLeftOf(part: CutOff, from: Point, direction: Point): read
       const end = chain.at(-1)!.end
       // Counter-clockwise, the cut runs on along the line to where the outline next rises from it.
       const ahead: number[] = [...open, first!].filter((c) => along(chains[c]![0]!.start) > along(end) - HAIR_MM)
-      const next = ahead.reduce((best, c) => (along(chains[c]![0]!.start) < along(chains[best]![0]!.start) ? c : best), ahead[0] ?? first!)
+      const next = ahead.reduce(
+        (best, c) => (along(chains[c]![0]!.start) < along(chains[best]![0]!.start) ? c : best),
+        ahead[0] ?? first!,
+      )
       if (distance(end, chains[next]![0]!.start) > HAIR_MM) {
         outline.push(at(end.x, end.y))
         sources.push(-1)
@@ -79,14 +88,18 @@ function keptEdges(part: CutOff, from: Point, direction: Point): readonly Kept[]
     const shares = [0, ...crossings(part.outline, i, line), 1]
     return shares.slice(1).flatMap((b, k) => {
       const a = shares[k]!
-      return b - a < 1e-9 || side(onEdge(part.outline, i, (a + b) / 2)) <= 0 ? [] : [{ start: stretchOf(part.outline, i, a, b), end: onEdge(part.outline, i, b), source: part.sources[i]! }]
+      return b - a < 1e-9 || side(onEdge(part.outline, i, (a + b) / 2)) <= 0
+        ? []
+        : [{ start: stretchOf(part.outline, i, a, b), end: onEdge(part.outline, i, b), source: part.sources[i]! }]
     })
   })
 }
 
 /** Stretches that run on into each other, parted where the outline leaves the kept side. */
 function chainsOf(kept: readonly Kept[]): readonly (readonly Kept[])[] {
-  const begins = kept.flatMap((piece, k) => (distance(kept[(k + kept.length - 1) % kept.length]!.end, piece.start) > HAIR_MM ? [k] : []))
+  const begins = kept.flatMap((piece, k) =>
+    distance(kept[(k + kept.length - 1) % kept.length]!.end, piece.start) > HAIR_MM ? [k] : [],
+  )
   if (begins.length === 0) return kept.length === 0 ? [] : [kept]
   return begins.map((begin, c) => {
     const count = (begins[(c + 1) % begins.length]! - begin + kept.length) % kept.length || kept.length
@@ -97,7 +110,9 @@ function chainsOf(kept: readonly Kept[]): readonly (readonly Kept[])[] {
 /** Edges too short to be sewn, left where a cut passes a corner by a hair, are closed up. */
 export function withoutSlivers(part: CutOff, shortestMm: number): CutOff {
   const stays = part.outline.map((v, i) => distance(v, edgeOf(part.outline, i)[1]) >= shortestMm)
-  return stays.every(Boolean) ? part : { outline: part.outline.filter((_, i) => stays[i]), sources: part.sources.filter((_, i) => stays[i]) }
+  return stays.every(Boolean)
+    ? part
+    : { outline: part.outline.filter((_, i) => stays[i]), sources: part.sources.filter((_, i) => stays[i]) }
 }
 
 export const wholeOf = (outline: Outline): CutOff => ({ outline, sources: outline.map((_, i) => i) })

@@ -12,6 +12,19 @@ export { isInside } from './inside.ts'
 export { isSimple } from './is-simple.ts'
 export { mapped } from './mapped.ts'
 export { keepsShape, offsetEdges } from './offset.ts'
-export { areaOf, boxOf, edgeLength, edgeOf, hasArcs, perimeterOf, rectangle, vertex, type Box, type Outline, type Polygon, type Vertex } from './outline.ts'
+export {
+  areaOf,
+  boxOf,
+  edgeLength,
+  edgeOf,
+  hasArcs,
+  perimeterOf,
+  rectangle,
+  vertex,
+  type Box,
+  type Outline,
+  type Polygon,
+  type Vertex,
+} from './outline.ts'
 export { at, between, cross, distance, dot, minusPoint, rightOf, unit, type Point } from './point.ts'
 export { mirrored, mirroredEdge, moved, movePoint, startedAt, turnedBy } from './transform.ts'

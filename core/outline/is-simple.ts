@@ -26,7 +26,15 @@ function someTouch(polygon: Polygon): boolean {
   const n = polygon.length
   const edges = polygon.map((a, i) => {
     const b = polygon[(i + 1) % n]!
-    return { i, a, b, left: Math.min(a.x, b.x), right: Math.max(a.x, b.x), low: Math.min(a.y, b.y), high: Math.max(a.y, b.y) }
+    return {
+      i,
+      a,
+      b,
+      left: Math.min(a.x, b.x),
+      right: Math.max(a.x, b.x),
+      low: Math.min(a.y, b.y),
+      high: Math.max(a.y, b.y),
+    }
   })
   edges.sort((p, q) => p.left - q.left)
   return edges.some((e, place) => {
@@ -43,7 +51,8 @@ function someTouch(polygon: Polygon): boolean {
 /** robust-predicates counts y downwards; turned round here, once: positive is a left turn. */
 const turn = (a: Point, b: Point, c: Point): number => -orient2d(a.x, a.y, b.x, b.y, c.x, c.y)
 
-const foldsBack = (a: Point, b: Point, c: Point): boolean => turn(a, b, c) === 0 && (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) < 0
+const foldsBack = (a: Point, b: Point, c: Point): boolean =>
+  turn(a, b, c) === 0 && (b.x - a.x) * (c.x - b.x) + (b.y - a.y) * (c.y - b.y) < 0
 
 function segmentsTouch(a: Point, b: Point, c: Point, d: Point): boolean {
   const abc = Math.sign(turn(a, b, c))
@@ -51,7 +60,12 @@ function segmentsTouch(a: Point, b: Point, c: Point, d: Point): boolean {
   const cda = Math.sign(turn(c, d, a))
   const cdb = Math.sign(turn(c, d, b))
   if (abc !== abd && cda !== cdb) return true
-  return (abc === 0 && isWithin(a, b, c)) || (abd === 0 && isWithin(a, b, d)) || (cda === 0 && isWithin(c, d, a)) || (cdb === 0 && isWithin(c, d, b))
+  return (
+    (abc === 0 && isWithin(a, b, c)) ||
+    (abd === 0 && isWithin(a, b, d)) ||
+    (cda === 0 && isWithin(c, d, a)) ||
+    (cdb === 0 && isWithin(c, d, b))
+  )
 }
 
 const isWithin = (a: Point, b: Point, p: Point): boolean =>

@@ -26,7 +26,9 @@ export function offsetEdges(outline: Outline, distances: readonly number[]): Out
     corners[i] = fillet.start
     corners[(i + 1) % n] = fillet.end
   })
-  return outline.map((v, i) => vertex(corners[i]!, bulgeOn(curves[i]!, corners[i]!, corners[(i + 1) % n]!, v.bulge ?? 0)))
+  return outline.map((v, i) =>
+    vertex(corners[i]!, bulgeOn(curves[i]!, corners[i]!, corners[(i + 1) % n]!, v.bulge ?? 0)),
+  )
 }
 
 /** False when an offset has swallowed or turned an edge, or crossed the outline with itself. */
@@ -46,7 +48,11 @@ function movedCorner(outline: Outline, i: number, distances: readonly number[], 
   const square = at(corner.x + outAfter.x * distances[i]!, corner.y + outAfter.y * distances[i]!)
   if (isSmoothAt(outline, i)) return square
   const outBefore = rightOf(directionOn(outline, before, 1))
-  const tangent = (out: Point, by: number): Curve => ({ kind: 'line', from: at(corner.x + out.x * by, corner.y + out.y * by), direction: at(-out.y, out.x) })
+  const tangent = (out: Point, by: number): Curve => ({
+    kind: 'line',
+    from: at(corner.x + out.x * by, corner.y + out.y * by),
+    direction: at(-out.y, out.x),
+  })
   const near = meet(tangent(outBefore, distances[before]!), tangent(outAfter, distances[i]!), square) ?? square
   return meet(curves[before]!, curves[i]!, near) ?? near
 }
@@ -57,8 +63,14 @@ function roundsUnequal(outline: Outline, i: number, distances: readonly number[]
   if (isStraight(outline[i]!.bulge)) return false
   const n = outline.length
   const [before, after] = [(i + n - 1) % n, (i + 1) % n]
-  const isUnequal = Math.abs(distances[before]! - distances[i]!) > SAME || Math.abs(distances[after]! - distances[i]!) > SAME
-  return isUnequal && isSmoothAt(outline, i) && isSmoothAt(outline, after) && [before, after].every((j) => bendOf(outline, i) > SHARPER * bendOf(outline, j))
+  const isUnequal =
+    Math.abs(distances[before]! - distances[i]!) > SAME || Math.abs(distances[after]! - distances[i]!) > SAME
+  return (
+    isUnequal &&
+    isSmoothAt(outline, i) &&
+    isSmoothAt(outline, after) &&
+    [before, after].every((j) => bendOf(outline, i) > SHARPER * bendOf(outline, j))
+  )
 }
 
 /** A rounding bends more than the edges it joins; the arcs of a smooth hull bend alike and are moved each by itself. */
@@ -69,7 +81,11 @@ function bendOf(outline: Outline, i: number): number {
   return curve.kind === 'line' ? 0 : 1 / Math.abs(curve.radius)
 }
 
-function keepTangent(outline: Outline, i: number, curves: readonly Curve[]): { curve: Curve; start: Point; end: Point } | null {
+function keepTangent(
+  outline: Outline,
+  i: number,
+  curves: readonly Curve[],
+): { curve: Curve; start: Point; end: Point } | null {
   const n = outline.length
   const [before, after] = [(i + n - 1) % n, (i + 1) % n]
   const old = curves[i]!
@@ -88,7 +104,9 @@ export function bulgeOn(curve: Curve, a: Point, b: Point, was: number): number {
   const angle = (p: Point) => Math.atan2(p.y - curve.centre.y, p.x - curve.centre.x)
   const turn = Math.atan2(Math.sin(angle(b) - angle(a)), Math.cos(angle(b) - angle(a)))
   const wanted = 4 * Math.atan(was)
-  const sweep = [turn - 2 * Math.PI, turn, turn + 2 * Math.PI].reduce((best, s) => (Math.abs(s - wanted) < Math.abs(best - wanted) ? s : best))
+  const sweep = [turn - 2 * Math.PI, turn, turn + 2 * Math.PI].reduce((best, s) =>
+    Math.abs(s - wanted) < Math.abs(best - wanted) ? s : best,
+  )
   // An arc moved past its own centre has turned inside out.
   const flips = Math.sign(curve.radius) !== Math.sign(was)
   return Math.tan(sweep / 4) * (flips ? -1 : 1)

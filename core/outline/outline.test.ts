@@ -1,6 +1,25 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaOf, at, boxOf, dressCorners, flatten, islandsLeftOf, isSimple, offsetEdges, onEdge, outwardOn, withAllowances, perimeterOf, rectangle, wholeOf, type Dressed, type Outline, type Point, type Polygon } from './index.ts'
+import {
+  areaOf,
+  at,
+  boxOf,
+  dressCorners,
+  flatten,
+  islandsLeftOf,
+  isSimple,
+  offsetEdges,
+  onEdge,
+  outwardOn,
+  withAllowances,
+  perimeterOf,
+  rectangle,
+  wholeOf,
+  type Dressed,
+  type Outline,
+  type Point,
+  type Polygon,
+} from './index.ts'
 import { seeded } from '../random/index.ts'
 
 /** Corners at jittered angles round an oval: always simple and counter-clockwise, nearly always convex. */
@@ -37,8 +56,14 @@ describe('offsetEdges', () => {
   it('offset out and back in returns the outline', () => {
     fc.assert(
       fc.property(convexish, fc.double({ min: 0, max: 30, noNaN: true }), (outline, by) => {
-        const there = offsetEdges(outline, outline.map(() => by))
-        const back = offsetEdges(there, outline.map(() => -by))
+        const there = offsetEdges(
+          outline,
+          outline.map(() => by),
+        )
+        const back = offsetEdges(
+          there,
+          outline.map(() => -by),
+        )
         outline.forEach((p, i) => {
           expect(back[i]!.x).toBeCloseTo(p.x, 5)
           expect(back[i]!.y).toBeCloseTo(p.y, 5)
@@ -50,7 +75,10 @@ describe('offsetEdges', () => {
   it('an allowance never makes a convex panel smaller or crossed', () => {
     fc.assert(
       fc.property(convexish, fc.double({ min: 0.1, max: 40, noNaN: true }), (outline, by) => {
-        const cut = offsetEdges(outline, outline.map(() => by))
+        const cut = offsetEdges(
+          outline,
+          outline.map(() => by),
+        )
         expect(areaOf(cut)).toBeGreaterThan(areaOf(outline))
         expect(isSimple(cut)).toBe(true)
       }),
@@ -75,29 +103,61 @@ describe('isSimple', () => {
 
 describe('what a cut leaves, each part by itself', () => {
   /** A U, open at the top: 600 wide, 400 high, arms of 200. */
-  const u: Outline = [at(0, 0), at(600, 0), at(600, 400), at(400, 400), at(400, 100), at(200, 100), at(200, 400), at(0, 400)]
-  const areas = (y: number, direction: Point) => islandsLeftOf(wholeOf(u), at(0, y), direction).map((i) => Math.round(areaOf(i.outline))).toSorted((a, b) => a - b)
+  const u: Outline = [
+    at(0, 0),
+    at(600, 0),
+    at(600, 400),
+    at(400, 400),
+    at(400, 100),
+    at(200, 100),
+    at(200, 400),
+    at(0, 400),
+  ]
+  const areas = (y: number, direction: Point) =>
+    islandsLeftOf(wholeOf(u), at(0, y), direction)
+      .map((i) => Math.round(areaOf(i.outline)))
+      .toSorted((a, b) => a - b)
 
   it('above 250 both arms of 200 x 150 are left', () => expect(areas(250, at(1, 0))).toEqual([30_000, 30_000]))
-  it('below 250 one piece is left: 600 x 100 and two stumps of 200 x 150', () => expect(areas(250, at(-1, 0))).toEqual([120_000]))
-  it('wholly on the left it is all kept, wholly on the right nothing', () => expect([areas(-5, at(1, 0)), areas(405, at(1, 0))]).toEqual([[180_000], []]))
+  it('below 250 one piece is left: 600 x 100 and two stumps of 200 x 150', () =>
+    expect(areas(250, at(-1, 0))).toEqual([120_000]))
+  it('wholly on the left it is all kept, wholly on the right nothing', () =>
+    expect([areas(-5, at(1, 0)), areas(405, at(1, 0))]).toEqual([[180_000], []]))
 
   it('both sides of any cut make up the whole, every part simple (200 seeds)', () => {
     for (let seed = 1; seed <= 200; seed++) {
       const random = seeded(seed)
       // A zigzag with arms of random length: cuts part it into many.
       const tops = Array.from({ length: 5 }, () => 150 + random() * 300)
-      const zigzag: Outline = [at(0, 0), at(1000, 0), ...tops.flatMap((top, k) => [at(1000 - k * 200, top), at(1000 - k * 200 - 100, top), at(1000 - k * 200 - 100, 100), at(1000 - (k + 1) * 200, 100)]), at(0, 100)].filter((p, i, all) => i === 0 || Math.hypot(p.x - all[i - 1]!.x, p.y - all[i - 1]!.y) > 1e-9)
+      const zigzag: Outline = [
+        at(0, 0),
+        at(1000, 0),
+        ...tops.flatMap((top, k) => [
+          at(1000 - k * 200, top),
+          at(1000 - k * 200 - 100, top),
+          at(1000 - k * 200 - 100, 100),
+          at(1000 - (k + 1) * 200, 100),
+        ]),
+        at(0, 100),
+      ].filter((p, i, all) => i === 0 || Math.hypot(p.x - all[i - 1]!.x, p.y - all[i - 1]!.y) > 1e-9)
       const y = 110 + random() * 300
-      const parts = [...islandsLeftOf(wholeOf(zigzag), at(0, y), at(1, 0)), ...islandsLeftOf(wholeOf(zigzag), at(0, y), at(-1, 0))]
-      expect(parts.reduce((sum, p) => sum + areaOf(p.outline), 0), `seed ${seed}`).toBeCloseTo(areaOf(zigzag), 3)
+      const parts = [
+        ...islandsLeftOf(wholeOf(zigzag), at(0, y), at(1, 0)),
+        ...islandsLeftOf(wholeOf(zigzag), at(0, y), at(-1, 0)),
+      ]
+      expect(
+        parts.reduce((sum, p) => sum + areaOf(p.outline), 0),
+        `seed ${seed}`,
+      ).toBeCloseTo(areaOf(zigzag), 3)
       for (const p of parts) expect(isSimple(p.outline), `seed ${seed}`).toBe(true)
     }
   })
 })
 
 describe('withAllowances', () => {
-  /** Distance from a point of the sewing line to the cut, square to the edge: where a ray meets the flattened cut first. */
+  /**
+   * Distance from a point of the sewing line to the cut, square to the edge: where a ray meets the flattened cut first.
+   */
   function along(cut: Outline, from: Point, out: Point): number {
     const polygon = flatten(cut, 0.01)
     const hits = polygon.flatMap((a, i) => {
@@ -119,7 +179,8 @@ describe('withAllowances', () => {
         const cut = withAllowances(outline, own)
         expect(isSimple(cut)).toBe(true)
         outline.forEach((_, i) => {
-          for (const share of [0.02, 0.3, 0.5, 0.8, 0.98]) expect(along(cut, onEdge(outline, i, share), outwardOn(outline, i, share))).toBeCloseTo(own[i]!, 1)
+          for (const share of [0.02, 0.3, 0.5, 0.8, 0.98])
+            expect(along(cut, onEdge(outline, i, share), outwardOn(outline, i, share))).toBeCloseTo(own[i]!, 1)
         })
       }),
       { numRuns: 100 },
@@ -131,8 +192,10 @@ describe('withAllowances', () => {
     const outline: Outline = [at(0, 0), at(400, 0), at(480, 12), at(480, 300), at(0, 300)]
     const cut = withAllowances(outline, [25, 12, 12, 12, 12])
     expect(cut.length).toBe(6)
-    for (const share of [0.1, 0.9, 0.99]) expect(along(cut, onEdge(outline, 0, share), outwardOn(outline, 0, share))).toBeCloseTo(25, 6)
-    for (const share of [0.01, 0.1, 0.9]) expect(along(cut, onEdge(outline, 1, share), outwardOn(outline, 1, share))).toBeCloseTo(12, 6)
+    for (const share of [0.1, 0.9, 0.99])
+      expect(along(cut, onEdge(outline, 0, share), outwardOn(outline, 0, share))).toBeCloseTo(25, 6)
+    for (const share of [0.01, 0.1, 0.9])
+      expect(along(cut, onEdge(outline, 1, share), outwardOn(outline, 1, share))).toBeCloseTo(12, 6)
   })
 
   it('squarely met corners stay corners, and inward ones that are flat step on the line that halves them', () => {
@@ -144,5 +207,6 @@ describe('withAllowances', () => {
     expect(along(cut, onEdge(dented, 1, 0.5), outwardOn(dented, 1, 0.5))).toBeCloseTo(6, 6)
   })
 
-  it('an allowance for each edge, or it is a bug of the caller', () => expect(() => withAllowances(rectangle(1, 1), [1])).toThrow(RangeError))
+  it('an allowance for each edge, or it is a bug of the caller', () =>
+    expect(() => withAllowances(rectangle(1, 1), [1])).toThrow(RangeError))
 })

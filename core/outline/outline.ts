@@ -6,7 +6,10 @@ export interface Vertex extends Point {
   readonly bulge?: number
 }
 
-/** Closed, its first corner not repeated; counter-clockwise unless said otherwise. Edge i runs from corner i to the next. */
+/**
+ * Closed, its first corner not repeated; counter-clockwise unless said otherwise. Edge i runs from corner i to the
+ * next.
+ */
 export type Outline = readonly Vertex[]
 
 /** An outline of straight edges alone. */
@@ -15,10 +18,18 @@ export type Polygon = readonly (Point & { readonly bulge?: never })[]
 export const vertex = (p: Point, bulge = 0): Vertex => (isStraight(bulge) ? at(p.x, p.y) : { x: p.x, y: p.y, bulge })
 
 /** Counter-clockwise from the lower left corner at the origin. */
-export const rectangle = (width: number, height: number): Polygon => [at(0, 0), at(width, 0), at(width, height), at(0, height)]
+export const rectangle = (width: number, height: number): Polygon => [
+  at(0, 0),
+  at(width, 0),
+  at(width, height),
+  at(0, height),
+]
 
 /** The i-th edge's ends; indices wrap round. */
-export const edgeOf = (outline: Outline, i: number): readonly [Vertex, Vertex] => [outline[i % outline.length]!, outline[(i + 1) % outline.length]!]
+export const edgeOf = (outline: Outline, i: number): readonly [Vertex, Vertex] => [
+  outline[i % outline.length]!,
+  outline[(i + 1) % outline.length]!,
+]
 
 export const hasArcs = (outline: Outline): boolean => outline.some((v) => !isStraight(v.bulge))
 
@@ -64,7 +75,11 @@ export function boxOf(points: Outline): Box {
     for (const quarter of [0, 1, 2, 3]) {
       const angle = (quarter * Math.PI) / 2
       const turned = sweep > 0 ? angle - startAngle : startAngle - angle
-      if (((turned % TAU) + TAU) % TAU < Math.abs(sweep)) take(centre.x + Math.abs(radius) * Math.round(Math.cos(angle)), centre.y + Math.abs(radius) * Math.round(Math.sin(angle)))
+      if (((turned % TAU) + TAU) % TAU < Math.abs(sweep))
+        take(
+          centre.x + Math.abs(radius) * Math.round(Math.cos(angle)),
+          centre.y + Math.abs(radius) * Math.round(Math.sin(angle)),
+        )
     }
   })
   return { minX, minY, maxX, maxY }

@@ -11,7 +11,8 @@ export const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.
 export const minusPoint = (a: Point, b: Point): Point => at(a.x - b.x, a.y - b.y)
 
 /** From `a` towards `b` by a share of the way. */
-export const between = (a: Point, b: Point, share: number): Point => at(a.x + (b.x - a.x) * share, a.y + (b.y - a.y) * share)
+export const between = (a: Point, b: Point, share: number): Point =>
+  at(a.x + (b.x - a.x) * share, a.y + (b.y - a.y) * share)
 
 export const cross = (a: Point, b: Point): number => a.x * b.y - a.y * b.x
 

@@ -26,4 +26,7 @@ export function mirrored(outline: Outline): Outline {
 export const mirroredEdge = (i: number, n: number): number => n - 1 - i
 
 /** The same outline started from another corner. */
-export const startedAt = (outline: Outline, first: number): Outline => [...outline.slice(first), ...outline.slice(0, first)]
+export const startedAt = (outline: Outline, first: number): Outline => [
+  ...outline.slice(first),
+  ...outline.slice(0, first),
+]

@@ -47,15 +47,18 @@ export function patternStart({ pattern }: Cloth, way: Way): number {
 }
 
 /** Mirror axes each way from the start of a repeat; a motif has a right way up and none. */
-export const axesOf = (cloth: Cloth, way: Way): readonly number[] => (cloth.pattern.kind === 'motif' ? [] : mirrorAxes(bandsOf(cloth, way)))
+export const axesOf = (cloth: Cloth, way: Way): readonly number[] =>
+  cloth.pattern.kind === 'motif' ? [] : mirrorAxes(bandsOf(cloth, way))
 
 /** How stripes start in a new job: matched on their first band wherever there is a pattern. */
-export const usualMatch = (cloth: Cloth): ClothChoice['match'] => (cloth.pattern.kind === 'plain' ? { kind: 'none' } : { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } })
+export const usualMatch = (cloth: Cloth): ClothChoice['match'] =>
+  cloth.pattern.kind === 'plain' ? { kind: 'none' } : { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } }
 
 export const bandsWidth = (bands: readonly Band[]): number => bands.reduce((sum, b) => sum + b.widthMm, 0)
 
 /** The middle of a band, from the start of the repeat. */
-export const bandCentre = (bands: readonly Band[], index: number): number => bandsWidth(bands.slice(0, index)) + bands[index]!.widthMm / 2
+export const bandCentre = (bands: readonly Band[], index: number): number =>
+  bandsWidth(bands.slice(0, index)) + bands[index]!.widthMm / 2
 
 /** All that is asked of a pattern one way of the roll, worked out once. */
 export interface PatternWay {

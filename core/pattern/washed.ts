@@ -14,7 +14,13 @@ export function washed(cloth: Cloth): Cloth {
     selvedgeMm: [cloth.selvedgeMm[0] * x, cloth.selvedgeMm[1] * x],
     pattern: washedPattern(cloth.pattern, x, y),
     supply: washedSupply(cloth.supply, x, y),
-    flaws: cloth.flaws.map((f) => ({ ...f, xMm: f.xMm * x, yMm: f.yMm * y, widthMm: f.widthMm * x, lengthMm: f.lengthMm * y })),
+    flaws: cloth.flaws.map((f) => ({
+      ...f,
+      xMm: f.xMm * x,
+      yMm: f.yMm * y,
+      widthMm: f.widthMm * x,
+      lengthMm: f.lengthMm * y,
+    })),
     shrink: { across: 0, along: 0 },
     washFirst: false,
   }
@@ -31,7 +37,10 @@ type Washing = Pick<Cloth, 'washFirst' | 'shrink'>
 /** The share of a cloth that is left when it comes to the table: washed before it is cut, or all of it. */
 export const leftByWash = ({ washFirst, shrink }: Washing, way: Way): number => (washFirst ? 1 - shrink[way] : 1)
 
-/** How many times larger a piece is cut for what washing takes of the finished cover; nothing more where the cloth was washed first. */
+/**
+ * How many times larger a piece is cut for what washing takes of the finished cover; nothing more where the cloth was
+ * washed first.
+ */
 export const cutLarger = ({ washFirst, shrink }: Washing, way: Way): number => (washFirst ? 1 : 1 / (1 - shrink[way]))
 
 /** How much cloth goes into the wash for so much of it on the table. */
@@ -46,9 +55,21 @@ function washedPattern(pattern: Pattern, x: number, y: number): Pattern {
       return { ...pattern, bands: scaled(pattern.bands, by), startMm: pattern.startMm * by }
     }
     case 'check':
-      return { ...pattern, across: scaled(pattern.across, x), along: scaled(pattern.along, y), startMm: pattern.startMm * x, startAlongMm: pattern.startAlongMm * y }
+      return {
+        ...pattern,
+        across: scaled(pattern.across, x),
+        along: scaled(pattern.along, y),
+        startMm: pattern.startMm * x,
+        startAlongMm: pattern.startAlongMm * y,
+      }
     case 'motif':
-      return { ...pattern, acrossMm: pattern.acrossMm * x, alongMm: pattern.alongMm * y, startMm: pattern.startMm * x, startAlongMm: pattern.startAlongMm * y }
+      return {
+        ...pattern,
+        acrossMm: pattern.acrossMm * x,
+        alongMm: pattern.alongMm * y,
+        startMm: pattern.startMm * x,
+        startAlongMm: pattern.startAlongMm * y,
+      }
     default:
       return pattern satisfies never
   }

@@ -1,1 +1,8 @@
-export { forceOnDisc, simulatedStroke, USUAL_PRESS_NOISE, type PressNoise, type PressPoint, type PressSample } from './simulated-press.ts'
+export {
+  forceOnDisc,
+  simulatedStroke,
+  USUAL_PRESS_NOISE,
+  type PressNoise,
+  type PressPoint,
+  type PressSample,
+} from './simulated-press.ts'

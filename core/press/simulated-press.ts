@@ -33,8 +33,16 @@ export const forceOnDisc = ({ grade, thicknessMm, discMm }: PressSample, travelM
   return (curveOf(grade).stressPa(strain) * edgeFactor(strain, thicknessMm, discMm) * Math.PI * (discMm / 2) ** 2) / 1e6
 }
 
-/** What a press would send for one stroke into a sample, in the order it happens. `others` are what a wrong piece could be. */
-export function simulatedStroke(sample: PressSample, noise: PressNoise, others: readonly Grade[], random: Random): readonly PressPoint[] {
+/**
+ * What a press would send for one stroke into a sample, in the order it happens. `others` are what a wrong piece could
+ * be.
+ */
+export function simulatedStroke(
+  sample: PressSample,
+  noise: PressNoise,
+  others: readonly Grade[],
+  random: Random,
+): readonly PressPoint[] {
   const isWrong = others.length > 0 && random() < noise.wrongShare
   const under = isWrong ? { ...sample, grade: others[pickBelow(random, others.length)]! } : sample
   const deepest = STROKE.indexOf(Math.max(...STROKE))

@@ -9,7 +9,9 @@ import type { School } from './schools.ts'
 /** One cushion made by a school: how large it finishes, how the block fits, what cloth it takes. */
 export interface SchoolResult {
   readonly school: School
-  readonly outcome: { readonly kind: 'made'; readonly rows: readonly CompareRow[] } | { readonly kind: 'stopped'; readonly warning: Warning }
+  readonly outcome:
+    | { readonly kind: 'made'; readonly rows: readonly CompareRow[] }
+    | { readonly kind: 'stopped'; readonly warning: Warning }
 }
 
 export interface CompareRow {
@@ -21,7 +23,9 @@ export interface CompareRow {
 /** The first design of a job by a school, worked out in full. */
 export function tryOut(job: Job, school: School): SchoolResult {
   const plan = planJob(school.edit.apply(job))
-  return plan.kind === 'unworkable' ? { school, outcome: { kind: 'stopped', warning: plan.warnings[0]! } } : { school, outcome: { kind: 'made', rows: rowsOf(plan) } }
+  return plan.kind === 'unworkable'
+    ? { school, outcome: { kind: 'stopped', warning: plan.warnings[0]! } }
+    : { school, outcome: { kind: 'made', rows: rowsOf(plan) } }
 }
 
 function rowsOf(plan: WorkedPlan): readonly CompareRow[] {
@@ -33,12 +37,27 @@ function rowsOf(plan: WorkedPlan): readonly CompareRow[] {
   return [
     row('Cover finishes, width', cover.solid.width),
     row('Cover finishes, depth', cover.solid.depth),
-    row('Cover finishes, height', cover.wall ? heightOf(cover.wall.heightMm, cover.solid.thickness) : cover.solid.thickness),
+    row(
+      'Cover finishes, height',
+      cover.wall ? heightOf(cover.wall.heightMm, cover.solid.thickness) : cover.solid.thickness,
+    ),
     row(`${main.name}, cut width`, main.figures.cutWidth),
     row(`${main.name}, cut height`, main.figures.cutHeight),
     ...(opening ? [row(opening.lengthMm.label, opening.lengthMm)] : []),
-    ...(filling.kind === 'foam' ? [row('Fit across', filling.fit.across), row('Fit front to back', filling.fit.frontToBack)] : []),
-    row('Cloth in one cushion, cut', entered({ id: 'compare.cloth', label: 'Cloth in one cushion', quantity: 'area', line: 'cut', value: cut, rule: 'its panels together, before piping and waste' })),
+    ...(filling.kind === 'foam'
+      ? [row('Fit across', filling.fit.across), row('Fit front to back', filling.fit.frontToBack)]
+      : []),
+    row(
+      'Cloth in one cushion, cut',
+      entered({
+        id: 'compare.cloth',
+        label: 'Cloth in one cushion',
+        quantity: 'area',
+        line: 'cut',
+        value: cut,
+        rule: 'its panels together, before piping and waste',
+      }),
+    ),
     { label: 'Panels and seams', figure: null, words: `${cover.panels.length} and ${cover.seams.length}` },
     { label: 'Checks', figure: null, words: checks.every((c) => c.faults.length === 0) ? 'all right' : 'fail' },
   ]
@@ -46,5 +65,14 @@ function rowsOf(plan: WorkedPlan): readonly CompareRow[] {
 
 function heightOf(sewnMm: number, thickness: Figure): Figure {
   const less = thickness.value - sewnMm
-  return Math.abs(less) < 1e-6 ? thickness : figure({ id: 'compare.height', label: 'Sides finish', quantity: 'length', line: 'net', sum: minus(thickness, given(less, 'length', 'taken out or added')), rule: 'as the school draws it' })
+  return Math.abs(less) < 1e-6
+    ? thickness
+    : figure({
+        id: 'compare.height',
+        label: 'Sides finish',
+        quantity: 'length',
+        line: 'net',
+        sum: minus(thickness, given(less, 'length', 'taken out or added')),
+        rule: 'as the school draws it',
+      })
 }

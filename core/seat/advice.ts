@@ -37,25 +37,56 @@ const LOOK = { least: 0.75, best: 1.25, most: 2.2 }
  * How many cushions to divide a bench into: what the largest foam sheet, the cloth, the mass and the
  * look say of each number. Fewest arguments against win, then the look.
  */
-export function adviseCount(bench: BenchSizes, grade: Grade, cloth: Cloth, unit: LengthUnit = 'mm'): readonly CountAdvice[] {
+export function adviseCount(
+  bench: BenchSizes,
+  grade: Grade,
+  cloth: Cloth,
+  unit: LengthUnit = 'mm',
+): readonly CountAdvice[] {
   const most = Math.min(10, Math.max(3, Math.ceil(bench.lengthMm / (bench.depthMm * LOOK.least))))
   const advice = Array.from({ length: most }, (_, i) => adviceFor(i + 1, bench, grade, cloth, unit))
   const against = (a: (typeof advice)[number]) => a.reasons.filter((r) => r.speaks === 'against').length
   const look = (a: (typeof advice)[number]) => Math.abs(Math.log(a.widthMm / bench.depthMm / LOOK.best))
-  const best = advice.filter((a) => a.widthMm > 0).reduce((b, a) => (against(a) < against(b) || (against(a) === against(b) && look(a) < look(b)) ? a : b))
+  const best = advice
+    .filter((a) => a.widthMm > 0)
+    .reduce((b, a) => (against(a) < against(b) || (against(a) === against(b) && look(a) < look(b)) ? a : b))
   return advice.map((a) => ({ ...a, isBest: a.count === best.count }))
 }
 
-function adviceFor(count: number, bench: BenchSizes, grade: Grade, cloth: Cloth, unit: LengthUnit): Omit<CountAdvice, 'isBest'> {
+function adviceFor(
+  count: number,
+  bench: BenchSizes,
+  grade: Grade,
+  cloth: Cloth,
+  unit: LengthUnit,
+): Omit<CountAdvice, 'isBest'> {
   const widthMm = (bench.lengthMm - (count - 1) * bench.gapMm) / count
   const massKg = (bench.areaMm2 / count / 1e6) * (bench.thicknessMm / 1e3) * grade.densityKgM3
-  return { count, widthMm, massKg, reasons: [sheetReason(widthMm, bench.depthMm, grade), clothReason(widthMm, bench.depthMm, cloth), massReason(massKg, unit), lookReason(widthMm / bench.depthMm)] }
+  return {
+    count,
+    widthMm,
+    massKg,
+    reasons: [
+      sheetReason(widthMm, bench.depthMm, grade),
+      clothReason(widthMm, bench.depthMm, cloth),
+      massReason(massKg, unit),
+      lookReason(widthMm / bench.depthMm),
+    ],
+  }
 }
 
 function sheetReason(widthMm: number, depthMm: number, grade: Grade): CountReason {
   const [long, short] = [Math.max(widthMm, depthMm), Math.min(widthMm, depthMm)]
-  const fits = grade.sheets.some((s) => long <= Math.max(s.lengthMm, s.widthMm) - 2 * SHEET_TRIM_MM && short <= Math.min(s.lengthMm, s.widthMm) - 2 * SHEET_TRIM_MM)
-  return { about: 'sheet', speaks: fits ? 'for' : 'against', says: fits ? 'each block comes from one sheet' : 'longer than any sheet: the block needs a glued join' }
+  const fits = grade.sheets.some(
+    (s) =>
+      long <= Math.max(s.lengthMm, s.widthMm) - 2 * SHEET_TRIM_MM &&
+      short <= Math.min(s.lengthMm, s.widthMm) - 2 * SHEET_TRIM_MM,
+  )
+  return {
+    about: 'sheet',
+    speaks: fits ? 'for' : 'against',
+    says: fits ? 'each block comes from one sheet' : 'longer than any sheet: the block needs a glued join',
+  }
 }
 
 function clothReason(widthMm: number, depthMm: number, cloth: Cloth): CountReason {
@@ -63,15 +94,26 @@ function clothReason(widthMm: number, depthMm: number, cloth: Cloth): CountReaso
   const upTheRoll = widthMm <= usable
   const railroaded = depthMm <= usable
   if (upTheRoll) return { about: 'cloth', speaks: 'for', says: 'the plate fits the cloth up the roll' }
-  return railroaded && cloth.nap === 'two-way' ? { about: 'cloth', speaks: 'for', says: 'the plate fits the cloth railroaded only' } : { about: 'cloth', speaks: 'against', says: 'wider than the cloth: the plate would be pieced' }
+  return railroaded && cloth.nap === 'two-way'
+    ? { about: 'cloth', speaks: 'for', says: 'the plate fits the cloth railroaded only' }
+    : { about: 'cloth', speaks: 'against', says: 'wider than the cloth: the plate would be pieced' }
 }
 
 function massReason(massKg: number, unit: LengthUnit): CountReason {
   const each = `${sayAmountWithUnit(massKg, 'mass', unit)} each`
-  return massKg > HEAVY_KG ? { about: 'mass', speaks: 'against', says: `${each}: two people carry it` } : { about: 'mass', speaks: 'for', says: each }
+  return massKg > HEAVY_KG
+    ? { about: 'mass', speaks: 'against', says: `${each}: two people carry it` }
+    : { about: 'mass', speaks: 'for', says: each }
 }
 
 function lookReason(ratio: number): CountReason {
-  if (ratio > LOOK.most) return { about: 'look', speaks: 'against', says: `${ratio.toFixed(1)} times as wide as deep: a long cover ripples and sags` }
-  return ratio < LOOK.least ? { about: 'look', speaks: 'against', says: 'narrower than deep: more seams than seat' } : { about: 'look', speaks: 'for', says: `${ratio.toFixed(1)} times as wide as deep` }
+  if (ratio > LOOK.most)
+    return {
+      about: 'look',
+      speaks: 'against',
+      says: `${ratio.toFixed(1)} times as wide as deep: a long cover ripples and sags`,
+    }
+  return ratio < LOOK.least
+    ? { about: 'look', speaks: 'against', says: 'narrower than deep: more seams than seat' }
+    : { about: 'look', speaks: 'for', says: `${ratio.toFixed(1)} times as wide as deep` }
 }

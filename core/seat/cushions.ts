@@ -1,7 +1,17 @@
 import type { Seat } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import { areaOf, atHeight, boxOf, edgeLength, keepsShape, type Outline } from '../outline/index.ts'
-import { asExpression, entered, figure, given, minus, over, times, type Figure, type Operand } from '../working/index.ts'
+import {
+  asExpression,
+  entered,
+  figure,
+  given,
+  minus,
+  over,
+  times,
+  type Figure,
+  type Operand,
+} from '../working/index.ts'
 import { dimensionFigure, valueOf } from './dimension.ts'
 import { divide, type Cut, type DivisionFault, type Place } from './division/index.ts'
 import { ringSizes } from './footprints/index.ts'
@@ -18,7 +28,12 @@ export interface CushionSize {
 export interface Solid extends CushionSize, EdgedOutline {}
 
 /** The outline of a solid's top: each edge moved by its lean. */
-export const topOf = ({ outline, edges, thickness }: Solid): Outline => atHeight(outline, edges.map((e) => e.leanRad), thickness.value)
+export const topOf = ({ outline, edges, thickness }: Solid): Outline =>
+  atHeight(
+    outline,
+    edges.map((e) => e.leanRad),
+    thickness.value,
+  )
 
 /** One shape of cushion and how often it is made. */
 export interface Design {
@@ -58,10 +73,15 @@ export function cushionsOf(seat: Seat): Result<Cushions, SeatFault | DivisionFau
   const thickness = valueOf(seat.thickness)
   for (const cut of cuts.value) {
     const leans = cut.edges.map((e) => e.leanRad)
-    if (leans.some((l) => l !== 0) && !keepsTop(cut.outline, atHeight(cut.outline, leans, thickness))) return err({ code: 'top-vanishes' })
+    if (leans.some((l) => l !== 0) && !keepsTop(cut.outline, atHeight(cut.outline, leans, thickness)))
+      return err({ code: 'top-vanishes' })
   }
   const groups = alike(cuts.value)
-  const designs = groups.map((g, i): Design => ({ id: designLetter(i), count: g.count, solid: solidOf(seat, g.cut, groups.length === 1 ? '' : designLetter(i)) }))
+  const designs = groups.map((g, i): Design => ({
+    id: designLetter(i),
+    count: g.count,
+    solid: solidOf(seat, g.cut, groups.length === 1 ? '' : designLetter(i)),
+  }))
   return ok({
     seat: shaped.value,
     designs,
@@ -76,7 +96,10 @@ export function cushionsOf(seat: Seat): Result<Cushions, SeatFault | DivisionFau
 export const LEAST_CUSHION_MM = 10
 export const LEAST_COVER_MM = 3
 
-export const designLetter = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : `${String.fromCharCode(64 + Math.floor(i / 26))}${String.fromCharCode(65 + (i % 26))}`)
+export const designLetter = (i: number): string =>
+  i < 26
+    ? String.fromCharCode(65 + i)
+    : `${String.fromCharCode(64 + Math.floor(i / 26))}${String.fromCharCode(65 + (i % 26))}`
 
 /** No edge may be turned, crossed or all but gone at the top. */
 function keepsTop(foot: Outline, top: Outline): boolean {
@@ -95,8 +118,14 @@ function alike(cuts: readonly Cut[]): readonly { cut: Cut; count: number }[] {
   return groups
 }
 
-function inOrder({ division, edges, clearanceMm }: Seat, cuts: readonly Cut[], groups: readonly { cut: Cut }[]): readonly PlacedCushion[] {
-  const startsClear = cuts[0]!.edges.some((e) => e.side === 'left' && e.meets !== 'open' && e.meets !== 'neighbour') && Object.keys(edges).length > 0
+function inOrder(
+  { division, edges, clearanceMm }: Seat,
+  cuts: readonly Cut[],
+  groups: readonly { cut: Cut }[],
+): readonly PlacedCushion[] {
+  const startsClear =
+    cuts[0]!.edges.some((e) => e.side === 'left' && e.meets !== 'open' && e.meets !== 'neighbour') &&
+    Object.keys(edges).length > 0
   const start = startsClear ? clearanceMm : 0
   let left = start
   return cuts.map((cut) => {
@@ -109,7 +138,16 @@ function inOrder({ division, edges, clearanceMm }: Seat, cuts: readonly Cut[], g
 
 /** A hundredth of a millimetre is nobody's cut. */
 function isAlike(a: Cut, b: Cut): boolean {
-  return a.outline.length === b.outline.length && a.outline.every((v, i) => near(v.x, b.outline[i]!.x, 0.01) && near(v.y, b.outline[i]!.y, 0.01) && near(v.bulge ?? 0, b.outline[i]!.bulge ?? 0, 1e-5) && near(a.edges[i]!.leanRad, b.edges[i]!.leanRad, 1e-9))
+  return (
+    a.outline.length === b.outline.length &&
+    a.outline.every(
+      (v, i) =>
+        near(v.x, b.outline[i]!.x, 0.01) &&
+        near(v.y, b.outline[i]!.y, 0.01) &&
+        near(v.bulge ?? 0, b.outline[i]!.bulge ?? 0, 1e-5) &&
+        near(a.edges[i]!.leanRad, b.edges[i]!.leanRad, 1e-9),
+    )
+  )
 }
 
 const near = (a: number, b: number, by: number): boolean => Math.abs(a - b) <= by
@@ -121,7 +159,9 @@ function solidOf(seat: Seat, cut: Cut, letter: string): Solid {
   const id = letter === '' ? 'cushion' : `cushion.${letter}`
   const size = (way: 'width' | 'depth', value: number): Figure => {
     const common = { id: `${id}.${way}`, label: `${label} ${way}`, quantity: 'length', line: 'net' } as const
-    return sums && near(box[way === 'width' ? 'maxX' : 'maxY'], sums[way].value, 0.01) ? figure({ ...common, sum: sums[way].sum, rule: sums[way].rule }) : entered({ ...common, value, rule: 'over all, from the outline' })
+    return sums && near(box[way === 'width' ? 'maxX' : 'maxY'], sums[way].value, 0.01)
+      ? figure({ ...common, sum: sums[way].sum, rule: sums[way].rule })
+      : entered({ ...common, value, rule: 'over all, from the outline' })
   }
   const thickness = dimensionFigure(seat.thickness, 'seat.thickness', 'Thickness', 'measure.thickness')
   return {
@@ -129,7 +169,14 @@ function solidOf(seat: Seat, cut: Cut, letter: string): Solid {
     edges: cut.edges,
     width: size('width', box.maxX),
     depth: size('depth', box.maxY),
-    thickness: figure({ id: `${id}.thickness`, label: `${label} thickness`, quantity: 'length', line: 'net', sum: asExpression(thickness), rule: 'as measured' }),
+    thickness: figure({
+      id: `${id}.thickness`,
+      label: `${label} thickness`,
+      quantity: 'length',
+      line: 'net',
+      sum: asExpression(thickness),
+      rule: 'as measured',
+    }),
   }
 }
 
@@ -145,17 +192,35 @@ function plainSums(seat: Seat): { readonly width: PlainSum; readonly depth: Plai
   if (footprint.kind !== 'rectangle' || seat.turnDeg !== 0 || division.kind === 'corner') return null
   const isAcross = seat.front === 'near' || seat.front === 'far'
   const [across, deep] = isAcross ? (['width', 'depth'] as const) : (['depth', 'width'] as const)
-  const slot = (name: 'width' | 'depth') => dimensionFigure(footprint[name], `seat.${name}`, slotOf(seat, name)!.label, `measure.${name}`)
-  const enclosed = (...names: readonly string[]) => names.filter((name) => (seat.edges[name]?.meets ?? 'open') !== 'open').length
-  const clearance = entered({ id: 'seat.clearance', label: 'Clearance at a wall, hinge or hull', quantity: 'length', value: seat.clearanceMm, rule: 'left free so that the cushion goes in and out', setBy: 'job', change: 'measure.clearance' })
-  const clear = (from: Figure, walls: number): Operand => (walls === 0 || seat.clearanceMm === 0 ? from : minus(from, times(given(walls, 'count', 'walls, hinges or hulls it meets'), clearance)))
+  const slot = (name: 'width' | 'depth') =>
+    dimensionFigure(footprint[name], `seat.${name}`, slotOf(seat, name)!.label, `measure.${name}`)
+  const enclosed = (...names: readonly string[]) =>
+    names.filter((name) => (seat.edges[name]?.meets ?? 'open') !== 'open').length
+  const clearance = entered({
+    id: 'seat.clearance',
+    label: 'Clearance at a wall, hinge or hull',
+    quantity: 'length',
+    value: seat.clearanceMm,
+    rule: 'left free so that the cushion goes in and out',
+    setBy: 'job',
+    change: 'measure.clearance',
+  })
+  const clear = (from: Figure, walls: number): Operand =>
+    walls === 0 || seat.clearanceMm === 0
+      ? from
+      : minus(from, times(given(walls, 'count', 'walls, hinges or hulls it meets'), clearance))
   const ends = isAcross ? (['left', 'right'] as const) : (['near', 'far'] as const)
   const faces = isAcross ? (['near', 'far'] as const) : (['left', 'right'] as const)
   const wide = asExpression(shared(clear(slot(across), enclosed(...ends)), seat))
   const far = asExpression(clear(slot(deep), enclosed(...faces)))
-  const value = (sum: ReturnType<typeof asExpression>) => figure({ id: '', label: '', quantity: 'length', sum, rule: '' }).value
+  const value = (sum: ReturnType<typeof asExpression>) =>
+    figure({ id: '', label: '', quantity: 'length', sum, rule: '' }).value
   return {
-    width: { value: value(wide), sum: wide, rule: division.kind === 'run' ? 'the bench less its gaps, shared out evenly' : 'the seat less its clearances' },
+    width: {
+      value: value(wide),
+      sum: wide,
+      rule: division.kind === 'run' ? 'the bench less its gaps, shared out evenly' : 'the seat less its clearances',
+    },
     depth: { value: value(far), sum: far, rule: 'the seat less its clearances' },
   }
 }
@@ -163,16 +228,44 @@ function plainSums(seat: Seat): { readonly width: PlainSum; readonly depth: Plai
 /** (B − (n − 1) g) / n. */
 function shared(free: Operand, { division }: Seat): Operand {
   if (division.kind !== 'run' || division.count === 1) return free
-  return over(division.gapMm === 0 ? free : minus(free, times(given(division.count - 1, 'count', 'meetings between cushions'), gapFigure(division.gapMm))), given(division.count, 'count', 'cushions'))
+  return over(
+    division.gapMm === 0
+      ? free
+      : minus(free, times(given(division.count - 1, 'count', 'meetings between cushions'), gapFigure(division.gapMm))),
+    given(division.count, 'count', 'cushions'),
+  )
 }
 
 const gapFigure = (gapMm: number): Figure =>
-  entered({ id: 'seat.gap', label: gapMm < 0 ? 'Gap (squeezed)' : 'Gap between cushions', quantity: 'length', value: gapMm, rule: 'negative: neighbours are squeezed together', setBy: 'job', change: 'measure.gap' })
+  entered({
+    id: 'seat.gap',
+    label: gapMm < 0 ? 'Gap (squeezed)' : 'Gap between cushions',
+    quantity: 'length',
+    value: gapMm,
+    rule: 'negative: neighbours are squeezed together',
+    setBy: 'job',
+    change: 'measure.gap',
+  })
 
 function derivedFigures(seat: Seat, shaped: ShapedSeat): readonly Figure[] {
   const { outline, edges } = shaped.bare
-  const area = entered({ id: 'seat.area', label: 'Area of the seat', quantity: 'area', value: areaOf(outline), rule: 'inside the outline as measured' })
-  const lengths = edges.map((e, i) => entered({ id: `seat.edge.${e.name}`, label: `Edge ${e.name}`, quantity: 'length', line: 'net', value: edgeLength(outline, i), rule: 'along the edge, from the outline' }))
+  const area = entered({
+    id: 'seat.area',
+    label: 'Area of the seat',
+    quantity: 'area',
+    value: areaOf(outline),
+    rule: 'inside the outline as measured',
+  })
+  const lengths = edges.map((e, i) =>
+    entered({
+      id: `seat.edge.${e.name}`,
+      label: `Edge ${e.name}`,
+      quantity: 'length',
+      line: 'net',
+      value: edgeLength(outline, i),
+      rule: 'along the edge, from the outline',
+    }),
+  )
   return [...ringFigures(seat), ...lengths, area]
 }
 
@@ -182,17 +275,56 @@ function ringFigures({ footprint, division }: Seat): readonly Figure[] {
   const sizes = ringSizes(footprint)
   if (!sizes.ok) return []
   const { innerRadius, outerRadius, angleRad } = sizes.value
-  const radius = (id: string, label: string, value: number) => entered({ id: `seat.${id}`, label, quantity: 'length', value, rule: 'from the tape' })
-  const angle = entered({ id: 'seat.angle', label: 'Angle of the bench', quantity: 'angle', value: angleRad, rule: 'length of the arc over its radius' })
-  const inner = figure({ id: 'seat.innerArc', label: 'Inner arc', quantity: 'length', line: 'net', sum: times(radius('innerRadius', 'Inner radius', innerRadius), angle), rule: 'radius by angle' })
-  const outer = figure({ id: 'seat.outerArc', label: 'Outer arc', quantity: 'length', line: 'net', sum: times(radius('outerRadius', 'Outer radius', outerRadius), angle), rule: 'radius by angle' })
+  const radius = (id: string, label: string, value: number) =>
+    entered({ id: `seat.${id}`, label, quantity: 'length', value, rule: 'from the tape' })
+  const angle = entered({
+    id: 'seat.angle',
+    label: 'Angle of the bench',
+    quantity: 'angle',
+    value: angleRad,
+    rule: 'length of the arc over its radius',
+  })
+  const inner = figure({
+    id: 'seat.innerArc',
+    label: 'Inner arc',
+    quantity: 'length',
+    line: 'net',
+    sum: times(radius('innerRadius', 'Inner radius', innerRadius), angle),
+    rule: 'radius by angle',
+  })
+  const outer = figure({
+    id: 'seat.outerArc',
+    label: 'Outer arc',
+    quantity: 'length',
+    line: 'net',
+    sum: times(radius('outerRadius', 'Outer radius', outerRadius), angle),
+    rule: 'radius by angle',
+  })
   if (division.kind !== 'run' || division.cuts !== 'radial') return [angle, inner, outer]
-  const each = figure({ id: 'seat.eachArc', label: 'Inner arc of each cushion', quantity: 'length', line: 'net', sum: over(division.gapMm === 0 ? inner : minus(inner, times(given(division.count - 1, 'count', 'meetings between cushions'), gapFigure(division.gapMm))), given(division.count, 'count', 'cushions')), rule: 'the arc less its gaps, shared out evenly; a wall at an end takes its clearance besides' })
+  const each = figure({
+    id: 'seat.eachArc',
+    label: 'Inner arc of each cushion',
+    quantity: 'length',
+    line: 'net',
+    sum: over(
+      division.gapMm === 0
+        ? inner
+        : minus(
+            inner,
+            times(given(division.count - 1, 'count', 'meetings between cushions'), gapFigure(division.gapMm)),
+          ),
+      given(division.count, 'count', 'cushions'),
+    ),
+    rule: 'the arc less its gaps, shared out evenly; a wall at an end takes its clearance besides',
+  })
   return [angle, inner, outer, each]
 }
 
 /** The two ends of a cushion's front edge, from its left; a row of stripes runs on from one to the next. */
-export function frontSpan({ outline, edges }: { readonly outline: Outline; readonly edges: EdgedOutline['edges'] }): { readonly from: number; readonly to: number } {
+export function frontSpan({ outline, edges }: { readonly outline: Outline; readonly edges: EdgedOutline['edges'] }): {
+  readonly from: number
+  readonly to: number
+} {
   const n = outline.length
   const fronts = edges.flatMap((e, i) => (e.side === 'front' ? [outline[i]!.x, outline[(i + 1) % n]!.x] : []))
   return { from: Math.min(...fronts), to: Math.max(...fronts) }

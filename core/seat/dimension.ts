@@ -7,7 +7,15 @@ import { entered, figure, given, median, type Figure } from '../working/index.ts
  */
 export function dimensionFigure(dimension: Dimension, id: string, label: string, change: string): Figure {
   const [first, ...more] = dimension.readings
-  const common = { id, label, quantity: 'length', line: 'net', rule: 'the middle of the readings', setBy: 'measured', change } as const
+  const common = {
+    id,
+    label,
+    quantity: 'length',
+    line: 'net',
+    rule: 'the middle of the readings',
+    setBy: 'measured',
+    change,
+  } as const
   if (more.length === 0) return entered({ ...common, rule: 'one reading: measure twice', value: first!.mm })
   return figure({ ...common, sum: median(dimension.readings.map((r, i) => given(r.mm, 'length', `reading ${i + 1}`))) })
 }

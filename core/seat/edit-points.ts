@@ -18,11 +18,23 @@ export function removePoint(seat: Seat, i: number): Seat {
   if (seat.footprint.kind !== 'points' || seat.footprint.points.length <= 3) return seat
   const { points } = seat.footprint
   const down = (j: number): number => (j > i ? j - 1 : j)
-  return renumbered(seat, seat.footprint, points.filter((_, j) => j !== i), (j) => (j === i ? [] : [down(j)]), (j) => (j === i ? null : down(j)))
+  return renumbered(
+    seat,
+    seat.footprint,
+    points.filter((_, j) => j !== i),
+    (j) => (j === i ? [] : [down(j)]),
+    (j) => (j === i ? null : down(j)),
+  )
 }
 
 /** Edges and corners are named by the numbers of their points: what was set on them moves along. */
-function renumbered(seat: Seat, footprint: Points, points: Points['points'], edgesFrom: (j: number) => readonly number[], cornerFrom: (j: number) => number | null): Seat {
+function renumbered(
+  seat: Seat,
+  footprint: Points,
+  points: Points['points'],
+  edgesFrom: (j: number) => readonly number[],
+  cornerFrom: (j: number) => number | null,
+): Seat {
   const [before, after] = [footprint.points.length, points.length]
   const edgeName = (j: number, n: number): string => `${j + 1}-${((j + 1) % n) + 1}`
   const edges: Seat['edges'] = {}

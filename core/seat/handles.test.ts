@@ -3,9 +3,34 @@ import { Seat } from '../../contract/index.ts'
 import { newSeat, reading, shapedSeat } from '../job/index.ts'
 import { areaOf, at, boxOf } from '../outline/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES } from '../shop/index.ts'
-import { adviseCount, handlesOf, insertPoint, removePoint, reshape, shapeSeat, slotOf, slotsOf, valueOf } from './index.ts'
+import {
+  adviseCount,
+  handlesOf,
+  insertPoint,
+  removePoint,
+  reshape,
+  shapeSeat,
+  slotOf,
+  slotsOf,
+  valueOf,
+} from './index.ts'
 
-const lid = (change: Partial<Seat> = {}): Seat => ({ ...shapedSeat({ kind: 'taper', near: reading(1000), far: reading(800), depth: reading(400), offset: { kind: 'left', mm: 50 }, rising: null, falling: null }, 60, { kind: 'singles', count: 1, mirrored: 0 }), ...change })
+const lid = (change: Partial<Seat> = {}): Seat => ({
+  ...shapedSeat(
+    {
+      kind: 'taper',
+      near: reading(1000),
+      far: reading(800),
+      depth: reading(400),
+      offset: { kind: 'left', mm: 50 },
+      rising: null,
+      falling: null,
+    },
+    60,
+    { kind: 'singles', count: 1, mirrored: 0 },
+  ),
+  ...change,
+})
 const handle = (seat: Seat, id: string) => handlesOf(seat).find((h) => h.id === id)!
 const size = (seat: Seat, slot: string) => valueOf(slotOf(seat, slot)!.dimension)
 
@@ -16,7 +41,13 @@ describe('dragging', () => {
   })
 
   it('follows the hand where the seat is mirrored and turned', () => {
-    for (const change of [{}, { mirrored: true }, { front: 'right' }, { front: 'far', mirrored: true }, { turnDeg: 30 }] satisfies Partial<Seat>[]) {
+    for (const change of [
+      {},
+      { mirrored: true },
+      { front: 'right' },
+      { front: 'far', mirrored: true },
+      { turnDeg: 30 },
+    ] satisfies Partial<Seat>[]) {
       const seat = lid(change)
       const h = handle(seat, 'corner far right')
       const to = at(h.at.x + 7, h.at.y - 11)
@@ -45,7 +76,8 @@ describe('dragging', () => {
   it('every handle of every shape gives a seat that a job can hold', () => {
     for (const kind of ['rectangle', 'taper', 'eared', 'corner-bench', 'ring', 'berth', 'taped', 'points'] as const) {
       const seat = reshape(newSeat('bench', 2000, 600, 80, 3), kind)
-      for (const h of handlesOf(seat)) expect(Seat.safeParse(h.drag(at(h.at.x + 13, h.at.y + 9))).success, `${kind} ${h.id}`).toBe(true)
+      for (const h of handlesOf(seat))
+        expect(Seat.safeParse(h.drag(at(h.at.x + 13, h.at.y + 9))).success, `${kind} ${h.id}`).toBe(true)
     }
     expect(handlesOf(reshape(newSeat('singles', 600, 500, 80, 1), 'taped'))).toEqual([])
   })
@@ -55,7 +87,21 @@ describe('points put in and taken out', () => {
   const wall = { meets: 'wall' as const, lean: null, riseMm: 0 }
   const hinge = { ...wall, meets: 'hinge' as const }
   const five: Seat = {
-    ...shapedSeat({ kind: 'points', source: { kind: 'typed' }, points: [[0, 0], [600, 0], [700, 300], [600, 600], [0, 600]].map(([x, y]) => ({ x: x!, y: y!, riseMm: 0 })) }, 80, { kind: 'singles', count: 1, mirrored: 0 }),
+    ...shapedSeat(
+      {
+        kind: 'points',
+        source: { kind: 'typed' },
+        points: [
+          [0, 0],
+          [600, 0],
+          [700, 300],
+          [600, 600],
+          [0, 600],
+        ].map(([x, y]) => ({ x: x!, y: y!, riseMm: 0 })),
+      },
+      80,
+      { kind: 'singles', count: 1, mirrored: 0 },
+    ),
     edges: { '1-2': wall, '4-5': hinge, '5-1': wall },
     corners: { '4': { kind: 'round', radiusMm: 30 } },
     front: '4-5',
@@ -88,19 +134,27 @@ describe('points put in and taken out', () => {
 })
 
 describe('another shape', () => {
-  it.each(['taper', 'eared', 'corner-bench', 'ring', 'berth', 'taped', 'points', 'rectangle'] as const)('%s starts from about the same size and makes an outline', (kind) => {
-    const seat = reshape(lid(), kind)
-    expect(Seat.safeParse(seat).success).toBe(true)
-    const shaped = shapeSeat(seat)
-    if (!shaped.ok) throw new Error(shaped.error.code)
-    expect(areaOf(shaped.value.bare.outline)).toBeGreaterThan(0)
-    expect(boxOf(shaped.value.bare.outline).maxX).toBeLessThan(2500)
-    for (const slot of slotsOf(seat)) expect(Seat.safeParse(slot.with(reading(333))).success, slot.slot).toBe(true)
-  })
+  it.each(['taper', 'eared', 'corner-bench', 'ring', 'berth', 'taped', 'points', 'rectangle'] as const)(
+    '%s starts from about the same size and makes an outline',
+    (kind) => {
+      const seat = reshape(lid(), kind)
+      expect(Seat.safeParse(seat).success).toBe(true)
+      const shaped = shapeSeat(seat)
+      if (!shaped.ok) throw new Error(shaped.error.code)
+      expect(areaOf(shaped.value.bare.outline)).toBeGreaterThan(0)
+      expect(boxOf(shaped.value.bare.outline).maxX).toBeLessThan(2500)
+      for (const slot of slotsOf(seat)) expect(Seat.safeParse(slot.with(reading(333))).success, slot.slot).toBe(true)
+    },
+  )
 })
 
 describe('how many cushions', () => {
-  const advice = (lengthMm: number, densityKgM3 = 30) => adviseCount({ lengthMm, depthMm: 500, thicknessMm: 100, areaMm2: lengthMm * 500, gapMm: 0 }, { ...DEMO_GRADES[1]!, densityKgM3 }, DEMO_CLOTHS[0]!)
+  const advice = (lengthMm: number, densityKgM3 = 30) =>
+    adviseCount(
+      { lengthMm, depthMm: 500, thicknessMm: 100, areaMm2: lengthMm * 500, gapMm: 0 },
+      { ...DEMO_GRADES[1]!, densityKgM3 },
+      DEMO_CLOTHS[0]!,
+    )
 
   it('2.4 m of bench 500 deep: in 4, where each is 1.2 times as wide as deep', () => {
     const best = advice(2400).find((a) => a.isBest)!
@@ -114,5 +168,9 @@ describe('how many cushions', () => {
     expect(one!.reasons.find((r) => r.about === 'cloth')!.says).toContain('railroaded only')
   })
 
-  it('over 12 kg two people carry', () => expect(advice(2400, 120)[0]!.reasons.find((r) => r.about === 'mass')).toMatchObject({ speaks: 'against', says: '14.4 kg each: two people carry it' }))
+  it('over 12 kg two people carry', () =>
+    expect(advice(2400, 120)[0]!.reasons.find((r) => r.about === 'mass')).toMatchObject({
+      speaks: 'against',
+      says: '14.4 kg each: two people carry it',
+    }))
 })

@@ -1,5 +1,15 @@
 import type { Footprint, Seat } from '../../contract/index.ts'
-import { at, distance, dot, edgeOf, isStraight, minusPoint, onEdge, outwardOfChord, type Point } from '../outline/index.ts'
+import {
+  at,
+  distance,
+  dot,
+  edgeOf,
+  isStraight,
+  minusPoint,
+  onEdge,
+  outwardOfChord,
+  type Point,
+} from '../outline/index.ts'
 import { valueOf } from './dimension.ts'
 import { footingOf, ringSizes, type Footing } from './footprints/index.ts'
 import { PLAIN_EDGE, shapeSeat, type ShapedSeat } from './shaped-seat.ts'
@@ -26,13 +36,23 @@ export function handlesOf(seat: Seat): readonly Handle[] {
 type Pull = (to: Point) => Footprint
 
 const LEAST_MM = 10
-const one = (mm: number): { readings: { mm: number }[] } => ({ readings: [{ mm: Math.max(LEAST_MM, Math.round(mm * 10) / 10) }] })
+const one = (mm: number): { readings: { mm: number }[] } => ({
+  readings: [{ mm: Math.max(LEAST_MM, Math.round(mm * 10) / 10) }],
+})
 
 function cornerHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readonly Handle[] {
   return pulls(seat.footprint).flatMap(({ corner, pull }): readonly Handle[] => {
     const i = footing.corners.indexOf(corner)
     if (i < 0) return []
-    return [{ id: `corner ${corner}`, kind: 'corner', label: `Corner ${corner}`, at: shaped.toSeat(footing.outline[i]!), drag: (to) => ({ ...seat, footprint: pull(shaped.toFooting(to)) }) }]
+    return [
+      {
+        id: `corner ${corner}`,
+        kind: 'corner',
+        label: `Corner ${corner}`,
+        at: shaped.toSeat(footing.outline[i]!),
+        drag: (to) => ({ ...seat, footprint: pull(shaped.toFooting(to)) }),
+      },
+    ]
   })
 }
 
@@ -50,8 +70,24 @@ function pulls(shape: Footprint): readonly { readonly corner: string; readonly p
       const { offset } = shape
       return [
         { corner: 'near right', pull: (p) => ({ ...shape, near: one(p.x) }) },
-        { corner: 'far right', pull: (p) => ({ ...shape, depth: one(p.y), far: one(offset.kind === 'centred' ? 2 * (p.x - near / 2) : p.x - offset.mm) }) },
-        { corner: 'far left', pull: (p) => ({ ...shape, depth: one(p.y), ...(offset.kind === 'centred' ? { far: one(2 * (near / 2 - p.x)) } : { offset: { kind: 'left' as const, mm: Math.round(p.x * 10) / 10 } }) }) },
+        {
+          corner: 'far right',
+          pull: (p) => ({
+            ...shape,
+            depth: one(p.y),
+            far: one(offset.kind === 'centred' ? 2 * (p.x - near / 2) : p.x - offset.mm),
+          }),
+        },
+        {
+          corner: 'far left',
+          pull: (p) => ({
+            ...shape,
+            depth: one(p.y),
+            ...(offset.kind === 'centred'
+              ? { far: one(2 * (near / 2 - p.x)) }
+              : { offset: { kind: 'left' as const, mm: Math.round(p.x * 10) / 10 } }),
+          }),
+        },
       ]
     }
     case 'eared': {
@@ -60,8 +96,22 @@ function pulls(shape: Footprint): readonly { readonly corner: string; readonly p
       return [
         { corner: 'near right', pull: (p) => ({ ...shape, width: one(p.x) }) },
         { corner: 'far right', pull: (p) => ({ ...shape, depth: one(p.y) }) },
-        ...(right ? [{ corner: 'right shoulder', pull: (p: Point): Footprint => ({ ...shape, right: { out: one(width - p.x), deep: one(p.y) } }) }] : []),
-        ...(left ? [{ corner: 'left shoulder', pull: (p: Point): Footprint => ({ ...shape, left: { out: one(p.x), deep: one(p.y) } }) }] : []),
+        ...(right
+          ? [
+              {
+                corner: 'right shoulder',
+                pull: (p: Point): Footprint => ({ ...shape, right: { out: one(width - p.x), deep: one(p.y) } }),
+              },
+            ]
+          : []),
+        ...(left
+          ? [
+              {
+                corner: 'left shoulder',
+                pull: (p: Point): Footprint => ({ ...shape, left: { out: one(p.x), deep: one(p.y) } }),
+              },
+            ]
+          : []),
       ]
     }
     case 'corner-bench':
@@ -75,10 +125,26 @@ function pulls(shape: Footprint): readonly { readonly corner: string; readonly p
       return [
         { corner: 'hull at the head', pull: (p) => ({ ...shape, head: one(-p.y) }) },
         { corner: 'hull at the foot', pull: (p) => ({ ...shape, length: one(p.x), foot: one(-p.y) }) },
-        ...shape.stations.map((_, i) => ({ corner: stationCorner(shape, i), pull: (p: Point): Footprint => ({ ...shape, stations: shape.stations.map((s, j) => (j === i ? { at: one(p.x), width: one(-p.y) } : s)) }) })),
+        ...shape.stations.map((_, i) => ({
+          corner: stationCorner(shape, i),
+          pull: (p: Point): Footprint => ({
+            ...shape,
+            stations: shape.stations.map((s, j) => (j === i ? { at: one(p.x), width: one(-p.y) } : s)),
+          }),
+        })),
       ]
     case 'points':
-      return shape.points.length > MOST_POINT_HANDLES ? [] : shape.points.map((_, i) => ({ corner: String(i + 1), pull: (p) => ({ ...shape, points: shape.points.map((old, j) => (j === i ? { ...old, x: Math.round(p.x * 10) / 10, y: Math.round(p.y * 10) / 10 } : old)) }) }))
+      return shape.points.length > MOST_POINT_HANDLES
+        ? []
+        : shape.points.map((_, i) => ({
+            corner: String(i + 1),
+            pull: (p) => ({
+              ...shape,
+              points: shape.points.map((old, j) =>
+                j === i ? { ...old, x: Math.round(p.x * 10) / 10, y: Math.round(p.y * 10) / 10 } : old,
+              ),
+            }),
+          }))
     case 'taped':
       return []
     default:
@@ -90,13 +156,19 @@ const MOST_POINT_HANDLES = 60
 
 /** A smooth hull has two arcs between stations, a straight one a single edge. */
 function stationCorner(shape: Extract<Footprint, { kind: 'berth' }>, i: number): string {
-  const order = shape.stations.map((s, j) => ({ at: valueOf(s.at), j })).toSorted((a, b) => a.at - b.at).findIndex((s) => s.j === i) + 1
+  const order =
+    shape.stations
+      .map((s, j) => ({ at: valueOf(s.at), j }))
+      .toSorted((a, b) => a.at - b.at)
+      .findIndex((s) => s.j === i) + 1
   const edge = shape.hull === 'smooth' && shape.stations.length > 1 ? 2 * order : order
   return `hull ${edge}/${edge + 1}`
 }
 
 /** The ends of a ring run along its arc. */
-function ringPulls(shape: Extract<Footprint, { kind: 'ring' }>): readonly { readonly corner: string; readonly pull: Pull }[] {
+function ringPulls(
+  shape: Extract<Footprint, { kind: 'ring' }>,
+): readonly { readonly corner: string; readonly pull: Pull }[] {
   const sizes = ringSizes(shape)
   if (!sizes.ok || shape.extent.by === 'chord') return []
   const { innerRadius, outerRadius } = sizes.value
@@ -105,15 +177,25 @@ function ringPulls(shape: Extract<Footprint, { kind: 'ring' }>): readonly { read
   const pull: Pull = (p) => {
     const angle = 2 * Math.abs(Math.atan2(p.x - centre.x, p.y - centre.y))
     const taken = shape.at === 'inner' ? innerRadius : outerRadius
-    return { ...shape, extent: shape.extent.by === 'length' ? { by: 'length', length: one(angle * taken) } : { by: 'angle', degrees: Math.min(350, Math.max(1, Math.round((angle * 180) / Math.PI))) } }
+    return {
+      ...shape,
+      extent:
+        shape.extent.by === 'length'
+          ? { by: 'length', length: one(angle * taken) }
+          : { by: 'angle', degrees: Math.min(350, Math.max(1, Math.round((angle * 180) / Math.PI))) },
+    }
   }
-  return [{ corner: 'near right', pull }, { corner: 'far right', pull }]
+  return [
+    { corner: 'near right', pull },
+    { corner: 'far right', pull },
+  ]
 }
 
 function riseHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readonly Handle[] {
   const { footprint } = seat
   if (footprint.kind === 'ring') return ringRise(seat, footprint, shaped)
-  if (footprint.kind === 'taped' || (footprint.kind === 'points' && footprint.points.length > MOST_POINT_HANDLES)) return []
+  if (footprint.kind === 'taped' || (footprint.kind === 'points' && footprint.points.length > MOST_POINT_HANDLES))
+    return []
   return footing.edges.flatMap((name, i): readonly Handle[] => {
     const isPoints = footprint.kind === 'points'
     if (footing.curved.includes(name) && !isPoints) return []
@@ -128,9 +210,23 @@ function riseHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readonly
     }
     const drag = (to: Point): Seat =>
       isPoints
-        ? { ...seat, footprint: { ...footprint, points: footprint.points.map((p, j) => (name.startsWith(`${j + 1}-`) ? { ...p, riseMm: rise(to) } : p)) } }
+        ? {
+            ...seat,
+            footprint: {
+              ...footprint,
+              points: footprint.points.map((p, j) => (name.startsWith(`${j + 1}-`) ? { ...p, riseMm: rise(to) } : p)),
+            },
+          }
         : { ...seat, edges: { ...seat.edges, [name]: { ...(seat.edges[name] ?? PLAIN_EDGE), riseMm: rise(to) } } }
-    return [{ id: `rise ${name}`, kind: 'rise', label: `Bow of edge ${name}`, at: onEdge(shaped.bare.outline, own, 0.5), drag }]
+    return [
+      {
+        id: `rise ${name}`,
+        kind: 'rise',
+        label: `Bow of edge ${name}`,
+        at: onEdge(shaped.bare.outline, own, 0.5),
+        drag,
+      },
+    ]
   })
 }
 
@@ -138,10 +234,17 @@ function riseHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readonly
 const NO_RISE_SHARE = 0.008
 
 function ringRise(seat: Seat, ring: Extract<Footprint, { kind: 'ring' }>, shaped: ShapedSeat): readonly Handle[] {
-  const arcs = shaped.bare.edges.flatMap((e, i) => (isStraight(shaped.bare.outline[i]!.bulge) ? [] : [{ name: e.name, i }]))
+  const arcs = shaped.bare.edges.flatMap((e, i) =>
+    isStraight(shaped.bare.outline[i]!.bulge) ? [] : [{ name: e.name, i }],
+  )
   const taken = arcs.find((e) => e.name === (ring.at === 'inner' ? 'near' : 'far'))
   if (!taken || ring.curve.by !== 'chord') return []
   const { curve } = ring
-  const drag = (to: Point): Seat => ({ ...seat, footprint: { ...ring, curve: { ...curve, rise: one(shaped.toFooting(to).y) } } })
-  return [{ id: 'rise ring', kind: 'rise', label: 'Rise of the chord', at: onEdge(shaped.bare.outline, taken.i, 0.5), drag }]
+  const drag = (to: Point): Seat => ({
+    ...seat,
+    footprint: { ...ring, curve: { ...curve, rise: one(shaped.toFooting(to).y) } },
+  })
+  return [
+    { id: 'rise ring', kind: 'rise', label: 'Rise of the chord', at: onEdge(shaped.bare.outline, taken.i, 0.5), drag },
+  ]
 }

@@ -8,16 +8,41 @@ export function reshape(seat: Seat, kind: Footprint['kind']): Seat {
   const shaped = shapeSeat(seat)
   const box = shaped.ok ? boxOf(shaped.value.bare.outline) : { maxX: 600, maxY: 500 }
   const footprint = startFootprint(kind, Math.round(box.maxX), Math.round(box.maxY))
-  return { ...seat, footprint, edges: {}, corners: {}, front: FRONTS[kind], turnDeg: 0, mirrored: false, division: divisionFor(seat, kind) }
+  return {
+    ...seat,
+    footprint,
+    edges: {},
+    corners: {},
+    front: FRONTS[kind],
+    turnDeg: 0,
+    mirrored: false,
+    division: divisionFor(seat, kind),
+  }
 }
 
 /** The edge a sitter would face, until another is chosen. */
-export const FRONTS: Readonly<Record<Footprint['kind'], string>> = { rectangle: 'near', taper: 'near', eared: 'near', 'corner-bench': 'A front', ring: 'near', berth: 'foot', taped: 'AB', points: '1-2' }
+export const FRONTS: Readonly<Record<Footprint['kind'], string>> = {
+  rectangle: 'near',
+  taper: 'near',
+  eared: 'near',
+  'corner-bench': 'A front',
+  ring: 'near',
+  berth: 'foot',
+  taped: 'AB',
+  points: '1-2',
+}
 
 function divisionFor({ division }: Seat, kind: Footprint['kind']): Seat['division'] {
   const count = division.kind === 'corner' ? division.countA + division.countB : division.count
   const gapMm = division.kind === 'singles' ? 0 : division.gapMm
-  if (kind === 'corner-bench') return { kind: 'corner', countA: Math.max(1, Math.ceil(count / 2)), countB: Math.max(1, Math.floor(count / 2)), gapMm, corner: 'a-through' }
+  if (kind === 'corner-bench')
+    return {
+      kind: 'corner',
+      countA: Math.max(1, Math.ceil(count / 2)),
+      countB: Math.max(1, Math.floor(count / 2)),
+      gapMm,
+      corner: 'a-through',
+    }
   if (kind === 'ring') return { kind: 'run', count, gapMm, cuts: 'radial' }
   if (division.kind === 'singles') return division
   return { kind: 'run', count, gapMm, cuts: 'straight' }
@@ -29,27 +54,74 @@ function startFootprint(kind: Footprint['kind'], w: number, d: number): Footprin
     case 'rectangle':
       return { kind, width: one(w), depth: one(d), rising: null, falling: null }
     case 'taper':
-      return { kind, near: one(w), far: one(w * 0.8), depth: one(d), offset: { kind: 'centred' }, rising: null, falling: null }
+      return {
+        kind,
+        near: one(w),
+        far: one(w * 0.8),
+        depth: one(d),
+        offset: { kind: 'centred' },
+        rising: null,
+        falling: null,
+      }
     case 'eared': {
       const ear = { out: one(w * 0.1), deep: one(d * 0.27) }
       return { kind, width: one(w), depth: one(d), left: ear, right: ear }
     }
     case 'corner-bench': {
       const depth = Math.min(d, w, 500) * 0.9
-      return { kind, lengthA: one(Math.max(w, 2 * depth)), depthA: one(depth), lengthB: one(Math.max(d, 2 * depth)), depthB: one(depth) }
+      return {
+        kind,
+        lengthA: one(Math.max(w, 2 * depth)),
+        depthA: one(depth),
+        lengthB: one(Math.max(d, 2 * depth)),
+        depthB: one(depth),
+      }
     }
     case 'ring':
-      return { kind, at: 'inner', curve: { by: 'radius', radius: one(Math.max(w, 2 * d)) }, depth: one(d), extent: { by: 'length', length: one(w) } }
+      return {
+        kind,
+        at: 'inner',
+        curve: { by: 'radius', radius: one(Math.max(w, 2 * d)) },
+        depth: one(d),
+        extent: { by: 'length', length: one(w) },
+      }
     case 'berth':
-      return { kind, length: one(Math.max(w, d)), head: one(Math.min(w, d)), foot: one(Math.min(w, d) * 0.4), stations: [], hull: 'straight' }
+      return {
+        kind,
+        length: one(Math.max(w, d)),
+        head: one(Math.min(w, d)),
+        foot: one(Math.min(w, d) * 0.4),
+        stations: [],
+        hull: 'straight',
+      }
     case 'taped':
-      return { kind, corners: 4, hollow: [], tapes: tapesRound(w, d).map(([name, mm]) => ({ from: name[0]!, to: name[1]!, length: one(mm) })) }
+      return {
+        kind,
+        corners: 4,
+        hollow: [],
+        tapes: tapesRound(w, d).map(([name, mm]) => ({ from: name[0]!, to: name[1]!, length: one(mm) })),
+      }
     case 'points':
-      return { kind, source: { kind: 'typed' }, points: [[0, 0], [w, 0], [w, d], [0, d]].map(([x, y]) => ({ x: x!, y: y!, riseMm: 0 })) }
+      return {
+        kind,
+        source: { kind: 'typed' },
+        points: [
+          [0, 0],
+          [w, 0],
+          [w, d],
+          [0, d],
+        ].map(([x, y]) => ({ x: x!, y: y!, riseMm: 0 })),
+      }
     default:
       return kind satisfies never
   }
 }
 
 /** Four sides and one diagonal of a rectangle. */
-const tapesRound = (w: number, d: number): readonly (readonly [string, number])[] => [['AB', w], ['BC', d], ['CD', w], ['DA', d], ['AC', Math.hypot(w, d)]]
+const tapesRound = (w: number, d: number): readonly (readonly [string, number])[] => [
+  ['AB', w],
+  ['BC', d],
+  ['CD', w],
+  ['DA', d],
+  ['AC', Math.hypot(w, d)],
+]

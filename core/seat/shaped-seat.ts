@@ -56,7 +56,11 @@ export interface ShapedSeat {
   readonly origin: Point
 }
 
-export type SeatFault = FootprintFault | { readonly code: 'corner-between-leans'; readonly corner: string } | { readonly code: 'clearance-swallows' } | { readonly code: 'top-vanishes' }
+export type SeatFault =
+  | FootprintFault
+  | { readonly code: 'corner-between-leans'; readonly corner: string }
+  | { readonly code: 'clearance-swallows' }
+  | { readonly code: 'top-vanishes' }
 
 /**
  * From the tape to the outline: bows, corners, mirroring, the chosen front, clearances. A seat is never
@@ -76,10 +80,15 @@ function shapeAnew(seat: Seat): Result<ShapedSeat, SeatFault> {
   const read = footingOf(seat.footprint)
   if (!read.ok) return read
   const bowed = withRises(read.value, seat)
-  const dressed = dressCorners(bowed.outline, bowed.corners.map((name): CornerCut => seat.corners[name] ?? { kind: 'square' }))
-  if ('roomMm' in dressed) return err({ code: 'corner-too-large', corner: bowed.corners[dressed.corner]!, roomMm: dressed.roomMm })
+  const dressed = dressCorners(
+    bowed.outline,
+    bowed.corners.map((name): CornerCut => seat.corners[name] ?? { kind: 'square' }),
+  )
+  if ('roomMm' in dressed)
+    return err({ code: 'corner-too-large', corner: bowed.corners[dressed.corner]!, roomMm: dressed.roomMm })
   const thicknessMm = valueOf(seat.thickness)
-  const setting = (name: string): EdgeSetting => held(seat.edges, name) ?? held(seat.edges, settingName(name)) ?? PLAIN_EDGE
+  const setting = (name: string): EdgeSetting =>
+    held(seat.edges, name) ?? held(seat.edges, settingName(name)) ?? PLAIN_EDGE
   const n = bowed.edges.length
   const drafts: DraftEdge[] = []
   for (const source of dressed.sources) {
@@ -92,9 +101,14 @@ function shapeAnew(seat: Seat): Result<ShapedSeat, SeatFault> {
     const sides = [setting(bowed.edges[(source.corner + n - 1) % n]!), setting(bowed.edges[source.corner]!)] as const
     const cut = seat.corners[bowed.corners[source.corner]!]
     const shared = sharedSetting(sides[0], sides[1], thicknessMm)
-    if (cut?.kind === 'round' && shared.leanRad === null) return err({ code: 'corner-between-leans', corner: bowed.corners[source.corner]! })
+    if (cut?.kind === 'round' && shared.leanRad === null)
+      return err({ code: 'corner-between-leans', corner: bowed.corners[source.corner]! })
     const own = seat.edges[name]
-    drafts.push({ name, meets: own?.meets ?? shared.meets, leanRad: own && cut?.kind === 'cut' ? leanOf(own, thicknessMm) : (shared.leanRad ?? 0) })
+    drafts.push({
+      name,
+      meets: own?.meets ?? shared.meets,
+      leanRad: own && cut?.kind === 'cut' ? leanOf(own, thicknessMm) : (shared.leanRad ?? 0),
+    })
   }
   if (!isSimple(dressed.outline)) return err({ code: 'outline-crosses' })
   if (!(areaOf(dressed.outline) > 1)) return err({ code: 'no-area' })
@@ -110,7 +124,11 @@ function leanOf({ lean }: EdgeSetting, thicknessMm: number): number {
   return lean.by === 'angle' ? (lean.degrees * Math.PI) / 180 : Math.atan(lean.mm / thicknessMm)
 }
 
-function sharedSetting(a: EdgeSetting, b: EdgeSetting, thicknessMm: number): { meets: EdgeRole; leanRad: number | null } {
+function sharedSetting(
+  a: EdgeSetting,
+  b: EdgeSetting,
+  thicknessMm: number,
+): { meets: EdgeRole; leanRad: number | null } {
   const [la, lb] = [leanOf(a, thicknessMm), leanOf(b, thicknessMm)]
   return { meets: a.meets === b.meets ? a.meets : 'open', leanRad: Math.abs(la - lb) < 1e-9 ? la : null }
 }
@@ -126,11 +144,19 @@ function withRises(footing: Footing, seat: Seat): Footing {
 }
 
 /** Mirrored if wanted, turned so that the front is at the foot, its box at the origin; then the clearances come off. */
-function stood(seat: Seat, footing: Footing, outline: Outline, drafts: readonly DraftEdge[]): Result<ShapedSeat, SeatFault> {
+function stood(
+  seat: Seat,
+  footing: Footing,
+  outline: Outline,
+  drafts: readonly DraftEdge[],
+): Result<ShapedSeat, SeatFault> {
   const n = outline.length
   const faced = seat.mirrored ? mirrored(outline) : outline
   const edges = seat.mirrored ? drafts.map((_, i) => drafts[mirroredEdge(i, n)]!) : drafts
-  const front = Math.max(0, edges.findIndex((e) => e.name === seat.front))
+  const front = Math.max(
+    0,
+    edges.findIndex((e) => e.name === seat.front),
+  )
   const [a, b] = edgeOf(faced, front)
   const direction = minusPoint(b, a)
   const level = -Math.atan2(direction.y, direction.x)
@@ -146,12 +172,20 @@ function stood(seat: Seat, footing: Footing, outline: Outline, drafts: readonly 
     const [q] = exactTurn([mirroredPoint], angle)
     return at(q!.x + shift.x, q!.y + shift.y)
   }
-  const free = offsetEdges(bare, edged.map((e) => (e.meets === 'open' ? 0 : -seat.clearanceMm)))
+  const free = offsetEdges(
+    bare,
+    edged.map((e) => (e.meets === 'open' ? 0 : -seat.clearanceMm)),
+  )
   if (!keepsShape(bare, free)) return err({ code: 'clearance-swallows' })
   return ok({
     bare: { outline: bare, edges: edged },
     free: { outline: free, edges: edged },
-    marks: footing.marks.map((m) => ({ ...m, from: toSeat(m.from), to: toSeat(m.to), ...(m.bulge === undefined ? {} : { bulge: seat.mirrored ? -m.bulge : m.bulge }) })),
+    marks: footing.marks.map((m) => ({
+      ...m,
+      from: toSeat(m.from),
+      to: toSeat(m.to),
+      ...(m.bulge === undefined ? {} : { bulge: seat.mirrored ? -m.bulge : m.bulge }),
+    })),
     corners: footing.outline.map((p, i) => ({ name: footing.corners[i]!, at: toSeat(p) })),
     centre: footing.centre && toSeat(footing.centre),
     toSeat,

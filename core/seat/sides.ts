@@ -50,7 +50,8 @@ function chordMiddle(outline: Outline, i: number): Point {
   return between(a, b, 0.5)
 }
 
-const best = (outline: Outline, worth: (i: number) => number): number => outline.reduce((found, _, i) => (worth(i) > worth(found) ? i : found), 0)
+const best = (outline: Outline, worth: (i: number) => number): number =>
+  outline.reduce((found, _, i) => (worth(i) > worth(found) ? i : found), 0)
 
 /** A corner that turns more is where another side begins: the ends of a round bench face forward too. */
 const SHARP_RAD = (50 * Math.PI) / 180

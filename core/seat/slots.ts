@@ -14,8 +14,15 @@ export interface Slot {
 export function slotsOf(seat: Seat): readonly Slot[] {
   const isBench = seat.division.kind === 'run' && seat.footprint.kind === 'rectangle'
   const named = (s: FootprintSlot) => (isBench && s.slot === 'width' ? 'Bench length' : s.label)
-  const shaped = footprintSlots(seat.footprint).map((s): Slot => ({ ...s, label: named(s), with: (d) => ({ ...seat, footprint: s.with(d) }) }))
-  return [...shaped, { slot: 'thickness', label: 'Thickness', dimension: seat.thickness, with: (thickness) => ({ ...seat, thickness }) }]
+  const shaped = footprintSlots(seat.footprint).map((s): Slot => ({
+    ...s,
+    label: named(s),
+    with: (d) => ({ ...seat, footprint: s.with(d) }),
+  }))
+  return [
+    ...shaped,
+    { slot: 'thickness', label: 'Thickness', dimension: seat.thickness, with: (thickness) => ({ ...seat, thickness }) },
+  ]
 }
 
 export const slotOf = (seat: Seat, name: string): Slot | undefined => slotsOf(seat).find((s) => s.slot === name)
@@ -45,23 +52,44 @@ function footprintSlots(shape: Footprint): readonly FootprintSlot[] {
         ...ear('right', shape.right, (right) => ({ ...shape, right })),
       ]
     case 'corner-bench':
-      return (['lengthA', 'depthA', 'lengthB', 'depthB'] as const).map((slot) => ({ slot, label: CORNER_LABELS[slot], dimension: shape[slot], with: (d) => ({ ...shape, [slot]: d }) }))
+      return (['lengthA', 'depthA', 'lengthB', 'depthB'] as const).map((slot) => ({
+        slot,
+        label: CORNER_LABELS[slot],
+        dimension: shape[slot],
+        with: (d) => ({ ...shape, [slot]: d }),
+      }))
     case 'ring':
       return ringSlots(shape)
     case 'berth':
       return [
-        ...(['length', 'head', 'foot'] as const).map((slot): FootprintSlot => ({ slot, label: BERTH_LABELS[slot], dimension: shape[slot], with: (d) => ({ ...shape, [slot]: d }) })),
+        ...(['length', 'head', 'foot'] as const).map((slot): FootprintSlot => ({
+          slot,
+          label: BERTH_LABELS[slot],
+          dimension: shape[slot],
+          with: (d) => ({ ...shape, [slot]: d }),
+        })),
         ...shape.stations.flatMap((s, i): readonly FootprintSlot[] =>
           (['at', 'width'] as const).map((key) => ({
             slot: `stations.${i}.${key}`,
             label: `Station ${i + 1}, ${key === 'at' ? 'from the head' : 'centre to hull'}`,
             dimension: s[key],
-            with: (d) => ({ ...shape, stations: shape.stations.map((other, j) => (j === i ? { ...other, [key]: d } : other)) }),
+            with: (d) => ({
+              ...shape,
+              stations: shape.stations.map((other, j) => (j === i ? { ...other, [key]: d } : other)),
+            }),
           })),
         ),
       ]
     case 'taped':
-      return shape.tapes.map((t, i) => ({ slot: `tapes.${i}`, label: `Tape ${tapeName(t)}`, dimension: t.length, with: (length) => ({ ...shape, tapes: shape.tapes.map((other, j) => (j === i ? { ...other, length } : other)) }) }))
+      return shape.tapes.map((t, i) => ({
+        slot: `tapes.${i}`,
+        label: `Tape ${tapeName(t)}`,
+        dimension: t.length,
+        with: (length) => ({
+          ...shape,
+          tapes: shape.tapes.map((other, j) => (j === i ? { ...other, length } : other)),
+        }),
+      }))
     case 'points':
       return []
     default:
@@ -69,7 +97,12 @@ function footprintSlots(shape: Footprint): readonly FootprintSlot[] {
   }
 }
 
-const CORNER_LABELS = { lengthA: 'Leg A, from the corner', depthA: 'Leg A, depth', lengthB: 'Leg B, from the corner', depthB: 'Leg B, depth' } as const
+const CORNER_LABELS = {
+  lengthA: 'Leg A, from the corner',
+  depthA: 'Leg A, depth',
+  lengthB: 'Leg B, from the corner',
+  depthB: 'Leg B, depth',
+} as const
 const BERTH_LABELS = { length: 'Centre line', head: 'Head, centre to hull', foot: 'Foot, centre to hull' } as const
 
 function diagonals(shape: Extract<Footprint, { kind: 'rectangle' | 'taper' }>): readonly FootprintSlot[] {
@@ -94,14 +127,40 @@ function ringSlots(shape: Extract<Footprint, { kind: 'ring' }>): readonly Footpr
   const { curve, extent } = shape
   const curveSlots: readonly FootprintSlot[] =
     curve.by === 'radius'
-      ? [{ slot: 'radius', label: `Radius, ${on} arc`, dimension: curve.radius, with: (radius) => ({ ...shape, curve: { by: 'radius', radius } }) }]
+      ? [
+          {
+            slot: 'radius',
+            label: `Radius, ${on} arc`,
+            dimension: curve.radius,
+            with: (radius) => ({ ...shape, curve: { by: 'radius', radius } }),
+          },
+        ]
       : [
-          { slot: 'chord', label: `Chord, ${on} arc`, dimension: curve.chord, with: (chord) => ({ ...shape, curve: { ...curve, chord } }) },
-          { slot: 'rise', label: 'Rise of the chord', dimension: curve.rise, with: (rise) => ({ ...shape, curve: { ...curve, rise } }) },
+          {
+            slot: 'chord',
+            label: `Chord, ${on} arc`,
+            dimension: curve.chord,
+            with: (chord) => ({ ...shape, curve: { ...curve, chord } }),
+          },
+          {
+            slot: 'rise',
+            label: 'Rise of the chord',
+            dimension: curve.rise,
+            with: (rise) => ({ ...shape, curve: { ...curve, rise } }),
+          },
         ]
   return [
     ...curveSlots,
     { slot: 'depth', label: 'Depth', dimension: shape.depth, with: (depth) => ({ ...shape, depth }) },
-    ...(extent.by === 'length' ? [{ slot: 'length', label: `Length along the ${on} arc`, dimension: extent.length, with: (length: Dimension): Footprint => ({ ...shape, extent: { by: 'length', length } }) }] : []),
+    ...(extent.by === 'length'
+      ? [
+          {
+            slot: 'length',
+            label: `Length along the ${on} arc`,
+            dimension: extent.length,
+            with: (length: Dimension): Footprint => ({ ...shape, extent: { by: 'length', length } }),
+          },
+        ]
+      : []),
   ]
 }

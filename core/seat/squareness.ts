@@ -35,5 +35,13 @@ export function squareness(shape: Extract<Footprint, { kind: 'rectangle' | 'tape
 export function asTaped(shape: Extract<Footprint, { kind: 'rectangle' | 'taper' }>, found: Squareness): Footprint {
   const rounded = (mm: number): number => Math.round(mm * 10) / 10
   const near = shape.kind === 'rectangle' ? shape.width : shape.near
-  return { kind: 'taper', near, far: { readings: [{ mm: rounded(found.farMm) }] }, depth: shape.depth, offset: { kind: 'left', mm: rounded(found.leftOffsetMm) }, rising: shape.rising, falling: shape.falling }
+  return {
+    kind: 'taper',
+    near,
+    far: { readings: [{ mm: rounded(found.farMm) }] },
+    depth: shape.depth,
+    offset: { kind: 'left', mm: rounded(found.leftOffsetMm) },
+    rising: shape.rising,
+    falling: shape.falling,
+  }
 }

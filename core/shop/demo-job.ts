@@ -9,13 +9,28 @@ export function keepersBench(): Job {
   const grade = DEMO_GRADES.find((g) => g.name === 'Gannet 30/140')!
   const cloth = DEMO_CLOTHS.find((c) => c.id === 'lamp-room-ticking')!
   const seat = newSeat('bench', 2236, 468, 75, 3)
-  const job = newJob({ ticket: 'SL-02', title: "Keepers' bench", units: 'mm', currency: 'EUR', book: FACTORY_BOOK, grade, cloth, seat })
+  const job = newJob({
+    ticket: 'SL-02',
+    title: "Keepers' bench",
+    units: 'mm',
+    currency: 'EUR',
+    book: FACTORY_BOOK,
+    grade,
+    cloth,
+    seat,
+  })
   return {
     ...job,
     customer: 'Skerrow Light Trust',
     seat: {
       ...seat,
-      footprint: { kind: 'rectangle', width: { readings: [{ mm: 2236 }, { mm: 2235 }, { mm: 2237 }] }, depth: { readings: [{ mm: 468 }, { mm: 468 }] }, rising: null, falling: null },
+      footprint: {
+        kind: 'rectangle',
+        width: { readings: [{ mm: 2236 }, { mm: 2235 }, { mm: 2237 }] },
+        depth: { readings: [{ mm: 468 }, { mm: 468 }] },
+        rising: null,
+        falling: null,
+      },
       division: { kind: 'run', count: 3, gapMm: -2, cuts: 'straight' },
     },
     makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'along' } },

@@ -3,7 +3,12 @@ import { dayName, dayNumber } from '../calendar/index.ts'
 import { USUAL_TERMS } from '../job/index.ts'
 
 /** Where each demo ticket stands, as days from today; what is not named is only asked for. */
-const STANDS: Readonly<Record<string, { readonly stage: Terms['stage']; readonly ordered?: number; readonly due?: number; readonly furniture: string }>> = {
+const STANDS: Readonly<
+  Record<
+    string,
+    { readonly stage: Terms['stage']; readonly ordered?: number; readonly due?: number; readonly furniture: string }
+  >
+> = {
   'SL-01': { stage: 'ordered', ordered: -6, due: 12, furniture: 'Watch room bench' },
   'SL-02': { stage: 'making', ordered: -9, due: 4, furniture: "Keepers' bench, ground floor" },
   'SL-03': { stage: 'ordered', due: 15, furniture: 'Reading chairs' },
@@ -22,5 +27,11 @@ export function demoTerms(ticket: string, today: string): Terms {
   const stands = STANDS[ticket]
   if (!stands) return USUAL_TERMS
   const day = (off: number | undefined) => (off === undefined ? null : dayName(dayNumber(today) + off))
-  return { ...USUAL_TERMS, stage: stands.stage, orderedOn: day(stands.ordered), dueOn: day(stands.due), furniture: stands.furniture }
+  return {
+    ...USUAL_TERMS,
+    stage: stands.stage,
+    orderedOn: day(stands.ordered),
+    dueOn: day(stands.due),
+    furniture: stands.furniture,
+  }
 }

@@ -1,6 +1,15 @@
 import type { Trim } from '../../contract/index.ts'
 
-const trim = (id: string, name: string, use: Trim['use'], unit: Trim['unit'], price: number, pack: number, inHand: number, reorderAt: number): Trim => ({ id, name, use, unit, price, pack, inHand, reorderAt })
+const trim = (
+  id: string,
+  name: string,
+  use: Trim['use'],
+  unit: Trim['unit'],
+  price: number,
+  pack: number,
+  inHand: number,
+  reorderAt: number,
+): Trim => ({ id, name, use, unit, price, pack, inHand, reorderAt })
 
 /** The demo shop's shelf of trims, with its prices. */
 export const DEMO_TRIMS: readonly Trim[] = [

@@ -20,7 +20,9 @@ function begun(job: Job, today: string): Job {
   return done.reduce((soFar, step, i) => {
     const from = at
     at += Math.round(stepMinutes(step, USUAL_WORKSHOP.rates).value * PACE[i % PACE.length]! * 60_000)
-    return setRecord(step, '', (r) => ticked(paused(started(r, from), at), i % 2 === 0 ? 'Ada' : 'Ben', at)).apply(soFar)
+    return setRecord(step, '', (r) => ticked(paused(started(r, from), at), i % 2 === 0 ? 'Ada' : 'Ben', at)).apply(
+      soFar,
+    )
   }, job)
 }
 

@@ -32,7 +32,12 @@ export interface StripProblem {
   readonly isComplete: boolean
 }
 
-export type StripFault = { readonly code: 'strip-too-long'; readonly strip: string; readonly lengthMm: number; readonly longestMm: number }
+export type StripFault = {
+  readonly code: 'strip-too-long'
+  readonly strip: string
+  readonly lengthMm: number
+  readonly longestMm: number
+}
 
 /** More ways of cutting than this are not looked at. */
 export const MOST_PATTERNS = 20_000
@@ -87,9 +92,13 @@ export function asLp({ wanted, stock, patterns }: StripProblem): string {
     return found.length === 0 ? '0 x0' : found.join('\n + ')
   }
   // A row that costs nothing still counts a little, so that no needless piece is cut.
-  const objective = patterns.map((p, i) => `${Number((stock[p.stock]!.costMm + p.wasteMm * TIE_BREAK + TIE_BREAK).toFixed(9))} x${i}`).join('\n + ')
+  const objective = patterns
+    .map((p, i) => `${Number((stock[p.stock]!.costMm + p.wasteMm * TIE_BREAK + TIE_BREAK).toFixed(9))} x${i}`)
+    .join('\n + ')
   const demands = wanted.map((w, k) => ` w${k}: ${terms((p) => p.counts[k]!)} >= ${w.count}`)
-  const limits = stock.flatMap((s, k) => (s.count === null ? [] : [` s${k}: ${terms((p) => (p.stock === k ? 1 : 0))} <= ${s.count}`]))
+  const limits = stock.flatMap((s, k) =>
+    s.count === null ? [] : [` s${k}: ${terms((p) => (p.stock === k ? 1 : 0))} <= ${s.count}`],
+  )
   return `Minimize\n obj: ${objective}\nSubject To\n${[...demands, ...limits].join('\n')}\nGeneral\n ${patterns.map((_, i) => `x${i}`).join('\n ')}\nEnd\n`
 }
 
@@ -114,7 +123,9 @@ export interface StripPlan {
 
 /** Reads the solver's counts back into rows; what is cut too often is left out of the last row that has it. */
 export function readPlan(problem: StripProblem, counts: readonly number[], isOptimal: boolean): StripPlan {
-  const spare = problem.wanted.map((w, k) => problem.patterns.reduce((sum, p, i) => sum + p.counts[k]! * Math.round(counts[i] ?? 0), 0) - w.count)
+  const spare = problem.wanted.map(
+    (w, k) => problem.patterns.reduce((sum, p, i) => sum + p.counts[k]! * Math.round(counts[i] ?? 0), 0) - w.count,
+  )
   const rows = problem.patterns.flatMap((p, i): CutRow[] => {
     const times = Math.round(counts[i] ?? 0)
     return Array.from({ length: times }, () => {
@@ -125,11 +136,21 @@ export function readPlan(problem: StripProblem, counts: readonly number[], isOpt
       })
       const used = own.reduce((sum, n, k) => sum + n * problem.wanted[k]!.lengthMm, 0)
       const stock = problem.stock[p.stock]!
-      return { stock, times: 1, pieces: own.flatMap((count, k) => (count > 0 ? [{ strip: problem.wanted[k]!, count }] : [])), leftMm: stock.lengthMm - used }
+      return {
+        stock,
+        times: 1,
+        pieces: own.flatMap((count, k) => (count > 0 ? [{ strip: problem.wanted[k]!, count }] : [])),
+        leftMm: stock.lengthMm - used,
+      }
     })
   })
   const rollMm = rows.reduce((sum, r) => sum + r.stock.costMm, 0)
-  return { rows: merged(rows.filter((r) => r.pieces.length > 0)), rollMm, boundMm: isOptimal && problem.isComplete ? rollMm : lengthBound(problem), isProven: isOptimal && problem.isComplete }
+  return {
+    rows: merged(rows.filter((r) => r.pieces.length > 0)),
+    rollMm,
+    boundMm: isOptimal && problem.isComplete ? rollMm : lengthBound(problem),
+    isProven: isOptimal && problem.isComplete,
+  }
 }
 
 const merged = (rows: readonly CutRow[]): readonly CutRow[] =>
@@ -156,7 +177,9 @@ export function firstFit(problem: StripProblem): readonly number[] {
   const room = problem.stock.map((s) => s.count ?? Infinity)
   while (left.some((n) => n > 0)) {
     const open = problem.patterns.map((p, i) => ({ p, i })).filter(({ p }) => room[p.stock]! > 0)
-    const gain = ({ p }: { p: Pattern }) => p.counts.reduce((sum, n, k) => sum + Math.min(n, left[k]!) * problem.wanted[k]!.lengthMm, 0) / (problem.stock[p.stock]!.costMm + 1)
+    const gain = ({ p }: { p: Pattern }) =>
+      p.counts.reduce((sum, n, k) => sum + Math.min(n, left[k]!) * problem.wanted[k]!.lengthMm, 0) /
+      (problem.stock[p.stock]!.costMm + 1)
     const best = open.reduce<{ p: Pattern; i: number } | null>((a, b) => (a && gain(a) >= gain(b) ? a : b), null)
     if (!best || gain(best) <= 0) break
     counts[best.i]! += 1

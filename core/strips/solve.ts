@@ -1,4 +1,14 @@
-import { asLp, firstFit, readPlan, stripProblem, type StripFault, type StripPlan, type StripProblem, type StripStock, type WantedStrip } from './cutting-stock.ts'
+import {
+  asLp,
+  firstFit,
+  readPlan,
+  stripProblem,
+  type StripFault,
+  type StripPlan,
+  type StripProblem,
+  type StripStock,
+  type WantedStrip,
+} from './cutting-stock.ts'
 
 /** What a mixed integer solver answers: the value of each x, and whether it proved them the best. */
 export interface MipAnswer {
@@ -9,12 +19,20 @@ export interface MipAnswer {
 /** A solver of problems in LP format; null when it found nothing. */
 export type SolveMip = (lp: string, columns: number) => MipAnswer | null
 
-/** Strips cut with the least roll: by the solver, proven where it says so; without an answer from it by the first fit. */
-export function solveStrips(wanted: readonly WantedStrip[], stock: readonly StripStock[], solve: SolveMip): StripPlan | StripFault {
+/**
+ * Strips cut with the least roll: by the solver, proven where it says so; without an answer from it by the first fit.
+ */
+export function solveStrips(
+  wanted: readonly WantedStrip[],
+  stock: readonly StripStock[],
+  solve: SolveMip,
+): StripPlan | StripFault {
   const problem = stripProblem(wanted, stock)
   if ('code' in problem) return problem
   const answer = solve(asLp(problem), problem.patterns.length)
-  return answer && cutsAll(problem, answer.values) ? readPlan(problem, answer.values, answer.isOptimal) : readPlan(problem, firstFit(problem), false)
+  return answer && cutsAll(problem, answer.values)
+    ? readPlan(problem, answer.values, answer.isOptimal)
+    : readPlan(problem, firstFit(problem), false)
 }
 
 /** A solver stopped before it found anything answers noughts. */

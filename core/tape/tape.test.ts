@@ -23,9 +23,16 @@ describe('the simulated tape', () => {
     expect(wrong).toBeLessThan(480)
   })
 
-  it('without noise it sends the length, to a tenth of a millimetre', () => expect(readings({ sdMm: 0, grossShare: 0 }, 3, 746.66)).toEqual([746.7, 746.7, 746.7]))
+  it('without noise it sends the length, to a tenth of a millimetre', () =>
+    expect(readings({ sdMm: 0, grossShare: 0 }, 3, 746.66)).toEqual([746.7, 746.7, 746.7]))
 
   it('never sends nought or less', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 20, noNaN: true }), fc.integer(), (mm, seed) => simulatedReading(mm, { sdMm: 5, grossShare: 0.5 }, seeded(seed)) > 0))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 20, noNaN: true }),
+        fc.integer(),
+        (mm, seed) => simulatedReading(mm, { sdMm: 5, grossShare: 0.5 }, seeded(seed)) > 0,
+      ),
+    )
   })
 })

@@ -7,13 +7,17 @@ interface Cursor {
   rest: string
 }
 
-/** What a shown working claims, `(2236 + 4) ÷ 3 = 746.7 mm net`: what its left side comes to, and the number on its right. Null where nothing is summed. */
+/**
+ * What a shown working claims, `(2236 + 4) ÷ 3 = 746.7 mm net`: what its left side comes to, and the number on its
+ * right. Null where nothing is summed.
+ */
 export function checkedSum(working: string): { readonly left: number; readonly right: number } | null {
   const at = working.lastIndexOf(' = ')
   if (at < 0) return null
   const cursor: Cursor = { rest: working.slice(0, at) }
   const left = whole(cursor)
-  if (cursor.rest.trim() !== '') throw new Error(`cannot be typed into a calculator from "${cursor.rest}" on: ${working}`)
+  if (cursor.rest.trim() !== '')
+    throw new Error(`cannot be typed into a calculator from "${cursor.rest}" on: ${working}`)
   return { left, right: amount({ rest: working.slice(at + 3) }) }
 }
 
@@ -58,7 +62,13 @@ function factor(cursor: Cursor): number {
   while (take(cursor, picked[1] === 'middle' ? /^, (?!up|down)/ : /^ and /)) values.push(sum(cursor))
   values.sort((a, b) => a - b)
   const half = values.length >> 1
-  return picked[1] === 'smaller' ? values[0]! : picked[1] === 'larger' ? values.at(-1)! : values.length % 2 ? values[half]! : (values[half - 1]! + values[half]!) / 2
+  return picked[1] === 'smaller'
+    ? values[0]!
+    : picked[1] === 'larger'
+      ? values.at(-1)!
+      : values.length % 2
+        ? values[half]!
+        : (values[half - 1]! + values[half]!) / 2
 }
 
 function closed(cursor: Cursor, value: number): number {

@@ -14,32 +14,106 @@ export const anyGrade: fc.Arbitrary<Grade> = fc
     at40N: mm(20, 600),
     supportFactor: fc.option(fc.double({ min: 1.2, max: 4, noNaN: true })),
     thicknessesMm: fc.uniqueArray(fc.constantFrom(10, 25, 30, 50, 75, 100, 150), { minLength: 1, maxLength: 4 }),
-    sheets: fc.subarray([{ lengthMm: 2000, widthMm: 1200 }, { lengthMm: 2030, widthMm: 1520 }, { lengthMm: 600, widthMm: 400 }]),
+    sheets: fc.subarray([
+      { lengthMm: 2000, widthMm: 1200 },
+      { lengthMm: 2030, widthMm: 1520 },
+      { lengthMm: 600, widthMm: 400 },
+    ]),
   })
-  .map((g) => ({ ...DEMO_GRADES[0]!, ...g, id: `grade-${g.family}-${g.at40N}`, name: `Grade ${g.family} ${g.at40N}`, exposures: [...FAMILIES[g.family].exposures] }))
+  .map((g) => ({
+    ...DEMO_GRADES[0]!,
+    ...g,
+    id: `grade-${g.family}-${g.at40N}`,
+    name: `Grade ${g.family} ${g.at40N}`,
+    exposures: [...FAMILIES[g.family].exposures],
+  }))
 
 const anyLayers: fc.Arbitrary<Layer[]> = fc
-  .record({ grades: fc.array(anyGrade, { minLength: 1, maxLength: 3 }), free: mm(0, 2), sizes: fc.tuple(mm(5, 60), mm(5, 60), mm(5, 60)) })
-  .map(({ grades, free, sizes }) => grades.map((grade, i) => ({ grade, thicknessMm: i === free % grades.length ? null : sizes[i]! })))
+  .record({
+    grades: fc.array(anyGrade, { minLength: 1, maxLength: 3 }),
+    free: mm(0, 2),
+    sizes: fc.tuple(mm(5, 60), mm(5, 60), mm(5, 60)),
+  })
+  .map(({ grades, free, sizes }) =>
+    grades.map((grade, i) => ({ grade, thicknessMm: i === free % grades.length ? null : sizes[i]! })),
+  )
 
-const anySchool: fc.Arbitrary<SizingSchool> = fc.constantFrom(...SCHOOL_KINDS).map((kind) => usualSchool(kind, 80).school)
+const anySchool: fc.Arbitrary<SizingSchool> = fc
+  .constantFrom(...SCHOOL_KINDS)
+  .map((kind) => usualSchool(kind, 80).school)
 
-const anyWadding: fc.Arbitrary<Wadding> = fc.record({ loftMm: mm(1, 60), layers: mm(1, 3), top: fc.boolean(), bottom: fc.boolean(), front: fc.boolean(), back: fc.boolean(), ends: fc.constantFrom('bare', 'covered', 'folded'), measured: fc.constant(null) })
+const anyWadding: fc.Arbitrary<Wadding> = fc.record({
+  loftMm: mm(1, 60),
+  layers: mm(1, 3),
+  top: fc.boolean(),
+  bottom: fc.boolean(),
+  front: fc.boolean(),
+  back: fc.boolean(),
+  ends: fc.constantFrom('bare', 'covered', 'folded'),
+  measured: fc.constant(null),
+})
 
 const anyLoad: fc.Arbitrary<Load> = fc
-  .record({ use: keys(USES), exposure: fc.constantFrom('indoors', 'sun', 'damp', 'wet'), base: fc.constantFrom('board', 'slats', 'webbing', 'mesh'), light: mm(15, 250), heavy: mm(15, 250), contactM2: fc.option(fc.double({ min: 0.005, max: 2, noNaN: true })) })
-  .map(({ use, exposure, base, light, heavy, contactM2 }) => ({ use, exposure, base, lightestKg: Math.min(light, heavy), heaviestKg: Math.max(light, heavy), own: contactM2 === null ? {} : { contactM2 } }))
+  .record({
+    use: keys(USES),
+    exposure: fc.constantFrom('indoors', 'sun', 'damp', 'wet'),
+    base: fc.constantFrom('board', 'slats', 'webbing', 'mesh'),
+    light: mm(15, 250),
+    heavy: mm(15, 250),
+    contactM2: fc.option(fc.double({ min: 0.005, max: 2, noNaN: true })),
+  })
+  .map(({ use, exposure, base, light, heavy, contactM2 }) => ({
+    use,
+    exposure,
+    base,
+    lightestKg: Math.min(light, heavy),
+    heaviestKg: Math.max(light, heavy),
+    own: contactM2 === null ? {} : { contactM2 },
+  }))
 
 const stockOf = (gradeId: string): fc.Arbitrary<FoamStock> =>
-  fc.record({ lengthMm: mm(200, 2200), widthMm: mm(200, 1600), thicknessMm: fc.constantFrom(25, 50, 75, 80, 100), count: mm(1, 3), cut: fc.boolean() }).map(({ cut, ...s }) => ({ id: `${gradeId}-${s.lengthMm}`, name: 'Piece', kind: 'remnant', gradeId, ...s, cutOuts: cut ? [{ xMm: 0, yMm: 0, lengthMm: s.lengthMm / 3, widthMm: s.widthMm / 3 }] : [] }))
+  fc
+    .record({
+      lengthMm: mm(200, 2200),
+      widthMm: mm(200, 1600),
+      thicknessMm: fc.constantFrom(25, 50, 75, 80, 100),
+      count: mm(1, 3),
+      cut: fc.boolean(),
+    })
+    .map(({ cut, ...s }) => ({
+      id: `${gradeId}-${s.lengthMm}`,
+      name: 'Piece',
+      kind: 'remnant',
+      gradeId,
+      ...s,
+      cutOuts: cut ? [{ xMm: 0, yMm: 0, lengthMm: s.lengthMm / 3, widthMm: s.widthMm / 3 }] : [],
+    }))
 
 /** Fillings of every kind, sound and foolish. */
 export const anyFilling: fc.Arbitrary<Filling> = fc.oneof(
-  { weight: 1, arbitrary: anyLoad.map((load): Filling => ({ kind: 'loose-fibre', load, boardMm: { now: 9, before: 0 }, ...USUAL_FIBRE })) },
+  {
+    weight: 1,
+    arbitrary: anyLoad.map((load): Filling => ({
+      kind: 'loose-fibre',
+      load,
+      boardMm: { now: 9, before: 0 },
+      ...USUAL_FIBRE,
+    })),
+  },
   {
     weight: 5,
     arbitrary: fc
-      .record({ layers: anyLayers, school: anySchool, wadding: fc.option(anyWadding), load: anyLoad, tool: fc.constantFrom('electric-knife', 'bread-knife', 'hot-wire'), joint: fc.constantFrom('butt', 'scarf'), supply: fc.constantFrom('sheets', 'cut-to-size'), film: fc.boolean(), trimMm: mm(0, 100) })
+      .record({
+        layers: anyLayers,
+        school: anySchool,
+        wadding: fc.option(anyWadding),
+        load: anyLoad,
+        tool: fc.constantFrom('electric-knife', 'bread-knife', 'hot-wire'),
+        joint: fc.constantFrom('butt', 'scarf'),
+        supply: fc.constantFrom('sheets', 'cut-to-size'),
+        film: fc.boolean(),
+        trimMm: mm(0, 100),
+      })
       .chain(({ layers, school, wadding, load, ...cutting }) =>
         fc.array(stockOf(layers[0]!.grade.id), { maxLength: 2 }).map((stock): Filling => {
           const usual = usualFoam(layers[0]!.grade)

@@ -14,7 +14,8 @@ export function worked(job: Job): WorkedPlan {
 }
 
 /** A job with its foam filling changed. */
-export const foamJob = (change: (foam: FoamFilling) => FoamFilling, job: Job = keepersBench()): Job => setFoam('', change).apply(job)
+export const foamJob = (change: (foam: FoamFilling) => FoamFilling, job: Job = keepersBench()): Job =>
+  setFoam('', change).apply(job)
 
 /** The foam plan of a design; throws where it is filled with something else. */
 export function foamOf({ filling }: DesignPlan): FoamPlan {
@@ -34,16 +35,34 @@ export function cushionsFrom(seat: Job['seat']): Cushions {
   return found.value
 }
 
-/** The cover of a make-up on a cushion, by the factory's book, from a plain cloth that lies any way; throws a refusal. */
-export function coverOf(solid: Solid, change: Partial<MakeUp> & { readonly kind?: Construction['kind'] } = {}, overrides: Job['allowances']['overrides'] = {}): Cover {
+/**
+ * The cover of a make-up on a cushion, by the factory's book, from a plain cloth that lies any way; throws a refusal.
+ */
+export function coverOf(
+  solid: Solid,
+  change: Partial<MakeUp> & { readonly kind?: Construction['kind'] } = {},
+  overrides: Job['allowances']['overrides'] = {},
+): Cover {
   const { kind = 'boxed', ...rest } = change
-  const made = makeCover({ units: 'mm', solid, makeUp: { ...usualMakeUp(kind), ...rest }, cloth: { ...keepersBench().cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'house-calico')!, match: { kind: 'none' } }, allowances: applied({ book: FACTORY_BOOK, overrides }), edges: {} })
+  const made = makeCover({
+    units: 'mm',
+    solid,
+    makeUp: { ...usualMakeUp(kind), ...rest },
+    cloth: {
+      ...keepersBench().cloth,
+      cloth: DEMO_CLOTHS.find((c) => c.id === 'house-calico')!,
+      match: { kind: 'none' },
+    },
+    allowances: applied({ book: FACTORY_BOOK, overrides }),
+    edges: {},
+  })
   if (!made.ok) throw new Error(JSON.stringify(made.error))
   return made.value
 }
 
 /** An upright rectangular cushion. */
-export const boxSolid = (width: number, depth: number, thickness: number): Solid => cushionsFrom(newSeat('singles', width, depth, thickness, 1)).designs[0]!.solid
+export const boxSolid = (width: number, depth: number, thickness: number): Solid =>
+  cushionsFrom(newSeat('singles', width, depth, thickness, 1)).designs[0]!.solid
 
 export interface BenchChange {
   readonly width?: Dimension | number
@@ -57,7 +76,8 @@ export interface BenchChange {
 export function benchJob({ width, depth, thickness, count, gapMm }: BenchChange, job: Job = keepersBench()): Job {
   const { footprint, division } = job.seat
   if (footprint.kind !== 'rectangle' || division.kind !== 'run') throw new Error('not a bench')
-  const dimension = (d: Dimension | number | undefined, was: Dimension) => (d === undefined ? was : typeof d === 'number' ? reading(d) : d)
+  const dimension = (d: Dimension | number | undefined, was: Dimension) =>
+    d === undefined ? was : typeof d === 'number' ? reading(d) : d
   return {
     ...job,
     seat: {

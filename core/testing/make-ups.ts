@@ -12,41 +12,98 @@ const mm = (min: number, max: number) => fc.integer({ min, max })
 const CONSTRUCTION: { readonly [K in Construction['kind']]: fc.Arbitrary<Extract<Construction, { kind: K }>> } = {
   boxed: fc.record({ kind: fc.constant('boxed' as const), boxing }),
   'lap-closed': fc.record({ kind: fc.constant('lap-closed' as const), boxing }),
-  'slit-back': fc.record({ kind: fc.constant('slit-back' as const), boxing, share, lapMm: mm(10, 120), hemMm: mm(0, 50) }),
-  'knife-edge': fc.record({ kind: fc.constant('knife-edge' as const), corners: fc.constantFrom({ kind: 'rounded' as const, radiusShare: 0.8 }, { kind: 'tapered' as const, inMm: 12, overMm: 80 }, { kind: 'ears' as const }) }),
+  'slit-back': fc.record({
+    kind: fc.constant('slit-back' as const),
+    boxing,
+    share,
+    lapMm: mm(10, 120),
+    hemMm: mm(0, 50),
+  }),
+  'knife-edge': fc.record({
+    kind: fc.constant('knife-edge' as const),
+    corners: fc.constantFrom(
+      { kind: 'rounded' as const, radiusShare: 0.8 },
+      { kind: 'tapered' as const, inMm: 12, overMm: 80 },
+      { kind: 'ears' as const },
+    ),
+  }),
   waterfall: fc.record({ kind: fc.constant('waterfall' as const), frontRadiusMm: mm(0, 60), tuckMm: mm(0, 30) }),
   'wrapped-tube': fc.constant({ kind: 'wrapped-tube' }),
-  capped: fc.record({ kind: fc.constant('capped' as const), school: fc.constantFrom('drawn-to-thickness' as const, 'full-depth' as const) }),
-  'pinch-corner': fc.record({ kind: fc.constant('pinch-corner' as const), panels: fc.constantFrom('one' as const, 'three' as const), share, hemMm: mm(0, 50), lapMm: mm(10, 120) }),
+  capped: fc.record({
+    kind: fc.constant('capped' as const),
+    school: fc.constantFrom('drawn-to-thickness' as const, 'full-depth' as const),
+  }),
+  'pinch-corner': fc.record({
+    kind: fc.constant('pinch-corner' as const),
+    panels: fc.constantFrom('one' as const, 'three' as const),
+    share,
+    hemMm: mm(0, 50),
+    lapMm: mm(10, 120),
+  }),
   'rolled-edge': fc.record({ kind: fc.constant('rolled-edge' as const), rollMm: mm(5, 25), turnMm: mm(0, 6) }),
-  'pull-over': fc.record({ kind: fc.constant('pull-over' as const), boardMm: mm(4, 25), turnUnderMm: mm(30, 60), clearanceMm: mm(0, 10), dustCover: fc.boolean(), stapleMm: mm(25, 40), stapleRows: fc.constantFrom(1, 2), airHoles: fc.boolean() }),
+  'pull-over': fc.record({
+    kind: fc.constant('pull-over' as const),
+    boardMm: mm(4, 25),
+    turnUnderMm: mm(30, 60),
+    clearanceMm: mm(0, 10),
+    dustCover: fc.boolean(),
+    stapleMm: mm(25, 40),
+    stapleRows: fc.constantFrom(1, 2),
+    airHoles: fc.boolean(),
+  }),
   'hinged-pair': fc.record({ kind: fc.constant('hinged-pair' as const), backDepthMm: mm(150, 800) }),
-  'no-sew-wrap': fc.record({ kind: fc.constant('no-sew-wrap' as const), lapMm: mm(20, 100), fastening: fc.constantFrom('bonded' as const, 'pinned' as const), film: fc.boolean() }),
+  'no-sew-wrap': fc.record({
+    kind: fc.constant('no-sew-wrap' as const),
+    lapMm: mm(20, 100),
+    fastening: fc.constantFrom('bonded' as const, 'pinned' as const),
+    film: fc.boolean(),
+  }),
   cube: fc.record({ kind: fc.constant('cube' as const), sheetMm: fc.constantFrom(25, 50, 75, 100), hemMm: mm(0, 60) }),
   bolster: fc.constant({ kind: 'bolster' }),
-  liner: fc.record({ kind: fc.constant('liner' as const), of: fc.constantFrom('boxed' as const, 'knife-edge' as const, 'bolster' as const), largerShare: fc.double({ min: 0, max: 0.06, noNaN: true }) }),
+  liner: fc.record({
+    kind: fc.constant('liner' as const),
+    of: fc.constantFrom('boxed' as const, 'knife-edge' as const, 'bolster' as const),
+    largerShare: fc.double({ min: 0, max: 0.06, noNaN: true }),
+  }),
 }
 
 const closureOf = (kind: Closure['kind']): fc.Arbitrary<Closure> =>
-  fc.record({ at: side, opening: mm(50, 900), lapped: fc.boolean(), pocket: fc.constantFrom(0, 75), tape: mm(10, 40), inset: mm(30, 120) }).map(({ at, opening, lapped, pocket, tape, inset }) => {
-    const usual = CLOSURES[kind].usual
-    const sided = 'side' in usual ? { ...usual, side: at } : usual
-    if (sided.kind === 'sewn-shut') return { ...sided, openingMm: opening }
-    if (sided.kind === 'zip-gusset') return { ...sided, lapped, pocketMm: pocket, ...(tape > 30 ? { showsMm: 6 } : {}) }
-    if (sided.kind === 'hook-and-loop' || sided.kind === 'snap-tape') return { ...sided, tapeMm: tape }
-    return sided.kind === 'horseshoe' ? { ...sided, insetMm: inset, shape: lapped ? 'u' : 'straight' } : sided
-  })
+  fc
+    .record({
+      at: side,
+      opening: mm(50, 900),
+      lapped: fc.boolean(),
+      pocket: fc.constantFrom(0, 75),
+      tape: mm(10, 40),
+      inset: mm(30, 120),
+    })
+    .map(({ at, opening, lapped, pocket, tape, inset }) => {
+      const usual = CLOSURES[kind].usual
+      const sided = 'side' in usual ? { ...usual, side: at } : usual
+      if (sided.kind === 'sewn-shut') return { ...sided, openingMm: opening }
+      if (sided.kind === 'zip-gusset')
+        return { ...sided, lapped, pocketMm: pocket, ...(tape > 30 ? { showsMm: 6 } : {}) }
+      if (sided.kind === 'hook-and-loop' || sided.kind === 'snap-tape') return { ...sided, tapeMm: tape }
+      return sided.kind === 'horseshoe' ? { ...sided, insetMm: inset, shape: lapped ? 'u' : 'straight' } : sided
+    })
 
 /** Any make-up of a kind, closed in any way it can be. */
 export const anyMakeUpOf = (kind: Construction['kind']): fc.Arbitrary<MakeUp> =>
-  fc.constantFrom(...MAKE_UPS[kind].closures).chain((closure) =>
-    fc.record({
-      construction: CONSTRUCTION[kind] as fc.Arbitrary<Construction>,
-      closure: closureOf(closure),
-      piping: fc.constantFrom({ kind: 'none' as const }, USUAL_PIPING, { ...USUAL_PIPING, rows: 'top' as const, sides: ['front' as const, 'left' as const], cut: 'bias' as const }),
-      trims: fc.constant(NO_TRIMS),
-      liner: fc.constant(null),
-    }),
-  )
+  fc
+    .constantFrom(...MAKE_UPS[kind].closures)
+    .chain((closure) =>
+      fc.record({
+        construction: CONSTRUCTION[kind] as fc.Arbitrary<Construction>,
+        closure: closureOf(closure),
+        piping: fc.constantFrom({ kind: 'none' as const }, USUAL_PIPING, {
+          ...USUAL_PIPING,
+          rows: 'top' as const,
+          sides: ['front' as const, 'left' as const],
+          cut: 'bias' as const,
+        }),
+        trims: fc.constant(NO_TRIMS),
+        liner: fc.constant(null),
+      }),
+    )
 
 export const anyMakeUp: fc.Arbitrary<MakeUp> = fc.constantFrom(...CONSTRUCTIONS).chain(anyMakeUpOf)

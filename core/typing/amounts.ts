@@ -28,9 +28,17 @@ export function readAngle(text: string, least: number, most: number): Read<numbe
 }
 
 /** Sizes with x between them, one for each name. */
-export function readSizes(text: string, whats: readonly string[], word: string, example: string, units: LengthUnit, limits: TypingLimits): Read<readonly number[]> {
+export function readSizes(
+  text: string,
+  whats: readonly string[],
+  word: string,
+  example: string,
+  units: LengthUnit,
+  limits: TypingLimits,
+): Read<readonly number[]> {
   const texts = text.trim() === '' ? [] : allInLastUnit(text.split(/\s*[x×*]\s*/i))
-  if (texts.length !== whats.length) return fail({ code: 'sizes', word, found: texts.filter((t) => t !== '').length, wanted: whats.length, example })
+  if (texts.length !== whats.length)
+    return fail({ code: 'sizes', word, found: texts.filter((t) => t !== '').length, wanted: whats.length, example })
   const values: number[] = []
   for (const [i, what] of whats.entries()) {
     const length = readPositive(texts[i]!, what, units, limits)
@@ -44,16 +52,24 @@ export function readSizes(text: string, whats: readonly string[], word: string, 
 export function allInLastUnit(texts: readonly string[]): readonly string[] {
   const unit = LAST_UNIT.exec(texts.at(-1) ?? '')?.[1]
   const isBare = (text: string) => !/[a-z"']/i.test(text)
-  return unit && texts.slice(0, -1).every(isBare) ? texts.map((text, i) => (i === texts.length - 1 ? text : `${text} ${unit}`)) : texts
+  return unit && texts.slice(0, -1).every(isBare)
+    ? texts.map((text, i) => (i === texts.length - 1 ? text : `${text} ${unit}`))
+    : texts
 }
 
 const LAST_UNIT = new RegExp(String.raw`\d\s*(${LENGTH_UNITS})\s*$`, 'i')
 
-/** Nobody says fractions of a millimetre: a bare fraction, or inches after the last size, makes the line one in inches. */
+/**
+ * Nobody says fractions of a millimetre: a bare fraction, or inches after the last size, makes the line one in inches.
+ */
 export function saidUnits(sizes: string, units: LengthUnit): LengthUnit {
   if (isInch(units)) return /\d\s*(mm|cm|m)$/i.test(sizes.trim()) ? 'mm' : units
   if (/\d\s*(in|inch|inches|")$/i.test(sizes.trim())) return 'inch-8'
-  return /\d\/\d+(?!\d)(?!\s*(mm|cm|m)\b)/i.test(sizes) && !/\d\s*(mm|cm|m)\b/i.test(sizes) && !/\d\/\d+\s*(in|inch|inches|"|ft|')/i.test(sizes) ? 'inch-8' : units
+  return /\d\/\d+(?!\d)(?!\s*(mm|cm|m)\b)/i.test(sizes) &&
+    !/\d\s*(mm|cm|m)\b/i.test(sizes) &&
+    !/\d\/\d+\s*(in|inch|inches|"|ft|')/i.test(sizes)
+    ? 'inch-8'
+    : units
 }
 
 /** Commas part readings; spaces do too, but not within `18 1/2`, `60 cm` or `4' 2"`. */
@@ -64,4 +80,7 @@ export function splitReadings(rest: string): readonly string[] {
 
 const UNIT_WORD = String.raw`(?:\s+(?:mm|cm|m|in|inch|inches|ft)\b)?`
 /** Feet and inches, a number and a fraction, or a word, each with its unit. */
-const READING = new RegExp(String.raw`\d+\s*(?:ft|feet|')\s*\d+(?:\s+\d+/\d+|\.\d+)?\s*(?:inches|inch|in|")?|\d+(?:\s+|-)\d+/\d+\S*${UNIT_WORD}|\S+${UNIT_WORD}`, 'gi')
+const READING = new RegExp(
+  String.raw`\d+\s*(?:ft|feet|')\s*\d+(?:\s+\d+/\d+|\.\d+)?\s*(?:inches|inch|in|")?|\d+(?:\s+|-)\d+/\d+\S*${UNIT_WORD}|\S+${UNIT_WORD}`,
+  'gi',
+)

@@ -9,21 +9,52 @@ import { planJob } from '../plan.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, DEMO_TRIMS, demoJobs, USUAL_WORKSHOP } from '../shop/index.ts'
 import { GRAMMAR, readTyped } from './index.ts'
 
-const number = fc.oneof(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 10, max: 900 }), fc.integer({ min: -200, max: 6000 }), fc.double({ min: 0, max: 100, noNaN: true }).map((n) => Number(n.toFixed(1))))
+const number = fc.oneof(
+  fc.integer({ min: 0, max: 60 }),
+  fc.integer({ min: 10, max: 900 }),
+  fc.integer({ min: -200, max: 6000 }),
+  fc.double({ min: 0, max: 100, noNaN: true }).map((n) => Number(n.toFixed(1))),
+)
 const edge = fc.constantFrom('front', 'left', 'right', 'back', 'near', 'far', 'hull', 'head', 'AB', '')
-const say = (...parts: (string | fc.Arbitrary<string | number>)[]): fc.Arbitrary<string> => fc.tuple(...parts.map((p) => (typeof p === 'string' ? fc.constant(p) : p))).map((words) => words.join(' ').trim())
+const say = (...parts: (string | fc.Arbitrary<string | number>)[]): fc.Arbitrary<string> =>
+  fc.tuple(...parts.map((p) => (typeof p === 'string' ? fc.constant(p) : p))).map((words) => words.join(' ').trim())
 const one = (...words: string[]) => fc.constantFrom(...words)
 
 /** What a maker may say, sensible or not. */
 const line = fc.oneof(
   say('makeup', one(...Object.values(MAKE_UPS).map((m) => m.label))),
   say('close', one(...Object.values(CLOSURES).map((c) => c.label), 'sewn shut 300'), edge),
-  say(one('width', 'depth', 'length', 'thickness', 'radius', 'clearance', 'sa', 'board', 'gap', 'squeeze', 'wadding', 'in', 'times', 'turn'), number),
+  say(
+    one(
+      'width',
+      'depth',
+      'length',
+      'thickness',
+      'radius',
+      'clearance',
+      'sa',
+      'board',
+      'gap',
+      'squeeze',
+      'wadding',
+      'in',
+      'times',
+      'turn',
+    ),
+    number,
+  ),
   say(one('bow', 'lean', 'overhang'), number, edge),
   say('round', number, one('near left', 'far right', '')),
   say('cut', number, 'x', number, one('near left', 'far right', '')),
   say(one('wall', 'hinge', 'hull', 'open', 'front'), edge),
-  say('pipe', one('none', 'top', 'bottom', 'both'), one('', 'front', 'front, left'), 'cord', number, one('across', 'along', 'bias')),
+  say(
+    'pipe',
+    one('none', 'top', 'bottom', 'both'),
+    one('', 'front', 'front, left'),
+    'cord',
+    number,
+    one('across', 'along', 'bias'),
+  ),
   say('buttons', number, 'x', number, one('', 'staggered')),
   say('top', one(...DEMO_GRADES.map((g) => g.name)), number),
   say('cloth', one(...DEMO_CLOTHS.map((c) => c.name))),
@@ -53,7 +84,13 @@ describe('whatever is typed, one line after the other, at any demo ticket', () =
         expect(JSON.stringify(plan.warnings)).not.toMatch(/NaN|Infinity/)
         if (plan.kind === 'unworkable') return void expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
         const laid = plan.cloth.lays.map(() => ({ laidMm: 2000, boundMm: 0 }))
-        const { total } = quoteFor(job, buyingList(job, plan, laid, DEMO_TRIMS), workOrder(job, plan), ratesOf(USUAL_WORKSHOP), chargesOf(USUAL_WORKSHOP.charges, job))
+        const { total } = quoteFor(
+          job,
+          buyingList(job, plan, laid, DEMO_TRIMS),
+          workOrder(job, plan),
+          ratesOf(USUAL_WORKSHOP),
+          chargesOf(USUAL_WORKSHOP.charges, job),
+        )
         expect(total.value).toBeGreaterThan(0)
         const isWrong = plan.designs.some((d) => d.checks.some((c) => c.faults.length > 0))
         if (isWrong) expect(plan.warnings.some((w) => w.level === 'stop' && w.station === 'pieces')).toBe(true)

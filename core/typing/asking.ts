@@ -6,16 +6,22 @@ import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failu
 import { readLine } from './typing.ts'
 
 /**
- * Reads one typed line, and asks where it may be a slip: a fraction in a metric job, a size that no cushion has, a comma
- * that may part thousands, readings or tenths. Each reading that makes a cushion is offered in words.
+ * Reads one typed line, and asks where it may be a slip: a fraction in a metric job, a size that no cushion has, a
+ * comma that may part thousands, readings or tenths. Each reading that makes a cushion is offered in words.
  */
 export function readTyped(line: string, context: TypingContext): Result<Typed | Asked, TypingFailure> {
   const text = plainText(line).trim()
   const literal = readLine(text, context)
   if (COMMA.test(text)) return commaRead(text, literal, context)
-  const doubt = literal.ok ? doubtOf(text, literal.value, context) : literal.error.code === 'length' && literal.error.why === 'too-long' ? 'That is larger than anything a cushion has' : null
+  const doubt = literal.ok
+    ? doubtOf(text, literal.value, context)
+    : literal.error.code === 'length' && literal.error.why === 'too-long'
+      ? 'That is larger than anything a cushion has'
+      : null
   if (doubt === null) return literal
-  const others = inOtherUnits(text, context).filter(({ answer }) => answer.ok && doubtOf('', answer.value, context) === null)
+  const others = inOtherUnits(text, context).filter(
+    ({ answer }) => answer.ok && doubtOf('', answer.value, context) === null,
+  )
   if (!literal.ok && others.length === 0) return literal
   return ok(asked(doubt, [{ answer: literal }, ...others, ...(others.length === 0 ? tenthOf(text, context) : [])]))
 }
@@ -30,11 +36,19 @@ interface Reading {
 function commaRead(text: string, literal: Answer, context: TypingContext): Result<Typed | Asked, TypingFailure> {
   // Lists of points and tapes are parted by commas.
   if (/^(points|taped)\b/i.test(text)) return literal
-  const ways = [text.replace(COMMA, (n) => n.replace(',', '')), text.replace(COMMA, (n) => n.replace(',', ', ')), text.replace(COMMA, (n) => n.replace(',', '.'))]
-  const sound = ways.map((way) => ({ answer: readLine(way, context) })).filter(({ answer }) => answer.ok && doubtOf('', answer.value, context) === null)
+  const ways = [
+    text.replace(COMMA, (n) => n.replace(',', '')),
+    text.replace(COMMA, (n) => n.replace(',', ', ')),
+    text.replace(COMMA, (n) => n.replace(',', '.')),
+  ]
+  const sound = ways
+    .map((way) => ({ answer: readLine(way, context) }))
+    .filter(({ answer }) => answer.ok && doubtOf('', answer.value, context) === null)
   const different = sound.filter((r, i) => sound.findIndex((q) => saysOf(q) === saysOf(r)) === i)
   if (different.length === 0) return literal
-  return different.length === 1 ? different[0]!.answer : ok(asked('A comma may part thousands, readings or tenths', different))
+  return different.length === 1
+    ? different[0]!.answer
+    : ok(asked('A comma may part thousands, readings or tenths', different))
 }
 
 const UNITS: readonly LengthUnit[] = ['mm', 'cm', 'inch-8']
@@ -42,7 +56,9 @@ const UNITS: readonly LengthUnit[] = ['mm', 'cm', 'inch-8']
 /** The line as if its numbers without a unit were said in another. */
 const inOtherUnits = (text: string, context: TypingContext): readonly Reading[] => {
   const own = context.job?.units ?? context.units
-  return UNITS.filter((units) => units !== own && !(isInch(units) && isInch(own))).map((units) => ({ answer: readLine(text, { ...context, units, job: context.job && { ...context.job, units } }) }))
+  return UNITS.filter((units) => units !== own && !(isInch(units) && isInch(own))).map((units) => ({
+    answer: readLine(text, { ...context, units, job: context.job && { ...context.job, units } }),
+  }))
 }
 
 /** An allowance said ten times too large. */
@@ -52,14 +68,19 @@ function tenthOf(text: string, context: TypingContext): readonly Reading[] {
 }
 
 function asked(doubt: string, readings: readonly Reading[]): Asked {
-  const offered = readings.flatMap(({ answer }) => (answer.ok ? [{ says: wordsOf(answer.value), typed: answer.value }] : []))
+  const offered = readings.flatMap(({ answer }) =>
+    answer.ok ? [{ says: wordsOf(answer.value), typed: answer.value }] : [],
+  )
   return { kind: 'ask', says: `${doubt}. Which is meant?`, readings: offered }
 }
 
 const wordsOf = (typed: Typed): string => (typed.kind === 'seat' ? typed.says : typed.edit.says)
 const saysOf = ({ answer }: Reading): string => (answer.ok ? wordsOf(answer.value) : '')
 
-/** Sizes that are hardly meant, by the trade: narrower, thinner or thicker than any cushion, an allowance wider than any. */
+/**
+ * Sizes that are hardly meant, by the trade: narrower, thinner or thicker than any cushion, an allowance wider than
+ * any.
+ */
 const NARROWEST_MM = 150
 const THINNEST_MM = 12
 const THICKEST_MM = 400
@@ -97,5 +118,7 @@ const WIDTHS: ReadonlySet<string> = new Set(['width', 'near', 'length', 'lengthA
 
 function allowanceDoubt(before: Job, after: Job): string | null {
   const [was, is] = [before.allowances.overrides.seamMm, after.allowances.overrides.seamMm]
-  return is !== undefined && is !== was && is > WIDEST_ALLOWANCE_MM ? `An allowance of ${formatLengthWithUnit(is, after.units)} is wider than any` : null
+  return is !== undefined && is !== was && is > WIDEST_ALLOWANCE_MM
+    ? `An allowance of ${formatLengthWithUnit(is, after.units)} is wider than any`
+    : null
 }

@@ -42,13 +42,29 @@ export type TypingFailure =
   | { readonly code: 'infant' }
   | { readonly code: 'unknown-word'; readonly word: string }
   | { readonly code: 'wants-job'; readonly word: string }
-  | { readonly code: 'sizes'; readonly word: string; readonly found: number; readonly wanted: number; readonly example: string }
-  | { readonly code: 'length'; readonly what: string; readonly text: string; readonly why: 'not-a-length' | 'division-by-zero' | 'empty' | 'not-positive' | 'too-long' | 'negative' }
+  | {
+      readonly code: 'sizes'
+      readonly word: string
+      readonly found: number
+      readonly wanted: number
+      readonly example: string
+    }
+  | {
+      readonly code: 'length'
+      readonly what: string
+      readonly text: string
+      readonly why: 'not-a-length' | 'division-by-zero' | 'empty' | 'not-positive' | 'too-long' | 'negative'
+    }
   | { readonly code: 'angle'; readonly text: string; readonly least: number; readonly most: number }
   | { readonly code: 'count'; readonly text: string }
   | { readonly code: 'only-bench'; readonly word: string }
   | { readonly code: 'choice'; readonly word: string; readonly text: string; readonly choices: readonly string[] }
-  | { readonly code: 'which'; readonly what: 'grade' | 'cloth' | 'edge' | 'corner' | 'dimension'; readonly text: string; readonly found: readonly string[] }
+  | {
+      readonly code: 'which'
+      readonly what: 'grade' | 'cloth' | 'edge' | 'corner' | 'dimension'
+      readonly text: string
+      readonly found: readonly string[]
+    }
   | { readonly code: 'pattern'; readonly word: string; readonly example: string }
 
 export type Answer = Result<Typed, TypingFailure>
@@ -57,7 +73,10 @@ export type Reader = (rest: string, context: OpenJob) => Answer
 export type AllowanceName = keyof AllowanceBook
 
 export const edit = (e: Edit): Answer => ok({ kind: 'edit', edit: e })
-export const fail = (error: TypingFailure): { readonly ok: false; readonly error: TypingFailure } => ({ ok: false, error })
+export const fail = (error: TypingFailure): { readonly ok: false; readonly error: TypingFailure } => ({
+  ok: false,
+  error,
+})
 
 export function chain<T, U, E>(result: Result<T, E>, next: (value: T) => Result<U, E>): Result<U, E> {
   return result.ok ? next(result.value) : result

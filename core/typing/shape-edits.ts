@@ -8,27 +8,66 @@ import { chain, edit, fail, type Answer, type OpenJob, type Reader, type TypingF
 
 /** Words that change the shape of the open job's seat. */
 export const SHAPE_EDITS: Readonly<Record<string, Reader>> = {
-  round: (rest, c) => cornerEdit(rest, c, /^(\S+(?:\s+\d+\/\d+)?(?:\s*(?:mm|cm|in|"))?)\s*(.*)$/i, (size) => chain(readPositive(size, 'radius', c.job.units, c.limits), (radiusMm) => ok({ kind: 'round', radiusMm }))),
+  round: (rest, c) =>
+    cornerEdit(rest, c, /^(\S+(?:\s+\d+\/\d+)?(?:\s*(?:mm|cm|in|"))?)\s*(.*)$/i, (size) =>
+      chain(readPositive(size, 'radius', c.job.units, c.limits), (radiusMm) => ok({ kind: 'round', radiusMm })),
+    ),
   cut: (rest, c) =>
-    cornerEdit(rest, c, /^(.+?\s*[x×]\s*\S+(?:\s+\d+\/\d+)?)\s*(.*)$/i, (sizes) => chain(readSizes(sizes, ['leg along the edge that arrives', 'leg along the edge that leaves'], 'cut', 'cut 210 x 330 far right', c.job.units, c.limits), ([arrivingMm, leavingMm]) => ok({ kind: 'cut', arrivingMm: arrivingMm!, leavingMm: leavingMm! }))),
+    cornerEdit(rest, c, /^(.+?\s*[x×]\s*\S+(?:\s+\d+\/\d+)?)\s*(.*)$/i, (sizes) =>
+      chain(
+        readSizes(
+          sizes,
+          ['leg along the edge that arrives', 'leg along the edge that leaves'],
+          'cut',
+          'cut 210 x 330 far right',
+          c.job.units,
+          c.limits,
+        ),
+        ([arrivingMm, leavingMm]) => ok({ kind: 'cut', arrivingMm: arrivingMm!, leavingMm: leavingMm! }),
+      ),
+    ),
   square: (rest, c) => cornerEdit(rest === '' ? 'x all' : `x ${rest}`, c, /^(x)\s+(.*)$/, () => ok({ kind: 'square' })),
-  bow: (rest, c) => sizeOnEdge(rest, c, 'rise', c.limits.longestMm, (mm) => ({ riseMm: mm }), (mm, edge) => `Edge ${edge} bowed by ${formatLengthWithUnit(mm, c.job.units)}`),
-  overhang: (rest, c) => sizeOnEdge(rest, c, 'overhang', c.limits.mostOverhangMm, (mm) => ({ lean: mm === 0 ? null : { by: 'overhang', mm } }), (mm, edge) => `Top of edge ${edge} stands out ${formatLengthWithUnit(mm, c.job.units)}`),
+  bow: (rest, c) =>
+    sizeOnEdge(
+      rest,
+      c,
+      'rise',
+      c.limits.longestMm,
+      (mm) => ({ riseMm: mm }),
+      (mm, edge) => `Edge ${edge} bowed by ${formatLengthWithUnit(mm, c.job.units)}`,
+    ),
+  overhang: (rest, c) =>
+    sizeOnEdge(
+      rest,
+      c,
+      'overhang',
+      c.limits.mostOverhangMm,
+      (mm) => ({ lean: mm === 0 ? null : { by: 'overhang', mm } }),
+      (mm, edge) => `Top of edge ${edge} stands out ${formatLengthWithUnit(mm, c.job.units)}`,
+    ),
   lean: (rest, c) => {
     const [, angle = '', name = ''] = /^(\S+)\s*(.*)$/.exec(rest) ?? []
-    return chain(readAngle(angle, -c.limits.mostLeanDegrees, c.limits.mostLeanDegrees), (degrees) => chain(edgeNamed(name, c.job.seat), (edge) => setEdge(edge, { lean: degrees === 0 ? null : { by: 'angle', degrees } }, `Edge ${edge} leans ${degrees}°`)))
+    return chain(readAngle(angle, -c.limits.mostLeanDegrees, c.limits.mostLeanDegrees), (degrees) =>
+      chain(edgeNamed(name, c.job.seat), (edge) =>
+        setEdge(edge, { lean: degrees === 0 ? null : { by: 'angle', degrees } }, `Edge ${edge} leans ${degrees}°`),
+      ),
+    )
   },
   open: (rest, c) => roleOf('open', rest, c),
   wall: (rest, c) => roleOf('wall', rest, c),
   hinge: (rest, c) => roleOf('hinge', rest, c),
   hull: (rest, c) => roleOf('hull', rest, c),
-  front: (rest, c) => chain(edgeNamed(rest, c.job.seat), (edge) => edit(setSeat(`Front: edge ${edge}`, (s) => ({ ...s, front: edge })))),
+  front: (rest, c) =>
+    chain(edgeNamed(rest, c.job.seat), (edge) => edit(setSeat(`Front: edge ${edge}`, (s) => ({ ...s, front: edge })))),
   mirror: () => edit(setSeat('Mirrored', (s) => ({ ...s, mirrored: !s.mirrored }))),
-  turn: (rest) => chain(readAngle(rest, -180, 180), (turnDeg) => edit(setSeat(`Turned by ${turnDeg}°`, (s) => ({ ...s, turnDeg })))),
+  turn: (rest) =>
+    chain(readAngle(rest, -180, 180), (turnDeg) => edit(setSeat(`Turned by ${turnDeg}°`, (s) => ({ ...s, turnDeg })))),
   clearance: (rest, c) =>
     chain(readLength(rest, 'clearance', c.job.units), (mm) => {
       if (mm < 0) return fail({ code: 'length', what: 'clearance', text: rest, why: 'negative' })
-      return mm > c.limits.largestAllowanceMm ? fail({ code: 'length', what: 'clearance', text: rest, why: 'too-long' }) : edit(setSeat(`Clearance ${formatLengthWithUnit(mm, c.job.units)}`, (s) => ({ ...s, clearanceMm: mm })))
+      return mm > c.limits.largestAllowanceMm
+        ? fail({ code: 'length', what: 'clearance', text: rest, why: 'too-long' })
+        : edit(setSeat(`Clearance ${formatLengthWithUnit(mm, c.job.units)}`, (s) => ({ ...s, clearanceMm: mm })))
     }),
   tape: (rest, c) => {
     const [, name = '', values = ''] = /^(\S+)\s*(.*)$/.exec(rest) ?? []
@@ -65,7 +104,9 @@ const SPOKEN: Readonly<Record<string, readonly string[]>> = {
 function readingsInto(label: string, values: string, context: OpenJob): Answer {
   const slots = slotsOf(context.job.seat)
   const slot = slots.find((s) => s.label.toLowerCase() === label.toLowerCase())
-  return slot ? putReadings(slot.slot, label, values, context) : fail({ code: 'which', what: 'dimension', text: label, found: slots.map((s) => s.label) })
+  return slot
+    ? putReadings(slot.slot, label, values, context)
+    : fail({ code: 'which', what: 'dimension', text: label, found: slots.map((s) => s.label) })
 }
 
 function putReadings(slot: string, what: string, rest: string, { job, limits }: OpenJob): Answer {
@@ -76,27 +117,55 @@ function putReadings(slot: string, what: string, rest: string, { job, limits }: 
     found.push({ mm: length.value })
   }
   if (found.length > 20) return fail({ code: 'count', text: `${found.length} readings` })
-  return edit(setReadings(slot, found, `${what} ${found.map((r) => formatLengthWithUnit(r.mm, job.units)).join(', ')} net`))
-}
-
-/** Sets one thing about an edge and leaves the others. */
-export const withEdge = (seat: Seat, edge: string, change: Partial<EdgeSetting>): Seat => ({ ...seat, edges: { ...seat.edges, [edge]: { ...(seat.edges[edge] ?? PLAIN_EDGE), ...change } } })
-
-const setEdge = (edge: string, change: Partial<EdgeSetting>, says: string): Answer => edit(setSeat(says, (seat) => withEdge(seat, edge, change)))
-
-const roleOf = (meets: EdgeRole, rest: string, { job }: OpenJob): Answer => chain(edgeNamed(rest, job.seat), (edge) => setEdge(edge, { meets }, `Edge ${edge}: ${meets}`))
-
-function sizeOnEdge(rest: string, { job }: OpenJob, what: string, mostMm: number, change: (mm: number) => Partial<EdgeSetting>, says: (mm: number, edge: string) => string): Answer {
-  const [, size = '', name = ''] = /^(-?\S+(?:\s+\d+\/\d+)?)\s*(.*)$/.exec(rest) ?? []
-  return chain(readLength(size, what, job.units), (mm) =>
-    Math.abs(mm) > mostMm ? fail({ code: 'length', what, text: size, why: 'too-long' }) : chain(edgeNamed(name, job.seat), (edge) => setEdge(edge, change(mm), says(mm, edge))),
+  return edit(
+    setReadings(slot, found, `${what} ${found.map((r) => formatLengthWithUnit(r.mm, job.units)).join(', ')} net`),
   )
 }
 
-function cornerEdit(rest: string, { job }: OpenJob, form: RegExp, read: (size: string) => Result<CornerSetting, TypingFailure>): Answer {
+/** Sets one thing about an edge and leaves the others. */
+export const withEdge = (seat: Seat, edge: string, change: Partial<EdgeSetting>): Seat => ({
+  ...seat,
+  edges: { ...seat.edges, [edge]: { ...(seat.edges[edge] ?? PLAIN_EDGE), ...change } },
+})
+
+const setEdge = (edge: string, change: Partial<EdgeSetting>, says: string): Answer =>
+  edit(setSeat(says, (seat) => withEdge(seat, edge, change)))
+
+const roleOf = (meets: EdgeRole, rest: string, { job }: OpenJob): Answer =>
+  chain(edgeNamed(rest, job.seat), (edge) => setEdge(edge, { meets }, `Edge ${edge}: ${meets}`))
+
+function sizeOnEdge(
+  rest: string,
+  { job }: OpenJob,
+  what: string,
+  mostMm: number,
+  change: (mm: number) => Partial<EdgeSetting>,
+  says: (mm: number, edge: string) => string,
+): Answer {
+  const [, size = '', name = ''] = /^(-?\S+(?:\s+\d+\/\d+)?)\s*(.*)$/.exec(rest) ?? []
+  return chain(readLength(size, what, job.units), (mm) =>
+    Math.abs(mm) > mostMm
+      ? fail({ code: 'length', what, text: size, why: 'too-long' })
+      : chain(edgeNamed(name, job.seat), (edge) => setEdge(edge, change(mm), says(mm, edge))),
+  )
+}
+
+function cornerEdit(
+  rest: string,
+  { job }: OpenJob,
+  form: RegExp,
+  read: (size: string) => Result<CornerSetting, TypingFailure>,
+): Answer {
   const [, size = rest, name = ''] = form.exec(rest) ?? []
   return chain(read(size), (setting) =>
-    chain(cornersNamed(name, job.seat), (corners) => edit(setSeat(`${corners.length === 1 ? `Corner ${corners[0]!}` : 'All corners'}: ${CORNER_WORDS[setting.kind]}`, (seat) => corners.reduce((s, c) => withCorner(s, c, setting), seat)))),
+    chain(cornersNamed(name, job.seat), (corners) =>
+      edit(
+        setSeat(
+          `${corners.length === 1 ? `Corner ${corners[0]!}` : 'All corners'}: ${CORNER_WORDS[setting.kind]}`,
+          (seat) => corners.reduce((s, c) => withCorner(s, c, setting), seat),
+        ),
+      ),
+    ),
   )
 }
 
@@ -114,7 +183,9 @@ function edgeNamed(text: string, seat: Seat): Result<string, TypingFailure> {
   const edges = shaped.ok ? shaped.value.bare.edges : []
   const names = shaped.ok ? edges.map((e) => e.name) : namesOf(seat).edges
   const wanted = text.trim().toLowerCase()
-  const byName = names.find((n) => n.toLowerCase() === wanted) ?? (wanted === 'hull' && names.some((n) => n.startsWith('hull ')) ? 'hull' : undefined)
+  const byName =
+    names.find((n) => n.toLowerCase() === wanted) ??
+    (wanted === 'hull' && names.some((n) => n.startsWith('hull ')) ? 'hull' : undefined)
   const bySide = edges.filter((e) => e.side === wanted)
   if (byName) return ok(byName)
   return bySide.length === 1 ? ok(bySide[0]!.name) : fail({ code: 'which', what: 'edge', text, found: names })

@@ -5,10 +5,17 @@ import { slotOf } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'
 
-const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({ job, units, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: JOB_LIMITS })
+const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({
+  job,
+  units,
+  grades: DEMO_GRADES,
+  cloths: DEMO_CLOTHS,
+  limits: JOB_LIMITS,
+})
 const edited = (line: string, units: LengthUnit = 'mm'): Job => {
   const typed = readTyped(line, context(units))
-  if (!typed.ok || typed.value.kind !== 'edit') throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)
+  if (!typed.ok || typed.value.kind !== 'edit')
+    throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)
   return typed.value.edit.apply({ ...keepersBench(), units })
 }
 const read = (job: Job, slot: string) => slotOf(job.seat, slot)!.dimension.readings
@@ -20,23 +27,42 @@ const refused = (line: string, job: Job | null = keepersBench()) => {
 describe('a seat typed in one line', () => {
   it('bench 2236 x 468 x 75 in 3', () => {
     const typed = readTyped('bench 2236 x 468 x 75 in 3', context('mm', null))
-    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', says: 'Bench 2236 mm x 468 mm x 75 mm net, in 3', seat: { division: { kind: 'run', count: 3 }, footprint: { kind: 'rectangle', width: { readings: [{ mm: 2236 }] } } } })
+    expect(typed.ok && typed.value).toMatchObject({
+      kind: 'seat',
+      says: 'Bench 2236 mm x 468 mm x 75 mm net, in 3',
+      seat: {
+        division: { kind: 'run', count: 3 },
+        footprint: { kind: 'rectangle', width: { readings: [{ mm: 2236 }] } },
+      },
+    })
   })
 
   it('bench 88 x 18 1/2 x 3 in 3, in inches', () => {
     const typed = readTyped('bench 88 x 18 1/2 x 3 in 3', context('inch-8', null))
     expect(typed.ok && typed.value).toMatchObject({ says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3' })
-    expect(typed.ok && typed.value.kind === 'seat' && slotOf(typed.value.seat, 'depth')!.dimension.readings[0]!.mm).toBeCloseTo(469.9, 6)
+    expect(
+      typed.ok && typed.value.kind === 'seat' && slotOf(typed.value.seat, 'depth')!.dimension.readings[0]!.mm,
+    ).toBeCloseTo(469.9, 6)
   })
 
-  it.each(['bench 88 x 18 1/2 x 3 in 3', 'bench 88 x 18.5 x 3 in in 3', 'bench 88 x 18 1/2 x 3" in 3'])('%s is in inches in a metric shop too', (line) => {
-    const typed = readTyped(line, context('mm', null))
-    expect(typed.ok && typed.value).toMatchObject({ kind: 'seat', units: 'inch-8', says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3', seat: { division: { count: 3 } } })
-  })
+  it.each(['bench 88 x 18 1/2 x 3 in 3', 'bench 88 x 18.5 x 3 in in 3', 'bench 88 x 18 1/2 x 3" in 3'])(
+    '%s is in inches in a metric shop too',
+    (line) => {
+      const typed = readTyped(line, context('mm', null))
+      expect(typed.ok && typed.value).toMatchObject({
+        kind: 'seat',
+        units: 'inch-8',
+        says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3',
+        seat: { division: { count: 3 } },
+      })
+    },
+  )
 
   it('mixed units and single cushions', () => {
     const typed = readTyped(`seat 61 cm × 21 1/2" × 110 times 4`, context('mm', null))
-    expect(typed.ok && typed.value).toMatchObject({ seat: { division: { kind: 'singles', count: 4 }, footprint: { width: { readings: [{ mm: 610 }] } } } })
+    expect(typed.ok && typed.value).toMatchObject({
+      seat: { division: { kind: 'singles', count: 4 }, footprint: { width: { readings: [{ mm: 610 }] } } },
+    })
   })
 })
 
@@ -48,17 +74,63 @@ describe('every shape typed in one line', () => {
     return typed.value
   }
   it.each<[string, object]>([
-    ['taper 1124 x 860 x 402 x 60 left -20 times 2', { footprint: { kind: 'taper', offset: { kind: 'left', mm: -20 } }, division: { kind: 'singles', count: 2 } }],
+    [
+      'taper 1124 x 860 x 402 x 60 left -20 times 2',
+      { footprint: { kind: 'taper', offset: { kind: 'left', mm: -20 } }, division: { kind: 'singles', count: 2 } },
+    ],
     ['taper 1124 x 860 x 402 x 60', { footprint: { offset: { kind: 'centred' } } }],
-    ['tseat 610 x 545 x 110 ears 62 x 148 times 4', { footprint: { kind: 'eared', left: { out: { readings: [{ mm: 62 }] } }, right: { deep: { readings: [{ mm: 148 }] } } }, division: { count: 4 } }],
+    [
+      'tseat 610 x 545 x 110 ears 62 x 148 times 4',
+      {
+        footprint: {
+          kind: 'eared',
+          left: { out: { readings: [{ mm: 62 }] } },
+          right: { deep: { readings: [{ mm: 148 }] } },
+        },
+        division: { count: 4 },
+      },
+    ],
     ['lseat 610 x 545 x 110 right 62 x 148', { footprint: { kind: 'eared', left: null } }],
-    ['corner 2400 x 1800 x 500 x 90 in 3 and 2 mitre', { footprint: { kind: 'corner-bench' }, division: { kind: 'corner', countA: 3, countB: 2, corner: 'mitre' } }],
-    ['ring 1870 x 520 x 90 wall 3640 in 5', { footprint: { kind: 'ring', at: 'inner', extent: { by: 'length' } }, division: { count: 5, cuts: 'radial' } }],
-    ['ring outer chord 3000 x 620 x 520 x 90 straight in 4', { footprint: { at: 'outer', curve: { by: 'chord' }, extent: { by: 'chord' } }, division: { count: 4, cuts: 'straight' } }],
-    ['ring 1870 x 520 x 90 angle 120', { footprint: { extent: { by: 'angle', degrees: 120 } }, division: { count: 1 } }],
-    ['berth 1860 x 640 x 215 x 100 hull 24 at 600 610, 1200 450 smooth pair', { footprint: { kind: 'berth', hull: 'smooth', stations: [{ at: { readings: [{ mm: 600 }] } }, { width: { readings: [{ mm: 450 }] } }] }, edges: { hull: { meets: 'hull', lean: { by: 'angle', degrees: 24 } } }, division: { mirrored: 1 }, clearanceMm: 6 }],
-    ['taped AB 900, BC 600, CD 500, DA 700, AC 1000, A-CD 800 thick 80 hollow C', { footprint: { kind: 'taped', corners: 4, hollow: ['C'], tapes: { 5: { from: 'A', to: 'CD' } } } }],
-    ['points 0 0, 600 -20, 600 500, 0 500 thick 80', { footprint: { kind: 'points', points: [{ x: 0 }, { y: -20 }, {}, {}] } }],
+    [
+      'corner 2400 x 1800 x 500 x 90 in 3 and 2 mitre',
+      { footprint: { kind: 'corner-bench' }, division: { kind: 'corner', countA: 3, countB: 2, corner: 'mitre' } },
+    ],
+    [
+      'ring 1870 x 520 x 90 wall 3640 in 5',
+      { footprint: { kind: 'ring', at: 'inner', extent: { by: 'length' } }, division: { count: 5, cuts: 'radial' } },
+    ],
+    [
+      'ring outer chord 3000 x 620 x 520 x 90 straight in 4',
+      {
+        footprint: { at: 'outer', curve: { by: 'chord' }, extent: { by: 'chord' } },
+        division: { count: 4, cuts: 'straight' },
+      },
+    ],
+    [
+      'ring 1870 x 520 x 90 angle 120',
+      { footprint: { extent: { by: 'angle', degrees: 120 } }, division: { count: 1 } },
+    ],
+    [
+      'berth 1860 x 640 x 215 x 100 hull 24 at 600 610, 1200 450 smooth pair',
+      {
+        footprint: {
+          kind: 'berth',
+          hull: 'smooth',
+          stations: [{ at: { readings: [{ mm: 600 }] } }, { width: { readings: [{ mm: 450 }] } }],
+        },
+        edges: { hull: { meets: 'hull', lean: { by: 'angle', degrees: 24 } } },
+        division: { mirrored: 1 },
+        clearanceMm: 6,
+      },
+    ],
+    [
+      'taped AB 900, BC 600, CD 500, DA 700, AC 1000, A-CD 800 thick 80 hollow C',
+      { footprint: { kind: 'taped', corners: 4, hollow: ['C'], tapes: { 5: { from: 'A', to: 'CD' } } } },
+    ],
+    [
+      'points 0 0, 600 -20, 600 500, 0 500 thick 80',
+      { footprint: { kind: 'points', points: [{ x: 0 }, { y: -20 }, {}, {}] } },
+    ],
   ])('%s', (line, expected) => {
     const { seat } = shape(line)
     expect(seat).toMatchObject(expected)
@@ -66,7 +138,10 @@ describe('every shape typed in one line', () => {
   })
 
   it('in inches, with fractions, in a metric shop', () => {
-    expect(shape('tseat 24 x 21 1/2 x 4 3/8 ears 2 1/2 x 5 7/8 times 4')).toMatchObject({ units: 'inch-8', says: '4 of 24 in x 21 1/2 in x 4 3/8 in, ears 2 1/2 in x 5 7/8 in net' })
+    expect(shape('tseat 24 x 21 1/2 x 4 3/8 ears 2 1/2 x 5 7/8 times 4')).toMatchObject({
+      units: 'inch-8',
+      says: '4 of 24 in x 21 1/2 in x 4 3/8 in, ears 2 1/2 in x 5 7/8 in net',
+    })
   })
 })
 
@@ -82,9 +157,35 @@ describe('changes of the open job', () => {
     ['sa 15', 'mm', (j) => j.allowances.overrides.seamMm, 15],
     ['sa 1/2', 'inch-8', (j) => j.allowances.overrides.seamMm, 12.7],
     ['pipe none', 'mm', (j) => j.makeUp.piping.kind, 'none'],
-    ['pipe top cord 6 bias', 'mm', (j) => j.makeUp.piping, { kind: 'corded', rows: 'top', sides: ['front', 'right', 'back', 'left'], cordMm: 6, clothMm: 0, stripMm: null, cut: 'bias' }],
-    ['top eider 25', 'mm', (j) => (j.filling.kind === 'foam' ? j.filling.layers.map((l) => [l.grade.name, l.thicknessMm]) : null), [['Gannet 30/140', null], ['Eider 50/60', 25]]],
-    ['top eider 1 1/2', 'inch-8', (j) => (j.filling.kind === 'foam' ? j.filling.layers[1]!.thicknessMm?.toFixed(1) : null), '38.1'],
+    [
+      'pipe top cord 6 bias',
+      'mm',
+      (j) => j.makeUp.piping,
+      {
+        kind: 'corded',
+        rows: 'top',
+        sides: ['front', 'right', 'back', 'left'],
+        cordMm: 6,
+        clothMm: 0,
+        stripMm: null,
+        cut: 'bias',
+      },
+    ],
+    [
+      'top eider 25',
+      'mm',
+      (j) => (j.filling.kind === 'foam' ? j.filling.layers.map((l) => [l.grade.name, l.thicknessMm]) : null),
+      [
+        ['Gannet 30/140', null],
+        ['Eider 50/60', 25],
+      ],
+    ],
+    [
+      'top eider 1 1/2',
+      'inch-8',
+      (j) => (j.filling.kind === 'foam' ? j.filling.layers[1]!.thicknessMm?.toFixed(1) : null),
+      '38.1',
+    ],
     ['use lounge', 'mm', (j) => j.filling.load.use, 'lounge'],
     ['lives wet', 'mm', (j) => j.filling.load.exposure, 'wet'],
     ['on webbing', 'mm', (j) => j.filling.load.base, 'webbing'],
@@ -95,10 +196,20 @@ describe('changes of the open job', () => {
     ['wadding 20', 'mm', (j) => (j.filling.kind === 'foam' ? j.filling.wadding?.loftMm : null), 20],
     ['wadding none', 'mm', (j) => (j.filling.kind === 'foam' ? j.filling.wadding : 0), null],
     ['fibre', 'mm', (j) => j.filling.kind, 'loose-fibre'],
-    ['foam gannet 36', 'mm', (j) => (j.filling.kind === 'foam' ? j.filling.layers[0]!.grade.name : ''), 'Gannet 36/180'],
+    [
+      'foam gannet 36',
+      'mm',
+      (j) => (j.filling.kind === 'foam' ? j.filling.layers[0]!.grade.name : ''),
+      'Gannet 36/180',
+    ],
     ['cloth storm', 'mm', (j) => [j.cloth.cloth.name, j.cloth.match.kind], ['Storm canvas', 'none']],
     ['railroad', 'mm', (j) => j.cloth.direction, 'railroaded'],
-    ['cut 330 x 210 far right', 'mm', (j) => j.seat.corners, { 'far right': { kind: 'cut', arrivingMm: 330, leavingMm: 210 } }],
+    [
+      'cut 330 x 210 far right',
+      'mm',
+      (j) => j.seat.corners,
+      { 'far right': { kind: 'cut', arrivingMm: 330, leavingMm: 210 } },
+    ],
     ['round 60', 'mm', (j) => Object.keys(j.seat.corners).length, 4],
     ['round 2 1/2 near left', 'inch-8', (j) => j.seat.corners['near left'], { kind: 'round', radiusMm: 63.5 }],
     ['bow 40 front', 'mm', (j) => j.seat.edges['near'], { meets: 'open', lean: null, riseMm: 40 }],

@@ -3,7 +3,16 @@ import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
 import { ok } from '../result/index.ts'
 import { formatLengthWithUnit, plainText } from '../units/index.ts'
 import { readCount, readLength } from './amounts.ts'
-import { chain, edit, fail, type AllowanceName, type Answer, type OpenJob, type Reader, type TypingContext } from './failure.ts'
+import {
+  chain,
+  edit,
+  fail,
+  type AllowanceName,
+  type Answer,
+  type OpenJob,
+  type Reader,
+  type TypingContext,
+} from './failure.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { findNamed } from './find-named.ts'
 import { MAKE_UP_EDITS } from './make-up-edits.ts'
@@ -30,19 +39,26 @@ export function readLine(line: string, context: TypingContext): Answer {
 const READERS: Record<string, Reader> = {
   ...SHAPE_EDITS,
   ...FILLING_EDITS,
-  ...Object.fromEntries(['cot', 'crib', 'infant', 'baby'].map((word): [string, Reader] => [word, () => fail({ code: 'infant' })])),
+  ...Object.fromEntries(
+    ['cot', 'crib', 'infant', 'baby'].map((word): [string, Reader] => [word, () => fail({ code: 'infant' })]),
+  ),
   // Dimensions that this seat has not; on one that has them they are read before.
-  ...Object.fromEntries(dimensionWords().map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word })])),
+  ...Object.fromEntries(
+    dimensionWords().map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word })]),
+  ),
   gap: (rest, c) => gap('gap', 1, rest, c),
   squeeze: (rest, c) => gap('squeeze', -1, rest, c),
-  in: (rest, c) => chain(readCount(rest, c.limits), (n) => edit(setSeat(`${n} cushions`, (seat) => withCount(seat, n)))),
+  in: (rest, c) =>
+    chain(readCount(rest, c.limits), (n) => edit(setSeat(`${n} cushions`, (seat) => withCount(seat, n)))),
   times: (rest, c) => times(rest, c),
   sa: (rest, c) => allowance('seamMm', 'Seam allowance', rest, c),
   ...MAKE_UP_EDITS,
   foam: (rest, c) => chain(findNamed('grade', rest, c.grades), (grade) => edit(setGrade(grade))),
   cloth: (rest, c) => chain(findNamed('cloth', rest, c.cloths), (cloth) => edit(setCloth(cloth))),
-  railroad: () => edit({ says: 'Railroaded', apply: (job) => ({ ...job, cloth: { ...job.cloth, direction: 'railroaded' } }) }),
-  up: () => edit({ says: 'Up the roll', apply: (job) => ({ ...job, cloth: { ...job.cloth, direction: 'up-the-roll' } }) }),
+  railroad: () =>
+    edit({ says: 'Railroaded', apply: (job) => ({ ...job, cloth: { ...job.cloth, direction: 'railroaded' } }) }),
+  up: () =>
+    edit({ says: 'Up the roll', apply: (job) => ({ ...job, cloth: { ...job.cloth, direction: 'up-the-roll' } }) }),
   units: (rest) => readUnits(rest),
 }
 
@@ -55,7 +71,14 @@ export function withCount(seat: Seat, count: number): Seat {
 function times(rest: string, { limits }: OpenJob): Answer {
   const [count = '', mirrored] = rest.replace(/\s*mirrored$/i, '').split(/\s+and\s+/i)
   return chain(readCount(count, limits), (n) =>
-    chain(mirrored === undefined ? ok(0) : readCount(mirrored, limits), (m) => edit(setSeat(m > 0 ? `${n} cushions and ${m} mirrored` : `${n} single cushions`, (seat) => ({ ...seat, division: { kind: 'singles', count: n, mirrored: m } })))),
+    chain(mirrored === undefined ? ok(0) : readCount(mirrored, limits), (m) =>
+      edit(
+        setSeat(m > 0 ? `${n} cushions and ${m} mirrored` : `${n} single cushions`, (seat) => ({
+          ...seat,
+          division: { kind: 'singles', count: n, mirrored: m },
+        })),
+      ),
+    ),
   )
 }
 
@@ -63,21 +86,32 @@ function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job, limits 
   if (job.seat.division.kind === 'singles') return fail({ code: 'only-bench', word })
   return chain(readLength(rest, word, job.units), (mm) => {
     const gapMm = sign * mm
-    if (gapMm < limits.leastGapMm || gapMm > limits.mostGapMm) return fail({ code: 'length', what: word, text: rest, why: 'too-long' })
-    return edit(setSeat(gapMm < 0 ? `Squeezed by ${formatLengthWithUnit(-gapMm, job.units)}` : `Gap ${formatLengthWithUnit(gapMm, job.units)}`, (seat) => (seat.division.kind === 'singles' ? seat : { ...seat, division: { ...seat.division, gapMm } })))
+    if (gapMm < limits.leastGapMm || gapMm > limits.mostGapMm)
+      return fail({ code: 'length', what: word, text: rest, why: 'too-long' })
+    return edit(
+      setSeat(
+        gapMm < 0
+          ? `Squeezed by ${formatLengthWithUnit(-gapMm, job.units)}`
+          : `Gap ${formatLengthWithUnit(gapMm, job.units)}`,
+        (seat) => (seat.division.kind === 'singles' ? seat : { ...seat, division: { ...seat.division, gapMm } }),
+      ),
+    )
   })
 }
 
 function allowance(name: AllowanceName, label: string, rest: string, { job, limits }: OpenJob): Answer {
   return chain(readLength(rest, label.toLowerCase(), job.units), (mm) => {
     if (mm < 0) return fail({ code: 'length', what: label.toLowerCase(), text: rest, why: 'negative' })
-    if (mm > limits.largestAllowanceMm) return fail({ code: 'length', what: label.toLowerCase(), text: rest, why: 'too-long' })
+    if (mm > limits.largestAllowanceMm)
+      return fail({ code: 'length', what: label.toLowerCase(), text: rest, why: 'too-long' })
     return edit(setAllowance(name, mm, `${label} ${formatLengthWithUnit(mm, job.units)}`))
   })
 }
 
 function readUnits(rest: string): Answer {
-  const units = ({ mm: 'mm', cm: 'cm', in: 'inch-8', in8: 'inch-8', in16: 'inch-16' } as const)[rest.toLowerCase().trim()]
+  const units = ({ mm: 'mm', cm: 'cm', in: 'inch-8', in8: 'inch-8', in16: 'inch-16' } as const)[
+    rest.toLowerCase().trim()
+  ]
   if (!units) return fail({ code: 'choice', word: 'units', text: rest, choices: ['mm', 'cm', 'in', 'in16'] })
   return edit({ says: `Lengths in ${rest}`, apply: (job) => ({ ...job, units }) })
 }

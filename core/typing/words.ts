@@ -26,7 +26,9 @@ export function typingWords(f: TypingFailure): string {
     case 'choice':
       return `${f.word} wants one of ${f.choices.join(', ')}; "${f.text}" is none of them.`
     case 'which':
-      return f.text === '' ? `Which ${f.what}? ${f.found.join(', ')}` : `"${f.text}" does not name one ${f.what}. There are: ${f.found.join(', ')}`
+      return f.text === ''
+        ? `Which ${f.what}? ${f.found.join(', ')}`
+        : `"${f.text}" does not name one ${f.what}. There are: ${f.found.join(', ')}`
     default:
       return f satisfies never
   }

@@ -27,7 +27,9 @@ describe('amounts as they are spoken', () => {
     ['1.2.3', 'mass', 'not-a-number'],
     ['3 stone', 'mass', 'unknown-unit'],
     ['30 N', 'density', 'unknown-unit'],
-  ])('"%s" of %s is refused: %s', (text, kind, why) => expect(parseAmount(text, kind)).toEqual({ ok: false, error: why }))
+  ])('"%s" of %s is refused: %s', (text, kind, why) =>
+    expect(parseAmount(text, kind)).toEqual({ ok: false, error: why }),
+  )
 
   it('says what it understood in the stored unit', () => {
     const read = parseAmount('1.8 lb/ft3', 'density')

@@ -19,12 +19,14 @@ export function formatLength(mm: number, unit: LengthUnit): string {
 }
 
 /** The same with the unit: `746.7 mm`, `29 3/8 in`. */
-export const formatLengthWithUnit = (mm: number, unit: LengthUnit): string => `${formatLength(mm, unit)} ${unitName(unit)}`
+export const formatLengthWithUnit = (mm: number, unit: LengthUnit): string =>
+  `${formatLength(mm, unit)} ${unitName(unit)}`
 
 export const unitName = (unit: LengthUnit): 'mm' | 'cm' | 'in' => (isInch(unit) ? 'in' : unit === 'cm' ? 'cm' : 'mm')
 
 /** Rounds halves up, whatever binary fractions make of them, without a trailing `.0`; never writes minus nought. */
-export const trimmed = (value: number, decimals: number): string => String(Number((value + Math.sign(value) * HALF_UP * 10 ** -decimals).toFixed(decimals)) + 0)
+export const trimmed = (value: number, decimals: number): string =>
+  String(Number((value + Math.sign(value) * HALF_UP * 10 ** -decimals).toFixed(decimals)) + 0)
 
 const HALF_UP = 1e-7
 

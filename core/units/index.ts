@@ -1,5 +1,13 @@
 export { KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
-export { amountUnit, formatAmount, otherUnits, parseAmount, shownAmount, type AmountKind, type ReadAmount } from './parse-amount.ts'
+export {
+  amountUnit,
+  formatAmount,
+  otherUnits,
+  parseAmount,
+  shownAmount,
+  type AmountKind,
+  type ReadAmount,
+} from './parse-amount.ts'
 export { formatLength, formatLengthWithUnit, trimmed, unitName } from './format-length.ts'
 export { cutStepMm, inchParts, isInch, MM_PER_INCH, mmPerUnit, type LengthUnit } from './unit.ts'
 export { plainText } from './plain-text.ts'

@@ -2,7 +2,9 @@ import { err, ok, type Result } from '../result/index.ts'
 import { KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
 import { trimmed } from './format-length.ts'
 
-/** What foam is described by, beside lengths. Stored in kg/m³, newtons, kilograms, shares (1 = 100 %) and square metres. */
+/**
+ * What foam is described by, beside lengths. Stored in kg/m³, newtons, kilograms, shares (1 = 100 %) and square metres.
+ */
 export type AmountKind = 'density' | 'force' | 'mass' | 'share' | 'area' | 'plain'
 
 interface Spoken {
@@ -49,7 +51,9 @@ export function parseAmount(text: string, kind: AmountKind): Result<ReadAmount, 
   const value = Number(figures.replace(/^([-+]?\d*),(\d*)$/, '$1.$2'))
   if (figures === '' || !Number.isFinite(value)) return err('not-a-number')
   const spoken = SPOKEN[kind].find((s) => s.says.test(word.replaceAll(' ', '')))
-  return spoken ? ok({ value: value * spoken.factor, understood: formatAmount(value * spoken.factor, kind) }) : err('unknown-unit')
+  return spoken
+    ? ok({ value: value * spoken.factor, understood: formatAmount(value * spoken.factor, kind) })
+    : err('unknown-unit')
 }
 
 /** In the stored unit, as short as its use asks for. */
@@ -59,7 +63,8 @@ export function formatAmount(value: number, kind: AmountKind): string {
 }
 
 /** The figures alone, to stand in a field. */
-export const shownAmount = (value: number, kind: AmountKind): string => amountFigures(value / SPOKEN[kind][0].factor, kind)
+export const shownAmount = (value: number, kind: AmountKind): string =>
+  amountFigures(value / SPOKEN[kind][0].factor, kind)
 
 export const amountUnit = (kind: AmountKind): string => SPOKEN[kind][0].unit
 

@@ -15,9 +15,10 @@ export interface ReadLength {
 }
 
 /**
- * Reads a length as makers say it: `23 5/8`, `23-5/8"`, `60 cm`, `600`, `4' 2 1/2"`, and sums and
- * differences such as `42+3/4`; `1,250` is one thousand two hundred and fifty, `12,5` twelve and a half. A number without a unit takes the unit of the term's neighbour
- * to its right, else the shop's. A minus sets a fraction apart only right before it (`23-5/8`).
+ * Reads a length as makers say it: `23 5/8`, `23-5/8"`, `60 cm`, `600`, `4' 2 1/2"`, and sums and differences such as
+ * `42+3/4`; `1,250` is one thousand two hundred and fifty, `12,5` twelve and a half. A number without a unit takes the
+ * unit of the term's neighbour to its right, else the shop's. A minus sets a fraction apart only right before it
+ * (`23-5/8`).
  */
 export function parseLength(text: string, shopUnit: LengthUnit): Result<ReadLength, LengthFailure> {
   const source = plainText(text).trim()
@@ -37,7 +38,19 @@ export function parseLength(text: string, shopUnit: LengthUnit): Result<ReadLeng
 
 type Unit = 'mm' | 'cm' | 'm' | 'in' | 'ft'
 const MM_PER: Record<Unit, number> = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, ft: 12 * MM_PER_INCH }
-const UNIT_OF: Record<string, Unit> = { mm: 'mm', cm: 'cm', m: 'm', in: 'in', inch: 'in', inches: 'in', '"': 'in', ft: 'ft', feet: 'ft', foot: 'ft', "'": 'ft' }
+const UNIT_OF: Record<string, Unit> = {
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  ft: 'ft',
+  feet: 'ft',
+  foot: 'ft',
+  "'": 'ft',
+}
 
 interface Term {
   readonly sign: 1 | -1
@@ -47,7 +60,9 @@ interface Term {
 }
 
 /** The units of a length as they are said, longest first, for a regular expression. */
-export const LENGTH_UNITS = Object.keys(UNIT_OF).toSorted((a, b) => b.length - a.length).join('|')
+export const LENGTH_UNITS = Object.keys(UNIT_OF)
+  .toSorted((a, b) => b.length - a.length)
+  .join('|')
 
 /** One amount: `23 5/8`, `23-5/8`, `5/8`, `23.5` or `.5`, then perhaps its unit. */
 const TERM = new RegExp(
@@ -65,11 +80,17 @@ function readTerms(source: string): Result<readonly Term[], LengthFailure> {
     const isSideBySide = terms.length > 0 && join.groups!['sign'] === undefined
     rest = rest.slice(join[0].length)
     const match = TERM.exec(rest)
-    if (!match || (isSideBySide && terms.at(-1)!.unit !== 'ft')) return err({ code: 'not-a-length', text: source, at: rest })
+    if (!match || (isSideBySide && terms.at(-1)!.unit !== 'ft'))
+      return err({ code: 'not-a-length', text: source, at: rest })
     const amount = amountOf(match.groups!)
     if (amount === null) return err({ code: 'division-by-zero', text: source })
     const unit = match.groups!['unit']
-    terms.push({ sign, amount: amount.value, said: amount.said, unit: unit ? UNIT_OF[unit.toLowerCase()]! : isSideBySide ? 'in' : null })
+    terms.push({
+      sign,
+      amount: amount.value,
+      said: amount.said,
+      unit: unit ? UNIT_OF[unit.toLowerCase()]! : isSideBySide ? 'in' : null,
+    })
     rest = rest.slice(match[0].length).trimEnd()
   }
   return ok(terms)
@@ -84,7 +105,10 @@ function amountOf(part: Record<string, string | undefined>): { value: number; sa
   if (top !== undefined && bottom !== undefined) {
     if (Number(bottom) === 0) return null
     const whole = part['whole']
-    return { value: Number(whole ?? 0) + Number(top) / Number(bottom), said: `${whole ? `${whole} ` : ''}${top}/${bottom}` }
+    return {
+      value: Number(whole ?? 0) + Number(top) / Number(bottom),
+      said: `${whole ? `${whole} ` : ''}${top}/${bottom}`,
+    }
   }
   const figures = part['decimal']!
   const value = Number(THOUSANDS.test(figures) ? figures.replace(',', '') : figures.replace(',', '.'))

@@ -38,7 +38,7 @@ describe('parseLength', () => {
     ['600 yards', 'mm', 'not-a-length'],
     ['1.2.3', 'mm', 'not-a-length'],
     ['600 +', 'mm', 'not-a-length'],
-    ["<b>600</b>", 'mm', 'not-a-length'],
+    ['<b>600</b>', 'mm', 'not-a-length'],
   ])('%s (shop in %s)', (text, unit, expected) => expect(mmOf(text, unit)).toBe(expected))
 
   it('echoes how it understood the entry', () => {
@@ -57,10 +57,14 @@ describe('parseLength', () => {
   it('reads back what formatLength writes, within the rounding of the unit', () => {
     const grain: Record<LengthUnit, number> = { mm: 0.05, cm: 0.05, 'inch-8': 25.4 / 16, 'inch-16': 25.4 / 32 }
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 20_000, noNaN: true }), fc.constantFrom<LengthUnit>('mm', 'cm', 'inch-8', 'inch-16'), (mm, unit) => {
-        const read = parseLength(formatLength(mm, unit), unit)
-        expect(read.ok && Math.abs(read.value.mm - mm)).toBeLessThanOrEqual(grain[unit] + 1e-6)
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 20_000, noNaN: true }),
+        fc.constantFrom<LengthUnit>('mm', 'cm', 'inch-8', 'inch-16'),
+        (mm, unit) => {
+          const read = parseLength(formatLength(mm, unit), unit)
+          expect(read.ok && Math.abs(read.value.mm - mm)).toBeLessThanOrEqual(grain[unit] + 1e-6)
+        },
+      ),
     )
   })
 })

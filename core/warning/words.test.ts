@@ -31,7 +31,15 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'measure', level: 'warning', code: 'diagonal-too-short' },
   { station: 'measure', level: 'warning', code: 'not-square', lean: -14, far: 860, offset: -14 },
   { station: 'measure', level: 'warning', code: 'tape-suspect', tape: 'AC', shouldBe: 1967, off: 30 },
-  { station: 'measure', level: 'warning', code: 'tapes-disagree', tapes: [{ tape: 'AC', offMm: 30 }, { tape: 'AB', offMm: -33 }] },
+  {
+    station: 'measure',
+    level: 'warning',
+    code: 'tapes-disagree',
+    tapes: [
+      { tape: 'AC', offMm: 30 },
+      { tape: 'AB', offMm: -33 },
+    ],
+  },
   { station: 'measure', level: 'note', code: 'old-differs', source: 'label', dimension: 'width', was: 600, now: 624 },
   { station: 'measure', level: 'note', code: 'hull-clearance', clearance: 3, usual: 6 },
   { station: 'filling', level: 'stop', code: 'cover-outline-lost' },
@@ -39,12 +47,48 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'lay', level: 'note', code: 'curved-front-match', off: 2.3 },
   { station: 'filling', level: 'safety', code: 'heavy', massKg: 13.24, lengthMm: 1900 },
   { station: 'filling', level: 'warning', code: 'no-sheet-thickness', wanted: 83, nearest: 75, offered: [25, 50] },
-  { station: 'filling', level: 'warning', code: 'foam-fails', failure: { code: 'bottoms', strain: 0.82 }, base: 'board' },
-  { station: 'filling', level: 'warning', code: 'foam-fails', failure: { code: 'exposure', grade: 'Petrel 65/130', place: 'sun', why: 'latex perishes in the sun' }, base: 'slats' },
-  { station: 'filling', level: 'warning', code: 'foam-fails', failure: { code: 'too-firm', strain: 0.11, least: 0.15 }, base: 'board' },
-  { station: 'filling', level: 'warning', code: 'foam-fails', failure: { code: 'too-soft', strain: 0.41, most: 0.3 }, base: 'board' },
-  { station: 'filling', level: 'warning', code: 'foam-doubt', doubt: { code: 'bottoms-aged', year: 3 }, base: 'webbing' },
-  { station: 'filling', level: 'note', code: 'foam-doubt', doubt: { code: 'heavy-sinks-deep', strain: 0.6, most: 0.35 }, base: 'mesh' },
+  {
+    station: 'filling',
+    level: 'warning',
+    code: 'foam-fails',
+    failure: { code: 'bottoms', strain: 0.82 },
+    base: 'board',
+  },
+  {
+    station: 'filling',
+    level: 'warning',
+    code: 'foam-fails',
+    failure: { code: 'exposure', grade: 'Petrel 65/130', place: 'sun', why: 'latex perishes in the sun' },
+    base: 'slats',
+  },
+  {
+    station: 'filling',
+    level: 'warning',
+    code: 'foam-fails',
+    failure: { code: 'too-firm', strain: 0.11, least: 0.15 },
+    base: 'board',
+  },
+  {
+    station: 'filling',
+    level: 'warning',
+    code: 'foam-fails',
+    failure: { code: 'too-soft', strain: 0.41, most: 0.3 },
+    base: 'board',
+  },
+  {
+    station: 'filling',
+    level: 'warning',
+    code: 'foam-doubt',
+    doubt: { code: 'bottoms-aged', year: 3 },
+    base: 'webbing',
+  },
+  {
+    station: 'filling',
+    level: 'note',
+    code: 'foam-doubt',
+    doubt: { code: 'heavy-sinks-deep', strain: 0.6, most: 0.35 },
+    base: 'mesh',
+  },
   { station: 'filling', level: 'stop', code: 'layers-over-block', block: 75, layers: 80 },
   { station: 'filling', level: 'warning', code: 'too-many-layers', layers: 4 },
   { station: 'filling', level: 'note', code: 'block-joined', joins: 1 },
@@ -69,12 +113,27 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'filling', level: 'warning', code: 'wrapped-size-not-measured' },
   { station: 'filling', level: 'safety', code: 'fire-label' },
   { station: 'make-up', level: 'warning', code: 'seam-over-half', panel: 'gusset, upper half', seam: 40, size: 37.5 },
-  { station: 'make-up', level: 'warning', code: 'opening-too-small', closure: 'zip-gusset', way: 'flat', opening: 300, needed: 480, packed: 192, girth: 400 },
+  {
+    station: 'make-up',
+    level: 'warning',
+    code: 'opening-too-small',
+    closure: 'zip-gusset',
+    way: 'flat',
+    opening: 300,
+    needed: 480,
+    packed: 192,
+    girth: 400,
+  },
   { station: 'make-up', level: 'note', code: 'straight-piping-corners', cord: 5, needed: 50 },
   { station: 'make-up', level: 'warning', code: 'piping-as-high-as-boxing', cord: 30, thickness: 60 },
   { station: 'pieces', level: 'stop', code: 'check-failed', check: 'seams meet in equal lengths', detail: 'seam F' },
   { station: 'make-up', level: 'note', code: 'boxing-cut-per-side' },
-  ...REASONS.map((reason): Warning => ({ station: 'make-up', level: 'stop', code: 'make-up-refused', refusal: { construction: 'capped', reason, nearest: 'boxed' } })),
+  ...REASONS.map((reason): Warning => ({
+    station: 'make-up',
+    level: 'stop',
+    code: 'make-up-refused',
+    refusal: { construction: 'capped', reason, nearest: 'boxed' },
+  })),
   { station: 'make-up', level: 'warning', code: 'no-allowance', panel: 'top plate' },
   { station: 'make-up', level: 'note', code: 'lap-over-limit', lap: 26, most: 25.3 },
   { station: 'make-up', level: 'warning', code: 'piping-bend', radius: 20, needed: 50 },
@@ -94,18 +153,40 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'make-up', level: 'warning', code: 'wrap-not-washable', fastening: 'pinned' },
   { station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: 'Storm canvas' },
   { station: 'lay', level: 'note', code: 'sides-cannot-match', edges: 'side', because: 'runs-along' },
+  { station: 'lay', level: 'stop', code: 'too-many-pieces', cloth: 'Storm canvas', pieces: 96_900, most: 5000 },
   { station: 'lay', level: 'note', code: 'matches-one-leg', edges: 'side', off: 17 },
   { station: 'lay', level: 'note', code: 'rule-from-front', isTaken: true },
   { station: 'lay', level: 'note', code: 'piping-join-near', clear: 12, wanted: 60 },
-  { station: 'lay', level: 'stop', code: 'cloth-too-short', cloth: 'Moss loop', shortfall: { shortMm: 210, fit: 4, of: 5, turned: { direction: 'railroaded', neededMm: 3850 } } },
+  {
+    station: 'lay',
+    level: 'stop',
+    code: 'cloth-too-short',
+    cloth: 'Moss loop',
+    shortfall: { shortMm: 210, fit: 4, of: 5, turned: { direction: 'railroaded', neededMm: 3850 } },
+  },
   { station: 'lay', level: 'note', code: 'depth-rule-idle' },
-  { station: 'filling', level: 'warning', code: 'squeezed-much', way: 'thickness', by: 12, share: 0.158, causes: ['allowance-left-out'] },
+  {
+    station: 'filling',
+    level: 'warning',
+    code: 'squeezed-much',
+    way: 'thickness',
+    by: 12,
+    share: 0.158,
+    causes: ['allowance-left-out'],
+  },
   { station: 'make-up', level: 'stop', code: 'grip-vanishes', grip: 'non-slip' },
   { station: 'lay', level: 'note', code: 'under-cannot-match' },
   { station: 'lay', level: 'warning', code: 'band-missing', band: 7, bands: 6 },
   { station: 'lay', level: 'stop', code: 'repeat-over-width', repeat: 1700, usable: 1350 },
   { station: 'lay', level: 'warning', code: 'pile-sideways' },
-  { station: 'lay', level: 'stop', code: 'piece-wider-than-cloth', piece: 'Top plate', over: 94.5, cure: 'other-direction' },
+  {
+    station: 'lay',
+    level: 'stop',
+    code: 'piece-wider-than-cloth',
+    piece: 'Top plate',
+    over: 94.5,
+    cure: 'other-direction',
+  },
   { station: 'lists', level: 'safety', code: 'knives' },
   { station: 'make', level: 'safety', code: 'needles' },
 ]
@@ -123,9 +204,23 @@ describe('words for every warning', () => {
   it('speaks the unit of the job', () => {
     const w = EXAMPLES[2]!
     expect(warningWords(w, 'mm').says).toBe('The thickness 600 mm is more than the depth 500 mm.')
-    expect(warningWords({ ...w, thickness: 508, depth: 254 } as Warning, 'inch-8').says).toBe('The thickness 20 in is more than the depth 10 in.')
+    expect(warningWords({ ...w, thickness: 508, depth: 254 } as Warning, 'inch-8').says).toBe(
+      'The thickness 20 in is more than the depth 10 in.',
+    )
   })
 
-  it('counts bands as a maker does, from one', () => expect(warningWords(EXAMPLES.find((w) => w.code === 'band-missing')!, 'mm').says).toBe('The placement names band 8; the cloth has 6.'))
-  it('a loose cover is larger, not minus tight', () => expect(warningWords(EXAMPLES.find((w) => w.code === 'fit-loose')!, 'mm').says).toContain('2.1 % larger'))
+  it('counts bands as a maker does, from one', () =>
+    expect(
+      warningWords(
+        EXAMPLES.find((w) => w.code === 'band-missing')!,
+        'mm',
+      ).says,
+    ).toBe('The placement names band 8; the cloth has 6.'))
+  it('a loose cover is larger, not minus tight', () =>
+    expect(
+      warningWords(
+        EXAMPLES.find((w) => w.code === 'fit-loose')!,
+        'mm',
+      ).says,
+    ).toContain('2.1 % larger'))
 })

@@ -7,8 +7,16 @@ type Point = [number, number]
  * with a seam allowance beside the join. Parts keep the piece's anchor, so that its pattern goes on
  * over the join. What is too narrow to join stays whole.
  */
-export function withJoins(problem: LayProblem, isJoined: (piece: LayPiece) => boolean, where: 'middle' | 'sides', seamMm: number): LayProblem {
-  return { ...problem, pieces: problem.pieces.flatMap((piece) => (isJoined(piece) ? joined(piece, where, seamMm) : [piece])) }
+export function withJoins(
+  problem: LayProblem,
+  isJoined: (piece: LayPiece) => boolean,
+  where: 'middle' | 'sides',
+  seamMm: number,
+): LayProblem {
+  return {
+    ...problem,
+    pieces: problem.pieces.flatMap((piece) => (isJoined(piece) ? joined(piece, where, seamMm) : [piece])),
+  }
 }
 
 /** No part is narrower than this: less is not worth its seam. */
@@ -20,11 +28,21 @@ function joined(piece: LayPiece, where: 'middle' | 'sides', seamMm: number): rea
   const joins = (where === 'middle' ? [0.5] : [0.25, 0.75]).map((share) => low + share * (high - low))
   if ((high - low) / (2 * joins.length) < NARROWEST_MM) return [piece]
   const edges = [low - seamMm, ...joins, high + seamMm]
-  return edges.slice(1).map((to, i) => ({ ...piece, id: `${piece.id}/part-${i + 1}`, outline: between(piece.outline, edges[i]! - seamMm, to + seamMm) }))
+  return edges
+    .slice(1)
+    .map((to, i) => ({
+      ...piece,
+      id: `${piece.id}/part-${i + 1}`,
+      outline: between(piece.outline, edges[i]! - seamMm, to + seamMm),
+    }))
 }
 
 /** The part of an outline from one x to another. */
-const between = (outline: readonly Point[], from: number, to: number): Point[] => clipped(clipped(outline, (x) => x - from), (x) => to - x)
+const between = (outline: readonly Point[], from: number, to: number): Point[] =>
+  clipped(
+    clipped(outline, (x) => x - from),
+    (x) => to - x,
+  )
 
 /** What lies where `inside` of x is not negative. */
 function clipped(outline: readonly Point[], inside: (x: number) => number): Point[] {

@@ -27,21 +27,41 @@ export interface Varied {
 /** Widths that cloth is sold in. */
 export const SOLD_WIDTHS_MM = [1120, 1220, 1370, 1400, 1520] as const
 
-/** Every combination of what is varied; what is not stays as the job has it. The job's own width is always among them. */
+/**
+ * Every combination of what is varied; what is not stays as the job has it. The job's own width is always among them.
+ */
 export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
   const { cloth } = job
   const widths = [...new Set([...varied.widthsMm, cloth.cloth.widthMm])].toSorted((a, b) => a - b)
   const directions = varied.direction ? (['up-the-roll', 'railroaded'] as const) : [cloth.direction]
-  const matches = varied.match && cloth.match.kind === 'matched' ? [cloth.match, { kind: 'none' as const }] : [cloth.match]
-  const pipings = varied.piping && job.makeUp.piping.kind !== 'none' ? [job.makeUp.piping, { kind: 'none' as const }] : [job.makeUp.piping]
-  const joins = varied.joins && job.makeUp.piping.kind !== 'none' ? [...new Set([cloth.stripJoins, 0, 1, 2])].toSorted((a, b) => a - b) : [cloth.stripJoins]
+  const matches =
+    varied.match && cloth.match.kind === 'matched' ? [cloth.match, { kind: 'none' as const }] : [cloth.match]
+  const pipings =
+    varied.piping && job.makeUp.piping.kind !== 'none'
+      ? [job.makeUp.piping, { kind: 'none' as const }]
+      : [job.makeUp.piping]
+  const joins =
+    varied.joins && job.makeUp.piping.kind !== 'none'
+      ? [...new Set([cloth.stripJoins, 0, 1, 2])].toSorted((a, b) => a - b)
+      : [cloth.stripJoins]
   return widths.flatMap((widthMm) =>
     directions.flatMap((direction) =>
       matches.flatMap((match) =>
         pipings.flatMap((piping) =>
           (piping.kind === 'none' ? [cloth.stripJoins] : joins).map((stripJoins): LayChoice => {
-            const plan = planJob({ ...job, makeUp: { ...job.makeUp, piping }, cloth: { ...cloth, cloth: { ...cloth.cloth, widthMm }, direction, match, stripJoins } })
-            return { widthMm, direction, isMatched: match.kind === 'matched', isPiped: piping.kind !== 'none', stripJoins, problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null }
+            const plan = planJob({
+              ...job,
+              makeUp: { ...job.makeUp, piping },
+              cloth: { ...cloth, cloth: { ...cloth.cloth, widthMm }, direction, match, stripJoins },
+            })
+            return {
+              widthMm,
+              direction,
+              isMatched: match.kind === 'matched',
+              isPiped: piping.kind !== 'none',
+              stripJoins,
+              problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null,
+            }
           }),
         ),
       ),
@@ -55,13 +75,26 @@ export function cutTogether(problems: readonly { readonly name: string; readonly
   if (!first) throw new RangeError('cutTogether: no problems')
   return {
     ...first.problem,
-    groups: Object.fromEntries(problems.flatMap(({ name, problem }) => Object.entries(problem.groups).map(([group, phases]) => [`${name}/${group}`, phases]))),
-    pieces: problems.flatMap(({ name, problem }) => problem.pieces.map((p) => ({ ...p, id: `${name}/${p.id}`, match: p.match && { ...p.match, group: `${name}/${p.match.group}` } }))),
+    groups: Object.fromEntries(
+      problems.flatMap(({ name, problem }) =>
+        Object.entries(problem.groups).map(([group, phases]) => [`${name}/${group}`, phases]),
+      ),
+    ),
+    pieces: problems.flatMap(({ name, problem }) =>
+      problem.pieces.map((p) => ({
+        ...p,
+        id: `${name}/${p.id}`,
+        match: p.match && { ...p.match, group: `${name}/${p.match.group}` },
+      })),
+    ),
   }
 }
 
 /** What the cloth of a lay costs: longer by what washing takes, bought by the step, at the price of a metre. */
-export function clothCost(cloth: Pick<Cloth, 'pricePerMetre' | 'buyingStepMm' | 'washFirst' | 'shrink'>, laidMm: number): { readonly boughtMm: number; readonly cost: number } {
+export function clothCost(
+  cloth: Pick<Cloth, 'pricePerMetre' | 'buyingStepMm' | 'washFirst' | 'shrink'>,
+  laidMm: number,
+): { readonly boughtMm: number; readonly cost: number } {
   const { buyingStepMm, pricePerMetre } = cloth
   const boughtMm = Math.ceil(beforeWash(cloth, laidMm) / buyingStepMm - 1e-9) * buyingStepMm
   return { boughtMm, cost: (boughtMm / 1000) * pricePerMetre }

@@ -15,7 +15,12 @@ export interface Shortfall {
 /** `210 mm short; 4 of 5 cushions fit; railroaded it would need 3850 mm`. */
 export function shortfallWords({ shortMm, fit, of, turned }: Shortfall, unit: LengthUnit): string {
   const mm = (length: number) => formatLengthWithUnit(length, unit)
-  const short = shortMm === null ? 'no length of this width would do' : shortMm > 0 ? `${mm(shortMm)} short` : 'its shape leaves too little room'
+  const short =
+    shortMm === null
+      ? 'no length of this width would do'
+      : shortMm > 0
+        ? `${mm(shortMm)} short`
+        : 'its shape leaves too little room'
   const gives = of > 1 ? `; ${fit === 0 ? 'not one' : fit} of ${of} cushions ${fit === 1 ? 'fits' : 'fit'}` : ''
   return `${short}${gives}${turned ? `; ${turned.direction === 'railroaded' ? 'railroaded' : 'up the roll'} it would need ${mm(turned.neededMm)}` : ''}`
 }

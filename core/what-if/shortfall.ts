@@ -18,10 +18,17 @@ export function inHandOf(job: Job, own: ClothLay): InHand | null {
   const direction = job.cloth.direction === 'railroaded' ? 'up-the-roll' : 'railroaded'
   const other = planJob({ ...job, cloth: { ...job.cloth, direction } })
   const turned = other.kind === 'worked' ? other.cloth.lays.find((l) => l.cloth.id === own.cloth.id) : undefined
-  return { problem: own.problem, cushions: own.pieces.map((p) => p.cushion), turned: turned ? { direction, problem: turned.problem } : null }
+  return {
+    problem: own.problem,
+    cushions: own.pieces.map((p) => p.cushion),
+    turned: turned ? { direction, problem: turned.problem } : null,
+  }
 }
 
-/** Tried for real: on cloth without an end, both ways, and how many cushions the piece in hand gives. Each search ends with its first answer. */
+/**
+ * Tried for real: on cloth without an end, both ways, and how many cushions the piece in hand gives. Each search ends
+ * with its first answer.
+ */
 export function shortfallOf({ problem, cushions, turned }: InHand): Shortfall {
   const needed = (p: LayProblem): number | null => {
     const solved = solveLay(withoutEnd(p), FIRST_ANSWER)
@@ -29,15 +36,25 @@ export function shortfallOf({ problem, cushions, turned }: InHand): Shortfall {
   }
   const [own, other] = [needed(problem), turned && needed(turned.problem)]
   const all = numbered(cushions)
-  return { shortMm: own === null ? null : Math.max(0, own - problem.cloth.length!), fit: cushionsIn(problem, cushions), of: all.length, turned: turned && typeof other === 'number' ? { direction: turned.direction, neededMm: other } : null }
+  return {
+    shortMm: own === null ? null : Math.max(0, own - problem.cloth.length!),
+    fit: cushionsIn(problem, cushions),
+    of: all.length,
+    turned: turned && typeof other === 'number' ? { direction: turned.direction, neededMm: other } : null,
+  }
 }
 
 const FIRST_ANSWER: SolveOptions = { seed: 1, budget: { steps: Infinity, isStopped: () => true } }
 
-const numbered = (cushions: readonly (number | null)[]): readonly number[] => [...new Set(cushions.flatMap((c) => c ?? []))]
+const numbered = (cushions: readonly (number | null)[]): readonly number[] => [
+  ...new Set(cushions.flatMap((c) => c ?? [])),
+]
 
 /** The width and its flaws go on for ever; a remnant's own outline does not. */
-const withoutEnd = ({ cloth: { outline: _, ...cloth }, ...problem }: LayProblem): LayProblem => ({ ...problem, cloth: { ...cloth, length: null } })
+const withoutEnd = ({ cloth: { outline: _, ...cloth }, ...problem }: LayProblem): LayProblem => ({
+  ...problem,
+  cloth: { ...cloth, length: null },
+})
 
 /** As many whole cushions as go on the piece, the first ones first. */
 function cushionsIn(problem: LayProblem, cushions: readonly (number | null)[]): number {

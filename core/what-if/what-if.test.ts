@@ -6,7 +6,17 @@ import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { buyingList } from '../lists/index.ts'
-import { clothCost, cutTogether, inHandOf, layChoices, RESCUES, shortfallOf, shortfallWords, tryRescue, withJoins } from './index.ts'
+import {
+  clothCost,
+  cutTogether,
+  inHandOf,
+  layChoices,
+  RESCUES,
+  shortfallOf,
+  shortfallWords,
+  tryRescue,
+  withJoins,
+} from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
 const once = () => false
@@ -19,22 +29,66 @@ const lengthOf = (problem: LayProblem) => {
 
 describe('joins, by hand', () => {
   const match = { group: 'g', anchor: [200, 0], across: 10, along: null }
-  const problem = LayProblem.parse({ format: 'loft-seam/lay-problem', version: 1, cloth: { width: 1000, repeat: { across: 50, along: null } }, pieces: [{ id: '1/top-plate', outline: [[0, 0], [400, 0], [400, 300], [0, 300]], match }, { id: '1/gusset', outline: [[0, 0], [100, 0], [100, 30], [0, 30]] }] })
+  const problem = LayProblem.parse({
+    format: 'loft-seam/lay-problem',
+    version: 1,
+    cloth: { width: 1000, repeat: { across: 50, along: null } },
+    pieces: [
+      {
+        id: '1/top-plate',
+        outline: [
+          [0, 0],
+          [400, 0],
+          [400, 300],
+          [0, 300],
+        ],
+        match,
+      },
+      {
+        id: '1/gusset',
+        outline: [
+          [0, 0],
+          [100, 0],
+          [100, 30],
+          [0, 30],
+        ],
+      },
+    ],
+  })
   it('in the middle: 400 gives two of 200 + 12, on the same anchor', () => {
     const [a, b] = withJoins(problem, (p) => p.id === '1/top-plate', 'middle', 12).pieces
     const xs = (p: typeof a) => [Math.min(...p!.outline.map((q) => q[0])), Math.max(...p!.outline.map((q) => q[0]))]
-    expect([a!.id, xs(a), b!.id, xs(b), a!.match]).toEqual(['1/top-plate/part-1', [0, 212], '1/top-plate/part-2', [188, 400], { ...match, along: null }])
+    expect([a!.id, xs(a), b!.id, xs(b), a!.match]).toEqual([
+      '1/top-plate/part-1',
+      [0, 212],
+      '1/top-plate/part-2',
+      [188, 400],
+      { ...match, along: null },
+    ])
   })
   it('at the sides: the middle half whole with 12 at either end', () => {
     const parts = withJoins(problem, (p) => p.id === '1/top-plate', 'sides', 12).pieces.slice(0, 3)
-    expect(parts.map((p) => Math.max(...p.outline.map((q) => q[0])) - Math.min(...p.outline.map((q) => q[0])))).toEqual([112, 224, 112])
+    expect(parts.map((p) => Math.max(...p.outline.map((q) => q[0])) - Math.min(...p.outline.map((q) => q[0])))).toEqual(
+      [112, 224, 112],
+    )
   })
-  it('what is too narrow stays whole', () => expect(withJoins(problem, (p) => p.id === '1/gusset', 'middle', 12).pieces.map((p) => p.id)).toEqual(['1/top-plate', '1/gusset']))
+  it('what is too narrow stays whole', () =>
+    expect(withJoins(problem, (p) => p.id === '1/gusset', 'middle', 12).pieces.map((p) => p.id)).toEqual([
+      '1/top-plate',
+      '1/gusset',
+    ]))
 })
 
 describe('will it fit this remnant?', () => {
   const job = demoJobs().find((j) => j.ticket === 'SL-07')!
-  const remnant = (lengthMm: number, more: Partial<Cloth> = {}): Cloth => ({ ...calico, id: 'piece', widthMm: 1180, selvedgeMm: [0, 0], supply: { kind: 'length', lengthMm }, ...more })
+  const remnant = (lengthMm: number, more: Partial<Cloth> = {}): Cloth => ({
+    ...calico,
+    id: 'piece',
+    widthMm: 1180,
+    selvedgeMm: [0, 0],
+    supply: { kind: 'length', lengthMm },
+    ...more,
+  })
   const steps = (n: number) => {
     let asked = 0
     return () => asked++ > n
@@ -57,13 +111,25 @@ describe('will it fit this remnant?', () => {
   })
 
   it('a remnant that holds the tops and boxing alone is saved by another cloth for what is hidden', () => {
-    const whole = lengthOf(worked({ ...job, cloth: { ...job.cloth, cloth: remnant(9000), match: { kind: 'none' } } }).cloth.lays[0].problem)
-    const tried = (rescue: readonly (typeof RESCUES)[number][number][]) => tryRescue(job, remnant(whole * 0.85), calico, rescue, steps(60))!
+    const whole = lengthOf(
+      worked({ ...job, cloth: { ...job.cloth, cloth: remnant(9000), match: { kind: 'none' } } }).cloth.lays[0].problem,
+    )
+    const tried = (rescue: readonly (typeof RESCUES)[number][number][]) =>
+      tryRescue(job, remnant(whole * 0.85), calico, rescue, steps(60))!
     expect(tried(['as-it-is']).found).toBeNull()
     expect(tried(['hidden-in-another']).found).not.toBeNull()
   })
 
-  it('a narrower allowance is no rescue where it is as narrow already', () => expect(tryRescue({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 8 } } }, remnant(3000), calico, ['narrow-allowance'], once)).toBeNull())
+  it('a narrower allowance is no rescue where it is as narrow already', () =>
+    expect(
+      tryRescue(
+        { ...job, allowances: { ...job.allowances, overrides: { seamMm: 8 } } },
+        remnant(3000),
+        calico,
+        ['narrow-allowance'],
+        once,
+      ),
+    ).toBeNull())
 })
 
 describe('ways of cutting beside each other', () => {
@@ -72,34 +138,66 @@ describe('ways of cutting beside each other', () => {
     const all = layChoices(job, { widthsMm: [1120, 1520], direction: true, match: true, piping: false, joins: false })
     expect(all).toHaveLength(3 * 2 * 2)
     expect(all.filter((c) => c.widthMm === 1370 && c.direction === 'up-the-roll' && c.isMatched)).toHaveLength(1)
-    expect(layChoices(job, { widthsMm: [], direction: false, match: false, piping: false, joins: false })).toHaveLength(1)
+    expect(layChoices(job, { widthsMm: [], direction: false, match: false, piping: false, joins: false })).toHaveLength(
+      1,
+    )
   })
   it('wider unmatched cloth never needs more than the area says it must, and no combination is left without pieces', () => {
-    for (const c of layChoices(job, { widthsMm: [1520], direction: true, match: true, piping: true, joins: false })) expect(c.problem!.pieces.length).toBeGreaterThan(10)
+    for (const c of layChoices(job, { widthsMm: [1520], direction: true, match: true, piping: true, joins: false }))
+      expect(c.problem!.pieces.length).toBeGreaterThan(10)
   })
   it('piping split once and twice more: the same length of piping and its joins, and a lay no longer where long strips do not fit', () => {
-    const across = { ...job, makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'across' as const } }, cloth: { ...job.cloth, match: { kind: 'none' as const } } }
+    const across = {
+      ...job,
+      makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'across' as const } },
+      cloth: { ...job.cloth, match: { kind: 'none' as const } },
+    }
     const all = layChoices(across, { widthsMm: [], direction: false, match: false, piping: false, joins: true })
     expect(all.map((c) => c.stripJoins)).toEqual([0, 1, 2])
-    const strips = all.map((c) => c.problem!.pieces.filter((p) => p.id.startsWith('piping')).map((p) => [p.qty, Math.max(...p.outline.map((q) => q[0]))]))
+    const strips = all.map((c) =>
+      c
+        .problem!.pieces.filter((p) => p.id.startsWith('piping'))
+        .map((p) => [p.qty, Math.max(...p.outline.map((q) => q[0]))]),
+    )
     // A loop of 2489.33 on cloth 1350 wide: two strips and a join of 40; three and two joins; four and three.
-    expect(strips.map(([s]) => [s![0]! / 6, Number(s![1]!.toFixed(1))])).toEqual([[2, 1264.7], [3, 856.4], [4, 652.3]])
+    expect(strips.map(([s]) => [s![0]! / 6, Number(s![1]!.toFixed(1))])).toEqual([
+      [2, 1264.7],
+      [3, 856.4],
+      [4, 652.3],
+    ])
     expect(Math.min(...all.slice(1).map((c) => lengthOf(c.problem!)))).toBeLessThanOrEqual(lengthOf(all[0]!.problem!))
   })
   it('together: all pieces on one lay, at once hardly longer than one after the other', () => {
     const [a] = worked(job).cloth.lays
-    const both = cutTogether([{ name: 'SL-02', problem: a.problem }, { name: 'again', problem: a.problem }])
+    const both = cutTogether([
+      { name: 'SL-02', problem: a.problem },
+      { name: 'again', problem: a.problem },
+    ])
     expect(both.pieces).toHaveLength(2 * a.problem.pieces.length)
     expect(lengthOf(both)).toBeLessThanOrEqual(2.1 * lengthOf(a.problem))
   })
-  it('costs the length bought: 3.42 m at 34 by the 100 mm is 3.5 m, 119', () => expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100 }, 3420)).toEqual({ boughtMm: 3500, cost: 119 }))
-  it('and what washing takes: 3.42 m on the table are 3.60 m in the bale at 5 %', () => expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100, washFirst: true, shrink: { across: 0, along: 0.05 } }, 3420).boughtMm).toBe(3600))
+  it('costs the length bought: 3.42 m at 34 by the 100 mm is 3.5 m, 119', () =>
+    expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100 }, 3420)).toEqual({ boughtMm: 3500, cost: 119 }))
+  it('and what washing takes: 3.42 m on the table are 3.60 m in the bale at 5 %', () =>
+    expect(
+      clothCost(
+        { ...calico, pricePerMetre: 34, buyingStepMm: 100, washFirst: true, shrink: { across: 0, along: 0.05 } },
+        3420,
+      ).boughtMm,
+    ).toBe(3600))
 })
 
 describe('a cloth in hand that is not enough', () => {
   const inHand = (lengthMm: number) => {
     const job = keepersBench()
-    return { ...job, cloth: { ...job.cloth, cloth: { ...calico, supply: { kind: 'length' as const, lengthMm } }, match: { kind: 'none' as const } } }
+    return {
+      ...job,
+      cloth: {
+        ...job.cloth,
+        cloth: { ...calico, supply: { kind: 'length' as const, lengthMm } },
+        match: { kind: 'none' as const },
+      },
+    }
   }
   const whole = lengthOf(worked(inHand(30_000)).cloth.lays[0].problem)
 
@@ -110,24 +208,41 @@ describe('a cloth in hand that is not enough', () => {
     // The same pieces on a roll without an end; the first lay of each search may be a little longer than the best.
     expect(found.shortMm!).toBeGreaterThanOrEqual(whole - 1500 - 1)
     expect(found.shortMm!).toBeLessThan(1.15 * whole - 1500)
-    // Two plates of 771 lie beside each other on 1580: two cushions are two rows of 492 and five strips of 99, 1479 in all.
+    // Two plates of 771 lie beside each other on 1580: two cushions are two rows of 492 and five strips of 99, 1479 in
+    // all.
     expect([found.of, found.fit]).toEqual([3, 2])
-    const turned = worked({ ...job, cloth: { ...job.cloth, direction: 'railroaded', cloth: { ...calico } } }).cloth.lays[0].problem
+    const turned = worked({ ...job, cloth: { ...job.cloth, direction: 'railroaded', cloth: { ...calico } } }).cloth
+      .lays[0].problem
     expect(found.turned).toMatchObject({ direction: 'railroaded' })
     expect(found.turned!.neededMm).toBeGreaterThanOrEqual(lengthOf(turned) - 1)
-    expect(shortfallWords({ shortMm: 210, fit: 4, of: 5, turned: { direction: 'railroaded', neededMm: 3850 } }, 'mm')).toBe('210 mm short; 4 of 5 cushions fit; railroaded it would need 3850 mm')
+    expect(
+      shortfallWords({ shortMm: 210, fit: 4, of: 5, turned: { direction: 'railroaded', neededMm: 3850 } }, 'mm'),
+    ).toBe('210 mm short; 4 of 5 cushions fit; railroaded it would need 3850 mm')
   })
 
   it('is not priced as nothing to buy', () => {
     const job = inHand(1500)
     const plan = worked(job)
     const list = buyingList(job, plan, [{ laidMm: null, boundMm: 2000 }])
-    expect([list.hasLay, list.lines.find((l) => l.from === 'cloth')!.what]).toEqual([false, 'House calico, in hand: not enough as far as is known'])
+    expect([list.hasLay, list.lines.find((l) => l.from === 'cloth')!.what]).toEqual([
+      false,
+      'House calico, in hand: not enough as far as is known',
+    ])
   })
 
   it('a wrap 1510 wide on 1300 of plain cloth is told to be railroaded, and then lies', () => {
     const job = keepersBench()
-    const wrap = (direction: 'up-the-roll' | 'railroaded'): Job => ({ ...job, seat: { ...newSeat('singles', 1290, 400, 50, 1), clearanceMm: 0 }, makeUp: usualMakeUp('no-sew-wrap'), cloth: { ...job.cloth, direction, match: { kind: 'none' }, cloth: { ...calico, widthMm: 1320, selvedgeMm: [10, 10] } } })
+    const wrap = (direction: 'up-the-roll' | 'railroaded'): Job => ({
+      ...job,
+      seat: { ...newSeat('singles', 1290, 400, 50, 1), clearanceMm: 0 },
+      makeUp: usualMakeUp('no-sew-wrap'),
+      cloth: {
+        ...job.cloth,
+        direction,
+        match: { kind: 'none' },
+        cloth: { ...calico, widthMm: 1320, selvedgeMm: [10, 10] },
+      },
+    })
     const stop = worked(wrap('up-the-roll')).warnings.find((w) => w.code === 'piece-wider-than-cloth')
     expect(stop).toMatchObject({ piece: 'Wrap', cure: 'other-direction', over: 1290 + 100 + 120 - 1300 })
     const railroaded = worked(wrap('railroaded'))
@@ -137,7 +252,16 @@ describe('a cloth in hand that is not enough', () => {
 
   it('a piece as wide as the cloth lies on it, unwarned', () => {
     const job = keepersBench()
-    const exact: Job = { ...job, seat: { ...newSeat('singles', 1190, 400, 50, 1), clearanceMm: 0 }, makeUp: usualMakeUp('no-sew-wrap'), cloth: { ...job.cloth, match: { kind: 'none' }, cloth: { ...calico, widthMm: 1430, selvedgeMm: [10, 10], nap: 'one-way' } } }
+    const exact: Job = {
+      ...job,
+      seat: { ...newSeat('singles', 1190, 400, 50, 1), clearanceMm: 0 },
+      makeUp: usualMakeUp('no-sew-wrap'),
+      cloth: {
+        ...job.cloth,
+        match: { kind: 'none' },
+        cloth: { ...calico, widthMm: 1430, selvedgeMm: [10, 10], nap: 'one-way' },
+      },
+    }
     expect(worked(exact).warnings.map((w) => w.code)).not.toContain('piece-wider-than-cloth')
   })
 })

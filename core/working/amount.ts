@@ -1,7 +1,20 @@
-import { formatLength, inchParts, isInch, KG_M3_PER_LB_FT3, KG_PER_LB, MM_PER_INCH, mmPerUnit, trimmed, unitName, type LengthUnit } from '../units/index.ts'
+import {
+  formatLength,
+  inchParts,
+  isInch,
+  KG_M3_PER_LB_FT3,
+  KG_PER_LB,
+  MM_PER_INCH,
+  mmPerUnit,
+  trimmed,
+  unitName,
+  type LengthUnit,
+} from '../units/index.ts'
 import type { Quantity } from './model.ts'
 
-/** An amount as it is written, the number that a calculator would be given for it, and what one of that number is worth. */
+/**
+ * An amount as it is written, the number that a calculator would be given for it, and what one of that number is worth.
+ */
 export interface Amount {
   readonly text: string
   readonly number: number
@@ -12,7 +25,8 @@ export interface Amount {
 /** An amount in the units of the job, without the name of a length's unit; `finer` asks for so many more digits. */
 export function amountOf(value: number, quantity: Quantity, unit: LengthUnit, finer = 0): Amount {
   const { worth, decimals: usual, suffix } = measureOf(quantity, unit)
-  if (quantity === 'length' && isInch(unit) && finer === 0) return { text: formatLength(value, unit), number: inchesShown(value, unit), worth }
+  if (quantity === 'length' && isInch(unit) && finer === 0)
+    return { text: formatLength(value, unit), number: inchesShown(value, unit), worth }
   if (quantity === 'time' && finer === 0) return { text: sayMinutes(value), number: Math.round(value), worth }
   const decimals = Math.min(MOST_DECIMALS, usual + finer)
   const number = Number((value / worth).toFixed(decimals)) + 0
@@ -31,7 +45,8 @@ export function lastDigit(quantity: Quantity, unit: LengthUnit): number {
 }
 
 /** An amount in words of the job: lengths without the name of their unit. */
-export const sayAmount = (value: number, quantity: Quantity, unit: LengthUnit): string => amountOf(value, quantity, unit).text
+export const sayAmount = (value: number, quantity: Quantity, unit: LengthUnit): string =>
+  amountOf(value, quantity, unit).text
 
 /** The same with the unit of a length, a mass and a density. */
 export function sayAmountWithUnit(value: number, quantity: Quantity, unit: LengthUnit): string {
@@ -63,9 +78,17 @@ function measureOf(quantity: Quantity, unit: LengthUnit): Measure {
     case 'length':
       return { ...plain, worth: mmPerUnit(unit), decimals: unit === 'mm' ? 1 : 2, name: unitName(unit) }
     case 'run':
-      return { ...plain, decimals: 2, ...(inches ? { worth: MM_PER_YARD, suffix: ' yd' } : { worth: 1000, suffix: ' m' }) }
+      return {
+        ...plain,
+        decimals: 2,
+        ...(inches ? { worth: MM_PER_YARD, suffix: ' yd' } : { worth: 1000, suffix: ' m' }),
+      }
     case 'area':
-      return { ...plain, decimals: 3, ...(inches ? { worth: MM_PER_FOOT ** 2, suffix: ' ft²' } : { worth: 1e6, suffix: ' m²' }) }
+      return {
+        ...plain,
+        decimals: 3,
+        ...(inches ? { worth: MM_PER_FOOT ** 2, suffix: ' ft²' } : { worth: 1e6, suffix: ' m²' }),
+      }
     case 'angle':
       return { ...plain, worth: Math.PI / 180, decimals: 2, suffix: '°' }
     case 'mass':

@@ -2,19 +2,50 @@ import type { Expression, Figure, Quantity } from './model.ts'
 
 export type Operand = number | Figure | Expression
 
-export const given = (value: number, quantity: Quantity, label: string): Expression => ({ kind: 'given', value, quantity, label })
-export const plus = (...terms: readonly Operand[]): Expression => ({ kind: 'sum', terms: terms.map((t) => ({ sign: 1, of: asExpression(t) })) })
+export const given = (value: number, quantity: Quantity, label: string): Expression => ({
+  kind: 'given',
+  value,
+  quantity,
+  label,
+})
+export const plus = (...terms: readonly Operand[]): Expression => ({
+  kind: 'sum',
+  terms: terms.map((t) => ({ sign: 1, of: asExpression(t) })),
+})
 export const minus = (first: Operand, ...rest: readonly Operand[]): Expression => ({
   kind: 'sum',
   terms: [{ sign: 1, of: asExpression(first) }, ...rest.map((t) => ({ sign: -1 as const, of: asExpression(t) }))],
 })
-export const times = (...factors: readonly Operand[]): Expression => ({ kind: 'product', factors: factors.map(asExpression) })
-export const over = (top: Operand, bottom: Operand): Expression => ({ kind: 'quotient', top: asExpression(top), bottom: asExpression(bottom) })
-export const least = (...of: readonly Operand[]): Expression => ({ kind: 'pick', by: 'least', of: of.map(asExpression) })
+export const times = (...factors: readonly Operand[]): Expression => ({
+  kind: 'product',
+  factors: factors.map(asExpression),
+})
+export const over = (top: Operand, bottom: Operand): Expression => ({
+  kind: 'quotient',
+  top: asExpression(top),
+  bottom: asExpression(bottom),
+})
+export const least = (...of: readonly Operand[]): Expression => ({
+  kind: 'pick',
+  by: 'least',
+  of: of.map(asExpression),
+})
 export const most = (...of: readonly Operand[]): Expression => ({ kind: 'pick', by: 'most', of: of.map(asExpression) })
 export const median = (of: readonly Operand[]): Expression => ({ kind: 'pick', by: 'median', of: of.map(asExpression) })
-export const roundUp = (of: Operand, step: number, quantity: Quantity): Expression => ({ kind: 'round', way: 'up', of: asExpression(of), step, quantity })
-export const roundDown = (of: Operand, step: number, quantity: Quantity): Expression => ({ kind: 'round', way: 'down', of: asExpression(of), step, quantity })
+export const roundUp = (of: Operand, step: number, quantity: Quantity): Expression => ({
+  kind: 'round',
+  way: 'up',
+  of: asExpression(of),
+  step,
+  quantity,
+})
+export const roundDown = (of: Operand, step: number, quantity: Quantity): Expression => ({
+  kind: 'round',
+  way: 'down',
+  of: asExpression(of),
+  step,
+  quantity,
+})
 
 /** The value of a sum; a division by nought gives Infinity or NaN as in arithmetic. */
 export function evaluate(e: Expression): number {
@@ -39,9 +70,13 @@ export function evaluate(e: Expression): number {
 }
 
 /** A number or figure as part of a sum. */
-export const asExpression = (o: Operand): Expression => (typeof o === 'number' ? given(o, 'plain', '') : 'kind' in o ? o : { kind: 'figure', figure: o })
+export const asExpression = (o: Operand): Expression =>
+  typeof o === 'number' ? given(o, 'plain', '') : 'kind' in o ? o : { kind: 'figure', figure: o }
 
-/** The hidden constant between two units of one kind, as 1e9 mm³ in a m³: it is part of the value, and each unit writes it its own way. */
+/**
+ * The hidden constant between two units of one kind, as 1e9 mm³ in a m³: it is part of the value, and each unit writes
+ * it its own way.
+ */
 export const unitsIn = (value: number, label: string): Expression => given(value, 'conversion', label)
 
 export function pick(by: 'least' | 'most' | 'median', values: readonly number[]): number {

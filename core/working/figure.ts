@@ -20,7 +20,8 @@ export const sayFigure = (f: Figure, unit: LengthUnit): string => sayAmountWithU
 export function sayWorking(f: Figure, unit: LengthUnit): string {
   const result = sayFigure(f, unit) + (f.line ? ` ${f.line}` : '')
   // A figure that only takes over another one shows how that one was worked out.
-  if (f.sum.kind === 'figure' && f.sum.figure.sum.kind !== 'given') return `${sayExpression(f.sum.figure.sum, f, unit)} = ${result}`
+  if (f.sum.kind === 'figure' && f.sum.figure.sum.kind !== 'given')
+    return `${sayExpression(f.sum.figure.sum, f, unit)} = ${result}`
   if (f.sum.kind === 'figure') return result
   return f.sum.kind === 'given' ? result : `${sayExpression(f.sum, f, unit)} = ${result}`
 }
@@ -38,7 +39,8 @@ export function workingLines(f: Figure, unit: LengthUnit): readonly WorkingLine[
   const visit = (e: Expression): void => {
     switch (e.kind) {
       case 'given':
-        if (e.label !== '' && e.label !== f.label && e.quantity !== 'conversion') lines.set(e.label, { label: e.label, amount: sayAmountWithUnit(e.value, e.quantity, unit), figure: null })
+        if (e.label !== '' && e.label !== f.label && e.quantity !== 'conversion')
+          lines.set(e.label, { label: e.label, amount: sayAmountWithUnit(e.value, e.quantity, unit), figure: null })
         return
       case 'figure':
         lines.set(e.figure.id, { label: e.figure.label, amount: sayFigure(e.figure, unit), figure: e.figure })

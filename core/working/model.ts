@@ -1,5 +1,21 @@
-/** What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles radians, times minutes, money is in the job's currency, densities kg/m³; a conversion is a constant between two units of one kind. */
-export type Quantity = 'length' | 'run' | 'area' | 'angle' | 'count' | 'mass' | 'density' | 'share' | 'money' | 'time' | 'plain' | 'conversion'
+/**
+ * What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles
+ * radians, times minutes, money is in the job's currency, densities kg/m³; a conversion is a constant between two units
+ * of one kind.
+ */
+export type Quantity =
+  | 'length'
+  | 'run'
+  | 'area'
+  | 'angle'
+  | 'count'
+  | 'mass'
+  | 'density'
+  | 'share'
+  | 'money'
+  | 'time'
+  | 'plain'
+  | 'conversion'
 
 /**
  * The sum behind a figure, kept as a tree: the value and the shown working both come from it,
@@ -12,7 +28,13 @@ export type Expression =
   | { readonly kind: 'product'; readonly factors: readonly Expression[] }
   | { readonly kind: 'quotient'; readonly top: Expression; readonly bottom: Expression }
   | { readonly kind: 'pick'; readonly by: 'least' | 'most' | 'median'; readonly of: readonly Expression[] }
-  | { readonly kind: 'round'; readonly way: 'up' | 'down'; readonly of: Expression; readonly step: number; readonly quantity: Quantity }
+  | {
+      readonly kind: 'round'
+      readonly way: 'up' | 'down'
+      readonly of: Expression
+      readonly step: number
+      readonly quantity: Quantity
+    }
 
 /** Who or what decided a figure's rule. */
 export type SetBy = 'measured' | 'shop' | 'job' | 'rule' | 'catalogue'

@@ -1,7 +1,27 @@
 import { describe, expect, it } from 'vitest'
-import { entered, figure, given, least, median, minus, over, plus, roundUp, sayWorking, times, workingLines } from './index.ts'
+import {
+  entered,
+  figure,
+  given,
+  least,
+  median,
+  minus,
+  over,
+  plus,
+  roundUp,
+  sayWorking,
+  times,
+  workingLines,
+} from './index.ts'
 
-const bench = entered({ id: 'bench', label: 'Bench length', quantity: 'length', value: 2236, rule: 'taped', setBy: 'measured' })
+const bench = entered({
+  id: 'bench',
+  label: 'Bench length',
+  quantity: 'length',
+  value: 2236,
+  rule: 'taped',
+  setBy: 'measured',
+})
 const gap = entered({ id: 'gap', label: 'Gap', quantity: 'length', value: -2, rule: 'squeezed', setBy: 'job' })
 const width = figure({
   id: 'width',
@@ -24,7 +44,12 @@ describe('a figure', () => {
 
   it('unfolds into its parts, each with its own working', () => {
     const lines = workingLines(width, 'mm')
-    expect(lines.map((l) => `${l.label}: ${l.amount}`)).toEqual(['Bench length: 2236 mm', 'meetings: 2', 'Gap: -2 mm', 'cushions: 3'])
+    expect(lines.map((l) => `${l.label}: ${l.amount}`)).toEqual([
+      'Bench length: 2236 mm',
+      'meetings: 2',
+      'Gap: -2 mm',
+      'cushions: 3',
+    ])
     expect(lines[0]!.figure).toBe(bench)
   })
 
@@ -35,7 +60,9 @@ describe('a figure', () => {
     ['rounded up', roundUp(39.708, 1, 'length'), 40],
     ['rounded up, already whole but for a hair', roundUp(40.0000000001, 1, 'length'), 40],
     ['brackets kept in the value', times(2, plus(1, 2)), 6],
-  ])('%s', (_name, sum, expected) => expect(figure({ id: 'f', label: 'f', quantity: 'length', sum, rule: '' }).value).toBeCloseTo(expected, 9))
+  ])('%s', (_name, sum, expected) =>
+    expect(figure({ id: 'f', label: 'f', quantity: 'length', sum, rule: '' }).value).toBeCloseTo(expected, 9),
+  )
 
   it.each([
     [times(2, plus(746, 468)), '2 × (746 + 468)'],

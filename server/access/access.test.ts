@@ -1,6 +1,8 @@
+import { existsSync, readFileSync, statSync } from 'node:fs'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { keepersBench } from '../../core/shop/index.ts'
+import { accessFileOf } from './credentials.ts'
 import { openTestShop, type TestShop } from '../testing/running-app.ts'
 
 const MAKER = 'salt wind and good thread'
@@ -15,7 +17,11 @@ describe('a shop on its own machine', () => {
   afterAll(() => shop.end())
 
   it('lets everybody on it make changes, without a word', async () => {
-    expect((await request(shop.address).get('/api/access')).body).toMatchObject({ network: false, role: 'maker', addresses: [] })
+    expect((await request(shop.address).get('/api/access')).body).toMatchObject({
+      network: false,
+      role: 'maker',
+      addresses: [],
+    })
     await request(shop.address).post('/api/jobs').send(job).expect(201)
   })
 
@@ -32,9 +38,12 @@ describe('a shop on its own machine', () => {
     expect((await request(shop.address).get('/api/jobs').set('Host', 'shop.elsewhere.example')).status).toBe(403)
   })
 
-  it.each(['127.evil.example', '127.0.0.1.evil.example', 'localhost.evil.example'])('answers to no name that only begins like its own: %s', async (name) => {
-    expect((await request(shop.address).get('/api/jobs').set('Host', name)).status).toBe(403)
-  })
+  it.each(['127.evil.example', '127.0.0.1.evil.example', 'localhost.evil.example'])(
+    'answers to no name that only begins like its own: %s',
+    async (name) => {
+      expect((await request(shop.address).get('/api/jobs').set('Host', name)).status).toBe(403)
+    },
+  )
 
   it('reads no long body before anybody has signed in, however deep its brackets', async () => {
     const body = '['.repeat(2_000_000)
@@ -55,32 +64,60 @@ describe('a shop open to the network', () => {
   })
   afterAll(() => shop.end())
   const at = () => shop.address.replace('0.0.0.0', '127.0.0.1')
-  const signIn = async (passphrase: string) => request(at()).post('/api/access/in').set('X-Page', 'p').send({ passphrase })
-  const cookieOf = async (passphrase: string): Promise<string> => (await signIn(passphrase)).headers['set-cookie']![0]!.split(';')[0]!
+  const signIn = async (passphrase: string) =>
+    request(at()).post('/api/access/in').set('X-Page', 'p').send({ passphrase })
+  const cookieOf = async (passphrase: string): Promise<string> =>
+    (await signIn(passphrase)).headers['set-cookie']![0]!.split(';')[0]!
 
   it('is not opened without a passphrase, and says what to do', async () => {
     await expect(openTestShop(undefined, { host: '0.0.0.0' })).rejects.toThrow(/MAKER_PASSPHRASE/)
-    await expect(openTestShop(undefined, { host: '0.0.0.0', passphrases: { maker: 'short' } })).rejects.toThrow(/too short/)
+    await expect(openTestShop(undefined, { host: '0.0.0.0', passphrases: { maker: 'short' } })).rejects.toThrow(
+      /too short/,
+    )
   })
 
   it('shows nothing before the passphrase is said', async () => {
-    for (const path of ['/api/jobs', '/api/shop/settings', '/api/records/backups', '/api/records/archive', '/api/events', '/api/stock/trims']) expect((await request(at()).get(path)).status, path).toBe(401)
-    expect((await request(at()).get('/api/access')).body).toMatchObject({ network: true, role: null, hasPassphrase: { maker: true, viewer: true } })
+    for (const path of [
+      '/api/jobs',
+      '/api/shop/settings',
+      '/api/records/backups',
+      '/api/records/archive',
+      '/api/events',
+      '/api/stock/trims',
+    ])
+      expect((await request(at()).get(path)).status, path).toBe(401)
+    expect((await request(at()).get('/api/access')).body).toMatchObject({
+      network: true,
+      role: null,
+      hasPassphrase: { maker: true, viewer: true },
+    })
   })
 
   it('gives a maker a cookie that scripts and other sites cannot reach', async () => {
     const res = await signIn(MAKER)
-    expect(res.headers['set-cookie']![0]).toMatch(/^loft_seam=[\w-]{43}; Max-Age=604800; Path=\/; HttpOnly; SameSite=Strict$/)
+    expect(res.headers['set-cookie']![0]).toMatch(
+      /^loft_seam=[\w-]{43}; Max-Age=604800; Path=\/; HttpOnly; SameSite=Strict$/,
+    )
     const cookie = res.headers['set-cookie']![0]!.split(';')[0]!
     await request(at()).post('/api/jobs').set({ Cookie: cookie, 'X-Page': 'p' }).send(job).expect(201)
-    expect((await request(at()).post('/api/jobs').set('Cookie', cookie).send(job)).body.detail).toMatch(/does not say which page/)
-    expect((await request(at()).post('/api/jobs').set({ Cookie: cookie, Origin: 'https://elsewhere.example' }).send(job)).status).toBe(403)
+    expect((await request(at()).post('/api/jobs').set('Cookie', cookie).send(job)).body.detail).toMatch(
+      /does not say which page/,
+    )
+    expect(
+      (await request(at()).post('/api/jobs').set({ Cookie: cookie, Origin: 'https://elsewhere.example' }).send(job))
+        .status,
+    ).toBe(403)
   })
 
   it('lets a viewer look and change nothing', async () => {
     const cookie = await cookieOf(VIEWER)
     await request(at()).get('/api/jobs').set('Cookie', cookie).expect(200)
-    for (const res of [await request(at()).post('/api/jobs').set({ Cookie: cookie, 'X-Page': 'p' }).send(job), await request(at()).put('/api/access/passphrases').set({ Cookie: cookie, 'X-Page': 'p' }).send({ maker: MAKER }), await request(at()).post('/api/records/backups').set({ Cookie: cookie, 'X-Page': 'p' })]) expect(res.status).toBe(403)
+    for (const res of [
+      await request(at()).post('/api/jobs').set({ Cookie: cookie, 'X-Page': 'p' }).send(job),
+      await request(at()).put('/api/access/passphrases').set({ Cookie: cookie, 'X-Page': 'p' }).send({ maker: MAKER }),
+      await request(at()).post('/api/records/backups').set({ Cookie: cookie, 'X-Page': 'p' }),
+    ])
+      expect(res.status).toBe(403)
   })
 
   it('signing out ends the session; a made-up cookie never was one', async () => {
@@ -92,15 +129,22 @@ describe('a shop open to the network', () => {
 
   it('a new passphrase ends the sessions of the old one', async () => {
     const [mine, other] = [await cookieOf(MAKER), await cookieOf(MAKER)]
-    await request(at()).put('/api/access/passphrases').set({ Cookie: mine, 'X-Page': 'p' }).send({ maker: MAKER }).expect(200)
+    await request(at())
+      .put('/api/access/passphrases')
+      .set({ Cookie: mine, 'X-Page': 'p' })
+      .send({ maker: MAKER, current: MAKER })
+      .expect(200)
     expect((await request(at()).get('/api/jobs').set('Cookie', other)).status).toBe(401)
   })
 
-  it('keeps salted hashes, never the words', async () => {
-    const { readFileSync, existsSync } = await import('node:fs')
-    const bytes = [shop.databaseFile, `${shop.databaseFile}-wal`].filter((f) => existsSync(f)).map((f) => readFileSync(f, 'latin1')).join('')
-    expect(bytes).toContain('"hash"')
-    expect(bytes).not.toContain(MAKER)
+  it('keeps salted hashes beside the database, never the words, and neither in the database', () => {
+    const read = (file: string) => (existsSync(file) ? readFileSync(file, 'latin1') : '')
+    const inDatabase = read(shop.databaseFile) + read(`${shop.databaseFile}-wal`)
+    const beside = read(accessFileOf(shop.databaseFile))
+    expect(beside).toContain('"hash"')
+    expect(inDatabase).not.toContain('"hash"')
+    expect(inDatabase + beside).not.toContain(MAKER)
+    expect(statSync(accessFileOf(shop.databaseFile)).mode & 0o777).toBe(0o600)
   })
 
   it('turns a guesser away after ten wrong words, whatever comes next', async () => {

@@ -8,4 +8,13 @@ export const parseCookie = (req: Request): string | undefined => parse(req.heade
 
 /** Out of reach of scripts and other sites; over TLS alone where there is TLS. */
 export const setCookie = (req: Request, res: Response, token: string | null): void =>
-  void res.append('set-cookie', serialize(NAME, token ?? '', { httpOnly: true, sameSite: 'strict', path: '/', secure: req.secure, maxAge: token === null ? 0 : SESSION_MS / 1000 }))
+  void res.append(
+    'set-cookie',
+    serialize(NAME, token ?? '', {
+      httpOnly: true,
+      sameSite: 'strict',
+      path: '/',
+      secure: req.secure,
+      maxAge: token === null ? 0 : SESSION_MS / 1000,
+    }),
+  )

@@ -1,2 +1,19 @@
-export { backupFolderOf, openDatabase, type Database } from './database.ts'
-export { access, cloths, foamStock, grades, jobRevisions, jobs, photos, shop, stockMoves, trims } from './tables.ts'
+export { causeOf, type Cause } from './cause.ts'
+export { openDatabase, type Database } from './database.ts'
+export { soleOwner } from './sole-owner.ts'
+export { backupFolderOf } from './start-checks.ts'
+export {
+  access,
+  cloths,
+  foamStock,
+  grades,
+  jobRevisions,
+  jobs,
+  photos,
+  pulse,
+  revisionFloors,
+  setAside,
+  shop,
+  stockMoves,
+  trims,
+} from './tables.ts'

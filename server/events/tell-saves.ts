@@ -2,7 +2,9 @@ import type { RequestHandler } from 'express'
 import { StoredJob } from '../../contract/index.ts'
 import type { EventHub } from './hub.ts'
 
-/** Tells the others once a change was answered as done. Pages name themselves, so that they do not listen to themselves. */
+/**
+ * Tells the others once a change was answered as done. Pages name themselves, so that they do not listen to themselves.
+ */
 export const tellSaves =
   (hub: EventHub): RequestHandler =>
   (req, res, next) => {
@@ -21,7 +23,14 @@ export const tellSaves =
       if (path.startsWith('/shop') || path.startsWith('/stock')) hub.tell({ kind: 'shop', by })
       if (!path.startsWith('/jobs')) return
       const job = StoredJob.pick({ id: true, revision: true }).loose().safeParse(saved)
-      if (job.success) hub.tell({ kind: 'job', id: job.data.id, revision: job.data.revision, ticket: String((job.data['job'] as { ticket?: string } | undefined)?.ticket ?? ''), by })
+      if (job.success)
+        hub.tell({
+          kind: 'job',
+          id: job.data.id,
+          revision: job.data.revision,
+          ticket: String((job.data['job'] as { ticket?: string } | undefined)?.ticket ?? ''),
+          by,
+        })
     })
     next()
   }

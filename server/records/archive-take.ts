@@ -1,111 +1,145 @@
-import { eq, max } from 'drizzle-orm'
-import type { Job } from '../../contract/index.ts'
-import { jobCard } from '../../core/card/index.ts'
-import { cloths, foamStock, grades, jobRevisions, jobs, photos, stockMoves, trims, type Database } from '../db/index.ts'
-import { archivedJob, archivedList, archivedPhoto, ArchiveFault, readArchive, type ArchivedJob, type ListName } from './archive-read.ts'
-import { imageType } from '../photos/image-type.ts'
+import type { MessagePort } from 'node:worker_threads'
+import { createClient, type InStatement } from '@libsql/client'
+import { chapterOf, packed } from '../jobs/packing.ts'
+import { jobsHere, readParts, type Thing } from './archive-parts.ts'
+import type { ArchivedJob, ArchivedRevision } from './archive-read.ts'
+import { turnsOver } from './turns-over-port.ts'
 
-export interface Found {
-  readonly shopName: string
-  readonly savedAt: string
-  readonly jobs: number
-  /** Not here at all; here, but saved later in the archive. */
-  readonly newJobs: number
-  readonly newerJobs: number
-  readonly photos: number
-  readonly things: number
-}
-
-const TABLES = { 'shop/grades.json': grades, 'shop/cloths.json': cloths, 'shop/foam-stock.json': foamStock, 'shop/trims.json': trims } as const
-
-/** Reads the whole archive and says what taking it in would do; changes nothing. */
-export async function lookIntoArchive({ orm }: Database, file: string): Promise<Found> {
-  const here = new Map((await orm.select({ id: jobs.id, savedAt: jobs.savedAt }).from(jobs)).map((j) => [j.id, j.savedAt]))
-  let [all, newJobs, newerJobs, pictures, things] = [0, 0, 0, 0, 0]
-  const manifest = await readArchive(file, async (name, bytes) => {
-    if (name.startsWith('jobs/')) {
-      const job = archivedJob(name, bytes)
-      all++
-      if (!here.has(job.id)) newJobs++
-      else if (here.get(job.id)! < newestOf(job).savedAt) newerJobs++
-      return
-    }
-    if (/^photos\/.*\.json$/.test(name)) {
-      archivedPhoto(name, bytes)
-      pictures++
-    } else if (name.startsWith('photos/') && imageType(bytes) === null) throw new ArchiveFault(`${name} is no picture. Nothing was changed.`)
-    const list = archivedList(name, bytes)
-    const table = TABLES[name as keyof typeof TABLES]
-    if (list && table) {
-      const ids = new Set((await orm.select({ id: table.id }).from(table)).map((r) => r.id))
-      things += list.filter((x) => !ids.has(x.id)).length
-    }
-  })
-  return { shopName: manifest.shopName, savedAt: manifest.savedAt, jobs: all, newJobs, newerJobs, photos: pictures, things }
-}
+/** So many bytes go into the file in one turn, so that a save never waits long for its own. */
+const A_PORTION = 1_000_000
 
 /**
- * Takes in what is not here yet, in one transaction: new jobs with their history, jobs saved later
- * as a new revision on top, things of the shop by their id. What is here is never overwritten.
+ * Takes in what is not here yet: new jobs with their history, jobs saved later as a new revision on top, things of the
+ * shop by their id. What is here is never overwritten. It comes in portions, each in a turn of its own between the
+ * saves of the shop; what has come stays out of sight, marked as `coming`, until the last portion shows all of it at
+ * once.
  */
-export async function takeArchive(database: Database, file: string, told: (share: number) => void): Promise<void> {
-  await database.write(() =>
-    database.orm.transaction(async (tx) => {
-      const info = new Map<string, ReturnType<typeof archivedPhoto>>()
-      const bodies = new Map<string, Buffer>()
-      const keepPhoto = async (id: string): Promise<void> => {
-        const [meta, bytes] = [info.get(id), bodies.get(id)]
-        if (!meta || !bytes) return
-        await tx.insert(photos).values({ ...meta, bytes }).onConflictDoNothing()
-        bodies.delete(id)
-      }
-      await readArchive(
-        file,
-        async (name, bytes) => {
-          const id = name.replace(/^photos\/(.*)\.\w+$/, '$1')
-          if (name.startsWith('jobs/')) return takeJob(tx, archivedJob(name, bytes))
-          if (/^photos\/.*\.json$/.test(name)) {
-            info.set(id, archivedPhoto(name, bytes))
-            return keepPhoto(id)
-          }
-          if (name.startsWith('photos/')) {
-            bodies.set(id, bytes)
-            return keepPhoto(id)
-          }
-          const list = archivedList(name, bytes)
-          if (list) await takeList(tx, name as ListName, list)
+export async function takeArchive(
+  databaseFile: string,
+  file: string,
+  coming: string,
+  port: MessagePort,
+): Promise<void> {
+  const client = createClient({ url: `file:${databaseFile}` })
+  const { turn, told } = turnsOver(port)
+  const here = await jobsHere(client)
+  const newer = new Map<string, ArchivedRevision>()
+  const lists: { readonly table: string; readonly things: readonly Thing[] }[] = []
+  let [portion, bytes] = [[] as InStatement[], 0]
+  const flush = async () => {
+    const [now] = [portion, (bytes = 0)]
+    portion = []
+    if (now.length > 0) await turn(() => client.batch(now, 'write'))
+  }
+  const put = async (statement: InStatement, size: number) => {
+    portion.push(statement)
+    bytes += size
+    if (bytes > A_PORTION) await flush()
+  }
+  try {
+    await readParts(
+      file,
+      {
+        job: async (job) => {
+          if (!here.has(job.id)) return putNewJob(job, coming, put)
+          const last = newestOf(job)
+          if (here.get(job.id)! < last.savedAt && last.revision > (newer.get(job.id)?.revision ?? 0))
+            newer.set(job.id, last)
         },
-        told,
-      )
-    }),
+        photo: ({ id, jobId, takenAt, type }, picture) =>
+          put(
+            {
+              sql: 'INSERT OR IGNORE INTO photos (id, job_id, taken_at, type, bytes) VALUES (?, ?, ?, ?, ?)',
+              args: [id, jobId, takenAt, type, new Uint8Array(picture)],
+            },
+            picture.length,
+          ),
+        list: (table, things) => void lists.push({ table, things }),
+      },
+      told,
+    )
+    await flush()
+    await turn(() => client.batch([...newer].flatMap(onTop).concat(lists.flatMap(missing), shown(coming)), 'write'))
+  } finally {
+    client.close()
+  }
+}
+
+const newestOf = ({ revisions }: Pick<ArchivedJob, 'revisions'>): ArchivedRevision =>
+  revisions.reduce((a, b) => (b.revision > a.revision ? b : a))
+
+const shown = (coming: string): InStatement => ({
+  sql: 'UPDATE jobs SET coming_with = NULL WHERE coming_with = ?',
+  args: [coming],
+})
+
+/** A new job with its newest revision so far; its older ones are packed as they come. */
+async function putNewJob(
+  { id, goesOn, revisions }: ArchivedJob,
+  coming: string,
+  put: (statement: InStatement, size: number) => Promise<void>,
+): Promise<void> {
+  const newest = newestOf({ revisions })
+  const { ticket, title, customer } = newest.job
+  const document = JSON.stringify(newest.job)
+  const names = [ticket, title, customer, newest.revision, newest.savedAt, document]
+  await put(
+    goesOn
+      ? {
+          sql: `UPDATE jobs SET ticket = ?, title = ?, customer = ?, revision = ?, saved_at = ?, document = ?
+            WHERE id = ? AND coming_with = ? AND revision < ?`,
+          args: [...names, id, coming, newest.revision],
+        }
+      : {
+          sql: `INSERT INTO jobs (ticket, title, customer, revision, saved_at, document, id, coming_with)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+          args: [...names, id, coming],
+        },
+    document.length,
   )
-}
-
-type Transaction = Parameters<Parameters<Database['orm']['transaction']>[0]>[0]
-
-const newestOf = (job: ArchivedJob) => job.revisions.reduce((a, b) => (b.revision > a.revision ? b : a))
-
-async function takeJob(tx: Transaction, archived: ArchivedJob): Promise<void> {
-  const newest = newestOf(archived)
-  const job = newest.job as Job
-  const row = { ticket: job.ticket, title: job.title, customer: job.customer, savedAt: newest.savedAt, document: JSON.stringify(job), card: JSON.stringify(jobCard(job)) }
-  const [here] = await tx.select({ revision: jobs.revision, savedAt: jobs.savedAt }).from(jobs).where(eq(jobs.id, archived.id))
-  if (!here) {
-    await tx.insert(jobs).values({ ...row, id: archived.id, revision: newest.revision })
-    await tx.insert(jobRevisions).values(archived.revisions.map((r) => ({ jobId: archived.id, revision: r.revision, savedAt: r.savedAt, reason: r.reason, document: JSON.stringify(r.job) })))
-  } else if (here.savedAt < newest.savedAt) {
-    const revision = here.revision + 1
-    await tx.update(jobs).set({ ...row, revision }).where(eq(jobs.id, archived.id))
-    await tx.insert(jobRevisions).values({ jobId: archived.id, revision, savedAt: newest.savedAt, reason: 'from an archive', document: row.document })
+  const chapters = new Map(revisions.map((r) => [r.revision, JSON.stringify(r.job)]))
+  for (const r of revisions) {
+    const text = chapters.get(r.revision)!
+    const begins = chapterOf(r.revision)
+    const on = begins === r.revision || r === newest ? undefined : chapters.get(begins)
+    const kept = on === undefined ? null : packed(text, on)
+    await put(
+      {
+        sql: `INSERT INTO job_revisions (job_id, revision, saved_at, reason, document, packed, packed_on)
+          VALUES (?, ?, ?, ?, ?, ?, ?)`,
+        args: [id, r.revision, r.savedAt, r.reason, kept ? '' : text, kept, kept ? begins : null],
+      },
+      kept ? kept.length : text.length,
+    )
   }
 }
 
-async function takeList(tx: Transaction, name: ListName, list: readonly { readonly id: string }[]): Promise<void> {
-  if (name === 'shop/stock-moves.json') {
-    for (const move of list as readonly { id: string; at: string; jobId: string | null }[]) await tx.insert(stockMoves).values({ id: move.id, at: move.at, jobId: move.jobId, document: JSON.stringify(move) }).onConflictDoNothing()
-    return
-  }
-  const table = TABLES[name]
-  const [last] = await tx.select({ place: max(table.place) }).from(table)
-  for (const [i, thing] of list.entries()) await tx.insert(table).values({ id: thing.id, place: (last?.place ?? -1) + 1 + i, document: JSON.stringify(thing) }).onConflictDoNothing()
+/** A job saved later elsewhere goes on top of what is here. */
+function onTop([id, { job, savedAt }]: [string, ArchivedRevision]): InStatement[] {
+  const document = JSON.stringify(job)
+  return [
+    {
+      sql: `UPDATE jobs SET ticket = ?, title = ?, customer = ?, revision = revision + 1, saved_at = ?, document = ?, card = NULL
+        WHERE id = ? AND saved_at < ?`,
+      args: [job.ticket, job.title, job.customer, savedAt, document, id, savedAt],
+    },
+    {
+      sql: `INSERT INTO job_revisions (job_id, revision, saved_at, reason, document)
+        SELECT id, revision, saved_at, 'from an archive', document FROM jobs WHERE id = ? AND saved_at = ?
+        ON CONFLICT DO NOTHING`,
+      args: [id, savedAt],
+    },
+  ]
+}
+
+function missing({ table, things }: { readonly table: string; readonly things: readonly Thing[] }): InStatement[] {
+  if (table === 'stock_moves')
+    return (things as readonly { id: string; at: string; jobId: string | null }[]).map((move) => ({
+      sql: 'INSERT OR IGNORE INTO stock_moves (id, at, job_id, document) VALUES (?, ?, ?, ?)',
+      args: [move.id, move.at, move.jobId, JSON.stringify(move)],
+    }))
+  return things.map((thing) => ({
+    sql: `INSERT OR IGNORE INTO ${table} (id, place, document) SELECT ?, coalesce(max(place), -1) + 1, ? FROM ${table}`,
+    args: [thing.id, JSON.stringify(thing)],
+  }))
 }

@@ -1,13 +1,13 @@
 import { Router } from 'express'
 import { AskSupplier, readWith } from '../../contract/index.ts'
-import { sendProblem } from '../http/problem.ts'
+import { sendFaults } from '../http/problem.ts'
 import type { Supplier } from './driver.ts'
 
 export function supplierRoutes(supplier: Supplier): Router {
   const router = Router()
   router.post('/ask', async (req, res) => {
     const asked = readWith(AskSupplier, req.body)
-    if (!asked.ok) return sendProblem(res, 'bad-document', { detail: `${asked.faults[0]!.path} ${asked.faults[0]!.message}`, faults: asked.faults })
+    if (!asked.ok) return sendFaults(res, asked.faults)
     res.json(await supplier.ask(asked.value.items, asked.value.mood))
   })
   return router

@@ -11,20 +11,38 @@ interface Vertex {
 /** $INSUNITS of a drawing in millimetres. */
 const MILLIMETRES = 4
 
-/** What a table must know of a file before it cuts: how much there is to cut, and that it is in millimetres and on the bed. Else why not. */
-export function readCutFile(dxf: string, [bedWidthMm, bedLengthMm]: readonly [number, number]): Result<{ readonly cutMm: number }, string> {
+/**
+ * What a table must know of a file before it cuts: how much there is to cut, and that it is in millimetres and on the
+ * bed. Else why not.
+ */
+export function readCutFile(
+  dxf: string,
+  [bedWidthMm, bedLengthMm]: readonly [number, number],
+): Result<{ readonly cutMm: number }, string> {
   const danger = dxfDanger(dxf)
   if (danger) return err(`The file cannot be cut: ${danger}.`)
   const file = parse(dxf)
-  if (!file) return err('The file is not a drawing in DXF: save the lay again and send that.')
-  if (file.header?.['$INSUNITS'] !== MILLIMETRES) return err('The file does not say that it is in millimetres: it might be cut at another size.')
-  const cuts = file.entities.filter((e) => e.layer === 'CUT').flatMap((e) => ('vertices' in e ? [(e as unknown as { vertices: Vertex[] }).vertices] : []))
+  if (!file || !Array.isArray(file.entities))
+    return err('The file is not a drawing in DXF: save the lay again and send that.')
+  if (file.header?.['$INSUNITS'] !== MILLIMETRES)
+    return err('The file does not say that it is in millimetres: it might be cut at another size.')
+  const cuts = file.entities
+    .filter((e) => e.layer === 'CUT')
+    .flatMap((e) => ('vertices' in e ? [(e as unknown as { vertices: Vertex[] }).vertices] : []))
   if (cuts.length === 0) return err('There is nothing on the layer CUT.')
   const points = cuts.flat()
-  if (points.some((p) => p.x < -1 || p.y < -1)) return err('Something lies beyond the corner of the bed: the lay must begin at nought.')
-  const [width, length] = [points.reduce((most, p) => Math.max(most, p.x), 0), points.reduce((most, p) => Math.max(most, p.y), 0)]
-  if (width > bedWidthMm) return err(`The lay is ${Math.ceil(width)} mm wide, the bed ${bedWidthMm} mm: fold the cloth or lay it on narrower cloth.`)
-  if (length > bedLengthMm) return err(`The lay is ${Math.ceil(length)} mm long, the table takes ${bedLengthMm} mm: cut it in two lays.`)
+  if (points.some((p) => p.x < -1 || p.y < -1))
+    return err('Something lies beyond the corner of the bed: the lay must begin at nought.')
+  const [width, length] = [
+    points.reduce((most, p) => Math.max(most, p.x), 0),
+    points.reduce((most, p) => Math.max(most, p.y), 0),
+  ]
+  if (width > bedWidthMm)
+    return err(
+      `The lay is ${Math.ceil(width)} mm wide, the bed ${bedWidthMm} mm: fold the cloth or lay it on narrower cloth.`,
+    )
+  if (length > bedLengthMm)
+    return err(`The lay is ${Math.ceil(length)} mm long, the table takes ${bedLengthMm} mm: cut it in two lays.`)
   return ok({ cutMm: cuts.reduce((sum, c) => sum + girth(c), 0) })
 }
 

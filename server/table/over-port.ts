@@ -1,10 +1,11 @@
 import { connect } from 'node:net'
-import { createInterface } from 'node:readline'
 import { TableState, type TableOrder } from '../../contract/index.ts'
 import type { CuttingTable } from './driver.ts'
+import { firstLine } from './first-line.ts'
 
 /** A table that does not answer within this is away. */
-const PATIENCE_MS = 4000
+const PATIENCE_MS = 8000
+const LONGEST_ANSWER = 64 * 1024
 
 /** A table that listens on a port: one order a connection, one line each way. */
 export function tableOverPort(host: string, port: number): CuttingTable {
@@ -17,15 +18,22 @@ export function tableOverPort(host: string, port: number): CuttingTable {
       const socket = connect({ host, port }, () => socket.write(`${JSON.stringify(what)}\n`))
       socket.setTimeout(PATIENCE_MS, () => away('It does not answer: see that it is switched on, then try again.'))
       socket.on('error', () => away('It cannot be reached: see that it is switched on and connected, then try again.'))
-      const lines = createInterface({ input: socket })
-      lines.on('error', () => {})
-      lines.once('line', (line) => {
-        socket.end()
-        const read = TableState.safeParse(parsed(line))
-        resolve(read.success ? read.data : { kind: 'away', why: 'It answers in a way that is not understood: another program may be on its port.' })
+      void firstLine(socket, LONGEST_ANSWER).then((line) => {
+        socket.destroy()
+        const read = TableState.safeParse(parsed(line ?? ''))
+        resolve(
+          read.success
+            ? read.data
+            : { kind: 'away', why: 'It answers in a way that is not understood: another program may be on its port.' },
+        )
       })
     })
-  return { cut: (file) => order({ do: 'cut', ...file }), stop: () => order({ do: 'stop' }), resume: () => order({ do: 'resume' }), state: () => order({ do: 'tell' }) }
+  return {
+    cut: (file) => order({ do: 'cut', ...file }),
+    stop: () => order({ do: 'stop' }),
+    resume: () => order({ do: 'resume' }),
+    state: () => order({ do: 'tell' }),
+  }
 }
 
 function parsed(line: string): unknown {

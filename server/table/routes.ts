@@ -1,6 +1,6 @@
 import { Router } from 'express'
 import { readWith, SendToTable } from '../../contract/index.ts'
-import { sendProblem } from '../http/problem.ts'
+import { sendFaults } from '../http/problem.ts'
 import type { CuttingTable } from './driver.ts'
 
 export function tableRoutes(table: CuttingTable): Router {
@@ -8,7 +8,7 @@ export function tableRoutes(table: CuttingTable): Router {
   router.get('/', async (_req, res) => void res.json(await table.state()))
   router.post('/cut', async (req, res) => {
     const file = readWith(SendToTable, req.body)
-    if (!file.ok) return sendProblem(res, 'bad-document', { detail: `${file.faults[0]!.path} ${file.faults[0]!.message}`, faults: file.faults })
+    if (!file.ok) return sendFaults(res, file.faults)
     res.json(await table.cut(file.value))
   })
   router.post('/stop', async (_req, res) => void res.json(await table.stop()))

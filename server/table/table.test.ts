@@ -4,14 +4,31 @@ import { layDrawing, layDxf } from '../../core/formats/index.ts'
 import { solveLay } from '../../core/lay/index.ts'
 import { planJob } from '../../core/plan.ts'
 import { keepersBench } from '../../core/shop/index.ts'
+import { dxfOf } from '../testing/drawings.ts'
 import { tableOverPort } from './over-port.ts'
 import { simulatedTable, type SimulatedTable } from './simulated-table.ts'
 
-const HEAD = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES']
-const polyline = (layer: string, points: readonly (readonly [number, number])[]) => ['0', 'LWPOLYLINE', '8', layer, '90', String(points.length), '70', '1', ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)])]
-const TAIL = ['0', 'ENDSEC', '0', 'EOF']
+const polyline = (layer: string, points: readonly (readonly [number, number])[]) => [
+  '0',
+  'LWPOLYLINE',
+  '8',
+  layer,
+  '90',
+  String(points.length),
+  '70',
+  '1',
+  ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)]),
+]
 /** A square of 500: two metres to cut. */
-const square = (x = 0, y = 0, layer = 'CUT') => [...HEAD, ...polyline(layer, [[x, y], [x + 500, y], [x + 500, y + 500], [x, y + 500]]), ...TAIL].join('\n')
+const square = (x = 0, y = 0, layer = 'CUT') =>
+  dxfOf(
+    ...polyline(layer, [
+      [x, y],
+      [x + 500, y],
+      [x + 500, y + 500],
+      [x, y + 500],
+    ]),
+  )
 const file = (dxf: string, more = {}) => ({ name: 'SL-02', dxf, speedMmS: 100, jamAt: null, ...more })
 
 let open: SimulatedTable | null = null
@@ -23,7 +40,11 @@ afterEach(async () => {
 async function table() {
   let ms = 0
   open = await simulatedTable({ bedMm: [1600, 3000], hurry: 1, now: () => ms })
-  return { port: open.port, driver: tableOverPort('127.0.0.1', open.port), after: (seconds: number) => (ms += seconds * 1000) }
+  return {
+    port: open.port,
+    driver: tableOverPort('127.0.0.1', open.port),
+    after: (seconds: number) => (ms += seconds * 1000),
+  }
 }
 
 describe('the simulated cutting table, over its port', () => {
@@ -53,12 +74,15 @@ describe('the simulated cutting table, over its port', () => {
     await driver.cut(file(square()))
     after(3)
     expect(await driver.stop()).toMatchObject({ kind: 'stopped', doneMm: 300 })
-    expect(await driver.cut(file(square()))).toMatchObject({ kind: 'refused', why: expect.stringMatching(/still at SL-02/) })
+    expect(await driver.cut(file(square()))).toMatchObject({
+      kind: 'refused',
+      why: expect.stringMatching(/still at SL-02/),
+    })
     expect(await driver.stop()).toEqual({ kind: 'idle' })
   })
 
   it.each<[string, string, RegExp]>([
-    ['no drawing', 'hello', /not a drawing/],
+    ['no drawing', 'hello', /cannot be cut: it is cut off/],
     ['no units', square().replace('$INSUNITS\n70\n4', '$INSUNITS\n70\n1'), /millimetres/],
     ['nothing to cut', square(0, 0, 'SEW'), /nothing on the layer CUT/],
     ['too wide', square(1200), /1700 mm wide, the bed 1600/],
@@ -77,7 +101,18 @@ describe('the simulated cutting table, over its port', () => {
     if (!solved.ok) throw new Error(solved.error.code)
     const dxf = await layDxf(layDrawing('SL-02', own, { ...solved.value.lay, seconds: 0 }, 4))
     open = await simulatedTable({ bedMm: [1600, 12_000], hurry: 1, now: () => 0 })
-    const girth = own.problem.pieces.reduce((sum, p) => sum + p.qty * p.outline.reduce((g, [x, y], i) => g + Math.hypot(p.outline[(i + 1) % p.outline.length]![0] - x, p.outline[(i + 1) % p.outline.length]![1] - y), 0), 0)
+    const girth = own.problem.pieces.reduce(
+      (sum, p) =>
+        sum +
+        p.qty *
+          p.outline.reduce(
+            (g, [x, y], i) =>
+              g +
+              Math.hypot(p.outline[(i + 1) % p.outline.length]![0] - x, p.outline[(i + 1) % p.outline.length]![1] - y),
+            0,
+          ),
+      0,
+    )
     const state = await tableOverPort('127.0.0.1', open.port).cut(file(dxf))
     expect(state).toMatchObject({ kind: 'cutting' })
     expect('totalMm' in state && state.totalMm).toBeCloseTo(girth, -1)

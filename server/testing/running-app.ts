@@ -21,8 +21,6 @@ export async function openTestShop(databaseFile?: string, change: Partial<ServeO
     databaseFile: file,
     migrations: path.join(ROOT, 'server/db/migrations'),
     clientDir: null,
-    layWorker: new URL('../lays/lay-worker.ts', import.meta.url),
-    lookWorker: new URL('../records/look-worker.ts', import.meta.url),
     host: '127.0.0.1',
     port: 0,
     demo: true,

@@ -23,12 +23,19 @@ const { open, ask } = useWhatIf((answer) => {
 const cloths = computed(() => (shop.lists?.cloths ?? []).filter((c) => c.id !== jobs.job!.cloth.cloth.id))
 
 function compare(): void {
-  list.value = alternatives(jobs.job!, cloths.value.filter((c) => chosen.value.includes(c.id)))
+  list.value = alternatives(
+    jobs.job!,
+    cloths.value.filter((c) => chosen.value.includes(c.id)),
+  )
   laid.value = new Map()
-  ask(list.value.flatMap((a, key) => {
-    const plan = planJob(a.job)
-    return plan.kind === 'worked' ? [{ kind: 'lay' as const, key, problem: plan.cloth.lays[0].problem, seconds: SECONDS }] : []
-  }))
+  ask(
+    list.value.flatMap((a, key) => {
+      const plan = planJob(a.job)
+      return plan.kind === 'worked'
+        ? [{ kind: 'lay' as const, key, problem: plan.cloth.lays[0].problem, seconds: SECONDS }]
+        : []
+    }),
+  )
 }
 const rows = computed(() =>
   list.value.map((a, key) => {
@@ -43,26 +50,55 @@ const say = (n: number) => money(n, jobs.job!.currency)
 
 <template>
   <div class="fields-in-line">
-    <ElSelect v-model="chosen" multiple collapse-tags placeholder="other cloths" aria-label="Other cloths" class="cloths"><ElOption v-for="c in cloths" :key="c.id" :value="c.id" :label="c.name" /></ElSelect>
-    <button type="button" class="plain-button main" @click="compare">{{ open > 0 ? `Laying ${open} …` : 'Lay and price them' }}</button>
+    <ElSelect
+      v-model="chosen"
+      multiple
+      collapse-tags
+      placeholder="other cloths"
+      aria-label="Other cloths"
+      class="cloths"
+      ><ElOption v-for="c in cloths" :key="c.id" :value="c.id" :label="c.name"
+    /></ElSelect>
+    <button type="button" class="plain-button main" @click="compare">
+      {{ open > 0 ? `Laying ${open} …` : 'Lay and price them' }}
+    </button>
   </div>
   <table v-if="rows.length > 0" class="close-table">
-    <thead><tr><th>Made</th><th class="n">Cloth</th><th class="n">Hours</th><th class="n">To pay</th><th class="n">Against the first</th><th class="n">Margin</th></tr></thead>
+    <thead>
+      <tr>
+        <th>Made</th>
+        <th class="n">Cloth</th>
+        <th class="n">Hours</th>
+        <th class="n">To pay</th>
+        <th class="n">Against the first</th>
+        <th class="n">Margin</th>
+      </tr>
+    </thead>
     <tbody>
       <tr v-for="r in rows" :key="r.says">
         <th scope="row">{{ r.says }}</th>
         <template v-if="r.quote">
           <td class="n">{{ formatLengthWithUnit(r.lengthMm!, jobs.job!.units) }}</td>
           <td class="n">{{ (r.quote.hours.value / 60).toFixed(1) }}</td>
-          <td class="n"><b>{{ say(r.quote.total.value) }}</b></td>
-          <td class="n">{{ first === null ? '' : `${r.quote.total.value >= first ? '+' : '−'} ${say(Math.abs(r.quote.total.value - first))}` }}</td>
+          <td class="n">
+            <b>{{ say(r.quote.total.value) }}</b>
+          </td>
+          <td class="n">
+            {{
+              first === null
+                ? ''
+                : `${r.quote.total.value >= first ? '+' : '−'} ${say(Math.abs(r.quote.total.value - first))}`
+            }}
+          </td>
           <td class="n">{{ (r.quote.margin.value * 100).toFixed(0) }} %</td>
         </template>
         <td v-else colspan="5" class="quiet">{{ r.failed ? 'cannot be laid on this cloth' : 'being laid …' }}</td>
       </tr>
     </tbody>
   </table>
-  <p v-else class="quiet">With or without piping, matched or not, and from other cloths: each is laid and priced before you promise it.</p>
+  <p v-else class="quiet">
+    With or without piping, matched or not, and from other cloths: each is laid and priced before you promise it.
+  </p>
 </template>
 
 <style scoped>

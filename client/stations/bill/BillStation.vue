@@ -28,7 +28,12 @@ const print = () => window.print()
     <div class="drawing sheet scroll" tabindex="0" role="region" aria-label="The quote on paper"><QuotePaper /></div>
     <div class="figures sheet no-print">
       <div class="fields-in-line">
-        <ChoiceButtons :model-value="page" :choices="PAGES" name="Page of the bill" @update:model-value="page = $event" />
+        <ChoiceButtons
+          :model-value="page"
+          :choices="PAGES"
+          name="Page of the bill"
+          @update:model-value="page = $event"
+        />
         <button type="button" class="plain-button" @click="print">Print</button>
       </div>
       <component :is="PAGES.find((p) => p.value === page)!.fields" />

@@ -16,18 +16,28 @@ const failed = ref('')
 const what = ref('')
 const amount = ref('')
 const isShare = (name: keyof Charges) => name.endsWith('Share')
-const shown = (name: keyof Charges) => (isShare(name) ? Number((charges.value[name] * 100).toFixed(3)) : charges.value[name])
+const shown = (name: keyof Charges) =>
+  isShare(name) ? Number((charges.value[name] * 100).toFixed(3)) : charges.value[name]
 const read = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')))
 function set(name: keyof Charges, event: Event): void {
   const n = read((event.target as HTMLInputElement).value)
   failed.value = Number.isNaN(n) ? `${CHARGE_LABELS[name]}: a number is wanted.` : ''
   if (Number.isNaN(n)) return
-  jobs.edit({ says: CHARGE_LABELS[name], apply: (j) => ({ ...j, terms: { ...j.terms, charges: { ...j.terms.charges, [name]: isShare(name) ? n / 100 : n } } }) })
+  jobs.edit({
+    says: CHARGE_LABELS[name],
+    apply: (j) => ({
+      ...j,
+      terms: { ...j.terms, charges: { ...j.terms.charges, [name]: isShare(name) ? n / 100 : n } },
+    }),
+  })
 }
 const own = (name: keyof Charges) => jobs.job!.terms.charges[name] !== undefined
 function back(name: keyof Charges): void {
   const { [name]: _, ...rest } = jobs.job!.terms.charges
-  jobs.edit({ says: `${CHARGE_LABELS[name]} as the shop`, apply: (j) => ({ ...j, terms: { ...j.terms, charges: rest } }) })
+  jobs.edit({
+    says: `${CHARGE_LABELS[name]} as the shop`,
+    apply: (j) => ({ ...j, terms: { ...j.terms, charges: rest } }),
+  })
 }
 async function keepForShop(): Promise<void> {
   failed.value = ''
@@ -42,12 +52,26 @@ async function keepForShop(): Promise<void> {
 }
 function add(): void {
   const n = read(amount.value)
-  failed.value = Number.isNaN(n) ? `"${amount.value}" is no amount of money: type 25 or -10.50.` : what.value.trim() === '' ? 'The line wants a name.' : ''
+  failed.value = Number.isNaN(n)
+    ? `"${amount.value}" is no amount of money: type 25 or -10.50.`
+    : what.value.trim() === ''
+      ? 'The line wants a name.'
+      : ''
   if (failed.value) return
-  jobs.edit({ says: `Line: ${what.value}`, apply: (j) => ({ ...j, terms: { ...j.terms, extras: [...j.terms.extras, { what: what.value.trim(), amount: n }] } }) })
+  jobs.edit({
+    says: `Line: ${what.value}`,
+    apply: (j) => ({
+      ...j,
+      terms: { ...j.terms, extras: [...j.terms.extras, { what: what.value.trim(), amount: n }] },
+    }),
+  })
   what.value = amount.value = ''
 }
-const drop = (i: number) => jobs.edit({ says: 'Line taken out', apply: (j) => ({ ...j, terms: { ...j.terms, extras: j.terms.extras.filter((_, n) => n !== i) } }) })
+const drop = (i: number) =>
+  jobs.edit({
+    says: 'Line taken out',
+    apply: (j) => ({ ...j, terms: { ...j.terms, extras: j.terms.extras.filter((_, n) => n !== i) } }),
+  })
 </script>
 
 <template>
@@ -55,20 +79,49 @@ const drop = (i: number) => jobs.edit({ says: 'Line taken out', apply: (j) => ({
     <div v-for="name in CHARGE_NAMES" :key="name" class="field-row">
       <label :for="`charge-${name}`">{{ CHARGE_LABELS[name] }}</label>
       <div class="fields-in-line">
-        <input :id="`charge-${name}`" class="text number" v-typed="shown(name)" inputmode="decimal" @change="set(name, $event)" />
+        <input
+          :id="`charge-${name}`"
+          class="text number"
+          v-typed="shown(name)"
+          inputmode="decimal"
+          @change="set(name, $event)"
+        />
         <span>{{ isShare(name) ? '%' : jobs.job!.currency }}</span>
         <button v-if="own(name)" type="button" class="plain-button" @click="back(name)">As the shop</button>
         <span v-else class="quiet">the shop's</span>
       </div>
     </div>
-    <button type="button" class="plain-button" :disabled="Object.keys(jobs.job!.terms.charges).length === 0" @click="keepForShop">Keep these for the shop</button>
+    <button
+      type="button"
+      class="plain-button"
+      :disabled="Object.keys(jobs.job!.terms.charges).length === 0"
+      @click="keepForShop"
+    >
+      Keep these for the shop
+    </button>
   </div>
   <h3>Lines of its own</h3>
   <div data-field="bill.extras">
-    <div v-for="(e, i) in jobs.job!.terms.extras" :key="i" class="fields-in-line"><span class="what">{{ e.what }}</span><span>{{ e.amount.toFixed(2) }} {{ jobs.job!.currency }}</span><button type="button" class="plain-button" @click="drop(i)">Take out</button></div>
+    <div v-for="(e, i) in jobs.job!.terms.extras" :key="i" class="fields-in-line">
+      <span class="what">{{ e.what }}</span><span>{{ e.amount.toFixed(2) }} {{ jobs.job!.currency }}</span
+      ><button type="button" class="plain-button" @click="drop(i)">Take out</button>
+    </div>
     <div class="fields-in-line">
-      <input v-model="what" class="text" maxlength="120" aria-label="What is charged" placeholder="delivery, discount …" />
-      <input v-model="amount" class="text number" inputmode="decimal" aria-label="Amount of money" placeholder="25" @keydown.enter="add" />
+      <input
+        v-model="what"
+        class="text"
+        maxlength="120"
+        aria-label="What is charged"
+        placeholder="delivery, discount …"
+      />
+      <input
+        v-model="amount"
+        class="text number"
+        inputmode="decimal"
+        aria-label="Amount of money"
+        placeholder="25"
+        @keydown.enter="add"
+      />
       <button type="button" class="plain-button" @click="add">Add</button>
     </div>
   </div>

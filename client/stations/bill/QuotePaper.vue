@@ -14,29 +14,65 @@ const shop = useShop()
 const { plan, charges, quote } = storeToRefs(useQuote())
 const job = computed(() => jobs.job!)
 const say = (amount: number) => money(amount, job.value.currency)
-const cushions = computed(() => plan.value!.designs.map((d) => {
-  const { width, depth, thickness } = d.cover.solid
-  return { key: d.design.id, count: d.design.count, size: `${formatLength(width.value, job.value.units)} x ${formatLength(depth.value, job.value.units)} x ${formatLength(thickness.value, job.value.units)} ${unitName(job.value.units)}` }
-}))
-const made = computed(() => `${MAKE_UPS[job.value.makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[job.value.makeUp.closure.kind].label.toLowerCase()}${job.value.makeUp.piping.kind === 'none' ? '' : ', piped'}, in ${job.value.cloth.cloth.name}${job.value.cloth.match.kind === 'matched' ? ', pattern matched' : ''}`)
+const cushions = computed(() =>
+  plan.value!.designs.map((d) => {
+    const { width, depth, thickness } = d.cover.solid
+    return {
+      key: d.design.id,
+      count: d.design.count,
+      size: `${formatLength(width.value, job.value.units)} x ${formatLength(depth.value, job.value.units)} x ${formatLength(thickness.value, job.value.units)} ${unitName(job.value.units)}`,
+    }
+  }),
+)
+const made = computed(
+  () =>
+    `${MAKE_UPS[job.value.makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[job.value.makeUp.closure.kind].label.toLowerCase()}${job.value.makeUp.piping.kind === 'none' ? '' : ', piped'}, in ${job.value.cloth.cloth.name}${job.value.cloth.match.kind === 'matched' ? ', pattern matched' : ''}`,
+)
 const rounding = computed(() => quote.value!.total.value - quote.value!.net.value - quote.value!.tax.value)
 </script>
 
 <template>
   <article v-if="quote" class="quote-paper" aria-label="Quote for the customer">
-    <header><b>{{ shop.lists?.settings.shopName }}</b><span>{{ new Date().toLocaleDateString() }}</span></header>
+    <header>
+      <b>{{ shop.lists?.settings.shopName }}</b><span>{{ new Date().toLocaleDateString() }}</span>
+    </header>
     <h2>Quote {{ job.ticket }}</h2>
-    <p>{{ job.customer || 'Customer' }}<br />{{ job.title }}{{ job.terms.furniture ? `, ${job.terms.furniture}` : '' }}</p>
+    <p>
+      {{ job.customer || 'Customer' }}<br />{{ job.title }}{{ job.terms.furniture ? `, ${job.terms.furniture}` : '' }}
+    </p>
     <table>
       <tbody>
-        <tr v-for="c in cushions" :key="c.key"><th scope="row">{{ c.count }} {{ c.count === 1 ? 'cushion' : 'cushions' }}, {{ c.size }}</th><td /></tr>
-        <tr><td colspan="2" class="quiet">{{ made }}</td></tr>
-        <tr><th scope="row">Made and fitted, without tax</th><td class="n">{{ say(quote.net.value) }}</td></tr>
-        <tr v-for="(e, i) in job.terms.extras" :key="i"><td class="quiet">of which {{ e.what }}</td><td class="n quiet">{{ say(e.amount) }}</td></tr>
-        <tr><th scope="row">Tax, {{ (charges.taxShare * 100).toLocaleString() }} %</th><td class="n">{{ say(quote.tax.value) }}</td></tr>
-        <tr v-if="Math.abs(rounding) >= 0.005"><th scope="row">Rounding</th><td class="n">{{ say(rounding) }}</td></tr>
-        <tr class="total"><th scope="row">To pay</th><td class="n">{{ say(quote.total.value) }}</td></tr>
-        <tr><th scope="row">Deposit before work begins</th><td class="n">{{ say(quote.deposit.value) }}</td></tr>
+        <tr v-for="c in cushions" :key="c.key">
+          <th scope="row">{{ c.count }} {{ c.count === 1 ? 'cushion' : 'cushions' }}, {{ c.size }}</th>
+          <td />
+        </tr>
+        <tr>
+          <td colspan="2" class="quiet">{{ made }}</td>
+        </tr>
+        <tr>
+          <th scope="row">Made and fitted, without tax</th>
+          <td class="n">{{ say(quote.net.value) }}</td>
+        </tr>
+        <tr v-for="(e, i) in job.terms.extras" :key="i">
+          <td class="quiet">of which {{ e.what }}</td>
+          <td class="n quiet">{{ say(e.amount) }}</td>
+        </tr>
+        <tr>
+          <th scope="row">Tax, {{ (charges.taxShare * 100).toLocaleString() }} %</th>
+          <td class="n">{{ say(quote.tax.value) }}</td>
+        </tr>
+        <tr v-if="Math.abs(rounding) >= 0.005">
+          <th scope="row">Rounding</th>
+          <td class="n">{{ say(rounding) }}</td>
+        </tr>
+        <tr class="total">
+          <th scope="row">To pay</th>
+          <td class="n">{{ say(quote.total.value) }}</td>
+        </tr>
+        <tr>
+          <th scope="row">Deposit before work begins</th>
+          <td class="n">{{ say(quote.deposit.value) }}</td>
+        </tr>
       </tbody>
     </table>
     <p v-if="job.terms.dueOn">Ready by {{ new Date(`${job.terms.dueOn}T12:00`).toLocaleDateString() }}.</p>

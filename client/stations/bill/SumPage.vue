@@ -8,22 +8,53 @@ import { useQuote } from '../../stores/quote.ts'
 /** Every line behind the quote; for the shop alone. */
 const { quote } = storeToRefs(useQuote())
 const NAMES: Record<QuotePart, string> = { foam: 'Foam', cloth: 'Cloth', trims: 'Trims', work: 'Work', extra: 'Extras' }
-const groups = computed(() => (Object.keys(NAMES) as QuotePart[]).map((part) => ({ part, lines: quote.value!.lines.filter((l) => l.part === part) })).filter((g) => g.lines.length > 0))
+const groups = computed(() =>
+  (Object.keys(NAMES) as QuotePart[])
+    .map((part) => ({ part, lines: quote.value!.lines.filter((l) => l.part === part) }))
+    .filter((g) => g.lines.length > 0),
+)
 const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))
 </script>
 
 <template>
-  <ul v-if="doubts.length > 0" class="doubts"><li v-for="d in doubts" :key="d.says">{{ d.says }} <em>{{ d.cure }}</em></li></ul>
+  <ul v-if="doubts.length > 0" class="doubts">
+    <li v-for="d in doubts" :key="d.says">
+      {{ d.says }} <em>{{ d.cure }}</em>
+    </li>
+  </ul>
   <table v-if="quote" class="close-table">
     <tbody v-for="g in groups" :key="g.part">
-      <tr><th scope="rowgroup" colspan="2"><b>{{ NAMES[g.part] }}</b></th></tr>
-      <tr v-for="l in g.lines" :key="l.what"><th scope="row">{{ l.what }}</th><td class="n"><FigureValue :figure="l.cost" /></td></tr>
+      <tr>
+        <th scope="rowgroup" colspan="2">
+          <b>{{ NAMES[g.part] }}</b>
+        </th>
+      </tr>
+      <tr v-for="l in g.lines" :key="l.what">
+        <th scope="row">{{ l.what }}</th>
+        <td class="n"><FigureValue :figure="l.cost" /></td>
+      </tr>
     </tbody>
     <tbody>
-      <tr v-for="f in [quote.materials, quote.markUp, quote.work, quote.net, quote.tax, quote.total, quote.deposit]" :key="f.id" :class="{ strong: f.id === 'quote.total' }"><th scope="row">{{ f.label }}</th><td class="n"><FigureValue :figure="f" /></td></tr>
-      <tr><th scope="row">Hours</th><td class="n"><FigureValue :figure="quote.hours" /></td></tr>
-      <tr><th scope="row">Margin after materials</th><td class="n"><FigureValue :figure="quote.margin" /></td></tr>
-      <tr v-if="quote.earns"><th scope="row">An hour earns</th><td class="n"><FigureValue :figure="quote.earns" /></td></tr>
+      <tr
+        v-for="f in [quote.materials, quote.markUp, quote.work, quote.net, quote.tax, quote.total, quote.deposit]"
+        :key="f.id"
+        :class="{ strong: f.id === 'quote.total' }"
+      >
+        <th scope="row">{{ f.label }}</th>
+        <td class="n"><FigureValue :figure="f" /></td>
+      </tr>
+      <tr>
+        <th scope="row">Hours</th>
+        <td class="n"><FigureValue :figure="quote.hours" /></td>
+      </tr>
+      <tr>
+        <th scope="row">Margin after materials</th>
+        <td class="n"><FigureValue :figure="quote.margin" /></td>
+      </tr>
+      <tr v-if="quote.earns">
+        <th scope="row">An hour earns</th>
+        <td class="n"><FigureValue :figure="quote.earns" /></td>
+      </tr>
     </tbody>
   </table>
 </template>

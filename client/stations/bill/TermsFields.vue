@@ -19,22 +19,63 @@ const STAGES: readonly { readonly value: Stage; readonly label: string }[] = [
   { value: 'fitted', label: 'fitted' },
   { value: 'billed', label: 'billed' },
 ]
-const set = (says: string, change: Partial<Terms>) => jobs.edit({ says, apply: (j) => ({ ...j, terms: { ...j.terms, ...change } }) })
+const set = (says: string, change: Partial<Terms>) =>
+  jobs.edit({ says, apply: (j) => ({ ...j, terms: { ...j.terms, ...change } }) })
 const DAYS = [
   ['dueOn', 'Due'],
   ['orderedOn', 'Material ordered'],
   ['notBefore', 'Not begun before'],
 ] as const
-const give = () => quote.value && set('Quote given', { given: { day: dayOf(new Date()), total: quote.value.total.value, deposit: quote.value.deposit.value, says: `${jobs.job!.cloth.cloth.name}` } })
+const give = () =>
+  quote.value &&
+  set('Quote given', {
+    given: {
+      day: dayOf(new Date()),
+      total: quote.value.total.value,
+      deposit: quote.value.deposit.value,
+      says: `${jobs.job!.cloth.cloth.name}`,
+    },
+  })
 </script>
 
 <template>
-  <div class="field-row"><span class="label">Stands at</span><ChoiceButtons :model-value="jobs.job!.terms.stage" :choices="STAGES" name="Stands at" @update:model-value="(stage) => set(`Now ${stage}`, { stage })" /></div>
-  <div v-for="[key, label] in DAYS" :key="key" class="field-row"><span class="label">{{ label }}</span><DayField :model-value="jobs.job!.terms[key]" :name="label" @update:model-value="(day) => set(label, { [key]: day })" /></div>
-  <label class="field-row"><span class="label">Lies on</span><input class="text" v-typed="jobs.job!.terms.furniture" maxlength="120" placeholder="the piece of furniture, to find it again" @change="set('Furniture', { furniture: ($event.target as HTMLInputElement).value })" /></label>
+  <div class="field-row">
+    <span class="label">Stands at</span
+    ><ChoiceButtons
+      :model-value="jobs.job!.terms.stage"
+      :choices="STAGES"
+      name="Stands at"
+      @update:model-value="(stage) => set(`Now ${stage}`, { stage })"
+    />
+  </div>
+  <div v-for="[key, label] in DAYS" :key="key" class="field-row">
+    <span class="label">{{ label }}</span><DayField
+      :model-value="jobs.job!.terms[key]"
+      :name="label"
+      @update:model-value="(day) => set(label, { [key]: day })"
+    />
+  </div>
+  <label class="field-row"
+    ><span class="label">Lies on</span
+    ><input
+      class="text"
+      v-typed="jobs.job!.terms.furniture"
+      maxlength="120"
+      placeholder="the piece of furniture, to find it again"
+      @change="set('Furniture', { furniture: ($event.target as HTMLInputElement).value })"
+  /></label>
   <div class="field-row">
     <span class="label">Quote given</span>
-    <div v-if="jobs.job!.terms.given" class="fields-in-line"><span>{{ money(jobs.job!.terms.given.total, jobs.job!.currency) }} on {{ jobs.job!.terms.given.day }}, deposit {{ money(jobs.job!.terms.given.deposit, jobs.job!.currency) }}. It stands, whatever prices do.</span><button type="button" class="plain-button" @click="set('Quote taken back', { given: null })">Take it back</button></div>
-    <button v-else type="button" class="plain-button" :disabled="!quote" @click="give">This quote was given today</button>
+    <div v-if="jobs.job!.terms.given" class="fields-in-line">
+      <span
+        >{{ money(jobs.job!.terms.given.total, jobs.job!.currency) }} on {{ jobs.job!.terms.given.day }}, deposit
+        {{ money(jobs.job!.terms.given.deposit, jobs.job!.currency) }}. It stands, whatever prices do.</span
+      ><button type="button" class="plain-button" @click="set('Quote taken back', { given: null })">
+        Take it back
+      </button>
+    </div>
+    <button v-else type="button" class="plain-button" :disabled="!quote" @click="give">
+      This quote was given today
+    </button>
   </div>
 </template>

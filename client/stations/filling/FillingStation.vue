@@ -20,7 +20,9 @@ watch(wantedField, (field) => (page.value = pageOf(field) ?? page.value), { imme
 const shown = computed(() => FILLING_PAGES.find((p) => p.page === (isFoam.value ? page.value : 'carries'))!)
 const choices = FILLING_PAGES.map((p) => ({ value: p.page, label: p.label }))
 /** What stops the plan may be mended here, though there is nothing to draw. */
-const isStoppedHere = computed(() => jobs.plan?.warnings.some((w) => w.level === 'stop' && w.station === 'filling') ?? false)
+const isStoppedHere = computed(
+  () => jobs.plan?.warnings.some((w) => w.level === 'stop' && w.station === 'filling') ?? false,
+)
 </script>
 
 <template>
@@ -28,7 +30,14 @@ const isStoppedHere = computed(() => jobs.plan?.warnings.some((w) => w.level ===
     <template v-if="plan && design.chosen">
       <div class="drawing sheet"><component :is="isFoam ? shown.drawing : FibreDrawing" /></div>
       <div class="figures sheet">
-        <ChoiceButtons v-if="isFoam" :model-value="page" :choices="choices" name="Page of the filling" class="no-print" @update:model-value="page = $event" />
+        <ChoiceButtons
+          v-if="isFoam"
+          :model-value="page"
+          :choices="choices"
+          name="Page of the filling"
+          class="no-print"
+          @update:model-value="page = $event"
+        />
         <DesignChoice />
         <component :is="shown.fields" />
         <WarningList :warnings="plan.warnings.filter((w) => w.station === 'filling')" />

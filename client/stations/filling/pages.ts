@@ -22,12 +22,25 @@ interface FillingPage {
 
 /** The pages of the filling station, in the order of the work. */
 export const FILLING_PAGES: readonly FillingPage[] = [
-  { page: 'carries', label: 'Carries', drawing: SectionDrawing, fields: LoadFields, has: ['load', 'board', 'fill', 'liner'] },
+  {
+    page: 'carries',
+    label: 'Carries',
+    drawing: SectionDrawing,
+    fields: LoadFields,
+    has: ['load', 'board', 'fill', 'liner'],
+  },
   { page: 'foam', label: 'Foam', drawing: SectionDrawing, fields: FoamFields, has: ['layers'] },
-  { page: 'sizing', label: 'Sizing', drawing: BlockDrawing, fields: SizingFields, has: ['school', 'thicknessExtra', 'wadding', 'measured'] },
+  {
+    page: 'sizing',
+    label: 'Sizing',
+    drawing: BlockDrawing,
+    fields: SizingFields,
+    has: ['school', 'thicknessExtra', 'wadding', 'measured'],
+  },
   { page: 'cutting', label: 'Cutting', drawing: NestDrawing, fields: CuttingFields, has: ['glue', 'stock', 'trim'] },
   { page: 'old', label: 'Old foam', drawing: TestDrawing, fields: OldFoamFields, has: ['test', 'old'] },
 ]
 
 /** The page that has the field a figure leads to (`filling.board`). */
-export const pageOf = (field: string | null): Page | null => FILLING_PAGES.find((p) => p.has.some((name) => field === `filling.${name}`))?.page ?? null
+export const pageOf = (field: string | null): Page | null =>
+  FILLING_PAGES.find((p) => p.has.some((name) => field === `filling.${name}`))?.page ?? null

@@ -7,7 +7,10 @@ import { FILLING_PAGES, pageOf } from './pages.ts'
 
 const named = (name: string) => DEMO_GRADES.find((g) => g.name === name)!
 const load = loadCaseOf(USUAL_LOAD)
-const layers = [{ grade: named('Gannet 36/180'), thicknessMm: 75 }, { grade: named('Eider 50/60'), thicknessMm: 25 }]
+const layers = [
+  { grade: named('Gannet 36/180'), thicknessMm: 75 },
+  { grade: named('Eider 50/60'), thicknessMm: 25 },
+]
 const lowest = (line: readonly (readonly [number, number])[]) => Math.min(...line.map(([, y]) => y))
 
 describe('the dent of a sitter', () => {

@@ -29,7 +29,8 @@ const VERDICTS = [
   { value: 'right', label: 'right' },
   { value: 'tight', label: 'tight' },
 ] as const
-const set = (change: Partial<CushionFit>, key: string) => jobs.edit(setFit(number.value, today, change), `fit-${number.value}-${key}`)
+const set = (change: Partial<CushionFit>, key: string) =>
+  jobs.edit(setFit(number.value, today, change), `fit-${number.value}-${key}`)
 </script>
 
 <template>
@@ -38,19 +39,58 @@ const set = (change: Partial<CushionFit>, key: string) => jobs.edit(setFit(numbe
     <span class="label">{{ s.label }}</span>
     <div class="fields-in-line">
       <template v-if="fit[s.key] !== null">
-        <LengthField :key="number" :model-value="fit[s.key]!" :unit="unit" :name="`${s.label}, measured`" line="net" @update:model-value="set({ [s.key]: $event }, s.key)" />
+        <LengthField
+          :key="number"
+          :model-value="fit[s.key]!"
+          :unit="unit"
+          :name="`${s.label}, measured`"
+          line="net"
+          @update:model-value="set({ [s.key]: $event }, s.key)"
+        />
         <button type="button" class="plain-button" @click="set({ [s.key]: null }, s.key)">Not measured</button>
       </template>
-      <button v-else type="button" class="plain-button" @click="set({ [s.key]: solid[s.of].value }, s.key)">Enter</button>
+      <button v-else type="button" class="plain-button" @click="set({ [s.key]: solid[s.of].value }, s.key)">
+        Enter
+      </button>
       <span class="quiet">planned {{ formatLengthWithUnit(solid[s.of].value, unit) }}</span>
     </div>
   </div>
-  <div class="field-row"><span class="label">It sits</span><ChoiceButtons :model-value="fit.verdict" :choices="VERDICTS" name="It sits" @update:model-value="set({ verdict: $event }, 'verdict')" /></div>
-  <div class="field-row"><label :for="`wrinkles-${number}`">Wrinkles</label><input :id="`wrinkles-${number}`" class="text" v-typed="fit.wrinkles" maxlength="300" placeholder="where; nothing for none" @change="set({ wrinkles: ($event.target as HTMLInputElement).value }, 'wrinkles')" /></div>
+  <div class="field-row">
+    <span class="label">It sits</span
+    ><ChoiceButtons
+      :model-value="fit.verdict"
+      :choices="VERDICTS"
+      name="It sits"
+      @update:model-value="set({ verdict: $event }, 'verdict')"
+    />
+  </div>
+  <div class="field-row">
+    <label :for="`wrinkles-${number}`">Wrinkles</label
+    ><input
+      :id="`wrinkles-${number}`"
+      class="text"
+      v-typed="fit.wrinkles"
+      maxlength="300"
+      placeholder="where; nothing for none"
+      @change="set({ wrinkles: ($event.target as HTMLInputElement).value }, 'wrinkles')"
+    />
+  </div>
   <div class="field-row">
     <span class="label">Stripes off by</span>
     <div class="fields-in-line">
-      <template v-if="fit.stripesOffMm !== null"><LengthField :key="number" :model-value="fit.stripesOffMm" :unit="unit" name="Stripes off by" :min="0" :max="500" @update:model-value="set({ stripesOffMm: $event }, 'stripes')" /><button type="button" class="plain-button" @click="set({ stripesOffMm: null }, 'stripes')">Not looked at</button></template>
+      <template v-if="fit.stripesOffMm !== null"
+        ><LengthField
+          :key="number"
+          :model-value="fit.stripesOffMm"
+          :unit="unit"
+          name="Stripes off by"
+          :min="0"
+          :max="500"
+          @update:model-value="set({ stripesOffMm: $event }, 'stripes')"
+        /><button type="button" class="plain-button" @click="set({ stripesOffMm: null }, 'stripes')">
+          Not looked at
+        </button></template
+      >
       <button v-else type="button" class="plain-button" @click="set({ stripesOffMm: 0 }, 'stripes')">Enter</button>
     </div>
   </div>

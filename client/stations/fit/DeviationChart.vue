@@ -13,19 +13,35 @@ const WAYS = [
   { key: 'depthMm', of: 'depth', label: 'depth', colour: '#8a6a22' },
   { key: 'thicknessMm', of: 'thickness', label: 'thickness', colour: '#4a6630' },
 ] as const
-const fitted = computed(() => Object.entries(jobs.job!.fitting.fits).flatMap(([number, fit]) => {
-  const cushion = props.plan.cushions.inOrder[Number(number) - 1]
-  return cushion ? [{ number, fit, solid: props.plan.designs[cushion.design]!.cover.solid }] : []
-}))
+const fitted = computed(() =>
+  Object.entries(jobs.job!.fitting.fits).flatMap(([number, fit]) => {
+    const cushion = props.plan.cushions.inOrder[Number(number) - 1]
+    return cushion ? [{ number, fit, solid: props.plan.designs[cushion.design]!.cover.solid }] : []
+  }),
+)
 const data = computed(() => ({
   labels: fitted.value.map((f) => `cushion ${f.number}`),
-  datasets: WAYS.map((w) => ({ label: w.label, backgroundColor: w.colour, data: fitted.value.map((f) => (f.fit[w.key] === null ? null : (f.fit[w.key]! - f.solid[w.of].value) / mmPerUnit(jobs.job!.units))) })),
+  datasets: WAYS.map((w) => ({
+    label: w.label,
+    backgroundColor: w.colour,
+    data: fitted.value.map((f) =>
+      f.fit[w.key] === null ? null : (f.fit[w.key]! - f.solid[w.of].value) / mmPerUnit(jobs.job!.units),
+    ),
+  })),
 }))
-const options = computed(() => ({ responsive: true, maintainAspectRatio: false, animation: false as const, scales: { y: { title: { display: true, text: `measured less planned, ${unitName(jobs.job!.units)}` } } }, plugins: { legend: { position: 'right' as const, labels: { boxWidth: 14 } } } }))
+const options = computed(() => ({
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false as const,
+  scales: { y: { title: { display: true, text: `measured less planned, ${unitName(jobs.job!.units)}` } } },
+  plugins: { legend: { position: 'right' as const, labels: { boxWidth: 14 } } },
+}))
 </script>
 
 <template>
-  <div v-if="fitted.length > 0" class="chart"><Bar :data="data" :options="options" aria-label="Measured less planned" /></div>
+  <div v-if="fitted.length > 0" class="chart">
+    <Bar :data="data" :options="options" aria-label="Measured less planned" />
+  </div>
 </template>
 
 <style scoped>

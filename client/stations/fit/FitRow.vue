@@ -27,16 +27,34 @@ const cushions = computed(() => {
   })
 })
 const around = computed(() => {
-  const all = cushions.value.map((c) => ({ minX: c.x + c.box.minX, maxX: c.x + c.box.maxX, minY: c.y + c.box.minY, maxY: c.y + c.box.maxY }))
-  return { minX: Math.min(...all.map((b) => b.minX)), maxX: Math.max(...all.map((b) => b.maxX)), minY: Math.min(...all.map((b) => b.minY)), maxY: Math.max(...all.map((b) => b.maxY)) }
+  const all = cushions.value.map((c) => ({
+    minX: c.x + c.box.minX,
+    maxX: c.x + c.box.maxX,
+    minY: c.y + c.box.minY,
+    maxY: c.y + c.box.maxY,
+  }))
+  return {
+    minX: Math.min(...all.map((b) => b.minX)),
+    maxX: Math.max(...all.map((b) => b.maxX)),
+    minY: Math.min(...all.map((b) => b.minY)),
+    maxY: Math.max(...all.map((b) => b.maxY)),
+  }
 })
 const scale = useScale(place, around, { left: 20, right: 20, top: 20, bottom: 20 })
 const shapes = computed(() =>
   cushions.value.map((c) => {
     const { k, x, y } = scale.value
     const fit = jobs.job!.fitting.fits[String(c.i + 1)]
-    const say = (mm: number | null | undefined) => (mm === null || mm === undefined ? '–' : formatLength(mm, jobs.job!.units))
-    return { i: c.i, d: svgPath(c.outline, { k, x: (mm) => x(mm + c.x), y: (mm) => y(mm + c.y) }), at: { x: x(c.x + (c.box.minX + c.box.maxX) / 2), y: y(c.y + (c.box.minY + c.box.maxY) / 2) }, wide: (c.box.maxX - c.box.minX) * k, verdict: fit?.verdict ?? 'unknown', says: fit ? `${say(fit.widthMm)} x ${say(fit.depthMm)} x ${say(fit.thicknessMm)}` : 'not fitted yet' }
+    const say = (mm: number | null | undefined) =>
+      mm === null || mm === undefined ? '–' : formatLength(mm, jobs.job!.units)
+    return {
+      i: c.i,
+      d: svgPath(c.outline, { k, x: (mm) => x(mm + c.x), y: (mm) => y(mm + c.y) }),
+      at: { x: x(c.x + (c.box.minX + c.box.maxX) / 2), y: y(c.y + (c.box.minY + c.box.maxY) / 2) },
+      wide: (c.box.maxX - c.box.minX) * k,
+      verdict: fit?.verdict ?? 'unknown',
+      says: fit ? `${say(fit.widthMm)} x ${say(fit.depthMm)} x ${say(fit.thicknessMm)}` : 'not fitted yet',
+    }
   }),
 )
 </script>
@@ -44,10 +62,27 @@ const shapes = computed(() =>
 <template>
   <div ref="place" class="drawing-place">
     <svg :width="scale.width" :height="scale.height" role="group" aria-label="The cushions on their seat">
-      <g v-for="s in shapes" :key="s.i" role="button" tabindex="0" :aria-label="`Cushion ${s.i + 1}, ${s.verdict}, ${s.says}`" :aria-pressed="s.i === chosen" class="cushion" @click="emit('choose', s.i)" @keydown.enter="emit('choose', s.i)" @keydown.space.prevent="emit('choose', s.i)">
-        <path :d="s.d" :class="['shape', s.verdict, { here: s.i === chosen }]" :style="s.verdict === 'unknown' ? { fill: jobs.job!.cloth.cloth.ground } : {}" />
+      <g
+        v-for="s in shapes"
+        :key="s.i"
+        role="button"
+        tabindex="0"
+        :aria-label="`Cushion ${s.i + 1}, ${s.verdict}, ${s.says}`"
+        :aria-pressed="s.i === chosen"
+        class="cushion"
+        @click="emit('choose', s.i)"
+        @keydown.enter="emit('choose', s.i)"
+        @keydown.space.prevent="emit('choose', s.i)"
+      >
+        <path
+          :d="s.d"
+          :class="['shape', s.verdict, { here: s.i === chosen }]"
+          :style="s.verdict === 'unknown' ? { fill: jobs.job!.cloth.cloth.ground } : {}"
+        />
         <text :x="s.at.x" :y="s.at.y - 6" text-anchor="middle" class="number">{{ s.i + 1 }}</text>
-        <text v-if="s.wide > 110" :x="s.at.x" :y="s.at.y + 16" text-anchor="middle" class="caption">{{ s.verdict === 'unknown' ? '' : `${s.verdict}, ` }}{{ s.says }}</text>
+        <text v-if="s.wide > 110" :x="s.at.x" :y="s.at.y + 16" text-anchor="middle" class="caption">
+          {{ s.verdict === 'unknown' ? '' : `${s.verdict}, ` }}{{ s.says }}
+        </text>
       </g>
     </svg>
   </div>

@@ -29,7 +29,13 @@ const PAGES = [
     </div>
     <div class="figures sheet">
       <div class="fields-in-line">
-        <ChoiceButtons :model-value="page" :choices="PAGES" name="Page of the fit" class="no-print" @update:model-value="page = $event" />
+        <ChoiceButtons
+          :model-value="page"
+          :choices="PAGES"
+          name="Page of the fit"
+          class="no-print"
+          @update:model-value="page = $event"
+        />
         <RouterLink to="/learnt" class="plain-button no-print">What the shop learns</RouterLink>
       </div>
       <CushionFields v-if="page === 'cushion'" :plan="plan" :index="index" />

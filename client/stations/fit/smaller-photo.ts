@@ -5,7 +5,8 @@ const LARGEST_BYTES = 60 * 1024 * 1024
 
 /** A picture made small enough to keep, as JPEG. Throws in words for what is no picture. */
 export async function smallerPhoto(file: File): Promise<Blob> {
-  if (file.size > LARGEST_BYTES) throw new Error(`${file.name} has ${Math.round(file.size / 1024 / 1024)} MB: take a smaller picture.`)
+  if (file.size > LARGEST_BYTES)
+    throw new Error(`${file.name} has ${Math.round(file.size / 1024 / 1024)} MB: take a smaller picture.`)
   const picture = await createImageBitmap(file).catch(() => null)
   if (!picture) throw new Error(`${file.name} is no picture that can be shown. Nothing was kept.`)
   const by = Math.min(1, LONGEST_PX / Math.max(picture.width, picture.height))
@@ -14,5 +15,11 @@ export async function smallerPhoto(file: File): Promise<Blob> {
   canvas.height = Math.max(1, Math.round(picture.height * by))
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height)
   picture.close()
-  return new Promise((resolve, reject) => canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(`${file.name} cannot be made smaller.`))), 'image/jpeg', QUALITY))
+  return new Promise((resolve, reject) =>
+    canvas.toBlob(
+      (blob) => (blob ? resolve(blob) : reject(new Error(`${file.name} cannot be made smaller.`))),
+      'image/jpeg',
+      QUALITY,
+    ),
+  )
 }

@@ -22,14 +22,33 @@ const chalk = computed(() => chalkList(lays.chosen!, props.lay))
     <RowPreview :lay="lay" />
   </template>
   <h2>Chalk list</h2>
-  <p class="quiet">Corners of each cut edge in order of marking: from the left selvedge edge, then from the starting end.</p>
+  <p class="quiet">
+    Corners of each cut edge in order of marking: from the left selvedge edge, then from the starting end.
+  </p>
   <table class="chalk">
-    <thead><tr><th>No.</th><th>Piece</th><th>Corners</th></tr></thead>
+    <thead>
+      <tr>
+        <th>No.</th>
+        <th>Piece</th>
+        <th>Corners</th>
+      </tr>
+    </thead>
     <tbody>
-      <tr v-for="line in chalk" :key="line.order" :class="{ marked: marked === line.piece }" @mouseenter="emit('mark', line.piece)" @mouseleave="emit('mark', null)">
+      <tr
+        v-for="line in chalk"
+        :key="line.order"
+        :class="{ marked: marked === line.piece }"
+        @mouseenter="emit('mark', line.piece)"
+        @mouseleave="emit('mark', null)"
+      >
         <td>{{ line.order }}</td>
         <td>{{ line.name }}</td>
-        <td><span v-for="(c, i) in line.corners" :key="i" class="corner">{{ formatLength(c.fromSelvedge, unit) }} / {{ formatLength(c.fromStart, unit) }}<i v-if="c.bowMm !== 0"> bow {{ formatLength(c.bowMm, unit) }}</i></span></td>
+        <td>
+          <span v-for="(c, i) in line.corners" :key="i" class="corner"
+            >{{ formatLength(c.fromSelvedge, unit) }} / {{ formatLength(c.fromStart, unit)
+            }}<i v-if="c.bowMm !== 0"> bow {{ formatLength(c.bowMm, unit) }}</i></span
+          >
+        </td>
       </tr>
     </tbody>
   </table>

@@ -24,10 +24,14 @@ const depthBands = computed(() => bandsOf(choice.value.cloth, depthWay(choice.va
 /** Stripes that run along the row are placed from front to back. */
 const across = computed(() => rowBands.value.length > 0)
 const bands = computed(() => (across.value ? rowBands.value : depthBands.value))
-const hasDepthRule = computed(() => choice.value.match.kind === 'matched' && across.value && depthBands.value.length > 0)
+const hasDepthRule = computed(
+  () => choice.value.match.kind === 'matched' && across.value && depthBands.value.length > 0,
+)
 
-const setChoice = (says: string, change: (c: typeof choice.value) => typeof choice.value, key: string | null = null) => jobs.edit({ says, apply: (j) => ({ ...j, cloth: change(j.cloth) }) }, key)
-const setRule = (rule: PlacementRule, says: string, key: string | null = null) => setChoice(says, (c) => ({ ...c, match: { kind: 'matched', rule } }), key)
+const setChoice = (says: string, change: (c: typeof choice.value) => typeof choice.value, key: string | null = null) =>
+  jobs.edit({ says, apply: (j) => ({ ...j, cloth: change(j.cloth) }) }, key)
+const setRule = (rule: PlacementRule, says: string, key: string | null = null) =>
+  setChoice(says, (c) => ({ ...c, match: { kind: 'matched', rule } }), key)
 const rule = computed(() => (choice.value.match.kind === 'matched' ? choice.value.match.rule : null))
 function chooseRule(kind: string): void {
   const band = rule.value?.band ?? 0
@@ -62,72 +66,198 @@ const DEPTH_RULES = [
 type DepthKind = (typeof DEPTH_RULES)[number]['value']
 const depthRule = computed(() => {
   const { alongRule } = choice.value
-  return alongRule === 'front-edges-alike' ? null : alongRule === 'centred' ? ({ kind: 'band-on-middle', band: 0 } as const) : alongRule
+  return alongRule === 'front-edges-alike'
+    ? null
+    : alongRule === 'centred'
+      ? ({ kind: 'band-on-middle', band: 0 } as const)
+      : alongRule
 })
-const setDepthRule = (alongRule: ClothChoice['alongRule'], key: string | null = null) => setChoice('Pattern from front to back', (c) => ({ ...c, alongRule }), key)
+const setDepthRule = (alongRule: ClothChoice['alongRule'], key: string | null = null) =>
+  setChoice('Pattern from front to back', (c) => ({ ...c, alongRule }), key)
 function chooseDepthRule(kind: DepthKind): void {
   const band = depthRule.value?.band ?? 0
-  setDepthRule(kind === 'front-edges-alike' ? kind : kind === 'band-on-middle' ? { kind, band } : { kind, band, fromMm: 0 })
+  setDepthRule(
+    kind === 'front-edges-alike' ? kind : kind === 'band-on-middle' ? { kind, band } : { kind, band, fromMm: 0 },
+  )
 }
 </script>
 
 <template>
   <div class="cloth-page">
     <template v-if="isMain">
-    <div class="field-row">
-      <span class="label">Cloth</span>
-      <ElSelect :model-value="choice.cloth.name" aria-label="Cloth" @update:model-value="(name: string) => jobs.edit(setCloth(shop.lists!.cloths.find((c) => c.name === name)!))">
-        <ElOption v-for="c in shop.lists?.cloths ?? []" :key="c.id" :value="c.name" :label="`${c.name}, ${formatLengthWithUnit(c.widthMm, unit)} wide${c.nap === 'one-way' ? ', one-way' : ''}`" />
-      </ElSelect>
-    </div>
-    <div class="field-row">
-      <span class="label">Width, selvedges</span>
-      <div class="pair">
-        <LengthField :model-value="choice.cloth.widthMm" :unit="unit" name="Cloth width" :max="5000" @update:model-value="(mm) => setChoice('Cloth width', (c) => ({ ...c, cloth: { ...c.cloth, widthMm: mm } }), 'cloth-width')" />
-        <LengthField :model-value="choice.cloth.selvedgeMm[0]" :unit="unit" name="Left selvedge" :min="0" :max="200" @update:model-value="(mm) => setChoice('Selvedge', (c) => ({ ...c, cloth: { ...c.cloth, selvedgeMm: [mm, c.cloth.selvedgeMm[1]] } }), 'selvedge-left')" />
-        <LengthField :model-value="choice.cloth.selvedgeMm[1]" :unit="unit" name="Right selvedge" :min="0" :max="200" @update:model-value="(mm) => setChoice('Selvedge', (c) => ({ ...c, cloth: { ...c.cloth, selvedgeMm: [c.cloth.selvedgeMm[0], mm] } }), 'selvedge-right')" />
-      </div>
-    </div>
-    <div class="field-row">
-      <span class="label">Direction</span>
-      <div><ChoiceButtons :model-value="choice.direction" :choices="DIRECTIONS" name="Direction" @update:model-value="(d) => setChoice(d === 'railroaded' ? 'Railroaded' : 'Up the roll', (c) => ({ ...c, direction: d }))" /></div>
-    </div>
-    <template v-if="bands.length > 0">
       <div class="field-row">
-        <span class="label">The band</span>
+        <span class="label">Cloth</span>
+        <ElSelect
+          :model-value="choice.cloth.name"
+          aria-label="Cloth"
+          @update:model-value="(name: string) => jobs.edit(setCloth(shop.lists!.cloths.find((c) => c.name === name)!))"
+        >
+          <ElOption
+            v-for="c in shop.lists?.cloths ?? []"
+            :key="c.id"
+            :value="c.name"
+            :label="`${c.name}, ${formatLengthWithUnit(c.widthMm, unit)} wide${c.nap === 'one-way' ? ', one-way' : ''}`"
+          />
+        </ElSelect>
+      </div>
+      <div class="field-row">
+        <span class="label">Width, selvedges</span>
         <div class="pair">
-          <ElSelect v-if="rule" :model-value="rule.band" class="band" aria-label="Ruling band" @update:model-value="(b: number) => setRule({ ...rule!, band: b }, 'Ruling band')">
-            <ElOption v-for="(b, i) in bands" :key="i" :value="i" :label="`${i + 1} ${b.name} ${formatLength(b.widthMm, unit)}`"><span class="swatch" :style="{ background: b.colour }" />{{ i + 1 }} {{ b.name }} {{ formatLengthWithUnit(b.widthMm, unit) }}</ElOption>
-          </ElSelect>
-          <ElSelect :model-value="rule?.kind ?? 'none'" class="rule" aria-label="Where the band falls" @update:model-value="chooseRule">
-            <ElOption v-for="r in RULES" :key="r.value" :value="r.value" :label="r.label" />
-          </ElSelect>
-          <LengthField v-if="rule?.kind === 'band-at-mark'" :model-value="rule.markMm" :unit="unit" name="Mark" :min="0" @update:model-value="(mm) => setRule({ ...rule!, kind: 'band-at-mark', markMm: mm }, 'Mark', 'mark')" />
+          <LengthField
+            :model-value="choice.cloth.widthMm"
+            :unit="unit"
+            name="Cloth width"
+            :max="5000"
+            @update:model-value="
+              (mm) => setChoice('Cloth width', (c) => ({ ...c, cloth: { ...c.cloth, widthMm: mm } }), 'cloth-width')
+            "
+          />
+          <LengthField
+            :model-value="choice.cloth.selvedgeMm[0]"
+            :unit="unit"
+            name="Left selvedge"
+            :min="0"
+            :max="200"
+            @update:model-value="
+              (mm) =>
+                setChoice(
+                  'Selvedge',
+                  (c) => ({ ...c, cloth: { ...c.cloth, selvedgeMm: [mm, c.cloth.selvedgeMm[1]] } }),
+                  'selvedge-left',
+                )
+            "
+          />
+          <LengthField
+            :model-value="choice.cloth.selvedgeMm[1]"
+            :unit="unit"
+            name="Right selvedge"
+            :min="0"
+            :max="200"
+            @update:model-value="
+              (mm) =>
+                setChoice(
+                  'Selvedge',
+                  (c) => ({ ...c, cloth: { ...c.cloth, selvedgeMm: [c.cloth.selvedgeMm[0], mm] } }),
+                  'selvedge-right',
+                )
+            "
+          />
         </div>
       </div>
       <div class="field-row">
-        <span class="label">{{ across ? 'Side' : 'Front' }} boxing</span>
-        <div><ChoiceButtons :model-value="choice.sideBoxing" :choices="STRIPES" name="Stripe on boxing it does not cross" @update:model-value="(s) => setChoice('Stripe on the boxing', (c) => ({ ...c, sideBoxing: s }))" /></div>
+        <span class="label">Direction</span>
+        <div>
+          <ChoiceButtons
+            :model-value="choice.direction"
+            :choices="DIRECTIONS"
+            name="Direction"
+            @update:model-value="
+              (d) => setChoice(d === 'railroaded' ? 'Railroaded' : 'Up the roll', (c) => ({ ...c, direction: d }))
+            "
+          />
+        </div>
+      </div>
+      <template v-if="bands.length > 0">
+        <div class="field-row">
+          <span class="label">The band</span>
+          <div class="pair">
+            <ElSelect
+              v-if="rule"
+              :model-value="rule.band"
+              class="band"
+              aria-label="Ruling band"
+              @update:model-value="(b: number) => setRule({ ...rule!, band: b }, 'Ruling band')"
+            >
+              <ElOption
+                v-for="(b, i) in bands"
+                :key="i"
+                :value="i"
+                :label="`${i + 1} ${b.name} ${formatLength(b.widthMm, unit)}`"
+                ><span class="swatch" :style="{ background: b.colour }" />{{ i + 1 }} {{ b.name }}
+                {{ formatLengthWithUnit(b.widthMm, unit) }}</ElOption
+              >
+            </ElSelect>
+            <ElSelect
+              :model-value="rule?.kind ?? 'none'"
+              class="rule"
+              aria-label="Where the band falls"
+              @update:model-value="chooseRule"
+            >
+              <ElOption v-for="r in RULES" :key="r.value" :value="r.value" :label="r.label" />
+            </ElSelect>
+            <LengthField
+              v-if="rule?.kind === 'band-at-mark'"
+              :model-value="rule.markMm"
+              :unit="unit"
+              name="Mark"
+              :min="0"
+              @update:model-value="(mm) => setRule({ ...rule!, kind: 'band-at-mark', markMm: mm }, 'Mark', 'mark')"
+            />
+          </div>
+        </div>
+        <div class="field-row">
+          <span class="label">{{ across ? 'Side' : 'Front' }} boxing</span>
+          <div>
+            <ChoiceButtons
+              :model-value="choice.sideBoxing"
+              :choices="STRIPES"
+              name="Stripe on boxing it does not cross"
+              @update:model-value="(s) => setChoice('Stripe on the boxing', (c) => ({ ...c, sideBoxing: s }))"
+            />
+          </div>
+        </div>
+      </template>
+      <div v-if="choice.match.kind === 'matched'" class="field-row">
+        <span class="label">Bottom plates</span>
+        <div>
+          <ChoiceButtons
+            :model-value="choice.pairs"
+            :choices="PAIRS"
+            name="Bottom plates"
+            @update:model-value="(pairs) => setChoice('Bottom plates', (c) => ({ ...c, pairs }))"
+          />
+        </div>
+      </div>
+      <div v-if="hasDepthRule" class="field-row">
+        <span class="label">Front to back</span>
+        <div class="pair">
+          <ElSelect
+            v-if="depthRule"
+            :model-value="depthRule.band"
+            class="band"
+            aria-label="Band from front to back"
+            @update:model-value="(band: number) => setDepthRule({ ...depthRule!, band })"
+          >
+            <ElOption
+              v-for="(b, i) in depthBands"
+              :key="i"
+              :value="i"
+              :label="`${i + 1} ${b.name} ${formatLength(b.widthMm, unit)}`"
+            />
+          </ElSelect>
+          <ElSelect
+            :model-value="depthRule?.kind ?? 'front-edges-alike'"
+            class="rule"
+            aria-label="Where the pattern falls from front to back"
+            @update:model-value="chooseDepthRule"
+          >
+            <ElOption v-for="r in DEPTH_RULES" :key="r.value" :value="r.value" :label="r.label" />
+          </ElSelect>
+          <LengthField
+            v-if="depthRule?.kind === 'band-from-front'"
+            :model-value="depthRule.fromMm"
+            :unit="unit"
+            name="From the front edge"
+            @update:model-value="
+              (fromMm) => setDepthRule({ ...depthRule!, kind: 'band-from-front', fromMm }, 'from-front')
+            "
+          />
+        </div>
       </div>
     </template>
-    <div v-if="choice.match.kind === 'matched'" class="field-row">
-      <span class="label">Bottom plates</span>
-      <div><ChoiceButtons :model-value="choice.pairs" :choices="PAIRS" name="Bottom plates" @update:model-value="(pairs) => setChoice('Bottom plates', (c) => ({ ...c, pairs }))" /></div>
-    </div>
-    <div v-if="hasDepthRule" class="field-row">
-      <span class="label">Front to back</span>
-      <div class="pair">
-        <ElSelect v-if="depthRule" :model-value="depthRule.band" class="band" aria-label="Band from front to back" @update:model-value="(band: number) => setDepthRule({ ...depthRule!, band })">
-          <ElOption v-for="(b, i) in depthBands" :key="i" :value="i" :label="`${i + 1} ${b.name} ${formatLength(b.widthMm, unit)}`" />
-        </ElSelect>
-        <ElSelect :model-value="depthRule?.kind ?? 'front-edges-alike'" class="rule" aria-label="Where the pattern falls from front to back" @update:model-value="chooseDepthRule">
-          <ElOption v-for="r in DEPTH_RULES" :key="r.value" :value="r.value" :label="r.label" />
-        </ElSelect>
-        <LengthField v-if="depthRule?.kind === 'band-from-front'" :model-value="depthRule.fromMm" :unit="unit" name="From the front edge" @update:model-value="(fromMm) => setDepthRule({ ...depthRule!, kind: 'band-from-front', fromMm }, 'from-front')" />
-      </div>
-    </div>
-    </template>
-    <p v-else class="quiet bound">{{ lays.chosen?.cloth.name }}: what is cut from it is chosen on the make-up station.</p>
+    <p v-else class="quiet bound">
+      {{ lays.chosen?.cloth.name }}: what is cut from it is chosen on the make-up station.
+    </p>
   </div>
 </template>
 

@@ -10,7 +10,10 @@ import { useJob } from '../../stores/job.ts'
 import { Bar } from '../../ui/chart.ts'
 import { useWhatIf } from './what-if.ts'
 
-/** The same job from other widths, the other way round, matched and not, piped and not, or with other jobs: before anything is bought. */
+/**
+ * The same job from other widths, the other way round, matched and not, piped and not, or with other jobs: before
+ * anything is bought.
+ */
 const SECONDS = 1.5
 const jobs = useJob()
 const unit = computed(() => jobs.job!.units)
@@ -31,7 +34,10 @@ const { open, ask, stop } = useWhatIf((answer) => {
   if (answer.key === TOGETHER) together.value = { apartMm: together.value?.apartMm ?? 0, togetherMm: answer.lengthMm }
   else if (answer.key >= APART) {
     apart.set(answer.key, answer.lengthMm ?? 0)
-    together.value = { togetherMm: together.value?.togetherMm ?? null, apartMm: [...apart.values()].reduce((a, b) => a + b, 0) }
+    together.value = {
+      togetherMm: together.value?.togetherMm ?? null,
+      apartMm: [...apart.values()].reduce((a, b) => a + b, 0),
+    }
   } else lengths.value = new Map(lengths.value).set(answer.key, answer.lengthMm)
 })
 
@@ -42,10 +48,20 @@ watch(() => jobs.job?.cloth.cloth.id, stop)
 
 function compare(): void {
   const v = varied.value
-  choices.value = layChoices(jobs.job!, { widthsMm: v.widths ? [...SOLD_WIDTHS_MM] : [], direction: v.direction, match: v.match, piping: v.piping, joins: v.joins })
+  choices.value = layChoices(jobs.job!, {
+    widthsMm: v.widths ? [...SOLD_WIDTHS_MM] : [],
+    direction: v.direction,
+    match: v.match,
+    piping: v.piping,
+    joins: v.joins,
+  })
   lengths.value = new Map()
   together.value = null
-  ask(choices.value.flatMap(({ problem }, key) => (problem ? [{ kind: 'lay' as const, key, problem, seconds: SECONDS }] : [])))
+  ask(
+    choices.value.flatMap(({ problem }, key) =>
+      problem ? [{ kind: 'lay' as const, key, problem, seconds: SECONDS }] : [],
+    ),
+  )
 }
 
 /** This job and others from the same cloth: one lay for all against a lay for each. */
@@ -60,7 +76,10 @@ async function compareTogether(): Promise<void> {
   }
   apart.clear()
   together.value = { apartMm: 0, togetherMm: null }
-  ask([{ kind: 'lay', key: TOGETHER, problem: cutTogether(named), seconds: 3 * SECONDS }, ...named.map(({ problem }, i) => ({ kind: 'lay' as const, key: APART + i, problem, seconds: SECONDS }))])
+  ask([
+    { kind: 'lay', key: TOGETHER, problem: cutTogether(named), seconds: 3 * SECONDS },
+    ...named.map(({ problem }, i) => ({ kind: 'lay' as const, key: APART + i, problem, seconds: SECONDS })),
+  ])
 }
 
 const rows = computed(() => {
@@ -68,20 +87,66 @@ const rows = computed(() => {
   const all = choices.value.map((choice, key) => {
     const lengthMm = lengths.value.get(key)
     const bought = lengthMm ? clothCost(cloth, lengthMm) : null
-    return { choice, key, lengthMm, bought, areaMm2: lengthMm ? lengthMm * choice.widthMm : null, isOwn: choice.widthMm === cloth.widthMm && choice.direction === jobs.job!.cloth.direction && choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') && choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') && choice.stripJoins === jobs.job!.cloth.stripJoins }
+    return {
+      choice,
+      key,
+      lengthMm,
+      bought,
+      areaMm2: lengthMm ? lengthMm * choice.widthMm : null,
+      isOwn:
+        choice.widthMm === cloth.widthMm &&
+        choice.direction === jobs.job!.cloth.direction &&
+        choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') &&
+        choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') &&
+        choice.stripJoins === jobs.job!.cloth.stripJoins,
+    }
   })
   const least = Math.min(...all.flatMap((r) => (r.areaMm2 ? [r.areaMm2] : [])))
   return all.map((r) => ({ ...r, isLeast: r.areaMm2 === least }))
 })
-const words = (c: LayChoice) => [formatLength(c.widthMm, unit.value), c.direction === 'railroaded' ? 'railroaded' : 'up', ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []), ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : []), ...(varied.value.joins && c.isPiped ? [`${c.stripJoins} more joins`] : [])].join(' ')
+const words = (c: LayChoice) =>
+  [
+    formatLength(c.widthMm, unit.value),
+    c.direction === 'railroaded' ? 'railroaded' : 'up',
+    ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []),
+    ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : []),
+    ...(varied.value.joins && c.isPiped ? [`${c.stripJoins} more joins`] : []),
+  ].join(' ')
 /** Takes a way of cutting over into the job; another width is another cloth, and is bought first. */
 const takeOver = (c: LayChoice) =>
-  jobs.edit({ says: `Cut ${words(c)}`, apply: (job) => ({ ...job, makeUp: { ...job.makeUp, piping: c.isPiped ? job.makeUp.piping : { kind: 'none' } }, cloth: { ...job.cloth, direction: c.direction, match: c.isMatched ? job.cloth.match : { kind: 'none' }, stripJoins: c.stripJoins } }) })
+  jobs.edit({
+    says: `Cut ${words(c)}`,
+    apply: (job) => ({
+      ...job,
+      makeUp: { ...job.makeUp, piping: c.isPiped ? job.makeUp.piping : { kind: 'none' } },
+      cloth: {
+        ...job.cloth,
+        direction: c.direction,
+        match: c.isMatched ? job.cloth.match : { kind: 'none' },
+        stripJoins: c.stripJoins,
+      },
+    }),
+  })
 const chart = computed(() => {
   const found = rows.value.filter((r) => r.lengthMm)
-  return { labels: found.map((r) => words(r.choice)), datasets: [{ label: 'metres of cloth', data: found.map((r) => r.lengthMm! / 1000), backgroundColor: found.map((r) => (r.isOwn ? '#2a628f' : '#b9a77c')) }] }
+  return {
+    labels: found.map((r) => words(r.choice)),
+    datasets: [
+      {
+        label: 'metres of cloth',
+        data: found.map((r) => r.lengthMm! / 1000),
+        backgroundColor: found.map((r) => (r.isOwn ? '#2a628f' : '#b9a77c')),
+      },
+    ],
+  }
 })
-const OPTIONS = { indexAxis: 'y' as const, animation: false as const, maintainAspectRatio: false, plugins: { legend: { display: false } }, scales: { x: { beginAtZero: true, title: { display: true, text: 'metres' } } } }
+const OPTIONS = {
+  indexAxis: 'y' as const,
+  animation: false as const,
+  maintainAspectRatio: false,
+  plugins: { legend: { display: false } },
+  scales: { x: { beginAtZero: true, title: { display: true, text: 'metres' } } },
+}
 const TICKS = [
   ['widths', 'other widths'],
   ['direction', 'both directions'],
@@ -94,38 +159,93 @@ const TICKS = [
 <template>
   <div class="compare">
     <div class="fields-in-line no-print">
-      <label v-for="[key, label] in TICKS" :key="key" class="tick"><input v-model="varied[key]" type="checkbox" /> {{ label }}</label>
+      <label v-for="[key, label] in TICKS" :key="key" class="tick"
+        ><input v-model="varied[key]" type="checkbox" /> {{ label }}</label
+      >
       <button v-if="open > 0" type="button" class="plain-button" @click="stop">Stop, {{ open }} to go</button>
       <button v-else type="button" class="plain-button main" @click="compare">Compare</button>
     </div>
     <div v-if="rows.length > 0" class="side">
-    <table class="close-table">
-      <thead><tr><th>Width, {{ unitName(unit) }}</th><th>Direction</th><th>Pattern</th><th>Piping</th><th class="n">Length</th><th class="n">Buy</th><th class="n">{{ jobs.job!.currency }}</th><th class="n">Area</th><th /></tr></thead>
-      <tbody>
-        <tr v-for="r in rows" :key="r.key" :class="{ own: r.isOwn }">
-          <td>{{ formatLength(r.choice.widthMm, unit) }}</td>
-          <td>{{ r.choice.direction === 'railroaded' ? 'railroaded' : 'up the roll' }}</td>
-          <td>{{ r.choice.isMatched ? 'matched' : 'free' }}</td>
-          <td>{{ !r.choice.isPiped ? 'none' : r.choice.stripJoins === 0 ? 'piped' : `piped, ${r.choice.stripJoins} more joins` }}</td>
-          <template v-if="r.lengthMm && r.bought">
-            <td class="n">{{ formatLengthWithUnit(r.lengthMm, unit) }}</td>
-            <td class="n">{{ formatLengthWithUnit(r.bought.boughtMm, unit) }}</td>
-            <td class="n">{{ r.bought.cost.toFixed(2) }}</td>
-            <td class="n" :class="{ least: r.isLeast }">{{ sayAmount(r.areaMm2!, 'area', unit) }}</td>
-            <td><button v-if="r.choice.widthMm === jobs.job!.cloth.cloth.widthMm && !r.isOwn" type="button" class="plain-button" :aria-label="`Take ${words(r.choice)}`" @click="takeOver(r.choice)">Take</button></td>
-          </template>
-          <td v-else colspan="5" class="quiet">{{ r.choice.problem === null ? 'cannot be worked' : r.lengthMm === null ? 'a piece is too wide or too long' : 'waits …' }}</td>
-        </tr>
-      </tbody>
-    </table>
-    <div class="chart" :style="{ height: `${40 + chart.labels.length * 24}px` }"><Bar v-if="chart.labels.length > 0" :data="chart" :options="OPTIONS" aria-label="Lengths side by side" /></div>
+      <table class="close-table">
+        <thead>
+          <tr>
+            <th>Width, {{ unitName(unit) }}</th>
+            <th>Direction</th>
+            <th>Pattern</th>
+            <th>Piping</th>
+            <th class="n">Length</th>
+            <th class="n">Buy</th>
+            <th class="n">{{ jobs.job!.currency }}</th>
+            <th class="n">Area</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.key" :class="{ own: r.isOwn }">
+            <td>{{ formatLength(r.choice.widthMm, unit) }}</td>
+            <td>{{ r.choice.direction === 'railroaded' ? 'railroaded' : 'up the roll' }}</td>
+            <td>{{ r.choice.isMatched ? 'matched' : 'free' }}</td>
+            <td>
+              {{
+                !r.choice.isPiped
+                  ? 'none'
+                  : r.choice.stripJoins === 0
+                    ? 'piped'
+                    : `piped, ${r.choice.stripJoins} more joins`
+              }}
+            </td>
+            <template v-if="r.lengthMm && r.bought">
+              <td class="n">{{ formatLengthWithUnit(r.lengthMm, unit) }}</td>
+              <td class="n">{{ formatLengthWithUnit(r.bought.boughtMm, unit) }}</td>
+              <td class="n">{{ r.bought.cost.toFixed(2) }}</td>
+              <td class="n" :class="{ least: r.isLeast }">{{ sayAmount(r.areaMm2!, 'area', unit) }}</td>
+              <td>
+                <button
+                  v-if="r.choice.widthMm === jobs.job!.cloth.cloth.widthMm && !r.isOwn"
+                  type="button"
+                  class="plain-button"
+                  :aria-label="`Take ${words(r.choice)}`"
+                  @click="takeOver(r.choice)"
+                >
+                  Take
+                </button>
+              </td>
+            </template>
+            <td v-else colspan="5" class="quiet">
+              {{
+                r.choice.problem === null
+                  ? 'cannot be worked'
+                  : r.lengthMm === null
+                    ? 'a piece is too wide or too long'
+                    : 'waits …'
+              }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <div class="chart" :style="{ height: `${40 + chart.labels.length * 24}px` }">
+        <Bar v-if="chart.labels.length > 0" :data="chart" :options="OPTIONS" aria-label="Lengths side by side" />
+      </div>
     </div>
-    <p v-if="rows.length > 0" class="quiet">Each searched for {{ SECONDS }} s, at this cloth's price a metre; the job as it stands is shaded, the least cloth in bold.</p>
+    <p v-if="rows.length > 0" class="quiet">
+      Each searched for {{ SECONDS }} s, at this cloth's price a metre; the job as it stands is shaded, the least cloth
+      in bold.
+    </p>
     <template v-if="others.length > 0">
       <h3>Cut together with</h3>
-      <ElSelect v-model="withIds" multiple filterable aria-label="Other jobs" placeholder="other jobs from this cloth"><ElOption v-for="j in others" :key="j.id" :value="j.id" :label="`${j.ticket} ${j.title}`" /></ElSelect>
-      <button type="button" class="plain-button" :disabled="withIds.length === 0 || open > 0" @click="compareTogether">Lay them together</button>
-      <p v-if="together && open === 0">{{ together.togetherMm === null ? 'They do not go on this cloth together.' : `Together ${formatLengthWithUnit(together.togetherMm, unit)}, one by one ${formatLengthWithUnit(together.apartMm, unit)}.` }}</p>
+      <ElSelect v-model="withIds" multiple filterable aria-label="Other jobs" placeholder="other jobs from this cloth"
+        ><ElOption v-for="j in others" :key="j.id" :value="j.id" :label="`${j.ticket} ${j.title}`"
+      /></ElSelect>
+      <button type="button" class="plain-button" :disabled="withIds.length === 0 || open > 0" @click="compareTogether">
+        Lay them together
+      </button>
+      <p v-if="together && open === 0">
+        {{
+          together.togetherMm === null
+            ? 'They do not go on this cloth together.'
+            : `Together ${formatLengthWithUnit(together.togetherMm, unit)}, one by one ${formatLengthWithUnit(together.apartMm, unit)}.`
+        }}
+      </p>
       <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     </template>
   </div>

@@ -21,14 +21,24 @@ async function attempt(work: () => Promise<TableState>): Promise<void> {
     failed.value = (cause as Error).message
   }
 }
-const send = () => attempt(async () => sendToTable({ name: props.drawing.title, dxf: await layDxf(props.drawing), speedMmS: SPEED_MM_S, jamAt: mayJam.value ? 0.4 : null }))
+const send = () =>
+  attempt(async () =>
+    sendToTable({
+      name: props.drawing.title,
+      dxf: await layDxf(props.drawing),
+      speedMmS: SPEED_MM_S,
+      jamAt: mayJam.value ? 0.4 : null,
+    }),
+  )
 onMounted(() => {
   void attempt(tableState)
   timer = setInterval(() => state.value.kind === 'cutting' && void attempt(tableState), ASK_MS)
 })
 onUnmounted(() => clearInterval(timer))
 
-const share = computed(() => ('doneMm' in state.value ? state.value.doneMm / Math.max(1, state.value.totalMm) : state.value.kind === 'done' ? 1 : 0))
+const share = computed(() =>
+  'doneMm' in state.value ? state.value.doneMm / Math.max(1, state.value.totalMm) : state.value.kind === 'done' ? 1 : 0,
+)
 const words = computed(() => {
   const s = state.value
   const metres = (mm: number) => `${(mm / 1000).toFixed(1)} m`
@@ -58,12 +68,21 @@ const isHeld = computed(() => state.value.kind === 'jammed' || state.value.kind 
     <h3>Cutting table <span class="quiet">simulated, in a hurry: no cloth is cut</span></h3>
     <div class="fields-in-line">
       <button v-if="isHeld" type="button" class="plain-button main" @click="attempt(resumeTable)">Resume</button>
-      <button v-else-if="state.kind !== 'cutting'" type="button" class="plain-button main" @click="send">Send this lay</button>
-      <button v-if="state.kind === 'cutting' || isHeld" type="button" class="plain-button" @click="attempt(stopTable)">{{ state.kind === 'cutting' ? 'Stop' : 'Give it up' }}</button>
+      <button v-else-if="state.kind !== 'cutting'" type="button" class="plain-button main" @click="send">
+        Send this lay
+      </button>
+      <button v-if="state.kind === 'cutting' || isHeld" type="button" class="plain-button" @click="attempt(stopTable)">
+        {{ state.kind === 'cutting' ? 'Stop' : 'Give it up' }}
+      </button>
       <label class="tick"><input v-model="mayJam" type="checkbox" /> let it jam on the way</label>
     </div>
     <progress :value="share" max="1" aria-label="Cut so far" />
-    <p :class="{ failed: failed || state.kind === 'jammed' || state.kind === 'refused' || state.kind === 'away' }" role="status">{{ failed || words }}</p>
+    <p
+      :class="{ failed: failed || state.kind === 'jammed' || state.kind === 'refused' || state.kind === 'away' }"
+      role="status"
+    >
+      {{ failed || words }}
+    </p>
     <p class="quiet">Keep hands off the bed while it moves; stop it before you reach in.</p>
   </section>
 </template>

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Cloth } from '../../../contract/index.ts'
-import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES, templatePdf } from '../../../core/formats/index.ts'
+import {
+  cutListCsv,
+  layDrawing,
+  layDxf,
+  layPagePdf,
+  layRollPdf,
+  laySvg,
+  PAGES,
+  templatePdf,
+} from '../../../core/formats/index.ts'
 import { sewnOutline } from '../../../core/cover/index.ts'
 import { LEAST_LEFTOVER_MM, leftover, remnantFrom } from '../../../core/cloth/index.ts'
 import { leftByWash } from '../../../core/pattern/index.ts'
@@ -23,7 +32,11 @@ const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 const pageName = ref('A4')
 const piece = ref('')
 const failed = ref('')
-const drawing = computed(() => (lays.chosen && lays.current && plan.value ? layDrawing(jobs.job!.ticket, lays.chosen, lays.current, plan.value.allowances.notchMm.value) : null))
+const drawing = computed(() =>
+  lays.chosen && lays.current && plan.value
+    ? layDrawing(jobs.job!.ticket, lays.chosen, lays.current, plan.value.allowances.notchMm.value)
+    : null,
+)
 const page = computed(() => PAGES.find((p) => p.name === pageName.value)!)
 const pieces = computed(() => lays.chosen?.pieces.filter((p) => p.panel) ?? [])
 
@@ -41,12 +54,20 @@ const left = computed(() => {
   const own = lays.chosen
   if (!own || !lays.current) return null
   const { boughtMm } = clothCost(own.cloth, lays.current.length)
-  return leftover(own.laidOn, lays.current, boughtMm * leftByWash(own.cloth, 'along'), { id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60), name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80) })
+  return leftover(own.laidOn, lays.current, boughtMm * leftByWash(own.cloth, 'along'), {
+    id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60),
+    name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80),
+  })
 })
 const leftWords = computed(() => {
   const supply = left.value?.supply
   if (!supply) return 'Nothing worth keeping is left at the end.'
-  const mm = supply.kind === 'length' ? supply.lengthMm : supply.kind === 'remnant' ? Math.max(...supply.outline.map((p) => p[1])) : 0
+  const mm =
+    supply.kind === 'length'
+      ? supply.lengthMm
+      : supply.kind === 'remnant'
+        ? Math.max(...supply.outline.map((p) => p[1]))
+        : 0
   return `${formatLengthWithUnit(mm, jobs.job!.units)} of ${lays.chosen!.cloth.name} are left at the end.`
 })
 /** The largest piece that the lay leaves free between its pieces; smaller ones are scraps. */
@@ -54,7 +75,15 @@ const gap = computed(() => {
   const free = lays.chosen && lays.current ? freeIn(lays.chosen.problem, lays.current) : null
   return free && Math.min(free.width, free.height) >= LEAST_LEFTOVER_MM ? free : null
 })
-const gapCloth = computed(() => gap.value && lays.chosen && remnantFrom(lays.chosen.laidOn, gap.value, lays.current!, { id: `gap-${jobs.job!.ticket}-${lays.chosen.cloth.id}`.slice(0, 60), name: `${lays.chosen.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80) }))
+const gapCloth = computed(
+  () =>
+    gap.value &&
+    lays.chosen &&
+    remnantFrom(lays.chosen.laidOn, gap.value, lays.current!, {
+      id: `gap-${jobs.job!.ticket}-${lays.chosen.cloth.id}`.slice(0, 60),
+      name: `${lays.chosen.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80),
+    }),
+)
 const returned = ref('')
 async function putBack(cloth: Cloth): Promise<void> {
   failed.value = ''
@@ -74,7 +103,10 @@ const FILES = computed(() => {
         { label: 'Lay, PDF roll wide', go: () => save('lay roll.pdf', () => layRollPdf(d), 'application/pdf') },
         { label: 'Lay, SVG true size', go: () => save('lay.svg', () => laySvg(d), 'image/svg+xml') },
         { label: 'Lay, DXF in mm', go: () => save('lay.dxf', () => layDxf(d), 'application/dxf') },
-        { label: 'Cut list, spreadsheet', go: () => save('cut list.csv', () => cutListCsv(plan.value!.cutList, jobs.job!), 'text/csv') },
+        {
+          label: 'Cut list, spreadsheet',
+          go: () => save('cut list.csv', () => cutListCsv(plan.value!.cutList, jobs.job!), 'text/csv'),
+        },
       ]
 })
 /** One piece at true size over pages that are laid on each other: the cut line full, the sewing line dashed. */
@@ -82,7 +114,21 @@ function savePiece(): void {
   const own = pieces.value.find((p) => p.id === piece.value) ?? pieces.value[0]
   if (!own) return
   const box = boxOf(own.cut)
-  void save(`${own.name}.pdf`, () => templatePdf({ title: `${jobs.job!.ticket}: ${own.name}`, foot: own.cut, top: sewnOutline(own.panel!), labels: [{ at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, text: own.name }], notes: ['Full line: cut. Dashed line: sew.'] }, page.value), 'application/pdf')
+  void save(
+    `${own.name}.pdf`,
+    () =>
+      templatePdf(
+        {
+          title: `${jobs.job!.ticket}: ${own.name}`,
+          foot: own.cut,
+          top: sewnOutline(own.panel!),
+          labels: [{ at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, text: own.name }],
+          notes: ['Full line: cut. Dashed line: sew.'],
+        },
+        page.value,
+      ),
+    'application/pdf',
+  )
 }
 </script>
 
@@ -90,18 +136,38 @@ function savePiece(): void {
   <div class="files">
     <template v-if="drawing">
       <div class="fields-in-line">
-        <label class="tick">Paper <ElSelect v-model="pageName" aria-label="Paper" class="paper"><ElOption v-for="p in PAGES" :key="p.name" :value="p.name" :label="p.name" /></ElSelect></label>
-        <button v-for="f in FILES" :key="f.label" type="button" class="plain-button" @click="f.go">{{ f.label }}</button>
+        <label class="tick"
+          >Paper
+          <ElSelect v-model="pageName" aria-label="Paper" class="paper"
+            ><ElOption v-for="p in PAGES" :key="p.name" :value="p.name" :label="p.name" /></ElSelect
+        ></label>
+        <button v-for="f in FILES" :key="f.label" type="button" class="plain-button" @click="f.go">
+          {{ f.label }}
+        </button>
       </div>
       <div class="fields-in-line">
-        <ElSelect :model-value="piece || pieces[0]?.id" filterable aria-label="Single piece" class="piece" @update:model-value="(id: string) => (piece = id)"><ElOption v-for="p in pieces" :key="p.id" :value="p.id" :label="p.name" /></ElSelect>
-        <button type="button" class="plain-button" :disabled="pieces.length === 0" @click="savePiece">This piece, PDF over pages</button>
+        <ElSelect
+          :model-value="piece || pieces[0]?.id"
+          filterable
+          aria-label="Single piece"
+          class="piece"
+          @update:model-value="(id: string) => (piece = id)"
+          ><ElOption v-for="p in pieces" :key="p.id" :value="p.id" :label="p.name"
+        /></ElSelect>
+        <button type="button" class="plain-button" :disabled="pieces.length === 0" @click="savePiece">
+          This piece, PDF over pages
+        </button>
       </div>
       <div class="fields-in-line">
         <span>{{ leftWords }}</span>
-        <button v-if="left" type="button" class="plain-button" @click="putBack(left)">It is cut: the rest to the store</button>
+        <button v-if="left" type="button" class="plain-button" @click="putBack(left)">
+          It is cut: the rest to the store
+        </button>
         <template v-if="gap && gapCloth">
-          <span>Between the pieces {{ formatLength(gap.width, jobs.job!.units) }} x {{ formatLengthWithUnit(gap.height, jobs.job!.units) }} stay free in one piece.</span>
+          <span
+            >Between the pieces {{ formatLength(gap.width, jobs.job!.units) }} x
+            {{ formatLengthWithUnit(gap.height, jobs.job!.units) }} stay free in one piece.</span
+          >
           <button type="button" class="plain-button" @click="putBack(gapCloth)">That to the store</button>
         </template>
         <span v-if="returned" class="quiet" role="status">{{ returned }}</span>

@@ -19,7 +19,9 @@ const jobs = useJob()
 const lays = useLay()
 const cloth = computed(() => lays.chosen!.laidOn)
 const place = ref<HTMLElement | null>(null)
-/** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
+/**
+ * Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale.
+ */
 /** All of a cloth in hand, as much of a roll as is used; while a piece is dragged, no less than before. */
 const shownMm = computed(() => {
   const { supply } = cloth.value
@@ -27,18 +29,30 @@ const shownMm = computed(() => {
   return Math.max(props.lay.length, inHand, heldMm.value)
 })
 const heldMm = ref(0)
-const scale = useScale(place, computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: shownMm.value, maxY: 0 })), { left: 54, right: 24, top: 30, bottom: 44 })
+const scale = useScale(
+  place,
+  computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: shownMm.value, maxY: 0 })),
+  { left: 54, right: 24, top: 30, bottom: 44 },
+)
 const { held, drag, press } = useHand(scale)
 watch(held, (key) => (heldMm.value = key === null ? 0 : shownMm.value))
-const faulty = computed(() => new Set(lays.faults.flatMap((f) => ('piece' in f ? [f.piece, ...('other' in f ? [f.other] : [])] : []))))
+const faulty = computed(
+  () => new Set(lays.faults.flatMap((f) => ('piece' in f ? [f.piece, ...('other' in f ? [f.other] : [])] : []))),
+)
 const isFaulty = (p: { id: string; copy: number }) => faulty.value.has(p.id) || faulty.value.has(`${p.id} (${p.copy})`)
 const onCloth = (across: number, along: number): Point => at(scale.value.x(along), scale.value.y(-across))
 /** Across the roll is down, along it is to the right. */
-const clothToPixels = computed(() => `matrix(0 ${scale.value.k} ${scale.value.k} 0 ${onCloth(0, 0).x} ${onCloth(0, 0).y})`)
+const clothToPixels = computed(
+  () => `matrix(0 ${scale.value.k} ${scale.value.k} 0 ${onCloth(0, 0).x} ${onCloth(0, 0).y})`,
+)
 const path = (outline: readonly Point[]) => outline.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' ')
 
 /** A piece that is dragged lies over all others. */
-const inOrder = computed(() => props.lay.placements.toSorted((a, b) => Number(placementKey(a) === held.value) - Number(placementKey(b) === held.value)))
+const inOrder = computed(() =>
+  props.lay.placements.toSorted(
+    (a, b) => Number(placementKey(a) === held.value) - Number(placementKey(b) === held.value),
+  ),
+)
 const pieces = computed(() =>
   inOrder.value.map((place) => {
     const piece = lays.chosen!.pieces.find((p) => p.id === place.id)!
@@ -60,14 +74,47 @@ const pieces = computed(() =>
       centre: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
       pin: { x: box.minX + 9, y: (box.minY + box.maxY) / 2 },
       fits: labelFit(box.maxX - box.minX, box.maxY - box.minY, shortLabel(piece.id)),
-      arrow: { dx: (up.x - origin.x) / scale.value.k, dy: (up.y - origin.y) / scale.value.k, from: 13, length: shortLabel(piece.id) === '' ? 0 : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16) },
+      arrow: {
+        dx: (up.x - origin.x) / scale.value.k,
+        dy: (up.y - origin.y) / scale.value.k,
+        from: 13,
+        length:
+          shortLabel(piece.id) === ''
+            ? 0
+            : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16),
+      },
       matched: piece.matched,
     }
   }),
 )
 /** Arcs are drawn as chords this near to them. */
 const DRAWN_MM = 0.5
-const SHORT: Record<string, string> = { 'top-plate': 'top', 'bottom-plate': 'bottom', blank: 'top', base: 'base', body: 'body', 'end-left': 'end', 'end-right': 'end', 'band-left': 'band', 'band-right': 'band', 'dust-cover': 'dust', tie: 'tie', 'side-front': 'side', 'side-back': 'side', 'side-left': 'side', 'side-right': 'side', 'bottom-front': 'bottom', 'bottom-back': 'bottom', 'boxing-back': 'back', boxing: 'boxing', 'boxing-front': 'front', 'boxing-left': 'left', 'boxing-right': 'right', 'gusset-upper': 'gusset', 'gusset-lower': 'gusset' }
+const SHORT: Record<string, string> = {
+  'top-plate': 'top',
+  'bottom-plate': 'bottom',
+  blank: 'top',
+  base: 'base',
+  body: 'body',
+  'end-left': 'end',
+  'end-right': 'end',
+  'band-left': 'band',
+  'band-right': 'band',
+  'dust-cover': 'dust',
+  tie: 'tie',
+  'side-front': 'side',
+  'side-back': 'side',
+  'side-left': 'side',
+  'side-right': 'side',
+  'bottom-front': 'bottom',
+  'bottom-back': 'bottom',
+  'boxing-back': 'back',
+  boxing: 'boxing',
+  'boxing-front': 'front',
+  'boxing-left': 'left',
+  'boxing-right': 'right',
+  'gusset-upper': 'gusset',
+  'gusset-lower': 'gusset',
+}
 /** Level where the piece is wide enough for its label, else upright, else not at all. */
 function labelFit(width: number, height: number, label: string): 'level' | 'upright' | null {
   const needs = label.length * 6.8 + 8
@@ -86,30 +133,121 @@ function shortLabel(id: string): string {
     <svg :width="scale.width" :height="scale.height" role="group" aria-label="The lay, to scale, on the cloth">
       <defs>
         <ClothPattern id="lay-cloth" :cloth="cloth" :lay="lay" :transform="clothToPixels" />
-        <marker id="lay-arrow" viewBox="0 0 8 8" refX="6" refY="4" markerWidth="7" markerHeight="7" orient="auto"><path d="M0 0 8 4 0 8z" fill="#22282c" /></marker>
+        <marker id="lay-arrow" viewBox="0 0 8 8" refX="6" refY="4" markerWidth="7" markerHeight="7" orient="auto">
+          <path d="M0 0 8 4 0 8z" fill="#22282c" />
+        </marker>
       </defs>
-      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="shownMm * scale.k" :height="cloth.widthMm * scale.k" fill="url(#lay-cloth)" />
-      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="shownMm * scale.k" :height="cloth.widthMm * scale.k" class="waste" />
-      <rect v-for="(s, i) in [{ at: 0, w: cloth.selvedgeMm[0] }, { at: cloth.widthMm - cloth.selvedgeMm[1], w: cloth.selvedgeMm[1] }]" :key="i" :x="onCloth(0, 0).x" :y="onCloth(s.at, 0).y" :width="shownMm * scale.k" :height="s.w * scale.k" class="selvedge" />
-      <polygon v-if="cloth.supply.kind === 'remnant'" :points="path(cloth.supply.outline.map(([x, y]) => onCloth(x, y)))" class="remnant" />
-      <g v-for="p in pieces" :key="p.key" class="piece" :class="{ marked: marked === p.id, wrong: p.isWrong, locked: p.isLocked }" tabindex="0" role="button" :aria-label="`${p.title}${p.isLocked ? ', locked' : ''}${p.isWrong ? ', lies wrong' : ''}`" @mouseenter="emit('mark', p.id)" @mouseleave="emit('mark', null)" @focus="emit('mark', p.id)" @blur="emit('mark', null)" @pointerdown.prevent="drag($event, p.place)" @dblclick="lays.toggleLock(p.place)" @keydown="press($event, p.place)">
-        <title>{{ p.title }}{{ p.isLocked ? ', locked' : '' }}. Drag it; arrows, R turns, L or a double click locks.</title>
+      <rect
+        :x="onCloth(0, 0).x"
+        :y="onCloth(0, 0).y"
+        :width="shownMm * scale.k"
+        :height="cloth.widthMm * scale.k"
+        fill="url(#lay-cloth)"
+      />
+      <rect
+        :x="onCloth(0, 0).x"
+        :y="onCloth(0, 0).y"
+        :width="shownMm * scale.k"
+        :height="cloth.widthMm * scale.k"
+        class="waste"
+      />
+      <rect
+        v-for="(s, i) in [
+          { at: 0, w: cloth.selvedgeMm[0] },
+          { at: cloth.widthMm - cloth.selvedgeMm[1], w: cloth.selvedgeMm[1] },
+        ]"
+        :key="i"
+        :x="onCloth(0, 0).x"
+        :y="onCloth(s.at, 0).y"
+        :width="shownMm * scale.k"
+        :height="s.w * scale.k"
+        class="selvedge"
+      />
+      <polygon
+        v-if="cloth.supply.kind === 'remnant'"
+        :points="path(cloth.supply.outline.map(([x, y]) => onCloth(x, y)))"
+        class="remnant"
+      />
+      <g
+        v-for="p in pieces"
+        :key="p.key"
+        class="piece"
+        :class="{ marked: marked === p.id, wrong: p.isWrong, locked: p.isLocked }"
+        tabindex="0"
+        role="button"
+        :aria-label="`${p.title}${p.isLocked ? ', locked' : ''}${p.isWrong ? ', lies wrong' : ''}`"
+        @mouseenter="emit('mark', p.id)"
+        @mouseleave="emit('mark', null)"
+        @focus="emit('mark', p.id)"
+        @blur="emit('mark', null)"
+        @pointerdown.prevent="drag($event, p.place)"
+        @dblclick="lays.toggleLock(p.place)"
+        @keydown="press($event, p.place)"
+      >
+        <title>
+          {{ p.title }}{{ p.isLocked ? ', locked' : '' }}. Drag it; arrows, R turns, L or a double click locks.
+        </title>
         <polygon :points="path(p.cut)" fill="url(#lay-cloth)" class="cut" />
         <polygon v-if="p.sew" :points="path(p.sew)" class="sew" />
-        <line v-if="p.arrow.length > 10" :x1="p.centre.x + p.arrow.dx * p.arrow.from" :y1="p.centre.y + p.arrow.dy * p.arrow.from" :x2="p.centre.x + p.arrow.dx * (p.arrow.from + p.arrow.length)" :y2="p.centre.y + p.arrow.dy * (p.arrow.from + p.arrow.length)" class="arrow" marker-end="url(#lay-arrow)" />
-        <g v-if="p.fits" :transform="`translate(${p.centre.x} ${p.centre.y}) rotate(${p.fits === 'upright' ? -90 : 0})`">
-          <rect :x="-p.label.length * 3.4 - 3" y="-8" :width="p.label.length * 6.8 + 6" height="16" rx="2" class="tag" />
+        <line
+          v-if="p.arrow.length > 10"
+          :x1="p.centre.x + p.arrow.dx * p.arrow.from"
+          :y1="p.centre.y + p.arrow.dy * p.arrow.from"
+          :x2="p.centre.x + p.arrow.dx * (p.arrow.from + p.arrow.length)"
+          :y2="p.centre.y + p.arrow.dy * (p.arrow.from + p.arrow.length)"
+          class="arrow"
+          marker-end="url(#lay-arrow)"
+        />
+        <g
+          v-if="p.fits"
+          :transform="`translate(${p.centre.x} ${p.centre.y}) rotate(${p.fits === 'upright' ? -90 : 0})`"
+        >
+          <rect
+            :x="-p.label.length * 3.4 - 3"
+            y="-8"
+            :width="p.label.length * 6.8 + 6"
+            height="16"
+            rx="2"
+            class="tag"
+          />
           <text y="4.5" text-anchor="middle">{{ p.label }}</text>
         </g>
         <circle v-if="p.isLocked" :cx="p.pin.x" :cy="p.pin.y" r="5" class="pin" />
       </g>
       <g v-for="(f, i) in cloth.flaws" :key="`flaw-${i}`" class="flaw">
-        <rect :x="onCloth(0, f.yMm).x" :y="onCloth(f.xMm, 0).y" :width="f.lengthMm * scale.k" :height="f.widthMm * scale.k"><title>Flaw {{ i + 1 }}</title></rect>
+        <rect
+          :x="onCloth(0, f.yMm).x"
+          :y="onCloth(f.xMm, 0).y"
+          :width="f.lengthMm * scale.k"
+          :height="f.widthMm * scale.k"
+        >
+          <title>Flaw {{ i + 1 }}</title>
+        </rect>
       </g>
-      <rect :x="onCloth(0, 0).x" :y="onCloth(0, 0).y" :width="shownMm * scale.k" :height="cloth.widthMm * scale.k" class="edge" />
-      <DimensionLine :x1="onCloth(0, 0).x" :x2="onCloth(0, lay.length).x" :y1="onCloth(cloth.widthMm, 0).y + 28" :y2="onCloth(cloth.widthMm, 0).y + 28" :text="`${formatLengthWithUnit(lay.length, jobs.job!.units)} along the roll`" />
-      <DimensionLine :x1="onCloth(0, 0).x - 18" :x2="onCloth(0, 0).x - 18" :y1="onCloth(cloth.widthMm, 0).y" :y2="onCloth(0, 0).y" :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)" />
-      <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">left selvedge · starting end at the left · arrows: back of plates, top of boxing</text>
+      <rect
+        :x="onCloth(0, 0).x"
+        :y="onCloth(0, 0).y"
+        :width="shownMm * scale.k"
+        :height="cloth.widthMm * scale.k"
+        class="edge"
+      />
+      <DimensionLine
+        :x1="onCloth(0, 0).x"
+        :x2="onCloth(0, lay.length).x"
+        :y1="onCloth(cloth.widthMm, 0).y + 28"
+        :y2="onCloth(cloth.widthMm, 0).y + 28"
+        :text="`${formatLengthWithUnit(lay.length, jobs.job!.units)} along the roll`"
+      />
+      <DimensionLine
+        :x1="onCloth(0, 0).x - 18"
+        :x2="onCloth(0, 0).x - 18"
+        :y1="onCloth(cloth.widthMm, 0).y"
+        :y2="onCloth(0, 0).y"
+        :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)"
+      />
+      <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">
+        left selvedge · starting end at the left · arrows: back of plates, top of boxing
+      </text>
     </svg>
   </div>
 </template>

@@ -43,26 +43,66 @@ const gapWords = computed(() => {
     <div class="roll sheet">
       <LayDrawing v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
       <div v-else class="empty">
-        <p v-if="lays.failure" role="alert" class="fault">{{ layFailureWords(lays.failure, lays.chosen!, unit) }}<template v-if="lays.shortfall"> {{ lays.chosen!.cloth.name }} is not enough: {{ shortfallWords(lays.shortfall, unit) }}.</template></p>
+        <p v-if="lays.failure" role="alert" class="fault">
+          {{ layFailureWords(lays.failure, lays.chosen!, unit)
+          }}<template v-if="lays.shortfall">
+            {{ lays.chosen!.cloth.name }} is not enough: {{ shortfallWords(lays.shortfall, unit) }}.</template
+          >
+        </p>
         <p v-else>Planning the first lay …</p>
       </div>
     </div>
     <div class="sheet panel">
       <div class="head">
-        <h2 v-if="lay">{{ formatLengthWithUnit(lay.length, unit) }}, {{ wasteWords(lays.chosen!.pieces, lay.length, lays.chosen!.laidOn.widthMm) }} waste</h2>
+        <h2 v-if="lay">
+          {{ formatLengthWithUnit(lay.length, unit) }},
+          {{ wasteWords(lays.chosen!.pieces, lay.length, lays.chosen!.laidOn.widthMm) }} waste
+        </h2>
         <h2 v-else>No lay yet</h2>
         <div class="buttons no-print" data-field="lay.plan">
-          <button v-if="lays.running" type="button" class="plain-button main" @click="lays.stop()">Stop, {{ trimmed(lays.seconds, 1) }} s</button>
+          <button v-if="lays.running" type="button" class="plain-button main" @click="lays.stop()">
+            Stop, {{ trimmed(lays.seconds, 1) }} s
+          </button>
           <template v-else-if="lays.byHand">
-            <button type="button" class="plain-button" :disabled="lays.locked.size === 0" @click="lays.complete(COMPLETE_SECONDS)">Lay the rest</button>
+            <button
+              type="button"
+              class="plain-button"
+              :disabled="lays.locked.size === 0"
+              @click="lays.complete(COMPLETE_SECONDS)"
+            >
+              Lay the rest
+            </button>
             <button type="button" class="plain-button" @click="lays.forgetHand()">Back to the planner's</button>
           </template>
-          <button v-else type="button" class="plain-button" :disabled="lays.failure !== null || isProven" @click="lays.search(SEARCH_SECONDS, 1 + Math.round(lay?.seconds ?? 0))">Search {{ SEARCH_SECONDS }} s more</button>
-          <button v-if="!lays.byHand" type="button" class="plain-button" :class="{ main: lay && !lays.isKept }" :disabled="!lay || lays.isKept" @click="lays.keep()">{{ lays.isKept ? 'Kept with the job' : 'Keep this lay' }}</button>
+          <button
+            v-else
+            type="button"
+            class="plain-button"
+            :disabled="lays.failure !== null || isProven"
+            @click="lays.search(SEARCH_SECONDS, 1 + Math.round(lay?.seconds ?? 0))"
+          >
+            Search {{ SEARCH_SECONDS }} s more
+          </button>
+          <button
+            v-if="!lays.byHand"
+            type="button"
+            class="plain-button"
+            :class="{ main: lay && !lays.isKept }"
+            :disabled="!lay || lays.isKept"
+            @click="lays.keep()"
+          >
+            {{ lays.isKept ? 'Kept with the job' : 'Keep this lay' }}
+          </button>
         </div>
       </div>
-      <p v-if="lay && lays.byHand" class="quiet bound">Changed by hand, {{ lays.locked.size === 0 ? 'nothing locked' : `${lays.locked.size} locked` }}. No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.</p>
-      <p v-else-if="lay" class="quiet bound">No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}. Pieces can be dragged.</p>
+      <p v-if="lay && lays.byHand" class="quiet bound">
+        Changed by hand, {{ lays.locked.size === 0 ? 'nothing locked' : `${lays.locked.size} locked` }}. No lay can be
+        shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.
+      </p>
+      <p v-else-if="lay" class="quiet bound">
+        No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}. Pieces can
+        be dragged.
+      </p>
       <ShorterStrips />
       <ul v-if="faults.length > 0" class="faults" role="alert">
         <li v-for="says in faults.slice(0, MOST_FAULTS)" :key="says">{{ says }}</li>
@@ -70,9 +110,22 @@ const gapWords = computed(() => {
       </ul>
       <div v-if="lays.cloths.length > 1" class="field-row">
         <span class="label">Lay of</span>
-        <div><ChoiceButtons :model-value="String(lays.index)" :choices="CLOTHS" name="Lay of" @update:model-value="(i) => (lays.wanted = Number(i))" /></div>
+        <div>
+          <ChoiceButtons
+            :model-value="String(lays.index)"
+            :choices="CLOTHS"
+            name="Lay of"
+            @update:model-value="(i) => (lays.wanted = Number(i))"
+          />
+        </div>
       </div>
-      <ChoiceButtons :model-value="page" :choices="LAY_PAGES.map((p) => ({ value: p.page, label: p.label }))" name="Page of the lay" class="no-print" @update:model-value="page = $event" />
+      <ChoiceButtons
+        :model-value="page"
+        :choices="LAY_PAGES.map((p) => ({ value: p.page, label: p.label }))"
+        name="Page of the lay"
+        class="no-print"
+        @update:model-value="page = $event"
+      />
       <component :is="shown.fields" />
       <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lay')" />
     </div>

@@ -20,7 +20,12 @@ const inHand = computed(() => (shop.lists?.cloths ?? []).filter((c) => c.supply.
 const wanted = ref('')
 const remnant = computed<Cloth | null>(() => inHand.value.find((c) => c.id === wanted.value) ?? inHand.value[0] ?? null)
 /** What is hidden may be cut from the cheapest cloth that is bought. */
-const hidden = computed(() => (shop.lists?.cloths ?? []).filter((c) => c.supply.kind === 'to-buy').toSorted((a, b) => a.pricePerMetre - b.pricePerMetre)[0] ?? null)
+const hidden = computed(
+  () =>
+    (shop.lists?.cloths ?? [])
+      .filter((c) => c.supply.kind === 'to-buy')
+      .toSorted((a, b) => a.pricePerMetre - b.pricePerMetre)[0] ?? null,
+)
 const attempts = ref(new Map<number, Attempt | null>())
 const { open, ask, stop } = useWhatIf((answer) => {
   if (answer.kind === 'rescue') attempts.value = new Map(attempts.value).set(answer.key, answer.attempt)
@@ -29,12 +34,24 @@ const { open, ask, stop } = useWhatIf((answer) => {
 function tryAll(): void {
   attempts.value = new Map()
   if (!remnant.value || !hidden.value) return
-  ask(RESCUES.map((rescue, key) => ({ kind: 'rescue' as const, key, job: jobs.job!, remnant: remnant.value!, hidden: hidden.value!, rescue, seconds: SECONDS })))
+  ask(
+    RESCUES.map((rescue, key) => ({
+      kind: 'rescue' as const,
+      key,
+      job: jobs.job!,
+      remnant: remnant.value!,
+      hidden: hidden.value!,
+      rescue,
+      seconds: SECONDS,
+    })),
+  )
 }
-const rows = computed(() => RESCUES.flatMap((rescue, key) => {
-  const attempt = attempts.value.get(key)
-  return attempt === null ? [] : [{ key, says: rescueWords(rescue, hidden.value?.name ?? '', unit.value), attempt }]
-}))
+const rows = computed(() =>
+  RESCUES.flatMap((rescue, key) => {
+    const attempt = attempts.value.get(key)
+    return attempt === null ? [] : [{ key, says: rescueWords(rescue, hidden.value?.name ?? '', unit.value), attempt }]
+  }),
+)
 const best = computed(() => rows.value.find((r) => r.attempt?.found))
 /** Pieces that find no place, by what they are. */
 function missingWords(attempt: Attempt): string {
@@ -45,39 +62,73 @@ function missingWords(attempt: Attempt): string {
   }
   return [...counts].map(([part, n]) => `${n} ${part}`).join(', ')
 }
-const supplyWords = (cloth: Cloth) => (cloth.supply.kind === 'length' ? formatLengthWithUnit(cloth.supply.lengthMm, unit.value) : 'remnant')
+const supplyWords = (cloth: Cloth) =>
+  cloth.supply.kind === 'length' ? formatLengthWithUnit(cloth.supply.lengthMm, unit.value) : 'remnant'
 </script>
 
 <template>
   <div v-if="remnant" class="remnant">
     <div class="ask">
-    <div class="field-row">
-      <span class="label">Cloth in hand</span>
-      <ElSelect :model-value="remnant.id" aria-label="Cloth in hand" @update:model-value="(id: string) => (wanted = id)"><ElOption v-for="c in inHand" :key="c.id" :value="c.id" :label="`${c.name}, ${supplyWords(c)}`" /></ElSelect>
-    </div>
-    <div class="side">
-      <ClothSwatch :cloth="remnant" :height="110" />
-      <div>
-        <button v-if="open > 0" type="button" class="plain-button" @click="stop">Stop, {{ open }} to try</button>
-        <button v-else type="button" class="plain-button main" @click="tryAll">Will it fit?</button>
-        <p v-if="attempts.size > 0 && open === 0" :class="best ? 'right' : 'failed'" role="status">{{ best ? (best.key === 0 ? 'Yes, as it is.' : 'Yes, if something is given up: see below.') : 'No, not even with all that could be given up.' }}</p>
-        <button v-if="best?.key === 0 && open === 0" type="button" class="plain-button" @click="jobs.edit(setCloth(remnant))">Cut this job from it</button>
+      <div class="field-row">
+        <span class="label">Cloth in hand</span>
+        <ElSelect
+          :model-value="remnant.id"
+          aria-label="Cloth in hand"
+          @update:model-value="(id: string) => (wanted = id)"
+          ><ElOption v-for="c in inHand" :key="c.id" :value="c.id" :label="`${c.name}, ${supplyWords(c)}`"
+        /></ElSelect>
+      </div>
+      <div class="side">
+        <ClothSwatch :cloth="remnant" :height="110" />
+        <div>
+          <button v-if="open > 0" type="button" class="plain-button" @click="stop">Stop, {{ open }} to try</button>
+          <button v-else type="button" class="plain-button main" @click="tryAll">Will it fit?</button>
+          <p v-if="attempts.size > 0 && open === 0" :class="best ? 'right' : 'failed'" role="status">
+            {{
+              best
+                ? best.key === 0
+                  ? 'Yes, as it is.'
+                  : 'Yes, if something is given up: see below.'
+                : 'No, not even with all that could be given up.'
+            }}
+          </p>
+          <button
+            v-if="best?.key === 0 && open === 0"
+            type="button"
+            class="plain-button"
+            @click="jobs.edit(setCloth(remnant))"
+          >
+            Cut this job from it
+          </button>
+        </div>
       </div>
     </div>
-    </div>
     <div>
-    <table v-if="attempts.size > 0" class="close-table">
-      <thead><tr><th>Cut so</th><th>Does it fit?</th></tr></thead>
-      <tbody>
-        <tr v-for="r in rows" :key="r.key">
-          <td>{{ r.says }}</td>
-          <td v-if="r.attempt === undefined" class="quiet">to be tried</td>
-          <td v-else-if="r.attempt?.found" class="right">fits, {{ formatLengthWithUnit(r.attempt.found.lay.length, unit) }} used</td>
-          <td v-else class="failed">no room for {{ missingWords(r.attempt!) }}: {{ sayAmountWithUnit(r.attempt!.missingMm2, 'area', jobs.job!.units) }} missing</td>
-        </tr>
-      </tbody>
-    </table>
-    <p v-if="attempts.size > 0" class="quiet">In the order of what is seen least. Each was laid for {{ SECONDS }} s on the true outline with its flaws; a “no” says what the best lay left over.</p>
+      <table v-if="attempts.size > 0" class="close-table">
+        <thead>
+          <tr>
+            <th>Cut so</th>
+            <th>Does it fit?</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.key">
+            <td>{{ r.says }}</td>
+            <td v-if="r.attempt === undefined" class="quiet">to be tried</td>
+            <td v-else-if="r.attempt?.found" class="right">
+              fits, {{ formatLengthWithUnit(r.attempt.found.lay.length, unit) }} used
+            </td>
+            <td v-else class="failed">
+              no room for {{ missingWords(r.attempt!) }}:
+              {{ sayAmountWithUnit(r.attempt!.missingMm2, 'area', jobs.job!.units) }} missing
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="attempts.size > 0" class="quiet">
+        In the order of what is seen least. Each was laid for {{ SECONDS }} s on the true outline with its flaws; a “no”
+        says what the best lay left over.
+      </p>
     </div>
   </div>
   <p v-else class="quiet">No length or remnant is noted in the cloth store: enter one there, with its true outline.</p>

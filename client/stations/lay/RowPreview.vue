@@ -10,7 +10,10 @@ import { onCloth, panelPoint } from '../../drawing/seen-cover.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
 
-/** The row as it will stand: plates from above and the front boxing below them, with the stripes this very lay gives each. */
+/**
+ * The row as it will stand: plates from above and the front boxing below them, with the stripes this very lay gives
+ * each.
+ */
 const props = defineProps<{ lay: Lay }>()
 const jobs = useJob()
 const plan = computed(() => jobs.plan as WorkedPlan)
@@ -30,8 +33,25 @@ const faces = computed(() => {
     const boxing = panels.find((p) => p.id === 'boxing-front')
     const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover, frontFace(cover))
     const box = boxOf(top.outline)
-    const face = ({ panel, outline }: Shown, x: number, y: number) => ({ id: `${i + 1}/${panel.id}`, panel, outline, x, y })
-    const both = [face(top, left - box.minX, -box.minY), ...(front ? [face(front, boxing ? left + frontLeft(top.panel) - box.minX : left - boxOf(front.outline).minX, -boxOf(front.outline).maxY)] : [])]
+    const face = ({ panel, outline }: Shown, x: number, y: number) => ({
+      id: `${i + 1}/${panel.id}`,
+      panel,
+      outline,
+      x,
+      y,
+    })
+    const both = [
+      face(top, left - box.minX, -box.minY),
+      ...(front
+        ? [
+            face(
+              front,
+              boxing ? left + frontLeft(top.panel) - box.minX : left - boxOf(front.outline).minX,
+              -boxOf(front.outline).maxY,
+            ),
+          ]
+        : []),
+    ]
     left += box.maxX - box.minX + gap
     return both
   })
@@ -40,11 +60,18 @@ interface Shown {
   readonly panel: Panel
   readonly outline: Outline
 }
-const shownFrom = (cover: Cover, patch: Patch | null): Shown | null => patch && { panel: cover.panels.find((p) => p.id === patch.panel)!, outline: patch.outline }
-const frontLeft = (top: Panel) => Math.min(...top.edges.flatMap((e, i) => (e.side === 'front' ? [top.finished[i]!.x] : [])))
+const shownFrom = (cover: Cover, patch: Patch | null): Shown | null =>
+  patch && { panel: cover.panels.find((p) => p.id === patch.panel)!, outline: patch.outline }
+const frontLeft = (top: Panel) =>
+  Math.min(...top.edges.flatMap((e, i) => (e.side === 'front' ? [top.finished[i]!.x] : [])))
 const box = computed(() => {
   const boxes = faces.value.map((f) => ({ f, b: boxOf(f.outline) }))
-  return { minX: Math.min(...boxes.map(({ f, b }) => f.x + b.minX)), minY: Math.min(...boxes.map(({ f, b }) => f.y + b.minY)), maxX: Math.max(...boxes.map(({ f, b }) => f.x + b.maxX)), maxY: Math.max(...boxes.map(({ f, b }) => f.y + b.maxY)) }
+  return {
+    minX: Math.min(...boxes.map(({ f, b }) => f.x + b.minX)),
+    minY: Math.min(...boxes.map(({ f, b }) => f.y + b.minY)),
+    maxX: Math.max(...boxes.map(({ f, b }) => f.x + b.maxX)),
+    maxY: Math.max(...boxes.map(({ f, b }) => f.y + b.maxY)),
+  }
 })
 const scale = useScale(place, box, { left: 8, right: 8, top: 8, bottom: 8 })
 
@@ -59,7 +86,11 @@ function clothOn(f: (typeof faces.value)[number]): string | null {
 const shapes = computed(() =>
   faces.value.map((f, i) => {
     const { k, x, y } = scale.value
-    return { id: `row-${i}`, d: svgPath(f.outline, { k, x: (mm) => x(mm + f.x), y: (mm) => y(mm + f.y) }), transform: clothOn(f) }
+    return {
+      id: `row-${i}`,
+      d: svgPath(f.outline, { k, x: (mm) => x(mm + f.x), y: (mm) => y(mm + f.y) }),
+      transform: clothOn(f),
+    }
   }),
 )
 </script>

@@ -14,6 +14,8 @@ export function layFailureWords(failure: LayFailure, plan: ClothLay, unit: Lengt
       return `${name(failure.piece)} finds no place on this cloth, even alone.`
     case 'no-room':
       return `There is no room for ${failure.pieces.map(name).join(', ')}.`
+    case 'too-many-pieces':
+      return `${failure.pieces} pieces with their copies are more than can be laid at once (${failure.most}). Fewer buttons, ties or cushions in one job, or several jobs, can.`
     default:
       return failure satisfies never
   }

@@ -9,7 +9,12 @@ import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import { useHand } from './use-hand.ts'
 
-vi.mock('../../workers/lay.worker.ts?worker', () => ({ default: class { postMessage() {} terminate() {} } }))
+vi.mock('../../workers/lay.worker.ts?worker', () => ({
+  default: class {
+    postMessage() {}
+    terminate() {}
+  },
+}))
 vi.mock('../../api/jobs.ts', () => ({ openJob: () => new Promise(() => {}), saveJob: () => new Promise(() => {}) }))
 
 const PIXELS_PER_MM = 0.5
@@ -44,7 +49,10 @@ function layOut(job: Job): void {
   const solved = solveLay(problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
   if (!solved.ok) throw new Error(solved.error.code)
   const lay: Lay = { ...solved.value.lay, seconds: 0 }
-  useJob().edit({ says: 'Keep the lay', apply: (job) => ({ ...job, lays: { [cloth.id]: { problemKey, lay, byHand: false, locked: [] } } }) })
+  useJob().edit({
+    says: 'Keep the lay',
+    apply: (job) => ({ ...job, lays: { [cloth.id]: { problemKey, lay, byHand: false, locked: [] } } }),
+  })
   hand = useHand(ref({ width: 900, height: 400, k: PIXELS_PER_MM, x: (mm: number) => mm, y: (mm: number) => mm }))
   take('1/boxing-left')
 }
@@ -69,7 +77,8 @@ describe('a piece of the lay under the pointer', () => {
   it('one drag of many moves is undone at once', () => {
     const before = useJob().past.length
     hand.drag(new PointerEvent('pointerdown', { button: 0, clientX: 0, clientY: 0 }), now())
-    for (const clientX of [20, 60, 200]) window.dispatchEvent(new PointerEvent('pointermove', { clientX, clientY: 0, shiftKey: true }))
+    for (const clientX of [20, 60, 200])
+      window.dispatchEvent(new PointerEvent('pointermove', { clientX, clientY: 0, shiftKey: true }))
     expect(hand.held.value).toBe(placementKey(place))
     window.dispatchEvent(new PointerEvent('pointerup'))
     expect([hand.held.value, useJob().past.length]).toEqual([null, before + 1])

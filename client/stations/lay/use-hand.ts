@@ -26,7 +26,11 @@ export function useHand(scale: Ref<Scale>) {
       if (held.value === null && Math.hypot(e.clientX - from.x, e.clientY - from.y) < CLICK_PX) return
       held.value = placementKey(place)
       // Across the roll is down in the drawing, along it is to the right.
-      put({ ...place, x: place.x + (e.clientY - from.y) / k, y: place.y + (e.clientX - from.x) / k }, e.shiftKey ? 0 : SNAP_PX / k, key)
+      put(
+        { ...place, x: place.x + (e.clientY - from.y) / k, y: place.y + (e.clientX - from.x) / k },
+        e.shiftKey ? 0 : SNAP_PX / k,
+        key,
+      )
     }
     const end = (): void => {
       window.removeEventListener('pointermove', move)
@@ -37,7 +41,8 @@ export function useHand(scale: Ref<Scale>) {
     window.addEventListener('pointerup', end)
   }
 
-  const put = (place: Placement, reach: number, key: string | null) => lays.move(snapped(lays.chosen!.problem, lays.current!, place, reach), 'Move a piece of the lay', key)
+  const put = (place: Placement, reach: number, key: string | null) =>
+    lays.move(snapped(lays.chosen!.problem, lays.current!, place, reach), 'Move a piece of the lay', key)
 
   /** Arrows move by a step (ten with Shift) or to the next place of the pattern, R turns, L locks. */
   function press(event: KeyboardEvent, place: Placement): void {
@@ -50,7 +55,10 @@ export function useHand(scale: Ref<Scale>) {
       const step = (isInch(jobs.job!.units) ? 25.4 / 16 : 1) * (event.shiftKey ? 10 : 1)
       const { match } = lays.chosen!.problem.pieces.find((p) => p.id === place.id)!
       const { repeat } = lays.chosen!.problem.cloth
-      const by = { x: (match?.across ?? null) !== null && repeat.across !== null ? repeat.across : step, y: (match?.along ?? null) !== null && repeat.along !== null ? repeat.along : step }
+      const by = {
+        x: (match?.across ?? null) !== null && repeat.across !== null ? repeat.across : step,
+        y: (match?.along ?? null) !== null && repeat.along !== null ? repeat.along : step,
+      }
       put({ ...place, x: place.x + way.x * by.x, y: place.y + way.y * by.y }, 0, `hand-${placementKey(place)}`)
     } else return
     event.preventDefault()
@@ -60,4 +68,9 @@ export function useHand(scale: Ref<Scale>) {
   return { held, drag, press }
 }
 
-const ARROWS: Readonly<Record<string, { readonly x: number; readonly y: number }>> = { ArrowLeft: { x: 0, y: -1 }, ArrowRight: { x: 0, y: 1 }, ArrowUp: { x: -1, y: 0 }, ArrowDown: { x: 1, y: 0 } }
+const ARROWS: Readonly<Record<string, { readonly x: number; readonly y: number }>> = {
+  ArrowLeft: { x: 0, y: -1 },
+  ArrowRight: { x: 0, y: 1 },
+  ArrowUp: { x: -1, y: 0 },
+  ArrowDown: { x: 1, y: 0 },
+}

@@ -17,10 +17,24 @@ const labels = computed(() => {
     const { width, depth, thickness } = props.plan.designs[design]!.cover.solid
     const say = (mm: number) => formatLength(mm, job.units)
     const papers = job.making.papers[String(i + 1)]
-    return { number: i + 1, size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(job.units)} net`, wash: washWords(job.cloth.cloth.shrink, job.cloth.cloth.washFirst), papers: papers ? [papers.foamBatch && `foam ${papers.foamBatch}`, papers.certificate && `certificate ${papers.certificate}`].filter((w) => w).join(', ') : '' }
+    return {
+      number: i + 1,
+      size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(job.units)} net`,
+      wash: washWords(job.cloth.cloth.shrink, job.cloth.cloth.washFirst),
+      papers: papers
+        ? [papers.foamBatch && `foam ${papers.foamBatch}`, papers.certificate && `certificate ${papers.certificate}`]
+            .filter((w) => w)
+            .join(', ')
+        : '',
+    }
   })
 })
-const washWords = ({ across, along }: { across: number; along: number }, washed: boolean) => (across === 0 && along === 0 ? 'wash: not known, try a scrap first' : washed ? 'washed before it was cut' : 'wash cool: the first wash shrinks it into its size')
+const washWords = ({ across, along }: { across: number; along: number }, washed: boolean) =>
+  across === 0 && along === 0
+    ? 'wash: not known, try a scrap first'
+    : washed
+      ? 'washed before it was cut'
+      : 'wash cool: the first wash shrinks it into its size'
 </script>
 
 <template>
@@ -31,7 +45,9 @@ const washWords = ({ across, along }: { across: number; along: number }, washed:
         <QrCode :text="address('fit')" />
         <b>{{ jobs.job!.ticket }} cover {{ l.number }} of {{ labels.length }}</b>
         <div>{{ l.size }}</div>
-        <div>{{ MAKE_UPS[jobs.job!.makeUp.construction.kind].label.toLowerCase() }}, {{ jobs.job!.cloth.cloth.name }}</div>
+        <div>
+          {{ MAKE_UPS[jobs.job!.makeUp.construction.kind].label.toLowerCase() }}, {{ jobs.job!.cloth.cloth.name }}
+        </div>
         <div>{{ jobs.job!.terms.furniture || jobs.job!.title }}</div>
         <div class="quiet">{{ l.wash }}</div>
         <div v-if="l.papers" class="quiet">{{ l.papers }}</div>

@@ -23,7 +23,12 @@ const { address, isReachable } = useAddress()
 const job = computed(() => jobs.job!)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 /** Without a lay the cloth is only known from below; kept off the way of every keystroke elsewhere. */
-const lengths = computed(() => lays.cloths.map(({ problem }, i) => ({ laidMm: lays.all[i]?.length ?? null, boundMm: lays.all[i] ? 0 : lowerBound(instanceOf(problem)).length })))
+const lengths = computed(() =>
+  lays.cloths.map(({ problem }, i) => ({
+    laidMm: lays.all[i]?.length ?? null,
+    boundMm: lays.all[i] ? 0 : lowerBound(instanceOf(problem)).length,
+  })),
+)
 const buying = computed(() => plan.value && buyingList(job.value, plan.value, lengths.value, shop.lists?.trims ?? []))
 const labels = computed(() => (plan.value?.cutting ? blockLabels(plan.value.cutting, job.value) : []))
 const print = () => window.print()
@@ -35,18 +40,32 @@ const print = () => window.print()
       <div class="head">
         <div>
           <h2>{{ job.ticket }} {{ job.title }}: cut list</h2>
-          <p class="quiet">{{ plan.cushions.count }} {{ plan.cushions.count === 1 ? 'cushion' : 'cushions' }}, every size is <b>cut</b> unless it says net. {{ job.customer }}</p>
+          <p class="quiet">
+            {{ plan.cushions.count }} {{ plan.cushions.count === 1 ? 'cushion' : 'cushions' }}, every size is
+            <b>cut</b> unless it says net. {{ job.customer }}
+          </p>
         </div>
         <button type="button" class="plain-button no-print" @click="print">Print lists and labels</button>
       </div>
       <table>
-        <thead><tr><th>Piece</th><th>From</th><th class="n">Count</th><th>Cut, {{ unitName(job.units) }}</th><th>Marks</th><th class="tick">Cut</th></tr></thead>
+        <thead>
+          <tr>
+            <th>Piece</th>
+            <th>From</th>
+            <th class="n">Count</th>
+            <th>Cut, {{ unitName(job.units) }}</th>
+            <th>Marks</th>
+            <th class="tick">Cut</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(l, i) in plan.cutList" :key="i">
             <th scope="row">{{ l.what }}</th>
             <td>{{ l.from }}</td>
             <td class="n">{{ l.count }}</td>
-            <td class="size"><FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless /></td>
+            <td class="size">
+              <FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless />
+            </td>
             <td>{{ l.note }}</td>
             <td class="tick"><span class="box" /></td>
           </tr>
@@ -55,7 +74,13 @@ const print = () => window.print()
       <StripRows class="no-print" />
       <section v-if="labels.length > 0" class="block-labels">
         <h2>Block labels</h2>
-        <p class="quiet">Cut apart, one on the top face of each block, its arrow to the front. <template v-if="!isReachable">The codes open this job on this machine; phones reach it once the shop is open to the network (Records).</template></p>
+        <p class="quiet">
+          Cut apart, one on the top face of each block, its arrow to the front.
+          <template v-if="!isReachable"
+            >The codes open this job on this machine; phones reach it once the shop is open to the network
+            (Records).</template
+          >
+        </p>
         <ul class="labels labels-to-cut">
           <li v-for="l in labels" :key="l.block">
             <QrCode :text="address('filling')" />
@@ -72,16 +97,35 @@ const print = () => window.print()
     </div>
     <div class="sheet paper" tabindex="0" role="region" aria-label="Buying list">
       <h2>Buying list</h2>
-      <p v-if="!buying.hasLay" class="quiet">{{ lays.failure ? lays.shortfall ? `${lays.chosen!.cloth.name} is not enough: ${shortfallWords(lays.shortfall, job.units)}.` : 'These pieces cannot be laid on this cloth: see the lay station.' : 'The cloth waits for its lay.' }} What stands here is the least it can be.</p>
+      <p v-if="!buying.hasLay" class="quiet">
+        {{
+          lays.failure
+            ? lays.shortfall
+              ? `${lays.chosen!.cloth.name} is not enough: ${shortfallWords(lays.shortfall, job.units)}.`
+              : 'These pieces cannot be laid on this cloth: see the lay station.'
+            : 'The cloth waits for its lay.'
+        }}
+        What stands here is the least it can be.
+      </p>
       <table>
-        <thead><tr><th>What</th><th>How much</th><th class="n">Cost</th></tr></thead>
+        <thead>
+          <tr>
+            <th>What</th>
+            <th>How much</th>
+            <th class="n">Cost</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(l, i) in buying.lines" :key="i">
             <th scope="row">{{ l.what }}</th>
             <td><FigureValue :figure="l.amount" bare /></td>
             <td class="n"><FigureValue v-if="l.cost" :figure="l.cost" /><span v-else class="quiet">no price</span></td>
           </tr>
-          <tr class="total"><th scope="row">Materials</th><td /><td class="n"><FigureValue :figure="buying.total" /></td></tr>
+          <tr class="total">
+            <th scope="row">Materials</th>
+            <td />
+            <td class="n"><FigureValue :figure="buying.total" /></td>
+          </tr>
         </tbody>
       </table>
       <StockTaking :plan="plan" :buying="buying" />

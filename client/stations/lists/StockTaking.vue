@@ -4,7 +4,9 @@ import type { TakeStock } from '../../../contract/index.ts'
 import type { BuyingList } from '../../../core/lists/index.ts'
 import { beforeWash } from '../../../core/pattern/index.ts'
 import type { WorkedPlan } from '../../../core/plan.ts'
-import { takeStock } from '../../api/stock.ts'
+import type { Edit } from '../../../core/job/index.ts'
+import { newAct } from '../../api/http.ts'
+import { giveStockBack, takeStock } from '../../api/stock.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -19,7 +21,7 @@ const shop = useShop()
 const { failed, attempt } = useAttempt()
 const taken = ref<readonly string[]>([])
 
-const taking = computed((): TakeStock => {
+const taking = computed((): Omit<TakeStock, 'id'> => {
   const trims = shop.lists?.trims ?? []
   const needs = new Map<string, number>()
   for (const { trim } of props.buying.lines) {
@@ -30,26 +32,63 @@ const taking = computed((): TakeStock => {
   return {
     jobId: jobs.id,
     ticket: jobs.job!.ticket,
-    trims: [...needs].map(([id, amount]) => ({ id, amount: Math.round(amount * 1000) / 1000 })).filter((t) => t.amount > 0),
-    cloths: props.plan.cloth.lays.flatMap(({ cloth }, i) => (cloth.supply.kind !== 'to-buy' && lays.all[i] ? [{ id: cloth.id, mm: beforeWash(cloth, lays.all[i]!.length) }] : [])),
+    trims: [...needs]
+      .map(([id, amount]) => ({ id, amount: Math.round(amount * 1000) / 1000 }))
+      .filter((t) => t.amount > 0),
+    cloths: props.plan.cloth.lays.flatMap(({ cloth }, i) =>
+      cloth.supply.kind !== 'to-buy' && lays.all[i]
+        ? [{ id: cloth.id, mm: beforeWash(cloth, lays.all[i]!.length) }]
+        : [],
+    ),
     foam: [...new Set(pieces)].map((id) => ({ id, count: pieces.filter((p) => p === id).length })),
   }
 })
 const take = () =>
   attempt(async () => {
-    const move = await takeStock(taking.value)
-    taken.value = move.lines
-    jobs.edit({ says: 'Taken from the shelf', apply: (j) => ({ ...j, making: { ...j.making, stockTakenOn: dayOf(new Date()) } }) })
-    await shop.readAgain()
+    const wanted = taking.value
+    const takeIt = async () => {
+      taken.value = (await takeStock({ id: newAct(), ...wanted })).lines
+      await shop.readAgain()
+    }
+    await takeIt()
+    jobs.edit(noted(dayOf(new Date())), null, { undo: () => layBack(wanted.jobId), redo: takeIt })
   })
+const giveBack = () =>
+  attempt(async () => {
+    await layBack(jobs.id)
+    jobs.edit(noted(null), null, {
+      undo: () => takeStock({ id: newAct(), ...taking.value }),
+      redo: () => layBack(jobs.id),
+    })
+  })
+
+async function layBack(jobId: string): Promise<void> {
+  await giveStockBack({ id: newAct(), jobId })
+  taken.value = []
+  await shop.readAgain()
+}
+const noted = (stockTakenOn: string | null): Edit => ({
+  says: stockTakenOn === null ? 'Given back to the shelves' : 'Taken from the shelf',
+  apply: (j) => ({ ...j, making: { ...j.making, stockTakenOn } }),
+})
 </script>
 
 <template>
   <div class="taking no-print">
-    <p v-if="jobs.job!.making.stockTakenOn" role="status">Taken from the shelves on {{ jobs.job!.making.stockTakenOn }}.<template v-if="taken.length > 0"> {{ taken.join('; ') }}.</template></p>
+    <p v-if="jobs.job!.making.stockTakenOn" role="status">
+      Taken from the shelves on {{ jobs.job!.making.stockTakenOn }}.<template v-if="taken.length > 0">
+        {{ taken.join('; ') }}.</template
+      >
+      <button type="button" class="plain-button" @click="giveBack">Give it back</button>
+    </p>
     <div v-else class="fields-in-line">
-      <button type="button" class="plain-button" :disabled="!shop.lists" @click="take">It is cut: take it off the shelves</button>
-      <span class="quiet">{{ taking.trims.length }} trims, {{ taking.cloths.length }} cloths in hand, {{ taking.foam.length }} pieces of foam</span>
+      <button type="button" class="plain-button" :disabled="!shop.lists" @click="take">
+        It is cut: take it off the shelves
+      </button>
+      <span class="quiet"
+        >{{ taking.trims.length }} trims, {{ taking.cloths.length }} cloths in hand, {{ taking.foam.length }} pieces of
+        foam</span
+      >
     </div>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
   </div>

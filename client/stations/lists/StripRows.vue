@@ -5,6 +5,7 @@ import { formatLength, formatLengthWithUnit, trimmed } from '../../../core/units
 import { useJob } from '../../stores/job.ts'
 import { useShop } from '../../stores/shop.ts'
 import StripsWorker from '../../workers/strips.worker.ts?worker'
+import { watched } from '../../workers/watched.ts'
 import type { StripsMessage } from '../../workers/strips.worker.ts'
 
 /** Strips cut in rows across the roll, as few as can be; for cutting them by themselves rather than within the lay. */
@@ -12,7 +13,10 @@ const jobs = useJob()
 const shop = useShop()
 const unit = computed(() => jobs.job!.units)
 const groups = computed(() => (jobs.plan?.kind === 'worked' ? stripGroups(jobs.plan, shop.lists?.cloths ?? []) : []))
-const solved = shallowRef<{ readonly groups: readonly StripGroup[]; readonly answers: readonly (StripPlan | StripFault)[] } | null>(null)
+const solved = shallowRef<{
+  readonly groups: readonly StripGroup[]
+  readonly answers: readonly (StripPlan | StripFault)[]
+} | null>(null)
 const key = computed(() => JSON.stringify(groups.value))
 let worker: Worker | null = null
 watch(
@@ -21,16 +25,24 @@ watch(
     worker?.terminate()
     if (groups.value.length === 0) return void (solved.value = null)
     const asked = groups.value
-    worker = new StripsWorker()
-    worker.onmessage = ({ data }: MessageEvent<StripsMessage>) => (solved.value = { groups: asked, answers: data.answers })
+    worker = watched(new StripsWorker())
+    worker.onmessage = ({ data }: MessageEvent<StripsMessage>) =>
+      (solved.value = { groups: asked, answers: data.answers })
     worker.postMessage(JSON.parse(JSON.stringify(asked)))
   },
   { immediate: true },
 )
 onBeforeUnmount(() => worker?.terminate())
-const shown = computed(() => (solved.value ? solved.value.groups.map((group, i) => ({ group, answer: solved.value!.answers[i]! })) : []))
+const shown = computed(() =>
+  solved.value ? solved.value.groups.map((group, i) => ({ group, answer: solved.value!.answers[i]! })) : [],
+)
 const say = (mm: number) => formatLength(mm, unit.value)
-const gap = (p: StripPlan) => (p.isProven ? 'proven: no fewer rows will do' : p.boundMm > 0 ? `at most ${trimmed((p.rollMm / p.boundMm - 1) * 100, 1)} % above the least possible` : '')
+const gap = (p: StripPlan) =>
+  p.isProven
+    ? 'proven: no fewer rows will do'
+    : p.boundMm > 0
+      ? `at most ${trimmed((p.rollMm / p.boundMm - 1) * 100, 1)} % above the least possible`
+      : ''
 </script>
 
 <template>
@@ -40,17 +52,31 @@ const gap = (p: StripPlan) => (p.isProven ? 'proven: no fewer rows will do' : p.
     <p v-if="!solved" class="quiet">Working out the rows …</p>
     <div v-for="{ group, answer } in shown" :key="`${group.clothId} ${group.heightMm}`">
       <h3>{{ group.clothName }}, {{ formatLengthWithUnit(group.heightMm, unit) }} high</h3>
-      <p v-if="'code' in answer" role="alert" class="fault">{{ answer.strip }} is {{ formatLengthWithUnit(answer.lengthMm, unit) }} long; a row gives {{ formatLengthWithUnit(answer.longestMm, unit) }}. Cut it along the roll, or in one piece per side.</p>
+      <p v-if="'code' in answer" role="alert" class="fault">
+        {{ answer.strip }} is {{ formatLengthWithUnit(answer.lengthMm, unit) }} long; a row gives
+        {{ formatLengthWithUnit(answer.longestMm, unit) }}. Cut it along the roll, or in one piece per side.
+      </p>
       <template v-else>
-        <p>{{ answer.rows.reduce((n, r) => n + r.times, 0) }} rows, {{ formatLengthWithUnit(answer.rollMm, unit) }} of the roll; <b :class="{ right: answer.isProven }">{{ gap(answer) }}</b></p>
+        <p>
+          {{ answer.rows.reduce((n, r) => n + r.times, 0) }} rows, {{ formatLengthWithUnit(answer.rollMm, unit) }} of
+          the roll; <b :class="{ right: answer.isProven }">{{ gap(answer) }}</b>
+        </p>
         <div v-for="(r, i) in answer.rows" :key="i" class="row">
           <span class="times" :title="r.stock.name">{{ r.times }} x</span>
           <div class="bar">
             <template v-for="p in r.pieces" :key="p.strip.id">
-              <span v-for="n in p.count" :key="n" class="piece" :style="{ flexGrow: p.strip.lengthMm }">{{ p.strip.name }} {{ say(p.strip.lengthMm) }}</span>
+              <span v-for="n in p.count" :key="n" class="piece" :style="{ flexGrow: p.strip.lengthMm }"
+                >{{ p.strip.name }} {{ say(p.strip.lengthMm) }}</span
+              >
             </template>
             <span v-if="r.stock.costMm === 0" class="left" :style="{ flexGrow: 1 }">from {{ r.stock.name }}</span>
-            <span v-if="r.leftMm > 1" class="left" :style="{ flexGrow: r.leftMm }" :title="`${say(r.leftMm)} left over`">{{ say(r.leftMm) }}</span>
+            <span
+              v-if="r.leftMm > 1"
+              class="left"
+              :style="{ flexGrow: r.leftMm }"
+              :title="`${say(r.leftMm)} left over`"
+              >{{ say(r.leftMm) }}</span
+            >
           </div>
         </div>
       </template>

@@ -3,7 +3,9 @@ import type { AccessState } from '../../../contract/index.ts'
 import { accessState } from '../../api/records.ts'
 import { useJob } from '../../stores/job.ts'
 
-/** Where a label leads: a station of this job, at an address that phones on the same network reach, where there is one. */
+/**
+ * Where a label leads: a station of this job, at an address that phones on the same network reach, where there is one.
+ */
 export function useAddress() {
   const jobs = useJob()
   const state = shallowRef<AccessState | null>(null)

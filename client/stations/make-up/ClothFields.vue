@@ -22,23 +22,44 @@ const ROLES: readonly { readonly role: Exclude<ClothRole, 'face'>; readonly labe
 const used = computed(() => {
   const plan = jobs.plan
   if (plan?.kind !== 'worked') return new Set<string>()
-  return new Set(plan.designs.flatMap((d) => [...d.cover.panels, ...(d.liner?.panels ?? [])].map((p) => p.cloth as string).concat(d.cover.piping?.stripWidth ? ['piping'] : [])))
+  return new Set(
+    plan.designs.flatMap((d) =>
+      [...d.cover.panels, ...(d.liner?.panels ?? [])]
+        .map((p) => p.cloth as string)
+        .concat(d.cover.piping?.stripWidth ? ['piping'] : []),
+    ),
+  )
 })
 const SAME = 'same'
-const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) => jobs.edit(setOtherCloth(role, id === SAME ? null : cloths.value.find((c) => c.id === id)!, `${label}: ${id === SAME ? 'as the face' : cloths.value.find((c) => c.id === id)!.name}`))
+const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) =>
+  jobs.edit(
+    setOtherCloth(
+      role,
+      id === SAME ? null : cloths.value.find((c) => c.id === id)!,
+      `${label}: ${id === SAME ? 'as the face' : cloths.value.find((c) => c.id === id)!.name}`,
+    ),
+  )
 </script>
 
 <template>
   <div class="field-row">
     <span class="label">Face</span>
-    <ElSelect :model-value="choice.cloth.name" aria-label="Face" @update:model-value="(name: string) => jobs.edit(setCloth(cloths.find((c) => c.name === name)!))">
+    <ElSelect
+      :model-value="choice.cloth.name"
+      aria-label="Face"
+      @update:model-value="(name: string) => jobs.edit(setCloth(cloths.find((c) => c.name === name)!))"
+    >
       <ElOption v-for="c in cloths" :key="c.id" :value="c.name" :label="c.name" />
     </ElSelect>
   </div>
   <div v-for="r in ROLES" :key="r.role" class="field-row" :class="{ unused: !used.has(r.role) }">
     <span class="label">{{ r.label }}</span>
     <div>
-      <ElSelect :model-value="choice.others[r.role]?.id ?? SAME" :aria-label="r.label" @update:model-value="(id: string) => pick(r.role, r.label, id)">
+      <ElSelect
+        :model-value="choice.others[r.role]?.id ?? SAME"
+        :aria-label="r.label"
+        @update:model-value="(id: string) => pick(r.role, r.label, id)"
+      >
         <ElOption :value="SAME" label="as the face" />
         <ElOption v-for="c in cloths" :key="c.id" :value="c.id" :label="c.name" />
       </ElSelect>

@@ -12,9 +12,15 @@ const jobs = useJob()
 const shop = useShop()
 const schools = computed(() => schoolsFor(jobs.job!, shop.lists?.settings.schools ?? []))
 const wanted = ref<[string, string]>(['', ''])
-const pick = (i: 0 | 1) => schools.value.find((s) => s.id === wanted.value[i]) ?? schools.value[i === 0 ? 0 : Math.min(1, schools.value.length - 1)]!
+const pick = (i: 0 | 1) =>
+  schools.value.find((s) => s.id === wanted.value[i]) ??
+  schools.value[i === 0 ? 0 : Math.min(1, schools.value.length - 1)]!
 const sides = computed(() => [pick(0), pick(1)].map((s) => tryOut(jobs.job!, s)))
-const labels = computed(() => sides.value.flatMap((s) => (s.outcome.kind === 'made' ? s.outcome.rows.map((r) => r.label) : [])).filter((l, i, all) => all.indexOf(l) === i))
+const labels = computed(() =>
+  sides.value
+    .flatMap((s) => (s.outcome.kind === 'made' ? s.outcome.rows.map((r) => r.label) : []))
+    .filter((l, i, all) => all.indexOf(l) === i),
+)
 const rowOf = (i: number, label: string) => {
   const { outcome } = sides.value[i]!
   return outcome.kind === 'made' ? outcome.rows.find((r) => r.label === label) : undefined
@@ -30,11 +36,19 @@ const stopWords = (i: number) => {
 </script>
 
 <template>
-  <p class="quiet says">Where makers differ: two schools on one cushion of this job. Nothing changes until one is taken over.</p>
+  <p class="quiet says">
+    Where makers differ: two schools on one cushion of this job. Nothing changes until one is taken over.
+  </p>
   <div class="pair">
     <div v-for="i in [0, 1] as const" :key="i">
-      <ElSelect :model-value="pick(i).id" :aria-label="i === 0 ? 'First school' : 'Second school'" @update:model-value="(id: string) => (wanted = i === 0 ? [id, wanted[1]] : [wanted[0], id])">
-        <ElOption v-for="s in schools" :key="s.id" :value="s.id" :label="s.name"><b>{{ s.name }}</b> <span class="quiet">{{ s.says }}</span></ElOption>
+      <ElSelect
+        :model-value="pick(i).id"
+        :aria-label="i === 0 ? 'First school' : 'Second school'"
+        @update:model-value="(id: string) => (wanted = i === 0 ? [id, wanted[1]] : [wanted[0], id])"
+      >
+        <ElOption v-for="s in schools" :key="s.id" :value="s.id" :label="s.name"
+          ><b>{{ s.name }}</b> <span class="quiet">{{ s.says }}</span></ElOption
+        >
       </ElSelect>
       <p class="quiet reason">{{ pick(i).says }}</p>
       <p v-if="stopWords(i)" class="stop" role="alert">{{ stopWords(i)!.says }} {{ stopWords(i)!.cure }}</p>
@@ -45,7 +59,11 @@ const stopWords = (i: number) => {
     <tbody>
       <tr v-for="label in labels" :key="label" :class="{ differs: differs(label) }">
         <th scope="row">{{ label }}</th>
-        <td v-for="i in [0, 1]" :key="i"><FigureValue v-if="rowOf(i, label)?.figure" :figure="rowOf(i, label)!.figure!" bare /><template v-else>{{ rowOf(i, label)?.words ?? '' }}</template></td>
+        <td v-for="i in [0, 1]" :key="i">
+          <FigureValue v-if="rowOf(i, label)?.figure" :figure="rowOf(i, label)!.figure!" bare /><template v-else>{{
+            rowOf(i, label)?.words ?? ''
+          }}</template>
+        </td>
       </tr>
     </tbody>
   </table>

@@ -38,12 +38,28 @@ async function keep(): Promise<void> {
   <h2>The shop’s own ways: {{ MAKE_UPS[kind].label.toLowerCase() }}</h2>
   <p class="quiet">How this job is built, closed and allowed for, kept by name for later jobs.</p>
   <form class="keep" @submit.prevent="keep">
-    <input v-model="name" class="text" aria-label="Name of this way" placeholder="such as: ours, aboard" maxlength="80" />
+    <input
+      v-model="name"
+      class="text"
+      aria-label="Name of this way"
+      placeholder="such as: ours, aboard"
+      maxlength="80"
+    />
     <button type="submit" class="plain-button">Keep this way</button>
   </form>
   <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
   <ul v-if="own.length > 0" class="own">
-    <li v-for="s in own" :key="s.name">{{ s.name }} <button type="button" class="plain-button" :aria-label="`Take ${s.name} out of the book`" @click="change(withoutSchool(all, s.name, kind))">Take out</button></li>
+    <li v-for="s in own" :key="s.name">
+      {{ s.name }}
+      <button
+        type="button"
+        class="plain-button"
+        :aria-label="`Take ${s.name} out of the book`"
+        @click="change(withoutSchool(all, s.name, kind))"
+      >
+        Take out
+      </button>
+    </li>
   </ul>
 </template>
 

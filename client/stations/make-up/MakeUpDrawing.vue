@@ -33,25 +33,57 @@ const drawn = computed(() =>
   faces.value.map((f, i) => {
     const cloth = panelCloth(f.patch.panel)
     const isFlat = f.patch.bend === 'flat' && cloth.pattern.kind !== 'plain'
-    return { ...f, id: `made-${i}`, cloth, points: svgPoints(f.corners, scale.value), transform: isFlat ? patternOn(f.patch, onCloth(lays.of(cloth.id), `${cushion.value + 1}/${f.patch.panel}`, cover.value.panels.find((p) => p.id === f.patch.panel)!), scale.value) : null, isWhole: f.patch.bend === 'flat', hidden: f.patch.panel.startsWith('gusset') }
+    return {
+      ...f,
+      id: `made-${i}`,
+      cloth,
+      points: svgPoints(f.corners, scale.value),
+      transform: isFlat
+        ? patternOn(
+            f.patch,
+            onCloth(
+              lays.of(cloth.id),
+              `${cushion.value + 1}/${f.patch.panel}`,
+              cover.value.panels.find((p) => p.id === f.patch.panel)!,
+            ),
+            scale.value,
+          )
+        : null,
+      isWhole: f.patch.bend === 'flat',
+      hidden: f.patch.panel.startsWith('gusset'),
+    }
   }),
 )
 const linesOf = (letter: string | null) =>
   cover.value.seams
     .filter((s) => letter === null || s.letter === letter)
-    .flatMap((s) => s.pairs.map((pair) => ({ kind: s.kind, points: svgPoints(seamPath(cover.value, [pair]).map(seen), scale.value) })))
+    .flatMap((s) =>
+      s.pairs.map((pair) => ({
+        kind: s.kind,
+        points: svgPoints(seamPath(cover.value, [pair]).map(seen), scale.value),
+      })),
+    )
 /** Piping where one of the panels beside it is seen. */
 const piped = computed(() => {
   const { piping } = cover.value
   if (!piping) return null
   const shown = new Set(faces.value.map((f) => f.patch.panel))
   const { choice } = piping
-  const seenPairs = pipedPairs(cover.value).filter(({ a, b }) => shown.has(a.panel) || (shown.has(b.panel) && !b.panel.startsWith('gusset')))
-  return { width: Math.max(2.5, (choice.kind === 'flat' ? choice.showMm : choice.cordMm) * scale.value.k), colour: clothFor(cloths.value, 'piping').ground, lines: seenPairs.map((pair) => svgPoints(seamPath(cover.value, [pair]).map(seen), scale.value)) }
+  const seenPairs = pipedPairs(cover.value).filter(
+    ({ a, b }) => shown.has(a.panel) || (shown.has(b.panel) && !b.panel.startsWith('gusset')),
+  )
+  return {
+    width: Math.max(2.5, (choice.kind === 'flat' ? choice.showMm : choice.cordMm) * scale.value.k),
+    colour: clothFor(cloths.value, 'piping').ground,
+    lines: seenPairs.map((pair) => svgPoints(seamPath(cover.value, [pair]).map(seen), scale.value)),
+  }
 })
 const litLines = computed(() => (lit.letter ? linesOf(lit.letter) : []))
 const closureLines = computed(() => cover.value.closures.flatMap((c) => (c.seam ? linesOf(c.seam) : [])))
-const front = computed(() => ({ left: seen({ x: 0, y: 0, z: 0 }), right: seen({ x: size.value.width.value, y: 0, z: 0 }) }))
+const front = computed(() => ({
+  left: seen({ x: 0, y: 0, z: 0 }),
+  right: seen({ x: size.value.width.value, y: 0, z: 0 }),
+}))
 const isBehind = computed(() => cover.value.closures.length > 0)
 </script>
 
@@ -61,22 +93,59 @@ const isBehind = computed(() => cover.value.closures.length > 0)
       <text x="16" y="28" class="caption">A cushion made up in its cloth, seen from the front</text>
       <defs>
         <template v-for="f in drawn" :key="f.id">
-          <ClothPattern v-if="f.transform" :id="f.id" :cloth="f.cloth" :lay="lays.of(f.cloth.id)" :transform="f.transform" />
+          <ClothPattern
+            v-if="f.transform"
+            :id="f.id"
+            :cloth="f.cloth"
+            :lay="lays.of(f.cloth.id)"
+            :transform="f.transform"
+          />
         </template>
       </defs>
       <g v-for="f in drawn" :key="f.key">
-        <polygon :points="f.points" :class="f.isWhole ? 'face' : 'facet'" :fill="f.transform ? `url(#${f.id})` : f.cloth.ground" :style="f.isWhole ? undefined : { stroke: f.cloth.ground }" />
+        <polygon
+          :points="f.points"
+          :class="f.isWhole ? 'face' : 'facet'"
+          :fill="f.transform ? `url(#${f.id})` : f.cloth.ground"
+          :style="f.isWhole ? undefined : { stroke: f.cloth.ground }"
+        />
         <polygon :points="f.points" class="shade" :style="{ opacity: f.shade }" />
       </g>
       <template v-if="piped">
-        <polyline v-for="(l, i) in piped.lines" :key="`p${i}`" :points="l" class="piping" :style="{ strokeWidth: `${piped.width + 1.4}px` }" />
-        <polyline v-for="(l, i) in piped.lines" :key="`q${i}`" :points="l" class="piping" :style="{ strokeWidth: `${piped.width}px`, stroke: piped.colour }" />
+        <polyline
+          v-for="(l, i) in piped.lines"
+          :key="`p${i}`"
+          :points="l"
+          class="piping"
+          :style="{ strokeWidth: `${piped.width + 1.4}px` }"
+        />
+        <polyline
+          v-for="(l, i) in piped.lines"
+          :key="`q${i}`"
+          :points="l"
+          class="piping"
+          :style="{ strokeWidth: `${piped.width}px`, stroke: piped.colour }"
+        />
       </template>
       <polyline v-for="(l, i) in closureLines" :key="`c${i}`" :points="l.points" class="closure" />
       <polyline v-for="(l, i) in litLines" :key="`l${i}`" :points="l.points" class="lit" />
-      <DimensionLine :x1="scale.x(front.left.x)" :y1="scale.y(0) + 36" :x2="scale.x(front.right.x)" :y2="scale.y(0) + 36" :figure="size.width" />
-      <DimensionLine :x1="scale.x(box.minX) - 30" :y1="scale.y(0)" :x2="scale.x(box.minX) - 30" :y2="scale.y(size.thickness.value)" :figure="size.thickness" />
-      <text v-if="isBehind" x="16" :y="scale.height - 12" class="caption">dashed: where it closes, also where that lies behind or below</text>
+      <DimensionLine
+        :x1="scale.x(front.left.x)"
+        :y1="scale.y(0) + 36"
+        :x2="scale.x(front.right.x)"
+        :y2="scale.y(0) + 36"
+        :figure="size.width"
+      />
+      <DimensionLine
+        :x1="scale.x(box.minX) - 30"
+        :y1="scale.y(0)"
+        :x2="scale.x(box.minX) - 30"
+        :y2="scale.y(size.thickness.value)"
+        :figure="size.thickness"
+      />
+      <text v-if="isBehind" x="16" :y="scale.height - 12" class="caption">
+        dashed: where it closes, also where that lies behind or below
+      </text>
     </svg>
   </div>
 </template>

@@ -35,7 +35,13 @@ const VIEWS = [
     <template v-if="(plan && design.chosen) || isRefused">
       <div class="drawing sheet">
         <template v-if="plan && design.chosen">
-          <ChoiceButtons class="views no-print" :model-value="inSpace ? 'all' : 'one'" :choices="VIEWS" name="View" @update:model-value="(v) => (inSpace = v === 'all')" />
+          <ChoiceButtons
+            class="views no-print"
+            :model-value="inSpace ? 'all' : 'one'"
+            :choices="VIEWS"
+            name="View"
+            @update:model-value="(v) => (inSpace = v === 'all')"
+          />
           <Suspense v-if="inSpace">
             <MadeUpView />
             <template #fallback><p class="loading">Setting the cushions up …</p></template>
@@ -45,7 +51,13 @@ const VIEWS = [
         <NotYet v-else />
       </div>
       <div class="figures sheet">
-        <ChoiceButtons :model-value="page" :choices="choices" name="Page of the make-up" class="no-print pages" @update:model-value="page = $event" />
+        <ChoiceButtons
+          :model-value="page"
+          :choices="choices"
+          name="Page of the make-up"
+          class="no-print pages"
+          @update:model-value="page = $event"
+        />
         <DesignChoice />
         <component :is="fields" />
         <LessonNotes />

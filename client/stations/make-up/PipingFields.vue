@@ -19,7 +19,11 @@ const piping = computed(() => jobs.job!.makeUp.piping)
 const unit = computed(() => jobs.job!.units)
 const planned = computed(() => design.chosen?.cover.piping ?? null)
 const strips = computed(() => plan.value?.cloth.strips[design.index] ?? [])
-const set = (says: string, next: Piping, key: string | null = null) => jobs.edit(setMakeUp(says, (m) => ({ ...m, piping: next })), key)
+const set = (says: string, next: Piping, key: string | null = null) =>
+  jobs.edit(
+    setMakeUp(says, (m) => ({ ...m, piping: next })),
+    key,
+  )
 const KINDS = [
   { value: 'none', label: 'None' },
   { value: 'corded', label: 'Corded' },
@@ -70,53 +74,139 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
   <template v-if="piping.kind !== 'none'">
     <div class="field-row">
       <span class="label">Rows</span>
-      <div><ChoiceButtons :model-value="piping.rows" :choices="ROWS" name="Rows" @update:model-value="(rows) => set(`Piping: ${rows}`, { ...piping, rows } as Piping)" /></div>
+      <div>
+        <ChoiceButtons
+          :model-value="piping.rows"
+          :choices="ROWS"
+          name="Rows"
+          @update:model-value="(rows) => set(`Piping: ${rows}`, { ...piping, rows } as Piping)"
+        />
+      </div>
     </div>
     <div class="field-row">
       <span class="label">Edges</span>
-      <div class="sides"><label v-for="s in SIDES" :key="s"><input type="checkbox" :checked="piping.sides.includes(s)" @change="toggle(s)" /> {{ s }}</label></div>
+      <div class="sides">
+        <label v-for="s in SIDES" :key="s"
+          ><input type="checkbox" :checked="piping.sides.includes(s)" @change="toggle(s)" /> {{ s }}</label
+        >
+      </div>
     </div>
     <div v-if="piping.kind === 'flat'" class="field-row" data-field="make-up.cord">
       <span class="label">Shows</span>
-      <LengthField :model-value="piping.showMm" :unit="unit" name="Flat piping shows" :min="1" :max="60" @update:model-value="set('Flat piping', { ...piping, showMm: $event }, 'cord')" />
+      <LengthField
+        :model-value="piping.showMm"
+        :unit="unit"
+        name="Flat piping shows"
+        :min="1"
+        :max="60"
+        @update:model-value="set('Flat piping', { ...piping, showMm: $event }, 'cord')"
+      />
     </div>
     <div v-else class="field-row" data-field="make-up.cord">
       <span class="label">Cord</span>
-      <LengthField :model-value="piping.cordMm" :unit="unit" name="Cord diameter" :min="1" :max="40" @update:model-value="set('Cord', { ...piping, cordMm: $event }, 'cord')" />
+      <LengthField
+        :model-value="piping.cordMm"
+        :unit="unit"
+        name="Cord diameter"
+        :min="1"
+        :max="40"
+        @update:model-value="set('Cord', { ...piping, cordMm: $event }, 'cord')"
+      />
     </div>
     <div v-if="piping.kind === 'corded'" class="field-row">
       <span class="label">Cloth is thick</span>
-      <LengthField :model-value="piping.clothMm" :unit="unit" name="Cloth thickness round the cord" :min="0" :max="10" @update:model-value="set('Cloth thickness', { ...piping, clothMm: $event }, 'cord-cloth')" />
+      <LengthField
+        :model-value="piping.clothMm"
+        :unit="unit"
+        name="Cloth thickness round the cord"
+        :min="0"
+        :max="10"
+        @update:model-value="set('Cloth thickness', { ...piping, clothMm: $event }, 'cord-cloth')"
+      />
     </div>
     <div v-if="piping.kind !== 'ready-made'" class="field-row">
       <span class="label">Strips cut</span>
-      <div><ChoiceButtons :model-value="piping.cut" :choices="CUTS" name="Strips cut" @update:model-value="(cut) => set(`Piping cut ${cut}`, { ...piping, cut } as Piping)" /></div>
+      <div>
+        <ChoiceButtons
+          :model-value="piping.cut"
+          :choices="CUTS"
+          name="Strips cut"
+          @update:model-value="(cut) => set(`Piping cut ${cut}`, { ...piping, cut } as Piping)"
+        />
+      </div>
     </div>
     <div v-if="piping.kind === 'corded'" class="field-row">
       <span class="label">Strip width</span>
       <div class="sides">
-        <LengthField :model-value="planned?.stripWidth?.value ?? 1" :unit="unit" name="Strip width" :min="1" :max="300" @update:model-value="set('Strip width', { ...piping, stripMm: $event }, 'strip')" />
-        <button v-if="piping.stripMm !== null" type="button" class="plain-button" @click="set('Strip width as worked out', { ...piping, stripMm: null })">As worked out</button>
+        <LengthField
+          :model-value="planned?.stripWidth?.value ?? 1"
+          :unit="unit"
+          name="Strip width"
+          :min="1"
+          :max="300"
+          @update:model-value="set('Strip width', { ...piping, stripMm: $event }, 'strip')"
+        />
+        <button
+          v-if="piping.stripMm !== null"
+          type="button"
+          class="plain-button"
+          @click="set('Strip width as worked out', { ...piping, stripMm: null })"
+        >
+          As worked out
+        </button>
       </div>
     </div>
     <p v-if="!planned" class="quiet">This make-up has no edge that can be piped.</p>
     <table v-else class="results">
       <tbody>
-        <tr v-if="planned.stripWidth"><th scope="row">Strip width</th><td><FigureValue :figure="planned.stripWidth" /></td></tr>
-        <tr v-for="(g, i) in planned.groups" :key="i"><th scope="row">{{ g.count }} {{ g.isClosed ? (g.count === 1 ? 'loop' : 'loops') : g.count === 1 ? 'open run' : 'open runs' }} of</th><td><FigureValue :figure="g.length" /></td></tr>
-        <tr v-for="s in strips" :key="s.id"><th scope="row">Strips to a {{ s.group.isClosed ? 'loop' : 'run' }}</th><td><FigureValue :figure="s.split.strips" /> of <FigureValue :figure="s.split.each" /></td></tr>
-        <tr v-if="planned.cord"><th scope="row">{{ planned.cord.label }}</th><td><FigureValue :figure="planned.cord" /></td></tr>
+        <tr v-if="planned.stripWidth">
+          <th scope="row">Strip width</th>
+          <td><FigureValue :figure="planned.stripWidth" /></td>
+        </tr>
+        <tr v-for="(g, i) in planned.groups" :key="i">
+          <th scope="row">
+            {{ g.count }}
+            {{ g.isClosed ? (g.count === 1 ? 'loop' : 'loops') : g.count === 1 ? 'open run' : 'open runs' }} of
+          </th>
+          <td><FigureValue :figure="g.length" /></td>
+        </tr>
+        <tr v-for="s in strips" :key="s.id">
+          <th scope="row">Strips to a {{ s.group.isClosed ? 'loop' : 'run' }}</th>
+          <td><FigureValue :figure="s.split.strips" /> of <FigureValue :figure="s.split.each" /></td>
+        </tr>
+        <tr v-if="planned.cord">
+          <th scope="row">{{ planned.cord.label }}</th>
+          <td><FigureValue :figure="planned.cord" /></td>
+        </tr>
       </tbody>
     </table>
     <template v-if="ways">
       <h2>Bias strips for the whole job</h2>
       <table class="results">
-        <thead><tr><th /><th>Strips</th><th>Joins</th><th>Of the roll</th><th>Waste</th></tr></thead>
+        <thead>
+          <tr>
+            <th />
+            <th>Strips</th>
+            <th>Joins</th>
+            <th>Of the roll</th>
+            <th>Waste</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr v-for="w in ways.ways" :key="w.method" :class="{ best: w === ways.best }"><th scope="row">{{ METHODS[w.method] }}</th><td><FigureValue :figure="w.strips" bare /></td><td><FigureValue :figure="w.joins" bare /></td><td><FigureValue :figure="w.roll" bare /></td><td>{{ trimmed(w.wasteShare * 100, 0) }} %</td></tr>
+          <tr v-for="w in ways.ways" :key="w.method" :class="{ best: w === ways.best }">
+            <th scope="row">{{ METHODS[w.method] }}</th>
+            <td><FigureValue :figure="w.strips" bare /></td>
+            <td><FigureValue :figure="w.joins" bare /></td>
+            <td><FigureValue :figure="w.roll" bare /></td>
+            <td>{{ trimmed(w.wasteShare * 100, 0) }} %</td>
+          </tr>
         </tbody>
       </table>
-      <p class="quiet">A strip from selvedge to selvedge is <FigureValue :figure="ways.diagonal" bare /> long; one is taken every <FigureValue :figure="ways.every" bare /> of the roll. The cut on its own piece of cloth; the lay fits strips in between the panels.</p>
+      <p class="quiet">
+        A strip from selvedge to selvedge is <FigureValue :figure="ways.diagonal" bare /> long; one is taken every
+        <FigureValue :figure="ways.every" bare /> of the roll. The cut on its own piece of cloth; the lay fits strips in
+        between the panels.
+      </p>
     </template>
   </template>
 </template>

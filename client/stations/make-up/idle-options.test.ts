@@ -9,43 +9,76 @@ import { closureOptions, constructionOptions, type Option } from './options.ts'
 
 /** A cushion that every make-up can take, in plain cloth; a roll for the bolster. */
 const jobOf = (makeUp: MakeUp): Job => {
-  const isRoll = makeUp.construction.kind === 'bolster' || (makeUp.construction.kind === 'liner' && makeUp.construction.of === 'bolster')
+  const isRoll =
+    makeUp.construction.kind === 'bolster' ||
+    (makeUp.construction.kind === 'liner' && makeUp.construction.of === 'bolster')
   const job = keepersBench()
-  return { ...job, seat: { ...newSeat('singles', 620, isRoll ? 190 : 480, isRoll ? 190 : 120, 1), clearanceMm: 0 }, makeUp, cloth: { ...job.cloth, match: { kind: 'none' } } }
+  return {
+    ...job,
+    seat: { ...newSeat('singles', 620, isRoll ? 190 : 480, isRoll ? 190 : 120, 1), clearanceMm: 0 },
+    makeUp,
+    cloth: { ...job.cloth, match: { kind: 'none' } },
+  }
 }
 const planned = (makeUp: MakeUp): string => JSON.stringify(planDocument(jobOf(makeUp), planJob(jobOf(makeUp)), []))
 
 /** What a control may be turned to. */
-const others = (o: Option): readonly unknown[] => (o.kind === 'length' ? [o.value + 5, o.value * 1.5, o.value / 2].filter((v) => v >= o.min && v <= o.max) : o.choices.filter((c) => c.value !== o.value).map((c) => o.read(c.value)))
+const others = (o: Option): readonly unknown[] =>
+  o.kind === 'length'
+    ? [o.value + 5, o.value * 1.5, o.value / 2].filter((v) => v >= o.min && v <= o.max)
+    : o.choices.filter((c) => c.value !== o.value).map((c) => o.read(c.value))
 
 /** Controls that are shown and change nothing, whatever they are turned to. */
 function idle(makeUp: MakeUp): string[] {
   const before = planned(makeUp)
   const turn = (of: 'construction' | 'closure', options: readonly Option[]) =>
     options.flatMap((o) => {
-      const changed = others(o).filter((value) => planned({ ...makeUp, [of]: { ...makeUp[of], [o.key]: value } }) !== before)
+      const changed = others(o).filter(
+        (value) => planned({ ...makeUp, [of]: { ...makeUp[of], [o.key]: value } }) !== before,
+      )
       return changed.length > 0 ? [] : [`${makeUp.construction.kind}, ${makeUp.closure.kind}: ${of}.${o.key}`]
     })
   return [...turn('construction', constructionOptions(makeUp)), ...turn('closure', closureOptions(makeUp))]
 }
 
 describe('every control that is shown changes the plan', () => {
-  it.each(CONSTRUCTIONS.flatMap((kind) => MAKE_UPS[kind].closures.map((closure) => [kind, closure] as const)))('%s, closed by %s', (kind: Construction['kind'], closure: Closure['kind']) => {
-    const makeUp = { ...usualMakeUp(kind), closure: CLOSURES[closure].usual }
-    expect(idle(makeUp)).toEqual([])
-  })
+  it.each(CONSTRUCTIONS.flatMap((kind) => MAKE_UPS[kind].closures.map((closure) => [kind, closure] as const)))(
+    '%s, closed by %s',
+    (kind: Construction['kind'], closure: Closure['kind']) => {
+      const makeUp = { ...usualMakeUp(kind), closure: CLOSURES[closure].usual }
+      expect(idle(makeUp)).toEqual([])
+    },
+  )
 })
 
 describe('ties, piping and cloth', () => {
-  const ties = { sides: ['back' as const], perSide: 3, finishedMm: 15, lengthMm: 200, way: 'folded' as const, caught: 'at-the-middle' as const }
+  const ties = {
+    sides: ['back' as const],
+    perSide: 3,
+    finishedMm: 15,
+    lengthMm: 200,
+    way: 'folded' as const,
+    caught: 'at-the-middle' as const,
+  }
   /** A roll has no side to be tied at, a wrap without seams nothing to catch a tie. */
-  const TIED = CONSTRUCTIONS.filter((kind) => kind !== 'bolster' && kind !== 'no-sew-wrap' && kind !== 'pull-over' && kind !== 'liner')
+  const TIED = CONSTRUCTIONS.filter(
+    (kind) => kind !== 'bolster' && kind !== 'no-sew-wrap' && kind !== 'pull-over' && kind !== 'liner',
+  )
 
   it.each(TIED)('%s: each tie is marked once, and moves with its side', (kind) => {
     const marked = (side: 'front' | 'back' | 'left' | 'right') => {
-      const job = jobOf({ ...usualMakeUp(kind), trims: { ...usualMakeUp(kind).trims, ties: { ...ties, sides: [side] } } })
+      const job = jobOf({
+        ...usualMakeUp(kind),
+        trims: { ...usualMakeUp(kind).trims, ties: { ...ties, sides: [side] } },
+      })
       const plan = planJob(job)
-      return plan.kind === 'worked' ? plan.designs[0]!.cover.panels.flatMap((p) => p.marks.filter((m) => m.kind === 'tie').map((m) => `${p.id} ${m.path[0]!.x.toFixed(1)} ${m.path[0]!.y.toFixed(1)}`)) : []
+      return plan.kind === 'worked'
+        ? plan.designs[0]!.cover.panels.flatMap((p) =>
+            p.marks
+              .filter((m) => m.kind === 'tie')
+              .map((m) => `${p.id} ${m.path[0]!.x.toFixed(1)} ${m.path[0]!.y.toFixed(1)}`),
+          )
+        : []
     }
     const all = (['front', 'right', 'back', 'left'] as const).map(marked)
     for (const marks of all) expect(marks).toHaveLength(3)
@@ -59,7 +92,9 @@ describe('ties, piping and cloth', () => {
       const plan = planJob({ ...base, cloth: { ...base.cloth, cloth: check, ...change } })
       return plan.kind === 'worked' ? JSON.stringify(plan.cloth.lays.map((l) => l.problem)) : ''
     }
-    const rule = (kind: 'band-on-centre' | 'band-on-each-centre' | 'band-at-left-end', band = 0) => ({ match: { kind: 'matched' as const, rule: { kind, band } } })
+    const rule = (kind: 'band-on-centre' | 'band-on-each-centre' | 'band-at-left-end', band = 0) => ({
+      match: { kind: 'matched' as const, rule: { kind, band } },
+    })
     const ways: Partial<Job['cloth']>[] = [
       { match: { kind: 'none' } },
       rule('band-on-centre'),

@@ -3,15 +3,62 @@ import { EARS } from '../../../core/cover/index.ts'
 
 /** A choice or a length of a make-up or a closure. */
 export type Option =
-  | { readonly kind: 'length'; readonly key: string; readonly label: string; readonly value: number; readonly min: number; readonly max: number }
-  | { readonly kind: 'choice'; readonly key: string; readonly label: string; readonly value: string; readonly choices: readonly { readonly value: string; readonly label: string }[]; readonly read: (value: string) => unknown }
+  | {
+      readonly kind: 'length'
+      readonly key: string
+      readonly label: string
+      readonly value: number
+      readonly min: number
+      readonly max: number
+    }
+  | {
+      readonly kind: 'choice'
+      readonly key: string
+      readonly label: string
+      readonly value: string
+      readonly choices: readonly { readonly value: string; readonly label: string }[]
+      readonly read: (value: string) => unknown
+    }
 
-const length = (key: string, label: string, value: number, min: number, max: number): Option => ({ kind: 'length', key, label, value, min, max })
-const choice = (key: string, label: string, value: string, choices: readonly (readonly [string, string])[], read: (value: string) => unknown = (v) => v): Option => ({ kind: 'choice', key, label, value, choices: choices.map(([v, l]) => ({ value: v, label: l })), read })
-const yesNo = (key: string, label: string, value: boolean): Option => choice(key, label, value ? 'yes' : 'no', [['no', 'No'], ['yes', 'Yes']], (v) => v === 'yes')
-const share = (key: string, label: string, value: number, shares: readonly number[]): Option => choice(key, label, String(value), shares.map((s) => [String(s), `${Math.round(s * 100)} %`] as const), Number)
+const length = (key: string, label: string, value: number, min: number, max: number): Option => ({
+  kind: 'length',
+  key,
+  label,
+  value,
+  min,
+  max,
+})
+const choice = (
+  key: string,
+  label: string,
+  value: string,
+  choices: readonly (readonly [string, string])[],
+  read: (value: string) => unknown = (v) => v,
+): Option => ({ kind: 'choice', key, label, value, choices: choices.map(([v, l]) => ({ value: v, label: l })), read })
+const yesNo = (key: string, label: string, value: boolean): Option =>
+  choice(
+    key,
+    label,
+    value ? 'yes' : 'no',
+    [
+      ['no', 'No'],
+      ['yes', 'Yes'],
+    ],
+    (v) => v === 'yes',
+  )
+const share = (key: string, label: string, value: number, shares: readonly number[]): Option =>
+  choice(
+    key,
+    label,
+    String(value),
+    shares.map((s) => [String(s), `${Math.round(s * 100)} %`] as const),
+    Number,
+  )
 
-const BOXING = [['wrap', 'One wrap'], ['one-per-side', 'One per side']] as const
+const BOXING = [
+  ['wrap', 'One wrap'],
+  ['one-per-side', 'One per side'],
+] as const
 const SLIT_SHARES = [0.5, 0.6, 0.7, 0.8]
 
 /** How a cover is built and closed; a control that would change nothing there is not shown. */
@@ -25,38 +72,126 @@ export function constructionOptions({ construction: c, closure }: Built): readon
       // A zip in the seam wants its boxing one per side.
       return closure.kind === 'zip-seam' ? [] : [choice('boxing', 'Boxing', c.boxing, BOXING)]
     case 'slit-back':
-      return [choice('boxing', 'Boxing', c.boxing, BOXING), share('share', 'Front part', c.share, SLIT_SHARES), length('lapMm', 'Lap', c.lapMm, 1, 200), length('hemMm', 'Hem', c.hemMm, 0, 100)]
+      return [
+        choice('boxing', 'Boxing', c.boxing, BOXING),
+        share('share', 'Front part', c.share, SLIT_SHARES),
+        length('lapMm', 'Lap', c.lapMm, 1, 200),
+        length('hemMm', 'Hem', c.hemMm, 0, 100),
+      ]
     case 'knife-edge':
-      return [choice('corners', 'Corners', c.corners.kind, [['rounded', 'Rounded'], ['tapered', 'Tapered'], ['ears', 'Left as ears']], (v) => EARS[v as EarCut['kind']])]
+      return [
+        choice(
+          'corners',
+          'Corners',
+          c.corners.kind,
+          [
+            ['rounded', 'Rounded'],
+            ['tapered', 'Tapered'],
+            ['ears', 'Left as ears'],
+          ],
+          (v) => EARS[v as EarCut['kind']],
+        ),
+      ]
     case 'waterfall':
-      return [length('frontRadiusMm', 'Front rounded by', c.frontRadiusMm, 0, 500), ...(c.frontRadiusMm === 0 ? [length('tuckMm', 'Tuck at the corners', c.tuckMm, 0, 80)] : [])]
+      return [
+        length('frontRadiusMm', 'Front rounded by', c.frontRadiusMm, 0, 500),
+        ...(c.frontRadiusMm === 0 ? [length('tuckMm', 'Tuck at the corners', c.tuckMm, 0, 80)] : []),
+      ]
     case 'wrapped-tube':
     case 'bolster':
       return []
     case 'capped':
-      return [choice('school', 'Border', c.school, [['drawn-to-thickness', 'Drawn to thickness'], ['full-depth', 'Full depth']])]
+      return [
+        choice('school', 'Border', c.school, [
+          ['drawn-to-thickness', 'Drawn to thickness'],
+          ['full-depth', 'Full depth'],
+        ]),
+      ]
     case 'pinch-corner':
-      return [choice('panels', 'Panels', c.panels, [['one', 'One'], ['three', 'Three']]), share('share', 'Slit at', c.share, SLIT_SHARES), ...(closure.kind === 'slit' || c.panels === 'three' ? [length('lapMm', 'Lap', c.lapMm, 1, 200)] : []), length('hemMm', 'Hem', c.hemMm, 0, 100)]
+      return [
+        choice('panels', 'Panels', c.panels, [
+          ['one', 'One'],
+          ['three', 'Three'],
+        ]),
+        share('share', 'Slit at', c.share, SLIT_SHARES),
+        ...(closure.kind === 'slit' || c.panels === 'three' ? [length('lapMm', 'Lap', c.lapMm, 1, 200)] : []),
+        length('hemMm', 'Hem', c.hemMm, 0, 100),
+      ]
     case 'rolled-edge':
       return [length('rollMm', 'Roll', c.rollMm, 1, 60), length('turnMm', 'Turn', c.turnMm, 0, 20)]
     case 'pull-over':
-      return [length('boardMm', 'Board', c.boardMm, 1, 60), length('turnUnderMm', 'Turned under', c.turnUnderMm, 1, 150), length('clearanceMm', 'Board smaller by', c.clearanceMm, 0, 30), length('stapleMm', 'A staple every', c.stapleMm, 15, 80), choice('stapleRows', 'Rows of staples', String(c.stapleRows), [['1', 'One'], ['2', 'Two']], Number), yesNo('dustCover', 'Dust cover', c.dustCover), yesNo('airHoles', 'Air holes', c.airHoles)]
+      return [
+        length('boardMm', 'Board', c.boardMm, 1, 60),
+        length('turnUnderMm', 'Turned under', c.turnUnderMm, 1, 150),
+        length('clearanceMm', 'Board smaller by', c.clearanceMm, 0, 30),
+        length('stapleMm', 'A staple every', c.stapleMm, 15, 80),
+        choice(
+          'stapleRows',
+          'Rows of staples',
+          String(c.stapleRows),
+          [
+            ['1', 'One'],
+            ['2', 'Two'],
+          ],
+          Number,
+        ),
+        yesNo('dustCover', 'Dust cover', c.dustCover),
+        yesNo('airHoles', 'Air holes', c.airHoles),
+      ]
     case 'hinged-pair':
       return [length('backDepthMm', 'Back, hinge to top', c.backDepthMm, 1, 3000)]
     case 'no-sew-wrap':
-      return [length('lapMm', 'Lap', c.lapMm, 1, 300), choice('fastening', 'Fastened', c.fastening, [['bonded', 'Bonded'], ['pinned', 'Pinned']]), yesNo('film', 'Film under it', c.film)]
+      return [
+        length('lapMm', 'Lap', c.lapMm, 1, 300),
+        choice('fastening', 'Fastened', c.fastening, [
+          ['bonded', 'Bonded'],
+          ['pinned', 'Pinned'],
+        ]),
+        yesNo('film', 'Film under it', c.film),
+      ]
     case 'cube':
       return [length('sheetMm', 'Sheets of', c.sheetMm, 1, 300), length('hemMm', 'Hem at the foot', c.hemMm, 0, 100)]
     case 'liner':
-      return [choice('of', 'Shape', c.of, [['boxed', 'Boxed'], ['knife-edge', 'Knife-edge'], ['bolster', 'Bolster']]), choice('largerShare', 'Larger by', String(c.largerShare), [['0', '0'], ['0.03', '3 %'], ['0.04', '4 %'], ['0.05', '5 %']], Number)]
+      return [
+        choice('of', 'Shape', c.of, [
+          ['boxed', 'Boxed'],
+          ['knife-edge', 'Knife-edge'],
+          ['bolster', 'Bolster'],
+        ]),
+        choice(
+          'largerShare',
+          'Larger by',
+          String(c.largerShare),
+          [
+            ['0', '0'],
+            ['0.03', '3 %'],
+            ['0.04', '4 %'],
+            ['0.05', '5 %'],
+          ],
+          Number,
+        ),
+      ]
     default:
       return c satisfies never
   }
 }
 
-const OPENS_ITS_OWN_WAY: ReadonlySet<MakeUp['construction']['kind']> = new Set(['waterfall', 'wrapped-tube', 'pinch-corner', 'hinged-pair', 'cube', 'bolster'])
+const OPENS_ITS_OWN_WAY: ReadonlySet<MakeUp['construction']['kind']> = new Set([
+  'waterfall',
+  'wrapped-tube',
+  'pinch-corner',
+  'hinged-pair',
+  'cube',
+  'bolster',
+])
 
-const side = (value: string): Option => choice('side', 'At the', value, [['front', 'Front'], ['right', 'Right'], ['back', 'Back'], ['left', 'Left']])
+const side = (value: string): Option =>
+  choice('side', 'At the', value, [
+    ['front', 'Front'],
+    ['right', 'Right'],
+    ['back', 'Back'],
+    ['left', 'Left'],
+  ])
 
 /** What can be chosen of a closure. */
 export function closureOptions({ construction, closure: c }: Built): readonly Option[] {
@@ -64,11 +199,25 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
   const at = (value: string): readonly Option[] => (OPENS_ITS_OWN_WAY.has(construction.kind) ? [] : [side(value)])
   switch (c.kind) {
     case 'zip-gusset':
-      return construction.kind === 'waterfall' ? [] : [...at(c.side), yesNo('lapped', 'Zip covered', c.lapped), length('showsMm', 'Zip shows by', c.showsMm ?? 0, 0, 30), length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200)]
+      return construction.kind === 'waterfall'
+        ? []
+        : [
+            ...at(c.side),
+            yesNo('lapped', 'Zip covered', c.lapped),
+            length('showsMm', 'Zip shows by', c.showsMm ?? 0, 0, 30),
+            length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200),
+          ]
     case 'zip-seam':
       return [...at(c.side), length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20)]
     case 'horseshoe':
-      return [choice('shape', 'Slot', c.shape, [['u', 'On three sides'], ['straight', 'Straight']]), length('insetMm', 'Set in', c.insetMm, 1, 300), ...(c.shape === 'u' ? [length('radiusMm', 'Corners rounded by', c.radiusMm, 1, 300)] : [])]
+      return [
+        choice('shape', 'Slot', c.shape, [
+          ['u', 'On three sides'],
+          ['straight', 'Straight'],
+        ]),
+        length('insetMm', 'Set in', c.insetMm, 1, 300),
+        ...(c.shape === 'u' ? [length('radiusMm', 'Corners rounded by', c.radiusMm, 1, 300)] : []),
+      ]
     case 'hook-and-loop':
     case 'snap-tape':
       return [...at(c.side), length('tapeMm', 'Tape', c.tapeMm, 1, 100)]
@@ -76,9 +225,16 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
     case 'buttons':
     case 'ties':
     case 'lacing':
-      return [...at(c.side), length('spacingMm', 'No further apart than', c.spacingMm, 20, 400), length('lapMm', 'Lap', c.lapMm, 1, 200)]
+      return [
+        ...at(c.side),
+        length('spacingMm', 'No further apart than', c.spacingMm, 20, 400),
+        length('lapMm', 'Lap', c.lapMm, 1, 200),
+      ]
     case 'sewn-shut':
-      return [...at(c.side), ...(construction.kind === 'wrapped-tube' ? [] : [length('openingMm', 'Opening', c.openingMm, 1, 20_000)])]
+      return [
+        ...at(c.side),
+        ...(construction.kind === 'wrapped-tube' ? [] : [length('openingMm', 'Opening', c.openingMm, 1, 20_000)]),
+      ]
     case 'slit':
     case 'fixed':
       return []

@@ -9,8 +9,18 @@ import TrimFields from './TrimFields.vue'
 export type Page = 'build' | 'piping' | 'trims' | 'cloths' | 'allowances' | 'compare'
 
 /** The pages of the make-up station, and where each figure is changed. */
-export const MAKE_UP_PAGES: readonly { readonly page: Page; readonly label: string; readonly fields: Component; readonly changes: readonly string[] }[] = [
-  { page: 'build', label: 'Build', fields: BuildFields, changes: ['make-up.construction', 'make-up.closure', 'make-up.liner'] },
+export const MAKE_UP_PAGES: readonly {
+  readonly page: Page
+  readonly label: string
+  readonly fields: Component
+  readonly changes: readonly string[]
+}[] = [
+  {
+    page: 'build',
+    label: 'Build',
+    fields: BuildFields,
+    changes: ['make-up.construction', 'make-up.closure', 'make-up.liner'],
+  },
   { page: 'piping', label: 'Piping', fields: PipingFields, changes: ['make-up.cord'] },
   { page: 'trims', label: 'Trims', fields: TrimFields, changes: ['make-up.buttons', 'make-up.reserve'] },
   { page: 'cloths', label: 'Cloths', fields: ClothFields, changes: [] },
@@ -19,4 +29,8 @@ export const MAKE_UP_PAGES: readonly { readonly page: Page; readonly label: stri
 ]
 
 /** The page that changes a field; allowances are all on one. */
-export const pageOf = (field: string | null): Page | null => (field === null ? null : (MAKE_UP_PAGES.find((p) => p.changes.includes(field))?.page ?? (field.startsWith('make-up.') ? 'allowances' : null)))
+export const pageOf = (field: string | null): Page | null =>
+  field === null
+    ? null
+    : (MAKE_UP_PAGES.find((p) => p.changes.includes(field))?.page ??
+      (field.startsWith('make-up.') ? 'allowances' : null))

@@ -27,7 +27,12 @@ const PAGES = [
   { value: 'supplies', label: 'Machine' },
   { value: 'papers', label: 'Papers' },
 ] as const
-const chosen = computed(() => rows.value.find((r) => r.step.id === picked.value)?.step.id ?? progress.value.next?.id ?? rows.value.at(-1)!.step.id)
+const chosen = computed(
+  () =>
+    rows.value.find((r) => r.step.id === picked.value)?.step.id ??
+    progress.value.next?.id ??
+    rows.value.at(-1)!.step.id,
+)
 const row = computed(() => rows.value.find((r) => r.step.id === chosen.value)!)
 const place = computed(() => rows.value.indexOf(row.value) + 1)
 /** A sewing step lights its seam on the panels of its own design. */
@@ -38,8 +43,17 @@ function choose(id: string | null): void {
   if (index >= 0) design.wanted = index
   seam.letter = seamLetter ?? null
 }
-const step = (by: 1 | -1) => choose(rows.value[Math.min(rows.value.length - 1, Math.max(0, place.value - 1 + by))]!.step.id)
-const each = computed(() => figure({ id: 'minutes.each', label: 'Work on one cushion', quantity: 'time', sum: over(planned.value, given(plan.value!.cushions.count, 'count', 'cushions')), rule: 'shared out evenly' }))
+const step = (by: 1 | -1) =>
+  choose(rows.value[Math.min(rows.value.length - 1, Math.max(0, place.value - 1 + by))]!.step.id)
+const each = computed(() =>
+  figure({
+    id: 'minutes.each',
+    label: 'Work on one cushion',
+    quantity: 'time',
+    sum: over(planned.value, given(plan.value!.cushions.count, 'count', 'cushions')),
+    rule: 'shared out evenly',
+  }),
+)
 const heading = computed(() => `${jobs.job!.ticket} ${jobs.job!.title}: work order`)
 const print = () => window.print()
 </script>
@@ -49,21 +63,34 @@ const print = () => window.print()
     <div class="drawing sheet no-print">
       <div class="head">
         <progress :value="progress.done" :max="progress.of" aria-label="Steps done" />
-        <span>{{ progress.done }} of {{ progress.of }} done, <FigureValue :figure="planned" bare /> planned, <FigureValue :figure="each" bare /> a cushion, {{ trimmed(workedMin / 60, 1) }} h worked</span>
+        <span
+          >{{ progress.done }} of {{ progress.of }} done, <FigureValue :figure="planned" bare /> planned,
+          <FigureValue :figure="each" bare /> a cushion, {{ trimmed(workedMin / 60, 1) }} h worked</span
+        >
         <span class="gap" />
         <button type="button" class="plain-button" aria-label="The step before" @click="step(-1)">‹</button>
         <button type="button" class="plain-button" aria-label="The next step" @click="step(1)">›</button>
-        <button type="button" class="plain-button" :aria-pressed="isBig" @click="isBig = !isBig">{{ isBig ? 'Small type' : 'Big type' }}</button>
+        <button type="button" class="plain-button" :aria-pressed="isBig" @click="isBig = !isBig">
+          {{ isBig ? 'Small type' : 'Big type' }}
+        </button>
       </div>
       <StepCard :row="row" :place="place" :of="rows.length" :is-big="isBig" @next="choose(null)" />
       <FlatPanels v-if="!isBig && design.chosen" :cover="design.chosen.cover" class="panels" />
     </div>
     <div v-if="!isBig" class="figures sheet no-print">
       <div class="fields-in-line">
-        <ChoiceButtons :model-value="page" :choices="PAGES" name="Page of the work order" @update:model-value="page = $event" />
+        <ChoiceButtons
+          :model-value="page"
+          :choices="PAGES"
+          name="Page of the work order"
+          @update:model-value="page = $event"
+        />
         <button type="button" class="plain-button" @click="print">Print</button>
       </div>
-      <label class="field-row"><span class="label">At the bench</span><input v-model="maker" class="text" maxlength="40" placeholder="your name, for the ticks" /></label>
+      <label class="field-row"
+        ><span class="label">At the bench</span
+        ><input v-model="maker" class="text" maxlength="40" placeholder="your name, for the ticks"
+      /></label>
       <template v-if="page === 'steps'">
         <LessonNotes />
         <div><StepList :rows="rows" :chosen="chosen" @choose="choose" /></div>

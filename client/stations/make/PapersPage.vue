@@ -16,7 +16,19 @@ const FIELDS = [
 ] as const
 function set(number: string, key: keyof Papers, text: string, toAll: boolean): void {
   const numbered = toAll ? numbers.value : [number]
-  jobs.edit({ says: 'Papers', apply: (j) => ({ ...j, making: { ...j.making, papers: { ...j.making.papers, ...Object.fromEntries(numbered.map((n) => [n, { ...(j.making.papers[n] ?? NONE), [key]: text }])) } } }) })
+  jobs.edit({
+    says: 'Papers',
+    apply: (j) => ({
+      ...j,
+      making: {
+        ...j.making,
+        papers: {
+          ...j.making.papers,
+          ...Object.fromEntries(numbered.map((n) => [n, { ...(j.making.papers[n] ?? NONE), [key]: text }])),
+        },
+      },
+    }),
+  })
 }
 /** The first cushion's papers for all that have none of their own. */
 const alike = () => FIELDS.forEach(([key]) => set('1', key, papers.value['1']?.[key] ?? '', true))
@@ -25,17 +37,34 @@ const alike = () => FIELDS.forEach(([key]) => set('1', key, papers.value['1']?.[
 <template>
   <section aria-label="Papers">
     <h3>Batches and certificates</h3>
-    <p class="quiet">This program certifies nothing: national rules for seating, beds, public places and boats come first.</p>
+    <p class="quiet">
+      This program certifies nothing: national rules for seating, beds, public places and boats come first.
+    </p>
     <table class="close-table">
-      <thead><tr><th>Cushion</th><th v-for="[key, label] in FIELDS" :key="key">{{ label }}</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Cushion</th>
+          <th v-for="[key, label] in FIELDS" :key="key">{{ label }}</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="n in numbers" :key="n">
           <th scope="row">{{ n }}</th>
-          <td v-for="[key, label, most] in FIELDS" :key="key"><input class="text" v-typed="papers[n]?.[key] ?? ''" :maxlength="most" :aria-label="`${label} of cushion ${n}`" @change="set(n, key, ($event.target as HTMLInputElement).value, false)" /></td>
+          <td v-for="[key, label, most] in FIELDS" :key="key">
+            <input
+              class="text"
+              v-typed="papers[n]?.[key] ?? ''"
+              :maxlength="most"
+              :aria-label="`${label} of cushion ${n}`"
+              @change="set(n, key, ($event.target as HTMLInputElement).value, false)"
+            />
+          </td>
         </tr>
       </tbody>
     </table>
-    <button v-if="numbers.length > 1" type="button" class="plain-button" :disabled="!papers['1']" @click="alike">All as the first</button>
+    <button v-if="numbers.length > 1" type="button" class="plain-button" :disabled="!papers['1']" @click="alike">
+      All as the first
+    </button>
   </section>
 </template>
 

@@ -14,22 +14,34 @@ const emit = defineEmits<{ next: [] }>()
 const { jobs, maker, now, change, plan } = useWorkOrder()
 const overruling = ref(false)
 const why = ref('')
-watch(() => props.row.step.id, () => {
-  overruling.value = false
-  why.value = ''
-})
+watch(
+  () => props.row.step.id,
+  () => {
+    overruling.value = false
+    why.value = ''
+  },
+)
 const isDone = computed(() => props.row.record.doneAt !== null)
 const isRunning = computed(() => props.row.record.runningSince !== null)
 const setBack = computed(() => clockWasSetBack(props.row.record, now.value.getTime()))
 const clock = computed(() => clockWords(workedSeconds(props.row.record, now.value.getTime())))
-const safety = computed((): Warning[] => plan.value?.warnings.filter((w) => props.row.step.safety.includes(w.code)) ?? [])
+const safety = computed(
+  (): Warning[] => plan.value?.warnings.filter((w) => props.row.step.safety.includes(w.code)) ?? [],
+)
 
 function done(overruled: string | null = null): void {
   const { step } = props.row
-  if (change(step, overruled === null ? 'done' : 'overruled', (r) => ticked(r, maker.value.trim(), Date.now(), overruled))) emit('next')
+  if (
+    change(step, overruled === null ? 'done' : 'overruled', (r) => ticked(r, maker.value.trim(), Date.now(), overruled))
+  )
+    emit('next')
 }
-const timer = () => change(props.row.step, isRunning.value ? 'timer paused' : 'timer started', (r) => (isRunning.value ? paused(r, Date.now()) : started(r, Date.now())))
-const note = (event: Event) => change(props.row.step, 'note', (r) => ({ ...r, note: (event.target as HTMLTextAreaElement).value.slice(0, 1000) }))
+const timer = () =>
+  change(props.row.step, isRunning.value ? 'timer paused' : 'timer started', (r) =>
+    isRunning.value ? paused(r, Date.now()) : started(r, Date.now()),
+  )
+const note = (event: Event) =>
+  change(props.row.step, 'note', (r) => ({ ...r, note: (event.target as HTMLTextAreaElement).value.slice(0, 1000) }))
 </script>
 
 <template>
@@ -37,28 +49,61 @@ const note = (event: Event) => change(props.row.step, 'note', (r) => ({ ...r, no
     <p class="quiet place">{{ place }} of {{ of }} · <FigureValue :figure="row.minutes" bare /> planned</p>
     <h2>{{ row.step.title }}</h2>
     <p v-if="row.step.gate" class="asks">{{ row.step.gate }}</p>
-    <ul v-if="row.step.says.length > 0" class="says"><li v-for="s in row.step.says" :key="s">{{ s }}</li></ul>
-    <ul v-if="row.step.checks.length > 0" class="checks"><li v-for="c in row.step.checks" :key="c">{{ c }}</li></ul>
+    <ul v-if="row.step.says.length > 0" class="says">
+      <li v-for="s in row.step.says" :key="s">{{ s }}</li>
+    </ul>
+    <ul v-if="row.step.checks.length > 0" class="checks">
+      <li v-for="c in row.step.checks" :key="c">{{ c }}</li>
+    </ul>
     <WarningList :warnings="safety" />
     <p v-if="isDone" class="ticked" role="status">
-      {{ row.record.overruled === null ? 'Done' : `Overruled: ${row.record.overruled}` }}{{ row.record.doneBy ? `, ${row.record.doneBy}` : '' }}, {{ new Date(row.record.doneAt!).toLocaleString() }}
+      {{ row.record.overruled === null ? 'Done' : `Overruled: ${row.record.overruled}`
+      }}{{ row.record.doneBy ? `, ${row.record.doneBy}` : '' }}, {{ new Date(row.record.doneAt!).toLocaleString() }}
     </p>
     <p v-else-if="row.isHeld" class="held" role="status">First answer the stop before it: {{ row.heldBy!.title }}.</p>
-    <p v-if="setBack" class="held" role="alert">The clock of this device was set back: the stretch that runs counts nothing. Pause and start it again.</p>
+    <p v-if="setBack" class="held" role="alert">
+      The clock of this device was set back: the stretch that runs counts nothing. Pause and start it again.
+    </p>
     <div class="buttons no-print">
       <template v-if="!isDone">
-        <button type="button" class="plain-button main large" :disabled="row.isHeld" @click="done()">{{ row.step.gate ? 'Yes' : 'Done' }}</button>
-        <button v-if="row.step.gate && !overruling" type="button" class="plain-button" :disabled="row.isHeld" @click="overruling = true">Go on without</button>
+        <button type="button" class="plain-button main large" :disabled="row.isHeld" @click="done()">
+          {{ row.step.gate ? 'Yes' : 'Done' }}
+        </button>
+        <button
+          v-if="row.step.gate && !overruling"
+          type="button"
+          class="plain-button"
+          :disabled="row.isHeld"
+          @click="overruling = true"
+        >
+          Go on without
+        </button>
       </template>
-      <button v-else type="button" class="plain-button" @click="change(row.step, 'not done after all', unticked)">Not done after all</button>
-      <button type="button" class="plain-button" :disabled="isDone" :aria-pressed="isRunning" @click="timer">{{ isRunning ? 'Pause' : row.record.workedS > 0 ? 'Go on' : 'Start the clock' }}</button>
-      <span class="clock" :class="{ running: isRunning }" role="timer" aria-label="Worked on this step">{{ clock }}</span>
+      <button v-else type="button" class="plain-button" @click="change(row.step, 'not done after all', unticked)">
+        Not done after all
+      </button>
+      <button type="button" class="plain-button" :disabled="isDone" :aria-pressed="isRunning" @click="timer">
+        {{ isRunning ? 'Pause' : row.record.workedS > 0 ? 'Go on' : 'Start the clock' }}
+      </button>
+      <span class="clock" :class="{ running: isRunning }" role="timer" aria-label="Worked on this step">{{
+        clock
+      }}</span>
     </div>
     <div v-if="overruling && !isDone" class="fields-in-line no-print">
-      <input v-model="why" class="text why" maxlength="300" aria-label="Why it is passed without a yes" placeholder="Why, so that it can be read later" />
-      <button type="button" class="plain-button" :disabled="why.trim() === ''" @click="done(why.trim())">Overrule it</button>
+      <input
+        v-model="why"
+        class="text why"
+        maxlength="300"
+        aria-label="Why it is passed without a yes"
+        placeholder="Why, so that it can be read later"
+      />
+      <button type="button" class="plain-button" :disabled="why.trim() === ''" @click="done(why.trim())">
+        Overrule it
+      </button>
     </div>
-    <label v-if="!isBig" class="note no-print">Note <textarea v-typed="row.record.note" rows="1" maxlength="1000" @change="note" /></label>
+    <label v-if="!isBig" class="note no-print"
+      >Note <textarea v-typed="row.record.note" rows="1" maxlength="1000" @change="note" />
+    </label>
     <p v-if="isBig && row.record.note" class="quiet">{{ row.record.note }}</p>
     <p v-if="jobs.refused" class="held" role="alert">{{ jobs.refused }}</p>
   </article>

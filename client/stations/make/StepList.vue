@@ -7,8 +7,18 @@ import type { StepRow } from './use-work-order.ts'
 /** Every step in its order, with its tick; the one in hand is marked. */
 const props = defineProps<{ rows: readonly StepRow[]; chosen: string }>()
 const emit = defineEmits<{ choose: [id: string] }>()
-const NAMES: Record<Part, string> = { foam: 'Foam', cloth: 'Cloth', sewing: 'Sewing', closing: 'Filling and closing', fitting: 'On the seat' }
-const groups = computed(() => PARTS.map((part) => ({ part, rows: props.rows.filter((r) => r.step.part === part) })).filter((g) => g.rows.length > 0))
+const NAMES: Record<Part, string> = {
+  foam: 'Foam',
+  cloth: 'Cloth',
+  sewing: 'Sewing',
+  closing: 'Filling and closing',
+  fitting: 'On the seat',
+}
+const groups = computed(() =>
+  PARTS.map((part) => ({ part, rows: props.rows.filter((r) => r.step.part === part) })).filter(
+    (g) => g.rows.length > 0,
+  ),
+)
 </script>
 
 <template>
@@ -16,10 +26,22 @@ const groups = computed(() => PARTS.map((part) => ({ part, rows: props.rows.filt
     <h3>{{ NAMES[g.part] }}</h3>
     <ol>
       <li v-for="r in g.rows" :key="r.step.id">
-        <button type="button" :class="{ here: r.step.id === chosen, done: r.record.doneAt, gate: r.step.gate }" :aria-current="r.step.id === chosen" @click="emit('choose', r.step.id)">
-          <span class="box" :class="{ yes: r.record.doneAt, over: r.record.overruled !== null }" :aria-label="r.record.doneAt ? 'done' : 'open'">{{ r.record.doneAt ? '✓' : '' }}</span>
+        <button
+          type="button"
+          :class="{ here: r.step.id === chosen, done: r.record.doneAt, gate: r.step.gate }"
+          :aria-current="r.step.id === chosen"
+          @click="emit('choose', r.step.id)"
+        >
+          <span
+            class="box"
+            :class="{ yes: r.record.doneAt, over: r.record.overruled !== null }"
+            :aria-label="r.record.doneAt ? 'done' : 'open'"
+            >{{ r.record.doneAt ? '✓' : '' }}</span
+          >
           <span class="title">{{ r.step.title }}</span>
-          <span class="quiet">{{ r.record.runningSince ? 'running' : r.step.gate ? 'stop' : sayAmount(r.minutes.value, 'time', 'mm') }}</span>
+          <span class="quiet">{{
+            r.record.runningSince ? 'running' : r.step.gate ? 'stop' : sayAmount(r.minutes.value, 'time', 'mm')
+          }}</span>
         </button>
       </li>
     </ol>

@@ -11,7 +11,9 @@ import { vTyped } from '../../ui/v-typed.ts'
 const { jobs, shop, plan } = useWorkOrder()
 const cloth = computed(() => jobs.job!.cloth.cloth)
 const card = computed(() => machineCardFor(shop.workshop.machineCards, cloth.value))
-const supplies = computed(() => (plan.value ? buyingList(jobs.job!, plan.value, []).lines.filter((l) => l.from === 'trims') : []))
+const supplies = computed(() =>
+  plan.value ? buyingList(jobs.job!, plan.value, []).lines.filter((l) => l.from === 'trims') : [],
+)
 const FIELDS = [
   ['thread', 'Thread', 80],
   ['needle', 'Needle', 40],
@@ -37,21 +39,41 @@ const number = (key: 'stitchMm' | 'topStitchMm', event: Event) => {
 <template>
   <section v-if="card" aria-label="Machine card">
     <h3>Machine card: {{ card.name }}</h3>
-    <p class="quiet">for {{ cloth.name }}, {{ cloth.massGM2 }} g/m², {{ cloth.thicknessMm }} mm thick, {{ cloth.use }}. Changes are kept for the shop. Test on scraps first.</p>
+    <p class="quiet">
+      for {{ cloth.name }}, {{ cloth.massGM2 }} g/m², {{ cloth.thicknessMm }} mm thick, {{ cloth.use }}. Changes are
+      kept for the shop. Test on scraps first.
+    </p>
     <div v-for="[key, label, most] in FIELDS" :key="key" class="field-row">
       <label :for="`card-${key}`">{{ label }}</label>
-      <input :id="`card-${key}`" class="text" v-typed="card[key]" :maxlength="most" @change="change({ [key]: ($event.target as HTMLInputElement).value })" />
+      <input
+        :id="`card-${key}`"
+        class="text"
+        v-typed="card[key]"
+        :maxlength="most"
+        @change="change({ [key]: ($event.target as HTMLInputElement).value })"
+      />
     </div>
     <div v-for="[key, label] in STITCHES" :key="key" class="field-row">
       <label :for="`card-${key}`">{{ label }}</label>
-      <input :id="`card-${key}`" class="text number" v-typed="card[key]" inputmode="decimal" @change="number(key, $event)" />
+      <input
+        :id="`card-${key}`"
+        class="text number"
+        v-typed="card[key]"
+        inputmode="decimal"
+        @change="number(key, $event)"
+      />
     </div>
   </section>
   <p v-else class="quiet">The shop has no machine card for {{ cloth.name }}.</p>
   <section aria-label="Used up">
     <h3>Used up on this job</h3>
     <table class="close-table">
-      <tbody><tr v-for="l in supplies" :key="l.what"><th scope="row">{{ l.what }}</th><td class="n"><FigureValue :figure="l.amount" bare /></td></tr></tbody>
+      <tbody>
+        <tr v-for="l in supplies" :key="l.what">
+          <th scope="row">{{ l.what }}</th>
+          <td class="n"><FigureValue :figure="l.amount" bare /></td>
+        </tr>
+      </tbody>
     </table>
   </section>
 </template>

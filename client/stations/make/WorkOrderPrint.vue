@@ -12,7 +12,11 @@ defineProps<{ rows: readonly StepRow[]; heading: string }>()
     <ol>
       <li v-for="r in rows" :key="r.step.id">
         <span class="box">{{ r.record.doneAt ? '✓' : '' }}</span>
-        <div><b>{{ r.step.title }}</b> <span class="quiet">{{ sayFigure(r.minutes, 'mm') }}</span><br v-if="r.step.gate" />{{ r.step.gate }} {{ r.step.says.join(' ') }} <i>{{ r.step.checks.join(' ') }}</i></div>
+        <div>
+          <b>{{ r.step.title }}</b> <span class="quiet">{{ sayFigure(r.minutes, 'mm') }}</span><br
+            v-if="r.step.gate"
+          />{{ r.step.gate }} {{ r.step.says.join(' ') }} <i>{{ r.step.checks.join(' ') }}</i>
+        </div>
       </li>
     </ol>
   </div>

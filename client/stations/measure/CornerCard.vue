@@ -24,20 +24,81 @@ const KINDS = [
   { value: 'round', label: 'rounded' },
   { value: 'cut', label: 'cut off' },
 ] as const
-const set = (next: CornerSetting, says: string, undo: string | null = null) => jobs.edit(setSeat(says, (s) => withCorner(s, props.corner, next)), undo && `${undo}-${props.corner}`)
+const set = (next: CornerSetting, says: string, undo: string | null = null) =>
+  jobs.edit(
+    setSeat(says, (s) => withCorner(s, props.corner, next)),
+    undo && `${undo}-${props.corner}`,
+  )
 function setKind(kind: CornerSetting['kind']): void {
-  set(kind === 'square' ? { kind } : kind === 'round' ? { kind, radiusMm: 40 } : { kind, arrivingMm: 100, leavingMm: 100 }, `Corner ${props.corner}: ${kind}`)
+  set(
+    kind === 'square'
+      ? { kind }
+      : kind === 'round'
+        ? { kind, radiusMm: 40 }
+        : { kind, arrivingMm: 100, leavingMm: 100 },
+    `Corner ${props.corner}: ${kind}`,
+  )
 }
-const toAll = () => jobs.edit(setSeat('All corners alike', (s) => names.value.all.reduce((seat, c) => withCorner(seat, c, setting.value), s)))
+const toAll = () =>
+  jobs.edit(
+    setSeat('All corners alike', (s) => names.value.all.reduce((seat, c) => withCorner(seat, c, setting.value), s)),
+  )
 </script>
 
 <template>
   <h3>Corner {{ corner }}</h3>
-  <div class="line"><ChoiceButtons :model-value="setting.kind" :choices="KINDS" :name="`Corner ${corner}`" @update:model-value="setKind" /></div>
-  <div v-if="setting.kind === 'round'" class="line"><span>Radius</span><LengthField :model-value="setting.radiusMm" :unit="jobs.job!.units" :name="`Radius of corner ${corner}`" @update:model-value="(radiusMm) => set({ kind: 'round', radiusMm }, 'Radius', 'radius')" /></div>
+  <div class="line">
+    <ChoiceButtons
+      :model-value="setting.kind"
+      :choices="KINDS"
+      :name="`Corner ${corner}`"
+      @update:model-value="setKind"
+    />
+  </div>
+  <div v-if="setting.kind === 'round'" class="line">
+    <span>Radius</span
+    ><LengthField
+      :model-value="setting.radiusMm"
+      :unit="jobs.job!.units"
+      :name="`Radius of corner ${corner}`"
+      @update:model-value="(radiusMm) => set({ kind: 'round', radiusMm }, 'Radius', 'radius')"
+    />
+  </div>
   <template v-if="setting.kind === 'cut'">
-    <div class="line"><span>Along {{ names.arriving }}</span><LengthField :model-value="setting.arrivingMm" :unit="jobs.job!.units" :name="`Leg along ${names.arriving}`" @update:model-value="(arrivingMm) => set({ ...(setting as Extract<CornerSetting, { kind: 'cut' }>), arrivingMm }, 'Leg of the cut corner', 'leg-a')" /></div>
-    <div class="line"><span>Along {{ names.leaving }}</span><LengthField :model-value="setting.leavingMm" :unit="jobs.job!.units" :name="`Leg along ${names.leaving}`" @update:model-value="(leavingMm) => set({ ...(setting as Extract<CornerSetting, { kind: 'cut' }>), leavingMm }, 'Leg of the cut corner', 'leg-b')" /></div>
+    <div class="line">
+      <span>Along {{ names.arriving }}</span
+      ><LengthField
+        :model-value="setting.arrivingMm"
+        :unit="jobs.job!.units"
+        :name="`Leg along ${names.arriving}`"
+        @update:model-value="
+          (arrivingMm) =>
+            set(
+              { ...(setting as Extract<CornerSetting, { kind: 'cut' }>), arrivingMm },
+              'Leg of the cut corner',
+              'leg-a',
+            )
+        "
+      />
+    </div>
+    <div class="line">
+      <span>Along {{ names.leaving }}</span
+      ><LengthField
+        :model-value="setting.leavingMm"
+        :unit="jobs.job!.units"
+        :name="`Leg along ${names.leaving}`"
+        @update:model-value="
+          (leavingMm) =>
+            set(
+              { ...(setting as Extract<CornerSetting, { kind: 'cut' }>), leavingMm },
+              'Leg of the cut corner',
+              'leg-b',
+            )
+        "
+      />
+    </div>
   </template>
-  <div v-if="setting.kind !== 'square'" class="line"><button type="button" class="plain-button" @click="toAll">All corners like this</button></div>
+  <div v-if="setting.kind !== 'square'" class="line">
+    <button type="button" class="plain-button" @click="toAll">All corners like this</button>
+  </div>
 </template>

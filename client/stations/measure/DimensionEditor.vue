@@ -18,7 +18,14 @@ const kept = slot.value && slot.value.dimension.readings.length > 1 ? slot.value
 function typed(mm: number): void {
   if (!slot.value) return
   shown.value = mm
-  jobs.edit(setReadings(slot.value.slot, [...kept.slice(-19), { mm, on: dayOf(new Date()) }], `${slot.value.label} typed on the drawing`), `drawing-${slot.value.slot}`)
+  jobs.edit(
+    setReadings(
+      slot.value.slot,
+      [...kept.slice(-19), { mm, on: dayOf(new Date()) }],
+      `${slot.value.label} typed on the drawing`,
+    ),
+    `drawing-${slot.value.slot}`,
+  )
 }
 onMounted(() => {
   const input = place.value?.querySelector('input')
@@ -29,7 +36,14 @@ onMounted(() => {
 
 <template>
   <div v-if="slot" ref="place" class="editor" @keydown.esc="emit('close')" @keydown.enter="emit('close')">
-    <LengthField :model-value="shown" :unit="jobs.job!.units" :name="`${slot.label}, on the drawing`" line="net" @update:model-value="typed" @done="emit('close')" />
+    <LengthField
+      :model-value="shown"
+      :unit="jobs.job!.units"
+      :name="`${slot.label}, on the drawing`"
+      line="net"
+      @update:model-value="typed"
+      @done="emit('close')"
+    />
   </div>
 </template>
 

@@ -27,10 +27,16 @@ const cushions = computed(() => jobs.plan!.cushions)
 const warnings = computed(() => jobs.plan!.warnings.filter((w) => w.station === 'measure'))
 const slots = computed(() => slotsOf(seat.value))
 const picked = ref<Picked | null>(null)
-watch(() => seat.value.footprint.kind, () => (picked.value = null))
+watch(
+  () => seat.value.footprint.kind,
+  () => (picked.value = null),
+)
 const tapeOut = ref(false)
 const template = ref(false)
-const card = computed(() => ({ left: `clamp(8px, ${(picked.value?.x ?? 0) - 150}px, calc(100% - 384px))`, top: `clamp(8px, ${(picked.value?.y ?? 0) + 16}px, calc(100% - 300px))` }))
+const card = computed(() => ({
+  left: `clamp(8px, ${(picked.value?.x ?? 0) - 150}px, calc(100% - 384px))`,
+  top: `clamp(8px, ${(picked.value?.y ?? 0) + 16}px, calc(100% - 300px))`,
+}))
 
 /** The shape that measured diagonals describe, where it is another than the one entered. */
 const offered = computed(() => {
@@ -41,7 +47,11 @@ const offered = computed(() => {
 })
 function setTurn(event: Event): void {
   const turnDeg = Number((event.target as HTMLInputElement).value)
-  if (Number.isFinite(turnDeg) && Math.abs(turnDeg) <= 180) jobs.edit(setSeat(`Turned by ${turnDeg}°`, (s) => ({ ...s, turnDeg })), 'turn')
+  if (Number.isFinite(turnDeg) && Math.abs(turnDeg) <= 180)
+    jobs.edit(
+      setSeat(`Turned by ${turnDeg}°`, (s) => ({ ...s, turnDeg })),
+      'turn',
+    )
 }
 </script>
 
@@ -61,10 +71,19 @@ function setTurn(event: Event): void {
       <p v-if="!cushions" class="quiet">no outline yet: see below what is wrong</p>
       <p v-for="d in cushions?.designs ?? []" :key="d.id" class="finishes">
         <span v-if="cushions!.designs.length > 1" class="quiet">{{ d.id }}, {{ d.count }} of: </span>
-        <FigureValue :figure="d.solid.width" bare unitless /> x <FigureValue :figure="d.solid.depth" bare unitless /> x <FigureValue :figure="d.solid.thickness" />
+        <FigureValue :figure="d.solid.width" bare unitless /> x <FigureValue :figure="d.solid.depth" bare unitless /> x
+        <FigureValue :figure="d.solid.thickness" />
       </p>
       <WarningList :warnings="warnings" />
-      <p v-if="offered"><button type="button" class="plain-button" @click="jobs.edit(setSeat('Shape of the diagonals taken over', (s) => ({ ...s, footprint: offered! })))">Take over the shape of the diagonals</button></p>
+      <p v-if="offered">
+        <button
+          type="button"
+          class="plain-button"
+          @click="jobs.edit(setSeat('Shape of the diagonals taken over', (s) => ({ ...s, footprint: offered! })))"
+        >
+          Take over the shape of the diagonals
+        </button>
+      </p>
       <h2>The seat, by the tape</h2>
       <ShapePicker />
       <ReadingsField v-for="s in slots" :key="s.slot" :slot-name="s.slot" :label="s.label" />
@@ -74,36 +93,90 @@ function setTurn(event: Event): void {
       <div class="field-row" data-field="measure.clearance">
         <span class="label">Clearance</span>
         <div class="clearance">
-          <LengthField :model-value="seat.clearanceMm" :unit="job.units" name="Clearance at walls and hinges" :min="0" :max="LARGEST_ALLOWANCE_MM" @update:model-value="(mm) => jobs.edit(setSeat('Clearance', (s) => ({ ...s, clearanceMm: mm })), 'clearance')" />
-          <button v-for="(mm, where) in USUAL_CLEARANCE_MM" :key="where" type="button" class="plain-button" :aria-pressed="seat.clearanceMm === mm" @click="jobs.edit(setSeat(`Clearance as usual ${where}`, (s) => ({ ...s, clearanceMm: mm })))">{{ where }}</button>
+          <LengthField
+            :model-value="seat.clearanceMm"
+            :unit="job.units"
+            name="Clearance at walls and hinges"
+            :min="0"
+            :max="LARGEST_ALLOWANCE_MM"
+            @update:model-value="
+              (mm) =>
+                jobs.edit(
+                  setSeat('Clearance', (s) => ({ ...s, clearanceMm: mm })),
+                  'clearance',
+                )
+            "
+          />
+          <button
+            v-for="(mm, where) in USUAL_CLEARANCE_MM"
+            :key="where"
+            type="button"
+            class="plain-button"
+            :aria-pressed="seat.clearanceMm === mm"
+            @click="jobs.edit(setSeat(`Clearance as usual ${where}`, (s) => ({ ...s, clearanceMm: mm })))"
+          >
+            {{ where }}
+          </button>
         </div>
       </div>
       <div class="field-row">
         <span class="label">Stands</span>
         <div class="clearance">
-          <button type="button" class="plain-button" :aria-pressed="seat.mirrored" @click="jobs.edit(setSeat('Mirrored', (s) => ({ ...s, mirrored: !s.mirrored })))">{{ seat.mirrored ? 'mirrored' : 'mirror it' }}</button>
-          <label>turned by <input type="number" min="-180" max="180" :value="seat.turnDeg" aria-label="Turned by, degrees" @change="setTurn" />°</label>
+          <button
+            type="button"
+            class="plain-button"
+            :aria-pressed="seat.mirrored"
+            @click="jobs.edit(setSeat('Mirrored', (s) => ({ ...s, mirrored: !s.mirrored })))"
+          >
+            {{ seat.mirrored ? 'mirrored' : 'mirror it' }}
+          </button>
+          <label
+            >turned by
+            <input
+              type="number"
+              min="-180"
+              max="180"
+              :value="seat.turnDeg"
+              aria-label="Turned by, degrees"
+              @change="setTurn"
+            />°</label
+          >
         </div>
       </div>
       <OldCushionFields />
       <div class="field-row">
         <span class="label">Lengths in</span>
-        <ElSelect :model-value="job.units" aria-label="Unit of this job" @update:model-value="(units: typeof job.units) => jobs.edit({ says: `Lengths in ${units}`, apply: (j) => ({ ...j, units }) })">
+        <ElSelect
+          :model-value="job.units"
+          aria-label="Unit of this job"
+          @update:model-value="
+            (units: typeof job.units) => jobs.edit({ says: `Lengths in ${units}`, apply: (j) => ({ ...j, units }) })
+          "
+        >
           <ElOption v-for="u in UNIT_CHOICES" :key="u.value" :value="u.value" :label="u.label" />
         </ElSelect>
       </div>
       <div class="tools">
-        <button type="button" class="plain-button" :aria-pressed="tapeOut" @click="tapeOut = !tapeOut">Radio tape</button>
-        <button type="button" class="plain-button" :disabled="!cushions" @click="template = true">Paper template</button>
+        <button type="button" class="plain-button" :aria-pressed="tapeOut" @click="tapeOut = !tapeOut">
+          Radio tape
+        </button>
+        <button type="button" class="plain-button" :disabled="!cushions" @click="template = true">
+          Paper template
+        </button>
       </div>
       <TapePanel v-if="tapeOut" @close="tapeOut = false" />
       <h2>Worked out</h2>
       <table v-if="cushions" class="derived">
         <tbody>
-          <tr v-for="f in cushions.derived.slice(0, 24)" :key="f.id"><th scope="row">{{ f.label }}</th><td><FigureValue :figure="f" bare /></td></tr>
+          <tr v-for="f in cushions.derived.slice(0, 24)" :key="f.id">
+            <th scope="row">{{ f.label }}</th>
+            <td><FigureValue :figure="f" bare /></td>
+          </tr>
         </tbody>
       </table>
-      <p v-if="cushions && cushions.derived.length > 24" class="quiet">and {{ cushions.derived.length - 24 }} more edges</p>
+      <p v-if="cushions && cushions.derived.length > 24" class="quiet">
+        and {{ cushions.derived.length - 24 }} more edges
+      </p>
     </div>
     <PaperTemplate v-if="cushions" v-model="template" />
   </section>

@@ -21,12 +21,31 @@ const SIZES = [
 const NOTHING: OldSizes = { widthMm: null, depthMm: null, thicknessMm: null }
 const now = computed(() => {
   const solid = jobs.plan?.cushions?.designs[0]?.solid
-  return { widthMm: solid?.width.value ?? 600, depthMm: solid?.depth.value ?? 500, thicknessMm: valueOf(jobs.job!.seat.thickness) }
+  return {
+    widthMm: solid?.width.value ?? 600,
+    depthMm: solid?.depth.value ?? 500,
+    thicknessMm: valueOf(jobs.job!.seat.thickness),
+  }
 })
 type Source = (typeof SOURCES)[number]['key']
 const set = (source: Source, change: Partial<OldSizes> | null, says: string, undo: string | null = null) =>
-  jobs.edit(setSeat(says, (s) => ({ ...s, old: { ...s.old, [source]: change === null ? null : { ...(s.old[source] ?? NOTHING), ...change } } })), undo)
-const note = (source: Source) => set(source, { widthMm: Math.round(now.value.widthMm), depthMm: Math.round(now.value.depthMm), thicknessMm: Math.round(now.value.thicknessMm) }, 'Old cushion noted')
+  jobs.edit(
+    setSeat(says, (s) => ({
+      ...s,
+      old: { ...s.old, [source]: change === null ? null : { ...(s.old[source] ?? NOTHING), ...change } },
+    })),
+    undo,
+  )
+const note = (source: Source) =>
+  set(
+    source,
+    {
+      widthMm: Math.round(now.value.widthMm),
+      depthMm: Math.round(now.value.depthMm),
+      thicknessMm: Math.round(now.value.thicknessMm),
+    },
+    'Old cushion noted',
+  )
 </script>
 
 <template>
@@ -34,7 +53,14 @@ const note = (source: Source) => set(source, { widthMm: Math.round(now.value.wid
     <span class="label">{{ s.label }}</span>
     <div class="sizes">
       <template v-if="old[s.key]">
-        <LengthField v-for="z in SIZES" :key="z.key" :model-value="old[s.key]![z.key] ?? now[z.key]" :unit="jobs.job!.units" :name="`${s.label}, ${z.label}`" @update:model-value="(mm) => set(s.key, { [z.key]: mm }, `${s.label} noted`, `old-${s.key}-${z.key}`)" />
+        <LengthField
+          v-for="z in SIZES"
+          :key="z.key"
+          :model-value="old[s.key]![z.key] ?? now[z.key]"
+          :unit="jobs.job!.units"
+          :name="`${s.label}, ${z.label}`"
+          @update:model-value="(mm) => set(s.key, { [z.key]: mm }, `${s.label} noted`, `old-${s.key}-${z.key}`)"
+        />
         <button type="button" class="plain-button" @click="set(s.key, null, `${s.label} forgotten`)">Forget</button>
       </template>
       <button v-else type="button" class="plain-button" @click="note(s.key)">Note its sizes</button>

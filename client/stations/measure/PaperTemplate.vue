@@ -22,7 +22,10 @@ const letterOf = (id: string) => (cushions.value.designs.length === 1 ? '' : ` $
 const blocks = computed(() => (jobs.plan?.kind === 'worked' && jobs.plan.cutting ? jobs.plan.cutting.blocks : []))
 const choices = computed(() => [
   { value: 'seat', label: 'the whole seat' },
-  ...cushions.value.designs.map((d) => ({ value: d.id, label: letterOf(d.id) === '' ? 'one cushion' : `cushion ${d.id}` })),
+  ...cushions.value.designs.map((d) => ({
+    value: d.id,
+    label: letterOf(d.id) === '' ? 'one cushion' : `cushion ${d.id}`,
+  })),
   ...blocks.value.map((b) => ({ value: `block ${b.letter}`, label: `foam block${letterOf(b.letter)}` })),
 ])
 const page = computed(() => PAGES.find((p) => p.name === size.value)!)
@@ -39,12 +42,25 @@ const template = computed(() => {
     title: `${job.ticket} ${job.title}: ${block ? `foam block${letterOf(block.letter)}, cut` : design ? `cushion ${design.id}, net` : 'seat, net'}`,
     foot: outline,
     top,
-    labels: edges.length > 30 ? [] : edges.map((e, i) => ({ at: inwards(onEdge(outline, i, 0.5), box), text: e.side === 'front' && e.name === job.seat.front ? 'front' : e.name })),
-    notes: [`${formatLengthWithUnit(box.maxX, job.units)} x ${formatLengthWithUnit(box.maxY, job.units)} over all. ${block ? 'The line is where the knife goes; it is the block, not the cushion.' : `${design ? 'The line is where the finished cushion ends' : 'The line is the seat as measured'}, no seam allowance.`}`, ...(top ? ['Full line: foot. Dashed: its top, where sides lean.'] : []), 'Fold a symmetrical template down its middle: both halves must agree.'],
+    labels:
+      edges.length > 30
+        ? []
+        : edges.map((e, i) => ({
+            at: inwards(onEdge(outline, i, 0.5), box),
+            text: e.side === 'front' && e.name === job.seat.front ? 'front' : e.name,
+          })),
+    notes: [
+      `${formatLengthWithUnit(box.maxX, job.units)} x ${formatLengthWithUnit(box.maxY, job.units)} over all. ${block ? 'The line is where the knife goes; it is the block, not the cushion.' : `${design ? 'The line is where the finished cushion ends' : 'The line is the seat as measured'}, no seam allowance.`}`,
+      ...(top ? ['Full line: foot. Dashed: its top, where sides lean.'] : []),
+      'Fold a symmetrical template down its middle: both halves must agree.',
+    ],
   }
 })
-const inwards = (p: { x: number; y: number }, box: { maxX: number; maxY: number }) => at(p.x + (box.maxX / 2 - p.x) * 0.04, p.y + (box.maxY / 2 - p.y) * 0.06)
-const pages = computed(() => tileTemplate([template.value.foot, ...(template.value.top ? [template.value.top] : [])], page.value))
+const inwards = (p: { x: number; y: number }, box: { maxX: number; maxY: number }) =>
+  at(p.x + (box.maxX / 2 - p.x) * 0.04, p.y + (box.maxY / 2 - p.y) * 0.06)
+const pages = computed(() =>
+  tileTemplate([template.value.foot, ...(template.value.top ? [template.value.top] : [])], page.value),
+)
 
 async function make(): Promise<void> {
   isMaking.value = true
@@ -62,12 +78,30 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <ElDialog :model-value="modelValue" title="Paper template at true size" width="560px" @update:model-value="$emit('update:modelValue', $event)">
-    <div class="field-row"><span class="label">Outline of</span><div><ChoiceButtons v-model="what" :choices="choices" name="Outline of" /></div></div>
-    <div class="field-row"><span class="label">Paper</span><div><ChoiceButtons v-model="size" :choices="PAGES.map((p) => ({ value: p.name, label: p.name }))" name="Paper" /></div></div>
-    <p>{{ pages.tiles.length + 1 }} pages: a first one with a 100 mm square to check the printer, then those the outline needs of {{ pages.columns }} across and {{ pages.rows }} up, with crosses where neighbours overlap.</p>
+  <ElDialog
+    :model-value="modelValue"
+    title="Paper template at true size"
+    width="560px"
+    @update:model-value="$emit('update:modelValue', $event)"
+  >
+    <div class="field-row">
+      <span class="label">Outline of</span>
+      <div><ChoiceButtons v-model="what" :choices="choices" name="Outline of" /></div>
+    </div>
+    <div class="field-row">
+      <span class="label">Paper</span>
+      <div>
+        <ChoiceButtons v-model="size" :choices="PAGES.map((p) => ({ value: p.name, label: p.name }))" name="Paper" />
+      </div>
+    </div>
+    <p>
+      {{ pages.tiles.length + 1 }} pages: a first one with a 100 mm square to check the printer, then those the outline
+      needs of {{ pages.columns }} across and {{ pages.rows }} up, with crosses where neighbours overlap.
+    </p>
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
-    <button type="button" class="plain-button" :disabled="isMaking" @click="make">{{ isMaking ? 'Making the PDF …' : 'Make the PDF' }}</button>
+    <button type="button" class="plain-button" :disabled="isMaking" @click="make">
+      {{ isMaking ? 'Making the PDF …' : 'Make the PDF' }}
+    </button>
   </ElDialog>
 </template>
 

@@ -2,10 +2,10 @@
 import { computed, ref } from 'vue'
 import { LONGEST_MM, type Footprint } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
-import { outlineFaultWords, readOutlineFile } from '../../../core/formats/index.ts'
 import { insertPoint, removePoint } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
 import LengthField from '../../ui/LengthField.vue'
+import { readDrawing } from './read-drawing.ts'
 
 /** An outline as a table of points, typed or read from a drawing. */
 type Points = Extract<Footprint, { kind: 'points' }>
@@ -14,18 +14,44 @@ const shape = computed(() => jobs.job!.seat.footprint as Points)
 const picker = ref<HTMLInputElement>()
 const failed = ref('')
 const SHOWN = 40
-const set = (change: Partial<Points>, says: string, undo: string | null = null) => jobs.edit(setSeat(says, (s) => ({ ...s, footprint: { ...shape.value, ...change } })), undo)
-const setPoint = (i: number, change: Partial<Points['points'][number]>) => set({ points: shape.value.points.map((p, j) => (j === i ? { ...p, ...change } : p)) }, `Point ${i + 1}`, `point-${i}-${Object.keys(change)[0]!}`)
+const set = (change: Partial<Points>, says: string, undo: string | null = null) =>
+  jobs.edit(
+    setSeat(says, (s) => ({ ...s, footprint: { ...shape.value, ...change } })),
+    undo,
+  )
+const setPoint = (i: number, change: Partial<Points['points'][number]>) =>
+  set(
+    { points: shape.value.points.map((p, j) => (j === i ? { ...p, ...change } : p)) },
+    `Point ${i + 1}`,
+    `point-${i}-${Object.keys(change)[0]!}`,
+  )
 const addPoint = (i: number) => jobs.edit(setSeat('One more point', (seat) => insertPoint(seat, i)))
 const dropPoint = (i: number) => jobs.edit(setSeat(`Point ${i + 1} taken out`, (seat) => removePoint(seat, i)))
 
 async function open(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  const read = readOutlineFile(file.name, await file.text())
-  picker.value!.value = ''
-  failed.value = read.ok ? '' : `${file.name}: ${outlineFaultWords(read.error)} Nothing was changed.`
-  if (read.ok) jobs.edit(setSeat(`Outline from ${file.name}`, (s) => ({ ...s, front: '1-2', edges: {}, corners: {}, footprint: { kind: 'points', points: [...read.value.points], source: { kind: 'file', name: file.name.slice(0, 200), report: [...read.value.report] } } })))
+  failed.value = ''
+  try {
+    const { points, report } = await readDrawing(file)
+    jobs.edit(
+      setSeat(`Outline from ${file.name}`, (s) => ({
+        ...s,
+        front: '1-2',
+        edges: {},
+        corners: {},
+        footprint: {
+          kind: 'points',
+          points: [...points],
+          source: { kind: 'file', name: file.name.slice(0, 200), report: [...report] },
+        },
+      })),
+    )
+  } catch (cause) {
+    failed.value = (cause as Error).message
+  } finally {
+    picker.value!.value = ''
+  }
 }
 </script>
 
@@ -36,25 +62,82 @@ async function open(event: Event): Promise<void> {
       <button type="button" class="plain-button" @click="picker?.click()">Open DXF or SVG</button>
       <input ref="picker" type="file" accept=".dxf,.svg" hidden aria-label="Drawing of the outline" @change="open" />
       <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-      <ul v-if="shape.source.kind === 'file'" class="report"><li>{{ shape.source.name }}</li><li v-for="line in shape.source.report" :key="line">{{ line }}</li></ul>
+      <ul v-if="shape.source.kind === 'file'" class="report">
+        <li>{{ shape.source.name }}</li>
+        <li v-for="line in shape.source.report" :key="line">{{ line }}</li>
+      </ul>
     </div>
   </div>
   <div class="field-row">
     <span class="label">Points</span>
     <div>
       <table>
-        <thead><tr><th>Point</th><th>Across</th><th>Up</th><th>Bow after it</th><td /></tr></thead>
+        <thead>
+          <tr>
+            <th>Point</th>
+            <th>Across</th>
+            <th>Up</th>
+            <th>Bow after it</th>
+            <td />
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(p, i) in shape.points.slice(0, SHOWN)" :key="i">
             <th scope="row">{{ i + 1 }}</th>
-            <td><LengthField :model-value="p.x" :unit="jobs.job!.units" :name="`Point ${i + 1}, across`" :min="-LONGEST_MM" :max="LONGEST_MM" @update:model-value="setPoint(i, { x: $event })" /></td>
-            <td><LengthField :model-value="p.y" :unit="jobs.job!.units" :name="`Point ${i + 1}, up`" :min="-LONGEST_MM" :max="LONGEST_MM" @update:model-value="setPoint(i, { y: $event })" /></td>
-            <td><LengthField :model-value="p.riseMm" :unit="jobs.job!.units" :name="`Bow after point ${i + 1}`" :min="-LONGEST_MM" :max="LONGEST_MM" @update:model-value="setPoint(i, { riseMm: $event })" /></td>
-            <td class="tools"><button type="button" class="plain-button small" :aria-label="`Add a point after ${i + 1}`" @click="addPoint(i)">+</button><button v-if="shape.points.length > 3" type="button" class="plain-button small" :aria-label="`Take out point ${i + 1}`" @click="dropPoint(i)">−</button></td>
+            <td>
+              <LengthField
+                :model-value="p.x"
+                :unit="jobs.job!.units"
+                :name="`Point ${i + 1}, across`"
+                :min="-LONGEST_MM"
+                :max="LONGEST_MM"
+                @update:model-value="setPoint(i, { x: $event })"
+              />
+            </td>
+            <td>
+              <LengthField
+                :model-value="p.y"
+                :unit="jobs.job!.units"
+                :name="`Point ${i + 1}, up`"
+                :min="-LONGEST_MM"
+                :max="LONGEST_MM"
+                @update:model-value="setPoint(i, { y: $event })"
+              />
+            </td>
+            <td>
+              <LengthField
+                :model-value="p.riseMm"
+                :unit="jobs.job!.units"
+                :name="`Bow after point ${i + 1}`"
+                :min="-LONGEST_MM"
+                :max="LONGEST_MM"
+                @update:model-value="setPoint(i, { riseMm: $event })"
+              />
+            </td>
+            <td class="tools">
+              <button
+                type="button"
+                class="plain-button small"
+                :aria-label="`Add a point after ${i + 1}`"
+                @click="addPoint(i)"
+              >
+                +</button
+              ><button
+                v-if="shape.points.length > 3"
+                type="button"
+                class="plain-button small"
+                :aria-label="`Take out point ${i + 1}`"
+                @click="dropPoint(i)"
+              >
+                −
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
-      <p v-if="shape.points.length > SHOWN" class="quiet">and {{ shape.points.length - SHOWN }} more, as read from the drawing</p>
+      <p v-if="shape.points.length > SHOWN" class="quiet">
+        and {{ shape.points.length - SHOWN }} more, as read from the drawing
+      </p>
     </div>
   </div>
 </template>

@@ -11,7 +11,15 @@ const kind = computed(() => jobs.job!.seat.footprint.kind)
 
 <template>
   <div class="shapes" role="radiogroup" aria-label="Shape of the seat">
-    <button v-for="s in SHAPE_KINDS" :key="s.kind" type="button" role="radio" :aria-checked="kind === s.kind" :class="{ chosen: kind === s.kind }" @click="jobs.edit(setSeat(`Shape: ${s.label.toLowerCase()}`, (seat) => reshape(seat, s.kind)))">
+    <button
+      v-for="s in SHAPE_KINDS"
+      :key="s.kind"
+      type="button"
+      role="radio"
+      :aria-checked="kind === s.kind"
+      :class="{ chosen: kind === s.kind }"
+      @click="jobs.edit(setSeat(`Shape: ${s.label.toLowerCase()}`, (seat) => reshape(seat, s.kind)))"
+    >
       <svg width="32" height="24" viewBox="0 0 32 24" aria-hidden="true"><path :d="s.sketch" /></svg>
       <span>{{ s.label }}</span>
     </button>

@@ -19,10 +19,14 @@ onBeforeUnmount(() => tape.disconnect())
 const trueMm = ref(600)
 const sdMm = ref(USUAL_NOISE.sdMm)
 const grossPercent = ref(USUAL_NOISE.grossShare * 100)
-watch(() => tape.target?.slot, (slot) => {
-  const found = slot && slotOf(jobs.job!.seat, slot)
-  if (found) trueMm.value = valueOf(found.dimension)
-}, { immediate: true })
+watch(
+  () => tape.target?.slot,
+  (slot) => {
+    const found = slot && slotOf(jobs.job!.seat, slot)
+    if (found) trueMm.value = valueOf(found.dimension)
+  },
+  { immediate: true },
+)
 const noise = computed(() => ({ sdMm: sdMm.value, grossShare: grossPercent.value / 100 }))
 const send = (times: number) => {
   for (let i = 0; i < times; i++) device.press(trueMm.value, noise.value)
@@ -31,11 +35,30 @@ const send = (times: number) => {
 
 <template>
   <DevicePanel name="Simulated tape" does="it sends the length below, with noise" @close="emit('close')">
-    <p>Sends to: <b>{{ tape.target?.label ?? 'click into a dimension' }}</b></p>
-    <div class="row"><span>True length</span><LengthField :model-value="trueMm" :unit="jobs.job!.units" name="True length for the simulated tape" @update:model-value="trueMm = $event" /></div>
-    <div class="row"><label for="tape-noise">Noise, mm</label><input id="tape-noise" v-model.number="sdMm" type="number" min="0" max="20" step="0.1" /></div>
-    <div class="row"><label for="tape-gross">Misread, %</label><input id="tape-gross" v-model.number="grossPercent" type="number" min="0" max="100" step="1" /></div>
-    <div class="row"><button type="button" class="plain-button" @click="send(1)">Send a reading</button><button type="button" class="plain-button" @click="send(3)">Send three</button></div>
+    <p>
+      Sends to: <b>{{ tape.target?.label ?? 'click into a dimension' }}</b>
+    </p>
+    <div class="row">
+      <span>True length</span
+      ><LengthField
+        :model-value="trueMm"
+        :unit="jobs.job!.units"
+        name="True length for the simulated tape"
+        @update:model-value="trueMm = $event"
+      />
+    </div>
+    <div class="row">
+      <label for="tape-noise">Noise, mm</label
+      ><input id="tape-noise" v-model.number="sdMm" type="number" min="0" max="20" step="0.1" />
+    </div>
+    <div class="row">
+      <label for="tape-gross">Misread, %</label
+      ><input id="tape-gross" v-model.number="grossPercent" type="number" min="0" max="100" step="1" />
+    </div>
+    <div class="row">
+      <button type="button" class="plain-button" @click="send(1)">Send a reading</button
+      ><button type="button" class="plain-button" @click="send(3)">Send three</button>
+    </div>
     <p class="quiet" aria-live="polite">{{ tape.said }}</p>
   </DevicePanel>
 </template>

@@ -16,13 +16,22 @@ const survey = computed(() => {
 })
 const letters = computed(() => Array.from({ length: shape.value.corners }, (_, i) => String.fromCharCode(65 + i)))
 const sides = computed(() => letters.value.map((l, i) => `${l}${letters.value[(i + 1) % letters.value.length]!}`))
-const set = (change: Partial<Taped>, says: string) => jobs.edit(setSeat(says, (s) => ({ ...s, footprint: { ...shape.value, ...change } })))
+const set = (change: Partial<Taped>, says: string) =>
+  jobs.edit(setSeat(says, (s) => ({ ...s, footprint: { ...shape.value, ...change } })))
 const from = ref('A')
 const to = ref('C')
-const ends = computed(() => [...letters.value.map((l) => ({ value: l, label: l })), ...sides.value.map((s) => ({ value: s, label: `middle of ${s}` }))])
+const ends = computed(() => [
+  ...letters.value.map((l) => ({ value: l, label: l })),
+  ...sides.value.map((s) => ({ value: s, label: `middle of ${s}` })),
+])
 const isPossible = computed(() => !to.value.includes(from.value) && letters.value.includes(from.value))
-const add = () => set({ tapes: [...shape.value.tapes, { from: from.value, to: to.value, length: reading(1000) }] }, `Tape ${tapeName({ from: from.value, to: to.value })}`)
-const drop = (i: number) => set({ tapes: shape.value.tapes.filter((_, j) => j !== i) }, `Without tape ${tapeName(shape.value.tapes[i]!)}`)
+const add = () =>
+  set(
+    { tapes: [...shape.value.tapes, { from: from.value, to: to.value, length: reading(1000) }] },
+    `Tape ${tapeName({ from: from.value, to: to.value })}`,
+  )
+const drop = (i: number) =>
+  set({ tapes: shape.value.tapes.filter((_, j) => j !== i) }, `Without tape ${tapeName(shape.value.tapes[i]!)}`)
 
 /** A new corner comes between the last and A, with tapes to both. */
 function addCorner(): void {
@@ -31,19 +40,44 @@ function addCorner(): void {
   const kept = shape.value.tapes.filter((t) => !(t.from === last && t.to === 'A') && !(t.from === 'A' && t.to === last))
   const closing = shape.value.tapes.find((t) => (t.from === last && t.to === 'A') || (t.from === 'A' && t.to === last))
   const half = Math.round((closing?.length.readings[0]!.mm ?? 600) * 0.6)
-  set({ corners: shape.value.corners + 1, tapes: [...kept, ...(closing ? [{ from: 'A', to: last, length: closing.length }] : []), { from: last, to: next, length: reading(half) }, { from: next, to: 'A', length: reading(half) }] }, 'One more corner')
+  set(
+    {
+      corners: shape.value.corners + 1,
+      tapes: [
+        ...kept,
+        ...(closing ? [{ from: 'A', to: last, length: closing.length }] : []),
+        { from: last, to: next, length: reading(half) },
+        { from: next, to: 'A', length: reading(half) },
+      ],
+    },
+    'One more corner',
+  )
 }
-const hollow = (letter: string) => set({ hollow: shape.value.hollow.includes(letter) ? shape.value.hollow.filter((l) => l !== letter) : [...shape.value.hollow, letter] }, `Corner ${letter} ${shape.value.hollow.includes(letter) ? 'points out' : 'points inwards'}`)
+const hollow = (letter: string) =>
+  set(
+    {
+      hollow: shape.value.hollow.includes(letter)
+        ? shape.value.hollow.filter((l) => l !== letter)
+        : [...shape.value.hollow, letter],
+    },
+    `Corner ${letter} ${shape.value.hollow.includes(letter) ? 'points out' : 'points inwards'}`,
+  )
 </script>
 
 <template>
   <div class="field-row">
     <span class="label">One more tape</span>
     <div class="add">
-      <select v-model="from" aria-label="Tape from corner"><option v-for="l in letters" :key="l" :value="l">{{ l }}</option></select>
+      <select v-model="from" aria-label="Tape from corner">
+        <option v-for="l in letters" :key="l" :value="l">{{ l }}</option>
+      </select>
       <span>to</span>
-      <select v-model="to" aria-label="Tape to"><option v-for="e in ends" :key="e.value" :value="e.value">{{ e.label }}</option></select>
-      <button type="button" class="plain-button" :disabled="!isPossible || shape.tapes.length >= 80" @click="add">Add</button>
+      <select v-model="to" aria-label="Tape to">
+        <option v-for="e in ends" :key="e.value" :value="e.value">{{ e.label }}</option>
+      </select>
+      <button type="button" class="plain-button" :disabled="!isPossible || shape.tapes.length >= 80" @click="add">
+        Add
+      </button>
     </div>
   </div>
   <div class="field-row">
@@ -52,8 +86,23 @@ const hollow = (letter: string) => set({ hollow: shape.value.hollow.includes(let
       <tbody>
         <tr v-for="(t, i) in shape.tapes" :key="i">
           <th scope="row">{{ tapeName(t) }}</th>
-          <td>{{ survey ? `${survey.residualsMm[i]! > 0 ? '+' : ''}${formatLength(survey.residualsMm[i]!, jobs.job!.units)} ${unitName(jobs.job!.units)}` : '' }}</td>
-          <td><button type="button" class="plain-button small" :aria-label="`Leave out tape ${tapeName(t)}`" @click="drop(i)">leave out</button></td>
+          <td>
+            {{
+              survey
+                ? `${survey.residualsMm[i]! > 0 ? '+' : ''}${formatLength(survey.residualsMm[i]!, jobs.job!.units)} ${unitName(jobs.job!.units)}`
+                : ''
+            }}
+          </td>
+          <td>
+            <button
+              type="button"
+              class="plain-button small"
+              :aria-label="`Leave out tape ${tapeName(t)}`"
+              @click="drop(i)"
+            >
+              leave out
+            </button>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -61,8 +110,20 @@ const hollow = (letter: string) => set({ hollow: shape.value.hollow.includes(let
   <div class="field-row">
     <span class="label">Corners</span>
     <div class="add">
-      <button v-for="l in letters" :key="l" type="button" class="plain-button small" :aria-pressed="shape.hollow.includes(l)" :title="`Corner ${l} points ${shape.hollow.includes(l) ? 'inwards' : 'out'}`" @click="hollow(l)">{{ l }}{{ shape.hollow.includes(l) ? ' in' : '' }}</button>
-      <button type="button" class="plain-button small" :disabled="shape.corners >= 16" @click="addCorner">+ corner</button>
+      <button
+        v-for="l in letters"
+        :key="l"
+        type="button"
+        class="plain-button small"
+        :aria-pressed="shape.hollow.includes(l)"
+        :title="`Corner ${l} points ${shape.hollow.includes(l) ? 'inwards' : 'out'}`"
+        @click="hollow(l)"
+      >
+        {{ l }}{{ shape.hollow.includes(l) ? ' in' : '' }}
+      </button>
+      <button type="button" class="plain-button small" :disabled="shape.corners >= 16" @click="addCorner">
+        + corner
+      </button>
     </div>
   </div>
 </template>

@@ -14,11 +14,30 @@ const shapeOf = (seat: Seat) => {
   if (!found.ok) throw new Error(found.error.code)
   return found.value
 }
-const ring: Seat = shapedSeat({ kind: 'ring', at: 'inner', curve: { by: 'radius', radius: reading(1870) }, depth: reading(520), extent: { by: 'length', length: reading(3640) } }, 90, { kind: 'run', count: 5, gapMm: 0, cuts: 'radial' })
+const ring: Seat = shapedSeat(
+  {
+    kind: 'ring',
+    at: 'inner',
+    curve: { by: 'radius', radius: reading(1870) },
+    depth: reading(520),
+    extent: { by: 'length', length: reading(3640) },
+  },
+  90,
+  { kind: 'run', count: 5, gapMm: 0, cuts: 'radial' },
+)
 
 describe('dimension lines on the sketch', () => {
   const rectangle = newSeat('singles', 600, 500, 80, 1)
-  const squared: Seat = { ...rectangle, footprint: { kind: 'rectangle', width: reading(600), depth: reading(500), rising: reading(781), falling: reading(781) } }
+  const squared: Seat = {
+    ...rectangle,
+    footprint: {
+      kind: 'rectangle',
+      width: reading(600),
+      depth: reading(500),
+      rising: reading(781),
+      falling: reading(781),
+    },
+  }
 
   it('stand beside the seat, clear of it; diagonals lie where they were taped', () => {
     const shaped = shapeOf(squared)
@@ -40,9 +59,20 @@ describe('dimension lines on the sketch', () => {
   })
 
   it('lie one behind the other on one side', () => {
-    const seat: Seat = { ...rectangle, footprint: { kind: 'eared', width: reading(600), depth: reading(500), left: { out: reading(60), deep: reading(150) }, right: null } }
+    const seat: Seat = {
+      ...rectangle,
+      footprint: {
+        kind: 'eared',
+        width: reading(600),
+        depth: reading(500),
+        left: { out: reading(60), deep: reading(150) },
+        right: null,
+      },
+    }
     const shaped = shapeOf(seat)
-    const xs = placeMarks(shaped.marks, shaped.bare.outline, 1).filter((m) => m.slot === 'depth' || m.slot === 'left.deep').map((m) => m.line[0].x)
+    const xs = placeMarks(shaped.marks, shaped.bare.outline, 1)
+      .filter((m) => m.slot === 'depth' || m.slot === 'left.deep')
+      .map((m) => m.line[0].x)
     expect(new Set(xs).size).toBe(2)
   })
 })
@@ -57,34 +87,99 @@ describe('the sketch of a seat', () => {
   })
 
   it('says how many single cushions there are, and which are mirrored', () => {
-    const lid: Seat = shapedSeat({ kind: 'taper', near: reading(1124), far: reading(860), depth: reading(402), offset: { kind: 'left', mm: 0 }, rising: null, falling: null }, 60, { kind: 'singles', count: 2, mirrored: 1 })
-    expect(sketchCushions(lid, cushionsFrom(lid), 'mm', view)).toMatchObject([{ number: '3 of these', mirrored: '1 mirrored' }])
+    const lid: Seat = shapedSeat(
+      {
+        kind: 'taper',
+        near: reading(1124),
+        far: reading(860),
+        depth: reading(402),
+        offset: { kind: 'left', mm: 0 },
+        rising: null,
+        falling: null,
+      },
+      60,
+      { kind: 'singles', count: 2, mirrored: 1 },
+    )
+    expect(sketchCushions(lid, cushionsFrom(lid), 'mm', view)).toMatchObject([
+      { number: '3 of these', mirrored: '1 mirrored' },
+    ])
   })
 
   it('names a hull in several arcs once, and says what an edge meets', () => {
-    const berth: Seat = { ...shapedSeat({ kind: 'berth', length: reading(1860), head: reading(640), foot: reading(215), stations: [{ at: reading(600), width: reading(560) }, { at: reading(1200), width: reading(430) }], hull: 'smooth' }, 100, { kind: 'singles', count: 1, mirrored: 0 }), edges: { hull: { meets: 'hull', lean: { by: 'angle', degrees: 24 }, riseMm: 0 }, centre: { meets: 'wall', lean: null, riseMm: 0 } } }
-    const words = sketchEdges(shapeOf(berth), 'foot', view).map((e) => e.words).filter((w) => w !== '')
+    const berth: Seat = {
+      ...shapedSeat(
+        {
+          kind: 'berth',
+          length: reading(1860),
+          head: reading(640),
+          foot: reading(215),
+          stations: [
+            { at: reading(600), width: reading(560) },
+            { at: reading(1200), width: reading(430) },
+          ],
+          hull: 'smooth',
+        },
+        100,
+        { kind: 'singles', count: 1, mirrored: 0 },
+      ),
+      edges: {
+        hull: { meets: 'hull', lean: { by: 'angle', degrees: 24 }, riseMm: 0 },
+        centre: { meets: 'wall', lean: null, riseMm: 0 },
+      },
+    }
+    const words = sketchEdges(shapeOf(berth), 'foot', view)
+      .map((e) => e.words)
+      .filter((w) => w !== '')
     expect(words.toSorted()).toEqual(['centre, wall', 'front', 'head', 'hull, leans 24°'])
   })
 
   it('letters corners where tapes speak of them', () => {
-    const taped: Seat = shapedSeat({ kind: 'taped', corners: 3, hollow: [], tapes: [{ from: 'A', to: 'B', length: reading(600) }, { from: 'B', to: 'C', length: reading(500) }, { from: 'A', to: 'C', length: reading(400) }] }, 80, { kind: 'singles', count: 1, mirrored: 0 })
+    const taped: Seat = shapedSeat(
+      {
+        kind: 'taped',
+        corners: 3,
+        hollow: [],
+        tapes: [
+          { from: 'A', to: 'B', length: reading(600) },
+          { from: 'B', to: 'C', length: reading(500) },
+          { from: 'A', to: 'C', length: reading(400) },
+        ],
+      },
+      80,
+      { kind: 'singles', count: 1, mirrored: 0 },
+    )
     expect(sketchLetters(taped, shapeOf(taped), view).map((l) => l.name)).toEqual(['A', 'B', 'C'])
     expect(sketchLetters(ring, shapeOf(ring), view)).toEqual([])
   })
 
   it('draws the width of a cushion over a straight row only', () => {
     const bench = newSeat('bench', 2000, 500, 80, 2)
-    expect(sketchCushionWidth(bench, cushionsFrom(bench), shapeOf(bench).bare.outline, view)).toMatchObject({ x1: 100, x2: 600, figure: { value: 1000 } })
+    expect(sketchCushionWidth(bench, cushionsFrom(bench), shapeOf(bench).bare.outline, view)).toMatchObject({
+      x1: 100,
+      x2: 600,
+      figure: { value: 1000 },
+    })
     expect(sketchCushionWidth(ring, cushionsFrom(ring), shapeOf(ring).bare.outline, view)).toBeNull()
   })
 })
 
 describe('paths', () => {
   it('an arc that turns left in millimetres sweeps the other way on the screen', () => {
-    const half = [{ x: 0, y: 0, bulge: 1 }, { x: 100, y: 0 }]
+    const half = [
+      { x: 0, y: 0, bulge: 1 },
+      { x: 100, y: 0 },
+    ]
     expect(edgePath(half, 0, view)).toBe('M 100.00 400.00 A 25.00 25.00 0 0 0 150.00 400.00')
-    expect(svgPath([{ x: 0, y: 0 }, { x: 100, y: 0 }, { x: 0, y: 80 }], view)).toBe('M 100.00 400.00 L 150.00 400.00 L 100.00 360.00 L 100.00 400.00 Z')
+    expect(
+      svgPath(
+        [
+          { x: 0, y: 0 },
+          { x: 100, y: 0 },
+          { x: 0, y: 80 },
+        ],
+        view,
+      ),
+    ).toBe('M 100.00 400.00 L 150.00 400.00 L 100.00 360.00 L 100.00 400.00 Z')
     expect(svgPath([], view)).toBe('')
   })
 })

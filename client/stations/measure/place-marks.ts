@@ -1,4 +1,15 @@
-import { arcBetween, distance, isInside, rightOf, unit, minusPoint, between, at, type Outline, type Point } from '../../../core/outline/index.ts'
+import {
+  arcBetween,
+  distance,
+  isInside,
+  rightOf,
+  unit,
+  minusPoint,
+  between,
+  at,
+  type Outline,
+  type Point,
+} from '../../../core/outline/index.ts'
 import type { Mark } from '../../../core/seat/index.ts'
 
 /** A dimension line of the sketch, in mm of the seat: where it is drawn, and the places it measures between. */
@@ -37,7 +48,8 @@ export function placeMarks(marks: readonly Mark[], outline: Outline, k: number):
 /** A length along an arc is drawn as an arc on the side that is free. */
 function beside({ slot, from, to }: Mark, bulge: number, outline: Outline, k: number): PlacedMark {
   const { centre, radius, startAngle, sweep } = arcBetween(from, to, bulge)
-  const on = (r: number, share: number) => at(centre.x + r * Math.cos(startAngle + sweep * share), centre.y + r * Math.sin(startAngle + sweep * share))
+  const on = (r: number, share: number) =>
+    at(centre.x + r * Math.cos(startAngle + sweep * share), centre.y + r * Math.sin(startAngle + sweep * share))
   const r = Math.abs(radius)
   const by = (isInside(outline, on(r + 5, 0.5)) ? -1 : 1) * (FIRST_PX / k)
   return { slot, line: [on(r + by, 0), on(r + by, 1)], between: [from, to], bulge }
@@ -52,7 +64,10 @@ function outwards(from: Point, to: Point, outline: Outline): Point | null {
     const by = Math.max(2, distance(from, to) * 0.02) * sign
     return isInside(outline, at(p.x + right.x * by, p.y + right.y * by))
   }
-  const [onRight, onLeft] = [0.25, 0.5, 0.75].reduce<[number, number]>((sum, share) => [sum[0] + Number(near(1, share)), sum[1] + Number(near(-1, share))], [0, 0])
+  const [onRight, onLeft] = [0.25, 0.5, 0.75].reduce<[number, number]>(
+    (sum, share) => [sum[0] + Number(near(1, share)), sum[1] + Number(near(-1, share))],
+    [0, 0],
+  )
   if (onRight > 0 && onLeft > 0) return null
   return onRight === 0 ? right : at(-right.x, -right.y)
 }

@@ -1,5 +1,16 @@
 import type { Seat } from '../../../contract/index.ts'
-import { at, boxOf, centroidOf, edgeLength, moved, onEdge, outwardOn, turnedBy, type Outline, type Point } from '../../../core/outline/index.ts'
+import {
+  at,
+  boxOf,
+  centroidOf,
+  edgeLength,
+  moved,
+  onEdge,
+  outwardOn,
+  turnedBy,
+  type Outline,
+  type Point,
+} from '../../../core/outline/index.ts'
 import { frontSpan, settingName, topOf, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
 import { formatLength, type LengthUnit } from '../../../core/units/index.ts'
 import { edgePath, svgPath, type Scale } from '../../drawing/use-scale.ts'
@@ -38,9 +49,13 @@ export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit,
   })
 }
 
-const alone = (count: number, isNarrow: boolean): string => (count === 1 ? '' : isNarrow ? `× ${count}` : `${count} of these`)
+const alone = (count: number, isNarrow: boolean): string =>
+  count === 1 ? '' : isNarrow ? `× ${count}` : `${count} of these`
 
-/** The edges by the tape, each with its name and what it meets, written inside the seat and off the middle, clear of handles. */
+/**
+ * The edges by the tape, each with its name and what it meets, written inside the seat and off the middle, clear of
+ * handles.
+ */
 export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
   const { outline, edges } = shaped.bare
   return edges.map((e, i) => {
@@ -51,7 +66,11 @@ export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
     const group = settingName(e.name)
     const alike = edges.flatMap((other, j) => (settingName(other.name) === group ? [j] : []))
     const longest = alike.reduce((best, j) => (edgeLength(outline, j) > edgeLength(outline, best) ? j : best))
-    const words = [e.name === front ? 'front' : group, e.meets === 'open' || e.meets === group ? '' : e.meets, e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`]
+    const words = [
+      e.name === front ? 'front' : group,
+      e.meets === 'open' || e.meets === group ? '' : e.meets,
+      e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`,
+    ]
     return {
       ...e,
       d: edgePath(outline, i, view),

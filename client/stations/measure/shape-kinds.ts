@@ -1,7 +1,11 @@
 import type { Footprint } from '../../../contract/index.ts'
 
 /** Each footprint with its name and a sketch on a 32 x 24 field. */
-export const SHAPE_KINDS: readonly { readonly kind: Footprint['kind']; readonly label: string; readonly sketch: string }[] = [
+export const SHAPE_KINDS: readonly {
+  readonly kind: Footprint['kind']
+  readonly label: string
+  readonly sketch: string
+}[] = [
   { kind: 'rectangle', label: 'Rectangle', sketch: 'M4 5h24v14h-24z' },
   { kind: 'taper', label: 'Taper', sketch: 'M3 19h26l-6-14h-14z' },
   { kind: 'eared', label: 'T or L seat', sketch: 'M3 20h26v-5h-4v-11h-18v11h-4z' },

@@ -30,14 +30,21 @@ beforeEach(() => {
   vi.stubGlobal('cancelAnimationFrame', () => {})
   useJob().job = keepersBench()
   const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg')
-  dragging = useDrag(ref(svg), ref({ width: 800, height: FOOT_PX, k: K, x: (mm: number) => mm * K, y: (mm: number) => FOOT_PX - mm * K }), ref(at(0, 0)), ref([at(0, 0), at(2240, 0), at(0, 470)]))
+  dragging = useDrag(
+    ref(svg),
+    ref({ width: 800, height: FOOT_PX, k: K, x: (mm: number) => mm * K, y: (mm: number) => FOOT_PX - mm * K }),
+    ref(at(0, 0)),
+    ref([at(0, 0), at(2240, 0), at(0, 470)]),
+  )
 })
 
 describe('a corner of the seat under the pointer', () => {
   it('changes both sizes, in steps of 5 mm', () => {
     drag(-301, 133)
     expect([size('width'), size('depth')].map((mm) => mm % 5)).toEqual([0, 0])
-    expect(Math.abs(size('width') - (valueOf(slotOf(keepersBench().seat, 'width')!.dimension) - 301))).toBeLessThanOrEqual(2.5)
+    expect(
+      Math.abs(size('width') - (valueOf(slotOf(keepersBench().seat, 'width')!.dimension) - 301)),
+    ).toBeLessThanOrEqual(2.5)
     letGo()
   })
 

@@ -20,7 +20,12 @@ export interface Guide {
  * other corners (not with Shift held), and the job follows frame by frame as one undoable edit.
  * `origin` is how far the drawing's own zero lies from the seat's.
  */
-export function useDrag(svg: Ref<SVGSVGElement | null>, scale: Ref<Scale>, origin: Ref<Point>, corners: Ref<readonly Point[]>) {
+export function useDrag(
+  svg: Ref<SVGSVGElement | null>,
+  scale: Ref<Scale>,
+  origin: Ref<Point>,
+  corners: Ref<readonly Point[]>,
+) {
   const jobs = useJob()
   const dragged = ref<string | null>(null)
   const guides = ref<readonly Guide[]>([])
@@ -38,7 +43,10 @@ export function useDrag(svg: Ref<SVGSVGElement | null>, scale: Ref<Scale>, origi
       frame = requestAnimationFrame(() => {
         const snap = snapped(toSeat(e, shift), others, e.shiftKey)
         guides.value = snap.guides
-        jobs.edit(setSeat(`${handle.label} dragged`, () => handle.drag(snap.place)), `drag-${handle.id}`)
+        jobs.edit(
+          setSeat(`${handle.label} dragged`, () => handle.drag(snap.place)),
+          `drag-${handle.id}`,
+        )
       })
     }
     const end = (): void => {
@@ -66,7 +74,10 @@ export function useDrag(svg: Ref<SVGSVGElement | null>, scale: Ref<Scale>, origi
     const level = (value: number, key: 'x' | 'y') => others.map((o) => o[key]).find((v) => Math.abs(v - value) < reach)
     const [x, y] = [level(p.x, 'x'), level(p.y, 'y')]
     const whole = (value: number, zero: number) => Math.round((value - zero) / step) * step + zero
-    return { place: at(x ?? whole(p.x, shift.x), y ?? whole(p.y, shift.y)), guides: [...(x === undefined ? [] : [{ x }]), ...(y === undefined ? [] : [{ y }])] }
+    return {
+      place: at(x ?? whole(p.x, shift.x), y ?? whole(p.y, shift.y)),
+      guides: [...(x === undefined ? [] : [{ x }]), ...(y === undefined ? [] : [{ y }])],
+    }
   }
 
   return { dragged, guides, start }

@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cutOutline, layDown, marksOnPiece, neighbourly, onPiece, seamLength, sewnOutline, stretchPoints, turnedOutline, type Cover } from '../../../core/cover/index.ts'
+import {
+  cutOutline,
+  layDown,
+  marksOnPiece,
+  neighbourly,
+  onPiece,
+  seamLength,
+  sewnOutline,
+  stretchPoints,
+  turnedOutline,
+  type Cover,
+} from '../../../core/cover/index.ts'
 import { at, boxOf, type Point } from '../../../core/outline/index.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useSeam } from '../../stores/seam.ts'
@@ -17,7 +28,16 @@ const panels = computed(() =>
   laid.value.map((l) => {
     const middle = boxOf(turnedOutline(l, sewnOutline(l.panel)))
     const marks = marksOnPiece(l.panel).map((m) => ({ kind: m.kind, points: m.path.map((p) => px(layDown(l, p))) }))
-    return { id: l.panel.id, name: l.panel.name, cut: svgPath(turnedOutline(l, cutOutline(l.panel)), scale.value), sew: svgPath(turnedOutline(l, sewnOutline(l.panel)), scale.value), centre: px(at((middle.minX + middle.maxX) / 2, (middle.minY + middle.maxY) / 2)), wide: (middle.maxX - middle.minX) * scale.value.k, high: (middle.maxY - middle.minY) * scale.value.k, marks }
+    return {
+      id: l.panel.id,
+      name: l.panel.name,
+      cut: svgPath(turnedOutline(l, cutOutline(l.panel)), scale.value),
+      sew: svgPath(turnedOutline(l, sewnOutline(l.panel)), scale.value),
+      centre: px(at((middle.minX + middle.maxX) / 2, (middle.minY + middle.maxY) / 2)),
+      wide: (middle.maxX - middle.minX) * scale.value.k,
+      high: (middle.maxY - middle.minY) * scale.value.k,
+      marks,
+    }
   }),
 )
 /** Each side of each seam, with its letter in the middle of its longest stretch. */
@@ -30,7 +50,14 @@ const sides = computed(() =>
         const points = stretchPoints(l.panel, on, 16).map((p) => px(layDown(l, onPiece(l.panel, p))))
         const middle = points[8]!
         const length = Math.hypot(points[16]!.x - points[0]!.x, points[16]!.y - points[0]!.y)
-        return { key: `${seam.letter} ${n} ${side}`, letter: seam.letter, kind: seam.kind, points: points.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' '), middle, hasLetter: isLong && length > 22 }
+        return {
+          key: `${seam.letter} ${n} ${side}`,
+          letter: seam.letter,
+          kind: seam.kind,
+          points: points.map((p) => `${p.x.toFixed(1)},${p.y.toFixed(1)}`).join(' '),
+          middle,
+          hasLetter: isLong && length > 22,
+        }
       }),
     )
   }),
@@ -45,15 +72,31 @@ const labelFits = (p: { name: string; wide: number; high: number }) => p.wide > 
         <path :d="p.cut" class="cut" />
         <path :d="p.sew" class="sew" />
         <template v-for="(m, i) in p.marks" :key="i">
-          <polyline v-if="m.points.length > 1" :points="m.points.map((q) => `${q.x},${q.y}`).join(' ')" :class="['mark', m.kind]" />
+          <polyline
+            v-if="m.points.length > 1"
+            :points="m.points.map((q) => `${q.x},${q.y}`).join(' ')"
+            :class="['mark', m.kind]"
+          />
           <circle v-else :cx="m.points[0]!.x" :cy="m.points[0]!.y" r="3.5" :class="['mark', m.kind]" />
         </template>
-        <text v-if="labelFits(p)" :x="p.centre.x" :y="p.centre.y + 4" text-anchor="middle" class="name">{{ p.name }}</text>
+        <text v-if="labelFits(p)" :x="p.centre.x" :y="p.centre.y + 4" text-anchor="middle" class="name">
+          {{ p.name }}
+        </text>
       </g>
-      <g v-for="s in sides" :key="s.key" class="seam" :class="{ lit: lit.letter === s.letter }" @mouseenter="lit.letter = s.letter" @mouseleave="lit.letter = null">
+      <g
+        v-for="s in sides"
+        :key="s.key"
+        class="seam"
+        :class="{ lit: lit.letter === s.letter }"
+        @mouseenter="lit.letter = s.letter"
+        @mouseleave="lit.letter = null"
+      >
         <polyline :points="s.points" class="catch" />
         <polyline :points="s.points" class="line" :class="s.kind" />
-        <g v-if="s.hasLetter"><circle :cx="s.middle.x" :cy="s.middle.y" r="8" class="disc" /><text :x="s.middle.x" :y="s.middle.y + 4" text-anchor="middle" class="letter">{{ s.letter }}</text></g>
+        <g v-if="s.hasLetter">
+          <circle :cx="s.middle.x" :cy="s.middle.y" r="8" class="disc" />
+          <text :x="s.middle.x" :y="s.middle.y + 4" text-anchor="middle" class="letter">{{ s.letter }}</text>
+        </g>
       </g>
     </svg>
   </div>

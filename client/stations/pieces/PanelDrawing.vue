@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { cutOutline, marksOnPiece, notchDepth, notchOnPiece, sewnOutline, type Panel } from '../../../core/cover/index.ts'
+import {
+  cutOutline,
+  marksOnPiece,
+  notchDepth,
+  notchOnPiece,
+  sewnOutline,
+  type Panel,
+} from '../../../core/cover/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
@@ -22,7 +29,14 @@ const notches = computed(() =>
     const outward = { x: (top.x - on.x) / away, y: (top.y - on.y) / away }
     const [x, y] = [scale.value.x(top.x), scale.value.y(top.y)]
     const depth = Math.max(5, notchDepth(props.panel, n, props.notchMm) * scale.value.k)
-    return { letter: n.letter, x, y, x2: x - outward.x * depth, y2: y + outward.y * depth, ...letterPlace(x, y, outward) }
+    return {
+      letter: n.letter,
+      x,
+      y,
+      x2: x - outward.x * depth,
+      y2: y + outward.y * depth,
+      ...letterPlace(x, y, outward),
+    }
   }),
 )
 /** Inside a plate; outside a strip, which is too low for letters from both edges. */
@@ -36,7 +50,12 @@ const litEdges = computed(() =>
     return [edgePath(sewn.value, i, scale.value)]
   }),
 )
-const marks = computed(() => marksOnPiece(props.panel).map((m) => ({ kind: m.kind, points: m.path.map((p) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })) })))
+const marks = computed(() =>
+  marksOnPiece(props.panel).map((m) => ({
+    kind: m.kind,
+    points: m.path.map((p) => ({ x: scale.value.x(p.x), y: scale.value.y(p.y) })),
+  })),
+)
 const zipEdges = computed(() =>
   props.panel.edges.flatMap((e, i) => {
     if (e.treatment !== 'zip' && e.treatment !== 'lap') return []
@@ -48,21 +67,40 @@ const zipEdges = computed(() =>
 <template>
   <figure ref="place" :class="{ strip: isStrip }">
     <svg :width="scale.width" :height="scale.height" role="img" :aria-label="`${panel.name}, to scale`">
-      <text x="8" y="18" class="title">{{ panel.name }} <tspan class="times">cut {{ count }}</tspan></text>
+      <text x="8" y="18" class="title">
+        {{ panel.name }}
+        <tspan class="times">cut {{ count }}</tspan>
+      </text>
       <path :d="svgPath(cut, scale)" class="cut" />
       <path :d="svgPath(sewn, scale)" class="sew" />
       <path v-for="(z, i) in zipEdges" :key="`z${i}`" :d="z" class="zip" />
       <path v-for="(e, i) in litEdges" :key="`l${i}`" :d="e" class="lit" />
       <template v-for="(m, i) in marks" :key="`m${i}`">
-        <polyline v-if="m.points.length > 1" :points="m.points.map((q) => `${q.x},${q.y}`).join(' ')" :class="['mark', m.kind]" />
+        <polyline
+          v-if="m.points.length > 1"
+          :points="m.points.map((q) => `${q.x},${q.y}`).join(' ')"
+          :class="['mark', m.kind]"
+        />
         <circle v-else :cx="m.points[0]!.x" :cy="m.points[0]!.y" r="4" class="mark place" />
       </template>
       <g v-for="(n, i) in notches" :key="i">
         <line :x1="n.x" :y1="n.y" :x2="n.x2" :y2="n.y2" class="notch" />
         <text :x="n.tx" :y="n.ty" text-anchor="middle" class="letter">{{ n.letter }}</text>
       </g>
-      <DimensionLine :x1="scale.x(box.minX)" :x2="scale.x(box.maxX)" :y1="scale.y(box.minY) + 34" :y2="scale.y(box.minY) + 34" :figure="panel.figures.cutWidth" />
-      <DimensionLine :x1="scale.x(box.minX) - 22" :x2="scale.x(box.minX) - 22" :y1="scale.y(box.minY)" :y2="scale.y(box.maxY)" :figure="panel.figures.cutHeight" />
+      <DimensionLine
+        :x1="scale.x(box.minX)"
+        :x2="scale.x(box.maxX)"
+        :y1="scale.y(box.minY) + 34"
+        :y2="scale.y(box.minY) + 34"
+        :figure="panel.figures.cutWidth"
+      />
+      <DimensionLine
+        :x1="scale.x(box.minX) - 22"
+        :x2="scale.x(box.minX) - 22"
+        :y1="scale.y(box.minY)"
+        :y2="scale.y(box.maxY)"
+        :figure="panel.figures.cutHeight"
+      />
     </svg>
   </figure>
 </template>
@@ -104,7 +142,6 @@ figure.strip {
   stroke-width: 1.5;
   stroke-dasharray: 6 3.5;
 }
-
 
 .zip {
   fill: none;

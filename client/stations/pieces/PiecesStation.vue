@@ -20,10 +20,19 @@ const design = useDesign()
 const chosen = computed(() => design.chosen)
 const view = ref<'together' | 'each'>('together')
 const which = ref<'cover' | 'liner'>('cover')
-const cover = computed(() => (which.value === 'liner' && chosen.value?.liner ? chosen.value.liner : (chosen.value?.cover ?? null)))
+const cover = computed(() =>
+  which.value === 'liner' && chosen.value?.liner ? chosen.value.liner : (chosen.value?.cover ?? null),
+)
 const strips = computed(() => (which.value === 'cover' ? (plan.value?.cloth.strips[design.index] ?? []) : []))
 const seams = computed(() => cover.value?.seams.map((s) => ({ ...s, lengthMm: seamLength(s) })) ?? [])
-const litPanels = computed(() => new Set(cover.value?.seams.find((s) => s.letter === lit.letter)?.pairs.flatMap((p) => [`${p.a.panel}/${p.a.edge}`, `${p.b.panel}/${p.b.edge}`]) ?? []))
+const litPanels = computed(
+  () =>
+    new Set(
+      cover.value?.seams
+        .find((s) => s.letter === lit.letter)
+        ?.pairs.flatMap((p) => [`${p.a.panel}/${p.a.edge}`, `${p.b.panel}/${p.b.edge}`]) ?? [],
+    ),
+)
 const VIEWS = [
   { value: 'together', label: 'Together' },
   { value: 'each', label: 'Each by itself' },
@@ -44,37 +53,75 @@ const unit = computed(() => jobs.job!.units)
     <template v-if="plan && chosen && cover">
       <div class="drawing sheet panels" tabindex="0" role="region" aria-label="Panels, drawn to scale">
         <div class="top no-print">
-          <p class="key"><span class="sew" /> net <span class="cut" /> cut <template v-if="view === 'each'"><span class="notch" /> notch</template><template v-else>· point at a seam to see both its sides</template></p>
+          <p class="key">
+            <span class="sew" /> net <span class="cut" /> cut
+            <template v-if="view === 'each'"><span class="notch" /> notch</template
+            ><template v-else>· point at a seam to see both its sides</template>
+          </p>
           <ChoiceButtons :model-value="view" :choices="VIEWS" name="Panels" @update:model-value="view = $event" />
         </div>
         <FlatPanels v-if="view === 'together'" class="flat" :cover="cover" />
         <div v-else class="grid">
-          <PanelDrawing v-for="panel in cover.panels" :key="panel.id" :panel="panel" :count="chosen.design.count * panel.times" :notch-mm="plan.allowances.notchMm.value" :lit="litPanels" />
+          <PanelDrawing
+            v-for="panel in cover.panels"
+            :key="panel.id"
+            :panel="panel"
+            :count="chosen.design.count * panel.times"
+            :notch-mm="plan.allowances.notchMm.value"
+            :lit="litPanels"
+          />
         </div>
       </div>
       <div class="figures sheet">
         <DesignChoice />
-        <div v-if="chosen.liner" class="no-print"><ChoiceButtons :model-value="which" :choices="WHICH" name="Panels of" @update:model-value="which = $event" /></div>
+        <div v-if="chosen.liner" class="no-print">
+          <ChoiceButtons :model-value="which" :choices="WHICH" name="Panels of" @update:model-value="which = $event" />
+        </div>
         <h2>Sizes of each piece</h2>
         <table class="sizes">
-          <thead><tr><th>Piece</th><th>Net, {{ unitName(unit) }}</th><th>Cut, {{ unitName(unit) }}</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Piece</th>
+              <th>Net, {{ unitName(unit) }}</th>
+              <th>Cut, {{ unitName(unit) }}</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="p in cover.panels" :key="p.id">
               <th scope="row">{{ p.name }}</th>
-              <td><FigureValue :figure="p.figures.finishedWidth" bare unitless /> x <FigureValue :figure="p.figures.finishedHeight" bare unitless /></td>
-              <td><FigureValue :figure="p.figures.cutWidth" bare unitless /> x <FigureValue :figure="p.figures.cutHeight" bare unitless /></td>
+              <td>
+                <FigureValue :figure="p.figures.finishedWidth" bare unitless /> x
+                <FigureValue :figure="p.figures.finishedHeight" bare unitless />
+              </td>
+              <td>
+                <FigureValue :figure="p.figures.cutWidth" bare unitless /> x
+                <FigureValue :figure="p.figures.cutHeight" bare unitless />
+              </td>
             </tr>
             <tr v-for="strip in strips" :key="strip.id">
               <th scope="row">Piping strip, {{ cutWay }}</th>
               <td />
-              <td><FigureValue :figure="strip.split.each" bare unitless /> x <FigureValue v-if="cover.piping?.stripWidth" :figure="cover.piping.stripWidth" bare unitless /></td>
+              <td>
+                <FigureValue :figure="strip.split.each" bare unitless /> x
+                <FigureValue v-if="cover.piping?.stripWidth" :figure="cover.piping.stripWidth" bare unitless />
+              </td>
             </tr>
           </tbody>
         </table>
         <h2>Seams, in sewing order</h2>
         <ol class="seams">
           <li v-for="s in seams" :key="s.letter">
-            <button type="button" :class="{ lit: lit.letter === s.letter }" @mouseenter="lit.letter = s.letter" @mouseleave="lit.letter = null" @focus="lit.letter = s.letter" @blur="lit.letter = null"><b>{{ s.letter }}</b> {{ s.name }} <span v-if="s.lengthMm > 0" class="quiet">{{ formatLengthWithUnit(s.lengthMm, unit) }}</span></button>
+            <button
+              type="button"
+              :class="{ lit: lit.letter === s.letter }"
+              @mouseenter="lit.letter = s.letter"
+              @mouseleave="lit.letter = null"
+              @focus="lit.letter = s.letter"
+              @blur="lit.letter = null"
+            >
+              <b>{{ s.letter }}</b> {{ s.name }}
+              <span v-if="s.lengthMm > 0" class="quiet">{{ formatLengthWithUnit(s.lengthMm, unit) }}</span>
+            </button>
           </li>
         </ol>
         <p v-for="n in cover.notes" :key="n.code" class="quiet note">{{ noteWords(n, unit) }}</p>
@@ -82,7 +129,10 @@ const unit = computed(() => jobs.job!.units)
         <ul class="checks">
           <li v-for="c in chosen.checks" :key="c.name" :class="c.faults.length === 0 ? 'right' : 'wrong'">
             <b>{{ c.faults.length === 0 ? 'right' : 'wrong' }}</b>
-            <span>{{ c.name }} <span class="quiet">({{ c.asks }})</span><template v-for="f in c.faults" :key="f"><br />{{ f }}</template></span>
+            <span
+              >{{ c.name }} <span class="quiet">({{ c.asks }})</span
+              ><template v-for="f in c.faults" :key="f"><br />{{ f }}</template></span
+            >
           </li>
         </ul>
         <WarningList :warnings="plan.warnings.filter((w) => w.station === 'pieces')" />

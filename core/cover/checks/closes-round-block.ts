@@ -18,20 +18,35 @@ type Say = (mm: number) => string
  */
 export function closesRoundBlock(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
   const say: Say = (mm) => formatLengthWithUnit(mm, unit)
-  return [...doesNotClose(cover), ...areaFaults(cover, unit), ...cover.patches.flatMap((p) => stretchFault(p, cover, say)), ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s, say)))]
+  return [
+    ...doesNotClose(cover),
+    ...areaFaults(cover, unit),
+    ...cover.patches.flatMap((p) => stretchFault(p, cover, say)),
+    ...cover.seams.flatMap((s) => s.pairs.flatMap((pair) => apartFault(pair, cover, s, say))),
+  ]
 }
 
 function doesNotClose(cover: Cover): readonly string[] {
   if (cover.seams.every((s) => s.pairs.length === 0)) return []
   const { surfaces, sum } = eulerNumber(cover)
-  return sum === 2 * surfaces ? [] : [`the panels do not close into ${surfaces === 1 ? 'one surface' : `${surfaces} surfaces`} (corners − seams + panels + rims = ${sum}, not ${2 * surfaces})`]
+  return sum === 2 * surfaces
+    ? []
+    : [
+        `the panels do not close into ${surfaces === 1 ? 'one surface' : `${surfaces} surfaces`} (corners − seams + panels + rims = ${sum}, not ${2 * surfaces})`,
+      ]
 }
 
 function areaFaults({ panels, surfaceMm2, perimeter }: Cover, unit: LengthUnit): readonly string[] {
   if (surfaceMm2 === null) return []
-  const sewn = panels.filter((p) => p.role !== 'trim' && p.id !== 'dust-cover').reduce((sum, p) => sum + areaOf(p.finished), 0)
+  const sewn = panels
+    .filter((p) => p.role !== 'trim' && p.id !== 'dust-cover')
+    .reduce((sum, p) => sum + areaOf(p.finished), 0)
   const slack = seamTolerance(perimeter.value) * Math.max(perimeter.value, 1) * 0.5
-  return Math.abs(sewn - surfaceMm2) > slack ? [`the sewn area is ${sayAmountWithUnit(sewn, 'area', unit)}, the cover's surface has ${sayAmountWithUnit(surfaceMm2, 'area', unit)}`] : []
+  return Math.abs(sewn - surfaceMm2) > slack
+    ? [
+        `the sewn area is ${sayAmountWithUnit(sewn, 'area', unit)}, the cover's surface has ${sayAmountWithUnit(surfaceMm2, 'area', unit)}`,
+      ]
+    : []
 }
 
 /** Enough for chords to stay within the tolerance of a seam, even once round a roll. */
@@ -45,7 +60,9 @@ function stretchFault({ panel, bend, outline, place }: Patch, { panels }: Cover,
     const steps = bend === 'flat' && isStraight(outline[i]!.bulge) ? 1 : CHORDS
     const points = Array.from({ length: steps + 1 }, (_, k) => place(onEdge(outline, i, k / steps)))
     const made = points.slice(1).reduce((sum, p, k) => sum + spaceBetween(points[k]!, p), 0)
-    return Math.abs(made - flat) <= seamTolerance(flat) ? [] : [`${panels.find((p) => p.id === panel)!.name} is stretched: ${say(flat)} of it lie along ${say(made)}`]
+    return Math.abs(made - flat) <= seamTolerance(flat)
+      ? []
+      : [`${panels.find((p) => p.id === panel)!.name} is stretched: ${say(flat)} of it lie along ${say(made)}`]
   })
   return faults.slice(0, 1)
 }
@@ -59,17 +76,29 @@ function apartFault({ a, b }: SeamPair, cover: Cover, { letter, apartMm = 0 }: S
     return p && q ? spaceBetween(p, q) : 0
   })
   const worst = Math.max(...apart)
-  return worst <= limit ? [] : [`seam ${letter}: ${a.panel} ${a.edge} and ${b.panel} ${b.edge} lie ${say(worst)} apart on the cushion`]
+  return worst <= limit
+    ? []
+    : [`seam ${letter}: ${a.panel} ${a.edge} and ${b.panel} ${b.edge} lie ${say(worst)} apart on the cushion`]
 }
 
 function inPlace(on: Stretch, share: number, { panels, patches }: Cover) {
   const panel = panels.find((p) => p.id === on.panel)!
   const i = edgeIndex(panel, on.edge)
-  return placeOn(patches, on.panel, onEdge(panel.finished, i, (on.from + share * (on.to - on.from)) / edgeLength(panel.finished, i)))
+  return placeOn(
+    patches,
+    on.panel,
+    onEdge(panel.finished, i, (on.from + share * (on.to - on.from)) / edgeLength(panel.finished, i)),
+  )
 }
 
-/** Corners − seam stretches + panels + rims of the sewn surfaces, and how many surfaces there are: 2 for each that closes like a ball. */
-export function eulerNumber(cover: Pick<Cover, 'panels' | 'seams'>): { readonly surfaces: number; readonly sum: number } {
+/**
+ * Corners − seam stretches + panels + rims of the sewn surfaces, and how many surfaces there are: 2 for each that
+ * closes like a ball.
+ */
+export function eulerNumber(cover: Pick<Cover, 'panels' | 'seams'>): {
+  readonly surfaces: number
+  readonly sum: number
+} {
   const pairs = cover.seams.flatMap((s) => s.pairs)
   const sewn = cover.panels.filter((p) => pairs.some(({ a, b }) => a.panel === p.id || b.panel === p.id))
   const places = new Places(sewn)
@@ -88,16 +117,21 @@ export function eulerNumber(cover: Pick<Cover, 'panels' | 'seams'>): { readonly 
     const on: Stretch = { panel: panel.id, edge, from: 0, to: length }
     rims.unite(places.mark(on, 0), places.mark(on, length))
   }
-  return { surfaces: surfaces.count(), sum: places.corners() - pairs.filter((p) => !isSliver(p)).length - free.length + sewn.length + rims.count() }
+  return {
+    surfaces: surfaces.count(),
+    sum: places.corners() - pairs.filter((p) => !isSliver(p)).length - free.length + sewn.length + rims.count(),
+  }
 }
 
 /** Where two joins all but meet, the stretch between them is no seam: its ends are one corner. */
 const isSliver = ({ a, b }: SeamPair): boolean => Math.min(stretchLength(a), stretchLength(b)) <= HAIR_MM + 1e-6
 
-const freeEdges = (panels: readonly Panel[]) => panels.flatMap((panel) => panel.edges.filter((e) => isFree(e.treatment)).map((e) => ({ panel, edge: e.name })))
+const freeEdges = (panels: readonly Panel[]) =>
+  panels.flatMap((panel) => panel.edges.filter((e) => isFree(e.treatment)).map((e) => ({ panel, edge: e.name })))
 
 /** Hemmed, stapled and bonded edges are free on purpose. */
-export const isFree = (treatment: Panel['edges'][number]['treatment']): boolean => treatment === 'hem' || treatment === 'staple' || treatment === 'bond'
+export const isFree = (treatment: Panel['edges'][number]['treatment']): boolean =>
+  treatment === 'hem' || treatment === 'staple' || treatment === 'bond'
 
 /** Things that turn out to be one. */
 class Joined {
@@ -123,11 +157,26 @@ const HAIR_MM = 0.3
 /** Places on panel boundaries, joined into the corners they become when sewn. */
 class Places {
   private readonly joined = new Joined()
-  private readonly panels: ReadonlyMap<string, { readonly panel: Panel; readonly starts: ReadonlyMap<string, number>; readonly round: number }>
+  private readonly panels: ReadonlyMap<
+    string,
+    { readonly panel: Panel; readonly starts: ReadonlyMap<string, number>; readonly round: number }
+  >
   private readonly found = new Map<string, number[]>()
 
   constructor(panels: readonly Panel[]) {
-    this.panels = new Map(panels.map((panel) => [panel.id, { panel, starts: startsOf(panel.finished, panel.edges.map((e) => e.name)), round: perimeterOf(panel.finished) }]))
+    this.panels = new Map(
+      panels.map((panel) => [
+        panel.id,
+        {
+          panel,
+          starts: startsOf(
+            panel.finished,
+            panel.edges.map((e) => e.name),
+          ),
+          round: perimeterOf(panel.finished),
+        },
+      ]),
+    )
   }
 
   unite(a: Stretch, alongA: number, b: Stretch, alongB: number): void {
@@ -143,7 +192,9 @@ class Places {
     return this.joined.count()
   }
 
-  /** Distance round the panel, so that the end of one edge is the start of the next; places nearer than a hair are one. */
+  /**
+   * Distance round the panel, so that the end of one edge is the start of the next; places nearer than a hair are one.
+   */
   private key(on: Stretch, along: number): string {
     const { panel, starts, round } = this.panels.get(on.panel)!
     const place = ((((starts.get(on.edge) ?? 0) + along) % round) + round) % round

@@ -1,5 +1,18 @@
 import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
-import { areaOf, at, distance, distanceFromEdge, flatten, isInside, isSimple, onEdge, outwardOn, turnAt, type Point, type Polygon } from '../../outline/index.ts'
+import {
+  areaOf,
+  at,
+  distance,
+  distanceFromEdge,
+  flatten,
+  isInside,
+  isSimple,
+  onEdge,
+  outwardOn,
+  turnAt,
+  type Point,
+  type Polygon,
+} from '../../outline/index.ts'
 import type { Cover } from '../cover.ts'
 import type { Panel } from '../panel.ts'
 import { cutOutline, sewnOutline } from '../piece.ts'
@@ -10,7 +23,8 @@ export function cutOutlinesAreSound(cover: Cover, unit: LengthUnit = 'mm'): read
   return cover.panels.flatMap((panel) => {
     if (!(areaOf(panel.finished) > 0)) return [`${panel.name}: nothing is left of the finished outline`]
     if (!isSimple(cutOutline(panel))) return [`${panel.name}: the cut outline crosses itself`]
-    if (areaOf(cutOutline(panel)) < areaOf(sewnOutline(panel)) - 1) return [`${panel.name}: the cut outline is smaller than the sewing line`]
+    if (areaOf(cutOutline(panel)) < areaOf(sewnOutline(panel)) - 1)
+      return [`${panel.name}: the cut outline is smaller than the sewing line`]
     return allowanceFaults(panel, say).slice(0, 1)
   })
 }
@@ -35,7 +49,9 @@ function allowanceFaults(panel: Panel, say: (mm: number) => string): readonly st
       const from = onEdge(sewn, i, share)
       // In an inward corner the allowances of both edges overlap.
       if (inward.some((corner) => distance(corner, from) < 2.5 * widest)) return []
-      return standsOff(cut, from, outwardOn(sewn, i, share), allowance.value) ? [] : [`${panel.name}: along the ${name} the cut is not ${say(allowance.value)} off the sewing line`]
+      return standsOff(cut, from, outwardOn(sewn, i, share), allowance.value)
+        ? []
+        : [`${panel.name}: along the ${name} the cut is not ${say(allowance.value)} off the sewing line`]
     })
   })
 }

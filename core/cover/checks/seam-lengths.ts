@@ -10,7 +10,11 @@ export function seamLengthsAgree(cover: Cover, unit: LengthUnit = 'mm'): readonl
   return cover.seams.flatMap((seam) =>
     seam.pairs.flatMap(({ a, b }) => {
       const [la, lb] = [stretchLength(a), stretchLength(b)]
-      return Math.abs(la - lb) <= seamTolerance(Math.max(la, lb)) ? [] : [`seam ${seam.letter}, ${seam.name}: ${say(la)} of ${a.panel} ${a.edge} meet ${say(lb)} of ${b.panel} ${b.edge}`]
+      return Math.abs(la - lb) <= seamTolerance(Math.max(la, lb))
+        ? []
+        : [
+            `seam ${seam.letter}, ${seam.name}: ${say(la)} of ${a.panel} ${a.edge} meet ${say(lb)} of ${b.panel} ${b.edge}`,
+          ]
     }),
   )
 }

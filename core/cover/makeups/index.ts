@@ -41,7 +41,12 @@ const RECIPES: { readonly [K in Construction['kind']]: Recipe<K> } = {
 /** Panels and seams of a make-up on a cushion, or why it cannot take that make-up. */
 export function buildDraft(input: RecipeInput): Result<CoverDraft, Refusal> {
   const { construction, closure } = input
-  if (!MAKE_UPS[construction.kind].closures.includes(closure.kind)) return err({ construction: construction.kind, reason: { code: 'closure-unfit', closure: CLOSURES[closure.kind].label.toLowerCase() }, nearest: null })
+  if (!MAKE_UPS[construction.kind].closures.includes(closure.kind))
+    return err({
+      construction: construction.kind,
+      reason: { code: 'closure-unfit', closure: CLOSURES[closure.kind].label.toLowerCase() },
+      nearest: null,
+    })
   const recipe = RECIPES[construction.kind] as Recipe
   return recipe(input)
 }

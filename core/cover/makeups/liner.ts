@@ -9,11 +9,20 @@ import { boxed } from './boxed.ts'
 import { knifeEdge } from './knife-edge.ts'
 import { EARS } from '../usual.ts'
 
-/** An inner cover without a zip, a little larger than its cover so that the fill reaches the corners; one side is left open and sewn shut. */
+/**
+ * An inner cover without a zip, a little larger than its cover so that the fill reaches the corners; one side is left
+ * open and sewn shut.
+ */
 export const liner: Recipe<'liner'> = (input) => {
   const larger = enlarged(input.solid, input.construction.largerShare)
   const made = shapeOf({ ...input, solid: larger })
-  return made.ok ? ok({ ...made.value, panels: made.value.panels.map((p) => ({ ...p, cloth: 'liner' as const })), notes: [...made.value.notes, { code: 'sewn-when-weighed' }] }) : made
+  return made.ok
+    ? ok({
+        ...made.value,
+        panels: made.value.panels.map((p) => ({ ...p, cloth: 'liner' as const })),
+        notes: [...made.value.notes, { code: 'sewn-when-weighed' }],
+      })
+    : made
 }
 
 function shapeOf(input: RecipeInput<'liner'>): ReturnType<typeof liner> {
@@ -37,6 +46,9 @@ export function linerShapeFor(kind: Construction['kind']): Extract<Construction,
 
 function enlarged(solid: Solid, share: number): Solid {
   const { minX, minY } = boxOf(solid.outline)
-  const outline: Outline = solid.outline.map((v) => ({ ...v, ...at(minX + (v.x - minX) * (1 + share), minY + (v.y - minY) * (1 + share)) }))
+  const outline: Outline = solid.outline.map((v) => ({
+    ...v,
+    ...at(minX + (v.x - minX) * (1 + share), minY + (v.y - minY) * (1 + share)),
+  }))
   return { ...solid, outline, ...linerSize(solid, share, 'make-up.liner') }
 }

@@ -3,7 +3,15 @@ import { err } from '../../result/index.ts'
 import { entered, figure, given, minus, over, plus, roundUp, times } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
 import type { Fitting } from '../cover.ts'
-import { borderedBlank, edgeNames, isLevelBox, perimeterFigure, shapedPanel, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
+import {
+  borderedBlank,
+  edgeNames,
+  isLevelBox,
+  perimeterFigure,
+  shapedPanel,
+  type EdgeDraft,
+  type PanelDraft,
+} from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput, type RefusalReason } from '../recipe.ts'
 import { wallArea, wallOf } from '../wall.ts'
 
@@ -14,31 +22,98 @@ import { wallArea, wallOf } from '../wall.ts'
  */
 export const pullOver: Recipe<'pull-over'> = (input) => {
   const { solid, construction, allowances } = input
-  const fail = (reason: RefusalReason, nearest: 'capped' | 'boxed' | null = 'boxed') => err({ construction: 'pull-over', reason, nearest } as const)
+  const fail = (reason: RefusalReason, nearest: 'capped' | 'boxed' | null = 'boxed') =>
+    err({ construction: 'pull-over', reason, nearest } as const)
   const leaning = solid.edges.find((e) => e.leanRad !== 0)
   if (leaning) return fail({ code: 'leaning-side', edge: leaning.name }, 'capped')
-  const side = figure({ id: 'cover.side', label: 'Side, cushion and board', quantity: 'length', line: 'net', sum: plus(solid.thickness, given(construction.boardMm, 'length', 'board')), rule: 'the dart is sewn over this height' })
-  const under = entered({ id: 'cover.turnUnder', label: 'Turned under', quantity: 'length', value: construction.turnUnderMm, rule: 'stapled to the underside of the board', setBy: 'job', change: 'make-up.construction' })
+  const side = figure({
+    id: 'cover.side',
+    label: 'Side, cushion and board',
+    quantity: 'length',
+    line: 'net',
+    sum: plus(solid.thickness, given(construction.boardMm, 'length', 'board')),
+    rule: 'the dart is sewn over this height',
+  })
+  const under = entered({
+    id: 'cover.turnUnder',
+    label: 'Turned under',
+    quantity: 'length',
+    value: construction.turnUnderMm,
+    rule: 'stapled to the underside of the board',
+    setBy: 'job',
+    change: 'make-up.construction',
+  })
   const wall = wallOf({ ...solid, thickness: side })
-  const blank = borderedBlank({ solid, wall, head: { id: 'blank', name: 'Cover, pulled over', role: 'blank', cloth: 'face', isSeen: true, rule: 'the top, and cushion and board at each edge' }, border: { treatment: 'staple', allowances: [under] }, corner: { treatment: 'seam', allowances: [allowances.seamMm] }, sums: { width: plus(solid.width, times(2, side)), height: plus(solid.depth, times(2, side)) }, seam: allowances.seamMm })
+  const blank = borderedBlank({
+    solid,
+    wall,
+    head: {
+      id: 'blank',
+      name: 'Cover, pulled over',
+      role: 'blank',
+      cloth: 'face',
+      isSeen: true,
+      rule: 'the top, and cushion and board at each edge',
+    },
+    border: { treatment: 'staple', allowances: [under] },
+    corner: { treatment: 'seam', allowances: [allowances.seamMm] },
+    sums: { width: plus(solid.width, times(2, side)), height: plus(solid.depth, times(2, side)) },
+    seam: allowances.seamMm,
+  })
   if ('code' in blank) return fail(blank)
-  const board = offsetEdges(solid.outline, solid.outline.map(() => -construction.clearanceMm))
-  const dust = offsetEdges(board, board.map(() => -DUST_INSET_MM))
+  const board = offsetEdges(
+    solid.outline,
+    solid.outline.map(() => -construction.clearanceMm),
+  )
+  const dust = offsetEdges(
+    board,
+    board.map(() => -DUST_INSET_MM),
+  )
   if (!keepsShape(solid.outline, board) || !keepsShape(board, dust)) return fail({ code: 'board-vanishes' }, null)
   const box = boxOf(board)
-  const size = (way: 'width' | 'depth', value: number) => figure({ id: `cover.board.${way}`, label: `Board ${way}`, quantity: 'length', line: 'cut', sum: isLevelBox(solid) ? minus(solid[way], times(2, given(construction.clearanceMm, 'length', 'cover and clearance'))) : given(value, 'length', 'over all'), rule: 'footprint less cover and clearance', change: 'make-up.construction' })
+  const size = (way: 'width' | 'depth', value: number) =>
+    figure({
+      id: `cover.board.${way}`,
+      label: `Board ${way}`,
+      quantity: 'length',
+      line: 'cut',
+      sum: isLevelBox(solid)
+        ? minus(solid[way], times(2, given(construction.clearanceMm, 'length', 'cover and clearance')))
+        : given(value, 'length', 'over all'),
+      rule: 'footprint less cover and clearance',
+      change: 'make-up.construction',
+    })
   const top: Outline = blank.patches[0]!.outline
   return drafted({
-    panels: [{ ...blank.panel, marks: [{ kind: 'fold', label: 'edge of the top', path: [...top, top[0]!] }] }, ...(construction.dustCover ? [dustCover(input, dust)] : [])],
+    panels: [
+      { ...blank.panel, marks: [{ kind: 'fold', label: 'edge of the top', path: [...top, top[0]!] }] },
+      ...(construction.dustCover ? [dustCover(input, dust)] : []),
+    ],
     seams: blank.corners.map((c) => ({ ...c, name: c.name.replace('corner', 'dart') })),
-    closures: [planClosure(input.closure, null, entered({ id: 'closure.length', label: 'Stapled round the board', quantity: 'length', value: perimeterOf(board), rule: 'along the edge of the board' }), allowances)],
+    closures: [
+      planClosure(
+        input.closure,
+        null,
+        entered({
+          id: 'closure.length',
+          label: 'Stapled round the board',
+          quantity: 'length',
+          value: perimeterOf(board),
+          rule: 'along the edge of the board',
+        }),
+        allowances,
+      ),
+    ],
     patches: blank.patches,
     surfaceMm2: areaOf(wall.top) + wallArea(wall),
     perimeter: perimeterFigure(solid),
     wall,
     figures: [side, size('width', box.maxX - box.minX), size('depth', box.maxY - box.minY)],
     fittings: fittings(input, board),
-    notes: [{ code: 'staple-from-middle', apartMm: construction.stapleMm }, ...(construction.airHoles ? [{ code: 'drill-first' } as const] : [])],
+    notes: [
+      { code: 'staple-from-middle', apartMm: construction.stapleMm },
+      ...(construction.airHoles ? [{ code: 'drill-first' } as const] : []),
+    ],
   })
 }
 
@@ -47,19 +122,85 @@ const DUST_FOLD_MM = 15
 const AIR_HOLE_EVERY_MM2 = 150 * 150
 
 function dustCover({ solid }: RecipeInput<'pull-over'>, outline: Outline): PanelDraft {
-  const fold = entered({ id: 'cover.dustFold', label: 'Fold of the dust cover', quantity: 'length', value: DUST_FOLD_MM, rule: 'turned in at each edge' })
+  const fold = entered({
+    id: 'cover.dustFold',
+    label: 'Fold of the dust cover',
+    quantity: 'length',
+    value: DUST_FOLD_MM,
+    rule: 'turned in at each edge',
+  })
   const names = edgeNames(solid.edges)
-  const edges = outline.map((_, i): EdgeDraft => ({ name: names[i]!, treatment: 'staple', allowances: [fold], side: solid.edges[i]!.side }))
-  return shapedPanel({ id: 'dust-cover', name: 'Dust cover', role: 'base', cloth: 'base', isSeen: false, rule: 'the board, less 12 mm all round' }, outline, edges)
+  const edges = outline.map((_, i): EdgeDraft => ({
+    name: names[i]!,
+    treatment: 'staple',
+    allowances: [fold],
+    side: solid.edges[i]!.side,
+  }))
+  return shapedPanel(
+    {
+      id: 'dust-cover',
+      name: 'Dust cover',
+      role: 'base',
+      cloth: 'base',
+      isSeen: false,
+      rule: 'the board, less 12 mm all round',
+    },
+    outline,
+    edges,
+  )
 }
 
 /** Staples by the edge of the board, and holes that let air in and water out. */
 function fittings({ construction }: RecipeInput<'pull-over'>, board: Outline): readonly Fitting[] {
   const round = given(perimeterOf(board), 'length', 'round the board')
   const rows = given(construction.stapleRows, 'count', 'rows')
-  const staples = figure({ id: 'cover.staples', label: 'Staples', quantity: 'count', sum: times(rows, roundUp(over(round, given(construction.stapleMm, 'length', 'apart')), 1, 'count')), rule: 'by their distance along the edge', change: 'make-up.construction' })
-  const dust = construction.dustCover ? [{ what: 'Staples for the dust cover', use: 'staples' as const, amount: figure({ id: 'cover.dustStaples', label: 'Staples for the dust cover', quantity: 'count' as const, sum: roundUp(over(round, given(construction.stapleMm, 'length', 'apart')), 1, 'count'), rule: 'one row' }), note: '' }] : []
-  const holes = construction.airHoles ? [{ what: 'Air holes in the board', use: null, amount: figure({ id: 'cover.airHoles', label: 'Air holes', quantity: 'count' as const, sum: roundUp(over(given(areaOf(board), 'area', 'board'), given(AIR_HOLE_EVERY_MM2, 'area', 'for each hole')), 1, 'count'), rule: 'one for each 150 x 150 mm of the board' }), note: '12 mm, edges broken' }] : []
-  return [{ what: 'Staples', use: 'staples', amount: staples, note: 'no longer than the board is thick' }, ...dust, ...holes]
+  const staples = figure({
+    id: 'cover.staples',
+    label: 'Staples',
+    quantity: 'count',
+    sum: times(rows, roundUp(over(round, given(construction.stapleMm, 'length', 'apart')), 1, 'count')),
+    rule: 'by their distance along the edge',
+    change: 'make-up.construction',
+  })
+  const dust = construction.dustCover
+    ? [
+        {
+          what: 'Staples for the dust cover',
+          use: 'staples' as const,
+          amount: figure({
+            id: 'cover.dustStaples',
+            label: 'Staples for the dust cover',
+            quantity: 'count' as const,
+            sum: roundUp(over(round, given(construction.stapleMm, 'length', 'apart')), 1, 'count'),
+            rule: 'one row',
+          }),
+          note: '',
+        },
+      ]
+    : []
+  const holes = construction.airHoles
+    ? [
+        {
+          what: 'Air holes in the board',
+          use: null,
+          amount: figure({
+            id: 'cover.airHoles',
+            label: 'Air holes',
+            quantity: 'count' as const,
+            sum: roundUp(
+              over(given(areaOf(board), 'area', 'board'), given(AIR_HOLE_EVERY_MM2, 'area', 'for each hole')),
+              1,
+              'count',
+            ),
+            rule: 'one for each 150 x 150 mm of the board',
+          }),
+          note: '12 mm, edges broken',
+        },
+      ]
+    : []
+  return [
+    { what: 'Staples', use: 'staples', amount: staples, note: 'no longer than the board is thick' },
+    ...dust,
+    ...holes,
+  ]
 }
-

@@ -3,12 +3,24 @@ import type { Construction, MakeUp } from '../../../contract/index.ts'
 import { USUAL_PIPING } from '../../job/index.ts'
 import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
-import { biasWays, checkCover, CLOSURES, cutOutline, marksOnPiece, noteWords, panelOf, seamLength, type Cover } from '../index.ts'
+import {
+  biasWays,
+  checkCover,
+  CLOSURES,
+  cutOutline,
+  marksOnPiece,
+  noteWords,
+  panelOf,
+  seamLength,
+  type Cover,
+} from '../index.ts'
 
 type Change = Partial<MakeUp> & { readonly kind?: Construction['kind'] }
 const cover = (w: number, d: number, t: number, change: Change): Cover => coverOf(boxSolid(w, d, t), change)
-const cut = (c: Cover, panel: string) => [panelOf(c, panel).figures.cutWidth, panelOf(c, panel).figures.cutHeight].map((f) => Number(f.value.toFixed(1)))
-const working = (c: Cover, panel: string) => [panelOf(c, panel).figures.cutWidth, panelOf(c, panel).figures.cutHeight].map((f) => sayWorking(f, 'mm'))
+const cut = (c: Cover, panel: string) =>
+  [panelOf(c, panel).figures.cutWidth, panelOf(c, panel).figures.cutHeight].map((f) => Number(f.value.toFixed(1)))
+const working = (c: Cover, panel: string) =>
+  [panelOf(c, panel).figures.cutWidth, panelOf(c, panel).figures.cutHeight].map((f) => sayWorking(f, 'mm'))
 const figureOf = (c: Cover, id: string) => c.figures.find((f) => f.id === id)!
 
 describe('make-ups worked by hand, s 12', () => {
@@ -21,23 +33,38 @@ describe('make-ups worked by hand, s 12', () => {
 
   it('knife-edge 610 x 545 x 110 with a zip in its back seam, tape 8: plates cut 744 x 675 at the zip, 679 over its rounded corners', () => {
     const c = cover(610, 545, 110, { kind: 'knife-edge', closure: CLOSURES['zip-seam'].usual })
-    expect([cut(c, 'top-plate'), cut(c, 'bottom-plate')]).toEqual([[744, 679], [744, 679]])
-    // The corners keep their 12: only the zip's own edge is cut at the tape, so the piece measures 655 + 12 + 12 over all.
+    expect([cut(c, 'top-plate'), cut(c, 'bottom-plate')]).toEqual([
+      [744, 679],
+      [744, 679],
+    ])
+    // The corners keep their 12: only the zip's own edge is cut at the tape, so the piece measures 655 + 12 + 12 over
+    // all.
     const plate = panelOf(c, 'top-plate')
     const back = plate.finished.findIndex((_, i) => plate.edges[i]!.treatment === 'zip')
-    const cutY = Math.max(...cutOutline(plate).flatMap((v, i, all) => (Math.abs(v.y - all[(i + 1) % all.length]!.y) < 1e-6 && v.y > 300 ? [v.y] : [])))
+    const cutY = Math.max(
+      ...cutOutline(plate).flatMap((v, i, all) =>
+        Math.abs(v.y - all[(i + 1) % all.length]!.y) < 1e-6 && v.y > 300 ? [v.y] : [],
+      ),
+    )
     expect(cutY - plate.finished[back]!.y).toBeCloseTo(8, 6)
   })
 
   it('hinged pair 470 wide, 455 + 530, t 35: panels cut 529 x 1079, divider 502 from the raw end', () => {
-    const c = cover(470, 455, 35, { construction: { kind: 'hinged-pair', backDepthMm: 530 }, closure: CLOSURES['sewn-shut'].usual })
+    const c = cover(470, 455, 35, {
+      construction: { kind: 'hinged-pair', backDepthMm: 530 },
+      closure: CLOSURES['sewn-shut'].usual,
+    })
     expect(cut(c, 'top-plate')).toEqual([529, 1079])
     expect(cut(c, 'bottom-plate')).toEqual([529, 1079])
     expect(sayWorking(figureOf(c, 'cover.divider'), 'mm')).toBe('455 + 35 + 12 = 502 mm cut')
   })
 
   it('rolled edge 560 x 560 x 120, s = r = 10, c 3: plates cut 606 x 606, boxing cut 166 high', () => {
-    const c = coverOf(boxSolid(560, 560, 120), { construction: { kind: 'rolled-edge', rollMm: 10, turnMm: 3 }, closure: CLOSURES['sewn-shut'].usual }, { seamMm: 10 })
+    const c = coverOf(
+      boxSolid(560, 560, 120),
+      { construction: { kind: 'rolled-edge', rollMm: 10, turnMm: 3 }, closure: CLOSURES['sewn-shut'].usual },
+      { seamMm: 10 },
+    )
     expect(cut(c, 'top-plate')).toEqual([606, 606])
     expect(cut(c, 'boxing-front')).toEqual([606, 166])
     expect(working(c, 'boxing-front')[1]).toBe('120 + 23 + 23 = 166 mm cut')
@@ -48,7 +75,10 @@ describe('make-ups worked by hand, s 12', () => {
     expect(cut(c, 'blank')).toEqual([1300, 630])
     expect(sayWorking(figureOf(c, 'cover.border'), 'mm')).toBe('100 − 12 = 88 mm net')
     expect(cut(c, 'base')).toEqual([1124, 454])
-    const full = cover(1100, 430, 100, { construction: { kind: 'capped', school: 'full-depth' }, closure: CLOSURES.horseshoe.usual })
+    const full = cover(1100, 430, 100, {
+      construction: { kind: 'capped', school: 'full-depth' },
+      closure: CLOSURES.horseshoe.usual,
+    })
     expect(cut(full, 'blank')).toEqual([1324, 654])
   })
 
@@ -62,7 +92,8 @@ describe('make-ups worked by hand, s 12', () => {
     const c = cover(600, 400, 64, { kind: 'lap-closed', closure: { kind: 'hook-and-loop', tapeMm: 20, side: 'left' } })
     expect(sayWorking(c.closures[0]!.lap!, 'mm')).toBe('20 + 6 = 26 mm')
     expect([cut(c, 'lap-upper')[1], cut(c, 'lap-lower')[1]]).toEqual([89, 89])
-    const finished = panelOf(c, 'lap-upper').figures.finishedHeight.value + panelOf(c, 'lap-lower').figures.finishedHeight.value
+    const finished =
+      panelOf(c, 'lap-upper').figures.finishedHeight.value + panelOf(c, 'lap-lower').figures.finishedHeight.value
     expect(finished).toBe(64)
     // (64 + 24 - 12) / 3
     expect(figureOf(c, 'cover.lapMost').value).toBeCloseTo(25.33, 2)
@@ -91,7 +122,9 @@ describe('make-ups worked by hand, s 12', () => {
     const c = cover(440, 440, 380, { kind: 'cube', closure: CLOSURES['snap-tape'].usual })
     expect(figureOf(c, 'cover.layers').value).toBe(8)
     expect(figureOf(c, 'cover.layersOver').value).toBe(20)
-    expect(noteWords(c.notes[0]!, 'mm')).toBe('8 sheets stand 20 mm over: split the last to 30 mm, or let the cube finish 20 mm higher.')
+    expect(noteWords(c.notes[0]!, 'mm')).toBe(
+      '8 sheets stand 20 mm over: split the last to 30 mm, or let the cube finish 20 mm higher.',
+    )
     expect(noteWords(c.notes[0]!, 'inch-8')).toContain('split the last to 1 1/8 in')
     // Side 380 + s + hem 30, closure in a lap of 26: half of it and a hem of 32.
     expect(cut(c, 'side-front')).toEqual([464, 422])
@@ -123,7 +156,10 @@ describe('make-ups worked by hand, s 12', () => {
   it('waterfall 600 x 500 x 90, front rounded 25: 2 x 500 + 90 less (4 - pi) x 25', () => {
     const c = cover(600, 500, 90, { kind: 'waterfall', closure: CLOSURES['zip-gusset'].usual })
     expect(panelOf(c, 'body').figures.finishedHeight.value).toBeCloseTo(1090 - (4 - Math.PI) * 25, 6)
-    const tucked = cover(600, 500, 90, { construction: { kind: 'waterfall', frontRadiusMm: 0, tuckMm: 15 }, closure: CLOSURES['zip-gusset'].usual })
+    const tucked = cover(600, 500, 90, {
+      construction: { kind: 'waterfall', frontRadiusMm: 0, tuckMm: 15 },
+      closure: CLOSURES['zip-gusset'].usual,
+    })
     // Two tucks on each side edge take twice 15 each.
     expect(panelOf(tucked, 'body').figures.finishedHeight.value).toBe(1090 + 60)
   })
@@ -132,14 +168,23 @@ describe('make-ups worked by hand, s 12', () => {
     const c = cover(600, 400, 100, { kind: 'pinch-corner', closure: CLOSURES.slit.usual })
     expect(cut(c, 'blank')).toEqual([724, 1120])
     expect(c.seams.filter((s) => s.kind === 'corner').map((s) => seamLength(s))).toEqual([100, 100, 100, 100])
-    const three = cover(600, 400, 100, { construction: { kind: 'pinch-corner', panels: 'three', share: 0.7, hemMm: 25, lapMm: 70 }, closure: CLOSURES.slit.usual })
+    const three = cover(600, 400, 100, {
+      construction: { kind: 'pinch-corner', panels: 'three', share: 0.7, hemMm: 25, lapMm: 70 },
+      closure: CLOSURES.slit.usual,
+    })
     expect(cut(three, 'blank')).toEqual([824, 624])
   })
 
-  it('no-sew wrap 600 x 400 x 100, laps 60: 920 x 1060', () => expect(cut(cover(600, 400, 100, { kind: 'no-sew-wrap', closure: CLOSURES.fixed.usual }), 'blank')).toEqual([920, 1060]))
+  it('no-sew wrap 600 x 400 x 100, laps 60: 920 x 1060', () =>
+    expect(cut(cover(600, 400, 100, { kind: 'no-sew-wrap', closure: CLOSURES.fixed.usual }), 'blank')).toEqual([
+      920, 1060,
+    ]))
 
   it('liner of a knife-edge 4 % larger: 582.4 + 145.6 and seams', () => {
-    const c = cover(560, 480, 140, { construction: { kind: 'liner', of: 'knife-edge', largerShare: 0.04 }, closure: CLOSURES['sewn-shut'].usual })
+    const c = cover(560, 480, 140, {
+      construction: { kind: 'liner', of: 'knife-edge', largerShare: 0.04 },
+      closure: CLOSURES['sewn-shut'].usual,
+    })
     expect(cut(c, 'top-plate')[0]).toBe(752)
     expect(panelOf(c, 'top-plate').cloth).toBe('liner')
   })
@@ -151,25 +196,40 @@ describe('closures and piping worked by hand', () => {
     expect(c.closures[0]!.lengthMm.value).toBeCloseTo(980.7, 6)
     // From the outlines: rays out of the sewing line 60 from the back corner and 200 from it.
     const bottom = panelOf(c, 'bottom-plate')
-    const cutAt = (panel: typeof bottom, x: number, y: number, way: 1 | -1) => Math.min(...cutOutline(panel).flatMap((v, i, all) => {
-      const next = all[(i + 1) % all.length]!
-      const isCrossed = (v.y - y) * (next.y - y) <= 0 && Math.abs(next.y - v.y) > 1e-9 && (v.x - x) * way >= -1e-9
-      return isCrossed ? [Math.abs(v.x + ((next.x - v.x) * (y - v.y)) / (next.y - v.y) - x)] : []
-    }))
-    expect([cutAt(bottom, 0, 468 - 60, -1), cutAt(bottom, 0, 468 - 200, -1)]).toEqual([expect.closeTo(8, 6), expect.closeTo(12, 6)])
+    const cutAt = (panel: typeof bottom, x: number, y: number, way: 1 | -1) =>
+      Math.min(
+        ...cutOutline(panel).flatMap((v, i, all) => {
+          const next = all[(i + 1) % all.length]!
+          const isCrossed = (v.y - y) * (next.y - y) <= 0 && Math.abs(next.y - v.y) > 1e-9 && (v.x - x) * way >= -1e-9
+          return isCrossed ? [Math.abs(v.x + ((next.x - v.x) * (y - v.y)) / (next.y - v.y) - x)] : []
+        }),
+      )
+    expect([cutAt(bottom, 0, 468 - 60, -1), cutAt(bottom, 0, 468 - 200, -1)]).toEqual([
+      expect.closeTo(8, 6),
+      expect.closeTo(12, 6),
+    ])
     expect(cut(c, 'boxing-back')[1]).toBeCloseTo(75 + 12 + 8, 6)
-    expect(bottom.edges.filter((e) => e.treatment === 'zip').map((e) => e.name)).toEqual(['left, zip', 'back', 'right, zip'])
+    expect(bottom.edges.filter((e) => e.treatment === 'zip').map((e) => e.name)).toEqual([
+      'left, zip',
+      'back',
+      'right, zip',
+    ])
   })
 
   it('a zip that shows 6: both halves finish (80 − 6) ÷ 2 and are cut 37 + 12 + 22; together with what shows they make 80', () => {
-    const c = cover(700, 500, 80, { closure: { kind: 'zip-gusset', side: 'back', lapped: false, pocketMm: 0, showsMm: 6 } })
+    const c = cover(700, 500, 80, {
+      closure: { kind: 'zip-gusset', side: 'back', lapped: false, pocketMm: 0, showsMm: 6 },
+    })
     expect(working(c, 'gusset-upper')[1]).toBe('37 + 22 + 12 = 71 mm cut')
     expect(sayWorking(panelOf(c, 'gusset-lower').figures.finishedHeight, 'mm')).toBe('(80 − 6) ÷ 2 = 37 mm net')
     expect(checkCover(c).flatMap((f) => f.faults)).toEqual([])
   })
 
   it('a pocket of 75 is cut longer at both ends of the boxing, and finishes 35', () => {
-    const c = cover(700, 500, 80, { construction: { kind: 'boxed', boxing: 'wrap' }, closure: { kind: 'zip-gusset', side: 'back', lapped: false, pocketMm: 75 } })
+    const c = cover(700, 500, 80, {
+      construction: { kind: 'boxed', boxing: 'wrap' },
+      closure: { kind: 'zip-gusset', side: 'back', lapped: false, pocketMm: 75 },
+    })
     const plain = cover(700, 500, 80, { construction: { kind: 'boxed', boxing: 'wrap' } })
     expect(cut(c, 'boxing')[0]! - cut(plain, 'boxing')[0]!).toBe(150)
     expect(figureOf(c, 'cover.pocketFold').value).toBe(35)
@@ -183,7 +243,10 @@ describe('closures and piping worked by hand', () => {
   })
 
   it('snaps on a wrap 450 wide, no more than 75 apart: 25 from the ends, six gaps of 66.7, one datum', () => {
-    const c = cover(450, 400, 60, { kind: 'wrapped-tube', closure: { kind: 'snaps', spacingMm: 75, lapMm: 26, side: 'back' } })
+    const c = cover(450, 400, 60, {
+      kind: 'wrapped-tube',
+      closure: { kind: 'snaps', spacingMm: 75, lapMm: 26, side: 'back' },
+    })
     expect(c.closures[0]!.places.map((p) => Number(p.toFixed(1)))).toEqual([25, 91.7, 158.3, 225, 291.7, 358.3, 425])
     expect(c.closures[0]!.fittings[0]!.amount.value).toBe(7)
   })
@@ -196,7 +259,9 @@ describe('closures and piping worked by hand', () => {
   })
 
   it('piping on the front and the right alone is one open run: 700 + 500 + 2 x 40', () => {
-    const { groups } = cover(700, 500, 80, { piping: { ...USUAL_PIPING, rows: 'top', sides: ['front', 'right'] } }).piping!
+    const { groups } = cover(700, 500, 80, {
+      piping: { ...USUAL_PIPING, rows: 'top', sides: ['front', 'right'] },
+    }).piping!
     expect(groups.map((g) => [g.isClosed, g.length.value])).toEqual([[false, 1280]])
     const apart = cover(700, 500, 80, { piping: { ...USUAL_PIPING, rows: 'top', sides: ['front', 'back'] } }).piping!
     expect(apart.groups.map((g) => [g.count, g.length.value])).toEqual([[2, 780]])
@@ -207,7 +272,10 @@ describe('closures and piping worked by hand', () => {
     expect(Math.round(ways.diagonal.value)).toBe(1937)
     expect(Number(ways.every.value.toFixed(1))).toBe(60.8)
     // (9000 - 33.9) / (1937.5 - 33.9) = 4.7
-    expect(ways.ways.map((w) => [w.method, w.strips.value])).toEqual([['cross-strips', 5], ['tube', 1]])
+    expect(ways.ways.map((w) => [w.method, w.strips.value])).toEqual([
+      ['cross-strips', 5],
+      ['tube', 1],
+    ])
     expect(ways.best.wasteShare).toBe(Math.min(...ways.ways.map((w) => w.wasteShare)))
     expect(ways.ways[1]!.roll.value).toBeCloseTo((9000 * 43) / 1346 + 24 + 43, 6)
   })
@@ -215,7 +283,12 @@ describe('closures and piping worked by hand', () => {
   it('round corners of 60 on 746.7 x 468 take 103.0 off the perimeter', async () => {
     const { newSeat } = await import('../../job/index.ts')
     const { cushionsOf } = await import('../../seat/index.ts')
-    const seat = { ...newSeat('singles', 746.7, 468, 75, 1), corners: Object.fromEntries(['near left', 'near right', 'far left', 'far right'].map((c) => [c, { kind: 'round' as const, radiusMm: 60 }])) }
+    const seat = {
+      ...newSeat('singles', 746.7, 468, 75, 1),
+      corners: Object.fromEntries(
+        ['near left', 'near right', 'far left', 'far right'].map((c) => [c, { kind: 'round' as const, radiusMm: 60 }]),
+      ),
+    }
     const found = cushionsOf(seat)
     if (!found.ok) throw new Error('no cushion')
     const square = cover(746.7, 468, 75, {}).perimeter.value
@@ -225,13 +298,34 @@ describe('closures and piping worked by hand', () => {
 })
 
 describe('buttons, ties and trims by hand', () => {
-  const trims = cover(600, 400, 80, {}) && { ties: null, handles: null, vents: null, grip: { kind: 'none' as const }, buttons: null, finishing: 'none' as const, trimReserveMm: 0 }
+  const trims = cover(600, 400, 80, {}) && {
+    ties: null,
+    handles: null,
+    vents: null,
+    grip: { kind: 'none' as const },
+    buttons: null,
+    finishing: 'none' as const,
+    trimReserveMm: 0,
+  }
 
   it('two rows of three, 100 from the edge, pulled 20: each span 200 takes 203.96; the plate is 7.9 wider', () => {
-    const c = cover(600, 400, 80, { trims: { ...trims, buttons: { rows: 2, across: 3, layout: 'even', marginMm: 100, diameterMm: 22, depthMm: 20 } } })
+    const c = cover(600, 400, 80, {
+      trims: { ...trims, buttons: { rows: 2, across: 3, layout: 'even', marginMm: 100, diameterMm: 22, depthMm: 20 } },
+    })
     const wider = 2 * (Math.sqrt(200 ** 2 + 4 * 20 ** 2) - 200)
     expect(cut(c, 'top-plate')[0]).toBeCloseTo(600 + 24 + wider, 1)
-    expect(panelOf(c, 'top-plate').marks.filter((m) => m.kind === 'button').map((m) => m.path[0])).toEqual([{ x: 100, y: 100 }, { x: 300, y: 100 }, { x: 500, y: 100 }, { x: 100, y: 300 }, { x: 300, y: 300 }, { x: 500, y: 300 }])
+    expect(
+      panelOf(c, 'top-plate')
+        .marks.filter((m) => m.kind === 'button')
+        .map((m) => m.path[0]),
+    ).toEqual([
+      { x: 100, y: 100 },
+      { x: 300, y: 100 },
+      { x: 500, y: 100 },
+      { x: 100, y: 300 },
+      { x: 300, y: 300 },
+      { x: 500, y: 300 },
+    ])
     // 6 places, a button on each face; twine 2 x (80 + 300), doubled.
     expect(c.fittings.map((f) => f.amount.value)).toEqual([12, 6 * 2 * 2 * 380])
     // The cloth that covers them is cut with the rest: twelve squares of 44.
@@ -239,19 +333,38 @@ describe('buttons, ties and trims by hand', () => {
     // Marks lie where the cloth dips: margins as they are, spans as long as the cloth between them.
     const span = Math.sqrt(200 ** 2 + 4 * 20 ** 2)
     const deep = Math.sqrt(200 ** 2 + 4 * 20 ** 2)
-    expect(marksOnPiece(panelOf(c, 'top-plate')).map((m) => [m.path[0]!.x, m.path[0]!.y])).toEqual([100, 100 + deep].flatMap((y) => [100, 100 + span, 100 + 2 * span].map((x) => [expect.closeTo(x, 9), expect.closeTo(y, 9)])))
+    expect(marksOnPiece(panelOf(c, 'top-plate')).map((m) => [m.path[0]!.x, m.path[0]!.y])).toEqual(
+      [100, 100 + deep].flatMap((y) =>
+        [100, 100 + span, 100 + 2 * span].map((x) => [expect.closeTo(x, 9), expect.closeTo(y, 9)]),
+      ),
+    )
   })
 
   it('staggered rows stand between: 3, 2, 3', () => {
-    const c = cover(600, 400, 80, { trims: { ...trims, buttons: { rows: 3, across: 3, layout: 'staggered', marginMm: 100, diameterMm: 22, depthMm: 0 } } })
+    const c = cover(600, 400, 80, {
+      trims: {
+        ...trims,
+        buttons: { rows: 3, across: 3, layout: 'staggered', marginMm: 100, diameterMm: 22, depthMm: 0 },
+      },
+    })
     const xs = panelOf(c, 'top-plate').marks.map((m) => m.path[0]!.x)
     expect(xs).toEqual([100, 300, 500, 200, 400, 100, 300, 500])
   })
 
   it('ties 15 wide, tails 200: folded they are cut 60 wide, caught in the middle 424 long', () => {
-    const c = cover(600, 400, 80, { trims: { ...trims, ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'folded', caught: 'at-the-middle' } } })
+    const c = cover(600, 400, 80, {
+      trims: {
+        ...trims,
+        ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'folded', caught: 'at-the-middle' },
+      },
+    })
     expect([panelOf(c, 'tie').times, ...cut(c, 'tie')]).toEqual([2, 424, 60])
-    const turned = cover(600, 400, 80, { trims: { ...trims, ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'turned-out', caught: 'at-an-end' } } })
+    const turned = cover(600, 400, 80, {
+      trims: {
+        ...trims,
+        ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'turned-out', caught: 'at-an-end' },
+      },
+    })
     expect([panelOf(turned, 'tie').times, ...cut(turned, 'tie')]).toEqual([4, 224, 54])
   })
 

@@ -1,4 +1,17 @@
-import { at, boxOf, directionOn, edgeLength, isSmoothAt, isStraight, rightOf, turnAt, vertex, type Outline, type Point, type Vertex } from '../../outline/index.ts'
+import {
+  at,
+  boxOf,
+  directionOn,
+  edgeLength,
+  isSmoothAt,
+  isStraight,
+  rightOf,
+  turnAt,
+  vertex,
+  type Outline,
+  type Point,
+  type Vertex,
+} from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import type { Operand } from '../../working/index.ts'
 import type { Figure } from '../../working/index.ts'
@@ -34,7 +47,10 @@ export interface BorderedBlank {
   readonly stretch: (edge: number, from: number, to: number) => Stretch
 }
 
-/** Borders are folded down along straight edges; they cannot follow a bow, and at an inward corner they would lie on each other. */
+/**
+ * Borders are folded down along straight edges; they cannot follow a bow, and at an inward corner they would lie on
+ * each other.
+ */
 export function borderedBlank(draft: BlankDraft): BorderedBlank | RefusalReason {
   const { solid, wall, head, border, corner } = draft
   const { top } = wall
@@ -58,7 +74,11 @@ export function borderedBlank(draft: BlankDraft): BorderedBlank | RefusalReason 
     const way = directionOn(top, i, 0)
     const out = rightOf(way)
     const { topStart, footLength, slant } = flats[i]!
-    const on = (place: number, up: number): Point => at(c.x + way.x * (place - topStart) + out.x * (slant - up), c.y + way.y * (place - topStart) + out.y * (slant - up))
+    const on = (place: number, up: number): Point =>
+      at(
+        c.x + way.x * (place - topStart) + out.x * (slant - up),
+        c.y + way.y * (place - topStart) + out.y * (slant - up),
+      )
     return { on, way, out, foot: [on(0, 0), on(footLength, 0)] as const }
   })
   top.forEach((c, i) => {
@@ -69,7 +89,8 @@ export function borderedBlank(draft: BlankDraft): BorderedBlank | RefusalReason 
   })
   const of = (side: string) => names[solid.edges.findIndex((e) => e.side === side)]
   const [bottom, right, back, left] = ['front', 'right', 'back', 'left'].map(of)
-  const sums = isLevelBox(solid) && bottom && right && back && left ? { ...draft.sums, bottom, right, top: back, left } : null
+  const sums =
+    isLevelBox(solid) && bottom && right && back && left ? { ...draft.sums, bottom, right, top: back, left } : null
   const shift = boxOf(outline)
   const origin = at(shift.minX, shift.minY)
   const finished: Outline = outline.map((v) => at(v.x - origin.x, v.y - origin.y))
@@ -77,7 +98,12 @@ export function borderedBlank(draft: BlankDraft): BorderedBlank | RefusalReason 
   return {
     panel,
     patches: [
-      { panel: head.id, bend: 'flat', outline: top.map((v) => at(v.x - origin.x, v.y - origin.y)), place: (p) => inSpace(p.x + origin.x, p.y + origin.y, wall.heightMm) },
+      {
+        panel: head.id,
+        bend: 'flat',
+        outline: top.map((v) => at(v.x - origin.x, v.y - origin.y)),
+        place: (p) => inSpace(p.x + origin.x, p.y + origin.y, wall.heightMm),
+      },
       ...top.map((_, i): Patch => flapPatch(wall, i, places[i]!, origin, head.id)),
     ],
     corners: top.flatMap((_, i) => (isCorner[i] ? [cornerSeam(head.id, names[i]!, outline, edges)] : [])),
@@ -85,9 +111,17 @@ export function borderedBlank(draft: BlankDraft): BorderedBlank | RefusalReason 
   }
 }
 
-function flapPatch(wall: Wall, i: number, { on, way, out }: { on: (place: number, up: number) => Point; way: Point; out: Point }, origin: Point, panel: string): Patch {
+function flapPatch(
+  wall: Wall,
+  i: number,
+  { on, way, out }: { on: (place: number, up: number) => Point; way: Point; out: Point },
+  origin: Point,
+  panel: string,
+): Patch {
   const { footLength, slant, topStart, topEnd } = flatEdge(wall, i)
-  const outline = [on(0, 0), on(footLength, 0), on(topEnd, slant), on(topStart, slant)].map((p) => at(p.x - origin.x, p.y - origin.y))
+  const outline = [on(0, 0), on(footLength, 0), on(topEnd, slant), on(topStart, slant)].map((p) =>
+    at(p.x - origin.x, p.y - origin.y),
+  )
   const foot = on(0, 0)
   return {
     panel,
@@ -106,5 +140,9 @@ function cornerSeam(panel: string, name: string, outline: Outline, edges: readon
   const length = edgeLength(outline, index(left))
   // Both run from or to the corner of the top: one leaves it, the other arrives.
   const arriving = edgeLength(outline, index(right))
-  return { name: `corner at the start of the ${name}`, kind: 'corner', pairs: [{ a: { panel, edge: left, from: 0, to: length }, b: { panel, edge: right, from: arriving, to: 0 } }] }
+  return {
+    name: `corner at the start of the ${name}`,
+    kind: 'corner',
+    pairs: [{ a: { panel, edge: left, from: 0, to: length }, b: { panel, edge: right, from: arriving, to: 0 } }],
+  }
 }

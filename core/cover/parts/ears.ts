@@ -1,5 +1,15 @@
 import type { EarCut } from '../../../contract/index.ts'
-import { at, directionOn, dressCorners, edgeLength, onEdge, stretchOf, turnAt, type Outline, type Vertex } from '../../outline/index.ts'
+import {
+  at,
+  directionOn,
+  dressCorners,
+  edgeLength,
+  onEdge,
+  stretchOf,
+  turnAt,
+  type Outline,
+  type Vertex,
+} from '../../outline/index.ts'
 
 /** An outline with its corners eased; `sources[i]` is the edge that edge i comes from or runs into. */
 export interface Eased {
@@ -34,8 +44,12 @@ export function easeCorners(outline: Outline, ears: EarCut, thicknessMm: number)
 const ROOM = 0.45
 
 function rounded(outline: Outline, sharp: readonly boolean[], radiusMm: number): Eased {
-  const dressed = dressCorners(outline, sharp.map((is) => (is ? { kind: 'round', radiusMm } : { kind: 'square' })))
-  if (!('outline' in dressed)) return radiusMm > 1 ? rounded(outline, sharp, radiusMm / 2) : { outline, sources: outline.map((_, i) => i) }
+  const dressed = dressCorners(
+    outline,
+    sharp.map((is) => (is ? { kind: 'round', radiusMm } : { kind: 'square' })),
+  )
+  if (!('outline' in dressed))
+    return radiusMm > 1 ? rounded(outline, sharp, radiusMm / 2) : { outline, sources: outline.map((_, i) => i) }
   return { outline: dressed.outline, sources: dressed.sources.map((s) => (s.kind === 'edge' ? s.edge : s.corner)) }
 }
 

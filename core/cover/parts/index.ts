@@ -1,8 +1,24 @@
-export { rectanglePanel, seamEdge, shapedPanel, type EdgeDraft, type PanelDraft, type PanelHead, type SizeSums } from './panel-draft.ts'
+export {
+  rectanglePanel,
+  seamEdge,
+  shapedPanel,
+  type EdgeDraft,
+  type PanelDraft,
+  type PanelHead,
+  type SizeSums,
+} from './panel-draft.ts'
 export { edgeNames, frontFirst, isLevelBox, mirroredOrder, plateOf, type Plate } from './plates.ts'
 export { endToStart, isWholeEdge, stripOf, type EdgeKind, type Strip } from './strips.ts'
 export { allRound, boxingRuns, longestFlatRun, shareWall, sideOrBack, type WallRound } from './wall-round.ts'
-export { boxFrame, closingPairs, framePanels, framePatches, perimeterFigure, ringJoins, type BoxFrame } from './box-frame.ts'
+export {
+  boxFrame,
+  closingPairs,
+  framePanels,
+  framePatches,
+  perimeterFigure,
+  ringJoins,
+  type BoxFrame,
+} from './box-frame.ts'
 export { boxSurface, cutAt, frameDraft } from './frame-draft.ts'
 export { easeCorners, type Eased } from './ears.ts'
 export { cutRun, runLength } from './pieced.ts'

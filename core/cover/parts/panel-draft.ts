@@ -43,13 +43,33 @@ export interface PanelDraft extends PanelHead {
 }
 
 /** A rectangle by sums; its edges are bottom, right, top, left, as drawn. */
-export function rectanglePanel(head: PanelHead, width: Operand, height: Operand, edges: readonly EdgeDraft[]): PanelDraft {
+export function rectanglePanel(
+  head: PanelHead,
+  width: Operand,
+  height: Operand,
+  edges: readonly EdgeDraft[],
+): PanelDraft {
   const [bottom, right, top, left] = edges.map((e) => e.name) as [string, string, string, string]
-  return { ...head, finished: rectangle(evaluate(asExpression(width)), evaluate(asExpression(height))), edges, sums: { width, height, bottom, right, top, left } }
+  return {
+    ...head,
+    finished: rectangle(evaluate(asExpression(width)), evaluate(asExpression(height))),
+    edges,
+    sums: { width, height, bottom, right, top, left },
+  }
 }
 
 /** A panel of any outline; where its sizes over all can be said as sums, they are. */
-export const shapedPanel = (head: PanelHead, finished: Outline, edges: readonly EdgeDraft[], sums: SizeSums | null = null): PanelDraft => ({ ...head, finished, edges, sums })
+export const shapedPanel = (
+  head: PanelHead,
+  finished: Outline,
+  edges: readonly EdgeDraft[],
+  sums: SizeSums | null = null,
+): PanelDraft => ({ ...head, finished, edges, sums })
 
 /** An edge that is sewn to another. */
-export const seamEdge = (name: string, allowance: Figure, side?: SideName): EdgeDraft => ({ name, treatment: 'seam', allowances: [allowance], ...(side ? { side } : {}) })
+export const seamEdge = (name: string, allowance: Figure, side?: SideName): EdgeDraft => ({
+  name,
+  treatment: 'seam',
+  allowances: [allowance],
+  ...(side ? { side } : {}),
+})

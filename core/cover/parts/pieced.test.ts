@@ -17,7 +17,8 @@ describe('boxing longer than the cloth gives', () => {
     expect(lengths(pieced(wall, solid.edges, run, 1350))).toEqual([275, 1350, 275])
   })
 
-  it('a piece is never shorter than 150', () => expect(lengths(pieced(wall, solid.edges, run, 1880))).toEqual([150, 1600, 150]))
+  it('a piece is never shorter than 150', () =>
+    expect(lengths(pieced(wall, solid.edges, run, 1880))).toEqual([150, 1600, 150]))
 
   it('a join that would fall at a front corner is moved along: 1900 less twice 500 is 900', () => {
     const [end, middle] = lengths(pieced(wall, solid.edges, run, 940))
@@ -35,11 +36,16 @@ describe('boxing longer than the cloth gives', () => {
 
   it('on a job: a wrap on a one-way cloth is joined, says so, and stays sound', () => {
     const job = { ...keepersBench(), seat: { ...newSeat('singles', 900, 500, 80, 1), clearanceMm: 0 } }
-    const moss = setMakeUp('', (m) => ({ ...m, construction: { kind: 'boxed', boxing: 'wrap' } })).apply({ ...job, cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } } })
+    const moss = setMakeUp('', (m) => ({ ...m, construction: { kind: 'boxed', boxing: 'wrap' } })).apply({
+      ...job,
+      cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } },
+    })
     const { cover } = onlyDesign(worked(moss))
     expect(cover.notes).toEqual([{ code: 'boxing-joined' }])
     expect(checkCover(cover).flatMap((c) => c.faults)).toEqual([])
-    const [left, front, right] = ['boxing-left', 'boxing-front', 'boxing-right'].map((id) => panelOf(cover, id).figures.cutWidth.value)
+    const [left, front, right] = ['boxing-left', 'boxing-front', 'boxing-right'].map(
+      (id) => panelOf(cover, id).figures.cutWidth.value,
+    )
     expect(left).toBeCloseTo(right!, 6)
     expect(front).toBeLessThanOrEqual(1360)
   })

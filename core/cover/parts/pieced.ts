@@ -13,12 +13,20 @@ const STEP_MM = 5
  * the sides rather than on the front, never at a front corner nor mid-front. A run that cannot be
  * pieced so stays whole.
  */
-export function pieced(wall: Wall, edges: readonly SeatEdge[], run: readonly WallPart[], longestMm: number | null): readonly (readonly WallPart[])[] {
+export function pieced(
+  wall: Wall,
+  edges: readonly SeatEdge[],
+  run: readonly WallPart[],
+  longestMm: number | null,
+): readonly (readonly WallPart[])[] {
   const length = runLength(run)
   if (longestMm === null || length <= longestMm) return [run]
   const least = Math.max(LEAST_PIECE_MM, (length - longestMm) / 2)
   const most = Math.min(longestMm, (length - LEAST_PIECE_MM) / 2)
-  const tries = Array.from({ length: Math.max(0, Math.floor((most - least) / STEP_MM) + 1) }, (_, k) => least + k * STEP_MM)
+  const tries = Array.from(
+    { length: Math.max(0, Math.floor((most - least) / STEP_MM) + 1) },
+    (_, k) => least + k * STEP_MM,
+  )
   const clear = tries.filter((e) => [e, length - e].every((at) => isClear(wall, edges, run, at)))
   const end = clear.find((e) => !isOnFront(edges, run, e) && !isOnFront(edges, run, length - e)) ?? clear[0]
   if (end === undefined) return [run]
@@ -48,7 +56,8 @@ function partAt(run: readonly WallPart[], at: number): { readonly part: WallPart
   return { part: last, along: last.to }
 }
 
-const isOnFront = (edges: readonly SeatEdge[], run: readonly WallPart[], at: number): boolean => edges[partAt(run, at).part.edge]!.side === 'front'
+const isOnFront = (edges: readonly SeatEdge[], run: readonly WallPart[], at: number): boolean =>
+  edges[partAt(run, at).part.edge]!.side === 'front'
 
 /** Away from both ends of an edge that ends at a front corner. */
 function isClear(wall: Wall, edges: readonly SeatEdge[], run: readonly WallPart[], at: number): boolean {

@@ -33,12 +33,28 @@ export function plateOf(solid: Solid, { which, called, outline, heightMm, cloth,
   const names = edgeNames(solid.edges)
   const isTop = which === 'top'
   const order = isTop ? outline.map((_, i) => i) : mirroredOrder(outline.length)
-  const edges = order.map((i): EdgeDraft => ({ name: names[i]!, treatment: 'seam', allowances, side: solid.edges[i]!.side }))
-  const head = { id: called?.id ?? `${which}-plate`, name: called?.name ?? (isTop ? 'Top plate' : 'Bottom plate'), role: called?.role ?? 'plate', cloth, isSeen: isTop, rule: 'the plate finishes at the cover size' } as const
-  const panel = isLevelBox(solid) ? rectanglePanel(head, solid.width, solid.depth, edges) : shapedPanel(head, isTop ? outline : frontFirst(outline), edges)
+  const edges = order.map((i): EdgeDraft => ({
+    name: names[i]!,
+    treatment: 'seam',
+    allowances,
+    side: solid.edges[i]!.side,
+  }))
+  const head = {
+    id: called?.id ?? `${which}-plate`,
+    name: called?.name ?? (isTop ? 'Top plate' : 'Bottom plate'),
+    role: called?.role ?? 'plate',
+    cloth,
+    isSeen: isTop,
+    rule: 'the plate finishes at the cover size',
+  } as const
+  const panel = isLevelBox(solid)
+    ? rectanglePanel(head, solid.width, solid.depth, edges)
+    : shapedPanel(head, isTop ? outline : frontFirst(outline), edges)
   const stretch = (edge: number, from: number, to: number): Stretch => {
     const length = edgeLength(outline, edge)
-    return isTop ? { panel: panel.id, edge: names[edge]!, from, to } : { panel: panel.id, edge: names[edge]!, from: length - from, to: length - to }
+    return isTop
+      ? { panel: panel.id, edge: names[edge]!, from, to }
+      : { panel: panel.id, edge: names[edge]!, from: length - from, to: length - to }
   }
   // A mirrored plate begins at the right end of what is seen from above.
   const { maxX, minY } = boxOf(outline)

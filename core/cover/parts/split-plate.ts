@@ -36,9 +36,13 @@ export function splitPlate(draft: SplitDraft): SplitPlate | null {
   const { solid, whole } = draft
   const { minY, maxY } = boxOf(whole.finished)
   const y = minY + draft.share * (maxY - minY)
-  const parts = { front: keepLeftOf(wholeOf(whole.finished), at(0, y), at(-1, 0)), back: keepLeftOf(wholeOf(whole.finished), at(0, y), at(1, 0)) }
+  const parts = {
+    front: keepLeftOf(wholeOf(whole.finished), at(0, y), at(-1, 0)),
+    back: keepLeftOf(wholeOf(whole.finished), at(0, y), at(1, 0)),
+  }
   // A line that crosses one edge twice would leave a part with two edges of one name.
-  const isPart = ({ outline, sources }: CutOff) => sources.filter((s) => s < 0).length === 1 && new Set(sources).size === sources.length && isSimple(outline)
+  const isPart = ({ outline, sources }: CutOff) =>
+    sources.filter((s) => s < 0).length === 1 && new Set(sources).size === sources.length && isSimple(outline)
   if (!isPart(parts.front) || !isPart(parts.back)) return null
   const [front, back] = [partPanel(draft, 'front', parts.front), partPanel(draft, 'back', parts.back)]
   const right = boxOf(solid.outline)
@@ -49,30 +53,76 @@ export function splitPlate(draft: SplitDraft): SplitPlate | null {
     panels: [front, back],
     patches: [
       { panel: front.id, bend: 'flat', outline: front.finished, place },
-      { panel: back.id, bend: 'flat', outline: back.finished, place: isBox ? (p) => inSpace(right.maxX - p.x, p.y + y, 0) : place },
+      {
+        panel: back.id,
+        bend: 'flat',
+        outline: back.finished,
+        place: isBox ? (p) => inSpace(right.maxX - p.x, p.y + y, 0) : place,
+      },
     ],
-    slit: { a: { panel: front.id, edge: 'slit', from: 0, to: slitLength }, b: { panel: back.id, edge: 'slit', from: slitLength, to: 0 } },
+    slit: {
+      a: { panel: front.id, edge: 'slit', from: 0, to: slitLength },
+      b: { panel: back.id, edge: 'slit', from: slitLength, to: 0 },
+    },
     ring: (pairs) => pairs.flatMap((pair) => onParts(pair, whole, parts, { front, back })),
   }
 }
 
 /** A part of the bottom plate; of a rectangle its size is said as a sum. */
-function partPanel({ solid, whole, share: front, lapMm, hemMm }: SplitDraft, which: 'front' | 'back', part: CutOff): PanelDraft {
-  const lap = entered({ id: 'cover.slitLap', label: 'Lap', quantity: 'length', value: lapMm, rule: 'the parts lap by so much', setBy: 'job', change: 'make-up.construction' })
-  const hem = entered({ id: 'cover.slitHem', label: 'Hem of the slit', quantity: 'length', value: hemMm, rule: 'turned in along the slit', setBy: 'job', change: 'make-up.construction' })
-  const edges = part.sources.map((source): EdgeDraft => (source < 0 ? { name: 'slit', treatment: 'lap', allowances: [halfLap(lap), hem] } : whole.edges[source]!))
-  const head = { id: `bottom-${which}`, name: `Bottom plate, ${which} part`, role: 'plate', cloth: whole.cloth, isSeen: false, rule: 'its share of the plate, up to the line where the parts meet' } as const
+function partPanel(
+  { solid, whole, share: front, lapMm, hemMm }: SplitDraft,
+  which: 'front' | 'back',
+  part: CutOff,
+): PanelDraft {
+  const lap = entered({
+    id: 'cover.slitLap',
+    label: 'Lap',
+    quantity: 'length',
+    value: lapMm,
+    rule: 'the parts lap by so much',
+    setBy: 'job',
+    change: 'make-up.construction',
+  })
+  const hem = entered({
+    id: 'cover.slitHem',
+    label: 'Hem of the slit',
+    quantity: 'length',
+    value: hemMm,
+    rule: 'turned in along the slit',
+    setBy: 'job',
+    change: 'make-up.construction',
+  })
+  const edges = part.sources.map((source): EdgeDraft =>
+    source < 0 ? { name: 'slit', treatment: 'lap', allowances: [halfLap(lap), hem] } : whole.edges[source]!,
+  )
+  const head = {
+    id: `bottom-${which}`,
+    name: `Bottom plate, ${which} part`,
+    role: 'plate',
+    cloth: whole.cloth,
+    isSeen: false,
+    rule: 'its share of the plate, up to the line where the parts meet',
+  } as const
   if (!isLevelBox(solid)) return shapedPanel(head, part.outline, edges)
   const named = (name: string) => edges.find((e) => e.name === name)!
   const share = given(front, 'share', 'of the depth in front')
-  const depth: Figure | ReturnType<typeof times> = which === 'front' ? times(solid.depth, share) : minus(solid.depth, times(solid.depth, share))
+  const depth: Figure | ReturnType<typeof times> =
+    which === 'front' ? times(solid.depth, share) : minus(solid.depth, times(solid.depth, share))
   // The bottom plate lies mirrored: what is right on it is drawn at the left.
-  const order = which === 'front' ? [named('front'), named('left'), named('slit'), named('right')] : [named('slit'), named('left'), named('back'), named('right')]
+  const order =
+    which === 'front'
+      ? [named('front'), named('left'), named('slit'), named('right')]
+      : [named('slit'), named('left'), named('back'), named('right')]
   return rectanglePanel(head, solid.width, depth, order)
 }
 
 /** A pair on the whole plate, on whichever parts hold it. */
-function onParts(pair: SeamPair, whole: PanelDraft, parts: { front: CutOff; back: CutOff }, panels: { front: PanelDraft; back: PanelDraft }): readonly SeamPair[] {
+function onParts(
+  pair: SeamPair,
+  whole: PanelDraft,
+  parts: { front: CutOff; back: CutOff },
+  panels: { front: PanelDraft; back: PanelDraft },
+): readonly SeamPair[] {
   const source = whole.edges.findIndex((e) => e.name === pair.a.edge)
   const pieces = (['front', 'back'] as const).flatMap((which) => {
     const i = parts[which].sources.indexOf(source)
@@ -81,7 +131,9 @@ function onParts(pair: SeamPair, whole: PanelDraft, parts: { front: CutOff; back
     return [{ panel: panels[which], from, to: from + edgeLength(parts[which].outline, i) }]
   })
   const [low, high] = [Math.min(pair.a.from, pair.a.to), Math.max(pair.a.from, pair.a.to)]
-  const held = pieces.map((p) => ({ ...p, low: Math.max(low, p.from), high: Math.min(high, p.to) })).filter((p) => p.high - p.low > 1e-6)
+  const held = pieces
+    .map((p) => ({ ...p, low: Math.max(low, p.from), high: Math.min(high, p.to) }))
+    .filter((p) => p.high - p.low > 1e-6)
   const inOrder = held.toSorted((p, q) => (pair.a.from <= pair.a.to ? p.low - q.low : q.low - p.low))
   return inOrder.map(({ panel, from, low: start, high: end }) => {
     const [first, last] = pair.a.from <= pair.a.to ? [start, end] : [end, start]

@@ -44,10 +44,22 @@ export function stripOf(wall: Wall, draft: StripDraft): Strip {
     const base = treatment === 'seam' ? line : treatment
     return k === 0 ? base : `${base} ${k + 1}`
   }
-  const long = (line: 'bottom' | 'top', count: number) => Array.from({ length: count }, (_, k): EdgeDraft => ({ name: nameOf(line, k), ...draft[line] }))
-  const edges = [...long('bottom', unrolled.bottoms), { name: 'end', ...draft.end }, ...long('top', unrolled.tops).reverse(), { name: 'start', ...draft.start }]
-  const isBox = isRectangleOf(unrolled.outline, evaluate(asExpression(draft.width)), evaluate(asExpression(draft.height)))
-  const panel = isBox ? rectanglePanel(draft.head, draft.width, draft.height, edges) : shapedPanel(draft.head, unrolled.outline, edges)
+  const long = (line: 'bottom' | 'top', count: number) =>
+    Array.from({ length: count }, (_, k): EdgeDraft => ({ name: nameOf(line, k), ...draft[line] }))
+  const edges = [
+    ...long('bottom', unrolled.bottoms),
+    { name: 'end', ...draft.end },
+    ...long('top', unrolled.tops).reverse(),
+    { name: 'start', ...draft.start },
+  ]
+  const isBox = isRectangleOf(
+    unrolled.outline,
+    evaluate(asExpression(draft.width)),
+    evaluate(asExpression(draft.height)),
+  )
+  const panel = isBox
+    ? rectanglePanel(draft.head, draft.width, draft.height, edges)
+    : shapedPanel(draft.head, unrolled.outline, edges)
   return {
     panel,
     patches: unrolled.parts.map((part): Patch => ({
@@ -65,11 +77,15 @@ export function stripOf(wall: Wall, draft: StripDraft): Strip {
       const edge = nameOf(line, on.edge)
       // Top edges are drawn from right to left.
       const length = finishedEdgeLength(panel, edge)
-      return line === 'bottom' ? { panel: panel.id, edge, from: on.from, to: on.to } : { panel: panel.id, edge, from: length - on.from, to: length - on.to }
+      return line === 'bottom'
+        ? { panel: panel.id, edge, from: on.from, to: on.to }
+        : { panel: panel.id, edge, from: length - on.from, to: length - on.to }
     },
     up: (end, from, to) => {
       const length = finishedEdgeLength(panel, end)
-      return end === 'end' ? { panel: panel.id, edge: end, from: from * length, to: to * length } : { panel: panel.id, edge: end, from: (1 - from) * length, to: (1 - to) * length }
+      return end === 'end'
+        ? { panel: panel.id, edge: end, from: from * length, to: to * length }
+        : { panel: panel.id, edge: end, from: (1 - from) * length, to: (1 - to) * length }
     },
   }
 }
@@ -77,11 +93,20 @@ export function stripOf(wall: Wall, draft: StripDraft): Strip {
 /** A leaning side may unroll to a rectangle too, but then it is higher than the cushion is thick. */
 function isRectangleOf(outline: Outline, width: number, height: number): boolean {
   const { maxX, maxY } = boxOf(outline)
-  return outline.length === 4 && Math.abs(maxX - width) < 1e-3 && Math.abs(maxY - height) < 1e-3 && Math.abs(areaOf(outline) - width * height) < 0.01 * height
+  return (
+    outline.length === 4 &&
+    Math.abs(maxX - width) < 1e-3 &&
+    Math.abs(maxY - height) < 1e-3 &&
+    Math.abs(areaOf(outline) - width * height) < 0.01 * height
+  )
 }
 
 /** One strip's end sewn to the next one's start, foot to foot. */
-export const endToStart = (before: Strip, after: Strip): SeamPair => ({ a: before.up('end', 0, 1), b: after.up('start', 0, 1) })
+export const endToStart = (before: Strip, after: Strip): SeamPair => ({
+  a: before.up('end', 0, 1),
+  b: after.up('start', 0, 1),
+})
 
 /** True when parts cover their whole edge. */
-export const isWholeEdge = (wall: Wall, part: WallPart): boolean => part.from < 1e-6 && part.to > edgeLength(wall.foot, part.edge) - 1e-6
+export const isWholeEdge = (wall: Wall, part: WallPart): boolean =>
+  part.from < 1e-6 && part.to > edgeLength(wall.foot, part.edge) - 1e-6

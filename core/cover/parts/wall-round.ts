@@ -2,7 +2,10 @@ import { edgeLength } from '../../outline/index.ts'
 import type { SeatEdge, SideName } from '../../seat/index.ts'
 import { runsOnFlat, wholePart, type Wall, type WallPart } from '../wall.ts'
 
-/** How the wall is shared between the strip that opens and the boxing, counter-clockwise: where it opens at the back, the gusset from right to left, then left, front, right. */
+/**
+ * How the wall is shared between the strip that opens and the boxing, counter-clockwise: where it opens at the back,
+ * the gusset from right to left, then left, front, right.
+ */
 export interface WallRound {
   readonly gusset: readonly WallPart[]
   /** How far the gusset runs on past its side where it starts (right, seen from behind a back) and where it ends. */
@@ -30,7 +33,10 @@ export function shareWall(wall: Wall, edges: readonly SeatEdge[], side: SideName
     const length = edgeLength(wall.foot, i)
     if (!taken) return [wholePart(wall, i)]
     // What the gusset left of a side: before it where it starts inside the edge, after it where it ends inside.
-    const rest = [{ edge: i, from: 0, to: taken.from }, { edge: i, from: taken.to, to: length }]
+    const rest = [
+      { edge: i, from: 0, to: taken.from },
+      { edge: i, from: taken.to, to: length },
+    ]
     return rest.filter((p) => p.to - p.from > 1e-6)
   })
   const sum = (parts: readonly WallPart[]) => parts.reduce((total, p) => total + p.to - p.from, 0)
@@ -38,7 +44,8 @@ export function shareWall(wall: Wall, edges: readonly SeatEdge[], side: SideName
 }
 
 /** The side asked for where the cushion has it, otherwise its back. */
-export const sideOrBack = (edges: readonly { readonly side: SideName }[], wanted: SideName): SideName => (edges.some((e) => e.side === wanted) ? wanted : 'back')
+export const sideOrBack = (edges: readonly { readonly side: SideName }[], wanted: SideName): SideName =>
+  edges.some((e) => e.side === wanted) ? wanted : 'back'
 
 /** The whole wall as boxing, walked round counter-clockwise from the end of a side. */
 export function allRound(wall: Wall, edges: readonly SeatEdge[], side: SideName): readonly WallPart[] {
@@ -67,7 +74,15 @@ export function longestFlatRun(wall: Wall, edges: readonly SeatEdge[], side: Sid
 const SLIVER_MM = 3
 
 /** Parts of the edges from `start` on, as long as they lie flat with the gusset, up to a length. */
-function takeAlong(wall: Wall, edges: readonly SeatEdge[], start: number, step: 1 | -1, upToMm: number, back: readonly number[], opposite: SideName): readonly WallPart[] {
+function takeAlong(
+  wall: Wall,
+  edges: readonly SeatEdge[],
+  start: number,
+  step: 1 | -1,
+  upToMm: number,
+  back: readonly number[],
+  opposite: SideName,
+): readonly WallPart[] {
   const n = edges.length
   const parts: WallPart[] = []
   let left = upToMm
@@ -83,12 +98,21 @@ function takeAlong(wall: Wall, edges: readonly SeatEdge[], start: number, step: 
 }
 
 /** Boxing in strips: broken where it cannot lie flat, and at every change of side when wanted. */
-export function boxingRuns(wall: Wall, edges: readonly SeatEdge[], parts: readonly WallPart[], perSide: boolean): readonly (readonly WallPart[])[] {
+export function boxingRuns(
+  wall: Wall,
+  edges: readonly SeatEdge[],
+  parts: readonly WallPart[],
+  perSide: boolean,
+): readonly (readonly WallPart[])[] {
   const runs: WallPart[][] = []
   for (const part of parts) {
     const run = runs.at(-1)
     const before = run?.at(-1)
-    const goesOn = run && before && (before.edge === part.edge || runsOnFlat(wall, part.edge)) && !(perSide && edges[before.edge]!.side !== edges[part.edge]!.side)
+    const goesOn =
+      run &&
+      before &&
+      (before.edge === part.edge || runsOnFlat(wall, part.edge)) &&
+      !(perSide && edges[before.edge]!.side !== edges[part.edge]!.side)
     if (goesOn) run.push(part)
     else runs.push([part])
   }

@@ -13,7 +13,16 @@ type Sewn = Pick<CoverDraft, 'panels' | 'seams' | 'rows'>
  */
 export function withZipEdges<T extends Sewn>(draft: T, zip: SeamDraft, tape: Figure): T & { readonly zip: SeamDraft } {
   const sewn = zip.pairs.flatMap(({ a, b }) => [a, b])
-  const divided = new Map(draft.panels.map((panel) => [panel.id, divide(panel, sewn.filter((s) => s.panel === panel.id), tape)]))
+  const divided = new Map(
+    draft.panels.map((panel) => [
+      panel.id,
+      divide(
+        panel,
+        sewn.filter((s) => s.panel === panel.id),
+        tape,
+      ),
+    ]),
+  )
   const retold = (pairs: readonly SeamPair[]) => pairs.flatMap((pair) => retell(pair, divided))
   const seams = draft.seams.map((seam) => ({ ...seam, pairs: retold(seam.pairs) }))
   return {
@@ -47,15 +56,30 @@ function divide(panel: PanelDraft, zips: readonly Stretch[], tape: Figure): Divi
   const edges: EdgeDraft[] = []
   panel.edges.forEach((edge, i) => {
     const length = edgeLength(panel.finished, i)
-    const own = zips.filter((z) => z.edge === edge.name).map((z) => [Math.min(z.from, z.to), Math.max(z.from, z.to)] as const)
-    const cuts = [...new Set([0, ...own.flat().filter((c) => c > HAIR_MM && c < length - HAIR_MM), length])].toSorted((a, b) => a - b)
-    const parts = cuts.slice(1).map((to, k) => ({ from: cuts[k]!, to, isZip: own.some(([low, high]) => low < (cuts[k]! + to) / 2 && high > (cuts[k]! + to) / 2) })).reduce<Part[]>(joined, [])
+    const own = zips
+      .filter((z) => z.edge === edge.name)
+      .map((z) => [Math.min(z.from, z.to), Math.max(z.from, z.to)] as const)
+    const cuts = [...new Set([0, ...own.flat().filter((c) => c > HAIR_MM && c < length - HAIR_MM), length])].toSorted(
+      (a, b) => a - b,
+    )
+    const parts = cuts
+      .slice(1)
+      .map((to, k) => ({
+        from: cuts[k]!,
+        to,
+        isZip: own.some(([low, high]) => low < (cuts[k]! + to) / 2 && high > (cuts[k]! + to) / 2),
+      }))
+      .reduce<Part[]>(joined, [])
     const names = namesOf(edge.name, parts)
     parts.forEach(({ from, to, isZip }, k) => {
       finished.push(parts.length === 1 ? panel.finished[i]! : stretchOf(panel.finished, i, from / length, to / length))
       edges.push({ ...edge, name: names[k]!, ...(isZip ? { treatment: 'zip' as const, allowances: [tape] } : {}) })
     })
-    if (parts.length > 1) pieces.set(edge.name, parts.map(({ from, to }, k) => ({ name: names[k]!, from, to })))
+    if (parts.length > 1)
+      pieces.set(
+        edge.name,
+        parts.map(({ from, to }, k) => ({ name: names[k]!, from, to })),
+      )
   })
   return { panel: { ...panel, finished, edges }, pieces }
 }
@@ -77,19 +101,29 @@ function joined(parts: Part[], part: Part): Part[] {
 function namesOf(name: string, parts: readonly Part[]): readonly string[] {
   if (parts.length === 1) return [name]
   const nth = (i: number) => parts.slice(0, i).filter((p) => p.isZip === parts[i]!.isZip).length + 1
-  return parts.map(({ isZip }, i) => (isZip ? `${name}, zip${nth(i) > 1 ? ` ${nth(i)}` : ''}` : nth(i) === 1 ? name : `${name}, part ${nth(i)}`))
+  return parts.map(({ isZip }, i) =>
+    isZip ? `${name}, zip${nth(i) > 1 ? ` ${nth(i)}` : ''}` : nth(i) === 1 ? name : `${name}, part ${nth(i)}`,
+  )
 }
 
 /** A pair on the pieces that its two stretches run over. */
 function retell({ a, b }: SeamPair, divided: ReadonlyMap<string, Divided>): readonly SeamPair[] {
   const piecesOf = (s: Stretch) => divided.get(s.panel)?.pieces.get(s.edge)
-  const within = (s: Stretch) => (piecesOf(s) ?? []).flatMap((p) => [p.from, p.to]).filter((c) => c > Math.min(s.from, s.to) + HAIR_MM && c < Math.max(s.from, s.to) - HAIR_MM)
+  const within = (s: Stretch) =>
+    (piecesOf(s) ?? [])
+      .flatMap((p) => [p.from, p.to])
+      .filter((c) => c > Math.min(s.from, s.to) + HAIR_MM && c < Math.max(s.from, s.to) - HAIR_MM)
   const cuts = [...within(a), ...within(b).map((c) => partnerPlace(b, a, c))]
   const ends = [a.from, ...[...new Set(cuts)].toSorted((p, q) => (a.from <= a.to ? p - q : q - p)), a.to]
   return ends.slice(1).flatMap((to, k): SeamPair[] => {
     const from = ends[k]!
     if (Math.abs(to - from) < HAIR_MM) return []
-    return [{ a: onPiece({ ...a, from, to }, piecesOf(a)), b: onPiece({ ...b, from: partnerPlace(a, b, from), to: partnerPlace(a, b, to) }, piecesOf(b)) }]
+    return [
+      {
+        a: onPiece({ ...a, from, to }, piecesOf(a)),
+        b: onPiece({ ...b, from: partnerPlace(a, b, from), to: partnerPlace(a, b, to) }, piecesOf(b)),
+      },
+    ]
   })
 }
 

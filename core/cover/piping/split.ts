@@ -7,7 +7,10 @@ import type { PipingGroup } from './piping.ts'
 export interface StripSplit {
   readonly strips: Figure
   readonly each: Figure
-  /** Distance of each join from the back centre, counter-clockwise round the plate as seen from above; empty for an open run. */
+  /**
+   * Distance of each join from the back centre, counter-clockwise round the plate as seen from above; empty for an open
+   * run.
+   */
   readonly joinsMm: readonly number[]
   /** How near a join comes to a corner or to the middle of the front; Infinity without joins. */
   readonly clearMm: number
@@ -20,7 +23,14 @@ export interface StripSplit {
  */
 export function splitRun(run: PipingGroup, longestMm: number, lossMm: number, more = 0): StripSplit {
   const loss = given(lossMm, 'length', 'lost to a join')
-  const fewest = roundUp(over(plus(run.length, times(-1, loss)), plus(given(longestMm, 'length', 'longest strip on this cloth'), times(-1, loss))), 1, 'count')
+  const fewest = roundUp(
+    over(
+      plus(run.length, times(-1, loss)),
+      plus(given(longestMm, 'length', 'longest strip on this cloth'), times(-1, loss)),
+    ),
+    1,
+    'count',
+  )
   const strips = figure({
     id: 'piping.strips',
     label: run.isClosed ? 'Strips for one loop' : 'Strips for one run',
@@ -41,7 +51,10 @@ export function splitRun(run: PipingGroup, longestMm: number, lossMm: number, mo
   return { strips, each, joinsMm: places, clearMm }
 }
 
-/** Joins keep so far off corners and off the middle of the front wherever the loop can be turned so. A rule of the trade. */
+/**
+ * Joins keep so far off corners and off the middle of the front wherever the loop can be turned so. A rule of the
+ * trade.
+ */
 export const JOIN_CLEAR_MM = 60
 
 interface JoinPlaces {
@@ -55,7 +68,10 @@ interface Stretch {
   readonly length: number
 }
 
-/** Places round the plate from the middle of its back: clear of corners and of the middle of the front, then off the front, then as far from both as can be. */
+/**
+ * Places round the plate from the middle of its back: clear of corners and of the middle of the front, then off the
+ * front, then as far from both as can be.
+ */
 function joinPlaces(plate: Panel, n: number): JoinPlaces {
   const loop = loopOf(plate)
   const { round } = loop
@@ -82,7 +98,11 @@ const STEP_MM = 2
 const MOST_TRIES = 1000
 
 /** The edge of a plate as a loop that begins at the middle of the back: its fronts, and what joins keep away from. */
-function loopOf(plate: Panel): { readonly round: number; readonly fronts: readonly Stretch[]; readonly kept: readonly Stretch[] } {
+function loopOf(plate: Panel): {
+  readonly round: number
+  readonly fronts: readonly Stretch[]
+  readonly kept: readonly Stretch[]
+} {
   const n = plate.edges.length
   const lengths = plate.edges.map((_, i) => edgeLength(plate.finished, i))
   const starts = lengths.map((_, i) => lengths.slice(0, i).reduce((sum, l) => sum + l, 0))
@@ -94,14 +114,23 @@ function loopOf(plate: Panel): { readonly round: number; readonly fronts: readon
   }
   const back = runOf('back')
   const origin = back ? back.from + back.length / 2 : 0
-  const fromBack = ({ from, length }: Stretch): Stretch => ({ from: (((from - origin) % round) + round) % round, length })
+  const fromBack = ({ from, length }: Stretch): Stretch => ({
+    from: (((from - origin) % round) + round) % round,
+    length,
+  })
   const front = runOf('front')
   const corners = starts.flatMap((from, i): Stretch[] => {
     if (isCornerArc(plate, i, lengths[i]!, round)) return [{ from, length: lengths[i]! }]
     return isSmoothAt(plate.finished, i) ? [] : [{ from, length: 0 }]
   })
   const middle = front ? [{ from: front.from + front.length / 2, length: 0 }] : []
-  return { round, fronts: plate.edges.flatMap((e, i) => (e.side === 'front' ? [fromBack({ from: starts[i]!, length: lengths[i]! })] : [])), kept: [...corners, ...middle].map(fromBack) }
+  return {
+    round,
+    fronts: plate.edges.flatMap((e, i) =>
+      e.side === 'front' ? [fromBack({ from: starts[i]!, length: lengths[i]! })] : [],
+    ),
+    kept: [...corners, ...middle].map(fromBack),
+  }
 }
 
 /** A rounded corner: a short arc that turns a good deal; a quarter of a disc is none. */

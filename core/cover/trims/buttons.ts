@@ -38,7 +38,10 @@ export function planButtons(buttons: Buttons, plate: Outline, thickness: Figure)
     const start = buttons.across === 1 ? width / 2 : isShort ? step / 2 : 0
     return Array.from({ length: count }, (_, k) => at(box.minX + m + start + k * step, y))
   }).flat()
-  const span = (from: number, length: number, gaps: number): Fullness | null => (buttons.depthMm > 0 && gaps > 0 && length > 0 ? { mm: fullnessOf(length / gaps, gaps, buttons.depthMm), from, to: from + length } : null)
+  const span = (from: number, length: number, gaps: number): Fullness | null =>
+    buttons.depthMm > 0 && gaps > 0 && length > 0
+      ? { mm: fullnessOf(length / gaps, gaps, buttons.depthMm), from, to: from + length }
+      : null
   return {
     places,
     outside: width < 0 || depth < 0 ? places.length : places.filter((p) => !isInside(plate, p)).length,
@@ -51,21 +54,68 @@ export function planButtons(buttons: Buttons, plate: Outline, thickness: Figure)
 
 function fullnessOf(a: number, gaps: number, q: number): Figure {
   const root = given(Math.sqrt(a * a + 4 * q * q), 'length', 'between neighbours, along the cloth')
-  return figure({ id: 'buttons.fullness', label: 'Fullness for deep buttons', quantity: 'length', sum: times(given(gaps, 'count', 'spans'), minus(root, given(a, 'length', 'between neighbours, straight'))), rule: 'the cloth dips to every button: a span a takes √(a² + 4q²), pulled to a depth q', setBy: 'rule', change: 'make-up.buttons' })
+  return figure({
+    id: 'buttons.fullness',
+    label: 'Fullness for deep buttons',
+    quantity: 'length',
+    sum: times(given(gaps, 'count', 'spans'), minus(root, given(a, 'length', 'between neighbours, straight'))),
+    rule: 'the cloth dips to every button: a span a takes √(a² + 4q²), pulled to a depth q',
+    setBy: 'rule',
+    change: 'make-up.buttons',
+  })
 }
 
 /** A disc twice the button wide for each of both faces, cut as a square that is trimmed round over the button. */
 function discOf({ diameterMm }: Buttons, count: number): PanelDraft {
   const across = times(2, given(diameterMm, 'length', 'button'))
-  return stripPanel('button-disc', 'Square for a covered button', 2 * count, across, across, 'twice the button, trimmed round over it; one on each face')
+  return stripPanel(
+    'button-disc',
+    'Square for a covered button',
+    2 * count,
+    across,
+    across,
+    'twice the button, trimmed round over it; one on each face',
+  )
 }
 
 function fittingsOf(count: number, thickness: Figure): readonly Fitting[] {
   const both = given(2 * count, 'count', 'buttons, one on each face')
-  const counted = (what: string, use: Fitting['use'], amount: Figure, note: string): Fitting => ({ what, use, amount, note })
-  const twine: Operand = times(given(count, 'count', 'places'), given(2, 'plain', 'doubled'), given(2, 'plain', 'there and back'), plus(thickness, given(TWINE_SPARE_MM, 'length', 'to tie')))
+  const counted = (what: string, use: Fitting['use'], amount: Figure, note: string): Fitting => ({
+    what,
+    use,
+    amount,
+    note,
+  })
+  const twine: Operand = times(
+    given(count, 'count', 'places'),
+    given(2, 'plain', 'doubled'),
+    given(2, 'plain', 'there and back'),
+    plus(thickness, given(TWINE_SPARE_MM, 'length', 'to tie')),
+  )
   return [
-    counted('Buttons, covered', 'buttons', figure({ id: 'buttons.count', label: 'Buttons', quantity: 'count', sum: both, rule: 'one on each face at every place' }), 'buttons through the block: the cover cannot be washed'),
-    counted('Button twine', 'twine', figure({ id: 'buttons.twine', label: 'Button twine', quantity: 'length', sum: twine, rule: '2 x (thickness + 300 mm) at each place, doubled' }), ''),
+    counted(
+      'Buttons, covered',
+      'buttons',
+      figure({
+        id: 'buttons.count',
+        label: 'Buttons',
+        quantity: 'count',
+        sum: both,
+        rule: 'one on each face at every place',
+      }),
+      'buttons through the block: the cover cannot be washed',
+    ),
+    counted(
+      'Button twine',
+      'twine',
+      figure({
+        id: 'buttons.twine',
+        label: 'Button twine',
+        quantity: 'length',
+        sum: twine,
+        rule: '2 x (thickness + 300 mm) at each place, doubled',
+      }),
+      '',
+    ),
   ]
 }

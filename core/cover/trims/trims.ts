@@ -12,28 +12,63 @@ export interface TrimPlan {
   readonly panels: readonly PanelDraft[]
   readonly fittings: readonly Fitting[]
   /** Places on the edge of a plate, by side, as shares of the side's length. */
-  readonly marks: readonly { readonly side: Side; readonly share: number; readonly kind: Mark['kind']; readonly label: string }[]
+  readonly marks: readonly {
+    readonly side: Side
+    readonly share: number
+    readonly kind: Mark['kind']
+    readonly label: string
+  }[]
 }
 
 /** Ties, handles, vents and grip: strips to cut, things to buy, places to mark. */
 export function planTrims(trims: Trims, solid: Solid, allowances: Allowances): TrimPlan {
-  const parts = [trims.ties && tiesOf(trims.ties, allowances), trims.handles && handlesOf(trims.handles, allowances), trims.vents && ventsOf(trims.vents), gripOf(trims.grip, solid)]
+  const parts = [
+    trims.ties && tiesOf(trims.ties, allowances),
+    trims.handles && handlesOf(trims.handles, allowances),
+    trims.vents && ventsOf(trims.vents),
+    gripOf(trims.grip, solid),
+  ]
   const found = parts.filter((p): p is TrimPlan => p !== null)
-  return { panels: found.flatMap((p) => p.panels), fittings: found.flatMap((p) => p.fittings), marks: found.flatMap((p) => p.marks) }
+  return {
+    panels: found.flatMap((p) => p.panels),
+    fittings: found.flatMap((p) => p.fittings),
+    marks: found.flatMap((p) => p.marks),
+  }
 }
 
 /** Evenly along a side, the first and last a sixth from its ends; a single one in the middle. */
-const along = (side: Side, count: number, kind: Mark['kind'], label: string): TrimPlan['marks'] => Array.from({ length: count }, (_, i) => ({ side, share: count === 1 ? 0.5 : 1 / 6 + ((2 / 3) * i) / (count - 1), kind, label }))
+const along = (side: Side, count: number, kind: Mark['kind'], label: string): TrimPlan['marks'] =>
+  Array.from({ length: count }, (_, i) => ({
+    side,
+    share: count === 1 ? 0.5 : 1 / 6 + ((2 / 3) * i) / (count - 1),
+    kind,
+    label,
+  }))
 
 /** Folded to the middle and edge-stitched: four times the finished width; turned out: twice it and a seam. */
 function tiesOf(ties: Ties, allowances: Allowances): TrimPlan {
   const finished = given(ties.finishedMm, 'length', 'finished width')
-  const width = ties.way === 'folded' ? times(given(4, 'plain', 'layers'), finished) : times(2, plus(finished, allowances.seamMm))
+  const width =
+    ties.way === 'folded' ? times(given(4, 'plain', 'layers'), finished) : times(2, plus(finished, allowances.seamMm))
   const tails = given(ties.caught === 'at-the-middle' ? 2 : 1, 'count', 'tails')
-  const length = plus(times(tails, given(ties.lengthMm, 'length', 'one tail')), times(given(2, 'count', 'ends'), allowances.seamMm))
+  const length = plus(
+    times(tails, given(ties.lengthMm, 'length', 'one tail')),
+    times(given(2, 'count', 'ends'), allowances.seamMm),
+  )
   const count = ties.sides.length * ties.perSide * (ties.caught === 'at-the-middle' ? 1 : 2)
   return {
-    panels: [stripPanel('tie', 'Tie', count, length, width, ties.way === 'folded' ? 'four times the finished width; caught in the seam' : 'twice the finished width and a seam, turned out')],
+    panels: [
+      stripPanel(
+        'tie',
+        'Tie',
+        count,
+        length,
+        width,
+        ties.way === 'folded'
+          ? 'four times the finished width; caught in the seam'
+          : 'twice the finished width and a seam, turned out',
+      ),
+    ],
     fittings: [],
     marks: ties.sides.flatMap((side) => along(side, ties.perSide, 'tie', 'tie')),
   }
@@ -42,13 +77,55 @@ function tiesOf(ties: Ties, allowances: Allowances): TrimPlan {
 function handlesOf(handles: Handles, allowances: Allowances): TrimPlan {
   const length = plus(given(handles.lengthMm, 'length', 'grip'), times(2, allowances.seamMm))
   const width = times(given(4, 'plain', 'layers'), given(handles.finishedMm, 'length', 'finished width'))
-  const fitting = handles.fitting === 'none' ? [] : [{ what: handles.fitting === 'd-ring' ? 'D-rings' : 'Snap hooks', use: 'rings' as const, amount: figure({ id: 'trim.rings', label: 'Rings', quantity: 'count' as const, sum: given(handles.count, 'count', 'handles'), rule: 'one on each' }), note: '' }]
-  return { panels: [stripPanel('handle', handles.fitting === 'none' ? 'Handle' : 'Strap', handles.count, length, width, 'four times the finished width, folded to the middle')], fittings: fitting, marks: along(handles.side, handles.count, 'tie', 'handle') }
+  const fitting =
+    handles.fitting === 'none'
+      ? []
+      : [
+          {
+            what: handles.fitting === 'd-ring' ? 'D-rings' : 'Snap hooks',
+            use: 'rings' as const,
+            amount: figure({
+              id: 'trim.rings',
+              label: 'Rings',
+              quantity: 'count' as const,
+              sum: given(handles.count, 'count', 'handles'),
+              rule: 'one on each',
+            }),
+            note: '',
+          },
+        ]
+  return {
+    panels: [
+      stripPanel(
+        'handle',
+        handles.fitting === 'none' ? 'Handle' : 'Strap',
+        handles.count,
+        length,
+        width,
+        'four times the finished width, folded to the middle',
+      ),
+    ],
+    fittings: fitting,
+    marks: along(handles.side, handles.count, 'tie', 'handle'),
+  }
 }
 
 const ventsOf = ({ side, count }: Vents): TrimPlan => ({
   panels: [],
-  fittings: [{ what: 'Vent grommets', use: 'vents', amount: figure({ id: 'trim.vents', label: 'Vent grommets', quantity: 'count', sum: given(count, 'count', 'vents'), rule: 'in the boxing' }), note: 'brass or plastic, no steel' }],
+  fittings: [
+    {
+      what: 'Vent grommets',
+      use: 'vents',
+      amount: figure({
+        id: 'trim.vents',
+        label: 'Vent grommets',
+        quantity: 'count',
+        sum: given(count, 'count', 'vents'),
+        rule: 'in the boxing',
+      }),
+      note: 'brass or plastic, no steel',
+    },
+  ],
   marks: along(side, count, 'vent', 'vent'),
 })
 
@@ -75,11 +152,40 @@ function gripOf(grip: Grip, solid: Solid): TrimPlan | null {
     case 'none':
       return null
     case 'hook-and-loop': {
-      const length = figure({ id: 'trim.grip', label: 'Hook and loop on the base', quantity: 'length', sum: times(given(grip.strips, 'count', 'strips'), minus(solid.depth, given(2 * GRIP_CLEAR_MM, 'length', 'short of front and back'))), rule: 'front to back, short of both edges' })
-      return { panels: [], fittings: [{ what: `Hook and loop on the base, ${grip.tapeMm} mm`, use: 'tape', amount: length, note: 'loop side on the cover' }], marks: [] }
+      const length = figure({
+        id: 'trim.grip',
+        label: 'Hook and loop on the base',
+        quantity: 'length',
+        sum: times(
+          given(grip.strips, 'count', 'strips'),
+          minus(solid.depth, given(2 * GRIP_CLEAR_MM, 'length', 'short of front and back')),
+        ),
+        rule: 'front to back, short of both edges',
+      })
+      return {
+        panels: [],
+        fittings: [
+          {
+            what: `Hook and loop on the base, ${grip.tapeMm} mm`,
+            use: 'tape',
+            amount: length,
+            note: 'loop side on the cover',
+          },
+        ],
+        marks: [],
+      }
     }
     case 'non-slip': {
-      const area = figure({ id: 'trim.nonSlip', label: 'Non-slip base', quantity: 'area', sum: times(minus(solid.width, given(2 * grip.insetMm, 'length', 'inset')), minus(solid.depth, given(2 * grip.insetMm, 'length', 'inset'))), rule: 'inside the base' })
+      const area = figure({
+        id: 'trim.nonSlip',
+        label: 'Non-slip base',
+        quantity: 'area',
+        sum: times(
+          minus(solid.width, given(2 * grip.insetMm, 'length', 'inset')),
+          minus(solid.depth, given(2 * grip.insetMm, 'length', 'inset')),
+        ),
+        rule: 'inside the base',
+      })
       return { panels: [], fittings: [{ what: 'Non-slip cloth', use: 'non-slip', amount: area, note: '' }], marks: [] }
     }
     default:

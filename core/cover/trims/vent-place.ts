@@ -5,13 +5,22 @@ import { edgeIndex } from '../panel.ts'
 import { partnerPlace } from '../seam.ts'
 import { placeOnSide } from './trims.ts'
 
-/** Half way down the boxing below a place on the top plate's side; null where no boxing is sewn there, or a zip runs in it. */
-export function ventPlace({ panels, seams }: CoverDraft, side: Side, share: number): { readonly panel: string; readonly at: Point } | null {
+/**
+ * Half way down the boxing below a place on the top plate's side; null where no boxing is sewn there, or a zip runs in
+ * it.
+ */
+export function ventPlace(
+  { panels, seams }: CoverDraft,
+  side: Side,
+  share: number,
+): { readonly panel: string; readonly at: Point } | null {
   const plate = panels.find((p) => p.id === 'top-plate')
   const on = plate && placeOnSide(plate, side, share)
   if (!on) return null
   const pairs = seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
-  const pair = pairs.find(({ a }) => a.panel === 'top-plate' && a.edge === plate.edges[on.edge]!.name && between(on.atMm, a.from, a.to))
+  const pair = pairs.find(
+    ({ a }) => a.panel === 'top-plate' && a.edge === plate.edges[on.edge]!.name && between(on.atMm, a.from, a.to),
+  )
   const strip = panels.find((p) => p.id === pair?.b.panel && p.role === 'boxing')
   if (!pair || !strip) return null
   const i = edgeIndex(strip, pair.b.edge)

@@ -1,5 +1,14 @@
 import type { Grade } from '../../../contract/index.ts'
-import { curveBook, hardnessOf, NEAR_BOTTOM, supportOf, whereReaches, type CurveBook, type LoadCase, type SettledLayer } from '../model/index.ts'
+import {
+  curveBook,
+  hardnessOf,
+  NEAR_BOTTOM,
+  supportOf,
+  whereReaches,
+  type CurveBook,
+  type LoadCase,
+  type SettledLayer,
+} from '../model/index.ts'
 import { thicknessesWithin } from './stacks.ts'
 import { isMatterOfTaste, judgeStack, screenStack, type Failure, type Verdict } from './verdict.ts'
 
@@ -23,7 +32,10 @@ export interface Relaxation {
 }
 
 export interface Advice {
-  /** Those that work: the soundest first, then those that please most sitters with fewest layers, then the least cost for a year of their life. */
+  /**
+   * Those that work: the soundest first, then those that please most sitters with fewest layers, then the least cost
+   * for a year of their life.
+   */
   readonly works: readonly Candidate[]
   /** For every grade that does not, its stack that comes nearest, with the reasons. */
   readonly fails: readonly Rejected[]
@@ -41,24 +53,37 @@ export interface AdviceQuestion {
   readonly areaMm2: number
 }
 
-/** Which foams can do a job: every grade in every thickness it comes in, and two-layer stacks, firm below and soft above. */
+/**
+ * Which foams can do a job: every grade in every thickness it comes in, and two-layer stacks, firm below and soft
+ * above.
+ */
 export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): Advice {
   const { leastMm, mostMm } = question.limits
   const curves = curveBook()
-  const screen = (layers: readonly SettledLayer[]): Rejected => ({ layers, failures: screenStack(layers, question.load, curves) })
+  const screen = (layers: readonly SettledLayer[]): Rejected => ({
+    layers,
+    failures: screenStack(layers, question.load, curves),
+  })
   const full = ({ layers }: Rejected) => candidate(layers, question, curves)
-  const singles = grades.map((grade) => thicknessesWithin(grade.thicknessesMm, leastMm, mostMm).map((thicknessMm) => screen([{ grade, thicknessMm }])))
+  const singles = grades.map((grade) =>
+    thicknessesWithin(grade.thicknessesMm, leastMm, mostMm).map((thicknessMm) => screen([{ grade, thicknessMm }])),
+  )
   const all = [...singles.flat(), ...pairStacks(grades, question).map(screen)]
   const works = bestOfEach(all.filter((c) => c.failures.length === 0).map(full)).toSorted(byWorth)
   const working = new Set(works.flatMap((c) => (c.layers.length === 1 ? [c.layers[0]!.grade] : [])))
-  const fails = singles.flatMap((own) => (own.length === 0 || working.has(own[0]!.layers[0]!.grade) ? [] : [own.toSorted(byNearness)[0]!])).toSorted(byNearness)
+  const fails = singles
+    .flatMap((own) => (own.length === 0 || working.has(own[0]!.layers[0]!.grade) ? [] : [own.toSorted(byNearness)[0]!]))
+    .toSorted(byNearness)
   const alone = works.filter((c) => c.layers.length === 1)
   return {
     works,
     fails,
     notInThickness: grades.filter((_, i) => singles[i]!.length === 0),
     relax: works.length > 0 ? [] : relaxations(all).map(({ demand, lets }) => ({ demand, lets: full(lets) })),
-    softest: alone.length === 0 ? null : alone.reduce((a, b) => (hardnessOf(b.layers[0]!.grade) < hardnessOf(a.layers[0]!.grade) ? b : a)),
+    softest:
+      alone.length === 0
+        ? null
+        : alone.reduce((a, b) => (hardnessOf(b.layers[0]!.grade) < hardnessOf(a.layers[0]!.grade) ? b : a)),
   }
 }
 
@@ -66,7 +91,10 @@ export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): 
  * The thinnest block of a grade that the heaviest sitter's peak leaves under 65 % strain, new and at the end
  * of its life; null where none does. In this model thickness helps by its edges alone.
  */
-export function thinnestWorkable(grade: Grade, load: LoadCase): { readonly freshMm: number | null; readonly agedMm: number | null } {
+export function thinnestWorkable(
+  grade: Grade,
+  load: LoadCase,
+): { readonly freshMm: number | null; readonly agedMm: number | null } {
   const find = (age: 'fresh' | 'aged'): number | null => {
     const clear = (thicknessMm: number) => NEAR_BOTTOM - supportOf([{ grade, thicknessMm }], load)[age].worstStrain
     if (clear(THICKEST_MM) < 0) return null
@@ -83,18 +111,46 @@ function candidate(layers: readonly SettledLayer[], { load, areaMm2 }: AdviceQue
   const volume = (l: SettledLayer) => (areaMm2 * l.thicknessMm) / 1e9
   const massKg = layers.reduce((sum, l) => sum + volume(l) * l.grade.densityKgM3, 0)
   const cost = layers.reduce((sum, l) => sum + volume(l) * l.grade.pricePerM3, 0)
-  return { ...verdict, layers, totalMm: verdict.support.totalMm, massKg, cost, costPerYear: cost / verdict.support.years }
+  return {
+    ...verdict,
+    layers,
+    totalMm: verdict.support.totalMm,
+    massKg,
+    cost,
+    costPerYear: cost / verdict.support.years,
+  }
 }
 
-/** Firm below, soft above, of grades that may be used in the place; a few of the firmest and softest are enough to choose from. */
+/**
+ * Firm below, soft above, of grades that may be used in the place; a few of the firmest and softest are enough to
+ * choose from.
+ */
 function pairStacks(grades: readonly Grade[], { load, limits }: AdviceQuestion): readonly (readonly SettledLayer[])[] {
-  const fit = grades.flatMap((grade) => (grade.exposures.includes(load.exposure) && grade.sheets.length > 0 ? [{ grade, hardnessN: hardnessOf(grade) }] : [])).toSorted((a, b) => a.hardnessN - b.hardnessN)
+  const fit = grades
+    .flatMap((grade) =>
+      grade.exposures.includes(load.exposure) && grade.sheets.length > 0
+        ? [{ grade, hardnessN: hardnessOf(grade) }]
+        : [],
+    )
+    .toSorted((a, b) => a.hardnessN - b.hardnessN)
   const below = fit.slice(-MOST_IN_PAIRS)
   const above = fit.slice(0, MOST_IN_PAIRS)
   return below.flatMap(({ grade: firm, hardnessN }) =>
     above.flatMap(({ grade: soft, hardnessN: softer }) => {
       if (softer >= hardnessN * CLEARLY_SOFTER) return []
-      return firm.thicknessesMm.flatMap((t) => soft.thicknessesMm.map((u) => [{ grade: firm, thicknessMm: t }, { grade: soft, thicknessMm: u }] as const)).filter(([a, b]) => a.thicknessMm + b.thicknessMm >= limits.leastMm && a.thicknessMm + b.thicknessMm <= limits.mostMm)
+      return firm.thicknessesMm
+        .flatMap((t) =>
+          soft.thicknessesMm.map(
+            (u) =>
+              [
+                { grade: firm, thicknessMm: t },
+                { grade: soft, thicknessMm: u },
+              ] as const,
+          ),
+        )
+        .filter(
+          ([a, b]) => a.thicknessMm + b.thicknessMm >= limits.leastMm && a.thicknessMm + b.thicknessMm <= limits.mostMm,
+        )
     }),
   )
 }
@@ -113,7 +169,8 @@ function bestOfEach(candidates: readonly Candidate[]): readonly Candidate[] {
   return [...best.values()]
 }
 
-const byWorth = (a: Candidate, b: Candidate): number => unsound(a) - unsound(b) || bother(a) - bother(b) || a.costPerYear - b.costPerYear || a.totalMm - b.totalMm
+const byWorth = (a: Candidate, b: Candidate): number =>
+  unsound(a) - unsound(b) || bother(a) - bother(b) || a.costPerYear - b.costPerYear || a.totalMm - b.totalMm
 
 const unsound = (c: Candidate): number => c.doubts.filter((d) => !isMatterOfTaste(d)).length
 
@@ -141,10 +198,16 @@ function missBy(c: Rejected): number {
 }
 
 /** For each demand, the best of what fails by it alone. Where nothing does, every demand of the nearest. */
-function relaxations(all: readonly Rejected[]): readonly { readonly demand: Failure['code']; readonly lets: Rejected }[] {
+function relaxations(
+  all: readonly Rejected[],
+): readonly { readonly demand: Failure['code']; readonly lets: Rejected }[] {
   const single = all.filter((c) => new Set(c.failures.map((f) => f.code)).size === 1)
   const demands = [...new Set(single.map((c) => c.failures[0]!.code))]
-  if (demands.length > 0) return demands.map((demand) => ({ demand, lets: single.filter((c) => c.failures[0]!.code === demand).toSorted((a, b) => missBy(a) - missBy(b))[0]! }))
+  if (demands.length > 0)
+    return demands.map((demand) => ({
+      demand,
+      lets: single.filter((c) => c.failures[0]!.code === demand).toSorted((a, b) => missBy(a) - missBy(b))[0]!,
+    }))
   const nearest = all.toSorted(byNearness)[0]
   return nearest ? nearest.failures.map((f) => ({ demand: f.code, lets: nearest })) : []
 }

@@ -1,5 +1,13 @@
 import type { FoamTest, Grade } from '../../../contract/index.ts'
-import { curveThrough, edgeFactor, FAMILIES, hardnessOf, supportFactorOf, testForces, type TestForces } from '../model/index.ts'
+import {
+  curveThrough,
+  edgeFactor,
+  FAMILIES,
+  hardnessOf,
+  supportFactorOf,
+  testForces,
+  type TestForces,
+} from '../model/index.ts'
 
 /** What weighing and pressing say of an unknown foam, each with its likely error. */
 export interface FoamEstimate {
@@ -45,11 +53,26 @@ export function estimateFoam(test: FoamTest, grades: readonly Grade[]): FoamEsti
   const going = goingDown(test.presses)
   // Medians first: one gross misreading must not hide behind the error it makes.
   const first = fitPresses(test, going, MEDIANS)
-  const off = going.filter((i) => Math.abs(Math.log(test.presses[i]!.forceN / first.forceAt(test.presses[i]!.sinkMm))) > 4 * Math.max(first.spread, LEAST_SPREAD))
+  const off = going.filter(
+    (i) =>
+      Math.abs(Math.log(test.presses[i]!.forceN / first.forceAt(test.presses[i]!.sinkMm))) >
+      4 * Math.max(first.spread, LEAST_SPREAD),
+  )
   const kept = going.length - off.length >= 2 ? going.filter((i) => !off.includes(i)) : going
   const fit = fitPresses(test, kept, MEANS)
-  const hardnessError = Math.hypot(fit.readingError, fit.supportIsMeasured ? fit.spread / Math.sqrt(kept.length) : SHAPE_ERROR)
-  const estimate = { densityKgM3, hardnessN: fit.forces.at40N, hardnessError, supportFactor: fit.forces.at65N / fit.forces.at25N, supportIsMeasured: fit.supportIsMeasured, usedPresses: kept.length, setAside: test.presses.map((_, i) => i).filter((i) => !kept.includes(i)) }
+  const hardnessError = Math.hypot(
+    fit.readingError,
+    fit.supportIsMeasured ? fit.spread / Math.sqrt(kept.length) : SHAPE_ERROR,
+  )
+  const estimate = {
+    densityKgM3,
+    hardnessN: fit.forces.at40N,
+    hardnessError,
+    supportFactor: fit.forces.at65N / fit.forces.at25N,
+    supportIsMeasured: fit.supportIsMeasured,
+    usedPresses: kept.length,
+    setAside: test.presses.map((_, i) => i).filter((i) => !kept.includes(i)),
+  }
   return { ...estimate, nearest: nearestGrades(estimate, grades) }
 }
 
@@ -82,12 +105,25 @@ interface Averages {
   readonly spread: (deviations: readonly number[], weights: readonly number[]) => number
 }
 
-const mean = (values: readonly number[], weights: readonly number[]): number => values.reduce((sum, v, i) => sum + v * weights[i]!, 0) / weights.reduce((a, b) => a + b, 0)
-const median = (values: readonly number[]): number => values.toSorted((a, b) => a - b)[Math.floor((values.length - 1) / 2)]!
-const MEANS: Averages = { middle: mean, spread: (d, weights) => Math.sqrt(mean(d.map((v) => v * v), weights)) }
+const mean = (values: readonly number[], weights: readonly number[]): number =>
+  values.reduce((sum, v, i) => sum + v * weights[i]!, 0) / weights.reduce((a, b) => a + b, 0)
+const median = (values: readonly number[]): number =>
+  values.toSorted((a, b) => a - b)[Math.floor((values.length - 1) / 2)]!
+const MEANS: Averages = {
+  middle: mean,
+  spread: (d, weights) =>
+    Math.sqrt(
+      mean(
+        d.map((v) => v * v),
+        weights,
+      ),
+    ),
+}
 const MEDIANS: Averages = { middle: median, spread: (d) => median(d.map(Math.abs)) }
 
-/** For each support factor the scale that fits best is an average of logarithms; the factor with the least spread wins. */
+/**
+ * For each support factor the scale that fits best is an average of logarithms; the factor with the least spread wins.
+ */
 function fitPresses(test: FoamTest, indices: readonly number[], by: Averages): Fit {
   const presses = indices.map((i) => test.presses[i]!)
   const deepest = Math.max(...presses.map((p) => p.sinkMm)) / test.thicknessMm
@@ -99,15 +135,25 @@ function fitPresses(test: FoamTest, indices: readonly number[], by: Averages): F
   return { ...best, supportIsMeasured }
 }
 
-function scaledFit(test: FoamTest, presses: FoamTest['presses'], supportFactor: number, { middle, spread }: Averages): Omit<Fit, 'supportIsMeasured'> {
+function scaledFit(
+  test: FoamTest,
+  presses: FoamTest['presses'],
+  supportFactor: number,
+  { middle, spread }: Averages,
+): Omit<Fit, 'supportIsMeasured'> {
   const unit = testForces({ family: test.family, at25N: null, at40N: 100, at65N: null, supportFactor })
   const curve = curveThrough(unit)
   const forceOf = (sinkMm: number) => {
     const strain = sinkMm / test.thicknessMm
-    return (curve.stressPa(strain) * edgeFactor(strain, test.thicknessMm, test.discMm) * Math.PI * (test.discMm / 2) ** 2) / 1e6
+    return (
+      (curve.stressPa(strain) * edgeFactor(strain, test.thicknessMm, test.discMm) * Math.PI * (test.discMm / 2) ** 2) /
+      1e6
+    )
   }
   const logs = presses.map((p) => Math.log(p.forceN / forceOf(p.sinkMm)))
-  const slopes = presses.map((p) => Math.abs(Math.log(forceOf(p.sinkMm + READ_MM / 2) / forceOf(Math.max(0.1, p.sinkMm - READ_MM / 2)))))
+  const slopes = presses.map((p) =>
+    Math.abs(Math.log(forceOf(p.sinkMm + READ_MM / 2) / forceOf(Math.max(0.1, p.sinkMm - READ_MM / 2)))),
+  )
   // Near packed a hair of sink is a world of force: such a press says little of the firmness.
   const weights = slopes.map((slope) => 1 / (FORCE_ERROR ** 2 + slope ** 2))
   const centre = middle(logs, weights)
@@ -115,8 +161,12 @@ function scaledFit(test: FoamTest, presses: FoamTest['presses'], supportFactor: 
   return {
     forces: { at25N: unit.at25N * scale, at40N: 100 * scale, at65N: unit.at65N * scale },
     forceAt: (sinkMm) => forceOf(sinkMm) * scale,
-    spread: spread(logs.map((l) => l - centre), weights),
-    readingError: Math.sqrt(slopes.reduce((sum, s, i) => sum + (s * weights[i]!) ** 2, 0)) / weights.reduce((a, b) => a + b, 0),
+    spread: spread(
+      logs.map((l) => l - centre),
+      weights,
+    ),
+    readingError:
+      Math.sqrt(slopes.reduce((sum, s, i) => sum + (s * weights[i]!) ** 2, 0)) / weights.reduce((a, b) => a + b, 0),
   }
 }
 
@@ -128,7 +178,10 @@ function nearestGrades(estimate: Omit<FoamEstimate, 'nearest'>, grades: readonly
     const support = estimate.supportIsMeasured ? Math.log(supportFactorOf(grade) / estimate.supportFactor) / 0.1 : 0
     return Math.hypot(firmness, density, support)
   }
-  return grades.map((grade) => ({ grade, distance: of(grade) })).toSorted((a, b) => a.distance - b.distance).slice(0, 5)
+  return grades
+    .map((grade) => ({ grade, distance: of(grade) }))
+    .toSorted((a, b) => a.distance - b.distance)
+    .slice(0, 5)
 }
 
 /** The tested foam as a grade that can be kept in the catalogue; nowhere for sale. */

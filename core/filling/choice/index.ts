@@ -1,7 +1,24 @@
-export { adviseFoam, THINNEST_MM, thinnestWorkable, type Advice, type AdviceQuestion, type Candidate, type Rejected, type Relaxation } from './advice.ts'
+export {
+  adviseFoam,
+  THINNEST_MM,
+  thinnestWorkable,
+  type Advice,
+  type AdviceQuestion,
+  type Candidate,
+  type Rejected,
+  type Relaxation,
+} from './advice.ts'
 export { estimateFoam, gradeFromTest, type FoamEstimate, type FoamTestFault, type NearGrade } from './foam-test.ts'
 export { startGrade } from './start-grade.ts'
 export { judgeOldFoam, MOST_LOST, type OldFoamReason, type OldFoamVerdict } from './old-foam.ts'
 export { MOST_SHEETS, nearestStack, stackFor } from './stacks.ts'
 export { isMatterOfTaste, judgeStack, type Doubt, type Failure, type Verdict } from './verdict.ts'
-export { doubtWords, EXPOSURE_WORDS, failureWords, layerWords, OLD_FOAM_WORDS, percent, relaxationWords } from './words.ts'
+export {
+  doubtWords,
+  EXPOSURE_WORDS,
+  failureWords,
+  layerWords,
+  OLD_FOAM_WORDS,
+  percent,
+  relaxationWords,
+} from './words.ts'

@@ -21,7 +21,17 @@ export interface OldFoamVerdict {
  */
 export function judgeOldFoam(old: OldFoam, load: Load, grade: Layer['grade'] | null): OldFoamVerdict {
   const lostShare = Math.max(0, 1 - old.restedMm / old.freshMm)
-  const bottoms = grade !== null && supportOf([{ grade: { ...grade, ageing: { lossShare: 0, years: 1 } }, thicknessMm: old.restedMm }], loadCaseOf(load)).fresh.bottoming === 'bottoms'
-  const reasons: readonly OldFoamReason[] = [...(lostShare > MOST_LOST + 1e-9 ? (['lost'] as const) : []), ...(old.crumbles ? (['crumbles'] as const) : []), ...(old.smells ? (['smells'] as const) : []), ...(bottoms ? (['bottoms'] as const) : [])]
+  const bottoms =
+    grade !== null &&
+    supportOf(
+      [{ grade: { ...grade, ageing: { lossShare: 0, years: 1 } }, thicknessMm: old.restedMm }],
+      loadCaseOf(load),
+    ).fresh.bottoming === 'bottoms'
+  const reasons: readonly OldFoamReason[] = [
+    ...(lostShare > MOST_LOST + 1e-9 ? (['lost'] as const) : []),
+    ...(old.crumbles ? (['crumbles'] as const) : []),
+    ...(old.smells ? (['smells'] as const) : []),
+    ...(bottoms ? (['bottoms'] as const) : []),
+  ]
   return { keep: reasons.length === 0, lostShare, regainedShare: (old.restedMm - old.sunkMm) / old.freshMm, reasons }
 }

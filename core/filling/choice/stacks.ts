@@ -12,16 +12,23 @@ export function stackFor(thicknessMm: number, offered: readonly number[]): reado
 }
 
 export function nearestStack(thicknessMm: number, offered: readonly number[]): number {
-  return stacks(offered).map(total).reduce((best, t) => (Math.abs(t - thicknessMm) < Math.abs(best - thicknessMm) ? t : best))
+  return stacks(offered)
+    .map(total)
+    .reduce((best, t) => (Math.abs(t - thicknessMm) < Math.abs(best - thicknessMm) ? t : best))
 }
 
 /** Every thickness that up to three sheets make, within limits, thinnest first. */
 export const thicknessesWithin = (offered: readonly number[], leastMm: number, mostMm: number): readonly number[] =>
-  [...new Set(stacks(offered).map(total))].filter((t) => t >= leastMm - 0.5 && t <= mostMm + 0.5).toSorted((a, b) => a - b)
+  [...new Set(stacks(offered).map(total))]
+    .filter((t) => t >= leastMm - 0.5 && t <= mostMm + 0.5)
+    .toSorted((a, b) => a - b)
 
 function stacks(offered: readonly number[]): readonly (readonly number[])[] {
   const down = offered.toSorted((a, b) => b - a)
-  return down.flatMap((a, i) => [[a], ...down.slice(i).flatMap((b, j) => [[a, b], ...down.slice(i + j).map((c) => [a, b, c])])])
+  return down.flatMap((a, i) => [
+    [a],
+    ...down.slice(i).flatMap((b, j) => [[a, b], ...down.slice(i + j).map((c) => [a, b, c])]),
+  ])
 }
 
 const total = (stack: readonly number[]): number => stack.reduce((sum, t) => sum + t, 0)

@@ -5,7 +5,12 @@ import type { Relaxation } from './advice.ts'
 import { MOST_LOST, type OldFoamReason } from './old-foam.ts'
 import type { Doubt, Failure } from './verdict.ts'
 
-export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = { indoors: 'dry indoors', sun: 'in the sun', damp: 'a damp or cold place', wet: 'outdoors or aboard, uncovered' }
+export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = {
+  indoors: 'dry indoors',
+  sun: 'in the sun',
+  damp: 'a damp or cold place',
+  wet: 'outdoors or aboard, uncovered',
+}
 
 export function failureWords(f: Failure): string {
   switch (f.code) {
@@ -59,7 +64,11 @@ export const OLD_FOAM_WORDS: Readonly<Record<OldFoamReason, string>> = {
 }
 
 /** Layers from the top down, as they are spoken of. */
-export const layerWords = (layers: readonly SettledLayer[], unit: LengthUnit): string => layers.toReversed().map((l) => `${l.grade.name} ${formatLengthWithUnit(l.thicknessMm, unit)}`).join(' on ')
+export const layerWords = (layers: readonly SettledLayer[], unit: LengthUnit): string =>
+  layers
+    .toReversed()
+    .map((l) => `${l.grade.name} ${formatLengthWithUnit(l.thicknessMm, unit)}`)
+    .join(' on ')
 
 export function percent(share: number): string {
   return `${trimmed(share * 100, 0)} %`

@@ -39,39 +39,137 @@ export interface CuttingPlan {
 }
 
 /** Parts, sheets, joins and supplies for all blocks. Sheets are counted by the kept nest, else in straight rows. */
-export function planCutting(blocks: readonly BlockToCut[], cutting: Cutting, use: Use, wadding: Wadding | null): CuttingPlan {
+export function planCutting(
+  blocks: readonly BlockToCut[],
+  cutting: Cutting,
+  use: Use,
+  wadding: Wadding | null,
+): CuttingPlan {
   const taken = blocks.map((b) => ({ ...b, ...partsOf(b, cutting, use) }))
-  const groups = groupParts(taken.flatMap((b) => b.parts), cutting)
+  const groups = groupParts(
+    taken.flatMap((b) => b.parts),
+    cutting,
+  )
   const key = nestKey(groups, cutting)
   const kept = cutting.nest?.key === key ? cutting.nest.lays : []
-  const buys = groups.map((group) => buyOf(group, kept.filter((n) => n.group === group.id)))
+  const buys = groups.map((group) =>
+    buyOf(
+      group,
+      kept.filter((n) => n.group === group.id),
+    ),
+  )
   const order = blocks.flatMap(orderLines)
   const bought = buys.flatMap((b) => b.buy ?? [])
-  const sheets = figure({ id: 'filling.sheets', label: 'Sheets to buy', quantity: 'count', sum: bought.length === 0 ? given(0, 'count', 'all from stock') : bought.length === 1 ? bought[0]!.sheets.sum : plus(...bought.map((b) => b.sheets)), rule: kept.length > 0 ? 'as nested' : 'parts in straight rows; nesting may do better' })
-  const cost = cutting.supply === 'cut-to-size' ? orderCost(order) : figure({ id: 'filling.cost', label: 'Foam cost', quantity: 'money', sum: bought.length === 0 ? given(0, 'money', 'all from stock') : bought.length === 1 ? bought[0]!.cost.sum : plus(...bought.map((b) => b.cost)), rule: 'sheets bought whole', setBy: 'catalogue', change: 'filling.layers' })
-  return { cutting, blocks: taken, groups: buys, nestKey: key, order, sheets, cost, supplies: suppliesFor(taken, wadding, cutting) }
+  const sheets = figure({
+    id: 'filling.sheets',
+    label: 'Sheets to buy',
+    quantity: 'count',
+    sum:
+      bought.length === 0
+        ? given(0, 'count', 'all from stock')
+        : bought.length === 1
+          ? bought[0]!.sheets.sum
+          : plus(...bought.map((b) => b.sheets)),
+    rule: kept.length > 0 ? 'as nested' : 'parts in straight rows; nesting may do better',
+  })
+  const cost =
+    cutting.supply === 'cut-to-size'
+      ? orderCost(order)
+      : figure({
+          id: 'filling.cost',
+          label: 'Foam cost',
+          quantity: 'money',
+          sum:
+            bought.length === 0
+              ? given(0, 'money', 'all from stock')
+              : bought.length === 1
+                ? bought[0]!.cost.sum
+                : plus(...bought.map((b) => b.cost)),
+          rule: 'sheets bought whole',
+          setBy: 'catalogue',
+          change: 'filling.layers',
+        })
+  return {
+    cutting,
+    blocks: taken,
+    groups: buys,
+    nestKey: key,
+    order,
+    sheets,
+    cost,
+    supplies: suppliesFor(taken, wadding, cutting),
+  }
 }
 
 function buyOf(group: FoamGroup, nest: readonly NestLay[]): GroupBuy {
   const bought = nest.find((n) => n.stock === null)
   if (nest.length > 0) {
     if (!bought) return { group, nest, buy: null }
-    const sheets = entered({ id: `filling.sheets.${group.id}`, label: `Sheets of ${group.grade.name}`, quantity: 'count', value: sheetsIn(bought), rule: 'as nested' })
-    return { group, nest, buy: { sheet: bought.sheet, sheets, cost: sheetCost(sheets, group.grade, bought.sheet, group.thicknessMm) } }
+    const sheets = entered({
+      id: `filling.sheets.${group.id}`,
+      label: `Sheets of ${group.grade.name}`,
+      quantity: 'count',
+      value: sheetsIn(bought),
+      rule: 'as nested',
+    })
+    return {
+      group,
+      nest,
+      buy: { sheet: bought.sheet, sheets, cost: sheetCost(sheets, group.grade, bought.sheet, group.thicknessMm) },
+    }
   }
-  return { group, nest, buy: group.rows && { sheet: group.rows.sheet, sheets: group.rows.sheets, cost: group.rows.cost } }
+  return {
+    group,
+    nest,
+    buy: group.rows && { sheet: group.rows.sheet, sheets: group.rows.sheets, cost: group.rows.cost },
+  }
 }
 
 function orderLines({ letter, count, block, layers }: BlockToCut): readonly OrderLine[] {
   let fromMm = 0
   return layers.map(({ grade, thicknessMm }, i): OrderLine => {
-    const box = boxOf(needOf(block.outline, block.edges.map((e) => e.leanRad), fromMm, (fromMm += thicknessMm)))
-    return { what: `Block ${letter}${layers.length > 1 ? `, layer ${i + 1} from the board` : ''}`, grade, count, widthMm: box.maxX - box.minX, depthMm: box.maxY - box.minY, thicknessMm }
+    const box = boxOf(
+      needOf(
+        block.outline,
+        block.edges.map((e) => e.leanRad),
+        fromMm,
+        (fromMm += thicknessMm),
+      ),
+    )
+    return {
+      what: `Block ${letter}${layers.length > 1 ? `, layer ${i + 1} from the board` : ''}`,
+      grade,
+      count,
+      widthMm: box.maxX - box.minX,
+      depthMm: box.maxY - box.minY,
+      thicknessMm,
+    }
   })
 }
 
 /** Foam cut to size is sold by the box each part needs. */
 function orderCost(order: readonly OrderLine[]): Figure {
-  const lines = order.map((l) => times(given(l.count, 'count', `of ${l.what}`), over(times(given(l.widthMm, 'length', 'width'), given(l.depthMm, 'length', 'depth'), given(l.thicknessMm, 'length', 'thickness')), unitsIn(1e9, 'mm³ in a m³')), given(l.grade.pricePerM3, 'money', 'price of a m³')))
-  return figure({ id: 'filling.cost', label: 'Foam cost', quantity: 'money', sum: lines.length === 1 ? lines[0]! : plus(...lines), rule: 'cut to size, by the box of each part', setBy: 'catalogue', change: 'filling.layers' })
+  const lines = order.map((l) =>
+    times(
+      given(l.count, 'count', `of ${l.what}`),
+      over(
+        times(
+          given(l.widthMm, 'length', 'width'),
+          given(l.depthMm, 'length', 'depth'),
+          given(l.thicknessMm, 'length', 'thickness'),
+        ),
+        unitsIn(1e9, 'mm³ in a m³'),
+      ),
+      given(l.grade.pricePerM3, 'money', 'price of a m³'),
+    ),
+  )
+  return figure({
+    id: 'filling.cost',
+    label: 'Foam cost',
+    quantity: 'money',
+    sum: lines.length === 1 ? lines[0]! : plus(...lines),
+    rule: 'cut to size, by the box of each part',
+    setBy: 'catalogue',
+    change: 'filling.layers',
+  })
 }

@@ -36,19 +36,41 @@ export function placesAcross(widthMm: number, use: Use): readonly number[] {
 }
 
 /**
- * Where a layer is joined so that its parts come out of a sheet: clear of the middle of every place and of
- * the front, staggered from the layer below, the offcut at the least seen end. Without a sheet to speak of there is nothing to join from.
+ * Where a layer is joined so that its parts come out of a sheet: clear of the middle of every place and of the front,
+ * staggered from the layer below, the offcut at the least seen end. Without a sheet to speak of there is nothing to
+ * join from.
  */
-export function planJoins(block: Solid, need: { readonly width: number; readonly depth: number }, rooms: readonly SheetRoom[], use: Use, below: Joins): Joins {
+export function planJoins(
+  block: Solid,
+  need: { readonly width: number; readonly depth: number },
+  rooms: readonly SheetRoom[],
+  use: Use,
+  below: Joins,
+): Joins {
   if (rooms.length === 0 || rooms.some((r) => fitsIn(need, r))) return NO_JOINS
   const ways = rooms.flatMap((r) => [r, { lengthMm: r.widthMm, widthMm: r.lengthMm }])
   const parts = (r: SheetRoom) => Math.ceil(need.width / r.lengthMm) * Math.ceil(need.depth / r.widthMm)
   const room = ways.reduce((best, r) => (parts(r) < parts(best) ? r : best))
   if (parts(room) > MOST_PARTS) return NO_JOINS
   const { minX, minY } = boxOf(block.outline)
-  const across = cutsOf(need.width, room.lengthMm, placesAcross(need.width, use).map((m) => [m - SITTER_CLEAR_MM, m + SITTER_CLEAR_MM]), hiddenEnd(block), below.across.map((p) => p - minX))
+  const across = cutsOf(
+    need.width,
+    room.lengthMm,
+    placesAcross(need.width, use).map((m) => [m - SITTER_CLEAR_MM, m + SITTER_CLEAR_MM]),
+    hiddenEnd(block),
+    below.across.map((p) => p - minX),
+  )
   const middle = need.depth / 2
-  const deep = cutsOf(need.depth, room.widthMm, [[0, FRONT_CLEAR_MM], [middle - SITTER_CLEAR_MM, middle + SITTER_CLEAR_MM]], 'high', below.deep.map((p) => p - minY))
+  const deep = cutsOf(
+    need.depth,
+    room.widthMm,
+    [
+      [0, FRONT_CLEAR_MM],
+      [middle - SITTER_CLEAR_MM, middle + SITTER_CLEAR_MM],
+    ],
+    'high',
+    below.deep.map((p) => p - minY),
+  )
   return {
     across: across.at.map((p) => p + minX),
     deep: deep.at.map((p) => p + minY),
@@ -57,8 +79,12 @@ export function planJoins(block: Solid, need: { readonly width: number; readonly
   }
 }
 
-export const fitsIn = (need: { readonly width: number; readonly depth: number }, { lengthMm, widthMm }: SheetRoom): boolean =>
-  (need.width <= lengthMm + HAIR && need.depth <= widthMm + HAIR) || (need.width <= widthMm + HAIR && need.depth <= lengthMm + HAIR)
+export const fitsIn = (
+  need: { readonly width: number; readonly depth: number },
+  { lengthMm, widthMm }: SheetRoom,
+): boolean =>
+  (need.width <= lengthMm + HAIR && need.depth <= widthMm + HAIR) ||
+  (need.width <= widthMm + HAIR && need.depth <= lengthMm + HAIR)
 
 const HAIR = 0.01
 
@@ -71,7 +97,13 @@ interface Cuts {
 }
 
 /** As few cuts as the room allows, one more where only that keeps the rules; else the rules give, staggering first. */
-function cutsOf(lengthMm: number, mostMm: number, forbidden: readonly Span[], offcutEnd: 'low' | 'high', below: readonly number[]): Cuts {
+function cutsOf(
+  lengthMm: number,
+  mostMm: number,
+  forbidden: readonly Span[],
+  offcutEnd: 'low' | 'high',
+  below: readonly number[],
+): Cuts {
   if (lengthMm <= mostMm + HAIR) return { at: [], underSitter: false, unstaggered: false }
   const mirror = (p: number) => (offcutEnd === 'high' ? p : lengthMm - p)
   const spans = forbidden.map(([a, b]): Span => (offcutEnd === 'high' ? [a, b] : [lengthMm - b, lengthMm - a]))
@@ -87,17 +119,31 @@ function cutsOf(lengthMm: number, mostMm: number, forbidden: readonly Span[], of
     const at = longestFirst(lengthMm, mostMm, closed, cuts)
     if (at) return { at: at.map(mirror).toSorted((a, b) => a - b), ...gives }
   }
-  return { at: Array.from({ length: fewest }, (_, i) => ((i + 1) * lengthMm) / (fewest + 1)), underSitter: true, unstaggered: below.length > 0 }
+  return {
+    at: Array.from({ length: fewest }, (_, i) => ((i + 1) * lengthMm) / (fewest + 1)),
+    underSitter: true,
+    unstaggered: below.length > 0,
+  }
 }
 
 /**
  * Cut places from the seen end on, each part as long as it goes, the short one last; null when there are none.
  * Looked for on a grid and where whole parts end; places that led nowhere are not tried again.
  */
-function longestFirst(lengthMm: number, mostMm: number, closed: readonly Span[], cuts: number): readonly number[] | null {
+function longestFirst(
+  lengthMm: number,
+  mostMm: number,
+  closed: readonly Span[],
+  cuts: number,
+): readonly number[] | null {
   if (cuts > MOST_PARTS) return null
-  const grid = [...Array.from({ length: Math.floor(lengthMm / STEP_MM) }, (_, i) => (i + 1) * STEP_MM), ...Array.from({ length: cuts }, (_, i) => (i + 1) * mostMm)]
-  const open = grid.filter((p) => p <= lengthMm - LEAST_PART_MM && !closed.some(([a, b]) => p > a && p < b)).toSorted((a, b) => b - a)
+  const grid = [
+    ...Array.from({ length: Math.floor(lengthMm / STEP_MM) }, (_, i) => (i + 1) * STEP_MM),
+    ...Array.from({ length: cuts }, (_, i) => (i + 1) * mostMm),
+  ]
+  const open = grid
+    .filter((p) => p <= lengthMm - LEAST_PART_MM && !closed.some(([a, b]) => p > a && p < b))
+    .toSorted((a, b) => b - a)
   const dead = new Set<string>()
   const from = (start: number, left: number): readonly number[] | null => {
     if (left === 0) return lengthMm - start <= mostMm + HAIR ? [] : null
@@ -116,6 +162,7 @@ function longestFirst(lengthMm: number, mostMm: number, closed: readonly Span[],
 
 /** The end that nobody sees: against a wall or the hull, else the right one. */
 function hiddenEnd({ edges }: Solid): 'low' | 'high' {
-  const hides = (side: 'left' | 'right') => edges.some((e) => e.side === side && (e.meets === 'wall' || e.meets === 'hull'))
+  const hides = (side: 'left' | 'right') =>
+    edges.some((e) => e.side === side && (e.meets === 'wall' || e.meets === 'hull'))
   return hides('left') && !hides('right') ? 'low' : 'high'
 }

@@ -1,5 +1,16 @@
 import type { Cutting, FoamStock, Grade, Use } from '../../../contract/index.ts'
-import { areaOf, at, boxOf, islandsLeftOf, moved, needOf, wholeOf, type CutOff, type Outline, type Point } from '../../outline/index.ts'
+import {
+  areaOf,
+  at,
+  boxOf,
+  islandsLeftOf,
+  moved,
+  needOf,
+  wholeOf,
+  type CutOff,
+  type Outline,
+  type Point,
+} from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { nearestStack, stackFor } from '../choice/index.ts'
 import type { SettledLayer } from '../model/index.ts'
@@ -47,11 +58,16 @@ export interface BlockToCut {
   readonly count: number
   readonly block: Solid
   readonly layers: readonly SettledLayer[]
-  /** Built up of whole sheets of this thickness, as many as reach its height; null: of as few sheets as make each layer. */
+  /**
+   * Built up of whole sheets of this thickness, as many as reach its height; null: of as few sheets as make each layer.
+   */
   readonly sheetMm?: number | null
 }
 
-/** Takes a block apart into what comes out of sheets: layers, the sheets of each layer, and the parts that joins make of those. */
+/**
+ * Takes a block apart into what comes out of sheets: layers, the sheets of each layer, and the parts that joins make of
+ * those.
+ */
 export function partsOf(block: BlockToCut, cutting: Cutting, use: Use): BlockParts {
   const slices = slicesOf(block, cutting, use)
   const multiple = slices.length > 1
@@ -60,23 +76,52 @@ export function partsOf(block: BlockToCut, cutting: Cutting, use: Use): BlockPar
     const outlines = piecesOf(block.block, slice, cutting)
     return outlines.map((outline, k): FoamPart => {
       const box = boxOf(outline)
-      const where = [multiple ? (i === 0 ? 'on the board' : i === slices.length - 1 ? 'on top' : `${i + 1} from the board`) : '', outlines.length > 1 ? `part ${k + 1} of ${outlines.length} from the left front` : ''].filter(Boolean).join(', ')
-      return { id: `${block.letter}${++n}`, design: block.design, grade: slice.grade, thicknessMm: slice.thicknessMm, outline: moved(outline, at(-box.minX, -box.minY)), count: block.count, onBlock: { x: box.minX, y: box.minY }, where }
+      const where = [
+        multiple ? (i === 0 ? 'on the board' : i === slices.length - 1 ? 'on top' : `${i + 1} from the board`) : '',
+        outlines.length > 1 ? `part ${k + 1} of ${outlines.length} from the left front` : '',
+      ]
+        .filter(Boolean)
+        .join(', ')
+      return {
+        id: `${block.letter}${++n}`,
+        design: block.design,
+        grade: slice.grade,
+        thicknessMm: slice.thicknessMm,
+        outline: moved(outline, at(-box.minX, -box.minY)),
+        count: block.count,
+        onBlock: { x: box.minX, y: box.minY },
+        where,
+      }
     })
   })
-  const between = slices.slice(1).reduce((sum, s) => sum + areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)), 0)
-  const atJoins = slices.reduce((sum, s) => sum + (s.joins.across.length * block.block.depth.value + s.joins.deep.length * block.block.width.value) * s.thicknessMm * (cutting.joint === 'scarf' ? Math.SQRT2 : 1), 0)
+  const between = slices
+    .slice(1)
+    .reduce((sum, s) => sum + areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)), 0)
+  const atJoins = slices.reduce(
+    (sum, s) =>
+      sum +
+      (s.joins.across.length * block.block.depth.value + s.joins.deep.length * block.block.width.value) *
+        s.thicknessMm *
+        (cutting.joint === 'scarf' ? Math.SQRT2 : 1),
+    0,
+  )
   return { parts, slices, unmade: unmadeOf(block, cutting), gluedMm2: between + atJoins }
 }
 
 /** Thicknesses that a layer can be built from: sheets sold, and pieces of the same grade in stock. */
-const offeredFor = (grade: Grade, { stock }: Cutting): readonly number[] => [...new Set([...grade.thicknessesMm, ...stock.filter((s) => s.gradeId === grade.id).map((s) => s.thicknessMm)])]
+const offeredFor = (grade: Grade, { stock }: Cutting): readonly number[] => [
+  ...new Set([...grade.thicknessesMm, ...stock.filter((s) => s.gradeId === grade.id).map((s) => s.thicknessMm)]),
+]
 
 /** Sheets sold less their trim, and pieces in stock of that grade and thickness. */
-const roomsFor = (grade: Grade, thicknessMm: number, cutting: Cutting): readonly SheetRoom[] => [...grade.sheets.map((s) => sheetRoom(s, cutting)), ...stockOf(grade, thicknessMm, cutting)]
+const roomsFor = (grade: Grade, thicknessMm: number, cutting: Cutting): readonly SheetRoom[] => [
+  ...grade.sheets.map((s) => sheetRoom(s, cutting)),
+  ...stockOf(grade, thicknessMm, cutting),
+]
 
 /** Pieces of stock that this job may use for one thickness of one grade. */
-export const stockOf = (grade: Grade, thicknessMm: number, { stock }: Cutting): readonly FoamStock[] => stock.filter((s) => s.gradeId === grade.id && Math.abs(s.thicknessMm - thicknessMm) < 1)
+export const stockOf = (grade: Grade, thicknessMm: number, { stock }: Cutting): readonly FoamStock[] =>
+  stock.filter((s) => s.gradeId === grade.id && Math.abs(s.thicknessMm - thicknessMm) < 1)
 
 const leansOf = (block: Solid): readonly number[] => block.edges.map((e) => e.leanRad)
 
@@ -84,10 +129,14 @@ function slicesOf({ block, layers, sheetMm = null }: BlockToCut, cutting: Cuttin
   const slices: Slice[] = []
   let fromMm = 0
   layers.forEach(({ grade, thicknessMm: layerMm }, layer) => {
-    for (const thicknessMm of sheetMm === null ? sheetsOf(layerMm, grade, cutting) : Array<number>(Math.ceil(layerMm / sheetMm - 1e-9)).fill(sheetMm)) {
+    for (const thicknessMm of sheetMm === null
+      ? sheetsOf(layerMm, grade, cutting)
+      : Array<number>(Math.ceil(layerMm / sheetMm - 1e-9)).fill(sheetMm)) {
       const box = boxOf(needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm))
       const need = { width: box.maxX - box.minX, depth: box.maxY - box.minY }
-      const joins = isOrderedWhole(cutting) ? NO_JOINS : planJoins(block, need, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
+      const joins = isOrderedWhole(cutting)
+        ? NO_JOINS
+        : planJoins(block, need, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
       slices.push({ layer, grade, thicknessMm, fromMm, joins })
       fromMm += thicknessMm
     }
@@ -107,20 +156,35 @@ const unmadeOf = ({ layers, sheetMm = null }: BlockToCut, cutting: Cutting): Blo
   (isOrderedWhole(cutting) ? [] : layers).flatMap(({ grade, thicknessMm: layerMm }, layer) => {
     const thicknessMm = sheetMm ?? layerMm
     const offered = offeredFor(grade, cutting)
-    return stackFor(thicknessMm, offered).length > 0 ? [] : [{ layer, wantedMm: thicknessMm, nearestMm: nearestStack(thicknessMm, offered) }]
+    return stackFor(thicknessMm, offered).length > 0
+      ? []
+      : [{ layer, wantedMm: thicknessMm, nearestMm: nearestStack(thicknessMm, offered) }]
   })
 
-/** What the joins of a slice leave of it, row by row from the front left; a scarf lies 45° aslant and takes half its thickness more on either side. */
+/**
+ * What the joins of a slice leave of it, row by row from the front left; a scarf lies 45° aslant and takes half its
+ * thickness more on either side.
+ */
 function piecesOf(block: Solid, { fromMm, thicknessMm, joins }: Slice, { joint }: Cutting): readonly Outline[] {
   const whole = needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm)
   const lap = joint === 'scarf' ? thicknessMm / 2 : 0
-  const between = (parts: readonly CutOff[], low: number | null, high: number | null, way: Point): readonly CutOff[] => {
+  const between = (
+    parts: readonly CutOff[],
+    low: number | null,
+    high: number | null,
+    way: Point,
+  ): readonly CutOff[] => {
     const start = (mm: number) => at(way.y * mm, way.x * mm)
     const after = low === null ? parts : parts.flatMap((p) => islandsLeftOf(p, start(low - lap), at(way.x, -way.y)))
     return high === null ? after : after.flatMap((p) => islandsLeftOf(p, start(high + lap), at(-way.x, way.y)))
   }
   const rows = strips(joins.deep).map(([front, back]) => between([wholeOf(whole)], front, back, at(1, 0)))
-  return rows.flatMap((row) => strips(joins.across).flatMap(([left, right]) => between(row, left, right, at(0, 1)))).flatMap(({ outline }) => (areaOf(outline) < 1 ? [] : [outline]))
+  return rows
+    .flatMap((row) => strips(joins.across).flatMap(([left, right]) => between(row, left, right, at(0, 1))))
+    .flatMap(({ outline }) => (areaOf(outline) < 1 ? [] : [outline]))
 }
 
-const strips = (cuts: readonly number[]): readonly (readonly [number | null, number | null])[] => [...cuts.map((c, i) => [i === 0 ? null : cuts[i - 1]!, c] as const), [cuts.at(-1) ?? null, null] as const]
+const strips = (cuts: readonly number[]): readonly (readonly [number | null, number | null])[] => [
+  ...cuts.map((c, i) => [i === 0 ? null : cuts[i - 1]!, c] as const),
+  [cuts.at(-1) ?? null, null] as const,
+]

@@ -3,18 +3,36 @@ import { SHEET_TRIM_MM } from '../../seat/index.ts'
 import type { SheetRoom } from './joins.ts'
 
 /** Width of foam that each tool turns to crumbs. */
-export const KERF_MM: Readonly<Record<Cutting['tool'], number>> = { 'electric-knife': 2, 'bread-knife': 3, 'hot-wire': 1 }
+export const KERF_MM: Readonly<Record<Cutting['tool'], number>> = {
+  'electric-knife': 2,
+  'bread-knife': 3,
+  'hot-wire': 1,
+}
 
 /** What is left of a sheet once its seldom-true edges are trimmed off. */
-export const sheetRoom = ({ lengthMm, widthMm }: Grade['sheets'][number], { trimMm }: Cutting): SheetRoom => ({ lengthMm: lengthMm - 2 * trimMm, widthMm: widthMm - 2 * trimMm })
+export const sheetRoom = ({ lengthMm, widthMm }: Grade['sheets'][number], { trimMm }: Cutting): SheetRoom => ({
+  lengthMm: lengthMm - 2 * trimMm,
+  widthMm: widthMm - 2 * trimMm,
+})
 
 /** A new job's ways of cutting. */
-export const USUAL_CUTTING: Cutting = { tool: 'electric-knife', trimMm: SHEET_TRIM_MM, joint: 'butt', supply: 'sheets', glueGM2: 90, film: false, stock: [], nest: null }
+export const USUAL_CUTTING: Cutting = {
+  tool: 'electric-knife',
+  trimMm: SHEET_TRIM_MM,
+  joint: 'butt',
+  supply: 'sheets',
+  glueGM2: 90,
+  film: false,
+  stock: [],
+  nest: null,
+}
 
 /** Which tool goes through a thickness, and how it is held. */
 export function toolWords(thicknessMm: number, tool: Cutting['tool']): string {
   if (tool === 'hot-wire') return 'hot wire, slowly and with the window open'
   if (thicknessMm <= 25) return 'long scissors, or a snap knife in two passes'
   const knife = tool === 'electric-knife' ? 'electric knife' : 'fine-toothed bread knife'
-  return thicknessMm <= 150 ? `${knife} held upright along the table edge, the block raised clear` : `${knife} from both faces, or have it cut: over 150 mm a blade wanders`
+  return thicknessMm <= 150
+    ? `${knife} held upright along the table edge, the block raised clear`
+    : `${knife} from both faces, or have it cut: over 150 mm a blade wanders`
 }

@@ -19,7 +19,8 @@ const EDGE = 0.7
 export const PACKED_STRAIN = 0.9
 
 /** Force over force without edge: 1 + k · strain · thickness / diameter. */
-export const edgeFactor = (strain: number, thicknessMm: number, diameterMm: number): number => 1 + (EDGE * strain * thicknessMm) / diameterMm
+export const edgeFactor = (strain: number, thicknessMm: number, diameterMm: number): number =>
+  1 + (EDGE * strain * thicknessMm) / diameterMm
 
 export const diameterOf = (areaMm2: number): number => 2 * Math.sqrt(areaMm2 / Math.PI)
 
@@ -30,7 +31,10 @@ export const diameterOf = (areaMm2: number): number => 2 * Math.sqrt(areaMm2 / M
  */
 export function curveThrough({ at25N, at40N, at65N }: TestForces, left = 1): FoamCurve {
   const strains = KNOTS
-  const stresses = [0, at25N, at40N, at65N].map((force, i) => (left * force * 1e6) / (TEST_PLATE_MM2 * edgeFactor(strains[i]!, TEST_SAMPLE_MM, diameterOf(TEST_PLATE_MM2))))
+  const stresses = [0, at25N, at40N, at65N].map(
+    (force, i) =>
+      (left * force * 1e6) / (TEST_PLATE_MM2 * edgeFactor(strains[i]!, TEST_SAMPLE_MM, diameterOf(TEST_PLATE_MM2))),
+  )
   const slopes = slopesThrough(strains, stresses)
   const [last, bend] = [stresses[3]!, slopes[3]!]
   const reach = PACKED_STRAIN - strains[3]!
@@ -65,7 +69,10 @@ function slopesThrough(x: readonly number[], y: readonly number[]): readonly num
     const [w1, w2] = [2 * h[i]! + h[i - 1]!, h[i]! + 2 * h[i - 1]!]
     return (w1 + w2) / (w1 / rise[i - 1]! + w2 / rise[i]!)
   })
-  const start = Math.min(3 * rise[0]!, Math.max(rise[0]!, ((2 * h[0]! + h[1]!) * rise[0]! - h[0]! * rise[1]!) / (h[0]! + h[1]!)))
+  const start = Math.min(
+    3 * rise[0]!,
+    Math.max(rise[0]!, ((2 * h[0]! + h[1]!) * rise[0]! - h[0]! * rise[1]!) / (h[0]! + h[1]!)),
+  )
   return [start, ...inner, STEEPENING * rise[2]!]
 }
 
@@ -75,5 +82,10 @@ function cubic(x: readonly number[], y: readonly number[], slopes: readonly numb
   const h = x[i + 1]! - x[i]!
   const t = (strain - x[i]!) / h
   const s = 1 - t
-  return y[i]! * s * s * (1 + 2 * t) + slopes[i]! * h * t * s * s + y[i + 1]! * t * t * (3 - 2 * t) - slopes[i + 1]! * h * t * t * s
+  return (
+    y[i]! * s * s * (1 + 2 * t) +
+    slopes[i]! * h * t * s * s +
+    y[i + 1]! * t * t * (3 - 2 * t) -
+    slopes[i + 1]! * h * t * t * s
+  )
 }

@@ -13,12 +13,60 @@ export interface FamilyHabits {
 }
 
 export const FAMILIES: Readonly<Record<FoamFamily, FamilyHabits>> = {
-  conventional: { name: 'conventional', ratio40: 1.4, supportFactor: 2.0, exposures: ['indoors', 'sun', 'damp'], notFor: 'it soaks and stays wet' },
-  'high-resilience': { name: 'high-resilience', ratio40: 1.42, supportFactor: 2.6, exposures: ['indoors', 'sun', 'damp'], notFor: 'it soaks and stays wet' },
-  memory: { name: 'memory', ratio40: 1.35, supportFactor: 2.0, exposures: ['indoors', 'sun'], notFor: 'memory foam holds water and goes stiff below about 10 °C' },
-  latex: { name: 'latex', ratio40: 1.5, supportFactor: 3.0, exposures: ['indoors', 'damp'], notFor: 'latex perishes in the sun, and soaks in the wet' },
-  'quick-dry': { name: 'quick-dry', ratio40: 1.4, supportFactor: 2.0, exposures: ['indoors', 'sun', 'damp', 'wet'], notFor: '' },
-  'closed-cell': { name: 'closed-cell', ratio40: 1.45, supportFactor: 2.4, exposures: ['indoors', 'sun', 'damp', 'wet'], notFor: '' },
-  rebond: { name: 'rebonded chip', ratio40: 1.45, supportFactor: 2.5, exposures: ['indoors', 'sun'], notFor: 'it holds damp' },
-  wadding: { name: 'polyester wadding block', ratio40: 1.5, supportFactor: 3.0, exposures: ['indoors', 'sun', 'damp'], notFor: 'it mats when wet' },
+  conventional: {
+    name: 'conventional',
+    ratio40: 1.4,
+    supportFactor: 2.0,
+    exposures: ['indoors', 'sun', 'damp'],
+    notFor: 'it soaks and stays wet',
+  },
+  'high-resilience': {
+    name: 'high-resilience',
+    ratio40: 1.42,
+    supportFactor: 2.6,
+    exposures: ['indoors', 'sun', 'damp'],
+    notFor: 'it soaks and stays wet',
+  },
+  memory: {
+    name: 'memory',
+    ratio40: 1.35,
+    supportFactor: 2.0,
+    exposures: ['indoors', 'sun'],
+    notFor: 'memory foam holds water and goes stiff below about 10 °C',
+  },
+  latex: {
+    name: 'latex',
+    ratio40: 1.5,
+    supportFactor: 3.0,
+    exposures: ['indoors', 'damp'],
+    notFor: 'latex perishes in the sun, and soaks in the wet',
+  },
+  'quick-dry': {
+    name: 'quick-dry',
+    ratio40: 1.4,
+    supportFactor: 2.0,
+    exposures: ['indoors', 'sun', 'damp', 'wet'],
+    notFor: '',
+  },
+  'closed-cell': {
+    name: 'closed-cell',
+    ratio40: 1.45,
+    supportFactor: 2.4,
+    exposures: ['indoors', 'sun', 'damp', 'wet'],
+    notFor: '',
+  },
+  rebond: {
+    name: 'rebonded chip',
+    ratio40: 1.45,
+    supportFactor: 2.5,
+    exposures: ['indoors', 'sun'],
+    notFor: 'it holds damp',
+  },
+  wadding: {
+    name: 'polyester wadding block',
+    ratio40: 1.5,
+    supportFactor: 3.0,
+    exposures: ['indoors', 'sun', 'damp'],
+    notFor: 'it mats when wet',
+  },
 }

@@ -2,7 +2,12 @@ import { edgeFactor, diameterOf } from './curve.ts'
 import type { PressedLayer } from './pressed.ts'
 
 /** Force on a round area against its travel into a stack, from rest to just short of packed. */
-export function forceTravel(layers: readonly PressedLayer[], areaMm2: number, mostN: number, points = 60): readonly { readonly travelMm: number; readonly forceN: number }[] {
+export function forceTravel(
+  layers: readonly PressedLayer[],
+  areaMm2: number,
+  mostN: number,
+  points = 60,
+): readonly { readonly travelMm: number; readonly forceN: number }[] {
   const totalMm = layers.reduce((sum, l) => sum + l.thicknessMm, 0)
   const across = diameterOf(areaMm2)
   return Array.from({ length: points + 1 }, (_, i) => {

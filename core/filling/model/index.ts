@@ -6,4 +6,17 @@ export { demandsOf, loadCaseOf, USES, USUAL_LOAD, type LoadCase, type Sitter, ty
 export { hardnessOf, supportFactorOf, testForces, TEST_PLATE_MM2, TEST_SAMPLE_MM, type TestForces } from './points.ts'
 export { layerStrains, strainUnder, type PressedLayer } from './pressed.ts'
 export { whereReaches } from './rising.ts'
-export { BOTTOM, curveBook, curveOf, NEAR_BOTTOM, pressed, supportOf, type Age, type Bottoming, type CurveBook, type SettledLayer, type Sink, type Support } from './support.ts'
+export {
+  BOTTOM,
+  curveBook,
+  curveOf,
+  NEAR_BOTTOM,
+  pressed,
+  supportOf,
+  type Age,
+  type Bottoming,
+  type CurveBook,
+  type SettledLayer,
+  type Sink,
+  type Support,
+} from './support.ts'

@@ -16,14 +16,86 @@ export interface UseDemands {
 
 /** Defaults of the trade, each open to the maker's own figure. */
 export const USES: Readonly<Record<Use, UseDemands>> = {
-  dining: { name: 'dining or short sit', massShare: 0.75, contactM2: 0.13, peak: 2.2, slam: 1, leastCompression: 0.15, mostCompression: 0.3, why: 'upright, feet on the floor: three quarters of the body on a small area' },
-  lounge: { name: 'lounge, daily seat', massShare: 0.78, contactM2: 0.16, peak: 2.0, slam: 1, leastCompression: 0.25, mostCompression: 0.4, why: 'leaning back and sinking in spreads the load' },
-  back: { name: 'back cushion', massShare: 0.25, contactM2: 0.16, peak: 1.6, slam: 1, leastCompression: 0.15, mostCompression: 0.35, why: 'a quarter of the body leans on it' },
-  bench: { name: 'window seat, bench', massShare: 0.75, contactM2: 0.14, peak: 2.2, slam: 1, leastCompression: 0.2, mostCompression: 0.35, why: 'upright, a little wider than on a chair' },
-  sleeping: { name: 'sleeping', massShare: 1, contactM2: 0.6, peak: 2.5, slam: 1, leastCompression: 0.15, mostCompression: 0.3, why: 'the whole body; a side sleeper lies on 0.40 m²' },
-  cockpit: { name: 'boat cockpit seat', massShare: 0.75, contactM2: 0.13, peak: 2.2, slam: 1.8, leastCompression: 0.15, mostCompression: 0.3, why: 'the boat slams: the peak is met 1.8 times as hard' },
-  kneeler: { name: 'kneeler', massShare: 0.9, contactM2: 0.035, peak: 1.8, slam: 1, leastCompression: 0.3, mostCompression: 0.5, why: 'nearly all of the body on two knees' },
-  hassock: { name: 'hassock or footstool, sat on', massShare: 0.8, contactM2: 0.12, peak: 2.2, slam: 1, leastCompression: 0.1, mostCompression: 0.25, why: 'high and firm, sat on now and then' },
+  dining: {
+    name: 'dining or short sit',
+    massShare: 0.75,
+    contactM2: 0.13,
+    peak: 2.2,
+    slam: 1,
+    leastCompression: 0.15,
+    mostCompression: 0.3,
+    why: 'upright, feet on the floor: three quarters of the body on a small area',
+  },
+  lounge: {
+    name: 'lounge, daily seat',
+    massShare: 0.78,
+    contactM2: 0.16,
+    peak: 2.0,
+    slam: 1,
+    leastCompression: 0.25,
+    mostCompression: 0.4,
+    why: 'leaning back and sinking in spreads the load',
+  },
+  back: {
+    name: 'back cushion',
+    massShare: 0.25,
+    contactM2: 0.16,
+    peak: 1.6,
+    slam: 1,
+    leastCompression: 0.15,
+    mostCompression: 0.35,
+    why: 'a quarter of the body leans on it',
+  },
+  bench: {
+    name: 'window seat, bench',
+    massShare: 0.75,
+    contactM2: 0.14,
+    peak: 2.2,
+    slam: 1,
+    leastCompression: 0.2,
+    mostCompression: 0.35,
+    why: 'upright, a little wider than on a chair',
+  },
+  sleeping: {
+    name: 'sleeping',
+    massShare: 1,
+    contactM2: 0.6,
+    peak: 2.5,
+    slam: 1,
+    leastCompression: 0.15,
+    mostCompression: 0.3,
+    why: 'the whole body; a side sleeper lies on 0.40 m²',
+  },
+  cockpit: {
+    name: 'boat cockpit seat',
+    massShare: 0.75,
+    contactM2: 0.13,
+    peak: 2.2,
+    slam: 1.8,
+    leastCompression: 0.15,
+    mostCompression: 0.3,
+    why: 'the boat slams: the peak is met 1.8 times as hard',
+  },
+  kneeler: {
+    name: 'kneeler',
+    massShare: 0.9,
+    contactM2: 0.035,
+    peak: 1.8,
+    slam: 1,
+    leastCompression: 0.3,
+    mostCompression: 0.5,
+    why: 'nearly all of the body on two knees',
+  },
+  hassock: {
+    name: 'hassock or footstool, sat on',
+    massShare: 0.8,
+    contactM2: 0.12,
+    peak: 2.2,
+    slam: 1,
+    leastCompression: 0.1,
+    mostCompression: 0.25,
+    why: 'high and firm, sat on now and then',
+  },
 }
 
 /** The table's figures, the job's own in their place. */
@@ -69,9 +141,20 @@ export function loadCaseOf(load: Load): LoadCase {
     const meanPa = (massKg * GRAVITY * massShare) / contactM2
     return { end, massKg, meanPa, peakPa: meanPa * peak * slam }
   }
-  const sitters = [sitter('light', load.lightestKg), sitter('middle', (load.lightestKg + load.heaviestKg) / 2), sitter('heavy', load.heaviestKg)] as const
+  const sitters = [
+    sitter('light', load.lightestKg),
+    sitter('middle', (load.lightestKg + load.heaviestKg) / 2),
+    sitter('heavy', load.heaviestKg),
+  ] as const
   return { demands, exposure: load.exposure, sitters, acrossMm: diameterOf(contactM2 * 1e6) }
 }
 
 /** What a new job is taken to carry until the maker says otherwise. */
-export const USUAL_LOAD: Load = { use: 'bench', exposure: 'indoors', base: 'board', lightestKg: 50, heaviestKg: 100, own: {} }
+export const USUAL_LOAD: Load = {
+  use: 'bench',
+  exposure: 'indoors',
+  base: 'board',
+  lightestKg: 50,
+  heaviestKg: 100,
+  own: {},
+}

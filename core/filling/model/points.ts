@@ -18,7 +18,9 @@ export interface TestForces {
  */
 export function testForces(grade: Pick<Grade, 'family' | 'at25N' | 'at40N' | 'at65N' | 'supportFactor'>): TestForces {
   const habits = FAMILIES[grade.family]
-  const support = grade.supportFactor ?? (grade.at25N !== null && grade.at65N !== null ? grade.at65N / grade.at25N : habits.supportFactor)
+  const support =
+    grade.supportFactor ??
+    (grade.at25N !== null && grade.at65N !== null ? grade.at65N / grade.at25N : habits.supportFactor)
   const ratio40 = Math.min(habits.ratio40, 1 + LOW_SUPPORT_SHARE * (support - 1))
   const at25N = grade.at25N ?? grade.at40N! / ratio40
   const at40N = grade.at40N ?? at25N * ratio40

@@ -5,7 +5,13 @@ const CRAWL = 25
  * Where a rising function reaches a value, by secant steps that keep it bracketed (regula falsi,
  * Illinois rule), and by halving where those crawl. Values beyond the ends give the ends.
  */
-export function whereReaches(value: number, rises: (x: number) => number, from: number, to: number, within: number): number {
+export function whereReaches(
+  value: number,
+  rises: (x: number) => number,
+  from: number,
+  to: number,
+  within: number,
+): number {
   let [low, high] = [from, to]
   let [atLow, atHigh] = [rises(low) - value, rises(high) - value]
   if (atLow >= 0) return low

@@ -47,7 +47,13 @@ export interface Support {
 export function supportOf(layers: readonly SettledLayer[], load: LoadCase, curves: CurveBook = curveBook()): Support {
   const totalMm = layers.reduce((sum, l) => sum + l.thicknessMm, 0)
   const [fresh, aged] = [ageOf(layers, load, 0, curves), ageOf(layers, load, 1, curves)]
-  return { totalMm, fresh, aged, years: shortestLife(layers), bottomsInYear: yearOfBottoming(layers, load, fresh, aged) }
+  return {
+    totalMm,
+    fresh,
+    aged,
+    years: shortestLife(layers),
+    bottomsInYear: yearOfBottoming(layers, load, fresh, aged),
+  }
 }
 
 export const curveOf = (grade: Grade, left = 1): FoamCurve => curveThrough(testForces(grade), left)
@@ -67,7 +73,11 @@ export function curveBook(): CurveBook {
 }
 
 /** The layers with the firmness that a share of their life has left them; equal grades share a curve. */
-export const pressed = (layers: readonly SettledLayer[], lifeShare: number, curves: CurveBook = curveBook()): readonly PressedLayer[] => layers.map(({ grade, thicknessMm }) => ({ curve: curves(grade, lifeShare), thicknessMm }))
+export const pressed = (
+  layers: readonly SettledLayer[],
+  lifeShare: number,
+  curves: CurveBook = curveBook(),
+): readonly PressedLayer[] => layers.map(({ grade, thicknessMm }) => ({ curve: curves(grade, lifeShare), thicknessMm }))
 
 function ageOf(layers: readonly SettledLayer[], load: LoadCase, lifeShare: number, curves: CurveBook): Age {
   const stack = pressed(layers, lifeShare, curves)
@@ -77,10 +87,16 @@ function ageOf(layers: readonly SettledLayer[], load: LoadCase, lifeShare: numbe
     return { sitter, strain, leftMm: totalMm * (1 - strain) }
   }) as unknown as Age['sinks']
   const worstStrain = strainUnder(load.sitters[2].peakPa, stack, load.acrossMm)
-  return { sinks, worstStrain, bottoming: worstStrain > BOTTOM ? 'bottoms' : worstStrain > NEAR_BOTTOM ? 'near' : 'clear', marginMm: (NEAR_BOTTOM - worstStrain) * totalMm }
+  return {
+    sinks,
+    worstStrain,
+    bottoming: worstStrain > BOTTOM ? 'bottoms' : worstStrain > NEAR_BOTTOM ? 'near' : 'clear',
+    marginMm: (NEAR_BOTTOM - worstStrain) * totalMm,
+  }
 }
 
-const shortestLife = (layers: readonly SettledLayer[]): number => Math.min(...layers.map((l) => ageingOf(l.grade).years))
+const shortestLife = (layers: readonly SettledLayer[]): number =>
+  Math.min(...layers.map((l) => ageingOf(l.grade).years))
 
 /** Firmness is taken to go evenly over the foam's years. */
 function yearOfBottoming(layers: readonly SettledLayer[], load: LoadCase, fresh: Age, aged: Age): number | null {

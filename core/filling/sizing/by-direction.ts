@@ -7,7 +7,14 @@ import type { Sizing } from './size-block.ts'
 export type Direction = 'width' | 'depth' | 'thickness'
 
 /** Why a cover finishes at another size than its filling or its seat. */
-export type FitCause = 'oversize' | 'extra-thickness' | 'allowance-left-out' | 'border-drawn' | 'wadding' | 'thinner-block' | 'cut-to-wrapped'
+export type FitCause =
+  | 'oversize'
+  | 'extra-thickness'
+  | 'allowance-left-out'
+  | 'border-drawn'
+  | 'wadding'
+  | 'thinner-block'
+  | 'cut-to-wrapped'
 
 /** What a cover finishes at one way, and how much larger (+) or smaller (−) that is than something. */
 export interface Difference {
@@ -32,13 +39,41 @@ export interface DirectionRules {
   readonly borderLost: Figure | null
 }
 
-/** Width, depth and thickness each: the same millimetres are little along the length and much of the thickness, so each way is judged by itself. */
+/**
+ * Width, depth and thickness each: the same millimetres are little along the length and much of the thickness, so each
+ * way is judged by itself.
+ */
 export function fitByDirection({ wrapped, cover }: Sizing, rules: DirectionRules): readonly DirectionFit[] {
   return (['width', 'depth', 'thickness'] as const).map((way) => {
-    const finished = way === 'thickness' && rules.borderLost ? figure({ id: 'fit.thickness', label: 'Thickness, finished', quantity: 'length', line: 'net', sum: minus(cover.thickness, rules.borderLost), rule: 'the border is drawn to the thickness: its bottom seam comes out of it' }) : cover[way]
+    const finished =
+      way === 'thickness' && rules.borderLost
+        ? figure({
+            id: 'fit.thickness',
+            label: 'Thickness, finished',
+            quantity: 'length',
+            line: 'net',
+            sum: minus(cover.thickness, rules.borderLost),
+            rule: 'the border is drawn to the thickness: its bottom seam comes out of it',
+          })
+        : cover[way]
     const against = (what: string, of: Figure): Difference => {
-      const by = figure({ id: `fit.${way}.${what}`, label: `${way} against the ${what}`, quantity: 'length', sum: minus(finished, of), rule: 'finished, less that' })
-      return { by, share: figure({ id: `fit.${way}.${what}Share`, label: `${way} against the ${what}, as a share`, quantity: 'share', sum: over(by, of), rule: 'of that' }) }
+      const by = figure({
+        id: `fit.${way}.${what}`,
+        label: `${way} against the ${what}`,
+        quantity: 'length',
+        sum: minus(finished, of),
+        rule: 'finished, less that',
+      })
+      return {
+        by,
+        share: figure({
+          id: `fit.${way}.${what}Share`,
+          label: `${way} against the ${what}, as a share`,
+          quantity: 'share',
+          sum: over(by, of),
+          rule: 'of that',
+        }),
+      }
     }
     const [overFilling, overSeat] = [against('filling', wrapped[way]), against('seat', rules.seat[way])]
     const isAsAll = Math.max(Math.abs(overFilling.by.value), Math.abs(overSeat.by.value)) < SAME_MM
@@ -69,10 +104,27 @@ export const FIT_CAUSES: Readonly<Record<FitCause, string>> = {
   'cut-to-wrapped': 'the cover goes round the wadding',
 }
 
-/** Squeezed by more than this a filling cups or the cover will not close: a rule of the trade; a drawn border of 12 on 100 is usual. */
+/**
+ * Squeezed by more than this a filling cups or the cover will not close: a rule of the trade; a drawn border of 12 on
+ * 100 is usual.
+ */
 const MOST_SQUEEZED = { width: 0.06, depth: 0.06, thickness: 0.125 } as const
 
 /** Ways in which the cover takes too much of its filling. */
 export function directionWarnings(fits: readonly DirectionFit[]): readonly Warning[] {
-  return fits.flatMap(({ way, overFilling: { by, share }, causes }): Warning[] => (-share.value > MOST_SQUEEZED[way] + 1e-9 ? [{ station: 'filling', level: 'warning', code: 'squeezed-much', way, by: -by.value, share: -share.value, causes }] : []))
+  return fits.flatMap(({ way, overFilling: { by, share }, causes }): Warning[] =>
+    -share.value > MOST_SQUEEZED[way] + 1e-9
+      ? [
+          {
+            station: 'filling',
+            level: 'warning',
+            code: 'squeezed-much',
+            way,
+            by: -by.value,
+            share: -share.value,
+            causes,
+          },
+        ]
+      : [],
+  )
 }

@@ -21,11 +21,21 @@ export function compareSchools(cushion: Solid, chosen: SizingRules): readonly Sc
     const isChosen = kind === chosen.school.kind
     const sizing = sizeBlock(cushion, isChosen ? chosen : { ...chosen, ...usualSchool(kind, cushion.thickness.value) })
     const finished = expectedSize(sizing)
-    return { kind, isChosen, sizing, fit: fitOf(sizing, chosen.firmness), finished, shortMm: { width: cushion.width.value - finished.widthMm, depth: cushion.depth.value - finished.depthMm } }
+    return {
+      kind,
+      isChosen,
+      sizing,
+      fit: fitOf(sizing, chosen.firmness),
+      finished,
+      shortMm: { width: cushion.width.value - finished.widthMm, depth: cushion.depth.value - finished.depthMm },
+    }
   })
 }
 
 /** A cover squeezes its block to the cover's size; a loose one lies on a block that keeps its own. */
 export function expectedSize({ wrapped, cover }: Sizing): SchoolEffect['finished'] {
-  return { widthMm: Math.min(cover.width.value, wrapped.width.value), depthMm: Math.min(cover.depth.value, wrapped.depth.value) }
+  return {
+    widthMm: Math.min(cover.width.value, wrapped.width.value),
+    depthMm: Math.min(cover.depth.value, wrapped.depth.value),
+  }
 }

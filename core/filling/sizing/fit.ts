@@ -12,13 +12,35 @@ export interface Fit {
   readonly verdict: { readonly across: FitVerdict; readonly frontToBack: FitVerdict }
 }
 
-/** How the cover squeezes its filling, as girth of the filling over girth of the cover, each way. The windows move by what the shop has learnt. */
+/**
+ * How the cover squeezes its filling, as girth of the filling over girth of the cover, each way. The windows move by
+ * what the shop has learnt.
+ */
 export function fitOf(sizing: Sizing, firmness: Firmness, shiftShare = 0, borderLost: Figure | null = null): Fit {
   const share = (way: 'width' | 'depth', id: string, label: string) =>
-    figure({ id, label, quantity: 'share', sum: minus(over(girth(sizing.wrapped, way), borderLost ? minus(girth(sizing.cover, way), times(2, borderLost)) : girth(sizing.cover, way)), 1), rule: 'girth of the filling over girth of the cover, less 1' })
+    figure({
+      id,
+      label,
+      quantity: 'share',
+      sum: minus(
+        over(
+          girth(sizing.wrapped, way),
+          borderLost ? minus(girth(sizing.cover, way), times(2, borderLost)) : girth(sizing.cover, way),
+        ),
+        1,
+      ),
+      rule: 'girth of the filling over girth of the cover, less 1',
+    })
   const across = share('width', 'fit.across', 'Fit across')
   const frontToBack = share('depth', 'fit.frontToBack', 'Fit front to back')
-  return { across, frontToBack, verdict: { across: verdictOf(across.value - shiftShare, firmness), frontToBack: verdictOf(frontToBack.value - shiftShare, firmness) } }
+  return {
+    across,
+    frontToBack,
+    verdict: {
+      across: verdictOf(across.value - shiftShare, firmness),
+      frontToBack: verdictOf(frontToBack.value - shiftShare, firmness),
+    },
+  }
 }
 
 /** A twentieth of a percent is under what a tape shows. */

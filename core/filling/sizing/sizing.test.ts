@@ -6,12 +6,28 @@ import { keepersBench } from '../../shop/index.ts'
 import { boxSolid, foamJob, worked } from '../../testing/jobs.ts'
 import { usualMakeUp } from '../../cover/index.ts'
 import { entered, sayWorking } from '../../working/index.ts'
-import { compareSchools, firmnessOf, seatHeight, sizeBlock, usualWadding, verdictOf, wrapStrip, type Firmness } from '../index.ts'
+import {
+  compareSchools,
+  firmnessOf,
+  seatHeight,
+  sizeBlock,
+  usualWadding,
+  verdictOf,
+  wrapStrip,
+  type Firmness,
+} from '../index.ts'
 
 const seam = entered({ id: 's', label: 'Seam allowance', quantity: 'length', value: 12, rule: '' })
-const values = (size: { width: { value: number }; depth: { value: number }; thickness: { value: number } }) => [size.width.value, size.depth.value, size.thickness.value].map((v) => Number(v.toFixed(2)))
-const sized = (school: SizingSchool, hardnessN = 140, size: [number, number, number] = [600, 500, 80], wadding: Wadding | null = null) => sizeBlock(boxSolid(...size), { school, wadding, firmness: firmnessOf(hardnessN), seam })
-const wrapped = (change: Partial<Wadding>) => sized({ kind: 'wrap-then-measure' }, 140, [600, 500, 80], { ...usualWadding(30), ...change })
+const values = (size: { width: { value: number }; depth: { value: number }; thickness: { value: number } }) =>
+  [size.width.value, size.depth.value, size.thickness.value].map((v) => Number(v.toFixed(2)))
+const sized = (
+  school: SizingSchool,
+  hardnessN = 140,
+  size: [number, number, number] = [600, 500, 80],
+  wadding: Wadding | null = null,
+) => sizeBlock(boxSolid(...size), { school, wadding, firmness: firmnessOf(hardnessN), seam })
+const wrapped = (change: Partial<Wadding>) =>
+  sized({ kind: 'wrap-then-measure' }, 140, [600, 500, 80], { ...usualWadding(30), ...change })
 
 describe('firmness by the force at 40 %', () => {
   it.each<[number, Firmness]>([
@@ -46,27 +62,37 @@ describe('the full block', () => {
     expect(sayWorking(block.width, 'mm')).toBe('200 + 6 = 206 mm cut')
   })
 
-  it('by hand, soft foam for 1905 x 735: the cap on the length, 3 % of the depth', () => expect(values(sized(full, 80, [1905, 735, 100]).block)).toEqual([1930, 757.05, 100]))
+  it('by hand, soft foam for 1905 x 735: the cap on the length, 3 % of the depth', () =>
+    expect(values(sized(full, 80, [1905, 735, 100]).block)).toEqual([1930, 757.05, 100]))
 
-  it('at most 25 mm: 2 % of 1900 would be 38', () => expect(values(sized(full, 140, [1900, 700, 100]).block)).toEqual([1925, 714, 100]))
+  it('at most 25 mm: 2 % of 1900 would be 38', () =>
+    expect(values(sized(full, 140, [1900, 700, 100]).block)).toEqual([1925, 714, 100]))
 
   it('the oversize opens into its rule', () => {
     const { sum } = sized(full).block.width
     expect(sum.kind).toBe('sum')
     const oversize = sum.kind === 'sum' && sum.terms[1]!.of
-    expect(oversize && oversize.kind === 'figure' && sayWorking(oversize.figure, 'mm')).toBe('the smaller of 25 and (the larger of 6 and 600 × 2 %) = 12 mm')
+    expect(oversize && oversize.kind === 'figure' && sayWorking(oversize.figure, 'mm')).toBe(
+      'the smaller of 25 and (the larger of 6 and 600 × 2 %) = 12 mm',
+    )
   })
 
   it('is never smaller than its cover nor more than 25 mm larger', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 50, max: 5000 }), fc.integer({ min: 50, max: 2500 }), fc.integer({ min: 50, max: 500 }), fc.double({ min: 0, max: 6, noNaN: true }), (w, d, n, extra) => {
-        const { block, cover } = sized({ kind: 'full-block', thicknessExtraMm: extra }, n, [w, d, 80])
-        for (const key of ['width', 'depth'] as const) {
-          expect(block[key].value - cover[key].value).toBeGreaterThanOrEqual(6 - 1e-9)
-          expect(block[key].value - cover[key].value).toBeLessThanOrEqual(25 + 1e-9)
-        }
-        expect(block.thickness.value).toBeCloseTo(80 + extra, 9)
-      }),
+      fc.property(
+        fc.integer({ min: 50, max: 5000 }),
+        fc.integer({ min: 50, max: 2500 }),
+        fc.integer({ min: 50, max: 500 }),
+        fc.double({ min: 0, max: 6, noNaN: true }),
+        (w, d, n, extra) => {
+          const { block, cover } = sized({ kind: 'full-block', thicknessExtraMm: extra }, n, [w, d, 80])
+          for (const key of ['width', 'depth'] as const) {
+            expect(block[key].value - cover[key].value).toBeGreaterThanOrEqual(6 - 1e-9)
+            expect(block[key].value - cover[key].value).toBeLessThanOrEqual(25 + 1e-9)
+          }
+          expect(block.thickness.value).toBeCloseTo(80 + extra, 9)
+        },
+      ),
     )
   })
 })
@@ -114,10 +140,15 @@ describe('the other schools', () => {
     expect(values(cover)).toEqual([600, 500, 80])
   })
 
-  it('the strip of wadding goes round front, top, bottom and back: 2 x 500 + 2 x 80', () => expect(wrapStrip(boxSolid(600, 500, 80), usualWadding(30))).toEqual({ widthMm: 600, lengthMm: 1160 }))
+  it('the strip of wadding goes round front, top, bottom and back: 2 x 500 + 2 x 80', () =>
+    expect(wrapStrip(boxSolid(600, 500, 80), usualWadding(30))).toEqual({ widthMm: 600, lengthMm: 1160 }))
 
   it('thinner block: 12.5 % off 80 leaves 70, wadding of 15 fills 10', () => {
-    const { block, wrapped: wrap, cover } = sized({ kind: 'thinner-block', thinnerShare: 0.125 }, 140, [600, 500, 80], usualWadding(15))
+    const {
+      block,
+      wrapped: wrap,
+      cover,
+    } = sized({ kind: 'thinner-block', thinnerShare: 0.125 }, 140, [600, 500, 80], usualWadding(15))
     expect(values(block)).toEqual([600, 500, 70])
     expect(values(wrap)).toEqual([600, 510, 80])
     expect(values(cover)).toEqual([600, 500, 80])
@@ -141,11 +172,22 @@ describe('how the cover fits', () => {
 })
 
 describe('the schools side by side', () => {
-  const effects = compareSchools(boxSolid(600, 500, 80), { school: { kind: 'full-block', thicknessExtraMm: 4 }, wadding: null, firmness: 'medium', seam })
+  const effects = compareSchools(boxSolid(600, 500, 80), {
+    school: { kind: 'full-block', thicknessExtraMm: 4 },
+    wadding: null,
+    firmness: 'medium',
+    seam,
+  })
   const effect = (kind: SizingSchool['kind']) => effects.find((e) => e.kind === kind)!
 
   it('shows every school once, the chosen one as it is set', () => {
-    expect(effects.map((e) => e.kind)).toEqual(['full-block', 'size-for-size', 'snug-cover', 'wrap-then-measure', 'thinner-block'])
+    expect(effects.map((e) => e.kind)).toEqual([
+      'full-block',
+      'size-for-size',
+      'snug-cover',
+      'wrap-then-measure',
+      'thinner-block',
+    ])
     expect(effects.filter((e) => e.isChosen).map((e) => e.kind)).toEqual(['full-block'])
     expect(effect('full-block').sizing.block.thickness.value).toBe(84)
   })
@@ -160,7 +202,8 @@ describe('the schools side by side', () => {
     expect(effect('size-for-size').fit.across.value).toBeCloseTo(0, 9)
   })
 
-  it('a wrapped cushion stands over its seat by the wadding: 20 / 3 on front and back', () => expect(effect('wrap-then-measure').shortMm.depth).toBeCloseTo(-40 / 3, 9))
+  it('a wrapped cushion stands over its seat by the wadding: 20 / 3 on front and back', () =>
+    expect(effect('wrap-then-measure').shortMm.depth).toBeCloseTo(-40 / 3, 9))
 })
 
 describe('the height of the seat', () => {
@@ -170,23 +213,33 @@ describe('the height of the seat', () => {
     expect(sayWorking(change!, 'mm')).toBe('69 − 52 − 6 = 11 mm')
   })
 
-  it('says nothing of a change nobody measured', () => expect(seatHeight(boxSolid(600, 500, 60), { now: 0, before: 0 }, null).change).toBeNull())
+  it('says nothing of a change nobody measured', () =>
+    expect(seatHeight(boxSolid(600, 500, 60), { now: 0, before: 0 }, null).change).toBeNull())
 })
 
 it('a corner rounded by just the seam allowance is sharp on a snug cover, and the cover still sews', () => {
-  const seat = { ...newSeat('singles', 600, 500, 80, 1), corners: { 'near left': { kind: 'round' as const, radiusMm: 12 } } }
+  const seat = {
+    ...newSeat('singles', 600, 500, 80, 1),
+    corners: { 'near left': { kind: 'round' as const, radiusMm: 12 } },
+  }
   const snug = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } }), { ...keepersBench(), seat })
   const plan = worked({ ...snug, cloth: { ...snug.cloth, match: { kind: 'none' } } })
   const [design] = plan.designs
   expect(design!.design.solid.outline).toHaveLength(5)
-  expect([design!.cover.solid.outline.length, design!.cover.solid.edges.map((e) => e.name)]).toEqual([4, ['near', 'right', 'far', 'left']])
+  expect([design!.cover.solid.outline.length, design!.cover.solid.edges.map((e) => e.name)]).toEqual([
+    4,
+    ['near', 'right', 'far', 'left'],
+  ])
   expect(design!.checks.flatMap((c) => c.faults)).toEqual([])
   expect(plan.warnings.map((w) => w.code)).not.toContain('cover-outline-lost')
 })
 
 describe('fit by direction', () => {
   const snug = () => {
-    const job = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' }, wadding: null }), { ...keepersBench(), seat: { ...newSeat('singles', 680, 545, 76, 1), clearanceMm: 0 } })
+    const job = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' }, wadding: null }), {
+      ...keepersBench(),
+      seat: { ...newSeat('singles', 680, 545, 76, 1), clearanceMm: 0 },
+    })
     return worked({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 6 } } })
   }
   const directions = (plan: ReturnType<typeof snug>) => {
@@ -196,7 +249,14 @@ describe('fit by direction', () => {
 
   it('680 x 545 x 76 without allowance, s 6, finishes 668 x 533 x 64: 1.8, 2.2 and 15.8 % short; the thickness is warned of', () => {
     const plan = snug()
-    expect(directions(plan).map((d) => [d.finished.value, d.overFilling.by.value, Number((d.overFilling.share.value * 100).toFixed(1)), d.causes])).toEqual([
+    expect(
+      directions(plan).map((d) => [
+        d.finished.value,
+        d.overFilling.by.value,
+        Number((d.overFilling.share.value * 100).toFixed(1)),
+        d.causes,
+      ]),
+    ).toEqual([
       [668, -12, -1.8, ['allowance-left-out']],
       [533, -12, -2.2, ['allowance-left-out']],
       [64, -12, -15.8, ['allowance-left-out']],
@@ -207,11 +267,22 @@ describe('fit by direction', () => {
   })
 
   it('a border drawn to the thickness is short by its seam, and both girths are', () => {
-    const capped = (school: 'drawn-to-thickness' | 'full-depth') => worked({ ...keepersBench(), cloth: { ...keepersBench().cloth, match: { kind: 'none' } }, seat: { ...newSeat('singles', 600, 500, 100, 1), clearanceMm: 0 }, makeUp: { ...usualMakeUp('capped'), construction: { kind: 'capped', school } } })
+    const capped = (school: 'drawn-to-thickness' | 'full-depth') =>
+      worked({
+        ...keepersBench(),
+        cloth: { ...keepersBench().cloth, match: { kind: 'none' } },
+        seat: { ...newSeat('singles', 600, 500, 100, 1), clearanceMm: 0 },
+        makeUp: { ...usualMakeUp('capped'), construction: { kind: 'capped', school } },
+      })
     const [drawn, full] = [capped('drawn-to-thickness'), capped('full-depth')]
-    expect(directions(drawn)[2]).toMatchObject({ finished: { value: 88 }, overSeat: { by: { value: -12 } }, causes: ['extra-thickness', 'border-drawn'] })
+    expect(directions(drawn)[2]).toMatchObject({
+      finished: { value: 88 },
+      overSeat: { by: { value: -12 } },
+      causes: ['extra-thickness', 'border-drawn'],
+    })
     expect(directions(full)[2]!.finished.value).toBe(100)
-    const across = (plan: ReturnType<typeof snug>) => (plan.designs[0]!.filling.kind === 'foam' ? plan.designs[0]!.filling.fit.across.value : NaN)
+    const across = (plan: ReturnType<typeof snug>) =>
+      plan.designs[0]!.filling.kind === 'foam' ? plan.designs[0]!.filling.fit.across.value : NaN
     // (612 + 100) / (600 + 100) against (612 + 100) / (600 + 88): both sides are a seam lower.
     expect(across(full)).toBeCloseTo(712 / 700 - 1, 9)
     expect(across(drawn)).toBeCloseTo(712 / 688 - 1, 9)

@@ -6,8 +6,16 @@ import type { CushionSize } from '../../seat/index.ts'
 const SQUEEZED_TO = 3
 
 /** How many layers lie across each direction of a wrapped block, both faces together; folded ends lie double. */
-export function wrappedFaces({ top, bottom, front, back, ends }: Wadding): { readonly width: number; readonly depth: number; readonly thickness: number } {
-  return { width: { bare: 0, covered: 2, folded: 4 }[ends], depth: Number(front) + Number(back), thickness: Number(top) + Number(bottom) }
+export function wrappedFaces({ top, bottom, front, back, ends }: Wadding): {
+  readonly width: number
+  readonly depth: number
+  readonly thickness: number
+} {
+  return {
+    width: { bare: 0, covered: 2, folded: 4 }[ends],
+    depth: Number(front) + Number(back),
+    thickness: Number(top) + Number(bottom),
+  }
 }
 
 /** What one face of wadding adds, squeezed by the cover. */
@@ -18,15 +26,35 @@ export function wrappedSizes(block: CushionSize, wadding: Wadding): Record<keyof
   const { measured } = wadding
   if (measured) return measuredSizes(measured)
   const faces = wrappedFaces(wadding)
-  const grown = (way: keyof CushionSize) => (faces[way] === 0 ? block[way] : plus(block[way], added(faces[way], wadding)))
+  const grown = (way: keyof CushionSize) =>
+    faces[way] === 0 ? block[way] : plus(block[way], added(faces[way], wadding))
   return { width: grown('width'), depth: grown('depth'), thickness: grown('thickness') }
 }
 
 const added = (faces: number, { layers, loftMm }: Wadding): Expression =>
-  times(given(faces, 'count', 'faces'), over(times(given(layers, 'count', 'layers'), given(loftMm, 'length', 'loft')), given(SQUEEZED_TO, 'count', 'squeezed to a third')))
+  times(
+    given(faces, 'count', 'faces'),
+    over(
+      times(given(layers, 'count', 'layers'), given(loftMm, 'length', 'loft')),
+      given(SQUEEZED_TO, 'count', 'squeezed to a third'),
+    ),
+  )
 
 function measuredSizes(measured: NonNullable<Wadding['measured']>): CushionSize {
   const side = (key: keyof CushionSize, value: number) =>
-    entered({ id: `wrapped.${key}`, label: `Wrapped ${key}`, quantity: 'length', line: 'net', value, rule: 'measured on the wrapped block', setBy: 'measured', change: 'filling.measured' })
-  return { width: side('width', measured.widthMm), depth: side('depth', measured.depthMm), thickness: side('thickness', measured.thicknessMm) }
+    entered({
+      id: `wrapped.${key}`,
+      label: `Wrapped ${key}`,
+      quantity: 'length',
+      line: 'net',
+      value,
+      rule: 'measured on the wrapped block',
+      setBy: 'measured',
+      change: 'filling.measured',
+    })
+  return {
+    width: side('width', measured.widthMm),
+    depth: side('depth', measured.depthMm),
+    thickness: side('thickness', measured.thicknessMm),
+  }
 }

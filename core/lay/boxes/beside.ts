@@ -18,12 +18,18 @@ const MOST_NODES = 50_000
  *
  * @param before Places of the first few of the boxes, which are kept if the others go beside them.
  */
-export function placesBeside(boxes: readonly Lying[], room: number, before: Places | null): Places | null | 'undecided' {
+export function placesBeside(
+  boxes: readonly Lying[],
+  room: number,
+  before: Places | null,
+): Places | null | 'undecided' {
   const kept = before && added(boxes, room, before)
   if (kept) return kept
   const n = boxes.length
   const meets = boxes.map((a, i) => boxes.flatMap((b, j) => (i !== j && isBeside(a, b) ? [j] : [])))
-  const levels = [...new Set(boxes.map((b) => b.at))].map((level) => boxes.flatMap((b, i) => (b.at <= level && level < b.at + b.long ? [i] : [])))
+  const levels = [...new Set(boxes.map((b) => b.at))].map((level) =>
+    boxes.flatMap((b, i) => (b.at <= level && level < b.at + b.long ? [i] : [])),
+  )
   const places = new Array<number>(n).fill(-1)
   /** How far across each box begins at least, by those set beside it. */
   const least = new Array<number>(n).fill(0)
@@ -65,7 +71,10 @@ export function placesBeside(boxes: readonly Lying[], room: number, before: Plac
 function added(boxes: readonly Lying[], room: number, before: Places): Places | null {
   const places = [...before]
   for (let i = before.length; i < boxes.length; i++) {
-    const beside = places.map((place, j) => ({ place, end: place + boxes[j]!.wide, box: boxes[j]! })).filter(({ box }) => isBeside(box, boxes[i]!)).sort((a, b) => a.place - b.place)
+    const beside = places
+      .map((place, j) => ({ place, end: place + boxes[j]!.wide, box: boxes[j]! }))
+      .filter(({ box }) => isBeside(box, boxes[i]!))
+      .sort((a, b) => a.place - b.place)
     const place = beside.reduce((from, b) => (b.place < from + boxes[i]!.wide ? Math.max(from, b.end) : from), 0)
     if (place + boxes[i]!.wide > room) return null
     places.push(place)

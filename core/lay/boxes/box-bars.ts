@@ -12,7 +12,9 @@ export interface BarKind {
   readonly sizes: readonly BarSize[]
 }
 
-/** Boxes to begin at levels 0 to `levels()`, beside each other within `room()`; both may shrink while they are searched. */
+/**
+ * Boxes to begin at levels 0 to `levels()`, beside each other within `room()`; both may shrink while they are searched.
+ */
 export interface Bars {
   readonly kinds: readonly BarKind[]
   readonly room: () => number
@@ -42,7 +44,10 @@ interface Open {
   readonly wide: number
 }
 
-/** How things stand at a level that boxes end at: what was begun just before, what still lies there, and how much of it and below is filled. */
+/**
+ * How things stand at a level that boxes end at: what was begun just before, what still lies there, and how much of it
+ * and below is filled.
+ */
 interface Way {
   readonly added: readonly Begun[]
   readonly level: number
@@ -65,7 +70,11 @@ const NODES_A_STEP = 16
  * Ends with 'none' when no way is left, 'some' at the first way by the sum; by places it goes on,
  * and ends with 'undecided' when a question across was too long.
  */
-export function* searchBars(bars: Bars, beside: Beside, onAll: OnAll): Generator<number, 'none' | 'some' | 'undecided'> {
+export function* searchBars(
+  bars: Bars,
+  beside: Beside,
+  onAll: OnAll,
+): Generator<number, 'none' | 'some' | 'undecided'> {
   const { kinds, room, levels } = bars
   const choices = kinds.flatMap(({ sizes }, kind) => sizes.map((s, size) => ({ ...s, kind, size })))
   const area = kinds.reduce((sum, k) => sum + k.count * k.sizes[0]!.long * k.sizes[0]!.wide, 0)
@@ -93,7 +102,11 @@ export function* searchBars(bars: Bars, beside: Beside, onAll: OnAll): Generator
       }
       if (places === null) return false
     }
-    if (beside === 'sum' && !isNew(`${left.join()}|${way.level}|${way.usedBelow}|${way.open.map((o) => `${o.end},${o.wide}`).join()}`)) return false
+    if (
+      beside === 'sum' &&
+      !isNew(`${left.join()}|${way.level}|${way.usedBelow}|${way.open.map((o) => `${o.end},${o.wide}`).join()}`)
+    )
+      return false
     for (const next of waysFrom(way)) {
       for (const b of next.added) left[b.kind]!--
       begun.push(...next.added)
@@ -119,7 +132,12 @@ export function* searchBars(bars: Bars, beside: Beside, onAll: OnAll): Generator
         // A lay upside down is as long: one box may be kept to the lower half.
         if (kind === alone && 2 * level > levels() - long) continue
         left[kind]!--
-        choose(c, [...added, { kind, size, at: level, long, wide }], withOpen(open, { end: level + long, wide }), used + wide)
+        choose(
+          c,
+          [...added, { kind, size, at: level, long, wide }],
+          withOpen(open, { end: level + long, wide }),
+          used + wide,
+        )
         left[kind]!++
       }
       const end = open[0]?.end
@@ -128,11 +146,21 @@ export function* searchBars(bars: Bars, beside: Beside, onAll: OnAll): Generator
       const filledBelow = filled + used * (end - level)
       if (filledBelow + fillable(open, used) < area) return
       const ending = open.filter((o) => o.end === end)
-      ways.push({ added, level: end, open: open.slice(ending.length), used: used - sumWide(ending), filled: filledBelow, usedBelow: used })
+      ways.push({
+        added,
+        level: end,
+        open: open.slice(ending.length),
+        used: used - sumWide(ending),
+        filled: filledBelow,
+        usedBelow: used,
+      })
     }
   }
 
-  /** The most that can be filled from the next level on: what lies there already, and what boxes left can fill beside it. */
+  /**
+   * The most that can be filled from the next level on: what lies there already, and what boxes left can fill beside
+   * it.
+   */
   function fillable(open: readonly Open[], used: number): number {
     const mostOf = fills(left)
     let [sum, lying, level] = [0, used, open[0]!.end]

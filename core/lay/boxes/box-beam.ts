@@ -13,7 +13,10 @@ const UNFIXED = -1
 const LOOK = 0.5
 const GROW = 5
 
-/** What counts for a beginning beside what the aim says: that its upper edge has few ledges, that bound boxes came into phase, and a little chance. */
+/**
+ * What counts for a beginning beside what the aim says: that its upper edge has few ledges, that bound boxes came into
+ * phase, and a little chance.
+ */
 const WEIGHTS = { ledges: 1, phase: 1, chance: 0.1 } as const
 
 /** The boxes of a beginning, the last first. Beginnings share their tails, so that many of them take little memory. */
@@ -71,7 +74,12 @@ export type BeamEnd = 'found' | 'not found' | 'none exists'
  * left in every way, or given up if the length can spare the waste; the best beginnings go on.
  * Yields the work done. Boxes carry their gap along, to the right and up.
  */
-export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, largeFirst, sparing }: BeamAim, random: Random, offer: (a: Arrangement) => void): Generator<number, BeamEnd> {
+export function* beamOfBoxes(
+  instance: Instance,
+  { length, width: beamWidth, largeFirst, sparing }: BeamAim,
+  random: Random,
+  offer: (a: Arrangement) => void,
+): Generator<number, BeamEnd> {
   const { gap, repeatAcross, repeatAlong, items } = instance
   const kinds = kindsOf(instance)
   const bound = kinds.flatMap((k, i) => (k.across === null && k.along === null ? [] : [i]))
@@ -82,7 +90,19 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
   const canFill = reachableWidths(kinds, width, gap)
   const fixed = instance.groups.map((g) => ({ across: g.across ?? UNFIXED, along: g.along ?? UNFIXED }))
   const marks = kinds.map(() => Math.floor(random() * 2 ** 40))
-  let kept: readonly Beginning[] = [{ path: null, ledges: [{ x: instance.minX, y: 0, width }], left: Uint8Array.from(kinds, (k) => k.members.length), spare: wholeSpare, placed: 0, area: 0, inPhase: 0, phases: fixed, mark: 0 }]
+  let kept: readonly Beginning[] = [
+    {
+      path: null,
+      ledges: [{ x: instance.minX, y: 0, width }],
+      left: Uint8Array.from(kinds, (k) => k.members.length),
+      spare: wholeSpare,
+      placed: 0,
+      area: 0,
+      inPhase: 0,
+      phases: fixed,
+      mark: 0,
+    },
+  ]
   let looked = 0
 
   while (kept.length > 0) {
@@ -120,12 +140,28 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
     for (const choice of choices) {
       const { shape } = choice.posture
       const large = (largeFirst * items.length * (area + kinds[choice.kind]!.area)) / instance.totalArea
-      const score = large - WEIGHTS.ledges * ledgesAfter(ledges, at, shape.width + gap, shape.height + gap) + WEIGHTS.phase * (inPhase + choice.bound) - sparing * wasted + WEIGHTS.chance * random()
+      const score =
+        large -
+        WEIGHTS.ledges * ledgesAfter(ledges, at, shape.width + gap, shape.height + gap) +
+        WEIGHTS.phase * (inPhase + choice.bound) -
+        sparing * wasted +
+        WEIGHTS.chance * random()
       next.push({ from, at, choice, waste: 0, score })
     }
     if (waste > from.spare + EQUAL_MM || ledges.length === 1) return
     const large = (largeFirst * items.length * area) / instance.totalArea
-    next.push({ from, at, choice: null, waste, score: large - WEIGHTS.ledges * (ledges.length - 1) + WEIGHTS.phase * inPhase - sparing * (wasted + waste / wholeSpare) + WEIGHTS.chance * random() })
+    next.push({
+      from,
+      at,
+      choice: null,
+      waste,
+      score:
+        large -
+        WEIGHTS.ledges * (ledges.length - 1) +
+        WEIGHTS.phase * inPhase -
+        sparing * (wasted + waste / wholeSpare) +
+        WEIGHTS.chance * random(),
+    })
   }
 
   function taken({ from, at, choice, waste }: Step): Beginning {
@@ -150,7 +186,10 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
   /** Null where a hollow can be neither filled nor spared, or a bound box has no place left. */
   function tightestHollow(from: Beginning): { at: number; choices: readonly Choice[]; waste: number } | null {
     const { ledges, spare } = from
-    if (!bound.every((k) => from.left[k] === 0 || kinds[k]!.postures.some((posture) => hasRoom(from, kinds[k]!, posture)))) return null
+    if (
+      !bound.every((k) => from.left[k] === 0 || kinds[k]!.postures.some((posture) => hasRoom(from, kinds[k]!, posture)))
+    )
+      return null
     let best: { at: number; choices: readonly Choice[]; waste: number } | null = null
     for (let at = 0; at < ledges.length; at++) {
       const rise = Math.min(ledges[at - 1]?.y ?? top, ledges[at + 1]?.y ?? top) - ledges[at]!.y
@@ -158,7 +197,12 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
       const waste = rise * ledges[at]!.width
       const choices = choicesOn(from, at, rise)
       if (choices.length === 0 && waste > spare + EQUAL_MM) return null
-      if (!best || choices.length < best.choices.length || (choices.length === best.choices.length && ledges[at]!.y < ledges[best.at]!.y)) best = { at, choices, waste }
+      if (
+        !best ||
+        choices.length < best.choices.length ||
+        (choices.length === best.choices.length && ledges[at]!.y < ledges[best.at]!.y)
+      )
+        best = { at, choices, waste }
     }
     return best
   }
@@ -175,7 +219,14 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
         const rest = room - w
         if (rest < -EQUAL_MM || y + h > top) continue
         const phase = phases[kind.group]
-        if (phase && !(isNear(kind.across, phase.across, x + posture.anchorX, repeatAcross) && isNear(kind.along, phase.along, y + posture.anchorY, repeatAlong))) continue
+        if (
+          phase &&
+          !(
+            isNear(kind.across, phase.across, x + posture.anchorX, repeatAcross) &&
+            isNear(kind.along, phase.along, y + posture.anchorY, repeatAlong)
+          )
+        )
+          continue
         // What stays beside it may go to waste up to the height of the lower neighbour.
         if (rest > EQUAL_MM && !canFill(rest) && rest * Math.min(h, rise) > spare + EQUAL_MM) continue
         looked++
@@ -186,41 +237,68 @@ export function* beamOfBoxes(instance: Instance, { length, width: beamWidth, lar
   }
 
   /** Whether a bound box still has a place on its lattice above the ledges; one that is free across is let pass. */
-  function hasRoom({ ledges, phases }: Beginning, { group, across, along }: BoxKind, { shape, anchorX, anchorY }: Posture): boolean {
+  function hasRoom(
+    { ledges, phases }: Beginning,
+    { group, across, along }: BoxKind,
+    { shape, anchorX, anchorY }: Posture,
+  ): boolean {
     const phase = phases[group]
     if (!phase || across === null || phase.across === UNFIXED) return true
     const isBoundY = along !== null && phase.along !== UNFIXED
     const last = instance.minX + width - (shape.width + gap) + PHASE_MM
-    for (let x = instance.minX - PHASE_MM + modulo(phase.across + across - anchorX - instance.minX + PHASE_MM, repeatAcross!); x <= last; x += repeatAcross!) {
+    for (
+      let x =
+        instance.minX - PHASE_MM + modulo(phase.across + across - anchorX - instance.minX + PHASE_MM, repeatAcross!);
+      x <= last;
+      x += repeatAcross!
+    ) {
       let y = 0
-      for (const ledge of ledges) if (ledge.x < x + shape.width + gap - PHASE_MM && ledge.x + ledge.width > x + PHASE_MM && ledge.y > y) y = ledge.y
+      for (const ledge of ledges)
+        if (ledge.x < x + shape.width + gap - PHASE_MM && ledge.x + ledge.width > x + PHASE_MM && ledge.y > y)
+          y = ledge.y
       if (isBoundY) y = y - PHASE_MM + modulo(phase.along + along - anchorY - y + PHASE_MM, repeatAlong!)
       if (y + shape.height + gap <= top + PHASE_MM) return true
     }
     return false
   }
 
-  function phasesWith(phases: Beginning['phases'], { group, across, along }: BoxKind, { anchorX, anchorY }: Posture, x: number, y: number): Beginning['phases'] {
+  function phasesWith(
+    phases: Beginning['phases'],
+    { group, across, along }: BoxKind,
+    { anchorX, anchorY }: Posture,
+    x: number,
+    y: number,
+  ): Beginning['phases'] {
     const phase = phases[group]
     if (!phase) return phases
     const now = {
       across: across !== null && phase.across === UNFIXED ? modulo(x + anchorX - across, repeatAcross!) : phase.across,
       along: along !== null && phase.along === UNFIXED ? modulo(y + anchorY - along, repeatAlong!) : phase.along,
     }
-    return now.across === phase.across && now.along === phase.along ? phases : phases.map((p, g) => (g === group ? now : p))
+    return now.across === phase.across && now.along === phase.along
+      ? phases
+      : phases.map((p, g) => (g === group ? now : p))
   }
 
   function arrangementOf(last: Beginning): Arrangement {
     const left = kinds.map((k) => k.members.length)
     const spots: Spot[] = []
-    for (let p = last.path; p; p = p.before) spots.push({ item: kinds[p.kind]!.members[--left[p.kind]!]!, posture: p.posture, x: p.x, y: p.y, sheet: 0 })
+    for (let p = last.path; p; p = p.before)
+      spots.push({ item: kinds[p.kind]!.members[--left[p.kind]!]!, posture: p.posture, x: p.x, y: p.y, sheet: 0 })
     const orNull = (v: number) => (v === UNFIXED ? null : v)
-    return { spots, left: [], sheets: 1, length: Math.max(...spots.map((s) => s.y + s.posture.shape.height)), offsets: last.phases.map((p) => ({ across: orNull(p.across), along: orNull(p.along) })) }
+    return {
+      spots,
+      left: [],
+      sheets: 1,
+      length: Math.max(...spots.map((s) => s.y + s.posture.shape.height)),
+      offsets: last.phases.map((p) => ({ across: orNull(p.across), along: orNull(p.along) })),
+    }
   }
 }
 
 /** On how many axes a box is held by a phase that is already fixed: chance alone seldom brings it there. */
-const boundWays = ({ across, along }: BoxKind, phase: { across: number; along: number }): number => Number(across !== null && phase.across !== UNFIXED) + Number(along !== null && phase.along !== UNFIXED)
+const boundWays = ({ across, along }: BoxKind, phase: { across: number; along: number }): number =>
+  Number(across !== null && phase.across !== UNFIXED) + Number(along !== null && phase.along !== UNFIXED)
 
 function isNear(demand: number | null, phase: number, at: number, repeat: number | null): boolean {
   if (demand === null || phase === UNFIXED) return true

@@ -26,19 +26,33 @@ const MANNERS = [
 
 /** Boxes only, on one length of cloth. */
 export const isBeamInstance = (instance: Instance): boolean =>
-  instance.sheets === 1 && instance.obstacles.length === 0 && instance.items.length <= MOST_BOXES && instance.items.every((i) => i.postures.every((p) => p.shape.isBox))
+  instance.sheets === 1 &&
+  instance.obstacles.length === 0 &&
+  instance.items.length <= MOST_BOXES &&
+  instance.items.every((i) => i.postures.every((p) => p.shape.isBox))
 
-/** Beams ever wider, aimed at the bound and between it and the best lay. An aim that is reached is set anew at once. Each lane begins in another manner. */
-export function* boxBeams(instance: Instance, incumbent: Incumbent, bound: number, lane: number, random: Random): Strategy {
+/**
+ * Beams ever wider, aimed at the bound and between it and the best lay. An aim that is reached is set anew at once.
+ * Each lane begins in another manner.
+ */
+export function* boxBeams(
+  instance: Instance,
+  incumbent: Incumbent,
+  bound: number,
+  lane: number,
+  random: Random,
+): Strategy {
   for (let width = FIRST_WIDTH; ; width = Math.min(WIDEST, width * WIDER)) {
     for (let m = 0; m < MANNERS.length; m++) {
       const manner = MANNERS[(m + lane) % MANNERS.length]!
       for (const aim of AIMS) {
-        for (let isFound = true; isFound; ) {
+        for (let isFound = true; isFound;) {
           const best = incumbent.best()
           const length = best.left.length > 0 ? instance.maxY : bound + aim * (best.length - bound) + HAIR
           if (!Number.isFinite(length) || best.length <= bound + HAIR) return
-          isFound = (yield* beamOfBoxes(instance, { length, width: Math.round(width), ...manner }, random, incumbent.offer)) === 'found'
+          isFound =
+            (yield* beamOfBoxes(instance, { length, width: Math.round(width), ...manner }, random, incumbent.offer)) ===
+            'found'
           if (aim === 0 || best.left.length > 0) break
         }
       }

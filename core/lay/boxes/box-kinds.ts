@@ -20,12 +20,23 @@ export function kindsOf({ items, gap }: Instance): readonly BoxKind[] {
     const key = `${postures.map((p) => `${p.shape.id} ${p.anchorX} ${p.anchorY}`).join()}/${group}/${across}/${along}`
     const known = byKey.get(key)
     if (known) known.members.push(i)
-    else byKey.set(key, { members: [i], postures, area: (postures[0]!.shape.width + gap) * (postures[0]!.shape.height + gap), group, across, along })
+    else
+      byKey.set(key, {
+        members: [i],
+        postures,
+        area: (postures[0]!.shape.width + gap) * (postures[0]!.shape.height + gap),
+        group,
+        across,
+        along,
+      })
   })
   return [...byKey.values()].sort((a, b) => b.area - a.area)
 }
 
-/** Whether boxes side by side can fill a width exactly, by all boxes there are; where sizes are not whole it only asks for the narrowest. */
+/**
+ * Whether boxes side by side can fill a width exactly, by all boxes there are; where sizes are not whole it only asks
+ * for the narrowest.
+ */
 export function reachableWidths(kinds: readonly BoxKind[], width: number, gap: number): (rest: number) => boolean {
   const widths = kinds.flatMap((k) => k.postures.map((p) => p.shape.width + gap))
   const least = Math.min(...widths)

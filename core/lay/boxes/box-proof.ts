@@ -13,7 +13,8 @@ const UNITS = 1000
 /** What rounding may make of a stack of boxes. */
 const ROUNDING_MM = 0.05
 
-export const isProofInstance = (instance: Instance): boolean => isSkylineInstance(instance) && instance.items.length <= MOST_BOXES
+export const isProofInstance = (instance: Instance): boolean =>
+  isSkylineInstance(instance) && instance.items.length <= MOST_BOXES
 
 /**
  * Tries every way of laying a few boxes on less cloth than the best lay takes. Ways are tried from
@@ -21,7 +22,12 @@ export const isProofInstance = (instance: Instance): boolean => isSkylineInstanc
  * is far quicker, by sums alone; whichever has no way left first proves the best lay. A way found is
  * the new best lay. Boxes carry their gap along, to the right and up.
  */
-export function* proveBoxes(instance: Instance, incumbent: Incumbent, lane: number, prove: (length: number) => void): Strategy {
+export function* proveBoxes(
+  instance: Instance,
+  incumbent: Incumbent,
+  lane: number,
+  prove: (length: number) => void,
+): Strategy {
   const cloth = barsOfCloth(instance)
   const { width } = cloth
   let top = Infinity
@@ -37,7 +43,11 @@ export function* proveBoxes(instance: Instance, incumbent: Incumbent, lane: numb
       const [room, levels] = lie === 'up' ? [() => width, goal] : [goal, () => width]
       const onAll: OnAll = (begun, places) => places && incumbent.offer(cloth.arrangement(begun, places, lie))
       // Lanes that run beside each other lean to different sides.
-      return { search: searchBars({ kinds: cloth[lie], room, levels }, beside, onAll), share: SHARES[beside] * (lane % 2 === i ? 2 : 1), done: 0 }
+      return {
+        search: searchBars({ kinds: cloth[lie], room, levels }, beside, onAll),
+        share: SHARES[beside] * (lane % 2 === i ? 2 : 1),
+        done: 0,
+      }
     })
   const byPlace = ways('place', () => top)
   for (;;) {
@@ -78,16 +88,24 @@ interface BarsOfCloth {
   readonly arrangement: (begun: readonly Begun[], places: Places, lie: 'up' | 'across') => Arrangement
 }
 
-/** Boxes and cloth in whole numbers of the largest unit that divides all sizes, since boxes pushed together lie at sums of sizes. */
+/**
+ * Boxes and cloth in whole numbers of the largest unit that divides all sizes, since boxes pushed together lie at sums
+ * of sizes.
+ */
 function barsOfCloth(instance: Instance): BarsOfCloth {
   // Rounded down: what smaller boxes cannot do, these cannot either.
   const micrometres = (mm: number) => Math.floor(mm * UNITS + 1e-6)
   const gap = micrometres(instance.gap)
   const kinds = kindsOf(instance)
-  const sizes = kinds.map((k) => k.postures.map(({ shape }) => ({ w: micrometres(shape.width) + gap, h: micrometres(shape.height) + gap })))
+  const sizes = kinds.map((k) =>
+    k.postures.map(({ shape }) => ({ w: micrometres(shape.width) + gap, h: micrometres(shape.height) + gap })),
+  )
   const unit = sizes.flat().reduce((g, { w, h }) => divisor(divisor(g, w), h), 0)
-  const isExact = kinds.every((k) => k.postures.every(({ shape }) => isWhole(shape.width * UNITS) && isWhole(shape.height * UNITS)))
-  const kindsFor = (size: (s: { w: number; h: number }) => { long: number; wide: number }): BarKind[] => kinds.map((k, i) => ({ count: k.members.length, sizes: sizes[i]!.map(size) }))
+  const isExact = kinds.every((k) =>
+    k.postures.every(({ shape }) => isWhole(shape.width * UNITS) && isWhole(shape.height * UNITS)),
+  )
+  const kindsFor = (size: (s: { w: number; h: number }) => { long: number; wide: number }): BarKind[] =>
+    kinds.map((k, i) => ({ count: k.members.length, sizes: sizes[i]!.map(size) }))
   return {
     up: kindsFor(({ w, h }) => ({ long: h / unit, wide: w / unit })),
     across: kindsFor(({ w, h }) => ({ long: w / unit, wide: h / unit })),
@@ -98,9 +116,21 @@ function barsOfCloth(instance: Instance): BarsOfCloth {
       const used = kinds.map(() => 0)
       const spots = begun.map(({ kind, size, at }, i): Spot => {
         const [x, y] = lie === 'up' ? [places[i]!, at] : [at, places[i]!]
-        return { item: kinds[kind]!.members[used[kind]!++]!, posture: kinds[kind]!.postures[size]!, x: instance.minX + (x * unit) / UNITS, y: (y * unit) / UNITS, sheet: 0 }
+        return {
+          item: kinds[kind]!.members[used[kind]!++]!,
+          posture: kinds[kind]!.postures[size]!,
+          x: instance.minX + (x * unit) / UNITS,
+          y: (y * unit) / UNITS,
+          sheet: 0,
+        }
       })
-      return { spots, left: [], sheets: 1, length: Math.max(...spots.map((s) => s.y + s.posture.shape.height)), offsets: instance.groups.map(() => ({ across: null, along: null })) }
+      return {
+        spots,
+        left: [],
+        sheets: 1,
+        length: Math.max(...spots.map((s) => s.y + s.posture.shape.height)),
+        offsets: instance.groups.map(() => ({ across: null, along: null })),
+      }
     },
   }
 }

@@ -6,8 +6,14 @@ import { acceptLay, bestOf, instanceOf, isProven, lowerBound, solveLay, type Fou
 import { beamOfBoxes } from './box-beam.ts'
 import { givenUp, ledgesAfter, raised, type Ledge } from './ledges.ts'
 
-const box = (w: number, h: number) => [[0, 0], [w, 0], [w, h], [0, h]]
-const problemOf = (pieces: Record<string, unknown>[], cloth: object = {}, more: object = {}) => LayProblem.parse({ format: 'loft-seam/lay-problem', version: 1, cloth: { width: 1000, ...cloth }, pieces, ...more })
+const box = (w: number, h: number) => [
+  [0, 0],
+  [w, 0],
+  [w, h],
+  [0, h],
+]
+const problemOf = (pieces: Record<string, unknown>[], cloth: object = {}, more: object = {}) =>
+  LayProblem.parse({ format: 'loft-seam/lay-problem', version: 1, cloth: { width: 1000, ...cloth }, pieces, ...more })
 const found = (problem: LayProblem, steps: number): Found => {
   const solved = solveLay(problem, { seed: 1, budget: { steps, isStopped: () => false } })
   if (!solved.ok) throw new Error(JSON.stringify(solved.error))
@@ -15,10 +21,22 @@ const found = (problem: LayProblem, steps: number): Found => {
 }
 
 describe('ledges, by hand', () => {
-  const edge: readonly Ledge[] = [{ x: 0, y: 300, width: 400 }, { x: 400, y: 0, width: 600 }]
-  it('a box of the same height joins its neighbour', () => expect(raised(edge, 1, 200, 300)).toEqual([{ x: 0, y: 300, width: 600 }, { x: 600, y: 0, width: 400 }]))
-  it('a lower one stands beside it', () => expect(raised(edge, 1, 600, 100)).toEqual([{ x: 0, y: 300, width: 400 }, { x: 400, y: 100, width: 600 }]))
-  it('a ledge given up is level with its lower neighbour', () => expect(givenUp(edge, 1)).toEqual([{ x: 0, y: 300, width: 1000 }]))
+  const edge: readonly Ledge[] = [
+    { x: 0, y: 300, width: 400 },
+    { x: 400, y: 0, width: 600 },
+  ]
+  it('a box of the same height joins its neighbour', () =>
+    expect(raised(edge, 1, 200, 300)).toEqual([
+      { x: 0, y: 300, width: 600 },
+      { x: 600, y: 0, width: 400 },
+    ]))
+  it('a lower one stands beside it', () =>
+    expect(raised(edge, 1, 600, 100)).toEqual([
+      { x: 0, y: 300, width: 400 },
+      { x: 400, y: 100, width: 600 },
+    ]))
+  it('a ledge given up is level with its lower neighbour', () =>
+    expect(givenUp(edge, 1)).toEqual([{ x: 0, y: 300, width: 1000 }]))
   it('are counted before they are made (300 seeds)', () => {
     for (let seed = 1; seed <= 300; seed++) {
       const random = seeded(seed)
@@ -39,7 +57,9 @@ describe('beams', () => {
     const { problem, optimum } = sawnRectangles(25, [0], 3)
     const instance = instanceOf(problem)
     const lengths: number[] = []
-    const beam = beamOfBoxes(instance, { length: optimum!, width: 300, largeFirst: 1, sparing: 80 }, seeded(1), (a) => lengths.push(a.length))
+    const beam = beamOfBoxes(instance, { length: optimum!, width: 300, largeFirst: 1, sparing: 80 }, seeded(1), (a) =>
+      lengths.push(a.length),
+    )
     let turn = beam.next()
     while (!turn.done) turn = beam.next()
     expect([turn.value, lengths]).toEqual(['found', [optimum]])
@@ -47,19 +67,30 @@ describe('beams', () => {
 
   it('tell when the area alone forbids it', () => {
     const instance = instanceOf(problemOf([{ id: 'a', qty: 2, outline: box(500, 300) }]))
-    expect(beamOfBoxes(instance, { length: 299, width: 10, largeFirst: 1, sparing: 80 }, seeded(1), () => {}).next()).toEqual({ done: true, value: 'none exists' })
+    expect(
+      beamOfBoxes(instance, { length: 299, width: 10, largeFirst: 1, sparing: 80 }, seeded(1), () => {}).next(),
+    ).toEqual({ done: true, value: 'none exists' })
   })
 
   it('keep phases both ways: four prints on a lattice of 500 x 400 take two rows', () => {
     const match = { group: 'g', anchor: [0, 0], across: 0, along: 0 }
-    const problem = problemOf([{ id: 'a', qty: 4, outline: box(450, 350), match }], { repeat: { across: 500, along: 400 } })
+    const problem = problemOf([{ id: 'a', qty: 4, outline: box(450, 350), match }], {
+      repeat: { across: 500, along: 400 },
+    })
     expect(found(problem, 400).lay.length).toBeCloseTo(750, 6)
   })
 })
 
 describe('a few boxes are proven', () => {
   it('by hand: nothing goes beside the wide box, so 300 and 290 stand on each other, which the area does not tell', () => {
-    const { lay, bound } = found(problemOf([{ id: 'a', outline: box(600, 300) }, { id: 'b', outline: box(450, 200) }, { id: 'c', outline: box(450, 290) }]), 5000)
+    const { lay, bound } = found(
+      problemOf([
+        { id: 'a', outline: box(600, 300) },
+        { id: 'b', outline: box(450, 200) },
+        { id: 'c', outline: box(450, 290) },
+      ]),
+      5000,
+    )
     expect([lay.length, lay.bound, bound.name]).toEqual([590, 590, 'every way tried'])
   })
 
@@ -76,7 +107,13 @@ describe('a few boxes are proven', () => {
     for (let seed = 1; seed <= 6; seed++) {
       const random = seeded(seed)
       const whole = (low: number, high: number) => Math.round(low + random() * (high - low))
-      const problem = problemOf(Array.from({ length: seed % 2 ? 10 : 9 }, (_, i) => ({ id: `p${i}`, outline: box(whole(150, 600), whole(100, 500)), turns: seed % 2 ? [0] : [0, 90] })))
+      const problem = problemOf(
+        Array.from({ length: seed % 2 ? 10 : 9 }, (_, i) => ({
+          id: `p${i}`,
+          outline: box(whole(150, 600), whole(100, 500)),
+          turns: seed % 2 ? [0] : [0, 90],
+        })),
+      )
       const best = found(problem, 60_000)
       expect(isProven(best), `seed ${seed}`).toBe(true)
       expect(acceptLay(problem, { ...best.lay, seconds: 0 })).toEqual([])
@@ -84,7 +121,13 @@ describe('a few boxes are proven', () => {
   })
 
   it('sizes in fractions, with a gap and selvedges, are proven as well', () => {
-    const pieces = [[402.4, 250.2], [310.6, 180.8], [280.2, 333.4], [505.6, 120.2], [190.4, 260.6]].map(([w, h], i) => ({ id: `p${i}`, outline: box(w!, h!) }))
+    const pieces = [
+      [402.4, 250.2],
+      [310.6, 180.8],
+      [280.2, 333.4],
+      [505.6, 120.2],
+      [190.4, 260.6],
+    ].map(([w, h], i) => ({ id: `p${i}`, outline: box(w!, h!) }))
     const problem = problemOf(pieces, { width: 1010, selvedge: [10, 5] }, { gap: 3 })
     const best = found(problem, 20_000)
     expect(isProven(best)).toBe(true)
@@ -96,7 +139,9 @@ describe('a few boxes are proven', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const random = seeded(seed)
       const whole = (low: number, high: number) => Math.round(low + random() * (high - low))
-      const problem = problemOf(Array.from({ length: 5 }, (_, i) => ({ id: `p${i}`, outline: box(whole(150, 600), whole(100, 500)) })))
+      const problem = problemOf(
+        Array.from({ length: 5 }, (_, i) => ({ id: `p${i}`, outline: box(whole(150, 600), whole(100, 500)) })),
+      )
       const best = found(problem, 6000)
       if (isProven(best)) closed++
       expect(best.lay.length, `seed ${seed}`).toBeLessThanOrEqual(shortestOfAllOrders(problem) + 1e-6)
@@ -109,13 +154,24 @@ describe('a few boxes are proven', () => {
 describe('lanes beside each other', () => {
   it('the shortest lay of all, with the best bound of all', () => {
     const { lay, ...rest } = found(problemOf([{ id: 'a', outline: box(600, 300) }]), 10)
-    const [short, proof] = [{ ...rest, lay: { ...lay, length: 500, bound: 400 } }, { ...rest, lay: { ...lay, length: 510, bound: 450 }, bound: { name: 'every way tried' as const, length: 450 } }]
-    expect(bestOf([short, proof])).toMatchObject({ lay: { length: 500, bound: 450 }, bound: { name: 'every way tried' } })
-    expect(bestOf([proof, { ...proof, lay: { ...lay, length: 440, bound: 430 } }]).lay).toMatchObject({ length: 440, bound: 440 })
+    const [short, proof] = [
+      { ...rest, lay: { ...lay, length: 500, bound: 400 } },
+      { ...rest, lay: { ...lay, length: 510, bound: 450 }, bound: { name: 'every way tried' as const, length: 450 } },
+    ]
+    expect(bestOf([short, proof])).toMatchObject({
+      lay: { length: 500, bound: 450 },
+      bound: { name: 'every way tried' },
+    })
+    expect(bestOf([proof, { ...proof, lay: { ...lay, length: 440, bound: 430 } }]).lay).toMatchObject({
+      length: 440,
+      bound: 440,
+    })
   })
 })
 
-/** Each order of boxes laid one by one as low, then as far left, as it goes: slow, and shares no code with the planner. */
+/**
+ * Each order of boxes laid one by one as low, then as far left, as it goes: slow, and shares no code with the planner.
+ */
 function shortestOfAllOrders(problem: LayProblem): number {
   const sizes = problem.pieces.map((p) => p.outline[2]!)
   const length = (order: readonly number[]) => {
@@ -124,12 +180,14 @@ function shortestOfAllOrders(problem: LayProblem): number {
       const [w, h] = sizes[i]!
       const xs = [0, ...placed.map((p) => p[0] + p[2])].filter((x) => x + w <= problem.cloth.width)
       const ys = [0, ...placed.map((p) => p[1] + p[3])].sort((a, b) => a - b)
-      const isFree = (x: number, y: number) => placed.every(([px, py, pw, ph]) => x >= px + pw || px >= x + w || y >= py + ph || py >= y + h)
+      const isFree = (x: number, y: number) =>
+        placed.every(([px, py, pw, ph]) => x >= px + pw || px >= x + w || y >= py + ph || py >= y + h)
       const y = ys.find((at) => xs.some((x) => isFree(x, at)))!
       placed.push([Math.min(...xs.filter((x) => isFree(x, y))), y, w, h])
     }
     return Math.max(...placed.map((p) => p[1] + p[3]))
   }
-  const orders = (rest: readonly number[]): number[][] => (rest.length === 0 ? [[]] : rest.flatMap((i) => orders(rest.filter((j) => j !== i)).map((o) => [i, ...o])))
+  const orders = (rest: readonly number[]): number[][] =>
+    rest.length === 0 ? [[]] : rest.flatMap((i) => orders(rest.filter((j) => j !== i)).map((o) => [i, ...o]))
   return Math.min(...orders(sizes.map((_, i) => i)).map(length))
 }

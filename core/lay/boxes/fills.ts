@@ -10,7 +10,10 @@ export type MostOf = (free: number) => number
 const MOST_WIDTHS = 20_000
 const BITS = 32
 
-/** By the boxes that are left (how many of each kind): what widths up to `most` they can fill. Each set of boxes is worked out once, as a row of bits. */
+/**
+ * By the boxes that are left (how many of each kind): what widths up to `most` they can fill. Each set of boxes is
+ * worked out once, as a row of bits.
+ */
 export function fillsOf(kinds: readonly Kind[], most: number): (left: readonly number[]) => MostOf {
   if (most > MOST_WIDTHS) return () => (free) => free
   const words = Math.floor(most / BITS) + 1

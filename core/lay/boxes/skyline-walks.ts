@@ -13,7 +13,9 @@ const STEPS = 20
 const FLATNESS = 0.3
 const DECODES_A_STEP = 16
 
-/** Walks from the usual orders by exchanging and moving boxes in the order, each round of walks longer than the last. */
+/**
+ * Walks from the usual orders by exchanging and moving boxes in the order, each round of walks longer than the last.
+ */
 export function* skylineWalks(instance: Instance, incumbent: Incumbent, random: Random): Strategy {
   const n = instance.items.length
   const skyline = skylineOf(instance)

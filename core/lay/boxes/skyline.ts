@@ -5,10 +5,18 @@ import type { Arrangement, Spot } from '../placer.ts'
 const UNITS = 1000
 const NONE = -1
 
-/** An endless roll without flaws or phases, which is all that this decoder takes; of other shapes it lays the boxes round them. */
-export const hasSkyline = (instance: Instance): boolean => instance.sheets === 1 && instance.maxY === Infinity && instance.obstacles.length === 0 && instance.items.every((i) => i.across === null && i.along === null)
+/**
+ * An endless roll without flaws or phases, which is all that this decoder takes; of other shapes it lays the boxes
+ * round them.
+ */
+export const hasSkyline = (instance: Instance): boolean =>
+  instance.sheets === 1 &&
+  instance.maxY === Infinity &&
+  instance.obstacles.length === 0 &&
+  instance.items.every((i) => i.across === null && i.along === null)
 
-export const isSkylineInstance = (instance: Instance): boolean => hasSkyline(instance) && instance.items.every((i) => i.postures.every((p) => p.shape.isBox))
+export const isSkylineInstance = (instance: Instance): boolean =>
+  hasSkyline(instance) && instance.items.every((i) => i.postures.every((p) => p.shape.isBox))
 
 export interface Skyline {
   /** Length of the lay of boxes in this order; Infinity once it reaches `limit`. */
@@ -31,17 +39,32 @@ export function skylineOf(instance: Instance): Skyline {
   // Each box takes its gap along to the right and upwards; so does the cloth.
   const gapUnits = Math.round(gap * UNITS)
   const wholeWidth = Math.round((instance.maxX - instance.minX) * UNITS) + gapUnits
-  const boxes = items.flatMap((item, i) => item.postures.map((posture) => ({ item: i, posture, width: Math.round(posture.shape.width * UNITS) + gapUnits, height: Math.round(posture.shape.height * UNITS) + gapUnits })))
+  const boxes = items.flatMap((item, i) =>
+    item.postures.map((posture) => ({
+      item: i,
+      posture,
+      width: Math.round(posture.shape.width * UNITS) + gapUnits,
+      height: Math.round(posture.shape.height * UNITS) + gapUnits,
+    })),
+  )
   const itemOf = Int32Array.from(boxes, (b) => b.item)
   const widths = Int32Array.from(boxes, (b) => b.width)
   const heights = Int32Array.from(boxes, (b) => b.height)
-  const firstBox = Int32Array.from([...items.keys(), n], (i) => (i === n ? boxes.length : boxes.findIndex((b) => b.item === i)))
+  const firstBox = Int32Array.from([...items.keys(), n], (i) =>
+    i === n ? boxes.length : boxes.findIndex((b) => b.item === i),
+  )
   const byWidth = grouped(widths)
   const byHeight = grouped(heights)
   const narrowest = Math.min(...widths)
 
   // The ledges, a linked list from left to right.
-  const [x, y, width, before, after] = Array.from({ length: 5 }, () => new Int32Array(2 * n + 4)) as [Int32Array, Int32Array, Int32Array, Int32Array, Int32Array]
+  const [x, y, width, before, after] = Array.from({ length: 5 }, () => new Int32Array(2 * n + 4)) as [
+    Int32Array,
+    Int32Array,
+    Int32Array,
+    Int32Array,
+    Int32Array,
+  ]
   let leftmost = 0
   let ledges = 0
   const rank = new Int32Array(n)
@@ -107,7 +130,11 @@ export function skylineOf(instance: Instance): Skyline {
 
   function bestFor(room: number, higher: number, lower: number, order: Int32Array, head: number): number {
     if (room < narrowest) return NONE
-    const whole = firstOf(byWidth.get(room), room, (box) => (heights[box] === higher ? 2 : 0) + (heights[box] === lower ? 1 : 0))
+    const whole = firstOf(
+      byWidth.get(room),
+      room,
+      (box) => (heights[box] === higher ? 2 : 0) + (heights[box] === lower ? 1 : 0),
+    )
     if (whole !== NONE) return whole
     const level = firstOf(byHeight.get(higher), room, () => 0)
     if (level !== NONE) return level
@@ -197,7 +224,13 @@ export function skylineOf(instance: Instance): Skyline {
       const { item, posture } = boxes[laid.box[k]!]!
       return { item, posture, x: instance.minX + laid.x[k]! / UNITS, y: laid.y[k]! / UNITS, sheet: 0 }
     })
-    return { spots, left: [], sheets: 1, length: Math.max(0, ...spots.map((s) => s.y + s.posture.shape.height)), offsets: instance.groups.map((g) => ({ across: g.across, along: g.along })) }
+    return {
+      spots,
+      left: [],
+      sheets: 1,
+      length: Math.max(0, ...spots.map((s) => s.y + s.posture.shape.height)),
+      offsets: instance.groups.map((g) => ({ across: g.across, along: g.along })),
+    }
   }
 }
 

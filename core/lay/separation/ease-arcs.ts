@@ -11,7 +11,7 @@ const ARC_EDGE_MM = 80
  */
 export function easeArcs(ring: Ring, depth: number): Ring {
   let points = pairs(ring)
-  for (let i = 0, kept = 0; points.length > 4 && kept < points.length; ) {
+  for (let i = 0, kept = 0; points.length > 4 && kept < points.length;) {
     const met = meetingAcross(points, i)
     if (met && distanceToRing(ring, met[0], met[1]) <= depth) {
       points = withoutEdge(points, i, met)

@@ -58,7 +58,8 @@ export class Packing {
     this.along = Float64Array.from(start.offsets, (o) => o.along ?? 0)
     this.length = start.length
     for (const spot of start.spots) this.put(spot.item, spot.posture, spot.x, spot.y)
-    for (const i of start.left) this.put(i, this.postures[i]!, instance.minX + random() * (instance.maxX - instance.minX), random() * this.length)
+    for (const i of start.left)
+      this.put(i, this.postures[i]!, instance.minX + random() * (instance.maxX - instance.minX), random() * this.length)
   }
 
   put(i: number, posture: Posture, x: number, y: number): void {
@@ -71,11 +72,21 @@ export class Packing {
 
   reachX(item: Item, posture: Posture): Reach | null {
     const { minX, maxX, repeatAcross } = this.instance
-    return reach(minX, maxX - posture.shape.width, item.across === null ? null : this.across[item.group]! + item.across - posture.anchorX, repeatAcross)
+    return reach(
+      minX,
+      maxX - posture.shape.width,
+      item.across === null ? null : this.across[item.group]! + item.across - posture.anchorX,
+      repeatAcross,
+    )
   }
 
   reachY(item: Item, posture: Posture): Reach | null {
-    return reach(0, this.length - posture.shape.height, item.along === null ? null : this.along[item.group]! + item.along - posture.anchorY, this.instance.repeatAlong)
+    return reach(
+      0,
+      this.length - posture.shape.height,
+      item.along === null ? null : this.along[item.group]! + item.along - posture.anchorY,
+      this.instance.repeatAlong,
+    )
   }
 
   /** Weighted overlap of item i put down so; given up where it comes to `limit` or more. */
@@ -108,14 +119,22 @@ export class Packing {
   depth(i: number, j: number): number {
     const shape = this.postures[i]!.shape
     if (j < this.count && !this.boxesMeet(i, j)) return 0
-    const d = j === this.count ? this.pairs.obstacleDepth(shape, this.x[i]!, this.y[i]!) : this.pairs.depth(shape, this.postures[j]!.shape, this.x[j]! - this.x[i]!, this.y[j]! - this.y[i]!)
+    const d =
+      j === this.count
+        ? this.pairs.obstacleDepth(shape, this.x[i]!, this.y[i]!)
+        : this.pairs.depth(shape, this.postures[j]!.shape, this.x[j]! - this.x[i]!, this.y[j]! - this.y[i]!)
     return d > TOUCH_MM ? d : 0
   }
 
   private boxesMeet(i: number, j: number): boolean {
     const { x, y, w, h } = this
     const gap = this.instance.gap
-    return x[i]! < x[j]! + w[j]! + gap && x[j]! < x[i]! + w[i]! + gap && y[i]! < y[j]! + h[j]! + gap && y[j]! < y[i]! + h[i]! + gap
+    return (
+      x[i]! < x[j]! + w[j]! + gap &&
+      x[j]! < x[i]! + w[i]! + gap &&
+      y[i]! < y[j]! + h[j]! + gap &&
+      y[j]! < y[i]! + h[i]! + gap
+    )
   }
 
   /** Puts every piece back inside the strip, on its lattice; false where one has no place on it at all. */
@@ -132,7 +151,13 @@ export class Packing {
   }
 
   snapshot(): Snapshot {
-    return { x: this.x.slice(), y: this.y.slice(), postures: [...this.postures], across: this.across.slice(), along: this.along.slice() }
+    return {
+      x: this.x.slice(),
+      y: this.y.slice(),
+      postures: [...this.postures],
+      across: this.across.slice(),
+      along: this.along.slice(),
+    }
   }
 
   restore(s: Snapshot): void {
@@ -149,7 +174,10 @@ export class Packing {
       left: [],
       sheets: 1,
       length: items.reduce((top, _, i) => Math.max(top, this.y[i]! + this.postures[i]!.shape.height), 0),
-      offsets: groups.map((_, g) => ({ across: binds(g, 'across') ? this.across[g]! : null, along: binds(g, 'along') ? this.along[g]! : null })),
+      offsets: groups.map((_, g) => ({
+        across: binds(g, 'across') ? this.across[g]! : null,
+        along: binds(g, 'along') ? this.along[g]! : null,
+      })),
     }
   }
 }
@@ -168,4 +196,7 @@ export function nearest({ low, high, step }: Reach, value: number): number {
 }
 
 /** Any place of a reach, all alike. */
-export const anywhere = ({ low, high, step }: Reach, random: () => number): number => (step === null ? low + random() * (high - low) : low + Math.floor(random() * (Math.round((high - low) / step) + 1)) * step)
+export const anywhere = ({ low, high, step }: Reach, random: () => number): number =>
+  step === null
+    ? low + random() * (high - low)
+    : low + Math.floor(random() * (Math.round((high - low) / step) + 1)) * step

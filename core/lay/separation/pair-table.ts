@@ -11,7 +11,10 @@ const BULGE_MM = 0.4
 /** When the kept regions hold more numbers than this (of 8 bytes each) they are forgotten and made again as needed. */
 const MOST_NUMBERS = 12_000_000
 
-/** Convex regions as half planes, three numbers each: the outward normal and its reach; `starts` says where each region begins. */
+/**
+ * Convex regions as half planes, three numbers each: the outward normal and its reach; `starts` says where each region
+ * begins.
+ */
 interface Regions {
   readonly minX: number
   readonly maxX: number
@@ -57,7 +60,16 @@ export class PairTable {
     if (this.instance.obstacles.length === 0) return 0
     let regions = this.againstObstacles.get(shape.id)
     if (!regions) {
-      regions = regionsOf(this.instance.obstacles.flatMap((o) => this.partsOf(shape).map((m) => minkowskiSum(o, m.map((v) => -v)))))
+      regions = regionsOf(
+        this.instance.obstacles.flatMap((o) =>
+          this.partsOf(shape).map((m) =>
+            minkowskiSum(
+              o,
+              m.map((v) => -v),
+            ),
+          ),
+        ),
+      )
       this.againstObstacles.set(shape.id, regions)
     }
     return depthIn(regions, x, y)
@@ -67,7 +79,16 @@ export class PairTable {
     const known = this.pairs[a.id]?.[b.id]
     if (known) return known
     const fixed = this.partsOf(a).map((p) => (this.clearance ? minkowskiSum(p, this.clearance) : p))
-    const regions = regionsOf(fixed.flatMap((f) => this.partsOf(b).map((m) => minkowskiSum(f, m.map((v) => -v)))))
+    const regions = regionsOf(
+      fixed.flatMap((f) =>
+        this.partsOf(b).map((m) =>
+          minkowskiSum(
+            f,
+            m.map((v) => -v),
+          ),
+        ),
+      ),
+    )
     this.numbers += regions.planes.length
     if (this.numbers > MOST_NUMBERS) {
       this.pairs.length = 0
@@ -78,7 +99,9 @@ export class PairTable {
   }
 
   private partsOf(shape: Shape): readonly Ring[] {
-    return (this.parts[shape.id] ??= convexParts(this.outlines === 'exact' ? shape.ring : easeArcs(fillHollows(shape.ring, HOLLOW_MM), BULGE_MM)))
+    return (this.parts[shape.id] ??= convexParts(
+      this.outlines === 'exact' ? shape.ring : easeArcs(fillHollows(shape.ring, HOLLOW_MM), BULGE_MM),
+    ))
   }
 }
 

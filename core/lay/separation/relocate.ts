@@ -3,7 +3,9 @@ import type { Item } from '../instance.ts'
 import type { Posture } from '../shape.ts'
 import { anywhere, nearest, type Packing, type Reach } from './packing.ts'
 
-/** How many places are looked at: anywhere on the cloth, and near where the piece stands; the best few are then refined. */
+/**
+ * How many places are looked at: anywhere on the cloth, and near where the piece stands; the best few are then refined.
+ */
 const ANYWHERE = 18
 const NEARBY = 12
 const REFINED = 3
@@ -38,7 +40,12 @@ export function relocate(packing: Packing, i: number, random: Random): boolean {
     const posture = random() < 0.7 ? here.posture : item.postures[pickBelow(random, item.postures.length)]!
     const [rx, ry] = [packing.reachX(item, posture), packing.reachY(item, posture)]
     const { width, height } = posture.shape
-    if (rx && ry) consider(posture, nearest(rx, here.x + (random() - 0.5) * width * 0.4), nearest(ry, here.y + (random() - 0.5) * height * 0.4))
+    if (rx && ry)
+      consider(
+        posture,
+        nearest(rx, here.x + (random() - 0.5) * width * 0.4),
+        nearest(ry, here.y + (random() - 0.5) * height * 0.4),
+      )
   }
   for (const place of best) {
     refine(packing, i, item, place, random, 0.04)
@@ -51,13 +58,16 @@ export function relocate(packing: Packing, i: number, random: Random): boolean {
   return true
 }
 
-/** Steps along an axis or a diagonal, longer after a success, shorter after a failure, down to the share `finest` of a first step. */
+/**
+ * Steps along an axis or a diagonal, longer after a success, shorter after a failure, down to the share `finest` of a
+ * first step.
+ */
 function refine(packing: Packing, i: number, item: Item, place: Place, random: Random, finest: number): void {
   const { posture } = place
   const [rx, ry] = [packing.reachX(item, posture), packing.reachY(item, posture)]
   if (!rx || !ry) return
   const first = 0.1 * Math.min(posture.shape.width, posture.shape.height) * (finest < 0.01 ? 0.1 : 1)
-  for (let step = first; step > first * finest && place.cost > 0; ) {
+  for (let step = first; step > first * finest && place.cost > 0;) {
     const way = pickBelow(random, 4)
     const [dx, dy] = [way === 1 ? 0 : step, way === 0 ? 0 : way === 3 ? -step : step]
     const tried = best(at(dx, dy), at(-dx, -dy))
@@ -73,7 +83,9 @@ function refine(packing: Packing, i: number, item: Item, place: Place, random: R
   }
 }
 
-const best = <T extends { cost: number }>(a: T | null, b: T | null): T | null => (a && b ? (b.cost < a.cost ? b : a) : (a ?? b))
+const best = <T extends { cost: number }>(a: T | null, b: T | null): T | null =>
+  a && b ? (b.cost < a.cost ? b : a) : (a ?? b)
 
 /** On a lattice any step is to the next place. */
-const moved = (reach: Reach, from: number, by: number): number => (by === 0 ? from : nearest(reach, reach.step === null ? from + by : from + Math.sign(by) * reach.step))
+const moved = (reach: Reach, from: number, by: number): number =>
+  by === 0 ? from : nearest(reach, reach.step === null ? from + by : from + Math.sign(by) * reach.step)

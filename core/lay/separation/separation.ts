@@ -45,7 +45,8 @@ export function* separation(instance: Instance, incumbent: Incumbent, bound: num
 /** Pieces above a level somewhere on the strip come down together. */
 function squeeze(packing: Packing, from: number, to: number, random: Random): void {
   const level = random() * from
-  for (let i = 0; i < packing.count; i++) if (packing.y[i]! > level) packing.y[i] = Math.max(0, packing.y[i]! - (from - to))
+  for (let i = 0; i < packing.count; i++)
+    if (packing.y[i]! > level) packing.y[i] = Math.max(0, packing.y[i]! - (from - to))
 }
 
 /** Moves overlapping pieces until none overlap; false when it was given up. */
@@ -103,7 +104,8 @@ function weigh(packing: Packing): number {
   }
   for (const [i, j, d] of depths) {
     const at = i * (count + 1) + j
-    const weight = d > 0 ? weights[at]! * (LEAST_GROW + (GROW - LEAST_GROW) * (d / deepest)) : Math.max(1, weights[at]! * FADE)
+    const weight =
+      d > 0 ? weights[at]! * (LEAST_GROW + (GROW - LEAST_GROW) * (d / deepest)) : Math.max(1, weights[at]! * FADE)
     weights[at] = weight
     if (j < count) weights[j * (count + 1) + i] = weight
   }
@@ -131,7 +133,8 @@ function shiftGroup(packing: Packing, random: Random): void {
   const axis = random() < 0.5 ? 'across' : 'along'
   const repeat = axis === 'across' ? repeatAcross : repeatAlong
   if (repeat === null || groups[g]![axis] !== null || !members.some((i) => items[i]![axis] !== null)) return
-  const cost = () => members.reduce((sum, i) => sum + packing.cost(i, packing.postures[i]!, packing.x[i]!, packing.y[i]!, Infinity), 0)
+  const cost = () =>
+    members.reduce((sum, i) => sum + packing.cost(i, packing.postures[i]!, packing.x[i]!, packing.y[i]!, Infinity), 0)
   let least = cost()
   let kept = packing.snapshot()
   for (let k = 0; k < 6; k++) {

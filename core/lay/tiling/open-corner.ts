@@ -22,8 +22,14 @@ const NEAR_MM = 0.06
 const LEAST_OPENING = 0.01
 const TURN = 2 * Math.PI
 
-/** The lowest (then leftmost) corner of what lies on a strip round which something is still open; null when the strip is full. */
-export function openCorner(placed: readonly Placed[], strip: { readonly minX: number; readonly maxX: number; readonly top: number }): Corner | null {
+/**
+ * The lowest (then leftmost) corner of what lies on a strip round which something is still open; null when the strip is
+ * full.
+ */
+export function openCorner(
+  placed: readonly Placed[],
+  strip: { readonly minX: number; readonly maxX: number; readonly top: number },
+): Corner | null {
   let best: Corner | null = null
   const consider = (x: number, y: number) => {
     if (y > strip.top - NEAR_MM || (best && (y > best.y + NEAR_MM || (y > best.y - NEAR_MM && x >= best.x)))) return
@@ -36,7 +42,12 @@ export function openCorner(placed: readonly Placed[], strip: { readonly minX: nu
 }
 
 /** The first open stretch of directions round a point, from the x axis on. */
-function openingAt(placed: readonly Placed[], strip: { readonly minX: number; readonly maxX: number; readonly top: number }, x: number, y: number): { angle: number; opening: number } | null {
+function openingAt(
+  placed: readonly Placed[],
+  strip: { readonly minX: number; readonly maxX: number; readonly top: number },
+  x: number,
+  y: number,
+): { angle: number; opening: number } | null {
   const taken: (readonly [number, number])[] = []
   if (y < NEAR_MM) taken.push([Math.PI, TURN])
   if (x < strip.minX + NEAR_MM) taken.push([Math.PI / 2, 1.5 * Math.PI])
@@ -81,10 +92,13 @@ function fromTo(start: number, end: number): readonly [number, number] {
 
 /** The first gap that begins where a taken stretch ends, at an angle in [0, π). */
 function firstGap(taken: readonly (readonly [number, number])[]): { angle: number; opening: number } | null {
-  const spread = taken.flatMap(([a, b]) => [[a - TURN, b - TURN] as const, [a, b] as const, [a + TURN, b + TURN] as const]).sort((p, q) => p[0] - q[0])
+  const spread = taken
+    .flatMap(([a, b]) => [[a - TURN, b - TURN] as const, [a, b] as const, [a + TURN, b + TURN] as const])
+    .sort((p, q) => p[0] - q[0])
   let reach = -Infinity
   for (const [a, b] of spread) {
-    if (a > reach + LEAST_OPENING && reach > -LEAST_OPENING && reach < Math.PI) return { angle: reach, opening: a - reach }
+    if (a > reach + LEAST_OPENING && reach > -LEAST_OPENING && reach < Math.PI)
+      return { angle: reach, opening: a - reach }
     reach = Math.max(reach, b)
   }
   return null

@@ -21,7 +21,8 @@ const FLUSH_RAD = 3e-4
 const FLUSH_MM = 0.003
 
 /** Whether the pieces might fill a length of cloth without waste, as parts cut from a whole do. */
-export const mayTile = ({ sheets, gap, obstacles, items }: Instance): boolean => sheets === 1 && gap === 0 && obstacles.length === 0 && items.length <= MOST_PIECES
+export const mayTile = ({ sheets, gap, obstacles, items }: Instance): boolean =>
+  sheets === 1 && gap === 0 && obstacles.length === 0 && items.length <= MOST_PIECES
 
 interface Choice {
   readonly item: number
@@ -42,7 +43,10 @@ export function* tilePolygons(instance: Instance, incumbent: Incumbent): Strateg
   const pairs = new PairTable(instance, 'exact')
   const placed: (Placed & { readonly spot: Spot })[] = []
   const isUsed = new Uint8Array(items.length)
-  const phases = instance.groups.map((g): { across: number | null; along: number | null } => ({ across: g.across, along: g.along }))
+  const phases = instance.groups.map((g): { across: number | null; along: number | null } => ({
+    across: g.across,
+    along: g.along,
+  }))
   const levels: { choices: readonly Choice[]; next: number; before: readonly (typeof phases)[number][] }[] = []
   const strip = { minX, maxX, top: length }
 
@@ -105,14 +109,23 @@ export function* tilePolygons(instance: Instance, incumbent: Incumbent): Strateg
 
   function isFree({ posture, x, y }: Choice): boolean {
     const { shape } = posture
-    if (x < minX - OVERLAP_MM || x + shape.width > maxX + OVERLAP_MM || y < -OVERLAP_MM || y + shape.height > length + OVERLAP_MM) return false
+    if (
+      x < minX - OVERLAP_MM ||
+      x + shape.width > maxX + OVERLAP_MM ||
+      y < -OVERLAP_MM ||
+      y + shape.height > length + OVERLAP_MM
+    )
+      return false
     return placed.every((p) => pairs.depth(shape, p.spot.posture.shape, p.spot.x - x, p.spot.y - y) <= OVERLAP_MM)
   }
 
   function isInPhase(item: Item, { posture, x, y }: Choice): boolean {
     const phase = phases[item.group]
     if (!phase) return true
-    return isNear(item.across, phase.across, x + posture.anchorX, instance.repeatAcross) && isNear(item.along, phase.along, y + posture.anchorY, instance.repeatAlong)
+    return (
+      isNear(item.across, phase.across, x + posture.anchorX, instance.repeatAcross) &&
+      isNear(item.along, phase.along, y + posture.anchorY, instance.repeatAlong)
+    )
   }
 
   function put({ item, posture, x, y }: Choice): void {

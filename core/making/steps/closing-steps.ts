@@ -14,18 +14,48 @@ const FILL_LITRES = 50
 export function closingSteps(of: OrderOf): readonly Step[] {
   const { job, plan } = of
   const count = plan.cushions.count
-  return job.makeUp.construction.kind === 'pull-over' ? [...stapling(of), ...lastLook(of, count)] : [turning(count), ...hooks(of), ...filling(of, count), ...shutting(of), ...buttons(of), ...lastLook(of, count)]
+  return job.makeUp.construction.kind === 'pull-over'
+    ? [...stapling(of), ...lastLook(of, count)]
+    : [turning(count), ...hooks(of), ...filling(of, count), ...shutting(of), ...buttons(of), ...lastLook(of, count)]
 }
 
-const turning = (count: number): Step => step({ id: 'close.turn', part: 'closing', resource: 'bench', title: 'Turn out, work the corners', says: ['With a blunt stick; the allowance of a piped edge lies towards the boxing.'], checks: ['Seams straight along the piping, corners full.'], work: countOfWork('turn', 'close.turn', count, 'every cushion') })
+const turning = (count: number): Step =>
+  step({
+    id: 'close.turn',
+    part: 'closing',
+    resource: 'bench',
+    title: 'Turn out, work the corners',
+    says: ['With a blunt stick; the allowance of a piped edge lies towards the boxing.'],
+    checks: ['Seams straight along the piping, corners full.'],
+    work: countOfWork('turn', 'close.turn', count, 'every cushion'),
+  })
 
 function hooks({ job }: OrderOf): readonly Step[] {
-  return job.makeUp.closure.kind === 'hook-and-loop' ? [gate({ id: 'close.hooks', part: 'closing', resource: 'bench', title: 'Hook side covered', asks: 'Is the hook side covered with a strip of cloth, so that it does not catch the filling?' }, checking('close.hooks'))] : []
+  return job.makeUp.closure.kind === 'hook-and-loop'
+    ? [
+        gate(
+          {
+            id: 'close.hooks',
+            part: 'closing',
+            resource: 'bench',
+            title: 'Hook side covered',
+            asks: 'Is the hook side covered with a strip of cloth, so that it does not catch the filling?',
+          },
+          checking('close.hooks'),
+        ),
+      ]
+    : []
 }
 
 function filling({ job, plan, say }: OrderOf, count: number): readonly Step[] {
   const terms = plan.designs.map((d): Expression => fillsOf(d))
-  const amount = figure({ id: 'work.close.fill', label: 'Fillings, by size and firmness', quantity: 'plain', sum: terms.length === 1 ? terms[0]! : plus(...terms), rule: `a cushion counts one and one more for each ${FILL_LITRES} litres; firm foam a fifth more` })
+  const amount = figure({
+    id: 'work.close.fill',
+    label: 'Fillings, by size and firmness',
+    quantity: 'plain',
+    sum: terms.length === 1 ? terms[0]! : plus(...terms),
+    rule: `a cushion counts one and one more for each ${FILL_LITRES} litres; firm foam a fifth more`,
+  })
   const openings = [...new Set(plan.designs.flatMap((d) => d.cover.closures.map((c) => say(c.lengthMm.value))))]
   return [
     step({
@@ -33,12 +63,30 @@ function filling({ job, plan, say }: OrderOf, count: number): readonly Step[] {
       part: 'closing',
       resource: 'bench',
       title: 'Fill',
-      says: [job.filling.kind === 'foam' ? 'Fold the block, far corners first; film helps a tight one in, and comes out again.' : 'The filled liner, corners first.', ...(openings.length > 0 ? [`Through ${openings.join(' and ')} of opening.`] : []), ...plan.designs.map((d) => `${d.design.count} of ${say(d.cover.solid.width.value)} x ${say(d.cover.solid.depth.value)} x ${say(d.cover.solid.thickness.value)}${plan.designs.length > 1 ? ` (${d.design.id})` : ''}.`)],
+      says: [
+        job.filling.kind === 'foam'
+          ? 'Fold the block, far corners first; film helps a tight one in, and comes out again.'
+          : 'The filled liner, corners first.',
+        ...(openings.length > 0 ? [`Through ${openings.join(' and ')} of opening.`] : []),
+        ...plan.designs.map(
+          (d) =>
+            `${d.design.count} of ${say(d.cover.solid.width.value)} x ${say(d.cover.solid.depth.value)} x ${say(d.cover.solid.thickness.value)}${plan.designs.length > 1 ? ` (${d.design.id})` : ''}.`,
+        ),
+      ],
       checks: ['Arrow of the block to the front.'],
       work: [{ kind: 'fill', amount }],
       safety: ['film', 'heavy'],
     }),
-    gate({ id: 'close.corners', part: 'closing', resource: 'bench', title: 'Before it is closed', asks: `Are the corners of all ${count === 1 ? '' : `${count} `}filled and dressed by hand, boxing upright, piping on the edge?` }, checking('close.corners')),
+    gate(
+      {
+        id: 'close.corners',
+        part: 'closing',
+        resource: 'bench',
+        title: 'Before it is closed',
+        asks: `Are the corners of all ${count === 1 ? '' : `${count} `}filled and dressed by hand, boxing upright, piping on the edge?`,
+      },
+      checking('close.corners'),
+    ),
   ]
 }
 
@@ -46,7 +94,11 @@ function filling({ job, plan, say }: OrderOf, count: number): readonly Step[] {
 function fillsOf({ design, filling }: DesignPlan): Expression {
   const { outline, thickness } = filling.sizing.cover
   const litres = given((areaOf(outline) * thickness.value) / 1e6, 'plain', `litres of a cushion ${design.id}`)
-  return times(given(design.count, 'count', 'cushions'), plus(1, over(litres, given(FILL_LITRES, 'plain', 'litres'))), given(filling.kind === 'foam' ? fillFactor(filling.hardnessN) : 1, 'plain', 'for its firmness'))
+  return times(
+    given(design.count, 'count', 'cushions'),
+    plus(1, over(litres, given(FILL_LITRES, 'plain', 'litres'))),
+    given(filling.kind === 'foam' ? fillFactor(filling.hardnessN) : 1, 'plain', 'for its firmness'),
+  )
 }
 
 /** A pull is hidden where there is one; a lap is closed; what is open at the foot is pulled on. */
@@ -56,33 +108,153 @@ function closesWith(designs: readonly DesignPlan[]): string {
 }
 
 function shutting({ plan }: OrderOf): readonly Step[] {
-  const lengths = plan.designs.map((d) => ({ count: d.design.count, mm: d.cover.seams.filter((s) => s.kind === 'final').reduce((sum, s) => sum + seamLength(s), 0) })).filter((l) => l.mm > 0)
-  return lengths.length === 0 ? [step({ id: 'close.shut', part: 'closing', resource: 'bench', title: 'Close', says: [closesWith(plan.designs)] })] : [step({ id: 'close.sew', part: 'closing', resource: 'bench', title: 'Sew it shut', says: ['Ladder stitch, small, doubled thread; bend the cushion backwards once.'], checks: ['No stitch shows.'], work: lengthOfWork('close', 'close.sew', lengths, 'the openings that are sewn shut') })]
+  const lengths = plan.designs
+    .map((d) => ({
+      count: d.design.count,
+      mm: d.cover.seams.filter((s) => s.kind === 'final').reduce((sum, s) => sum + seamLength(s), 0),
+    }))
+    .filter((l) => l.mm > 0)
+  return lengths.length === 0
+    ? [step({ id: 'close.shut', part: 'closing', resource: 'bench', title: 'Close', says: [closesWith(plan.designs)] })]
+    : [
+        step({
+          id: 'close.sew',
+          part: 'closing',
+          resource: 'bench',
+          title: 'Sew it shut',
+          says: ['Ladder stitch, small, doubled thread; bend the cushion backwards once.'],
+          checks: ['No stitch shows.'],
+          work: lengthOfWork('close', 'close.sew', lengths, 'the openings that are sewn shut'),
+        }),
+      ]
 }
 
 function buttons({ job, plan }: OrderOf): readonly Step[] {
   if (!job.makeUp.trims.buttons) return []
-  const count = plan.designs.reduce((sum, d) => sum + d.design.count * (d.cover.panels.find((p) => p.marks.some((m) => m.kind === 'button'))?.marks.filter((m) => m.kind === 'button').length ?? 0), 0)
+  const count = plan.designs.reduce(
+    (sum, d) =>
+      sum +
+      d.design.count *
+        (d.cover.panels.find((p) => p.marks.some((m) => m.kind === 'button'))?.marks.filter((m) => m.kind === 'button')
+          .length ?? 0),
+    0,
+  )
   return [
-    step({ id: 'close.buttons', part: 'closing', resource: 'bench', title: 'Set the buttons', says: [`${count} buttons, twine doubled, from the middle outwards, all at one depth.`], work: countOfWork('button', 'close.buttons', count, 'every button'), safety: ['small-parts'] }),
-    gate({ id: 'close.pulled', part: 'closing', resource: 'bench', title: 'Buttons hold', asks: 'Was each button pulled hard once?' }, checking('close.pulled')),
+    step({
+      id: 'close.buttons',
+      part: 'closing',
+      resource: 'bench',
+      title: 'Set the buttons',
+      says: [`${count} buttons, twine doubled, from the middle outwards, all at one depth.`],
+      work: countOfWork('button', 'close.buttons', count, 'every button'),
+      safety: ['small-parts'],
+    }),
+    gate(
+      {
+        id: 'close.pulled',
+        part: 'closing',
+        resource: 'bench',
+        title: 'Buttons hold',
+        asks: 'Was each button pulled hard once?',
+      },
+      checking('close.pulled'),
+    ),
   ]
 }
 
 function stapling({ job, plan, say }: OrderOf): readonly Step[] {
   const { construction } = job.makeUp
   if (construction.kind !== 'pull-over') return []
-  const edges = (panel: string) => plan.designs.map((d) => ({ count: d.design.count, mm: d.cover.panels.filter((p) => p.id === panel).reduce((sum, p) => sum + p.edges.reduce((s, _, i) => s + edgeLength(p.finished, i), 0), 0) }))
+  const edges = (panel: string) =>
+    plan.designs.map((d) => ({
+      count: d.design.count,
+      mm: d.cover.panels
+        .filter((p) => p.id === panel)
+        .reduce((sum, p) => sum + p.edges.reduce((s, _, i) => s + edgeLength(p.finished, i), 0), 0),
+    }))
   return [
-    ...(construction.airHoles ? [step({ id: 'close.holes', part: 'closing', resource: 'bench', title: 'Drill the air holes', says: ['Before the foam is glued down; break the edges.'] })] : []),
-    step({ id: 'close.staple', part: 'closing', resource: 'bench', title: 'Pull over and staple', says: [`From the middles outwards, opposite sides in turn, every ${say(construction.stapleMm)}, ${construction.stapleRows} row${construction.stapleRows > 1 ? 's' : ''}; corners last.`], checks: ['No wave along the edge.'], work: lengthOfWork('staple', 'close.staple', edges('blank').map((e) => ({ ...e, count: e.count * construction.stapleRows })), 'round the blank, each row'), safety: ['stapler'] }),
-    gate({ id: 'close.flush', part: 'closing', resource: 'bench', title: 'Staples flush', asks: 'Is every staple flush, and none through the face of the board?' }, checking('close.flush')),
-    ...(construction.dustCover ? [step({ id: 'close.dust', part: 'closing', resource: 'bench', title: 'Dust cover', says: ['Turned in, stapled over the edge of the blank.'], work: lengthOfWork('staple', 'close.dust', edges('dust-cover'), 'round the dust cover') })] : []),
+    ...(construction.airHoles
+      ? [
+          step({
+            id: 'close.holes',
+            part: 'closing',
+            resource: 'bench',
+            title: 'Drill the air holes',
+            says: ['Before the foam is glued down; break the edges.'],
+          }),
+        ]
+      : []),
+    step({
+      id: 'close.staple',
+      part: 'closing',
+      resource: 'bench',
+      title: 'Pull over and staple',
+      says: [
+        `From the middles outwards, opposite sides in turn, every ${say(construction.stapleMm)}, ${construction.stapleRows} row${construction.stapleRows > 1 ? 's' : ''}; corners last.`,
+      ],
+      checks: ['No wave along the edge.'],
+      work: lengthOfWork(
+        'staple',
+        'close.staple',
+        edges('blank').map((e) => ({ ...e, count: e.count * construction.stapleRows })),
+        'round the blank, each row',
+      ),
+      safety: ['stapler'],
+    }),
+    gate(
+      {
+        id: 'close.flush',
+        part: 'closing',
+        resource: 'bench',
+        title: 'Staples flush',
+        asks: 'Is every staple flush, and none through the face of the board?',
+      },
+      checking('close.flush'),
+    ),
+    ...(construction.dustCover
+      ? [
+          step({
+            id: 'close.dust',
+            part: 'closing',
+            resource: 'bench',
+            title: 'Dust cover',
+            says: ['Turned in, stapled over the edge of the blank.'],
+            work: lengthOfWork('staple', 'close.dust', edges('dust-cover'), 'round the dust cover'),
+          }),
+        ]
+      : []),
   ]
 }
 
 const lastLook = ({ job }: OrderOf, count: number): readonly Step[] => [
-  gate({ id: 'close.pins', part: 'closing', resource: 'bench', title: 'Pins and needles', asks: 'Are all pins, clips and needles counted, and none missing?' }, checking('close.pins')),
-  step({ id: 'fit.seat', part: 'fitting', resource: 'bench', title: 'Fit on the seat, and look', says: [`${count} ${count === 1 ? 'cushion' : 'cushions in their row'} on ${job.terms.furniture || 'the seat'}. Keep one old cushion whole until the last new one is fitted.`], checks: ['Stripes run on; fronts in one line; nothing rocks.'], work: countOfWork('fit', 'fit.seat', count, 'every cushion'), safety: ['not-a-lifebuoy'] }),
-  step({ id: 'fit.papers', part: 'fitting', resource: 'bench', title: 'Papers', says: ['Foam batch, cloth batch and fire certificate of every cushion, below; the old label comes off.'], safety: ['fire-label'] }),
+  gate(
+    {
+      id: 'close.pins',
+      part: 'closing',
+      resource: 'bench',
+      title: 'Pins and needles',
+      asks: 'Are all pins, clips and needles counted, and none missing?',
+    },
+    checking('close.pins'),
+  ),
+  step({
+    id: 'fit.seat',
+    part: 'fitting',
+    resource: 'bench',
+    title: 'Fit on the seat, and look',
+    says: [
+      `${count} ${count === 1 ? 'cushion' : 'cushions in their row'} on ${job.terms.furniture || 'the seat'}. Keep one old cushion whole until the last new one is fitted.`,
+    ],
+    checks: ['Stripes run on; fronts in one line; nothing rocks.'],
+    work: countOfWork('fit', 'fit.seat', count, 'every cushion'),
+    safety: ['not-a-lifebuoy'],
+  }),
+  step({
+    id: 'fit.papers',
+    part: 'fitting',
+    resource: 'bench',
+    title: 'Papers',
+    says: ['Foam batch, cloth batch and fire certificate of every cushion, below; the old label comes off.'],
+    safety: ['fire-label'],
+  }),
 ]

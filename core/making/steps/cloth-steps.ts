@@ -11,7 +11,12 @@ import type { OrderOf } from './order-of.ts'
 export function clothSteps(of: OrderOf): readonly Step[] {
   const { lays } = of.plan.cloth
   const pieces = lays.reduce((sum, l) => sum + piecesOf(l), 0)
-  return [...lays.flatMap((lay, i) => preparing(of, lay.cloth, i)), ...cord(of), ...lays.flatMap((lay, i) => cutting(of, lay, i)), ...together(of, pieces)]
+  return [
+    ...lays.flatMap((lay, i) => preparing(of, lay.cloth, i)),
+    ...cord(of),
+    ...lays.flatMap((lay, i) => cutting(of, lay, i)),
+    ...together(of, pieces),
+  ]
 }
 
 const piecesOf = (lay: ClothLay): number => lay.pieces.reduce((sum, p) => sum + p.qty, 0)
@@ -27,37 +32,166 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
       part: 'cloth',
       resource: 'table',
       title: `Prepare the ${cloth.name}`,
-      says: [...(cloth.washFirst ? ['Wash it, dry it as it will be dried, press it.'] : ['Press it.']), 'Find the right side and mark it with chalk at the starting end.', cloth.nap === 'one-way' ? 'One-way pile: chalk an arrow the way it strokes smooth, every metre.' : 'Both ways alike: no arrow needed.'],
-      checks: [cloth.flaws.length > 0 ? `${cloth.flaws.length} flaws are marked: chalk round them.` : 'Look for flaws against the light, and chalk round them.'],
+      says: [
+        ...(cloth.washFirst ? ['Wash it, dry it as it will be dried, press it.'] : ['Press it.']),
+        'Find the right side and mark it with chalk at the starting end.',
+        cloth.nap === 'one-way'
+          ? 'One-way pile: chalk an arrow the way it strokes smooth, every metre.'
+          : 'Both ways alike: no arrow needed.',
+      ],
+      checks: [
+        cloth.flaws.length > 0
+          ? `${cloth.flaws.length} flaws are marked: chalk round them.`
+          : 'Look for flaws against the light, and chalk round them.',
+      ],
       work: countOfWork('prepare', idOf('prepare', i), 1, 'once for each cloth'),
     }),
-    gate({ id: idOf('width', i), part: 'cloth', resource: 'table', title: 'Width of this very piece', asks: `Is the ${cloth.name} ${say(usable)} wide between its selvedges, by the tape?`, says: [`${say(cloth.widthMm)} over all, selvedges ${say(cloth.selvedgeMm[0])} and ${say(cloth.selvedgeMm[1])}.`] }, checking(idOf('width', i))),
-    ...(shrinks ? [gate({ id: idOf('shrink', i), part: 'cloth', resource: 'table', title: 'Shrinkage', asks: cloth.washFirst ? `Was the ${cloth.name} washed before it is cut?` : `Are the pieces of ${cloth.name} cut larger for the wash: ${percent(cloth.shrink.across)} across, ${percent(cloth.shrink.along)} along?` }, checking(idOf('shrink', i)))] : []),
+    gate(
+      {
+        id: idOf('width', i),
+        part: 'cloth',
+        resource: 'table',
+        title: 'Width of this very piece',
+        asks: `Is the ${cloth.name} ${say(usable)} wide between its selvedges, by the tape?`,
+        says: [
+          `${say(cloth.widthMm)} over all, selvedges ${say(cloth.selvedgeMm[0])} and ${say(cloth.selvedgeMm[1])}.`,
+        ],
+      },
+      checking(idOf('width', i)),
+    ),
+    ...(shrinks
+      ? [
+          gate(
+            {
+              id: idOf('shrink', i),
+              part: 'cloth',
+              resource: 'table',
+              title: 'Shrinkage',
+              asks: cloth.washFirst
+                ? `Was the ${cloth.name} washed before it is cut?`
+                : `Are the pieces of ${cloth.name} cut larger for the wash: ${percent(cloth.shrink.across)} across, ${percent(cloth.shrink.along)} along?`,
+            },
+            checking(idOf('shrink', i)),
+          ),
+        ]
+      : []),
   ]
 }
 
 function cord({ job, say }: OrderOf): readonly Step[] {
   const { piping } = job.makeUp
-  return piping.kind === 'corded' ? [gate({ id: 'cloth.cord', part: 'cloth', resource: 'table', title: 'Measure the cord', asks: `Is the cord in hand ${say(piping.cordMm)} thick? The strips are cut for that.` }, checking('cloth.cord'))] : []
+  return piping.kind === 'corded'
+    ? [
+        gate(
+          {
+            id: 'cloth.cord',
+            part: 'cloth',
+            resource: 'table',
+            title: 'Measure the cord',
+            asks: `Is the cord in hand ${say(piping.cordMm)} thick? The strips are cut for that.`,
+          },
+          checking('cloth.cord'),
+        ),
+      ]
+    : []
 }
 
 function cutting({ job }: OrderOf, lay: ClothLay, i: number): readonly Step[] {
   const matched = job.cloth.match.kind === 'matched' && lay.pieces.some((p) => p.matched)
   const count = piecesOf(lay)
   return [
-    step({ id: idOf('mark', i), part: 'cloth', resource: 'table', title: `Mark out the ${lay.cloth.name}`, says: [`${count} pieces by the chalk list, from the starting end on.`, ...(lay.cloth.nap === 'one-way' ? ['Every arrow the way of the pile.'] : [])], checks: ['Diagonals of the large pieces agree.'], work: countOfWork('mark', idOf('mark', i), count, 'every piece of the lay') }),
-    ...(matched ? [gate({ id: idOf('stripes', i), part: 'cloth', resource: 'table', title: 'Stripes before the shears', asks: 'Do the stripes at the start and at the end of the lay fall where the chalk list says?' }, checking(idOf('stripes', i)))] : []),
-    step({ id: idOf('cut', i), part: 'cloth', resource: 'table', title: `Cut the ${lay.cloth.name}`, says: ['On the cut line: allowances are counted in.'], checks: ['Notches no deeper than half the allowance.'], work: lengthOfWork('cut-cloth', idOf('cut', i), lay.pieces.map((p) => ({ count: p.qty, mm: perimeterOf(p.cut) })), 'round every piece'), safety: i === 0 ? ['hot-knife'] : [] }),
+    step({
+      id: idOf('mark', i),
+      part: 'cloth',
+      resource: 'table',
+      title: `Mark out the ${lay.cloth.name}`,
+      says: [
+        `${count} pieces by the chalk list, from the starting end on.`,
+        ...(lay.cloth.nap === 'one-way' ? ['Every arrow the way of the pile.'] : []),
+      ],
+      checks: ['Diagonals of the large pieces agree.'],
+      work: countOfWork('mark', idOf('mark', i), count, 'every piece of the lay'),
+    }),
+    ...(matched
+      ? [
+          gate(
+            {
+              id: idOf('stripes', i),
+              part: 'cloth',
+              resource: 'table',
+              title: 'Stripes before the shears',
+              asks: 'Do the stripes at the start and at the end of the lay fall where the chalk list says?',
+            },
+            checking(idOf('stripes', i)),
+          ),
+        ]
+      : []),
+    step({
+      id: idOf('cut', i),
+      part: 'cloth',
+      resource: 'table',
+      title: `Cut the ${lay.cloth.name}`,
+      says: ['On the cut line: allowances are counted in.'],
+      checks: ['Notches no deeper than half the allowance.'],
+      work: lengthOfWork(
+        'cut-cloth',
+        idOf('cut', i),
+        lay.pieces.map((p) => ({ count: p.qty, mm: perimeterOf(p.cut) })),
+        'round every piece',
+      ),
+      safety: i === 0 ? ['hot-knife'] : [],
+    }),
   ]
 }
 
 function together({ job, plan }: OrderOf, pieces: number): readonly Step[] {
   const several = plan.designs.some((d) => d.design.count > 1)
   return [
-    ...(several ? [gate({ id: 'cloth.first', part: 'cloth', resource: 'table', title: 'The first of several', asks: 'Was the first of the equal pieces checked against its size before the rest were cut?' }, checking('cloth.first'))] : []),
-    step({ id: 'cloth.label', part: 'cloth', resource: 'table', title: 'Label the pieces and lay them out', says: ['As they will sit: plates in their row, boxing beside its edge, right side up.'], work: countOfWork('label', 'cloth.label', pieces, 'every piece') }),
-    gate({ id: 'cloth.laid', part: 'cloth', resource: 'table', title: 'Laid out as they will sit', asks: job.cloth.match.kind === 'matched' ? 'Do the stripes run on from piece to piece, with every pile arrow the same way?' : 'Does everything lie the right way, with every pile arrow the same way?' }, checking('cloth.laid')),
-    gate({ id: 'cloth.notches', part: 'cloth', resource: 'table', title: 'Notches on both halves', asks: 'Is every notch letter there twice: on a piece and on its partner?' }, checking('cloth.notches')),
+    ...(several
+      ? [
+          gate(
+            {
+              id: 'cloth.first',
+              part: 'cloth',
+              resource: 'table',
+              title: 'The first of several',
+              asks: 'Was the first of the equal pieces checked against its size before the rest were cut?',
+            },
+            checking('cloth.first'),
+          ),
+        ]
+      : []),
+    step({
+      id: 'cloth.label',
+      part: 'cloth',
+      resource: 'table',
+      title: 'Label the pieces and lay them out',
+      says: ['As they will sit: plates in their row, boxing beside its edge, right side up.'],
+      work: countOfWork('label', 'cloth.label', pieces, 'every piece'),
+    }),
+    gate(
+      {
+        id: 'cloth.laid',
+        part: 'cloth',
+        resource: 'table',
+        title: 'Laid out as they will sit',
+        asks:
+          job.cloth.match.kind === 'matched'
+            ? 'Do the stripes run on from piece to piece, with every pile arrow the same way?'
+            : 'Does everything lie the right way, with every pile arrow the same way?',
+      },
+      checking('cloth.laid'),
+    ),
+    gate(
+      {
+        id: 'cloth.notches',
+        part: 'cloth',
+        resource: 'table',
+        title: 'Notches on both halves',
+        asks: 'Is every notch letter there twice: on a piece and on its partner?',
+      },
+      checking('cloth.notches'),
+    ),
   ]
 }
 

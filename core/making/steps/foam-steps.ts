@@ -6,16 +6,43 @@ import { areaOfWork, checking, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
 
 /** From the readings to wrapped blocks: measuring again, cutting, gluing, wrapping, measuring once more. */
-export const foamSteps = (of: OrderOf): readonly Step[] => [measured(of), ...(of.plan.cutting ? [...cutting(of), ...gluing(of), ...wrapping(of)] : weighing(of))]
+export const foamSteps = (of: OrderOf): readonly Step[] => [
+  measured(of),
+  ...(of.plan.cutting ? [...cutting(of), ...gluing(of), ...wrapping(of)] : weighing(of)),
+]
 
 function measured({ job, plan, say }: OrderOf): Step {
   const sizes = plan.cushions.measured.map((f) => `${f.label} ${say(f.value)}`)
-  return gate({ id: 'foam.measured', part: 'foam', resource: 'bench', title: 'Sizes once more', asks: 'Was every size of the seat measured twice, and do both readings agree?', says: [`${job.ticket}: ${sizes.join(', ')}.`] }, checking('foam.measured'))
+  return gate(
+    {
+      id: 'foam.measured',
+      part: 'foam',
+      resource: 'bench',
+      title: 'Sizes once more',
+      asks: 'Was every size of the seat measured twice, and do both readings agree?',
+      says: [`${job.ticket}: ${sizes.join(', ')}.`],
+    },
+    checking('foam.measured'),
+  )
 }
 
 function cutting({ plan, say }: OrderOf): readonly Step[] {
   const { blocks, cutting: ways } = plan.cutting!
-  if (ways.supply === 'cut-to-size') return [step({ id: 'foam.checked', part: 'foam', resource: 'bench', title: 'Check the foam that was cut to order', says: blocks.map((b) => `${b.count} of block ${b.letter}: ${say(b.block.width.value)} x ${say(b.block.depth.value)} x ${say(b.block.thickness.value)}.`), checks: ['Let rolled foam lie open for a day before it is measured.'], work: checking('foam.checked') })]
+  if (ways.supply === 'cut-to-size')
+    return [
+      step({
+        id: 'foam.checked',
+        part: 'foam',
+        resource: 'bench',
+        title: 'Check the foam that was cut to order',
+        says: blocks.map(
+          (b) =>
+            `${b.count} of block ${b.letter}: ${say(b.block.width.value)} x ${say(b.block.depth.value)} x ${say(b.block.thickness.value)}.`,
+        ),
+        checks: ['Let rolled foam lie open for a day before it is measured.'],
+        work: checking('foam.checked'),
+      }),
+    ]
   const parts = blocks.flatMap((b) => b.parts)
   const thickest = Math.max(...parts.map((p) => p.thicknessMm))
   const cut = step({
@@ -23,20 +50,63 @@ function cutting({ plan, say }: OrderOf): readonly Step[] {
     part: 'foam',
     resource: 'bench',
     title: 'Cut the foam',
-    says: [...parts.map((p) => `${p.count} of ${p.id}: ${say(boxOf(p.outline).maxX - boxOf(p.outline).minX)} x ${say(boxOf(p.outline).maxY - boxOf(p.outline).minY)} from ${p.grade.name}, ${say(p.thicknessMm)} thick${p.where ? ` (${p.where})` : ''}.`), `With ${toolWords(thickest, ways.tool)}.`],
-    checks: ['Upright cut: both faces the same size by the tape.', 'Label on the top face of each, its arrow to the front.'],
-    work: lengthOfWork('cut-foam', 'foam.cut', parts.map((p) => ({ count: p.count, mm: perimeterOf(p.outline) })), 'round every part'),
+    says: [
+      ...parts.map(
+        (p) =>
+          `${p.count} of ${p.id}: ${say(boxOf(p.outline).maxX - boxOf(p.outline).minX)} x ${say(boxOf(p.outline).maxY - boxOf(p.outline).minY)} from ${p.grade.name}, ${say(p.thicknessMm)} thick${p.where ? ` (${p.where})` : ''}.`,
+      ),
+      `With ${toolWords(thickest, ways.tool)}.`,
+    ],
+    checks: [
+      'Upright cut: both faces the same size by the tape.',
+      'Label on the top face of each, its arrow to the front.',
+    ],
+    work: lengthOfWork(
+      'cut-foam',
+      'foam.cut',
+      parts.map((p) => ({ count: p.count, mm: perimeterOf(p.outline) })),
+      'round every part',
+    ),
     safety: ['knives', 'hot-wire', 'old-foam-dust'],
   })
   const several = parts.some((p) => p.count > 1)
-  return several ? [cut, gate({ id: 'foam.first', part: 'foam', resource: 'bench', title: 'The first of several', asks: 'Was the first block laid on the seat, or measured, before the rest were cut?' }, checking('foam.first'))] : [cut]
+  return several
+    ? [
+        cut,
+        gate(
+          {
+            id: 'foam.first',
+            part: 'foam',
+            resource: 'bench',
+            title: 'The first of several',
+            asks: 'Was the first block laid on the seat, or measured, before the rest were cut?',
+          },
+          checking('foam.first'),
+        ),
+      ]
+    : [cut]
 }
 
 function gluing({ plan }: OrderOf): readonly Step[] {
   const { blocks, supplies } = plan.cutting!
   if (!supplies.glue) return []
   const gluedMm2 = blocks.reduce((sum, b) => sum + b.count * b.gluedMm2, 0)
-  return [step({ id: 'foam.glue', part: 'foam', resource: 'bench', title: 'Glue layers and joins', says: [`Both faces thinly, a few minutes until it tacks, then press. ${sayFigure(supplies.glue, 'mm')} of glue for all.`, 'Let it cure before the cover is closed.'], checks: ['Edges flush; no hard ridge where you can feel one.'], work: areaOfWork('glue', 'foam.glue', gluedMm2, 'glued faces, once each'), safety: ['glue'], cures: true })]
+  return [
+    step({
+      id: 'foam.glue',
+      part: 'foam',
+      resource: 'bench',
+      title: 'Glue layers and joins',
+      says: [
+        `Both faces thinly, a few minutes until it tacks, then press. ${sayFigure(supplies.glue, 'mm')} of glue for all.`,
+        'Let it cure before the cover is closed.',
+      ],
+      checks: ['Edges flush; no hard ridge where you can feel one.'],
+      work: areaOfWork('glue', 'foam.glue', gluedMm2, 'glued faces, once each'),
+      safety: ['glue'],
+      cures: true,
+    }),
+  ]
 }
 
 function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
@@ -45,14 +115,46 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
   const [first] = plan.designs
   const { width, depth, thickness } = first!.filling.sizing.cover
   return [
-    step({ id: 'foam.wrap', part: 'foam', resource: 'bench', title: 'Wrap the blocks in wadding', says: [`${sayFigure(area, job.units)} of wadding, ${say(job.filling.wadding.loftMm)} high, front to back, ends ${job.filling.wadding.ends}.`], checks: ['Seams of the wadding at the back or below.'], work: areaOfWork('wrap', 'foam.wrap', area, 'faces that are wrapped') }),
-    gate({ id: 'foam.wrapped', part: 'foam', resource: 'bench', title: 'Measure the wrapped block', asks: 'Was a wrapped block measured, and does it agree with the size that the cover is cut to?', says: [`The cover is cut for ${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}.`] }, checking('foam.wrapped')),
+    step({
+      id: 'foam.wrap',
+      part: 'foam',
+      resource: 'bench',
+      title: 'Wrap the blocks in wadding',
+      says: [
+        `${sayFigure(area, job.units)} of wadding, ${say(job.filling.wadding.loftMm)} high, front to back, ends ${job.filling.wadding.ends}.`,
+      ],
+      checks: ['Seams of the wadding at the back or below.'],
+      work: areaOfWork('wrap', 'foam.wrap', area, 'faces that are wrapped'),
+    }),
+    gate(
+      {
+        id: 'foam.wrapped',
+        part: 'foam',
+        resource: 'bench',
+        title: 'Measure the wrapped block',
+        asks: 'Was a wrapped block measured, and does it agree with the size that the cover is cut to?',
+        says: [`The cover is cut for ${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}.`],
+      },
+      checking('foam.wrapped'),
+    ),
   ]
 }
 
 const weighing = ({ plan, say }: OrderOf): readonly Step[] => [
-  step({ id: 'foam.weigh', part: 'foam', resource: 'bench', title: 'Weigh out the fibre', says: plan.designs.map((d) => `${d.design.count} liners ${d.design.id} with ${sayFigure(d.filling.mass, 'mm')} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`), checks: ['Tease it open; corners first.'], work: checking('foam.weigh') }),
+  step({
+    id: 'foam.weigh',
+    part: 'foam',
+    resource: 'bench',
+    title: 'Weigh out the fibre',
+    says: plan.designs.map(
+      (d) =>
+        `${d.design.count} liners ${d.design.id} with ${sayFigure(d.filling.mass, 'mm')} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
+    ),
+    checks: ['Tease it open; corners first.'],
+    work: checking('foam.weigh'),
+  }),
 ]
 
 /** How the firmness of a block slows its filling. */
-export const fillFactor = (hardnessN: number): number => ({ soft: 1, medium: 1, firm: 1.2, 'extra firm': 1.4 })[firmnessOf(hardnessN)]
+export const fillFactor = (hardnessN: number): number =>
+  ({ soft: 1, medium: 1, firm: 1.2, 'extra firm': 1.4 })[firmnessOf(hardnessN)]

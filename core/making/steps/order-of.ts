@@ -10,4 +10,8 @@ export interface OrderOf {
   readonly say: (mm: number) => string
 }
 
-export const orderOf = (job: Job, plan: WorkedPlan): OrderOf => ({ job, plan, say: (mm) => formatLengthWithUnit(mm, job.units) })
+export const orderOf = (job: Job, plan: WorkedPlan): OrderOf => ({
+  job,
+  plan,
+  say: (mm) => formatLengthWithUnit(mm, job.units),
+})

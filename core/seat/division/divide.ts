@@ -1,13 +1,27 @@
 import type { Division, Seat } from '../../../contract/index.ts'
 import { err, ok, type Result } from '../../result/index.ts'
-import { areaOf, at, boxOf, isSimple, mirrored, mirroredEdge, moved, startedAt, wholeOf, type Outline } from '../../outline/index.ts'
+import {
+  areaOf,
+  at,
+  boxOf,
+  isSimple,
+  mirrored,
+  mirroredEdge,
+  moved,
+  startedAt,
+  wholeOf,
+  type Outline,
+} from '../../outline/index.ts'
 import type { EdgedOutline, SeatEdge, ShapedSeat } from '../shaped-seat.ts'
 import { inOwnFrame, type Cut } from './own-frame.ts'
 import { radialRun } from './radial-run.ts'
 import { roundTheCorner } from './round-the-corner.ts'
 import { straightRun } from './straight-run.ts'
 
-export type DivisionFault = { readonly code: 'parts-in-two' } | { readonly code: 'cushion-vanishes'; readonly number: number } | { readonly code: 'division-not-for-shape'; readonly division: Division['kind'] | 'radial' }
+export type DivisionFault =
+  | { readonly code: 'parts-in-two' }
+  | { readonly code: 'cushion-vanishes'; readonly number: number }
+  | { readonly code: 'division-not-for-shape'; readonly division: Division['kind'] | 'radial' }
 
 /** All cushions of a seat, in order from its left end (leg B, then the corner, then leg A of a corner bench). */
 export function divide(seat: Seat, shaped: ShapedSeat): Result<readonly Cut[], DivisionFault> {
@@ -20,9 +34,13 @@ export function divide(seat: Seat, shaped: ShapedSeat): Result<readonly Cut[], D
         const sectors = shaped.centre && radialRun(shaped, division.count, division.gapMm, seat)
         return sectors ? sound(sectors) : err({ code: 'division-not-for-shape', division: 'radial' })
       }
-      return division.count === 1 ? ok([inOwnFrame(shaped.free, wholeOf(shaped.free.outline), at(1, 0))]) : sound(straightRun(shaped.free, wholeOf(shaped.free.outline), at(1, 0), division.count, division.gapMm))
+      return division.count === 1
+        ? ok([inOwnFrame(shaped.free, wholeOf(shaped.free.outline), at(1, 0))])
+        : sound(straightRun(shaped.free, wholeOf(shaped.free.outline), at(1, 0), division.count, division.gapMm))
     case 'corner':
-      return shaped.free.edges.some((e) => e.name === 'A front') ? sound(roundTheCorner(shaped.free, division)) : err({ code: 'division-not-for-shape', division: 'corner' })
+      return shaped.free.edges.some((e) => e.name === 'A front')
+        ? sound(roundTheCorner(shaped.free, division))
+        : err({ code: 'division-not-for-shape', division: 'corner' })
     default:
       return division satisfies never
   }
@@ -37,10 +55,19 @@ function sound(cuts: readonly Cut[]): Result<readonly Cut[], DivisionFault> {
 function singles(free: EdgedOutline, count: number, mirroredCount: number): readonly Cut[] {
   const one = inOwnFrame(free, wholeOf(free.outline), at(1, 0))
   const other = mirroredCut(one)
-  return [one, ...Array.from({ length: count - 1 }, () => ({ ...one, place: null })), ...Array.from({ length: mirroredCount }, () => ({ ...other, place: null }))]
+  return [
+    one,
+    ...Array.from({ length: count - 1 }, () => ({ ...one, place: null })),
+    ...Array.from({ length: mirroredCount }, () => ({ ...other, place: null })),
+  ]
 }
 
-const OTHER_HAND: Readonly<Record<SeatEdge['side'], SeatEdge['side']>> = { front: 'front', right: 'left', back: 'back', left: 'right' }
+const OTHER_HAND: Readonly<Record<SeatEdge['side'], SeatEdge['side']>> = {
+  front: 'front',
+  right: 'left',
+  back: 'back',
+  left: 'right',
+}
 
 /** The same cushion for the other hand. */
 function mirroredCut(cut: Cut): Cut {

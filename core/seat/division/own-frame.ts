@@ -1,4 +1,16 @@
-import { at, boxOf, edgeLength, moved, outwardOfChord, startedAt, turnedBy, withoutSlivers, type CutOff, type Outline, type Point } from '../../outline/index.ts'
+import {
+  at,
+  boxOf,
+  edgeLength,
+  moved,
+  outwardOfChord,
+  startedAt,
+  turnedBy,
+  withoutSlivers,
+  type CutOff,
+  type Outline,
+  type Point,
+} from '../../outline/index.ts'
 import type { EdgedOutline, SeatEdge } from '../shaped-seat.ts'
 import { frontEdge, sidesOf } from '../sides.ts'
 
@@ -25,7 +37,9 @@ export function inOwnFrame(of: EdgedOutline, whole: CutOff, along: Point): Cut {
   const box = boxOf(turned)
   const own = moved(turned, at(-box.minX, -box.minY))
   const isWhole = cut.sources.every((s, i) => s === i) && cut.outline.length === of.outline.length
-  const front = isWhole ? of.edges.findIndex((e) => e.side === 'front') : (longestFront(of, own, cut.sources) ?? frontEdge(own))
+  const front = isWhole
+    ? of.edges.findIndex((e) => e.side === 'front')
+    : (longestFront(of, own, cut.sources) ?? frontEdge(own))
   const sides = isWhole ? of.edges.map((e) => e.side) : sidesOf(own, front)
   const seen = new Map<string, number>()
   const edges = cut.sources.map((source, i): SeatEdge => {
@@ -33,14 +47,27 @@ export function inOwnFrame(of: EdgedOutline, whole: CutOff, along: Point): Cut {
     const base = from ? from.name : `${sides[i]!} cut`
     const times = (seen.get(base) ?? 0) + 1
     seen.set(base, times)
-    return { name: times === 1 ? base : `${base} ${times}`, side: sides[i]!, meets: from?.meets ?? 'neighbour', leanRad: from?.leanRad ?? 0 }
+    return {
+      name: times === 1 ? base : `${base} ${times}`,
+      side: sides[i]!,
+      meets: from?.meets ?? 'neighbour',
+      leanRad: from?.leanRad ?? 0,
+    }
   })
   const [origin] = turnedBy([at(box.minX, box.minY)], angle)
-  return { outline: startedAt(own, front), edges: [...edges.slice(front), ...edges.slice(0, front)], place: { x: origin!.x, y: origin!.y, angleRad: angle } }
+  return {
+    outline: startedAt(own, front),
+    edges: [...edges.slice(front), ...edges.slice(0, front)],
+    place: { x: origin!.x, y: origin!.y, angleRad: angle },
+  }
 }
 
 /** What a part has of the seat's own front, where it turns that to the foot. */
 function longestFront(of: EdgedOutline, outline: Outline, sources: readonly number[]): number | null {
-  const fronts = sources.flatMap((s, i) => (of.edges[s]?.side === 'front' && -outwardOfChord(outline, i).y > 0.5 ? [i] : []))
-  return fronts.length === 0 ? null : fronts.reduce((best, i) => (edgeLength(outline, i) > edgeLength(outline, best) ? i : best))
+  const fronts = sources.flatMap((s, i) =>
+    of.edges[s]?.side === 'front' && -outwardOfChord(outline, i).y > 0.5 ? [i] : [],
+  )
+  return fronts.length === 0
+    ? null
+    : fronts.reduce((best, i) => (edgeLength(outline, i) > edgeLength(outline, best) ? i : best))
 }

@@ -1,5 +1,18 @@
 import type { Seat } from '../../../contract/index.ts'
-import { arcBetween, at, edgeLength, edgeOf, isStraight, offsetEdges, onEdge, stretchOf, vertex, type Arc, type CutOff, type Outline } from '../../outline/index.ts'
+import {
+  arcBetween,
+  at,
+  edgeLength,
+  edgeOf,
+  isStraight,
+  offsetEdges,
+  onEdge,
+  stretchOf,
+  vertex,
+  type Arc,
+  type CutOff,
+  type Outline,
+} from '../../outline/index.ts'
 import type { SeatEdge, ShapedSeat } from '../shaped-seat.ts'
 import { inOwnFrame, type Cut } from './own-frame.ts'
 
@@ -11,12 +24,16 @@ import { inOwnFrame, type Cut } from './own-frame.ts'
 export function radialRun(shaped: ShapedSeat, n: number, gapMm: number, seat: Seat): readonly Cut[] | null {
   const { edges } = shaped.free
   // Clearance comes off the arcs here and off the ends by angle below.
-  const outline = offsetEdges(shaped.bare.outline, edges.map((e) => (e.meets !== 'open' && (e.side === 'front' || e.side === 'back') ? -seat.clearanceMm : 0)))
+  const outline = offsetEdges(
+    shaped.bare.outline,
+    edges.map((e) => (e.meets !== 'open' && (e.side === 'front' || e.side === 'back') ? -seat.clearanceMm : 0)),
+  )
   const [front, back] = [arcIndex(outline, edges, 'front'), arcIndex(outline, edges, 'back')]
   if (front < 0 || back < 0) return null
   const bare = arcOn(shaped.bare.outline, arcIndex(shaped.bare.outline, edges, 'front'))
   const radius = Math.abs(arcOn(outline, front).radius)
-  const clear = (side: 'left' | 'right'): number => (edges.some((e) => e.side === side && e.meets !== 'open') ? seat.clearanceMm / radius : 0)
+  const clear = (side: 'left' | 'right'): number =>
+    edges.some((e) => e.side === side && e.meets !== 'open') ? seat.clearanceMm / radius : 0
   const gap = gapMm / radius
   const whole = spanAbout(bare, shaped.bare.outline)
   const each = (whole.sweep - clear('left') - clear('right') - (n - 1) * gap) / n
@@ -44,7 +61,10 @@ function arcOn(outline: Outline, i: number): Arc {
   return arcBetween(a, b, a.bulge!)
 }
 
-/** From end to end about the centre of the front arc, corners that were rounded or cut off it counted in: the ends point to the centre. */
+/**
+ * From end to end about the centre of the front arc, corners that were rounded or cut off it counted in: the ends point
+ * to the centre.
+ */
 function spanAbout(front: Arc, outline: Outline): { readonly startAngle: number; readonly sweep: number } {
   const middle = front.startAngle + front.sweep / 2
   const offsets = outline.map((p) => {
@@ -55,8 +75,18 @@ function spanAbout(front: Arc, outline: Outline): { readonly startAngle: number;
   return { startAngle: middle + Math.sign(front.sweep) * first, sweep: last - first }
 }
 
-/** What lies between two angles: along the front arc, across, back along the back arc, across; or round an end of the seat. */
-function sector(outline: Outline, front: number, back: number, from: number, to: number, keeps: { readonly left: boolean; readonly right: boolean }): CutOff {
+/**
+ * What lies between two angles: along the front arc, across, back along the back arc, across; or round an end of the
+ * seat.
+ */
+function sector(
+  outline: Outline,
+  front: number,
+  back: number,
+  from: number,
+  to: number,
+  keeps: { readonly left: boolean; readonly right: boolean },
+): CutOff {
   const [f, b] = [arcOn(outline, front), arcOn(outline, back)]
   const frontShare = [keeps.left ? 0 : shareAt(f, from), keeps.right ? 1 : shareAt(f, to)] as const
   const backShare = [keeps.right ? 0 : shareAt(b, to), keeps.left ? 1 : shareAt(b, from)] as const

@@ -8,15 +8,26 @@ import { straightRun } from './straight-run.ts'
 export function roundTheCorner(free: EdgedOutline, division: Extract<Division, { kind: 'corner' }>): readonly Cut[] {
   const { outline, edges } = free
   const line = (name: string) => {
-    const [a, b] = edgeOf(outline, edges.findIndex((e) => e.name === name))
+    const [a, b] = edgeOf(
+      outline,
+      edges.findIndex((e) => e.name === name),
+    )
     return { from: a, to: b, direction: unit(minusPoint(b, a)) }
   }
   const [a, b] = [line('A front'), line('B front')]
   const inside = (cut: CutOff, of: typeof a): CutOff => keepLeftOf(cut, of.from, of.direction)
-  const outside = (cut: CutOff, of: typeof a, gap: number): CutOff => keepLeftOf(cut, at(of.from.x + of.direction.y * gap, of.from.y - of.direction.x * gap), at(-of.direction.x, -of.direction.y))
+  const outside = (cut: CutOff, of: typeof a, gap: number): CutOff =>
+    keepLeftOf(
+      cut,
+      at(of.from.x + of.direction.y * gap, of.from.y - of.direction.x * gap),
+      at(-of.direction.x, -of.direction.y),
+    )
   const whole = wholeOf(outline)
   const { gapMm, corner } = division
-  const runs = { a: (cut: CutOff) => straightRun(free, cut, a.direction, division.countA, gapMm), b: (cut: CutOff) => straightRun(free, cut, b.direction, division.countB, gapMm) }
+  const runs = {
+    a: (cut: CutOff) => straightRun(free, cut, a.direction, division.countA, gapMm),
+    b: (cut: CutOff) => straightRun(free, cut, b.direction, division.countB, gapMm),
+  }
   const legA = inside(whole, a)
   const legB = inside(whole, b)
   switch (corner) {
@@ -25,7 +36,11 @@ export function roundTheCorner(free: EdgedOutline, division: Extract<Division, {
     case 'b-through':
       return [...runs.b(legB), ...runs.a(outside(legA, b, gapMm))]
     case 'square':
-      return [...runs.b(outside(legB, a, gapMm)), inOwnFrame(free, inside(legA, b), a.direction), ...runs.a(outside(legA, b, gapMm))]
+      return [
+        ...runs.b(outside(legB, a, gapMm)),
+        inOwnFrame(free, inside(legA, b), a.direction),
+        ...runs.a(outside(legA, b, gapMm)),
+      ]
     case 'mitre': {
       // From the inner corner to the one where both walls meet.
       const [wallA, wallB] = [line('A wall'), line('B wall')]

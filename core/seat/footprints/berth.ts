@@ -11,12 +11,15 @@ import { smoothArcs } from './smooth-arcs.ts'
  */
 export function berthFooting(shape: Extract<Footprint, { kind: 'berth' }>): Result<Footing, FootprintFault> {
   const length = valueOf(shape.length)
-  const stations = shape.stations.map((s) => ({ at: valueOf(s.at), width: valueOf(s.width) })).toSorted((a, b) => a.at - b.at)
+  const stations = shape.stations
+    .map((s) => ({ at: valueOf(s.at), width: valueOf(s.width) }))
+    .toSorted((a, b) => a.at - b.at)
   const wrong = stations.find((s, i) => s.at >= length || (i > 0 && s.at - stations[i - 1]!.at < 1))
   if (wrong) return err({ code: 'stations-order', at: wrong.at, length })
   const [head, foot] = [valueOf(shape.head), valueOf(shape.foot)]
   const hullPoints = [at(0, -head), ...stations.map((s) => at(s.at, -s.width)), at(length, -foot)]
-  const hull: readonly Vertex[] = shape.hull === 'smooth' && hullPoints.length > 2 ? smoothArcs(hullPoints) : hullPoints.slice(0, -1)
+  const hull: readonly Vertex[] =
+    shape.hull === 'smooth' && hullPoints.length > 2 ? smoothArcs(hullPoints) : hullPoints.slice(0, -1)
   const outline = [...hull, at(length, -foot), at(length, 0), at(0, 0)]
   const hullEdges = hull.length === 1 ? ['hull'] : hull.map((_, i) => `hull ${i + 1}`)
   const marks: Mark[] = [
@@ -25,7 +28,20 @@ export function berthFooting(shape: Extract<Footprint, { kind: 'berth' }>): Resu
     { slot: 'foot', from: at(length, -foot), to: at(length, 0) },
     ...stations.map((s, i) => ({ slot: `stations.${i}.width`, from: at(s.at, 0), to: at(s.at, -s.width) })),
   ]
-  return ok(footing(outline, [...hullEdges, 'foot', 'centre', 'head'], [...hull.map((_, i) => (i === 0 ? 'hull at the head' : `hull ${i}/${i + 1}`)), 'hull at the foot', 'centre at the foot', 'centre at the head'], marks, { curved: shape.hull === 'smooth' ? hullEdges : [] }))
+  return ok(
+    footing(
+      outline,
+      [...hullEdges, 'foot', 'centre', 'head'],
+      [
+        ...hull.map((_, i) => (i === 0 ? 'hull at the head' : `hull ${i}/${i + 1}`)),
+        'hull at the foot',
+        'centre at the foot',
+        'centre at the head',
+      ],
+      marks,
+      { curved: shape.hull === 'smooth' ? hullEdges : [] },
+    ),
+  )
 }
 
 /** The edge that carries the settings of a hull in several arcs. */

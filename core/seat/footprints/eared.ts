@@ -8,7 +8,8 @@ import { footing, type Footing, type FootprintFault, type Mark } from './footing
 export function earedFooting(shape: Extract<Footprint, { kind: 'eared' }>): Result<Footing, FootprintFault> {
   const [w, d] = [valueOf(shape.width), valueOf(shape.depth)]
   const [left, right] = [sizes(shape.left), sizes(shape.right)]
-  if (left.out + right.out >= w) return err({ code: 'ears-too-large', way: 'across', ears: left.out + right.out, seat: w })
+  if (left.out + right.out >= w)
+    return err({ code: 'ears-too-large', way: 'across', ears: left.out + right.out, seat: w })
   const deepest = Math.max(left.deep, right.deep)
   if (deepest >= d) return err({ code: 'ears-too-large', way: 'front to back', ears: deepest, seat: d })
   const points: Point[] = [at(0, 0)]
@@ -37,7 +38,8 @@ export function earedFooting(shape: Extract<Footprint, { kind: 'eared' }>): Resu
   return ok(footing(points, edges, corners, marks))
 }
 
-const sizes = (ear: Ear | null): { out: number; deep: number } => (ear ? { out: valueOf(ear.out), deep: valueOf(ear.deep) } : { out: 0, deep: 0 })
+const sizes = (ear: Ear | null): { out: number; deep: number } =>
+  ear ? { out: valueOf(ear.out), deep: valueOf(ear.deep) } : { out: 0, deep: 0 }
 
 function earMarks(side: 'left' | 'right', ear: Ear | null, corner: Point, shoulder: Point): readonly Mark[] {
   if (!ear) return []

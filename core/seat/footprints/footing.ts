@@ -34,10 +34,21 @@ export type FootprintFault =
   | { readonly code: 'outline-crosses' }
   | { readonly code: 'no-area' }
   | { readonly code: 'corner-too-large'; readonly corner: string; readonly roomMm: number }
-  | { readonly code: 'ears-too-large'; readonly way: 'across' | 'front to back'; readonly ears: number; readonly seat: number }
+  | {
+      readonly code: 'ears-too-large'
+      readonly way: 'across' | 'front to back'
+      readonly ears: number
+      readonly seat: number
+    }
   | { readonly code: 'legs-too-short'; readonly leg: 'A' | 'B'; readonly length: number; readonly depth: number }
   | { readonly code: 'ring-too-deep'; readonly depth: number; readonly radius: number }
   | { readonly code: 'more-than-round'; readonly degrees: number }
   | { readonly code: 'stations-order'; readonly at: number; readonly length: number }
 
-export const footing = (outline: Outline, edges: readonly string[], corners: readonly string[], marks: readonly Mark[], more: Partial<Pick<Footing, 'curved' | 'centre'>> = {}): Footing => ({ outline, edges, corners, marks, curved: [], centre: null, ...more })
+export const footing = (
+  outline: Outline,
+  edges: readonly string[],
+  corners: readonly string[],
+  marks: readonly Mark[],
+  more: Partial<Pick<Footing, 'curved' | 'centre'>> = {},
+): Footing => ({ outline, edges, corners, marks, curved: [], centre: null, ...more })

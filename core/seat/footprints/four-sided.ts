@@ -18,7 +18,14 @@ export function taperFooting(shape: Extract<Footprint, { kind: 'taper' }>): Foot
   return fourSided(near, far, valueOf(shape.depth), offset, ['near', 'far'], shape)
 }
 
-function fourSided(near: number, far: number, d: number, offset: number, slots: readonly [string, string | null], shape: { readonly rising: unknown; readonly falling: unknown }): Footing {
+function fourSided(
+  near: number,
+  far: number,
+  d: number,
+  offset: number,
+  slots: readonly [string, string | null],
+  shape: { readonly rising: unknown; readonly falling: unknown },
+): Footing {
   const outline = [at(0, 0), at(near, 0), at(offset + far, d), at(offset, d)]
   const depthAt = Math.min(0, offset)
   const marks: Mark[] = [

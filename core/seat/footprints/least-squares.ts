@@ -8,13 +8,20 @@ export interface Observation {
  * Least squares by damped Gauss–Newton steps (Levenberg–Marquardt). `isHeld` is false when the
  * observations leave an unknown free to move.
  */
-export function leastSquares(start: readonly number[], unknowns: number, observe: (values: readonly number[]) => readonly Observation[]): { readonly values: readonly number[]; readonly isHeld: boolean } {
+export function leastSquares(
+  start: readonly number[],
+  unknowns: number,
+  observe: (values: readonly number[]) => readonly Observation[],
+): { readonly values: readonly number[]; readonly isHeld: boolean } {
   let values = [...start]
   let observations = observe(values)
   let damping = 1e-3
   for (let step = 0; step < 60; step++) {
     const { normal, right } = normalEquations(observations, unknowns)
-    const change = solveSymmetric(normal.map((row, i) => row.map((v, j) => (i === j ? v * (1 + damping) + 1e-12 : v))), right)
+    const change = solveSymmetric(
+      normal.map((row, i) => row.map((v, j) => (i === j ? v * (1 + damping) + 1e-12 : v))),
+      right,
+    )
     if (!change) break
     const tried = values.map((v, i) => v + change.solution[i]!)
     const next = observe(tried)
@@ -31,7 +38,8 @@ export function leastSquares(start: readonly number[], unknowns: number, observe
   return { values, isHeld: last !== null && last.leastPivot > 1e-5 }
 }
 
-const cost = (observations: readonly Observation[]): number => observations.reduce((sum, o) => sum + o.residual * o.residual, 0)
+const cost = (observations: readonly Observation[]): number =>
+  observations.reduce((sum, o) => sum + o.residual * o.residual, 0)
 
 function normalEquations(observations: readonly Observation[], n: number): { normal: number[][]; right: number[] } {
   const normal = Array.from({ length: n }, () => new Array<number>(n).fill(0))
@@ -46,7 +54,10 @@ function normalEquations(observations: readonly Observation[], n: number): { nor
 }
 
 /** Gaussian elimination with the largest pivot on the diagonal; null when the matrix is singular. */
-function solveSymmetric(matrix: readonly (readonly number[])[], right: readonly number[]): { solution: readonly number[]; leastPivot: number } | null {
+function solveSymmetric(
+  matrix: readonly (readonly number[])[],
+  right: readonly number[],
+): { solution: readonly number[]; leastPivot: number } | null {
   const n = right.length
   const rows = matrix.map((row, i) => [...row, right[i]!])
   let leastPivot = Infinity

@@ -11,7 +11,9 @@ export function pointsFooting(shape: Extract<Footprint, { kind: 'points' }>): Fo
   })
   const isClockwise = areaOf(shape.points.map((p) => at(p.x, p.y))) < 0
   // Read backwards an edge starts at what was its end, and its rise is outwards as before.
-  const forward = isClockwise ? outline.map((_, i) => vertex(at(outline[(n - i) % n]!.x, outline[(n - i) % n]!.y), outline[n - 1 - i]!.bulge)) : outline
+  const forward = isClockwise
+    ? outline.map((_, i) => vertex(at(outline[(n - i) % n]!.x, outline[(n - i) % n]!.y), outline[n - 1 - i]!.bulge))
+    : outline
   const names = shape.points.map((_, i) => String((isClockwise ? (n - i) % n : i) + 1))
   const edges = names.map((name, i) => `${name}-${names[(i + 1) % n]!}`)
   return footing(forward, edges, names, [], { curved: edges })

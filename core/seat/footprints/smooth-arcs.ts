@@ -1,4 +1,15 @@
-import { at, bulgeOfRise, cross, distance, dot, minusPoint, unit, vertex, type Point, type Vertex } from '../../outline/index.ts'
+import {
+  at,
+  bulgeOfRise,
+  cross,
+  distance,
+  dot,
+  minusPoint,
+  unit,
+  vertex,
+  type Point,
+  type Vertex,
+} from '../../outline/index.ts'
 
 /**
  * Arcs through points, each running smoothly into the next; one arc through three points, two
@@ -55,7 +66,8 @@ function biarc(a: Point, ta: Point, b: Point, tb: Point): readonly Vertex[] {
   const sum = at(ta.x + tb.x, ta.y + tb.y)
   const turn = 2 * (1 - dot(ta, tb))
   const vs = dot(v, sum)
-  const leg = Math.abs(turn) < 1e-9 ? dot(v, v) / (4 * dot(v, tb) || 1) : (-vs + Math.sqrt(vs * vs + turn * dot(v, v))) / turn
+  const leg =
+    Math.abs(turn) < 1e-9 ? dot(v, v) / (4 * dot(v, tb) || 1) : (-vs + Math.sqrt(vs * vs + turn * dot(v, v))) / turn
   const middle = at((a.x + ta.x * leg + b.x - tb.x * leg) / 2, (a.y + ta.y * leg + b.y - tb.y * leg) / 2)
   if (!(distance(a, middle) > 1e-6) || !(distance(middle, b) > 1e-6)) return [vertex(a, bulgeOfRise(1, 0))]
   const second = bulgeFrom(middle, mirrorTangent(a, middle, ta), b)

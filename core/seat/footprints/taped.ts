@@ -9,9 +9,16 @@ type Taped = Extract<Footprint, { kind: 'taped' }>
 
 /** Corners from side lengths and diagonals, each from two tapes, then all together by least squares. */
 export function tapedSurvey(shape: Taped): Result<Survey, FootprintFault> {
-  const misnamed = shape.tapes.find((t) => [...t.from, ...t.to].some((letter) => index(letter) >= shape.corners) || t.to.includes(t.from))
+  const misnamed = shape.tapes.find(
+    (t) => [...t.from, ...t.to].some((letter) => index(letter) >= shape.corners) || t.to.includes(t.from),
+  )
   if (misnamed) return err({ code: 'tape-names', tape: nameOf(misnamed), corners: shape.corners })
-  const tapes = shape.tapes.map((t): Tape => ({ name: nameOf(t), from: index(t.from), to: (t.to.length === 1 ? [index(t.to)] : [index(t.to[0]!), index(t.to[1]!)]) as Tape['to'], mm: valueOf(t.length) }))
+  const tapes = shape.tapes.map((t): Tape => ({
+    name: nameOf(t),
+    from: index(t.from),
+    to: (t.to.length === 1 ? [index(t.to)] : [index(t.to[0]!), index(t.to[1]!)]) as Tape['to'],
+    mm: valueOf(t.length),
+  }))
   const wanted = 2 * shape.corners - 3
   if (tapes.length < wanted) return err({ code: 'too-few-tapes', wanted, found: tapes.length })
   const open = openTriangle(tapes, shape.corners)
@@ -29,21 +36,33 @@ export function tapedFooting(shape: Taped): Result<Footing, FootprintFault> {
   const { points } = read.value
   const letters = points.map((_, i) => letter(i))
   const edges = letters.map((l, i) => `${l}${letters[(i + 1) % letters.length]!}`)
-  const marks = shape.tapes.map((t, i): Mark => ({ slot: `tapes.${i}`, from: points[index(t.from)]!, to: endPoint(points, t.to) }))
+  const marks = shape.tapes.map((t, i): Mark => ({
+    slot: `tapes.${i}`,
+    from: points[index(t.from)]!,
+    to: endPoint(points, t.to),
+  }))
   return ok(footing(points, edges, letters, marks))
 }
 
 /** `AC`, or `A–BC` for a tape to the middle of side BC. */
-export const nameOf = (tape: { readonly from: string; readonly to: string }): string => (tape.to.length === 1 ? `${tape.from}${tape.to}` : `${tape.from}–${tape.to}`)
+export const nameOf = (tape: { readonly from: string; readonly to: string }): string =>
+  tape.to.length === 1 ? `${tape.from}${tape.to}` : `${tape.from}–${tape.to}`
 
 const letter = (i: number): string => String.fromCharCode(65 + i)
 const index = (l: string): number => l.charCodeAt(0) - 65
-const endPoint = (points: readonly Point[], to: string): Point => (to.length === 1 ? points[index(to)]! : at((points[index(to[0]!)]!.x + points[index(to[1]!)]!.x) / 2, (points[index(to[0]!)]!.y + points[index(to[1]!)]!.y) / 2))
+const endPoint = (points: readonly Point[], to: string): Point =>
+  to.length === 1
+    ? points[index(to)]!
+    : at(
+        (points[index(to[0]!)]!.x + points[index(to[1]!)]!.x) / 2,
+        (points[index(to[0]!)]!.y + points[index(to[1]!)]!.y) / 2,
+      )
 
 /** Three tapes round a triangle of which one is longer than the other two together. */
 function openTriangle(tapes: readonly Tape[], corners: number): readonly Tape[] | null {
   const direct = tapes.filter((t) => t.to.length === 1)
-  const of = (a: number, b: number) => direct.find((t) => (t.from === a && t.to[0] === b) || (t.from === b && t.to[0] === a))
+  const of = (a: number, b: number) =>
+    direct.find((t) => (t.from === a && t.to[0] === b) || (t.from === b && t.to[0] === a))
   for (let a = 0; a < corners; a++) {
     for (let b = a + 1; b < corners; b++) {
       for (let c = b + 1; c < corners; c++) {
@@ -92,7 +111,7 @@ function placeInTurn(shape: Taped, tapes: readonly Tape[], choice: number): read
     const next = bestReached(points, tapes)
     if (next === null) return letter(points.findIndex((p) => p === undefined))
     const [a, b] = [points[next.a]!, points[next.b]!]
-    const order = (next.corner > next.b) === (next.b > next.a) || (next.corner < next.a && next.b > next.a)
+    const order = next.corner > next.b === next.b > next.a || (next.corner < next.a && next.b > next.a)
     const flips = (choice >> bit) % 2 === 1
     points[next.corner] = triangulated(a, b, next.ra, next.rb, order !== flips)
   }
@@ -100,7 +119,10 @@ function placeInTurn(shape: Taped, tapes: readonly Tape[], choice: number): read
 }
 
 /** The unplaced corner with the best crossing of two tapes from placed corners. */
-function bestReached(points: readonly (Point | undefined)[], tapes: readonly Tape[]): { corner: number; a: number; b: number; ra: number; rb: number } | null {
+function bestReached(
+  points: readonly (Point | undefined)[],
+  tapes: readonly Tape[],
+): { corner: number; a: number; b: number; ra: number; rb: number } | null {
   let best: { corner: number; a: number; b: number; ra: number; rb: number; worth: number } | null = null
   points.forEach((p, corner) => {
     if (p) return
@@ -138,4 +160,16 @@ function wrongCorners(shape: Taped, points: readonly Point[]): number {
   return points.filter((_, i) => turnAt(points, i) < 0 !== shape.hollow.includes(letter(i))).length
 }
 
-const misfit = (tapes: readonly Tape[], points: readonly Point[]): number => Math.hypot(...tapes.map((t) => t.mm - distance(points[t.from]!, t.to.length === 1 ? points[t.to[0]]! : at((points[t.to[0]]!.x + points[t.to[1]]!.x) / 2, (points[t.to[0]]!.y + points[t.to[1]]!.y) / 2))))
+const misfit = (tapes: readonly Tape[], points: readonly Point[]): number =>
+  Math.hypot(
+    ...tapes.map(
+      (t) =>
+        t.mm -
+        distance(
+          points[t.from]!,
+          t.to.length === 1
+            ? points[t.to[0]]!
+            : at((points[t.to[0]]!.x + points[t.to[1]]!.x) / 2, (points[t.to[0]]!.y + points[t.to[1]]!.y) / 2),
+        ),
+    ),
+  )

@@ -22,7 +22,8 @@ const shop = useShop()
 const units = computed(() => jobs.job!.units)
 const cutting = computed(() => foam.value.cutting)
 const plan = computed(() => (jobs.plan as WorkedPlan).cutting as CuttingPlan)
-const set = (says: string, with_: Partial<Cutting>, key: string | null = null) => change(says, (f) => ({ ...f, cutting: { ...f.cutting, ...with_ } }), key)
+const set = (says: string, with_: Partial<Cutting>, key: string | null = null) =>
+  change(says, (f) => ({ ...f, cutting: { ...f.cutting, ...with_ } }), key)
 
 const TOOLS = { 'electric-knife': 'electric knife', 'bread-knife': 'bread knife', 'hot-wire': 'hot wire' } as const
 /** Pieces of the grades in use; those chosen stay listed though they may be gone from the shop. */
@@ -32,12 +33,26 @@ const stock = computed((): readonly FoamStock[] => {
   return [...inShop, ...cutting.value.stock.filter((s) => !inShop.some((own) => own.id === s.id))]
 })
 const isUsed = (piece: FoamStock) => cutting.value.stock.some((s) => s.id === piece.id)
-const use = (piece: FoamStock, on: boolean) => set(on ? `Use ${piece.name}` : `Leave ${piece.name}`, { stock: on ? [...cutting.value.stock, piece] : cutting.value.stock.filter((s) => s.id !== piece.id) })
+const use = (piece: FoamStock, on: boolean) =>
+  set(on ? `Use ${piece.name}` : `Leave ${piece.name}`, {
+    stock: on ? [...cutting.value.stock, piece] : cutting.value.stock.filter((s) => s.id !== piece.id),
+  })
 /** Sheets to buy by the nest that was found; null while there is none. */
-const nested = computed(() => (nest.lays.length === 0 ? null : nest.lays.filter((n) => n.stock === null).reduce((sum, n) => sum + sheetsIn(n), 0)))
+const nested = computed(() =>
+  nest.lays.length === 0 ? null : nest.lays.filter((n) => n.stock === null).reduce((sum, n) => sum + sheetsIn(n), 0),
+)
 /** Chosen, but the nest found no use for it. */
-const isLeftOver = (piece: FoamStock) => isUsed(piece) && !nest.running && nest.lays.length > 0 && !nest.lays.some((n) => n.stock === piece.id)
-const joins = computed(() => plan.value.blocks.flatMap((b) => b.slices.flatMap((s, i) => (s.joins.across.length + s.joins.deep.length > 0 ? [{ block: b.letter, slice: i + 1, across: s.joins.across, deep: s.joins.deep }] : []))))
+const isLeftOver = (piece: FoamStock) =>
+  isUsed(piece) && !nest.running && nest.lays.length > 0 && !nest.lays.some((n) => n.stock === piece.id)
+const joins = computed(() =>
+  plan.value.blocks.flatMap((b) =>
+    b.slices.flatMap((s, i) =>
+      s.joins.across.length + s.joins.deep.length > 0
+        ? [{ block: b.letter, slice: i + 1, across: s.joins.across, deep: s.joins.deep }]
+        : [],
+    ),
+  ),
+)
 const thickest = computed(() => Math.max(0, ...plan.value.groups.map((g) => g.group.thicknessMm)))
 const mm = (length: number) => formatLengthWithUnit(length, units.value)
 const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrderCsv(plan.value, jobs.job!), 'text/csv')
@@ -46,16 +61,38 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
 <template>
   <div class="field-row">
     <span class="label">Foam comes</span>
-    <ChoiceButtons :model-value="cutting.supply" :choices="[{ value: 'sheets', label: 'in sheets' }, { value: 'cut-to-size', label: 'cut to size' }]" name="How foam comes" @update:model-value="set('Foam supply', { supply: $event })" />
+    <ChoiceButtons
+      :model-value="cutting.supply"
+      :choices="[
+        { value: 'sheets', label: 'in sheets' },
+        { value: 'cut-to-size', label: 'cut to size' },
+      ]"
+      name="How foam comes"
+      @update:model-value="set('Foam supply', { supply: $event })"
+    />
   </div>
   <template v-if="cutting.supply === 'sheets'">
     <table class="lines">
       <thead>
-        <tr><th>Out of</th><th>Parts</th><th class="n">Buy</th><th class="n">Cost</th></tr>
+        <tr>
+          <th>Out of</th>
+          <th>Parts</th>
+          <th class="n">Buy</th>
+          <th class="n">Cost</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="g in plan.groups" :key="g.group.id">
-          <td>{{ g.group.grade.name }}<div class="quiet">{{ g.buy ? sheetSize(g.buy.sheet, g.group.thicknessMm, units) : `${mm(g.group.thicknessMm)}, ${g.nest.length > 0 ? 'from stock' : 'not for sale'}` }}</div></td>
+          <td>
+            {{ g.group.grade.name }}
+            <div class="quiet">
+              {{
+                g.buy
+                  ? sheetSize(g.buy.sheet, g.group.thicknessMm, units)
+                  : `${mm(g.group.thicknessMm)}, ${g.nest.length > 0 ? 'from stock' : 'not for sale'}`
+              }}
+            </div>
+          </td>
           <td>{{ g.group.parts.map((p) => `${p.count} x ${p.id}`).join(', ') }}</td>
           <td class="n"><FigureValue v-if="g.buy" :figure="g.buy.sheets" /></td>
           <td class="n"><FigureValue v-if="g.buy" :figure="g.buy.cost" /></td>
@@ -65,29 +102,73 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
     <div class="nesting no-print">
       <button v-if="nest.isKept" type="button" class="plain-button" @click="nest.letGo()">Nest anew</button>
       <template v-else>
-        <button type="button" class="plain-button main" :disabled="!nest.canKeep" @click="nest.keep()">Keep this nest</button>
-        <button type="button" class="plain-button" @click="nest.running ? nest.stop() : nest.search(10)">{{ nest.running ? 'Stop' : 'Search 10 s more' }}</button>
-        <span class="quiet">{{ nested === null ? 'Looking for a nest …' : `This nest buys ${nested} ${nested === 1 ? 'sheet' : 'sheets'}.` }} Until one is kept, sheets are counted in straight rows.</span>
+        <button type="button" class="plain-button main" :disabled="!nest.canKeep" @click="nest.keep()">
+          Keep this nest
+        </button>
+        <button type="button" class="plain-button" @click="nest.running ? nest.stop() : nest.search(10)">
+          {{ nest.running ? 'Stop' : 'Search 10 s more' }}
+        </button>
+        <span class="quiet"
+          >{{
+            nested === null ? 'Looking for a nest …' : `This nest buys ${nested} ${nested === 1 ? 'sheet' : 'sheets'}.`
+          }}
+          Until one is kept, sheets are counted in straight rows.</span
+        >
       </template>
     </div>
-    <p v-if="nest.left.length > 0" class="fault" role="alert">No place for {{ nest.left.join(', ') }}: larger than any sheet, or no sheet is sold. Choose larger stock, divide the cushion, or order cut to size.</p>
+    <p v-if="nest.left.length > 0" class="fault" role="alert">
+      No place for {{ nest.left.join(', ') }}: larger than any sheet, or no sheet is sold. Choose larger stock, divide
+      the cushion, or order cut to size.
+    </p>
     <div v-if="stock.length > 0" class="stock" data-field="filling.stock">
       <h3>Stock of these grades</h3>
-      <label v-for="piece in stock" :key="piece.id"><input type="checkbox" :checked="isUsed(piece)" @change="use(piece, ($event.target as HTMLInputElement).checked)" /> {{ piece.name }}, {{ piece.kind }} {{ sheetSize(piece, piece.thicknessMm, units) }}{{ piece.count > 1 ? `, ${piece.count} of` : '' }}<span v-if="isLeftOver(piece)" class="quiet"> no part comes out of it</span></label>
+      <label v-for="piece in stock" :key="piece.id"
+        ><input
+          type="checkbox"
+          :checked="isUsed(piece)"
+          @change="use(piece, ($event.target as HTMLInputElement).checked)"
+        />
+        {{ piece.name }}, {{ piece.kind }} {{ sheetSize(piece, piece.thicknessMm, units)
+        }}{{ piece.count > 1 ? `, ${piece.count} of` : ''
+        }}<span v-if="isLeftOver(piece)" class="quiet"> no part comes out of it</span></label
+      >
     </div>
     <div v-if="joins.length > 0">
       <h3>Joins</h3>
-      <p v-for="j in joins" :key="`${j.block}${j.slice}`" class="join">Block {{ j.block }}, sheet {{ j.slice }} from the board: {{ [...j.across.map((p) => `${formatLength(p, units)} from the left`), ...j.deep.map((p) => `${formatLength(p, units)} from the front`)].join(', ') }}</p>
-      <ChoiceButtons :model-value="cutting.joint" :choices="[{ value: 'butt', label: 'butt joint' }, { value: 'scarf', label: 'scarf, 45°' }]" name="Joint" @update:model-value="set('Joint', { joint: $event })" />
+      <p v-for="j in joins" :key="`${j.block}${j.slice}`" class="join">
+        Block {{ j.block }}, sheet {{ j.slice }} from the board:
+        {{
+          [
+            ...j.across.map((p) => `${formatLength(p, units)} from the left`),
+            ...j.deep.map((p) => `${formatLength(p, units)} from the front`),
+          ].join(', ')
+        }}
+      </p>
+      <ChoiceButtons
+        :model-value="cutting.joint"
+        :choices="[
+          { value: 'butt', label: 'butt joint' },
+          { value: 'scarf', label: 'scarf, 45°' },
+        ]"
+        name="Joint"
+        @update:model-value="set('Joint', { joint: $event })"
+      />
     </div>
   </template>
   <table v-else class="lines">
     <thead>
-      <tr><th>Order, cut to size</th><th class="n">Count</th><th class="n">Size over all</th></tr>
+      <tr>
+        <th>Order, cut to size</th>
+        <th class="n">Count</th>
+        <th class="n">Size over all</th>
+      </tr>
     </thead>
     <tbody>
       <tr v-for="l in plan.order" :key="l.what">
-        <td>{{ l.what }}<div class="quiet">{{ l.grade.name }}</div></td>
+        <td>
+          {{ l.what }}
+          <div class="quiet">{{ l.grade.name }}</div>
+        </td>
         <td class="n">{{ l.count }}</td>
         <td class="n">{{ [l.widthMm, l.depthMm, l.thicknessMm].map((v) => formatLength(v, units)).join(' x ') }}</td>
       </tr>
@@ -96,28 +177,63 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
   <div class="field-row">
     <span class="label">Tool</span>
     <div>
-      <ElSelect :model-value="cutting.tool" aria-label="Tool" @update:model-value="(tool: Cutting['tool']) => set(TOOLS[tool], { tool })"><ElOption v-for="(says, key) in TOOLS" :key="key" :value="key" :label="`${says}, kerf ${KERF_MM[key]} mm`" /></ElSelect>
+      <ElSelect
+        :model-value="cutting.tool"
+        aria-label="Tool"
+        @update:model-value="(tool: Cutting['tool']) => set(TOOLS[tool], { tool })"
+        ><ElOption v-for="(says, key) in TOOLS" :key="key" :value="key" :label="`${says}, kerf ${KERF_MM[key]} mm`"
+      /></ElSelect>
       <p class="quiet tool">{{ mm(thickest) }}: {{ toolWords(thickest, cutting.tool) }}.</p>
     </div>
   </div>
   <div class="field-row" data-field="filling.trim">
     <span class="label">Trim of sheets</span>
-    <LengthField :model-value="cutting.trimMm" :unit="units" name="Trim" :min="0" :max="100" @update:model-value="set('Trim', { trimMm: $event }, 'trim')" />
+    <LengthField
+      :model-value="cutting.trimMm"
+      :unit="units"
+      name="Trim"
+      :min="0"
+      :max="100"
+      @update:model-value="set('Trim', { trimMm: $event }, 'trim')"
+    />
   </div>
   <div class="field-row" data-field="filling.glue">
     <span class="label">Glue, g/m² a face</span>
-    <AmountField :model-value="cutting.glueGM2" kind="plain" name="Glue" :min="10" :max="500" @update:model-value="$event !== null && set('Glue', { glueGM2: $event }, 'glue')" />
+    <AmountField
+      :model-value="cutting.glueGM2"
+      kind="plain"
+      name="Glue"
+      :min="10"
+      :max="500"
+      @update:model-value="$event !== null && set('Glue', { glueGM2: $event }, 'glue')"
+    />
   </div>
   <div class="field-row">
     <span class="label">Film to ease it in</span>
-    <ElSwitch :model-value="cutting.film" aria-label="Film" @update:model-value="set('Film', { film: Boolean($event) })" />
+    <ElSwitch
+      :model-value="cutting.film"
+      aria-label="Film"
+      @update:model-value="set('Film', { film: Boolean($event) })"
+    />
   </div>
   <table class="results">
     <tbody>
-      <tr><th scope="row">Foam cost</th><td><FigureValue :figure="plan.cost" /></td></tr>
-      <tr v-if="plan.supplies.glue"><th scope="row">Glue</th><td><FigureValue :figure="plan.supplies.glue" /></td></tr>
-      <tr v-if="plan.supplies.waddingM2"><th scope="row">Wadding</th><td><FigureValue :figure="plan.supplies.waddingM2" /></td></tr>
-      <tr v-if="plan.supplies.filmM2"><th scope="row">Film</th><td><FigureValue :figure="plan.supplies.filmM2" /></td></tr>
+      <tr>
+        <th scope="row">Foam cost</th>
+        <td><FigureValue :figure="plan.cost" /></td>
+      </tr>
+      <tr v-if="plan.supplies.glue">
+        <th scope="row">Glue</th>
+        <td><FigureValue :figure="plan.supplies.glue" /></td>
+      </tr>
+      <tr v-if="plan.supplies.waddingM2">
+        <th scope="row">Wadding</th>
+        <td><FigureValue :figure="plan.supplies.waddingM2" /></td>
+      </tr>
+      <tr v-if="plan.supplies.filmM2">
+        <th scope="row">Film</th>
+        <td><FigureValue :figure="plan.supplies.filmM2" /></td>
+      </tr>
     </tbody>
   </table>
   <button type="button" class="plain-button no-print" @click="saveOrder">Order list as a spreadsheet</button>
@@ -174,5 +290,4 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
 .fault {
   color: var(--rust);
 }
-
 </style>

@@ -35,41 +35,77 @@ interface Board {
   readonly widthMm: number
   readonly trimMm: number
   readonly fill: string
-  readonly cutOuts: readonly { readonly xMm: number; readonly yMm: number; readonly lengthMm: number; readonly widthMm: number }[]
+  readonly cutOuts: readonly {
+    readonly xMm: number
+    readonly yMm: number
+    readonly lengthMm: number
+    readonly widthMm: number
+  }[]
   readonly parts: readonly { readonly part: FoamPart; readonly outline: Outline; readonly flip: boolean }[]
 }
 
 /** Sheets lie on their long side: the lay's y is their length, its x their width. */
 const isOrdered = computed(() => foam.value.cutting.supply === 'cut-to-size')
-const boards = computed(() => (isOrdered.value ? [] : cutting.value.groups).flatMap((g) => (nest.lays.some((n) => n.group === g.group.id) ? nestedBoards(g) : rowBoard(g))))
+const boards = computed(() =>
+  (isOrdered.value ? [] : cutting.value.groups).flatMap((g) =>
+    nest.lays.some((n) => n.group === g.group.id) ? nestedBoards(g) : rowBoard(g),
+  ),
+)
 
 function nestedBoards({ group }: GroupBuy): Board[] {
-  return nest.lays.filter((n) => n.group === group.id).flatMap((n) => {
-    const stock = n.stock === null ? null : foam.value.cutting.stock.find((s) => s.id === n.stock)
-    const inset = stock ? 0 : trim.value
-    return Array.from({ length: sheetsIn(n) }, (_, i): Board => {
-      const parts = n.lay.placements.filter((p) => (p.sheet ?? 1) === i + 1).map((p) => {
-        const part = group.parts.find((q) => q.id === p.id)!
-        const posed = moved(turnedBy(p.flip ? mirrored(part.outline) : part.outline, (p.turn * Math.PI) / 180), at(p.x, p.y))
-        // A quarter turn to the right brings the roll's y along the sheet.
-        const lying = turnedBy(posed, -Math.PI / 2)
-        return { part, outline: moved(lying, at(inset, n.sheet.widthMm - inset)), flip: p.flip }
+  return nest.lays
+    .filter((n) => n.group === group.id)
+    .flatMap((n) => {
+      const stock = n.stock === null ? null : foam.value.cutting.stock.find((s) => s.id === n.stock)
+      const inset = stock ? 0 : trim.value
+      return Array.from({ length: sheetsIn(n) }, (_, i): Board => {
+        const parts = n.lay.placements
+          .filter((p) => (p.sheet ?? 1) === i + 1)
+          .map((p) => {
+            const part = group.parts.find((q) => q.id === p.id)!
+            const posed = moved(
+              turnedBy(p.flip ? mirrored(part.outline) : part.outline, (p.turn * Math.PI) / 180),
+              at(p.x, p.y),
+            )
+            // A quarter turn to the right brings the roll's y along the sheet.
+            const lying = turnedBy(posed, -Math.PI / 2)
+            return { part, outline: moved(lying, at(inset, n.sheet.widthMm - inset)), flip: p.flip }
+          })
+        return {
+          title: stock
+            ? `${stock.name}, ${group.grade.name}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`
+            : `${group.grade.name}, sheet ${i + 1} of ${sheetsIn(n)}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`,
+          ...n.sheet,
+          trimMm: inset,
+          fill: foamColour(group.grade),
+          cutOuts: (stock?.cutOuts ?? []).map((c) => ({ ...c, yMm: n.sheet.widthMm - c.yMm - c.widthMm })),
+          parts,
+        }
       })
-      return { title: stock ? `${stock.name}, ${group.grade.name}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}` : `${group.grade.name}, sheet ${i + 1} of ${sheetsIn(n)}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`, ...n.sheet, trimMm: inset, fill: foamColour(group.grade), cutOuts: (stock?.cutOuts ?? []).map((c) => ({ ...c, yMm: n.sheet.widthMm - c.yMm - c.widthMm })), parts }
     })
-  })
 }
 
 function rowBoard({ group }: GroupBuy): Board[] {
   const { rows } = group
   if (!rows) return []
-  const parts = rows.places.filter((p) => p.sheet === 0).map((p) => {
-    const part = group.parts.find((q) => q.id === p.part)!
-    const posed = p.turned ? turnedBy(part.outline, Math.PI / 2) : part.outline
-    const box = boxOf(posed)
-    return { part, outline: moved(posed, at(p.x - box.minX, p.y - box.minY)), flip: false }
-  })
-  return [{ title: `${group.grade.name}, first of ${rows.sheets.value}, straight rows`, ...rows.sheet, trimMm: trim.value, fill: foamColour(group.grade), cutOuts: [], parts }]
+  const parts = rows.places
+    .filter((p) => p.sheet === 0)
+    .map((p) => {
+      const part = group.parts.find((q) => q.id === p.part)!
+      const posed = p.turned ? turnedBy(part.outline, Math.PI / 2) : part.outline
+      const box = boxOf(posed)
+      return { part, outline: moved(posed, at(p.x - box.minX, p.y - box.minY)), flip: false }
+    })
+  return [
+    {
+      title: `${group.grade.name}, first of ${rows.sheets.value}, straight rows`,
+      ...rows.sheet,
+      trimMm: trim.value,
+      fill: foamColour(group.grade),
+      cutOuts: [],
+      parts,
+    },
+  ]
 }
 
 const GAP = 26
@@ -81,12 +117,19 @@ const drawn = computed(() => {
   let y = 40
   const sheets = boards.value.map((board, i) => {
     const row = Math.floor(i / perRow)
-    if (i > 0 && i % perRow === 0) y += Math.max(...boards.value.slice((row - 1) * perRow, row * perRow).map((b) => b.widthMm)) * k + HEAD + 12
+    if (i > 0 && i % perRow === 0)
+      y += Math.max(...boards.value.slice((row - 1) * perRow, row * perRow).map((b) => b.widthMm)) * k + HEAD + 12
     const [left, top] = [16 + (i % perRow) * (longest * k + GAP), y + HEAD]
     const scale = { k, x: (mm: number) => left + mm * k, y: (mm: number) => top + (board.widthMm - mm) * k }
     const parts = board.parts.map(({ part, outline, flip }): Laid => {
       const box = boxOf(outline)
-      return { d: svgPath(outline, scale), label: part.id, x: scale.x((box.minX + box.maxX) / 2), y: scale.y((box.minY + box.maxY) / 2), isTurnedOver: flip }
+      return {
+        d: svgPath(outline, scale),
+        label: part.id,
+        x: scale.x((box.minX + box.maxX) / 2),
+        y: scale.y((box.minY + box.maxY) / 2),
+        isTurnedOver: flip,
+      }
     })
     return { board, left, top, k, parts }
   })
@@ -98,15 +141,40 @@ const drawn = computed(() => {
 <template>
   <div ref="place" class="nest">
     <svg :width="width" :height="drawn.height" role="img" aria-label="Parts on sheets of foam, to scale">
-      <text x="16" y="26" class="caption">{{ isOrdered ? 'Ordered cut to size: nothing to nest' : boards.length === 0 ? 'Nothing to cut from sheets' : `Parts on their sheets${nest.running ? ', searching …' : nest.isKept ? ', kept' : ''}` }}</text>
+      <text x="16" y="26" class="caption">
+        {{
+          isOrdered
+            ? 'Ordered cut to size: nothing to nest'
+            : boards.length === 0
+              ? 'Nothing to cut from sheets'
+              : `Parts on their sheets${nest.running ? ', searching …' : nest.isKept ? ', kept' : ''}`
+        }}
+      </text>
       <g v-for="(s, i) in drawn.sheets" :key="i">
         <text :x="s.left" :y="s.top - 8">{{ s.board.title }}</text>
         <rect :x="s.left" :y="s.top" :width="s.board.lengthMm * s.k" :height="s.board.widthMm * s.k" class="sheetful" />
-        <rect v-if="s.board.trimMm > 0" :x="s.left + s.board.trimMm * s.k" :y="s.top + s.board.trimMm * s.k" :width="(s.board.lengthMm - 2 * s.board.trimMm) * s.k" :height="(s.board.widthMm - 2 * s.board.trimMm) * s.k" class="trim" />
-        <rect v-for="(c, j) in s.board.cutOuts" :key="`c${j}`" :x="s.left + c.xMm * s.k" :y="s.top + (s.board.widthMm - c.yMm - c.widthMm) * s.k" :width="c.lengthMm * s.k" :height="c.widthMm * s.k" class="missing" />
+        <rect
+          v-if="s.board.trimMm > 0"
+          :x="s.left + s.board.trimMm * s.k"
+          :y="s.top + s.board.trimMm * s.k"
+          :width="(s.board.lengthMm - 2 * s.board.trimMm) * s.k"
+          :height="(s.board.widthMm - 2 * s.board.trimMm) * s.k"
+          class="trim"
+        />
+        <rect
+          v-for="(c, j) in s.board.cutOuts"
+          :key="`c${j}`"
+          :x="s.left + c.xMm * s.k"
+          :y="s.top + (s.board.widthMm - c.yMm - c.widthMm) * s.k"
+          :width="c.lengthMm * s.k"
+          :height="c.widthMm * s.k"
+          class="missing"
+        />
         <g v-for="(p, j) in s.parts" :key="j">
           <path :d="p.d" :style="{ fill: s.board.fill }" class="part" />
-          <text :x="p.x" :y="p.y + 5" text-anchor="middle" class="label">{{ p.label }}{{ p.isTurnedOver ? ' over' : '' }}</text>
+          <text :x="p.x" :y="p.y + 5" text-anchor="middle" class="label">
+            {{ p.label }}{{ p.isTurnedOver ? ' over' : '' }}
+          </text>
         </g>
       </g>
     </svg>

@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { adviseFoam, doubtWords, failureWords, hardnessOf, layerWords, limitsOf, loadCaseOf, relaxationWords, type Candidate } from '../../../../core/filling/index.ts'
+import {
+  adviseFoam,
+  doubtWords,
+  failureWords,
+  hardnessOf,
+  layerWords,
+  limitsOf,
+  loadCaseOf,
+  relaxationWords,
+  type Candidate,
+} from '../../../../core/filling/index.ts'
 import { setLayers } from '../../../../core/job/index.ts'
 import { areaOf } from '../../../../core/outline/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../../../core/units/index.ts'
@@ -13,46 +23,98 @@ const { jobs, foam, plan, change } = useFoam()
 const shop = useShop()
 const units = computed(() => jobs.job!.units)
 const limits = computed(() => limitsOf(foam.value, plan.value.sizing.cover.thickness.value))
-const advice = computed(() => adviseFoam(shop.lists?.grades ?? [], { load: loadCaseOf(foam.value.load), limits: limits.value, areaMm2: areaOf(plan.value.sizing.block.outline) }))
+const advice = computed(() =>
+  adviseFoam(shop.lists?.grades ?? [], {
+    load: loadCaseOf(foam.value.load),
+    limits: limits.value,
+    areaMm2: areaOf(plan.value.sizing.block.outline),
+  }),
+)
 const SHOWN = 8
 const words = (c: Pick<Candidate, 'layers'>) => layerWords(c.layers, units.value)
 const sinks = (c: Candidate) => c.support.fresh.sinks.map((s) => formatLength(s.leftMm, units.value)).join(' / ')
 const money = (amount: number) => `${amount.toFixed(2)} ${jobs.job!.currency}`
-const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) => change('Thickness limits', (f) => ({ ...f, limits: { ...limits.value, ...with_ } }), 'limits')
+const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
+  change('Thickness limits', (f) => ({ ...f, limits: { ...limits.value, ...with_ } }), 'limits')
 </script>
 
 <template>
   <h2>What would do</h2>
   <div class="limits">
     <span>Thickness</span>
-    <LengthField :model-value="limits.leastMm" :unit="units" name="Least thickness" :min="5" :max="1000" @update:model-value="setLimits({ leastMm: $event })" />
+    <LengthField
+      :model-value="limits.leastMm"
+      :unit="units"
+      name="Least thickness"
+      :min="5"
+      :max="1000"
+      @update:model-value="setLimits({ leastMm: $event })"
+    />
     <span>to</span>
-    <LengthField :model-value="limits.mostMm" :unit="units" name="Largest thickness" :min="5" :max="1000" @update:model-value="setLimits({ mostMm: $event })" />
-    <button v-if="foam.limits" type="button" class="plain-button" @click="change('Usual limits', (f) => ({ ...f, limits: null }))">As usual</button>
+    <LengthField
+      :model-value="limits.mostMm"
+      :unit="units"
+      name="Largest thickness"
+      :min="5"
+      :max="1000"
+      @update:model-value="setLimits({ mostMm: $event })"
+    />
+    <button
+      v-if="foam.limits"
+      type="button"
+      class="plain-button"
+      @click="change('Usual limits', (f) => ({ ...f, limits: null }))"
+    >
+      As usual
+    </button>
   </div>
   <ol v-if="advice.works.length > 0" class="works">
     <li v-for="c in advice.works.slice(0, SHOWN)" :key="words(c)">
-      <button type="button" class="plain-button" :aria-label="`Take ${words(c)}`" @click="jobs.edit(setLayers(words(c), c.layers))">Take</button>
+      <button
+        type="button"
+        class="plain-button"
+        :aria-label="`Take ${words(c)}`"
+        @click="jobs.edit(setLayers(words(c), c.layers))"
+      >
+        Take
+      </button>
       <div>
         <b>{{ words(c) }}</b>
-        <div class="quiet">left under light / middle / heavy {{ sinks(c) }}; margin {{ formatLength(c.support.fresh.marginMm, units) }} new, {{ formatLengthWithUnit(c.support.aged.marginMm, units) }} aged; {{ c.massKg.toFixed(1) }} kg, {{ money(c.cost) }}, {{ money(c.costPerYear) }} a year</div>
+        <div class="quiet">
+          left under light / middle / heavy {{ sinks(c) }}; margin
+          {{ formatLength(c.support.fresh.marginMm, units) }} new,
+          {{ formatLengthWithUnit(c.support.aged.marginMm, units) }} aged; {{ c.massKg.toFixed(1) }} kg,
+          {{ money(c.cost) }}, {{ money(c.costPerYear) }} a year
+        </div>
         <div v-for="d in c.doubts" :key="d.code" class="doubt">{{ doubtWords(d) }}</div>
       </div>
     </li>
   </ol>
-  <p v-if="advice.softest" class="softest">Softest single grade that works: <b>{{ words(advice.softest) }}</b></p>
+  <p v-if="advice.softest" class="softest">
+    Softest single grade that works: <b>{{ words(advice.softest) }}</b>
+  </p>
   <div v-else-if="advice.works.length === 0" class="none">
     <b>No grade does all of this. Give up one demand:</b>
     <ul>
-      <li v-for="r in advice.relax" :key="r.demand">{{ relaxationWords(r, units) }} <button type="button" class="plain-button" @click="jobs.edit(setLayers(words(r.lets), r.lets.layers))">Take</button></li>
+      <li v-for="r in advice.relax" :key="r.demand">
+        {{ relaxationWords(r, units) }}
+        <button type="button" class="plain-button" @click="jobs.edit(setLayers(words(r.lets), r.lets.layers))">
+          Take
+        </button>
+      </li>
       <li v-if="advice.relax.length === 0">No grade is sold within these thicknesses: widen them.</li>
     </ul>
   </div>
   <details>
     <summary>{{ advice.fails.length + advice.notInThickness.length }} grades do not do alone, and why</summary>
     <ul class="fails">
-      <li v-for="c in advice.fails" :key="c.layers[0]!.grade.id"><b>{{ words(c) }}</b> <span class="quiet">{{ Math.round(hardnessOf(c.layers[0]!.grade)) }} N</span> {{ c.failures.map(failureWords).join('; ') }}</li>
-      <li v-for="g in advice.notInThickness" :key="g.id"><b>{{ g.name }}</b> comes in no thickness within the limits</li>
+      <li v-for="c in advice.fails" :key="c.layers[0]!.grade.id">
+        <b>{{ words(c) }}</b> <span class="quiet">{{ Math.round(hardnessOf(c.layers[0]!.grade)) }} N</span>
+        {{ c.failures.map(failureWords).join('; ') }}
+      </li>
+      <li v-for="g in advice.notInThickness" :key="g.id">
+        <b>{{ g.name }}</b> comes in no thickness within the limits
+      </li>
     </ul>
   </details>
 </template>

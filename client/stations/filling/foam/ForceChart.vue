@@ -1,38 +1,85 @@
 <script setup lang="ts">
 import type { ChartOptions } from 'chart.js'
 import { computed } from 'vue'
-import { forceTravel, hardnessOf, loadCaseOf, mainGrade, pressed, type SettledLayer } from '../../../../core/filling/index.ts'
+import {
+  forceTravel,
+  hardnessOf,
+  loadCaseOf,
+  mainGrade,
+  pressed,
+  type SettledLayer,
+} from '../../../../core/filling/index.ts'
 import { mmPerUnit, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import { Scatter } from '../../../ui/chart.ts'
 import { comparedGrade } from './compared.ts'
 import { useFoam } from '../use-foam.ts'
 
-/** Force on the sitter's area against travel: this block new and aged, another grade beside it, and where the sitters come to rest. */
+/**
+ * Force on the sitter's area against travel: this block new and aged, another grade beside it, and where the sitters
+ * come to rest.
+ */
 const { jobs, foam, plan } = useFoam()
 const shop = useShop()
 const load = computed(() => loadCaseOf(foam.value.load))
 const areaMm2 = computed(() => load.value.demands.contactM2 * 1e6)
 const toUnit = computed(() => mmPerUnit(jobs.job!.units))
-const others = computed(() => (shop.lists?.grades ?? []).filter((g) => g.id !== mainGrade(foam.value.layers).id).toSorted((a, b) => hardnessOf(a) - hardnessOf(b)))
+const others = computed(() =>
+  (shop.lists?.grades ?? [])
+    .filter((g) => g.id !== mainGrade(foam.value.layers).id)
+    .toSorted((a, b) => hardnessOf(a) - hardnessOf(b)),
+)
 const other = computed(() => others.value.find((g) => g.id === comparedGrade.value) ?? null)
 const mostN = computed(() => (load.value.sitters[2].peakPa * areaMm2.value * 1.1) / 1e6)
 
-const points = (layers: readonly SettledLayer[], lifeShare: number) => forceTravel(pressed(layers, lifeShare), areaMm2.value, mostN.value).map((p) => ({ x: p.travelMm / toUnit.value, y: p.forceN }))
-const line = (label: string, layers: readonly SettledLayer[], lifeShare: number, colour: string, dash: number[]) => ({ label, data: points(layers, lifeShare), showLine: true, pointRadius: 0, borderColor: colour, backgroundColor: colour, borderWidth: 2, borderDash: dash })
+const points = (layers: readonly SettledLayer[], lifeShare: number) =>
+  forceTravel(pressed(layers, lifeShare), areaMm2.value, mostN.value).map((p) => ({
+    x: p.travelMm / toUnit.value,
+    y: p.forceN,
+  }))
+const line = (label: string, layers: readonly SettledLayer[], lifeShare: number, colour: string, dash: number[]) => ({
+  label,
+  data: points(layers, lifeShare),
+  showLine: true,
+  pointRadius: 0,
+  borderColor: colour,
+  backgroundColor: colour,
+  borderWidth: 2,
+  borderDash: dash,
+})
 const data = computed(() => {
   const block = plan.value.pressed
   const { fresh } = plan.value.verdict.support
   const totalMm = plan.value.verdict.support.totalMm
-  const atMean = fresh.sinks.map((s) => ({ x: (totalMm * s.strain) / toUnit.value, y: (s.sitter.meanPa * areaMm2.value) / 1e6 }))
-  const atPeak = [{ x: (totalMm * fresh.worstStrain) / toUnit.value, y: (load.value.sitters[2].peakPa * areaMm2.value) / 1e6 }]
+  const atMean = fresh.sinks.map((s) => ({
+    x: (totalMm * s.strain) / toUnit.value,
+    y: (s.sitter.meanPa * areaMm2.value) / 1e6,
+  }))
+  const atPeak = [
+    { x: (totalMm * fresh.worstStrain) / toUnit.value, y: (load.value.sitters[2].peakPa * areaMm2.value) / 1e6 },
+  ]
   return {
     datasets: [
       line('this block, new', block, 0, '#2a638e', []),
       line('aged', block, 1, '#2a638e', [6, 4]),
-      ...(other.value ? [line(other.value.name, [{ grade: other.value, thicknessMm: totalMm }], 0, '#8a6a22', [])] : []),
-      { label: 'light, middle, heavy', data: atMean, pointRadius: 5, borderColor: '#22282c', backgroundColor: '#22282c' },
-      { label: 'peak of the heaviest', data: atPeak, pointRadius: 6, pointStyle: 'triangle' as const, borderColor: '#9c3d1b', backgroundColor: '#9c3d1b' },
+      ...(other.value
+        ? [line(other.value.name, [{ grade: other.value, thicknessMm: totalMm }], 0, '#8a6a22', [])]
+        : []),
+      {
+        label: 'light, middle, heavy',
+        data: atMean,
+        pointRadius: 5,
+        borderColor: '#22282c',
+        backgroundColor: '#22282c',
+      },
+      {
+        label: 'peak of the heaviest',
+        data: atPeak,
+        pointRadius: 6,
+        pointStyle: 'triangle' as const,
+        borderColor: '#9c3d1b',
+        backgroundColor: '#9c3d1b',
+      },
     ],
   }
 })
@@ -41,7 +88,11 @@ const options = computed((): ChartOptions<'scatter'> => ({
   maintainAspectRatio: false,
   animation: false,
   scales: {
-    x: { title: { display: true, text: `travel, ${unitName(jobs.job!.units)}` }, min: 0, max: plan.value.verdict.support.totalMm / toUnit.value },
+    x: {
+      title: { display: true, text: `travel, ${unitName(jobs.job!.units)}` },
+      min: 0,
+      max: plan.value.verdict.support.totalMm / toUnit.value,
+    },
     y: { title: { display: true, text: 'force, N' }, min: 0, suggestedMax: mostN.value, ticks: { maxTicksLimit: 6 } },
   },
   plugins: { legend: { position: 'right', labels: { boxWidth: 18, boxHeight: 2, font: { size: 13 } } } },
@@ -52,7 +103,18 @@ const options = computed((): ChartOptions<'scatter'> => ({
   <div class="force-chart">
     <div class="head">
       <span class="caption">Force against travel, on the sitter's area</span>
-      <label class="no-print">beside <ElSelect :model-value="other?.id ?? ''" aria-label="Compare with another grade" size="small" placeholder="another grade" clearable class="pick" @update:model-value="comparedGrade = $event || null"><ElOption v-for="g in others" :key="g.id" :value="g.id" :label="g.name" /></ElSelect></label>
+      <label class="no-print"
+        >beside
+        <ElSelect
+          :model-value="other?.id ?? ''"
+          aria-label="Compare with another grade"
+          size="small"
+          placeholder="another grade"
+          clearable
+          class="pick"
+          @update:model-value="comparedGrade = $event || null"
+          ><ElOption v-for="g in others" :key="g.id" :value="g.id" :label="g.name" /></ElSelect
+      ></label>
     </div>
     <div class="canvas"><Scatter :data="data" :options="options" aria-label="Force against travel" /></div>
   </div>

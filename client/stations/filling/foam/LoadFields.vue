@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Filling, Load } from '../../../../contract/index.ts'
-import { demandsOf, EXPOSURE_WORDS, loadCaseOf, mainGrade, USES, type UseDemands } from '../../../../core/filling/index.ts'
+import {
+  demandsOf,
+  EXPOSURE_WORDS,
+  loadCaseOf,
+  mainGrade,
+  USES,
+  type UseDemands,
+} from '../../../../core/filling/index.ts'
 import { setFilling, setGrade, setLooseFibre } from '../../../../core/job/index.ts'
 import type { AmountKind } from '../../../../core/units/index.ts'
 import { useDesign } from '../../../stores/design.ts'
@@ -22,7 +29,8 @@ const demands = computed(() => demandsOf(load.value))
 const sitters = computed(() => loadCaseOf(load.value).sitters)
 const planned = computed(() => design.chosen?.filling ?? null)
 
-const setLoad = (says: string, change: Partial<Load>, key: string | null = null) => jobs.edit(setFilling(says, { load: { ...load.value, ...change } }), key)
+const setLoad = (says: string, change: Partial<Load>, key: string | null = null) =>
+  jobs.edit(setFilling(says, { load: { ...load.value, ...change } }), key)
 function setOwn(name: keyof Load['own'], label: string, value: number | null): void {
   const { [name]: _, ...others } = load.value.own
   setLoad(label, { own: value === null ? others : { ...others, [name]: value } }, name)
@@ -32,9 +40,22 @@ function fillWith(kind: Filling['kind']): void {
   if (kind === 'foam') jobs.edit(setGrade(shop.lists!.grades[0]!))
   else jobs.edit(setLooseFibre)
 }
-const setFibre = (says: string, change: object) => jobs.edit({ says, apply: (job) => (job.filling.kind === 'loose-fibre' ? { ...job, filling: { ...job.filling, ...change } } : job) }, says)
+const setFibre = (says: string, change: object) =>
+  jobs.edit(
+    {
+      says,
+      apply: (job) => (job.filling.kind === 'loose-fibre' ? { ...job, filling: { ...job.filling, ...change } } : job),
+    },
+    says,
+  )
 
-type OwnField = { readonly name: keyof Load['own'] & keyof UseDemands; readonly label: string; readonly kind: AmountKind; readonly min: number; readonly max: number }
+type OwnField = {
+  readonly name: keyof Load['own'] & keyof UseDemands
+  readonly label: string
+  readonly kind: AmountKind
+  readonly min: number
+  readonly max: number
+}
 const OWN: readonly OwnField[] = [
   { name: 'massShare', label: 'Share of body mass', kind: 'share', min: 0.05, max: 1.5 },
   { name: 'contactM2', label: 'Contact area', kind: 'area', min: 0.005, max: 2 },
@@ -50,28 +71,64 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
 <template>
   <div class="field-row">
     <span class="label">Filled with</span>
-    <ChoiceButtons :model-value="filling.kind" :choices="[{ value: 'foam', label: filling.kind === 'foam' ? mainGrade(filling.layers).name : 'Foam' }, { value: 'loose-fibre', label: 'Loose fibre' }]" name="Filled with" @update:model-value="fillWith" />
+    <ChoiceButtons
+      :model-value="filling.kind"
+      :choices="[
+        { value: 'foam', label: filling.kind === 'foam' ? mainGrade(filling.layers).name : 'Foam' },
+        { value: 'loose-fibre', label: 'Loose fibre' },
+      ]"
+      name="Filled with"
+      @update:model-value="fillWith"
+    />
   </div>
   <template v-if="filling.kind === 'loose-fibre'">
     <div class="field-row" data-field="filling.fill">
       <span class="label">Fill, per m³</span>
-      <AmountField :model-value="filling.fillKgM3" kind="density" name="Fill" :min="18" :max="35" @update:model-value="$event !== null && setFibre('Fill', { fillKgM3: $event })" />
+      <AmountField
+        :model-value="filling.fillKgM3"
+        kind="density"
+        name="Fill"
+        :min="18"
+        :max="35"
+        @update:model-value="$event !== null && setFibre('Fill', { fillKgM3: $event })"
+      />
     </div>
     <div class="field-row" data-field="filling.liner">
       <span class="label">Liner larger by</span>
-      <AmountField :model-value="filling.linerLargerShare" kind="share" name="Liner larger by" :min="0.03" :max="0.05" @update:model-value="$event !== null && setFibre('Liner', { linerLargerShare: $event })" />
+      <AmountField
+        :model-value="filling.linerLargerShare"
+        kind="share"
+        name="Liner larger by"
+        :min="0.03"
+        :max="0.05"
+        @update:model-value="$event !== null && setFibre('Liner', { linerLargerShare: $event })"
+      />
     </div>
     <table v-if="planned?.kind === 'loose-fibre'" class="results">
       <tbody>
-        <tr><th scope="row">Liner finishes</th><td><FigureValue :figure="planned.liner.width" bare unitless /> x <FigureValue :figure="planned.liner.depth" bare unitless /> x <FigureValue :figure="planned.liner.thickness" /></td></tr>
-        <tr><th scope="row">Fibre in each</th><td><FigureValue :figure="planned.mass" /></td></tr>
+        <tr>
+          <th scope="row">Liner finishes</th>
+          <td>
+            <FigureValue :figure="planned.liner.width" bare unitless /> x
+            <FigureValue :figure="planned.liner.depth" bare unitless /> x
+            <FigureValue :figure="planned.liner.thickness" />
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Fibre in each</th>
+          <td><FigureValue :figure="planned.mass" /></td>
+        </tr>
       </tbody>
     </table>
   </template>
   <div class="field-row" data-field="filling.load">
     <span class="label">Use</span>
     <div>
-      <ElSelect :model-value="load.use" aria-label="Use" @update:model-value="(use: Load['use']) => setLoad(USES[use].name, { use, own: {} })">
+      <ElSelect
+        :model-value="load.use"
+        aria-label="Use"
+        @update:model-value="(use: Load['use']) => setLoad(USES[use].name, { use, own: {} })"
+      >
         <ElOption v-for="(u, key) in USES" :key="key" :value="key" :label="u.name" />
       </ElSelect>
       <p class="quiet why">{{ demands.why }}</p>
@@ -79,42 +136,101 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
   </div>
   <div class="field-row">
     <span class="label">Lives</span>
-    <ElSelect :model-value="load.exposure" aria-label="Where it lives" @update:model-value="(exposure: Load['exposure']) => setLoad(EXPOSURE_WORDS[exposure], { exposure })">
+    <ElSelect
+      :model-value="load.exposure"
+      aria-label="Where it lives"
+      @update:model-value="(exposure: Load['exposure']) => setLoad(EXPOSURE_WORDS[exposure], { exposure })"
+    >
       <ElOption v-for="(says, key) in EXPOSURE_WORDS" :key="key" :value="key" :label="says" />
     </ElSelect>
   </div>
   <div class="field-row">
     <span class="label">Lies on</span>
-    <ElSelect :model-value="load.base" aria-label="What it lies on" @update:model-value="(base: Load['base']) => setLoad(`On ${BASES[base]}`, { base })">
+    <ElSelect
+      :model-value="load.base"
+      aria-label="What it lies on"
+      @update:model-value="(base: Load['base']) => setLoad(`On ${BASES[base]}`, { base })"
+    >
       <ElOption v-for="(says, key) in BASES" :key="key" :value="key" :label="says" />
     </ElSelect>
   </div>
   <div class="field-row">
     <span class="label">Sitters</span>
     <div class="pair">
-      <AmountField :model-value="load.lightestKg" kind="mass" name="Lightest sitter" :min="10" :max="250" @update:model-value="$event !== null && setLoad('Lightest sitter', { lightestKg: $event }, 'lightest')" />
+      <AmountField
+        :model-value="load.lightestKg"
+        kind="mass"
+        name="Lightest sitter"
+        :min="10"
+        :max="250"
+        @update:model-value="$event !== null && setLoad('Lightest sitter', { lightestKg: $event }, 'lightest')"
+      />
       <span>to</span>
-      <AmountField :model-value="load.heaviestKg" kind="mass" name="Heaviest sitter" :min="10" :max="250" @update:model-value="$event !== null && setLoad('Heaviest sitter', { heaviestKg: $event }, 'heaviest')" />
+      <AmountField
+        :model-value="load.heaviestKg"
+        kind="mass"
+        name="Heaviest sitter"
+        :min="10"
+        :max="250"
+        @update:model-value="$event !== null && setLoad('Heaviest sitter', { heaviestKg: $event }, 'heaviest')"
+      />
     </div>
   </div>
   <div class="field-row" data-field="filling.board">
     <span class="label">Board, now and before</span>
     <div class="pair">
-      <LengthField :model-value="filling.boardMm.now" :unit="jobs.job!.units" name="Board now" :min="0" :max="200" @update:model-value="jobs.edit(setFilling('Board', { boardMm: { ...filling.boardMm, now: $event } }), 'board')" />
-      <LengthField :model-value="filling.boardMm.before" :unit="jobs.job!.units" name="Board before" :min="0" :max="200" @update:model-value="jobs.edit(setFilling('Old board', { boardMm: { ...filling.boardMm, before: $event } }), 'old board')" />
+      <LengthField
+        :model-value="filling.boardMm.now"
+        :unit="jobs.job!.units"
+        name="Board now"
+        :min="0"
+        :max="200"
+        @update:model-value="jobs.edit(setFilling('Board', { boardMm: { ...filling.boardMm, now: $event } }), 'board')"
+      />
+      <LengthField
+        :model-value="filling.boardMm.before"
+        :unit="jobs.job!.units"
+        name="Board before"
+        :min="0"
+        :max="200"
+        @update:model-value="
+          jobs.edit(setFilling('Old board', { boardMm: { ...filling.boardMm, before: $event } }), 'old board')
+        "
+      />
     </div>
   </div>
   <table class="results">
     <tbody>
-      <tr><th scope="row">Pressure</th><td>mean {{ sitters.map((s) => asKpa(s.meanPa)).join(', ') }}; peak of the heaviest {{ asKpa(sitters[2].peakPa) }}</td></tr>
-      <tr v-if="planned"><th scope="row">Height of the seat</th><td><FigureValue :figure="planned.height.now" /><template v-if="planned.height.change">, <FigureValue :figure="planned.height.change" /> higher than before</template></td></tr>
+      <tr>
+        <th scope="row">Pressure</th>
+        <td>
+          mean {{ sitters.map((s) => asKpa(s.meanPa)).join(', ') }}; peak of the heaviest {{ asKpa(sitters[2].peakPa) }}
+        </td>
+      </tr>
+      <tr v-if="planned">
+        <th scope="row">Height of the seat</th>
+        <td>
+          <FigureValue :figure="planned.height.now" /><template v-if="planned.height.change"
+            >, <FigureValue :figure="planned.height.change" /> higher than before</template
+          >
+        </td>
+      </tr>
     </tbody>
   </table>
   <details>
     <summary>Figures of this use, and your own</summary>
     <div v-for="field in OWN" :key="field.name" class="field-row own">
       <span class="label">{{ field.label }}</span>
-      <AmountField :model-value="load.own[field.name] ?? null" :kind="field.kind" :name="field.label" :min="field.min" :max="field.max" optional :placeholder="String(field.kind === 'share' ? Math.round(demands[field.name] * 100) : demands[field.name])" @update:model-value="setOwn(field.name, field.label, $event)" />
+      <AmountField
+        :model-value="load.own[field.name] ?? null"
+        :kind="field.kind"
+        :name="field.label"
+        :min="field.min"
+        :max="field.max"
+        optional
+        :placeholder="String(field.kind === 'share' ? Math.round(demands[field.name] * 100) : demands[field.name])"
+        @update:model-value="setOwn(field.name, field.label, $event)"
+      />
     </div>
     <p class="quiet">Grey: as usual for this use. Empty goes back to it.</p>
   </details>

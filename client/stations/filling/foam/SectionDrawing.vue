@@ -21,21 +21,42 @@ const RIGHT = 190
 const HEAD = 34
 const BOARD = 12
 const rowHeight = computed(() => (height.value - HEAD) / 3)
-const k = computed(() => Math.max(0.05, Math.min((width.value - LEFT - RIGHT) / sectionWidthMm(load.value), (rowHeight.value - BOARD - 16) / totalMm.value)))
+const k = computed(() =>
+  Math.max(
+    0.05,
+    Math.min((width.value - LEFT - RIGHT) / sectionWidthMm(load.value), (rowHeight.value - BOARD - 16) / totalMm.value),
+  ),
+)
 const rows = computed(() =>
   ([0, 1, 2] as const).map((which) => {
     const dent = dentOf(plan.value.pressed, load.value, which)
     const floor = HEAD + (which + 1) * rowHeight.value - BOARD - 4
     const middle = LEFT + (width.value - LEFT - RIGHT) / 2
-    const at = ([x, y]: readonly [number, number]) => `${(middle + x * k.value).toFixed(1)},${(floor - y * k.value).toFixed(1)}`
+    const at = ([x, y]: readonly [number, number]) =>
+      `${(middle + x * k.value).toFixed(1)},${(floor - y * k.value).toFixed(1)}`
     const half = (sectionWidthMm(load.value) / 2) * k.value
     const bands = dent.boundaries.map((line, i) => {
-      const below = i === 0 ? [`${middle + half},${floor}`, `${middle - half},${floor}`] : dent.boundaries[i - 1]!.map(at).toReversed()
+      const below =
+        i === 0
+          ? [`${middle + half},${floor}`, `${middle - half},${floor}`]
+          : dent.boundaries[i - 1]!.map(at).toReversed()
       const layer = plan.value.pressed[i]!
       return { points: [...line.map(at), ...below].join(' '), fill: foamColour(layer.grade), name: layer.grade.name }
     })
     const fresh = support.value.fresh.sinks[which]
-    return { which, wordsY: (floor - totalMm.value * k.value + floor) / 2 - (which === 2 ? 18 : 4), floor, middle, half, bands, aged: dent.aged.map(at).join(' '), peakY: floor - dent.peakMm * k.value, rest: floor - totalMm.value * k.value, fresh, old: support.value.aged.sinks[which] }
+    return {
+      which,
+      wordsY: (floor - totalMm.value * k.value + floor) / 2 - (which === 2 ? 18 : 4),
+      floor,
+      middle,
+      half,
+      bands,
+      aged: dent.aged.map(at).join(' '),
+      peakY: floor - dent.peakMm * k.value,
+      rest: floor - totalMm.value * k.value,
+      fresh,
+      old: support.value.aged.sinks[which],
+    }
   }),
 )
 const mm = (length: number) => formatLengthWithUnit(length, jobs.job!.units)
@@ -46,18 +67,37 @@ const NAMES = ['light', 'middle', 'heavy'] as const
 <template>
   <div ref="place" class="section">
     <svg :width="width" :height="height" role="img" aria-label="Block cut through under each sitter, to scale">
-      <text x="16" y="24" class="caption">Cut through under each sitter: solid new, dashed aged {{ support.years }} years</text>
+      <text x="16" y="24" class="caption">
+        Cut through under each sitter: solid new, dashed aged {{ support.years }} years
+      </text>
       <g v-for="r in rows" :key="r.which">
         <line :x1="r.middle - r.half" :x2="r.middle + r.half" :y1="r.rest" :y2="r.rest" class="rest" />
         <polygon v-for="(b, i) in r.bands" :key="i" :points="b.points" :style="{ fill: b.fill }" class="foam" />
         <polyline :points="r.aged" class="aged" />
-        <line v-if="r.which === 2" :x1="r.middle - r.half * 0.35" :x2="r.middle + r.half * 0.35" :y1="r.peakY" :y2="r.peakY" class="peak" />
-        <rect :x="r.middle - r.half" :y="r.floor" :width="2 * r.half" :height="foam.load.base === 'board' ? 8 : 6" :class="['base', foam.load.base]" />
+        <line
+          v-if="r.which === 2"
+          :x1="r.middle - r.half * 0.35"
+          :x2="r.middle + r.half * 0.35"
+          :y1="r.peakY"
+          :y2="r.peakY"
+          class="peak"
+        />
+        <rect
+          :x="r.middle - r.half"
+          :y="r.floor"
+          :width="2 * r.half"
+          :height="foam.load.base === 'board' ? 8 : 6"
+          :class="['base', foam.load.base]"
+        />
         <text :x="16" :y="(r.rest + r.floor) / 2" class="who">{{ NAMES[r.which] }}</text>
         <text :x="16" :y="(r.rest + r.floor) / 2 + 19">{{ kg(r.fresh.sitter.massKg) }}</text>
         <text :x="r.middle + r.half + 14" :y="r.wordsY" class="who">{{ mm(r.fresh.leftMm) }} left</text>
-        <text v-if="r.which === 2" :x="r.middle + r.half + 14" :y="r.wordsY + 38" class="peak-words">at the peak {{ percent(support.fresh.worstStrain) }}, aged {{ percent(support.aged.worstStrain) }}</text>
-        <text :x="r.middle + r.half + 14" :y="r.wordsY + 19">sinks {{ percent(r.fresh.strain) }}, aged {{ percent(r.old.strain) }}</text>
+        <text v-if="r.which === 2" :x="r.middle + r.half + 14" :y="r.wordsY + 38" class="peak-words">
+          at the peak {{ percent(support.fresh.worstStrain) }}, aged {{ percent(support.aged.worstStrain) }}
+        </text>
+        <text :x="r.middle + r.half + 14" :y="r.wordsY + 19">
+          sinks {{ percent(r.fresh.strain) }}, aged {{ percent(r.old.strain) }}
+        </text>
       </g>
     </svg>
   </div>

@@ -27,8 +27,20 @@ export function dentOf(layers: readonly SettledLayer[], load: LoadCase, which: 0
   const half = sectionWidthMm(load) / 2
   const xs = Array.from({ length: 61 }, (_, i) => -half + (i * half) / 30)
   const depth = (x: number) => depthShare(Math.abs(x) / load.acrossMm)
-  const boundaries = layers.map((_, i) => xs.map((x) => [x, layers.slice(0, i + 1).reduce((sum, l, k) => sum + l.thicknessMm * (1 - strains[k]! * depth(x)), 0)] as const))
-  return { boundaries, aged: xs.map((x) => [x, totalMm * (1 - agedStrain * depth(x))] as const), peakMm: totalMm * (1 - strainUnder(peakPa, fresh, load.acrossMm)) }
+  const boundaries = layers.map((_, i) =>
+    xs.map(
+      (x) =>
+        [
+          x,
+          layers.slice(0, i + 1).reduce((sum, l, k) => sum + l.thicknessMm * (1 - strains[k]! * depth(x)), 0),
+        ] as const,
+    ),
+  )
+  return {
+    boundaries,
+    aged: xs.map((x) => [x, totalMm * (1 - agedStrain * depth(x))] as const),
+    peakMm: totalMm * (1 - strainUnder(peakPa, fresh, load.acrossMm)),
+  }
 }
 
 /** 1 in the middle, falling smoothly to 0 at the rim. */

@@ -9,7 +9,10 @@ import AmountField from '../../../ui/AmountField.vue'
 import DevicePanel from '../../../ui/DevicePanel.vue'
 import { useFoam } from '../use-foam.ts'
 
-/** Stands for a press: one stroke into the foam it is told to have under it, with noise, hysteresis, and now and then a wrong piece. */
+/**
+ * Stands for a press: one stroke into the foam it is told to have under it, with noise, hysteresis, and now and then a
+ * wrong piece.
+ */
 const emit = defineEmits<{ close: [] }>()
 const { foam } = useFoam()
 const shop = useShop()
@@ -26,16 +29,56 @@ const hysteresis = ref(USUAL_PRESS_NOISE.hysteresis)
 const wrongShare = ref(USUAL_PRESS_NOISE.wrongShare)
 function stroke(): void {
   const { test } = foam.value
-  if (test) device.stroke({ grade: grade.value, thicknessMm: test.thicknessMm, discMm: test.discMm }, { sdShare: sdShare.value, hysteresis: hysteresis.value, wrongShare: wrongShare.value }, grades.value.filter((g) => g.id !== under.value))
+  if (test)
+    device.stroke(
+      { grade: grade.value, thicknessMm: test.thicknessMm, discMm: test.discMm },
+      { sdShare: sdShare.value, hysteresis: hysteresis.value, wrongShare: wrongShare.value },
+      grades.value.filter((g) => g.id !== under.value),
+    )
 }
 </script>
 
 <template>
   <DevicePanel name="Simulated press" does="it presses the grade below" @close="emit('close')">
-    <div class="row"><span>Under it lies</span><ElSelect v-model="under" aria-label="Foam under the press"><ElOption v-for="g in grades" :key="g.id" :value="g.id" :label="g.name" /></ElSelect></div>
-    <div class="row"><span>Noise</span><AmountField :model-value="sdShare" kind="share" name="Noise of the press" :min="0" :max="0.2" @update:model-value="sdShare = $event ?? 0" /></div>
-    <div class="row"><span>Hysteresis</span><AmountField :model-value="hysteresis" kind="share" name="Hysteresis" :min="0" :max="0.9" @update:model-value="hysteresis = $event ?? 0" /></div>
-    <div class="row"><span>Wrong piece</span><AmountField :model-value="wrongShare" kind="share" name="Wrong piece" :min="0" :max="1" @update:model-value="wrongShare = $event ?? 0" /></div>
+    <div class="row">
+      <span>Under it lies</span
+      ><ElSelect v-model="under" aria-label="Foam under the press"
+        ><ElOption v-for="g in grades" :key="g.id" :value="g.id" :label="g.name"
+      /></ElSelect>
+    </div>
+    <div class="row">
+      <span>Noise</span
+      ><AmountField
+        :model-value="sdShare"
+        kind="share"
+        name="Noise of the press"
+        :min="0"
+        :max="0.2"
+        @update:model-value="sdShare = $event ?? 0"
+      />
+    </div>
+    <div class="row">
+      <span>Hysteresis</span
+      ><AmountField
+        :model-value="hysteresis"
+        kind="share"
+        name="Hysteresis"
+        :min="0"
+        :max="0.9"
+        @update:model-value="hysteresis = $event ?? 0"
+      />
+    </div>
+    <div class="row">
+      <span>Wrong piece</span
+      ><AmountField
+        :model-value="wrongShare"
+        kind="share"
+        name="Wrong piece"
+        :min="0"
+        :max="1"
+        @update:model-value="wrongShare = $event ?? 0"
+      />
+    </div>
     <button type="button" class="plain-button" @click="stroke">Press once, down and back</button>
     <p class="quiet" aria-live="polite">{{ press.said }}</p>
   </DevicePanel>

@@ -23,7 +23,10 @@ const data = computed(() => {
   const { thicknessMm, discMm, presses } = test.value!
   const line = (label: string, grade: Grade, colour: string, dash: number[]) => ({
     label,
-    data: forceTravel([{ curve: curveOf(grade), thicknessMm }], Math.PI * (discMm / 2) ** 2, mostN.value).map((p) => ({ x: p.travelMm / toUnit.value, y: p.forceN })),
+    data: forceTravel([{ curve: curveOf(grade), thicknessMm }], Math.PI * (discMm / 2) ** 2, mostN.value).map((p) => ({
+      x: p.travelMm / toUnit.value,
+      y: p.forceN,
+    })),
     showLine: true,
     pointRadius: 0,
     borderColor: colour,
@@ -31,13 +34,24 @@ const data = computed(() => {
     borderWidth: 2,
     borderDash: dash,
   })
-  const readings = (label: string, colour: string, isIn: (i: number) => boolean) => ({ label, data: presses.flatMap((p, i) => (isIn(i) ? [{ x: p.sinkMm / toUnit.value, y: p.forceN }] : [])), pointRadius: 5, borderColor: colour, backgroundColor: colour })
+  const readings = (label: string, colour: string, isIn: (i: number) => boolean) => ({
+    label,
+    data: presses.flatMap((p, i) => (isIn(i) ? [{ x: p.sinkMm / toUnit.value, y: p.forceN }] : [])),
+    pointRadius: 5,
+    borderColor: colour,
+    backgroundColor: colour,
+  })
   const aside = new Set(estimate.value?.setAside ?? [])
   return {
     datasets: [
       readings(test.value!.isSimulated ? 'readings, simulated' : 'readings', '#22282c', (i) => !aside.has(i)),
       ...(aside.size > 0 ? [readings('set aside', '#b9ab8f', (i) => aside.has(i))] : []),
-      ...(estimate.value ? [line('fitted', gradeFromTest(test.value!, estimate.value, '', ''), '#2a638e', []), ...estimate.value.nearest.slice(0, 3).map((n, i) => line(n.grade.name, n.grade, NEAREST[i]!, [5, 4]))] : []),
+      ...(estimate.value
+        ? [
+            line('fitted', gradeFromTest(test.value!, estimate.value, '', ''), '#2a638e', []),
+            ...estimate.value.nearest.slice(0, 3).map((n, i) => line(n.grade.name, n.grade, NEAREST[i]!, [5, 4])),
+          ]
+        : []),
     ],
   }
 })
@@ -46,8 +60,17 @@ const options = computed((): ChartOptions<'scatter'> => ({
   maintainAspectRatio: false,
   animation: false,
   scales: {
-    x: { title: { display: true, text: `sink, ${unitName(jobs.job!.units)}` }, min: 0, max: test.value!.thicknessMm / toUnit.value },
-    y: { title: { display: true, text: 'force on the disc, N' }, min: 0, suggestedMax: mostN.value, ticks: { maxTicksLimit: 6 } },
+    x: {
+      title: { display: true, text: `sink, ${unitName(jobs.job!.units)}` },
+      min: 0,
+      max: test.value!.thicknessMm / toUnit.value,
+    },
+    y: {
+      title: { display: true, text: 'force on the disc, N' },
+      min: 0,
+      suggestedMax: mostN.value,
+      ticks: { maxTicksLimit: 6 },
+    },
   },
   plugins: { legend: { position: 'bottom', labels: { boxWidth: 22, boxHeight: 2, font: { size: 14 } } } },
 }))
@@ -58,8 +81,15 @@ const options = computed((): ChartOptions<'scatter'> => ({
     <p class="caption">{{ test ? 'The disc test: force against sink' : 'Nothing tested yet' }}</p>
     <div v-if="test" class="canvas"><Scatter :data="data" :options="options" aria-label="Disc test" /></div>
     <div v-else class="teach">
-      <p>A foam without a label tells on itself. Cut or choose a piece with square edges, weigh it and measure it: that is its density.</p>
-      <p>Lay it on the floor, put a flat disc about 200 mm across on it, and a weight on the disc. Wait a minute, read how far it sank. Two or three weights, the last past half the thickness, tell how firm it is and how it firms up.</p>
+      <p>
+        A foam without a label tells on itself. Cut or choose a piece with square edges, weigh it and measure it: that
+        is its density.
+      </p>
+      <p>
+        Lay it on the floor, put a flat disc about 200 mm across on it, and a weight on the disc. Wait a minute, read
+        how far it sank. Two or three weights, the last past half the thickness, tell how firm it is and how it firms
+        up.
+      </p>
     </div>
   </div>
 </template>

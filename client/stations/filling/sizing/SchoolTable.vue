@@ -10,7 +10,14 @@ import { SCHOOL_NAMES } from './school-names.ts'
 /** What every sizing school would make of this cushion, side by side. */
 const { jobs, foam, plan } = useFoam()
 const design = useDesign()
-const effects = computed(() => compareSchools(design.chosen!.design.solid, { school: foam.value.school, wadding: foam.value.wadding, firmness: plan.value.firmness, seam: (jobs.plan as WorkedPlan).allowances.seamMm }))
+const effects = computed(() =>
+  compareSchools(design.chosen!.design.solid, {
+    school: foam.value.school,
+    wadding: foam.value.wadding,
+    firmness: plan.value.firmness,
+    seam: (jobs.plan as WorkedPlan).allowances.seamMm,
+  }),
+)
 const mm = (length: number) => formatLength(length, jobs.job!.units)
 const percent = (share: number) => `${trimmed(share * 100, 1)} %`
 function fills({ width, depth }: { readonly width: number; readonly depth: number }): string {
@@ -26,14 +33,29 @@ function fills({ width, depth }: { readonly width: number; readonly depth: numbe
     <span class="caption">The schools side by side ({{ unitName(jobs.job!.units) }})</span>
     <table>
       <thead>
-        <tr><th>School</th><th>Block, cut</th><th>Cover, net</th><th>Fit across, deep</th><th>Fills the seat</th></tr>
+        <tr>
+          <th>School</th>
+          <th>Block, cut</th>
+          <th>Cover, net</th>
+          <th>Fit across, deep</th>
+          <th>Fills the seat</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="e in effects" :key="e.kind" :class="{ chosen: e.isChosen }">
           <th scope="row">{{ SCHOOL_NAMES[e.kind] }}</th>
-          <td>{{ mm(e.sizing.block.width.value) }} x {{ mm(e.sizing.block.depth.value) }} x {{ mm(e.sizing.block.thickness.value) }}</td>
-          <td>{{ mm(e.sizing.cover.width.value) }} x {{ mm(e.sizing.cover.depth.value) }} x {{ mm(e.sizing.cover.thickness.value) }}</td>
-          <td>{{ percent(e.fit.across.value) }}, {{ percent(e.fit.frontToBack.value) }}<div class="quiet">{{ e.fit.verdict.across }}, {{ e.fit.verdict.frontToBack }}</div></td>
+          <td>
+            {{ mm(e.sizing.block.width.value) }} x {{ mm(e.sizing.block.depth.value) }} x
+            {{ mm(e.sizing.block.thickness.value) }}
+          </td>
+          <td>
+            {{ mm(e.sizing.cover.width.value) }} x {{ mm(e.sizing.cover.depth.value) }} x
+            {{ mm(e.sizing.cover.thickness.value) }}
+          </td>
+          <td>
+            {{ percent(e.fit.across.value) }}, {{ percent(e.fit.frontToBack.value) }}
+            <div class="quiet">{{ e.fit.verdict.across }}, {{ e.fit.verdict.frontToBack }}</div>
+          </td>
           <td>{{ fills(e.shortMm) }}</td>
         </tr>
       </tbody>

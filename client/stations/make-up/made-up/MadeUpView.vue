@@ -1,6 +1,19 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { AmbientLight, Box3, Color, DirectionalLight, Group, Mesh, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three'
+import {
+  AmbientLight,
+  Box3,
+  Color,
+  DirectionalLight,
+  Group,
+  Mesh,
+  PerspectiveCamera,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { clothFor, pipedPairs, seamPath, type Cover } from '../../../../core/cover/index.ts'
@@ -63,7 +76,14 @@ function build(): void {
       const cloth = clothFor(jobs.job!.cloth, panel.cloth)
       const texture = textures.get(cloth.id) ?? clothTexture(washed(cloth), lays.of(cloth.id))
       textures.set(cloth.id, texture)
-      const mesh = patchMesh(patch, panel, `${cushion + 1}/${panel.id}`, lays.of(cloth.id), texture, lambert({ map: texture.texture }))
+      const mesh = patchMesh(
+        patch,
+        panel,
+        `${cushion + 1}/${panel.id}`,
+        lays.of(cloth.id),
+        texture,
+        lambert({ map: texture.texture }),
+      )
       mesh.userData = { panel: panel.id, cover: own.cover }
       group.add(mesh)
     }
@@ -87,7 +107,8 @@ function markLit(): void {
   clear(marked)
   const material = lambert({ color: '#2f5f8f', emissive: '#2f5f8f' })
   for (const { design: own, x, y, angleRad } of standing(jobs.job!, plan.value)) {
-    const seam = own.design.id === design.chosen?.design.id ? own.cover.seams.find((s) => s.letter === lit.letter) : undefined
+    const seam =
+      own.design.id === design.chosen?.design.id ? own.cover.seams.find((s) => s.letter === lit.letter) : undefined
     if (!seam) continue
     const group = new Group()
     group.position.set(x, 0, -y)
@@ -125,7 +146,10 @@ function frameAll(): void {
 function point(event: PointerEvent): void {
   if (!renderer || event.buttons !== 0) return
   const box = renderer.domElement.getBoundingClientRect()
-  const at = new Vector2(((event.clientX - box.left) / box.width) * 2 - 1, -((event.clientY - box.top) / box.height) * 2 + 1)
+  const at = new Vector2(
+    ((event.clientX - box.left) / box.width) * 2 - 1,
+    -((event.clientY - box.top) / box.height) * 2 + 1,
+  )
   const caster = new Raycaster()
   caster.setFromCamera(at, camera)
   const hit = caster.intersectObjects(all.children, true).find((h) => h.object.userData['panel'])
@@ -133,7 +157,10 @@ function point(event: PointerEvent): void {
   const cover = hit.object.userData['cover'] as Cover
   const local = hit.object.parent!.worldToLocal(hit.point.clone())
   const near = cover.seams
-    .map((s) => ({ letter: s.letter, far: Math.min(Infinity, ...seamPath(cover, s.pairs, 16).map((p) => inScene(p).distanceTo(local))) }))
+    .map((s) => ({
+      letter: s.letter,
+      far: Math.min(Infinity, ...seamPath(cover, s.pairs, 16).map((p) => inScene(p).distanceTo(local))),
+    }))
     .reduce((a, b) => (b.far < a.far ? b : a), { letter: '', far: NEAR_MM })
   lit.letter = near.letter === '' ? null : near.letter
 }
@@ -183,10 +210,22 @@ onBeforeUnmount(() => {
 
 <template>
   <div ref="place" class="made-up">
-    <canvas v-show="!fault" ref="canvas" tabindex="0" aria-label="The cushions made up, standing as they will sit: drag to turn, wheel to come nearer" @pointermove="point" @pointerleave="lit.letter = null" />
+    <canvas
+      v-show="!fault"
+      ref="canvas"
+      tabindex="0"
+      aria-label="The cushions made up, standing as they will sit: drag to turn, wheel to come nearer"
+      @pointermove="point"
+      @pointerleave="lit.letter = null"
+    />
     <p v-if="fault" role="alert" class="fault">{{ fault }}</p>
-    <p v-else-if="litSeam" class="caption">Seam <b>{{ litSeam.letter }}</b>, {{ litSeam.name }}</p>
-    <p v-else class="caption">Drag to turn them, wheel to come nearer; point at an edge to see its seam. {{ isLaid ? 'Stripes fall as the lay cuts them.' : 'Not laid yet: stripes fall by chance.' }}</p>
+    <p v-else-if="litSeam" class="caption">
+      Seam <b>{{ litSeam.letter }}</b>, {{ litSeam.name }}
+    </p>
+    <p v-else class="caption">
+      Drag to turn them, wheel to come nearer; point at an edge to see its seam.
+      {{ isLaid ? 'Stripes fall as the lay cuts them.' : 'Not laid yet: stripes fall by chance.' }}
+    </p>
   </div>
 </template>
 

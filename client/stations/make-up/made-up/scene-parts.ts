@@ -1,6 +1,24 @@
-import { BufferAttribute, BufferGeometry, CatmullRomCurve3, Mesh, MeshLambertMaterial, TubeGeometry, Vector3, type Material } from 'three'
+import {
+  BufferAttribute,
+  BufferGeometry,
+  CatmullRomCurve3,
+  Mesh,
+  MeshLambertMaterial,
+  TubeGeometry,
+  Vector3,
+  type Material,
+} from 'three'
 import type { Lay } from '../../../../contract/index.ts'
-import { facetsOf, seamPath, spaceBetween, type Cover, type Panel, type Patch, type SeamPair, type Space } from '../../../../core/cover/index.ts'
+import {
+  facetsOf,
+  seamPath,
+  spaceBetween,
+  type Cover,
+  type Panel,
+  type Patch,
+  type SeamPair,
+  type Space,
+} from '../../../../core/cover/index.ts'
 import { clothPoint, onCloth } from '../../../drawing/seen-cover.ts'
 import type { ClothTexture } from './cloth-texture.ts'
 
@@ -11,7 +29,14 @@ const FINE_MM = 1.2
 export const inScene = ({ x, y, z }: Space): Vector3 => new Vector3(x, z, -y)
 
 /** A patch with its cloth on it, as the lay cuts it. */
-export function patchMesh(patch: Patch, panel: Panel, piece: string, lay: Lay | null, cloth: ClothTexture, material: Material): Mesh {
+export function patchMesh(
+  patch: Patch,
+  panel: Panel,
+  piece: string,
+  lay: Lay | null,
+  cloth: ClothTexture,
+  material: Material,
+): Mesh {
   const { flat, space, triangles } = facetsOf(patch, FINE_MM)
   const where = onCloth(lay, piece, panel)
   const positions = new Float32Array(space.flatMap((p) => inScene(p).toArray()))
@@ -30,7 +55,12 @@ export function patchMesh(patch: Patch, panel: Panel, piece: string, lay: Lay | 
 }
 
 /** A round cord along a row of seam pairs. */
-export function pipingMeshes(cover: Cover, pairs: readonly SeamPair[], radiusMm: number, material: Material): readonly Mesh[] {
+export function pipingMeshes(
+  cover: Cover,
+  pairs: readonly SeamPair[],
+  radiusMm: number,
+  material: Material,
+): readonly Mesh[] {
   const runs = pairs.map((pair) => seamPath(cover, [pair], 6)).filter((run) => run.length > 1)
   const joined = runs.reduce<Space[][]>((all, run) => {
     const last = all.at(-1)
@@ -43,7 +73,8 @@ export function pipingMeshes(cover: Cover, pairs: readonly SeamPair[], radiusMm:
 }
 
 /** A line over the cushion, for a seam that is pointed at. */
-export const seamMesh = (path: readonly Space[], radiusMm: number, material: Material): Mesh => new Mesh(tube(path, radiusMm), material)
+export const seamMesh = (path: readonly Space[], radiusMm: number, material: Material): Mesh =>
+  new Mesh(tube(path, radiusMm), material)
 
 function tube(path: readonly Space[], radiusMm: number): TubeGeometry {
   // Doubled points keep corners sharp.
@@ -52,5 +83,5 @@ function tube(path: readonly Space[], radiusMm: number): TubeGeometry {
   return new TubeGeometry(curve, Math.min(160, Math.max(6, points.length * 2)), radiusMm, 6, false)
 }
 
-export const lambert = (options: ConstructorParameters<typeof MeshLambertMaterial>[0]): MeshLambertMaterial => new MeshLambertMaterial(options)
-
+export const lambert = (options: ConstructorParameters<typeof MeshLambertMaterial>[0]): MeshLambertMaterial =>
+  new MeshLambertMaterial(options)

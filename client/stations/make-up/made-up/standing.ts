@@ -21,7 +21,8 @@ export function standing(job: Job, plan: WorkedPlan): readonly Standing[] {
   return inOrder.map(({ design, place, leftMm }, cushion) => {
     const own = plan.designs[design]!
     const width = own.cover.solid.width.value
-    if (!isSingles) return { cushion, design: own, x: place?.x ?? leftMm, y: place?.y ?? 0, angleRad: place?.angleRad ?? 0 }
+    if (!isSingles)
+      return { cushion, design: own, x: place?.x ?? leftMm, y: place?.y ?? 0, angleRad: place?.angleRad ?? 0 }
     const at = { cushion, design: own, x: left, y: 0, angleRad: 0 }
     left += width + APART_MM
     return at

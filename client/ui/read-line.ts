@@ -1,0 +1,33 @@
+import { readJob, readWith, Seat, type Fault, type Job } from '../../contract/index.ts'
+import { readTyped, typingWords, type Asked, type Typed, type TypingContext } from '../../core/typing/index.ts'
+
+export type ReadLine =
+  { readonly ok: true; readonly value: Typed | Asked } | { readonly ok: false; readonly says: string }
+
+/** A typed line in words, asked of the job file as well: what that would refuse is not understood here either. */
+export function readLine(text: string, context: TypingContext): ReadLine {
+  const read = readTyped(text, context)
+  if (!read.ok) return { ok: false, says: typingWords(read.error) }
+  const { value } = read
+  if (value.kind !== 'ask') return heldAgainst(value, context.job)
+  const readings = value.readings.filter((r) => heldAgainst(r.typed, context.job).ok)
+  const [only] = readings
+  return only ? { ok: true, value: { ...value, readings } } : heldAgainst(value.readings[0]!.typed, context.job)
+}
+
+function heldAgainst(typed: Typed, job: Job | null): ReadLine {
+  const fault = faultOf(typed, job)
+  return fault === null
+    ? { ok: true, value: typed }
+    : { ok: false, says: `That cannot be kept: ${fault.path.replace(/^\$\.?/, '')} ${fault.message}.` }
+}
+
+function faultOf(typed: Typed, job: Job | null): Fault | null {
+  if (typed.kind === 'seat') {
+    const read = readWith(Seat, typed.seat)
+    return read.ok ? null : read.faults[0]!
+  }
+  if (!job) return null
+  const read = readJob(typed.edit.apply(job))
+  return read.ok ? null : read.faults[0]!
+}
