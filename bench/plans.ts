@@ -18,7 +18,7 @@ import {
   wholeOf,
   type Outline,
 } from '../core/outline/index.ts'
-import { planJob } from '../core/plan.ts'
+import { planJob } from '../core/plan/index.ts'
 import { DEMO_GRADES, demoJobs, USUAL_WORKSHOP } from '../core/shop/index.ts'
 import { benchJob, boxSolid, coverOf } from '../core/testing/jobs.ts'
 import { cushionMix } from './problems.ts'

@@ -1,7 +1,8 @@
 import type { Job } from '../contract/index.ts'
 import { nestGroup } from '../core/filling/index.ts'
 import { setFoam } from '../core/job/index.ts'
-import { planJob, type Plan } from '../core/plan.ts'
+import { planJob } from '../core/plan/index.ts'
+import type { Plan } from '../core/planned/index.ts'
 
 /**
  * The plan with its foam nested as true shapes, as the interface would keep it; what has no place stays counted in

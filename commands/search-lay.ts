@@ -37,7 +37,7 @@ export async function searchLay(
   )
   const isStopped = () => Atomics.load(isOver, 0) !== 0 || elapsed() > seconds * SHARE_OF_TIME
   const own = solveLay(problem, { seed, budget: { steps, isStopped }, onBetter: (found) => onBetter(found, elapsed()) })
-  if (!own.ok || isProven(own.value)) Atomics.store(isOver, 0, 1)
+  if (!own.ok || isProven(own.value.lay)) Atomics.store(isOver, 0, 1)
   const found = (await Promise.all(others.map((o) => o.found))).filter((f) => f !== null)
   if (own.ok) found.push(own.value)
   else if (found.length === 0) return own

@@ -13,6 +13,8 @@ export function failureWords(failure: LayFailure): string {
       return `no room for ${failure.pieces.join(', ')} beside the other pieces`
     case 'too-many-pieces':
       return `${failure.pieces} pieces with their copies are more than the ${failure.most} that are laid at once`
+    case 'unsound':
+      return `the lay that was found did not stand up to its check (${failure.faults.map((f) => f.code).join(', ')}): try another seed`
     default:
       return failure satisfies never
   }

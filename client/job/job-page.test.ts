@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Lay } from '../../contract/index.ts'
-import { planJob } from '../../core/plan.ts'
+import { planJob } from '../../core/plan/index.ts'
 import { keepersBench } from '../../core/shop/index.ts'
 import { benchJob } from '../../core/testing/jobs.ts'
 import { withCount } from '../../core/typing/index.ts'

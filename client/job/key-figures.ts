@@ -4,7 +4,7 @@ import { CLOSURES, MAKE_UPS } from '../../core/cover/index.ts'
 import { buyingList } from '../../core/lists/index.ts'
 import { progressOf, workOrder } from '../../core/making/index.ts'
 import { areaOf } from '../../core/outline/index.ts'
-import type { Plan } from '../../core/plan.ts'
+import type { Plan } from '../../core/planned/index.ts'
 import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../core/units/index.ts'
 import type { Station } from '../../core/warning/index.ts'
 

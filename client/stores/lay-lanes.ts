@@ -1,4 +1,4 @@
-import type { Shortfall } from '../../core/what-if/index.ts'
+import type { Shortfall } from '../../core/cloth/index.ts'
 import type { Found, LayFailure } from '../../core/lay/index.ts'
 import { watched } from '../workers/watched.ts'
 import LayWorker from '../workers/lay.worker.ts?worker'

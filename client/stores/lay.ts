@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job, Lay, Placement } from '../../contract/index.ts'
-import type { ClothLay } from '../../core/cloth/index.ts'
+import type { ClothLay, Shortfall } from '../../core/cloth/index.ts'
 import { held } from '../../core/keyed/index.ts'
-import { acceptLay, placementKey, withPlacement, type LayFailure } from '../../core/lay/index.ts'
-import { inHandOf, type Shortfall } from '../../core/what-if/index.ts'
+import { acceptLay, isShorter, placementKey, withPlacement, type LayFailure } from '../../core/lay/index.ts'
+import { inHandOf } from '../../core/what-if/index.ts'
 import { textKey } from '../../core/text-key/index.ts'
 import { useJob } from './job.ts'
 import { laneCount, searchInLanes, type LaySearch } from './lay-lanes.ts'
@@ -46,7 +46,7 @@ export const useLay = defineStore('lay', () => {
   function bestFor(own: KeyedLay): Lay | null {
     const [kept, fresh] = [keptFor(own), found.value.get(own.key)?.lay ?? null]
     if (!kept || !fresh || kept.byHand) return kept?.lay ?? fresh
-    return fresh.length < kept.lay.length - 1e-6 ? fresh : kept.lay
+    return isShorter(fresh, kept.lay) ? fresh : kept.lay
   }
   const all = computed(() => cloths.value.map(bestFor))
   /** The best lay of a cloth, by its id; null while it has none. */
@@ -110,13 +110,10 @@ export const useLay = defineStore('lay', () => {
       {
         onBetter: ({ lay, bound }, after) => {
           seconds.value = after
-          const before = found.value.get(own.key)
+          const [fresh, before] = [{ ...lay, seconds: Number(after.toFixed(2)) }, found.value.get(own.key)?.lay]
           // Another lane may know the better bound of the same lay.
-          if (
-            lay.length < (before?.lay.length ?? Infinity) - 1e-6 ||
-            (lay.length <= before!.lay.length + 1e-6 && lay.bound > before!.lay.bound)
-          )
-            remember(own.key, { lay: { ...lay, seconds: Number(after.toFixed(2)) }, boundName: bound.name })
+          const knowsMore = before !== undefined && !isShorter(before, fresh) && fresh.bound > before.bound
+          if (isShorter(fresh, before) || knowsMore) remember(own.key, { lay: fresh, boundName: bound.name })
         },
         onEnd: (why, shortfall) => {
           if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall })
@@ -141,7 +138,7 @@ export const useLay = defineStore('lay', () => {
       {
         onBetter: ({ lay }, after) => {
           seconds.value = after
-          if (!best || lay.length < best.length - 1e-6) best = { ...lay, seconds: Number(after.toFixed(2)) }
+          if (isShorter({ ...lay, seconds: after }, best)) best = { ...lay, seconds: Number(after.toFixed(2)) }
         },
         onEnd: (why) => {
           stop()

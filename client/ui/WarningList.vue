@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { warningWords, type Level, type Warning } from '../../core/warning/index.ts'
+import type { Level } from '../../core/warning/index.ts'
+import { warningWords, type Warning } from '../../core/warnings/index.ts'
 import { useJob } from '../stores/job.ts'
 
 const props = defineProps<{ warnings: readonly Warning[] }>()

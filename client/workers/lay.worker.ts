@@ -1,5 +1,6 @@
 import { isProven, solveAround, type Found, type LayFailure } from '../../core/lay/index.ts'
-import { shortfallOf, type InHand, type Shortfall } from '../../core/what-if/index.ts'
+import type { Shortfall } from '../../core/cloth/index.ts'
+import { shortfallOf, type InHand } from '../../core/what-if/index.ts'
 import type { Lay, LayProblem } from '../../contract/index.ts'
 
 export interface LayRequest {
@@ -31,7 +32,7 @@ self.onmessage = (event: MessageEvent<LayRequest>) => {
   })
   tell(
     solved.ok
-      ? { kind: 'done', found: solved.value, isProven: isProven(solved.value), seconds: elapsed() }
+      ? { kind: 'done', found: solved.value, isProven: isProven(solved.value.lay), seconds: elapsed() }
       : { kind: 'failed', failure: solved.error, shortfall: inHand && lane === 0 ? shortfallOf(inHand) : null },
   )
 }

@@ -1,5 +1,5 @@
 import type { Calendar, Resource } from '../../contract/index.ts'
-import type { Part } from '../making/step.ts'
+import type { Part } from '../making/index.ts'
 import { dayName, dayNumber } from './days.ts'
 import { FreeTime, MINUTES_A_DAY, type Stretch } from './free-time.ts'
 

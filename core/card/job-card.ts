@@ -4,7 +4,8 @@ import { buyingList } from '../lists/index.ts'
 import { recordOf, unitsOf, workOrder, type Step } from '../making/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
 import { beforeWash } from '../pattern/index.ts'
-import { planJob, type WorkedPlan } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
+import type { WorkedPlan } from '../planned/index.ts'
 import { held } from '../keyed/index.ts'
 
 /** The contract's `CARD_VERSION`, of which this room may take types only: a test holds both together. */

@@ -2,12 +2,12 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { Job, LayProblem } from '../../contract/index.ts'
 import { acceptLay, problemFaults, solveLay } from '../lay/index.ts'
-import { planJob } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
 import { keepersBench } from '../shop/index.ts'
 import { anyClothChoice } from '../testing/cloths.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
 import { anySeat } from '../testing/seats.ts'
-import { warningWords } from '../warning/index.ts'
+import { warningWords } from '../warnings/index.ts'
 
 const SLOW_MS = 120_000
 

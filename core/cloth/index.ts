@@ -6,3 +6,7 @@ export type { PipingStrips } from './piping-strips.ts'
 export { rowPattern, ruledPlaces } from './match.ts'
 export { clothWarnings } from './warnings.ts'
 export { USUAL_CLOTH } from './usual-cloth.ts'
+export { CLOTH_WORDS } from './warning-words.ts'
+export type { ClothWarning } from './warning.ts'
+
+export { shortfallWords, type Shortfall } from './shortfall-words.ts'

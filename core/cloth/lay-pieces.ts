@@ -11,7 +11,7 @@ import {
 } from '../cover/index.ts'
 import type { Cushions } from '../seat/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
-import { turned } from '../lay/shape.ts'
+import { turned } from '../lay/index.ts'
 import { patternStart, repeatOf, washed, washedChoice, type Way } from '../pattern/index.ts'
 import { clothRow } from './cloth-row.ts'
 import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'

@@ -11,7 +11,8 @@ import {
 } from '../cover/index.ts'
 import { MOST_LAID, pieceCount } from '../lay/index.ts'
 import { boxOf } from '../outline/index.ts'
-import type { Warning } from '../warning/index.ts'
+import type { Raised } from '../warning/index.ts'
+import type { ClothWarning } from './warning.ts'
 import type { ClothLay, ClothPlan } from './lay-pieces.ts'
 import { rowPattern, type RowPattern } from './match.ts'
 
@@ -19,11 +20,11 @@ import { rowPattern, type RowPattern } from './match.ts'
  * What is doubtful about cloth, stripes and direction, before anything is laid. `job` has its cloth as it lies on the
  * table.
  */
-export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[]): readonly Warning[] {
+export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[]): readonly Raised<ClothWarning>[] {
   const { cloth, match, direction } = job.cloth
   const pattern = rowPattern(job.cloth)
   const [main] = plan.lays
-  const warnings: Warning[] = []
+  const warnings: Raised<ClothWarning>[] = []
   if (match.kind === 'matched') {
     if (!pattern.row && !pattern.depth)
       warnings.push({ station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: cloth.name })
@@ -47,7 +48,7 @@ export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[
 }
 
 /** Buttons on every cushion, and all of their ties, are soon more pieces than any cloth is laid with. */
-function tooMany({ cloth, problem }: ClothLay): readonly Warning[] {
+function tooMany({ cloth, problem }: ClothLay): readonly Raised<ClothWarning>[] {
   const pieces = pieceCount(problem)
   return pieces > MOST_LAID
     ? [{ station: 'lay', level: 'stop', code: 'too-many-pieces', cloth: cloth.name, pieces, most: MOST_LAID }]
@@ -55,10 +56,10 @@ function tooMany({ cloth, problem }: ClothLay): readonly Warning[] {
 }
 
 /** A rule that names a band which is not there, or that the pattern cannot follow the way it is meant. */
-function ruleDoubts({ match, alongRule }: ClothChoice, { row, depth }: RowPattern): readonly Warning[] {
+function ruleDoubts({ match, alongRule }: ClothChoice, { row, depth }: RowPattern): readonly Raised<ClothWarning>[] {
   if (match.kind === 'none') return []
   const { rule } = match
-  const warnings: Warning[] = []
+  const warnings: Raised<ClothWarning>[] = []
   const missing = (band: number, way: typeof row) => {
     if (way && band >= way.bands.length)
       warnings.push({ station: 'lay', level: 'warning', code: 'band-missing', band, bands: way.bands.length })
@@ -78,8 +79,8 @@ function matchDoubts(
   pattern: RowPattern,
   main: ClothLay,
   covers: readonly Cover[],
-): readonly Warning[] {
-  const warnings: Warning[] = []
+): readonly Raised<ClothWarning>[] {
+  const warnings: Raised<ClothWarning>[] = []
   const off = pattern.row ? Math.max(...covers.map(frontMismatch)) : 0
   if (off > 0.5) warnings.push({ station: 'lay', level: 'note', code: 'curved-front-match', off })
   const repeats = { row: pattern.row?.repeat ?? null, depth: pattern.depth?.repeat ?? null }
@@ -132,15 +133,15 @@ function whyNot(
   { cloth }: ClothChoice,
   { row, depth }: RowPattern,
   edges: 'front' | 'side',
-): Extract<Warning, { code: 'sides-cannot-match' }>['because'] {
+): Extract<Raised<ClothWarning>, { code: 'sides-cannot-match' }>['because'] {
   if ((edges === 'front' ? row : depth) === null) return 'runs-along'
   return cloth.nap === 'one-way' ? 'one-way' : 'slanted'
 }
 
 /** One warning for each kind of panel that is wider than the usable cloth in every allowed turn. */
-function tooWide(plan: ClothLay): readonly Warning[] {
+function tooWide(plan: ClothLay): readonly Raised<ClothWarning>[] {
   const seen = new Set<string>()
-  return plan.problem.pieces.flatMap((piece, i): Warning[] => {
+  return plan.problem.pieces.flatMap((piece, i): Raised<ClothWarning>[] => {
     const { panel, cut, name } = plan.pieces[i]!
     const box = boxOf(cut)
     const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]

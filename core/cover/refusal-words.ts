@@ -1,5 +1,5 @@
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
-import type { Refusal } from './recipe.ts'
+import type { Refusal } from './refusal.ts'
 import { MAKE_UPS } from './usual.ts'
 
 /** Why a cushion cannot take its make-up, and what it can take instead. */

@@ -2,7 +2,8 @@ import type { Job } from '../../contract/index.ts'
 import type { FillingPlan } from '../filling/index.ts'
 import { arcBetween, boxOf, edgeOf, isStraight } from '../outline/index.ts'
 import type { LengthUnit } from '../units/index.ts'
-import type { Warning } from '../warning/index.ts'
+import type { Raised } from '../warning/index.ts'
+import type { CoverWarning } from './warning.ts'
 import type { Figure } from '../working/index.ts'
 import type { Allowances } from './allowances.ts'
 import { boxingAsCut } from './boxing-choice.ts'
@@ -14,11 +15,11 @@ import { clothFor } from './on-the-roll.ts'
 import { openingVerdict } from './opening.ts'
 import type { Panel } from './panel.ts'
 import { leastBend, stripWidthOf } from './piping/piping.ts'
-import type { Refusal } from './recipe.ts'
+import type { Refusal } from './refusal.ts'
 import { gripFits } from './trims/trims.ts'
 
 /** Why a cushion cannot take its make-up, as a stop. */
-export const refusalWarning = (refusal: Refusal): Warning => ({
+export const refusalWarning = (refusal: Refusal): Raised<CoverWarning> => ({
   station: 'make-up',
   level: 'stop',
   code: 'make-up-refused',
@@ -32,10 +33,10 @@ export function coverWarnings(
   cover: Cover,
   filling: FillingPlan,
   checks: readonly Check[],
-): readonly Warning[] {
+): readonly Raised<CoverWarning>[] {
   return [
     ...checks.flatMap((c) =>
-      c.faults.map((detail): Warning => ({
+      c.faults.map((detail): Raised<CoverWarning> => ({
         station: 'pieces',
         level: 'stop',
         code: 'check-failed',
@@ -56,11 +57,11 @@ export function coverWarnings(
 
 const isWrap = (job: Job): boolean => 'boxing' in job.makeUp.construction && job.makeUp.construction.boxing === 'wrap'
 
-function panelDoubts(panel: Panel): readonly Warning[] {
+function panelDoubts(panel: Panel): readonly Raised<CoverWarning>[] {
   const { minX, minY, maxX, maxY } = boxOf(panel.finished)
   const size = Math.min(maxX - minX, maxY - minY)
   const seams = panel.edges.filter((e) => e.treatment === 'seam').map((e) => e.allowance.value)
-  const warnings: Warning[] = []
+  const warnings: Raised<CoverWarning>[] = []
   if (panel.role !== 'trim' && seams.length > 0 && Math.max(...seams) > size / 2)
     warnings.push({
       station: 'make-up',
@@ -75,7 +76,11 @@ function panelDoubts(panel: Panel): readonly Warning[] {
   return warnings
 }
 
-function openingDoubts({ makeUp, filling: chosen }: Job, cover: Cover, filling: FillingPlan): readonly Warning[] {
+function openingDoubts(
+  { makeUp, filling: chosen }: Job,
+  cover: Cover,
+  filling: FillingPlan,
+): readonly Raised<CoverWarning>[] {
   const opening = cover.closures.find((c) => c.choice.kind !== 'fixed')
   // A slip cover is pulled over from above; what is poured into a liner needs no more than a hand's width.
   const isPassed =
@@ -83,7 +88,7 @@ function openingDoubts({ makeUp, filling: chosen }: Job, cover: Cover, filling: 
     makeUp.construction.kind !== 'cube' &&
     !(makeUp.construction.kind === 'liner' && chosen.kind === 'loose-fibre')
   const isFilmed = chosen.kind === 'foam' && chosen.cutting.film
-  const warnings: Warning[] = []
+  const warnings: Raised<CoverWarning>[] = []
   if (isPassed) {
     const { goes, way, neededMm, packedMm, girthMm } = openingVerdict(
       { choice: opening.choice, lengthMm: opening.lengthMm.value },
@@ -115,11 +120,11 @@ function pipingDoubts(
   filling: FillingPlan,
   seam: Figure,
   unit: LengthUnit,
-): readonly Warning[] {
+): readonly Raised<CoverWarning>[] {
   if (!piping) return []
   const { choice } = piping
   const size = choice.kind === 'flat' ? choice.showMm : choice.cordMm
-  const warnings: Warning[] = []
+  const warnings: Raised<CoverWarning>[] = []
   const plates = panels.filter((p) => piping.groups.some((g) => g.panel.id === p.id))
   const bends = plates.flatMap((p) =>
     p.finished.flatMap((v, i) =>
@@ -161,10 +166,10 @@ function pipingDoubts(
   return warnings
 }
 
-function clothDoubts(job: Job): readonly Warning[] {
+function clothDoubts(job: Job): readonly Raised<CoverWarning>[] {
   const { cloth } = job.cloth
   const stretch = Math.max(cloth.stretch.across, cloth.stretch.along)
-  const warnings: Warning[] = []
+  const warnings: Raised<CoverWarning>[] = []
   if (stretch > 0)
     warnings.push({
       station: 'make-up',
@@ -193,8 +198,8 @@ function trimDoubts(
   { makeUp: { trims, construction, liner }, cloth, filling }: Job,
   seam: number,
   cover: Cover,
-): readonly Warning[] {
-  const warnings: Warning[] = []
+): readonly Raised<CoverWarning>[] {
+  const warnings: Raised<CoverWarning>[] = []
   const least = leastAllowance(trims.finishing)
   if (seam < least)
     warnings.push({

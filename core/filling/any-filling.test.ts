@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../../contract/index.ts'
-import { planDocument } from '../plan-document.ts'
-import { planJob } from '../plan.ts'
+import { planDocument } from '../plan/index.ts'
+import { planJob } from '../plan/index.ts'
 import { keepersBench } from '../shop/index.ts'
 import { anyFilling } from '../testing/fillings.ts'
 import { anySeat } from '../testing/seats.ts'
-import { warningWords } from '../warning/index.ts'
+import { warningWords } from '../warnings/index.ts'
 import { nestGroup } from './index.ts'
 
 const jobOf = (seat: ReturnType<typeof keepersBench>['seat'], filling: ReturnType<typeof keepersBench>['filling']) => ({

@@ -1,14 +1,15 @@
 import type { Filling, FoamFilling, Load } from '../../contract/index.ts'
 import { isSimple, keepsShape, type Outline } from '../outline/index.ts'
 import { HEAVY_KG, LONG_MM, type Cushions } from '../seat/index.ts'
-import type { Warning } from '../warning/index.ts'
+import type { Raised } from '../warning/index.ts'
+import type { FillingWarning } from './warning.ts'
 import type { CuttingPlan } from './cutting/index.ts'
 import type { FillingPlan, FoamPlan } from './filling.ts'
 import { LEAST_LAYER_MM } from './layers.ts'
 import { directionWarnings, expectedSize, fitWarnings, NOTICED_MM } from './sizing/index.ts'
 import { isMatterOfTaste, MOST_SHEETS } from './choice/index.ts'
 
-const at = (level: Warning['level']) => ({ station: 'filling', level }) as const
+const at = (level: Raised<FillingWarning>['level']) => ({ station: 'filling', level }) as const
 
 /** What is doubtful or dangerous about the filling. */
 export function fillingWarnings(
@@ -16,7 +17,7 @@ export function fillingWarnings(
   plans: readonly FillingPlan[],
   cutting: CuttingPlan | null,
   cushions: Cushions,
-): readonly Warning[] {
+): readonly Raised<FillingWarning>[] {
   const first = plans[0]!
   const foam = plans.filter((p) => p.kind === 'foam')
   return [
@@ -48,14 +49,14 @@ const INFANT_KG = 15
 /** Longest and widest of an infant's bed. */
 const COT_MM = [1450, 800] as const
 
-function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly Warning[] {
-  const failures = verdict.failures.map((failure): Warning => ({
+function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly Raised<FillingWarning>[] {
+  const failures = verdict.failures.map((failure): Raised<FillingWarning> => ({
     ...at('warning'),
     code: 'foam-fails',
     failure,
     base: load.base,
   }))
-  const doubts = verdict.doubts.map((doubt): Warning => ({
+  const doubts = verdict.doubts.map((doubt): Raised<FillingWarning> => ({
     ...at(isMatterOfTaste(doubt) ? 'note' : 'warning'),
     code: 'foam-doubt',
     doubt,
@@ -64,8 +65,11 @@ function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly
   return [...failures, ...doubts]
 }
 
-function layerWarnings({ layers, wadding }: FoamFilling, plans: readonly FoamPlan[]): readonly Warning[] {
-  const warnings: Warning[] = []
+function layerWarnings(
+  { layers, wadding }: FoamFilling,
+  plans: readonly FoamPlan[],
+): readonly Raised<FillingWarning>[] {
+  const warnings: Raised<FillingWarning>[] = []
   const thin = plans.find((p) =>
     p.layers.some((l, i) => layers[i]!.thicknessMm === null && l.thicknessMm <= LEAST_LAYER_MM),
   )
@@ -80,7 +84,11 @@ function layerWarnings({ layers, wadding }: FoamFilling, plans: readonly FoamPla
   return warnings
 }
 
-function sizingWarnings({ school }: FoamFilling, plans: readonly FoamPlan[], cushions: Cushions): readonly Warning[] {
+function sizingWarnings(
+  { school }: FoamFilling,
+  plans: readonly FoamPlan[],
+  cushions: Cushions,
+): readonly Raised<FillingWarning>[] {
   const { solid } = cushions.designs[0]!
   const finished = expectedSize(plans[0]!.sizing)
   const [width, depth] = [solid.width.value - finished.widthMm, solid.depth.value - finished.depthMm]
@@ -97,7 +105,7 @@ function sizingWarnings({ school }: FoamFilling, plans: readonly FoamPlan[], cus
   ]
 }
 
-function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Warning[] {
+function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): readonly Raised<FillingWarning>[] {
   const lost = (what: 'block' | 'cover') =>
     plans.some(({ sizing }, i) => isLost(cushions.designs[i]!.solid.outline, sizing[what].outline))
   return [
@@ -106,8 +114,8 @@ function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): reado
   ]
 }
 
-function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly Warning[] {
-  const warnings: Warning[] = []
+function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly Raised<FillingWarning>[] {
+  const warnings: Raised<FillingWarning>[] = []
   const unmade = blocks.flatMap((b) =>
     b.unmade.map((u) => ({ ...u, offered: b.layers[u.layer]!.grade.thicknessesMm })),
   )[0]
@@ -144,15 +152,15 @@ function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly War
   return warnings
 }
 
-function placeWarnings({ load, kind }: Filling): readonly Warning[] {
-  const warnings: Warning[] = []
+function placeWarnings({ load, kind }: Filling): readonly Raised<FillingWarning>[] {
+  const warnings: Raised<FillingWarning>[] = []
   if (load.use === 'sleeping' && load.exposure !== 'indoors') warnings.push({ ...at('note'), code: 'berth-wants-air' })
   if (load.exposure === 'wet') warnings.push({ ...at('note'), code: 'wet-wants-vents' })
   if (kind === 'loose-fibre' && load.exposure === 'wet') warnings.push({ ...at('warning'), code: 'fibre-in-wet' })
   return warnings
 }
 
-function heightWarnings({ height }: FillingPlan): readonly Warning[] {
+function heightWarnings({ height }: FillingPlan): readonly Raised<FillingWarning>[] {
   const { change } = height
   return change && Math.abs(change.value) > NOTICED_MM
     ? [{ ...at('note'), code: 'seat-height-changes', by: change.value }]
@@ -163,8 +171,8 @@ function safetyWarnings(
   filling: Filling,
   plans: readonly FillingPlan[],
   cutting: CuttingPlan | null,
-): readonly Warning[] {
-  const warnings: Warning[] = [{ ...at('safety'), code: 'fire-label' }]
+): readonly Raised<FillingWarning>[] {
+  const warnings: Raised<FillingWarning>[] = [{ ...at('safety'), code: 'fire-label' }]
   const heaviest = plans.reduce((most, p) => (p.mass.value > most.mass.value ? p : most))
   const lengthMm = Math.max(...plans.flatMap((p) => [p.sizing.block.width.value, p.sizing.block.depth.value]))
   if (heaviest.mass.value > HEAVY_KG || lengthMm > LONG_MM)

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import type { Job } from '../../contract/index.ts'
-import type { CutLine } from '../lists/cut-list.ts'
+import type { CutLine } from '../planned/index.ts'
 import { formatLength, unitName } from '../units/index.ts'
 
 /** The cut list for a spreadsheet; cut sizes in the job's unit. */

@@ -1,7 +1,7 @@
 import { usualMatch } from '../pattern/index.ts'
 import { SIDES, slotOf } from '../seat/index.ts'
 import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
-import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/usual.ts'
+import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/index.ts'
 import type {
   AllowanceBook,
   Cloth,

@@ -1,5 +1,5 @@
 import { usualMatch } from '../pattern/index.ts'
-import { usualMakeUp } from '../cover/usual.ts'
+import { usualMakeUp } from '../cover/index.ts'
 import { usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import type {

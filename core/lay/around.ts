@@ -6,9 +6,10 @@ import { lowerBound } from './bound.ts'
 import type { Found } from './found.ts'
 import { instanceOf } from './instance.ts'
 import { clearanceRing, minkowskiSum } from './no-fit.ts'
-import { HOLLOW_MM, turned } from './shape.ts'
+import { turned } from './shape.ts'
 import { solveLay, type LayFailure, type SolveOptions } from './solve.ts'
 import { held } from '../keyed/index.ts'
+import { HOLLOW_MM } from './tolerances.ts'
 
 /** One copy of one piece of a lay. */
 export const placementKey = ({ id, copy }: Pick<Placement, 'id' | 'copy'>): string => `${id}#${copy}`

@@ -1,5 +1,6 @@
-import { HAIR, type Intervals, type Lattice } from './intervals.ts'
+import { type Intervals, type Lattice } from './intervals.ts'
 import { chainAt, type ConvexRegion } from './no-fit.ts'
+import { HAIR_MM } from './tolerances.ts'
 
 /** Everything one placed piece (or obstacle) keeps free of the piece to be laid, and its reach across. */
 export interface Block {
@@ -23,7 +24,7 @@ export function freeLines(blocks: readonly Block[], low: number, high: number): 
   }
   const sorted = Float64Array.from(lines).sort()
   let kept = 0
-  for (const x of sorted) if (kept === 0 || x - sorted[kept - 1]! > HAIR) sorted[kept++] = x
+  for (const x of sorted) if (kept === 0 || x - sorted[kept - 1]! > HAIR_MM) sorted[kept++] = x
   return sorted.subarray(0, kept)
 }
 
@@ -45,8 +46,8 @@ export function lowestOn(
     const at = x - dx
     for (const region of regions) {
       if (
-        at <= region.minX + HAIR ||
-        at >= region.maxX - HAIR ||
+        at <= region.minX + HAIR_MM ||
+        at >= region.maxX - HAIR_MM ||
         region.maxY + dy <= from ||
         region.minY + dy >= ceiling
       )
@@ -71,7 +72,7 @@ export function settle(
   for (let i = 0; i < 12; i++) {
     const left = leftmostFrom(blocks, at.x, at.y, xLow)
     const down = lowestOn(blocks, left, floor, null, scratch)
-    if (down > at.y + HAIR || (at.x - left < 0.01 && at.y - down < 0.01)) break
+    if (down > at.y + HAIR_MM || (at.x - left < 0.01 && at.y - down < 0.01)) break
     at = { x: left, y: down }
   }
   return at
@@ -84,9 +85,9 @@ function leftmostFrom(blocks: readonly Block[], x: number, y: number, xLow: numb
     if (minX >= x) continue
     const level = y - dy
     for (const region of regions) {
-      if (level <= region.minY + HAIR || level >= region.maxY - HAIR || region.minX + dx >= x) continue
+      if (level <= region.minY + HAIR_MM || level >= region.maxY - HAIR_MM || region.minX + dx >= x) continue
       const right = rightEnd(region, level) + dx
-      if (right <= x + HAIR && right > limit) limit = right
+      if (right <= x + HAIR_MM && right > limit) limit = right
     }
   }
   return Math.min(x, limit)

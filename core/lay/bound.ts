@@ -1,4 +1,5 @@
 import type { Instance } from './instance.ts'
+import { ROUNDING_MM } from './tolerances.ts'
 
 export type BoundName = 'area' | 'tallest piece' | 'wide pieces' | 'every way tried'
 
@@ -9,14 +10,13 @@ export interface Bound {
 }
 
 /** Pieces that touch within the accepted tolerance may make a lay this much shorter than true sizes say. */
-const SLACK = 1e-6
 
 /** The best of the proven lower bounds of the used length (of all sheets together). */
 export function lowerBound(instance: Instance): Bound {
   const bounds = [areaBound(instance), tallestBound(instance), widePiecesBound(instance)]
   const best = bounds.reduce((a, b) => (b.length > a.length ? b : a))
   const onLastSheet = best.length - (instance.sheets > 1 ? instance.maxY * (leastSheets(instance) - 1) : 0)
-  return { name: best.name, length: Math.max(0, onLastSheet - SLACK) }
+  return { name: best.name, length: Math.max(0, onLastSheet - ROUNDING_MM) }
 }
 
 /** Sheets that the area alone needs. */

@@ -1,7 +1,7 @@
 import type { Arrangement } from './placer.ts'
+import { ONE_STROKE_MM } from './tolerances.ts'
 
 /** Edges closer than this are cut in one stroke. */
-const ONE_STROKE_MM = 0.05
 
 type Stretch = readonly [from: number, to: number]
 

@@ -1,14 +1,14 @@
 import type { LayCloth } from '../../contract/index.ts'
 import type { Ring } from './convex-parts.ts'
+import { BESIDE_SLIT_MM } from './tolerances.ts'
 
 type Flaw = LayCloth['flaws'][number]
 
 /** A slit or a pinhole has no width, and yet nothing may be cut across it: pieces keep this far from its line. */
-const BESIDE_MM = 0.05
 
 /** What pieces keep out of round a flaw; of a slit a strip as narrow as can be told. */
 export function flawRing([x, y, width, height]: Flaw): Ring {
-  const [besideX, besideY] = [width > 0 ? 0 : BESIDE_MM, height > 0 ? 0 : BESIDE_MM]
+  const [besideX, besideY] = [width > 0 ? 0 : BESIDE_SLIT_MM, height > 0 ? 0 : BESIDE_SLIT_MM]
   const [left, right, low, high] = [x - besideX, x + width + besideX, y - besideY, y + height + besideY]
   return [left, low, right, low, right, high, left, high]
 }

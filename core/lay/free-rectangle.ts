@@ -1,5 +1,6 @@
 import type { Instance } from './instance.ts'
 import type { Arrangement } from './placer.ts'
+import { EQUAL_LENGTH_MM } from './tolerances.ts'
 
 /** A piece of cloth on which nothing lies. */
 export interface FreeRectangle {
@@ -49,7 +50,7 @@ export function largestFree(
     if (x < minX || x >= maxX) continue
     grow(
       x,
-      taken.filter((b) => b.right > x + HAIR_MM),
+      taken.filter((b) => b.right > x + EQUAL_LENGTH_MM),
       0,
       0,
       length,
@@ -59,7 +60,9 @@ export function largestFree(
 
   /** Rectangles from `x` on between `foot` and `top`: as far as the next box, then above and below it. */
   function grow(x: number, boxes: readonly Box[], from: number, foot: number, top: number): void {
-    const next = boxes.findIndex((b, i) => i >= from && b.foot < top - HAIR_MM && b.top > foot + HAIR_MM)
+    const next = boxes.findIndex(
+      (b, i) => i >= from && b.foot < top - EQUAL_LENGTH_MM && b.top > foot + EQUAL_LENGTH_MM,
+    )
     const right = next < 0 ? maxX : Math.min(maxX, boxes[next]!.left)
     if ((right - x) * (top - foot) > best.width * best.height)
       best = { x, y: foot, width: right - x, height: top - foot }
@@ -69,8 +72,6 @@ export function largestFree(
     if (box.top < top) grow(x, boxes, next + 1, Math.max(foot, box.top), top)
   }
 }
-
-const HAIR_MM = 1e-3
 
 const least = (ring: readonly number[], axis: 0 | 1): number =>
   ring.reduce((low, v, i) => (i % 2 === axis ? Math.min(low, v) : low), Infinity)

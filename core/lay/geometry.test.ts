@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { convexParts, isConvex, ringArea, type Ring } from './convex-parts.ts'
 import { fillHollows } from './fill-hollows.ts'
 import { chainAt, clearanceRing, minkowskiSum, noFitRegion, regionOf } from './no-fit.ts'
-import { distanceToRing, insideDeeper, isInside, outlinesCloserThan } from './penetration.ts'
+import { distanceToRing, insideDeeper, isInside, outlinesCloserThan } from './check/outlines.ts'
 import { posedRing, turned } from './shape.ts'
 
 const SQUARE: Ring = [0, 0, 10, 0, 10, 10, 0, 10]

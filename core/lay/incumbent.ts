@@ -2,6 +2,7 @@ import { cutLines } from './cut-lines.ts'
 import { largestFree, MOST_FOR_FREE } from './free-rectangle.ts'
 import type { Instance } from './instance.ts'
 import type { Arrangement } from './placer.ts'
+import { EQUAL_LENGTH_MM, SAME_COST } from './tolerances.ts'
 
 /** What is to be kept small where not all pieces have a place. */
 export type Leaving = 'fewest pieces' | 'least area'
@@ -32,8 +33,8 @@ export function incumbentFrom(
       a.left.length === 0 &&
       best.left.length === 0 &&
       a.sheets === best.sheets &&
-      Math.abs(a.length - best.length) < EQUAL_MM
-    if (!isAsLong || instance.items.length > MOST_FOR_FREE) return cost < bestCost - 1e-9
+      Math.abs(a.length - best.length) < EQUAL_LENGTH_MM
+    if (!isAsLong || instance.items.length > MOST_FOR_FREE) return cost < bestCost - SAME_COST
     bestFree ??= freeArea(instance, best)
     const free = freeArea(instance, a)
     if (free > bestFree * WORTH_CHANGING + 1) return true
@@ -54,7 +55,6 @@ export function incumbentFrom(
   }
 }
 
-const EQUAL_MM = 0.01
 /** A free piece that is larger by less changes nothing for the maker. */
 const WORTH_CHANGING = 1.02
 

@@ -3,6 +3,7 @@ import type { LayPiece, LayProblem } from '../../contract/index.ts'
 import { convexParts, type Ring } from './convex-parts.ts'
 import { posedRing, ShapeTable, turned, type Posture, type Shape } from './shape.ts'
 import { held } from '../keyed/index.ts'
+import { ROUNDING_MM } from './tolerances.ts'
 
 /** One copy of one piece to be laid. */
 export interface Item {
@@ -126,8 +127,8 @@ function posturesOf(piece: LayPiece, table: ShapeTable, problem: LayProblem): re
       const isKnown = postures.some(
         (p) =>
           p.shape === posture.shape &&
-          (!bindsAcross || Math.abs(p.anchorX - posture.anchorX) < 1e-6) &&
-          (!bindsAlong || Math.abs(p.anchorY - posture.anchorY) < 1e-6),
+          (!bindsAcross || Math.abs(p.anchorX - posture.anchorX) < ROUNDING_MM) &&
+          (!bindsAlong || Math.abs(p.anchorY - posture.anchorY) < ROUNDING_MM),
       )
       if (!isKnown) postures.push(posture)
     }

@@ -1,5 +1,4 @@
-/** Penetration that rounding may cause, far below what scissors resolve. */
-export const HAIR = 1e-5
+import { HAIR_MM } from './tolerances.ts'
 
 /** Places start + k·step: where a matched piece may stand on one axis. */
 export interface Lattice {
@@ -44,20 +43,20 @@ export class Intervals {
   lowestFree(from: number): number {
     let y = from
     for (let i = 0; i < this.count; i++) {
-      if (this.low[i]! + HAIR >= y) break
-      if (this.high[i]! - HAIR > y) y = this.high[i]!
+      if (this.low[i]! + HAIR_MM >= y) break
+      if (this.high[i]! - HAIR_MM > y) y = this.high[i]!
     }
     return y
   }
 
   /** A place on the lattice may jump over the start of a later stretch: looked at again until nothing blocks. */
   lowestFreeOnLattice(from: number, lattice: Lattice): number {
-    const onLattice = (y: number) => y - HAIR + modulo(lattice.start - (y - HAIR), lattice.step)
+    const onLattice = (y: number) => y - HAIR_MM + modulo(lattice.start - (y - HAIR_MM), lattice.step)
     let y = onLattice(from)
     for (let blocked = true; blocked;) {
       blocked = false
       for (let i = 0; i < this.count; i++) {
-        if (this.low[i]! + HAIR >= y || this.high[i]! - HAIR <= y) continue
+        if (this.low[i]! + HAIR_MM >= y || this.high[i]! - HAIR_MM <= y) continue
         y = onLattice(this.high[i]!)
         blocked = true
       }

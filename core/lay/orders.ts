@@ -3,6 +3,7 @@ import type { Incumbent } from './incumbent.ts'
 import type { Instance } from './instance.ts'
 import type { Arrangement, Recipe } from './placer.ts'
 import type { Strategy } from './strategy.ts'
+import { SAME_COST } from './tolerances.ts'
 
 /** Turns a recipe into an arrangement; null when stopped on the way. */
 export type Decoder = (recipe: Recipe) => Arrangement | null
@@ -43,7 +44,7 @@ export function* orderWalks(instance: Instance, decode: Decoder, incumbent: Incu
         hereCost = cost
       }
       if (hereCost < memory[slot]!) memory[slot] = hereCost
-      if (cost < lowest - 1e-9) {
+      if (cost < lowest - SAME_COST) {
         lowest = cost
         dry = 0
       }
@@ -55,7 +56,7 @@ export function* orderWalks(instance: Instance, decode: Decoder, incumbent: Incu
     const found = decode(recipe)
     if (!found) return null
     const cost = incumbent.offer(found)
-    if (cost < bestCost - 1e-9) {
+    if (cost < bestCost - SAME_COST) {
       // Trying every turn of every piece is the slow part: walks go on with the turns that were found good.
       bestRecipe = pinned(recipe, found, instance)
       bestCost = cost

@@ -1,9 +1,10 @@
 import { freeLines, lowestOn, settle, type Block } from './blocks.ts'
 import type { Instance, Item } from './instance.ts'
 import type { Ring } from './convex-parts.ts'
-import { HAIR, Intervals, latticePoints, modulo } from './intervals.ts'
+import { Intervals, latticePoints, modulo } from './intervals.ts'
 import { clearanceRing, minkowskiSum, noFitRegion, type ConvexRegion } from './no-fit.ts'
 import type { Posture, Shape } from './shape.ts'
+import { HAIR_MM } from './tolerances.ts'
 
 /** A piece put down: its posture, and the lower left corner of its box. */
 export interface Spot {
@@ -119,7 +120,7 @@ export class Placer {
   ): { x: number; y: number } | null {
     const { minX, maxX, maxY, repeatAcross, repeatAlong } = this.instance
     const { shape } = posture
-    const [xLow, xHigh, yHigh] = [minX, maxX - shape.width + HAIR, maxY - shape.height + HAIR]
+    const [xLow, xHigh, yHigh] = [minX, maxX - shape.width + HAIR_MM, maxY - shape.height + HAIR_MM]
     if (xHigh < xLow || yHigh < 0) return null
     const isBound = item.across !== null || item.along !== null
     const floor = floors.get(isBound ? posture : shape) ?? 0
@@ -132,11 +133,11 @@ export class Placer {
       item.along !== null && offset.along !== null
         ? { start: offset.along + item.along - posture.anchorY, step: repeatAlong! }
         : null
-    const xs = boundX ? latticePoints(boundX, xLow - HAIR, xHigh) : freeLines(blocks, xLow, xHigh - HAIR)
+    const xs = boundX ? latticePoints(boundX, xLow - HAIR_MM, xHigh) : freeLines(blocks, xLow, xHigh - HAIR_MM)
     let best: { x: number; y: number } | null = null
     for (const x of xs) {
-      const y = lowestOn(blocks, x, floor, boundY, this.scratch, best ? best.y + HAIR : Infinity)
-      if (y > yHigh || (best && (y > best.y + HAIR || (y > best.y - HAIR && x >= best.x)))) continue
+      const y = lowestOn(blocks, x, floor, boundY, this.scratch, best ? best.y + HAIR_MM : Infinity)
+      if (y > yHigh || (best && (y > best.y + HAIR_MM || (y > best.y - HAIR_MM && x >= best.x)))) continue
       best = { x, y }
     }
     if (best && !boundX && !boundY && !this.isBoxesOnly(shape, spots))
@@ -224,6 +225,6 @@ function isLower(place: { x: number; y: number }, posture: Posture, best: Spot):
     place.y + HEIGHT_WEIGHT * posture.shape.height,
     best.y + HEIGHT_WEIGHT * best.posture.shape.height,
   ]
-  if (Math.abs(level - bestLevel) > HAIR) return level < bestLevel
-  return Math.abs(place.y - best.y) > HAIR ? place.y < best.y : place.x < best.x - HAIR
+  if (Math.abs(level - bestLevel) > HAIR_MM) return level < bestLevel
+  return Math.abs(place.y - best.y) > HAIR_MM ? place.y < best.y : place.x < best.x - HAIR_MM
 }

@@ -1,5 +1,6 @@
 import { fillHollows } from './fill-hollows.ts'
 import { convexParts, counterClockwise, ringArea, type Ring } from './convex-parts.ts'
+import { HOLLOW_MM, ROUNDING_MM } from './tolerances.ts'
 
 /** A piece in one allowed turn, moved so that its box starts at the origin. */
 export interface Shape {
@@ -31,12 +32,6 @@ export function turned(x: number, y: number, turn: number, flip: boolean): reado
   return [c * fx - s * y, s * fx + c * y]
 }
 
-/**
- * Flattened hollow arcs are filled in by no more than this for the search: a hair of cloth for a twentieth of the
- * convex parts.
- */
-export const HOLLOW_MM = 2
-
 /** Keeps one shape for each different outline. */
 export class ShapeTable {
   readonly shapes: Shape[] = []
@@ -56,7 +51,7 @@ export class ShapeTable {
       width,
       height,
       area,
-      isBox: Math.abs(area - width * height) < 1e-6 * width * height,
+      isBox: Math.abs(area - width * height) < ROUNDING_MM * width * height,
     }
     this.shapes.push(shape)
     this.byKey.set(key, shape)
@@ -91,8 +86,8 @@ function fromLowestLeft(ring: Ring): Ring {
   let start = 0
   for (let i = 2; i < ring.length; i += 2) {
     if (
-      ring[i + 1]! < ring[start + 1]! - 1e-6 ||
-      (Math.abs(ring[i + 1]! - ring[start + 1]!) <= 1e-6 && ring[i]! < ring[start]!)
+      ring[i + 1]! < ring[start + 1]! - ROUNDING_MM ||
+      (Math.abs(ring[i + 1]! - ring[start + 1]!) <= ROUNDING_MM && ring[i]! < ring[start]!)
     )
       start = i
   }

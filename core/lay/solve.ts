@@ -13,6 +13,8 @@ import {
   proveBoxes,
   skylineWalks,
 } from './boxes/index.ts'
+import { isProven } from './better.ts'
+import { acceptLay, type LayFault } from './check/index.ts'
 import type { Found } from './found.ts'
 import { largestFree } from './free-rectangle.ts'
 import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
@@ -21,6 +23,7 @@ import { Placer, type Arrangement } from './placer.ts'
 import { seeded, type Random } from '../random/index.ts'
 import { round4 } from './round.ts'
 import { separation } from './separation/index.ts'
+import { ROUNDING_MM } from './tolerances.ts'
 import { takeTurns, type Budget, type Shared } from './strategy.ts'
 import { mayTile, tilePolygons } from './tiling/index.ts'
 
@@ -31,6 +34,7 @@ export type LayFailure =
   | { readonly code: 'no-place'; readonly piece: string }
   | { readonly code: 'no-room'; readonly pieces: readonly string[] }
   | { readonly code: 'too-many-pieces'; readonly pieces: number; readonly most: number }
+  | { readonly code: 'unsound'; readonly faults: readonly LayFault[] }
 
 export interface SolveOptions {
   readonly seed: number
@@ -77,12 +81,22 @@ export function solveLay(
     steps,
     free: largestFree(instance, a),
   })
+  let sound: Found | null = null
+  let faults: readonly LayFault[] = []
+  /** What the search believes is told only after the check, which knows nothing of the search, has found it sound. */
+  function tell(a: Arrangement): void {
+    if (a.left.length > 0) return
+    const found = foundOf(a)
+    faults = acceptLay(problem, { ...found.lay, seconds: 0 })
+    if (faults.length > 0) return
+    sound = found
+    onBetter?.(found)
+  }
   // The first lay is always finished, however short the budget.
   const first = firstLay(instance, placer)
-  const tell = (a: Arrangement) => a.left.length === 0 && onBetter?.(foundOf(a))
   const incumbent = incumbentFrom(instance, first, tell)
   tell(first)
-  const isReached = () => isProven(instance, incumbent.best(), bound)
+  const isReached = () => isBest(instance, incumbent.best(), bound)
   steps = takeTurns(
     strategiesFor({ instance, placer, incumbent, bound: bound.length, lane, prove }, random, budget),
     budget,
@@ -91,8 +105,17 @@ export function solveLay(
     (step) => (steps = step),
   )
   const best = incumbent.best()
-  return best.left.length > 0 ? err(roomFailure(instance, placer, best)) : ok(foundOf(best))
+  if (best.left.length > 0) return err(roomFailure(instance, placer, best))
+  return sound ? ok(withProof(sound, foundOf(best))) : err({ code: 'unsound', faults })
 }
+
+/** The last sound lay, with what was proven and done since it was found. */
+const withProof = (sound: Found, { bound, steps, lay }: Found): Found => ({
+  ...sound,
+  bound,
+  steps,
+  lay: { ...sound.lay, bound: Math.min(sound.lay.length, lay.bound) },
+})
 
 /**
  * As much of a problem as goes on its cloth, for a remnant or a piece of stock: pieces without a place are left out.
@@ -117,7 +140,7 @@ export function layWhatFits(
   takeTurns(
     [{ strategy: orderWalks(instance, decode, incumbent, seeded(seed)), share: 1 }],
     budget,
-    () => isProven(instance, incumbent.best(), bound),
+    () => isBest(instance, incumbent.best(), bound),
     0,
     () => {},
   )
@@ -188,21 +211,22 @@ function strategiesFor(
 /** With more boxes than this the general placer has had its say with the first lay. */
 const FEW_BOXES = 25
 
-const isProven = (instance: Instance, a: Arrangement, bound: Bound): boolean =>
-  a.left.length === 0 && a.sheets <= leastSheets(instance) && a.length <= bound.length + 1e-4
+/** All pieces lie, on no more sheets than their area needs, as short as can be. */
+const isBest = (instance: Instance, { left, sheets, length }: Arrangement, bound: Bound): boolean =>
+  left.length === 0 && sheets <= leastSheets(instance) && isProven({ length, bound: bound.length })
 
 /** Pieces that cannot stand on the cloth in any allowed turn. */
 function neverFits(problem: LayProblem, instance: Instance): LayFailure | null {
   const width = instance.maxX - instance.minX
   for (const item of instance.items) {
-    const narrow = item.postures.filter((p) => p.shape.width <= width + 1e-6)
+    const narrow = item.postures.filter((p) => p.shape.width <= width + ROUNDING_MM)
     if (narrow.length === 0) {
       const least = Math.min(...item.postures.map((p) => p.shape.width))
       const wouldTurn = item.postures.some((p) => p.shape.height <= width)
       return { code: 'wider-than-cloth', piece: item.piece, over: least - width, wouldTurn }
     }
     const shortest = Math.min(...narrow.map((p) => p.shape.height))
-    if (shortest > instance.maxY + 1e-6)
+    if (shortest > instance.maxY + ROUNDING_MM)
       return { code: 'longer-than-cloth', piece: item.piece, over: shortest - instance.maxY }
   }
   return problem.pieces.length === 0 ? { code: 'no-room', pieces: [] } : null

@@ -1,7 +1,7 @@
 import type { Job, Learned } from '../../contract/index.ts'
 import { firmnessOf, stackHardnessN } from '../filling/index.ts'
 import type { Edit } from '../job/index.ts'
-import type { WorkedPlan } from '../plan.ts'
+import type { WorkedPlan } from '../planned/index.ts'
 
 type JobLearned = NonNullable<Job['allowances']['learned']>
 

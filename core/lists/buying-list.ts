@@ -2,7 +2,7 @@ import type { Cloth, Job, Trim, TrimUse } from '../../contract/index.ts'
 import { pipedPairs, seamLength, stretchLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import { beforeWash, leftByWash } from '../pattern/index.ts'
-import type { WorkedPlan } from '../plan.ts'
+import type { WorkedPlan } from '../planned/index.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
 import {
   entered,

@@ -3,22 +3,10 @@ import type { Cloth, ClothRole, Job } from '../../contract/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
-import type { DesignPlan } from '../plan.ts'
+import type { CutLine, DesignPlan } from '../planned/index.ts'
 import type { Solid } from '../seat/index.ts'
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
-import { entered, type Figure } from '../working/index.ts'
-
-/** One line of the cut list: so many pieces of one cut size. */
-export interface CutLine {
-  readonly what: string
-  readonly material: 'foam' | 'cloth'
-  readonly count: number
-  readonly width: Figure
-  readonly height: Figure
-  readonly note: string
-  /** The grade is in the name of a foam part; cloth by its name. */
-  readonly from: string
-}
+import { entered } from '../working/index.ts'
 
 /** Everything to be cut, foam first, cut sizes throughout; the letter of a design where there are several. */
 export function cutList(

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Job } from '../../contract/index.ts'
-import { planJob } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
 import { demoJobs, keepersBench, USUAL_WORKSHOP } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'

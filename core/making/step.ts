@@ -1,5 +1,5 @@
 import type { Resource, WorkKind } from '../../contract/index.ts'
-import type { WarningCase } from '../warning/index.ts'
+import type { WarningCase } from '../warnings/index.ts'
 import type { Figure } from '../working/index.ts'
 
 /** So much of one kind of work. */

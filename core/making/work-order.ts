@@ -1,5 +1,5 @@
 import type { Job } from '../../contract/index.ts'
-import type { WorkedPlan } from '../plan.ts'
+import type { WorkedPlan } from '../planned/index.ts'
 import { clothSteps } from './steps/cloth-steps.ts'
 import { closingSteps } from './steps/closing-steps.ts'
 import { foamSteps } from './steps/foam-steps.ts'

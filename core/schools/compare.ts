@@ -1,10 +1,11 @@
 import type { Job } from '../../contract/index.ts'
 import { cutOutline } from '../cover/index.ts'
 import { areaOf } from '../outline/index.ts'
-import { planJob, type WorkedPlan } from '../plan.ts'
-import type { Warning } from '../warning/index.ts'
+import { planJob } from '../plan/index.ts'
+import type { WorkedPlan } from '../planned/index.ts'
+import type { Warning } from '../warnings/index.ts'
 import { entered, figure, given, minus, type Figure } from '../working/index.ts'
-import type { School } from './schools.ts'
+import type { School } from './school.ts'
 
 /** One cushion made by a school: how large it finishes, how the block fits, what cloth it takes. */
 export interface SchoolResult {

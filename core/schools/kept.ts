@@ -1,5 +1,5 @@
 import type { Job, KeptSchool } from '../../contract/index.ts'
-import type { School } from './schools.ts'
+import type { School } from './school.ts'
 
 /** The shop's own named ways of the job's make-up, each with its construction, closure and allowances. */
 export const keptSchools = ({ makeUp }: Job, kept: readonly KeptSchool[]): readonly School[] =>

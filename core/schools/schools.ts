@@ -1,16 +1,9 @@
 import type { Construction, Job, KeptSchool } from '../../contract/index.ts'
 import { EARS } from '../cover/index.ts'
-import { setAllowance, setMakeUp, type Edit } from '../job/index.ts'
+import { setAllowance, setMakeUp } from '../job/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 import { keptSchools } from './kept.ts'
-
-/** A way that makers differ in, by name, with its reason and effect. */
-export interface School {
-  readonly id: string
-  readonly name: string
-  readonly says: string
-  readonly edit: Edit
-}
+import type { School } from './school.ts'
 
 /**
  * The schools that can be followed on a job's make-up: the allowance of the shop's book first, then those the shop

@@ -1,5 +1,6 @@
 import type { OldSizes, Seat } from '../../contract/index.ts'
-import type { Warning } from '../warning/index.ts'
+import type { Raised } from '../warning/index.ts'
+import type { SeatWarning } from './warning.ts'
 import { USUAL_CLEARANCE_MM } from './clearance.ts'
 import { LEAST_CUSHION_MM, type Cushions } from './cushions.ts'
 import { spreadLimit, spreadOf } from './dimension.ts'
@@ -10,7 +11,7 @@ import { slotsOf } from './slots.ts'
 import { squareness } from './squareness.ts'
 
 /** Why no cushion can be worked out from this seat. */
-export const seatFaultWarning = (fault: SeatFault | DivisionFault): Warning => ({
+export const seatFaultWarning = (fault: SeatFault | DivisionFault): Raised<SeatWarning> => ({
   station: 'measure',
   level: 'stop',
   code: 'seat-fault',
@@ -18,7 +19,7 @@ export const seatFaultWarning = (fault: SeatFault | DivisionFault): Warning => (
 })
 
 /** What is doubtful about the measurements; `cushions` is null when the seat makes no outline. */
-export function seatWarnings(seat: Seat, cushions: Cushions | null): readonly Warning[] {
+export function seatWarnings(seat: Seat, cushions: Cushions | null): readonly Raised<SeatWarning>[] {
   return [
     ...spreadWarnings(seat),
     ...squareWarnings(seat),
@@ -28,8 +29,8 @@ export function seatWarnings(seat: Seat, cushions: Cushions | null): readonly Wa
   ]
 }
 
-function spreadWarnings(seat: Seat): readonly Warning[] {
-  return slotsOf(seat).flatMap(({ dimension, label }): Warning[] => {
+function spreadWarnings(seat: Seat): readonly Raised<SeatWarning>[] {
+  return slotsOf(seat).flatMap(({ dimension, label }): Raised<SeatWarning>[] => {
     const spread = spreadOf(dimension)
     const limit = spreadLimit(Math.max(...dimension.readings.map((r) => r.mm)))
     return spread > limit
@@ -47,7 +48,7 @@ function spreadWarnings(seat: Seat): readonly Warning[] {
   })
 }
 
-function squareWarnings({ footprint }: Seat): readonly Warning[] {
+function squareWarnings({ footprint }: Seat): readonly Raised<SeatWarning>[] {
   if (footprint.kind !== 'rectangle' && footprint.kind !== 'taper') return []
   if (!footprint.rising || !footprint.falling) return []
   const found = squareness(footprint)
@@ -66,7 +67,7 @@ function squareWarnings({ footprint }: Seat): readonly Warning[] {
       ]
 }
 
-function tapeWarnings({ footprint }: Seat): readonly Warning[] {
+function tapeWarnings({ footprint }: Seat): readonly Raised<SeatWarning>[] {
   if (footprint.kind !== 'taped') return []
   const read = tapedSurvey(footprint)
   if (!read.ok) return []
@@ -87,12 +88,12 @@ function tapeWarnings({ footprint }: Seat): readonly Warning[] {
     : []
 }
 
-function sizeWarnings(cushions: Cushions): readonly Warning[] {
+function sizeWarnings(cushions: Cushions): readonly Raised<SeatWarning>[] {
   return cushions.designs
-    .flatMap(({ solid }): Warning[] => {
+    .flatMap(({ solid }): Raised<SeatWarning>[] => {
       const vanishing = (['width', 'depth'] as const)
         .filter((d) => solid[d].value < LEAST_CUSHION_MM)
-        .map((dimension): Warning => ({
+        .map((dimension): Raised<SeatWarning> => ({
           station: 'measure',
           level: 'stop',
           code: 'cushion-vanishes',
@@ -119,10 +120,10 @@ function sizeWarnings(cushions: Cushions): readonly Warning[] {
 /** Old covers pull a block in; labels lie by more. */
 const OLD_MAY_DIFFER_MM = 10
 
-function oldWarnings({ old }: Seat, cushions: Cushions): readonly Warning[] {
+function oldWarnings({ old }: Seat, cushions: Cushions): readonly Raised<SeatWarning>[] {
   const now = cushions.designs[0]!.solid
-  const compare = (sizes: OldSizes | null, source: 'old cushion' | 'label'): Warning[] =>
-    (['width', 'depth', 'thickness'] as const).flatMap((dimension): Warning[] => {
+  const compare = (sizes: OldSizes | null, source: 'old cushion' | 'label'): Raised<SeatWarning>[] =>
+    (['width', 'depth', 'thickness'] as const).flatMap((dimension): Raised<SeatWarning>[] => {
       const was = sizes?.[`${dimension}Mm`] ?? null
       if (
         was === null ||
@@ -136,7 +137,7 @@ function oldWarnings({ old }: Seat, cushions: Cushions): readonly Warning[] {
   return [...compare(old.measured, 'old cushion'), ...compare(old.label, 'label')]
 }
 
-function aboardWarnings(seat: Seat): readonly Warning[] {
+function aboardWarnings(seat: Seat): readonly Raised<SeatWarning>[] {
   const meetsHull = Object.values(seat.edges).some((e) => e.meets === 'hull')
   return meetsHull && seat.clearanceMm < USUAL_CLEARANCE_MM.aboard
     ? [

@@ -1,5 +1,5 @@
 import type { Band, Cloth } from '../../contract/index.ts'
-import { USUAL_CLOTH } from '../cloth/usual-cloth.ts'
+import { USUAL_CLOTH } from '../cloth/index.ts'
 
 const band = (name: string, colour: string, widthMm: number): Band => ({ name, colour, widthMm })
 const plain = (

@@ -1,6 +1,6 @@
 import type { Job } from '../../contract/index.ts'
 import { paused, setRecord, started, stepMinutes, ticked, workOrder } from '../making/index.ts'
-import { planJob } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
 import { demoTerms } from './demo-terms.ts'
 import { USUAL_WORKSHOP } from './usual-workshop.ts'
 

@@ -1,7 +1,7 @@
 import type { Cloth } from '../../contract/index.ts'
 import { cutOutline } from '../cover/index.ts'
 import { boxOf } from '../outline/index.ts'
-import type { WorkedPlan } from '../plan.ts'
+import type { WorkedPlan } from '../planned/index.ts'
 import type { StripStock, WantedStrip } from './cutting-stock.ts'
 
 /** Strips of one height from one cloth, to be cut in rows across it. */

@@ -2,7 +2,8 @@ import type { Construction, Dimension, FoamFilling, Job, MakeUp } from '../../co
 import { applied, makeCover, usualMakeUp, type Cover } from '../cover/index.ts'
 import type { FoamPlan } from '../filling/index.ts'
 import { reading, newSeat, setFoam } from '../job/index.ts'
-import { planJob, type DesignPlan, type WorkedPlan } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
+import type { DesignPlan, WorkedPlan } from '../planned/index.ts'
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
 import { DEMO_CLOTHS, FACTORY_BOOK, keepersBench } from '../shop/index.ts'
 

@@ -5,7 +5,7 @@ import { CLOSURES, MAKE_UPS } from '../cover/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { ratesOf, workOrder } from '../making/index.ts'
 import { chargesOf, quoteFor } from '../money/index.ts'
-import { planJob } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, DEMO_TRIMS, demoJobs, USUAL_WORKSHOP } from '../shop/index.ts'
 import { GRAMMAR, readTyped } from './index.ts'
 

@@ -1,6 +1,6 @@
 import type { Cloth, ClothChoice, Job, LayProblem } from '../../contract/index.ts'
 import { beforeWash } from '../pattern/index.ts'
-import { planJob } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
 
 /** One way in which a job could be cut. */
 export interface LayChoice {

@@ -1,7 +1,7 @@
 import type { Cloth, Job, LayPiece, LayProblem } from '../../contract/index.ts'
 import { acceptLay, layWhatFits, solveLay, type Found } from '../lay/index.ts'
 import { areaOf, at } from '../outline/index.ts'
-import { planJob } from '../plan.ts'
+import { planJob } from '../plan/index.ts'
 import { withJoins } from './join-pieces.ts'
 
 /** What may be given up so that a remnant does, each seen less than the next. */

@@ -1,8 +1,7 @@
 import type { Job, LayProblem } from '../../contract/index.ts'
-import type { ClothLay } from '../cloth/index.ts'
+import type { ClothLay, Shortfall } from '../cloth/index.ts'
 import { layWhatFits, solveLay, type SolveOptions } from '../lay/index.ts'
-import { planJob } from '../plan.ts'
-import type { Shortfall } from './shortfall-words.ts'
+import { planJob } from '../plan/index.ts'
 
 /** What a shortfall is worked out from, plain enough for a worker. */
 export interface InHand {

@@ -5,18 +5,9 @@ import { newSeat, USUAL_PIPING } from '../job/index.ts'
 import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { usualMakeUp } from '../cover/index.ts'
+import { shortfallWords } from '../cloth/index.ts'
 import { buyingList } from '../lists/index.ts'
-import {
-  clothCost,
-  cutTogether,
-  inHandOf,
-  layChoices,
-  RESCUES,
-  shortfallOf,
-  shortfallWords,
-  tryRescue,
-  withJoins,
-} from './index.ts'
+import { clothCost, cutTogether, inHandOf, layChoices, RESCUES, shortfallOf, tryRescue, withJoins } from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
 const once = () => false

@@ -2,7 +2,7 @@ import { connect } from 'node:net'
 import { afterEach, describe, expect, it } from 'vitest'
 import { layDrawing, layDxf } from '../../core/formats/index.ts'
 import { solveLay } from '../../core/lay/index.ts'
-import { planJob } from '../../core/plan.ts'
+import { planJob } from '../../core/plan/index.ts'
 import { keepersBench } from '../../core/shop/index.ts'
 import { dxfOf } from '../testing/drawings.ts'
 import { tableOverPort } from './over-port.ts'
@@ -82,7 +82,7 @@ describe('the simulated cutting table, over its port', () => {
   })
 
   it.each<[string, string, RegExp]>([
-    ['no drawing', 'hello', /cannot be cut: it is cut off/],
+    ['no drawing', 'hello', /cannot be cut: it is not a drawing/],
     ['no units', square().replace('$INSUNITS\n70\n4', '$INSUNITS\n70\n1'), /millimetres/],
     ['nothing to cut', square(0, 0, 'SEW'), /nothing on the layer CUT/],
     ['too wide', square(1200), /1700 mm wide, the bed 1600/],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
 import { alternatives, type Alternative, type Quote } from '../../../core/money/index.ts'
-import { planJob } from '../../../core/plan.ts'
+import { planJob } from '../../../core/plan/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useWhatIf } from '../lay/what-if.ts'
 import { useJob } from '../../stores/job.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CushionFit } from '../../../contract/index.ts'
-import type { WorkedPlan } from '../../../core/plan.ts'
+import type { WorkedPlan } from '../../../core/planned/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'

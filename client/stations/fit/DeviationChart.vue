@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WorkedPlan } from '../../../core/plan.ts'
+import type { WorkedPlan } from '../../../core/planned/index.ts'
 import { mmPerUnit, unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { Bar } from '../../ui/chart.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { boxOf } from '../../../core/outline/index.ts'
-import type { WorkedPlan } from '../../../core/plan.ts'
+import type { WorkedPlan } from '../../../core/planned/index.ts'
 import { formatLength } from '../../../core/units/index.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'

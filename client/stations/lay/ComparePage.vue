@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { JobSummary, LayProblem } from '../../../contract/index.ts'
-import { planJob } from '../../../core/plan.ts'
+import { planJob } from '../../../core/plan/index.ts'
 import { formatLength, formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { sayAmount } from '../../../core/working/index.ts'
 import { clothCost, cutTogether, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { shortfallWords } from '../../../core/what-if/index.ts'
+import { shortfallWords } from '../../../core/cloth/index.ts'
 import { formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { wasteWords } from '../../job/key-figures.ts'
+import { isProven } from '../../../core/lay/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -30,7 +31,7 @@ const CLOTHS = computed(() => lays.cloths.map((c, i) => ({ value: String(i), lab
 /** Strips of one kind are told once. */
 const faults = computed(() => [...new Set(lays.faults.map((f) => faultWords(f, lays.chosen!, unit.value)))])
 const MOST_FAULTS = 5
-const isProven = computed(() => lay.value !== null && lay.value.length <= lay.value.bound + 0.01)
+const isShortest = computed(() => lay.value !== null && isProven(lay.value))
 const gapWords = computed(() => {
   if (!lay.value) return ''
   const gap = (lay.value.length / Math.max(1e-9, lay.value.bound) - 1) * 100
@@ -78,7 +79,7 @@ const gapWords = computed(() => {
             v-else
             type="button"
             class="plain-button"
-            :disabled="lays.failure !== null || isProven"
+            :disabled="lays.failure !== null || isShortest"
             @click="lays.search(SEARCH_SECONDS, 1 + Math.round(lay?.seconds ?? 0))"
           >
             Search {{ SEARCH_SECONDS }} s more

@@ -16,6 +16,8 @@ export function layFailureWords(failure: LayFailure, plan: ClothLay, unit: Lengt
       return `There is no room for ${failure.pieces.map(name).join(', ')}.`
     case 'too-many-pieces':
       return `${failure.pieces} pieces with their copies are more than can be laid at once (${failure.most}). Fewer buttons, ties or cushions in one job, or several jobs, can.`
+    case 'unsound':
+      return 'The lay that was found did not stand up to its check, so it is not shown. Lay again with another start; the fault is ours.'
     default:
       return failure satisfies never
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { MAKE_UPS } from '../../../core/cover/index.ts'
-import type { WorkedPlan } from '../../../core/plan.ts'
+import type { WorkedPlan } from '../../../core/planned/index.ts'
 import { formatLength, unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import QrCode from './QrCode.vue'

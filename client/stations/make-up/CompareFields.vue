@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { schoolsFor, tryOut } from '../../../core/schools/index.ts'
-import { warningWords } from '../../../core/warning/index.ts'
+import { warningWords } from '../../../core/warnings/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useShop } from '../../stores/shop.ts'
 import FigureValue from '../../ui/FigureValue.vue'

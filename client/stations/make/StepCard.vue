@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { clockWasSetBack, paused, started, ticked, unticked, workedSeconds } from '../../../core/making/index.ts'
-import type { Warning } from '../../../core/warning/index.ts'
+import type { Warning } from '../../../core/warnings/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import WarningList from '../../ui/WarningList.vue'
 import { clockWords } from './clock-words.ts'

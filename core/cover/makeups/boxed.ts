@@ -18,7 +18,8 @@ import {
   withZipEdges,
   type BoxFrame,
 } from '../parts/index.ts'
-import { drafted, type Recipe, type RecipeInput, type Refusal } from '../recipe.ts'
+import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
+import type { Refusal } from '../refusal.ts'
 import { tapeFigure } from '../closures/tape.ts'
 import { seamLength, type SeamDraft, type SeamPair } from '../seam.ts'
 

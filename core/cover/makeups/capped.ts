@@ -26,7 +26,8 @@ import {
   sideOrBack,
   withZipEdges,
 } from '../parts/index.ts'
-import { drafted, type Recipe, type RecipeInput, type RefusalReason } from '../recipe.ts'
+import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
+import type { RefusalReason } from '../refusal.ts'
 import { seamLength, type SeamDraft, type SeamPair } from '../seam.ts'
 import { wallOf } from '../wall.ts'
 import { openLength } from './boxed.ts'

@@ -28,7 +28,8 @@ import {
   type PanelDraft,
   type SizeSums,
 } from '../parts/index.ts'
-import { drafted, type Recipe, type RecipeInput, type Refusal } from '../recipe.ts'
+import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
+import type { Refusal } from '../refusal.ts'
 import { seamLength, type SeamDraft, type SeamPair, type Stretch } from '../seam.ts'
 import { openLength, type Opening } from './boxed.ts'
 

@@ -13,7 +13,8 @@ import {
   type EdgeDraft,
 } from '../parts/index.ts'
 import type { Patch } from '../patch.ts'
-import { drafted, type Recipe, type RecipeInput, type RefusalReason } from '../recipe.ts'
+import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
+import type { RefusalReason } from '../refusal.ts'
 import { stretchLength, type SeamDraft, type SeamPair } from '../seam.ts'
 import { inSpace, onPlane } from '../space.ts'
 import { wallOf } from '../wall.ts'

@@ -12,7 +12,8 @@ import {
   type EdgeDraft,
   type PanelDraft,
 } from '../parts/index.ts'
-import { drafted, type Recipe, type RecipeInput, type RefusalReason } from '../recipe.ts'
+import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
+import type { RefusalReason } from '../refusal.ts'
 import { wallArea, wallOf } from '../wall.ts'
 
 /**

@@ -1,7 +1,7 @@
 import { fillsItsBox } from '../../filling/index.ts'
 import { isStraight } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
-import type { RefusalReason } from '../recipe.ts'
+import type { RefusalReason } from '../refusal.ts'
 import { isLevelBox } from './plates.ts'
 
 /** Why a cushion is not a plain upright rectangle; null where it is one. */

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { USUAL_PIPING } from '../../job/index.ts'
 import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
-import { leastBend, type PipingPlan } from './piping.ts'
+import { leastBend } from './piping.ts'
+import type { PipingPlan } from './piping-plan.ts'
 import { splitRun } from './split.ts'
 
 function pipingOf(w: number, d: number, choice: Partial<typeof USUAL_PIPING> = {}, seamMm = 12): PipingPlan {

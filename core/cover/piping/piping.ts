@@ -1,33 +1,10 @@
-import type { Piping } from '../../../contract/index.ts'
 import { entered, figure, given, plus, roundUp, times, type Expression, type Figure } from '../../working/index.ts'
 import { cutStepMm, formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Cover, PipingRow } from '../cover.ts'
 import type { Panel } from '../panel.ts'
 import { stretchLength, type SeamPair } from '../seam.ts'
-
-export type PipingChoice = Exclude<Piping, { kind: 'none' }>
-
-/** Runs of one length on one cushion: closed loops, or open stretches that run off into the seam. */
-export interface PipingGroup {
-  readonly count: number
-  readonly isClosed: boolean
-  /** What is cut for one run. */
-  readonly length: Figure
-  /** The panel whose edge it follows. */
-  readonly panel: Panel
-}
-
-export interface PipingPlan {
-  readonly choice: PipingChoice
-  readonly groups: readonly PipingGroup[]
-  /** Null for ready-made piping, which needs no strips. */
-  readonly stripWidth: Figure | null
-  /** Piping on one cushion. */
-  readonly perCushion: Figure
-  /** Cord to buy for one cushion; null for flat piping. */
-  readonly cord: Figure | null
-}
+import type { PipingChoice, PipingGroup, PipingPlan } from './piping-plan.ts'
 
 /** Cord is bought 2 % longer than the piping, for ends. */
 const CORD_SPARE = 0.02

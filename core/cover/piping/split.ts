@@ -1,7 +1,7 @@
 import { edgeLength, isSmoothAt, isStraight } from '../../outline/index.ts'
 import { figure, given, over, plus, roundUp, times, type Figure } from '../../working/index.ts'
 import type { Panel } from '../panel.ts'
-import type { PipingGroup } from './piping.ts'
+import type { PipingGroup } from './piping-plan.ts'
 
 /** Strips for one run of piping when none may be longer than the cloth allows. */
 export interface StripSplit {

@@ -6,7 +6,7 @@ import { areaOf, boxOf } from '../../outline/index.ts'
 import { DEMO_GRADES, demoJobs } from '../../shop/index.ts'
 import { boxSolid, foamJob, worked } from '../../testing/jobs.ts'
 import { anySeat } from '../../testing/seats.ts'
-import { planJob } from '../../plan.ts'
+import { planJob } from '../../plan/index.ts'
 import {
   layPieces,
   nearestStack,

@@ -1,20 +1,12 @@
 import type { SizingSchool } from '../../../contract/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
-import type { Warning } from '../../warning/index.ts'
+import type { Raised } from '../../warning/index.ts'
+import type { FillingWarning } from '../warning.ts'
 import { figure, minus, over, type Figure } from '../../working/index.ts'
+import type { FitCause } from './fit-causes.ts'
 import type { Sizing } from './size-block.ts'
 
 export type Direction = 'width' | 'depth' | 'thickness'
-
-/** Why a cover finishes at another size than its filling or its seat. */
-export type FitCause =
-  | 'oversize'
-  | 'extra-thickness'
-  | 'allowance-left-out'
-  | 'border-drawn'
-  | 'wadding'
-  | 'thinner-block'
-  | 'cut-to-wrapped'
 
 /** What a cover finishes at one way, and how much larger (+) or smaller (−) that is than something. */
 export interface Difference {
@@ -94,16 +86,6 @@ function causesOf(way: Direction, { school, isWadded, borderLost }: DirectionRul
   return causes
 }
 
-export const FIT_CAUSES: Readonly<Record<FitCause, string>> = {
-  oversize: 'the block is cut larger',
-  'extra-thickness': 'extra thickness of the block',
-  'allowance-left-out': 'the allowance left out',
-  'border-drawn': 'the border drawn to the thickness',
-  wadding: 'wadding',
-  'thinner-block': 'the block is thinner',
-  'cut-to-wrapped': 'the cover goes round the wadding',
-}
-
 /**
  * Squeezed by more than this a filling cups or the cover will not close: a rule of the trade; a drawn border of 12 on
  * 100 is usual.
@@ -111,8 +93,8 @@ export const FIT_CAUSES: Readonly<Record<FitCause, string>> = {
 const MOST_SQUEEZED = { width: 0.06, depth: 0.06, thickness: 0.125 } as const
 
 /** Ways in which the cover takes too much of its filling. */
-export function directionWarnings(fits: readonly DirectionFit[]): readonly Warning[] {
-  return fits.flatMap(({ way, overFilling: { by, share }, causes }): Warning[] =>
+export function directionWarnings(fits: readonly DirectionFit[]): readonly Raised<FillingWarning>[] {
+  return fits.flatMap(({ way, overFilling: { by, share }, causes }): Raised<FillingWarning>[] =>
     -share.value > MOST_SQUEEZED[way] + 1e-9
       ? [
           {

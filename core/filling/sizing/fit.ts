@@ -1,6 +1,7 @@
 import type { Firmness } from '../firmness.ts'
 import type { Sizing } from './size-block.ts'
-import type { Warning } from '../../warning/index.ts'
+import type { Raised } from '../../warning/index.ts'
+import type { FillingWarning } from '../warning.ts'
 import { figure, minus, over, plus, times, type Figure } from '../../working/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
 
@@ -61,12 +62,12 @@ const giveOf = (firmness: Firmness): number => (firmness === 'soft' ? 0.01 : 0)
 /** The middle of what is neither loose nor tight. */
 export const middleOfRight = (firmness: Firmness): number => (SNUG_UP_TO + giveOf(firmness)) / 2
 
-export function fitWarnings(fit: Fit): readonly Warning[] {
+export function fitWarnings(fit: Fit): readonly Raised<FillingWarning>[] {
   const ways = [
     ['across', fit.across.value, fit.verdict.across],
     ['front to back', fit.frontToBack.value, fit.verdict.frontToBack],
   ] as const
-  return ways.flatMap(([way, share, verdict]): Warning[] => {
+  return ways.flatMap(([way, share, verdict]): Raised<FillingWarning>[] => {
     const at = { station: 'filling', level: 'warning', way, share } as const
     if (verdict === 'loose') return [{ ...at, code: 'fit-loose' }]
     if (verdict === 'tight') return [{ ...at, code: 'fit-tight' }]

@@ -1,4 +1,5 @@
-export { directionWarnings, FIT_CAUSES, fitByDirection, type DirectionFit, type FitCause } from './by-direction.ts'
+export { directionWarnings, fitByDirection, type DirectionFit } from './by-direction.ts'
+export { FIT_CAUSES, type FitCause } from './fit-causes.ts'
 export { compareSchools, expectedSize, type SchoolEffect } from './compare-schools.ts'
 export { fitOf, fitWarnings, middleOfRight, verdictOf, type Fit, type FitVerdict } from './fit.ts'
 export { NOTICED_MM, seatHeight, type SeatHeight } from './height.ts'

@@ -4,9 +4,9 @@ import { modulo } from '../intervals.ts'
 import type { Arrangement, Spot } from '../placer.ts'
 import type { Posture } from '../shape.ts'
 import { kindsOf, reachableWidths, type BoxKind } from './box-kinds.ts'
-import { EQUAL_MM, givenUp, ledgesAfter, raised, type Ledge } from './ledges.ts'
+import { givenUp, ledgesAfter, raised, type Ledge } from './ledges.ts'
+import { BEAM_PHASE_MM, ROUNDING_MM } from '../tolerances.ts'
 
-const PHASE_MM = 0.05
 const UNFIXED = -1
 
 /** What a choice looked at and a beginning taken on take, in the unit of work. */
@@ -84,9 +84,9 @@ export function* beamOfBoxes(
   const kinds = kindsOf(instance)
   const bound = kinds.flatMap((k, i) => (k.across === null && k.along === null ? [] : [i]))
   const width = instance.maxX - instance.minX + gap
-  const top = length + gap + EQUAL_MM
+  const top = length + gap + ROUNDING_MM
   const wholeSpare = width * (length + gap) - kinds.reduce((sum, k) => sum + k.members.length * k.area, 0)
-  if (wholeSpare < -EQUAL_MM * width) return 'none exists'
+  if (wholeSpare < -ROUNDING_MM * width) return 'none exists'
   const canFill = reachableWidths(kinds, width, gap)
   const fixed = instance.groups.map((g) => ({ across: g.across ?? UNFIXED, along: g.along ?? UNFIXED }))
   const marks = kinds.map(() => Math.floor(random() * 2 ** 40))
@@ -148,7 +148,7 @@ export function* beamOfBoxes(
         WEIGHTS.chance * random()
       next.push({ from, at, choice, waste: 0, score })
     }
-    if (waste > from.spare + EQUAL_MM || ledges.length === 1) return
+    if (waste > from.spare + ROUNDING_MM || ledges.length === 1) return
     const large = (largeFirst * items.length * area) / instance.totalArea
     next.push({
       from,
@@ -193,10 +193,10 @@ export function* beamOfBoxes(
     let best: { at: number; choices: readonly Choice[]; waste: number } | null = null
     for (let at = 0; at < ledges.length; at++) {
       const rise = Math.min(ledges[at - 1]?.y ?? top, ledges[at + 1]?.y ?? top) - ledges[at]!.y
-      if (rise <= EQUAL_MM) continue
+      if (rise <= ROUNDING_MM) continue
       const waste = rise * ledges[at]!.width
       const choices = choicesOn(from, at, rise)
-      if (choices.length === 0 && waste > spare + EQUAL_MM) return null
+      if (choices.length === 0 && waste > spare + ROUNDING_MM) return null
       if (
         !best ||
         choices.length < best.choices.length ||
@@ -217,7 +217,7 @@ export function* beamOfBoxes(
       for (const posture of kind.postures) {
         const [w, h] = [posture.shape.width + gap, posture.shape.height + gap]
         const rest = room - w
-        if (rest < -EQUAL_MM || y + h > top) continue
+        if (rest < -ROUNDING_MM || y + h > top) continue
         const phase = phases[kind.group]
         if (
           phase &&
@@ -228,7 +228,7 @@ export function* beamOfBoxes(
         )
           continue
         // What stays beside it may go to waste up to the height of the lower neighbour.
-        if (rest > EQUAL_MM && !canFill(rest) && rest * Math.min(h, rise) > spare + EQUAL_MM) continue
+        if (rest > ROUNDING_MM && !canFill(rest) && rest * Math.min(h, rise) > spare + ROUNDING_MM) continue
         looked++
         choices.push({ kind: k, posture, bound: phase ? boundWays(kind, phase) : 0 })
       }
@@ -245,19 +245,21 @@ export function* beamOfBoxes(
     const phase = phases[group]
     if (!phase || across === null || phase.across === UNFIXED) return true
     const isBoundY = along !== null && phase.along !== UNFIXED
-    const last = instance.minX + width - (shape.width + gap) + PHASE_MM
+    const last = instance.minX + width - (shape.width + gap) + BEAM_PHASE_MM
     for (
       let x =
-        instance.minX - PHASE_MM + modulo(phase.across + across - anchorX - instance.minX + PHASE_MM, repeatAcross!);
+        instance.minX -
+        BEAM_PHASE_MM +
+        modulo(phase.across + across - anchorX - instance.minX + BEAM_PHASE_MM, repeatAcross!);
       x <= last;
       x += repeatAcross!
     ) {
       let y = 0
       for (const ledge of ledges)
-        if (ledge.x < x + shape.width + gap - PHASE_MM && ledge.x + ledge.width > x + PHASE_MM && ledge.y > y)
+        if (ledge.x < x + shape.width + gap - BEAM_PHASE_MM && ledge.x + ledge.width > x + BEAM_PHASE_MM && ledge.y > y)
           y = ledge.y
-      if (isBoundY) y = y - PHASE_MM + modulo(phase.along + along - anchorY - y + PHASE_MM, repeatAlong!)
-      if (y + shape.height + gap <= top + PHASE_MM) return true
+      if (isBoundY) y = y - BEAM_PHASE_MM + modulo(phase.along + along - anchorY - y + BEAM_PHASE_MM, repeatAlong!)
+      if (y + shape.height + gap <= top + BEAM_PHASE_MM) return true
     }
     return false
   }
@@ -303,5 +305,5 @@ const boundWays = ({ across, along }: BoxKind, phase: { across: number; along: n
 function isNear(demand: number | null, phase: number, at: number, repeat: number | null): boolean {
   if (demand === null || phase === UNFIXED) return true
   const apart = modulo(at - demand - phase, repeat!)
-  return Math.min(apart, repeat! - apart) <= PHASE_MM
+  return Math.min(apart, repeat! - apart) <= BEAM_PHASE_MM
 }

@@ -1,9 +1,9 @@
 import type { Random } from '../../random/index.ts'
 import type { Incumbent } from '../incumbent.ts'
 import type { Instance } from '../instance.ts'
-import { HAIR } from '../intervals.ts'
 import type { Strategy } from '../strategy.ts'
 import { beamOfBoxes } from './box-beam.ts'
+import { HAIR_MM } from '../tolerances.ts'
 
 /** More boxes than this make a beam too slow to be of use. */
 const MOST_BOXES = 250
@@ -48,8 +48,8 @@ export function* boxBeams(
       for (const aim of AIMS) {
         for (let isFound = true; isFound;) {
           const best = incumbent.best()
-          const length = best.left.length > 0 ? instance.maxY : bound + aim * (best.length - bound) + HAIR
-          if (!Number.isFinite(length) || best.length <= bound + HAIR) return
+          const length = best.left.length > 0 ? instance.maxY : bound + aim * (best.length - bound) + HAIR_MM
+          if (!Number.isFinite(length) || best.length <= bound + HAIR_MM) return
           isFound =
             (yield* beamOfBoxes(instance, { length, width: Math.round(width), ...manner }, random, incumbent.offer)) ===
             'found'

@@ -1,5 +1,6 @@
 import type { Instance } from '../instance.ts'
 import type { Posture } from '../shape.ts'
+import { ROUNDING_MM } from '../tolerances.ts'
 
 /** Boxes that may stand in for each other. */
 export interface BoxKind {
@@ -40,7 +41,7 @@ export function kindsOf({ items, gap }: Instance): readonly BoxKind[] {
 export function reachableWidths(kinds: readonly BoxKind[], width: number, gap: number): (rest: number) => boolean {
   const widths = kinds.flatMap((k) => k.postures.map((p) => p.shape.width + gap))
   const least = Math.min(...widths)
-  if (!widths.every(isWhole) || width > 10_000) return (rest) => rest > least - 1e-6
+  if (!widths.every(isWhole) || width > 10_000) return (rest) => rest > least - ROUNDING_MM
   const reached = new Uint8Array(Math.ceil(width) + 1)
   reached[0] = 1
   for (const kind of kinds) {
@@ -58,4 +59,4 @@ export function reachableWidths(kinds: readonly BoxKind[], width: number, gap: n
   return (rest) => reached[Math.round(rest)] === 1
 }
 
-const isWhole = (v: number): boolean => Math.abs(v - Math.round(v)) < 1e-6
+const isWhole = (v: number): boolean => Math.abs(v - Math.round(v)) < ROUNDING_MM

@@ -6,12 +6,12 @@ import type { Places } from './beside.ts'
 import { searchBars, type BarKind, type Begun, type Beside, type OnAll } from './box-bars.ts'
 import { kindsOf } from './box-kinds.ts'
 import { isSkylineInstance } from './skyline.ts'
+import { PROOF_ROUNDING_MM, ROUNDING_MM } from '../tolerances.ts'
 
 /** With more boxes than this the ways are too many to be tried. */
 const MOST_BOXES = 14
 const UNITS = 1000
 /** What rounding may make of a stack of boxes. */
-const ROUNDING_MM = 0.05
 
 export const isProofInstance = (instance: Instance): boolean =>
   isSkylineInstance(instance) && instance.items.length <= MOST_BOXES
@@ -94,7 +94,7 @@ interface BarsOfCloth {
  */
 function barsOfCloth(instance: Instance): BarsOfCloth {
   // Rounded down: what smaller boxes cannot do, these cannot either.
-  const micrometres = (mm: number) => Math.floor(mm * UNITS + 1e-6)
+  const micrometres = (mm: number) => Math.floor(mm * UNITS + ROUNDING_MM)
   const gap = micrometres(instance.gap)
   const kinds = kindsOf(instance)
   const sizes = kinds.map((k) =>
@@ -109,9 +109,9 @@ function barsOfCloth(instance: Instance): BarsOfCloth {
   return {
     up: kindsFor(({ w, h }) => ({ long: h / unit, wide: w / unit })),
     across: kindsFor(({ w, h }) => ({ long: w / unit, wide: h / unit })),
-    width: Math.floor((Math.ceil((instance.maxX - instance.minX) * UNITS - 1e-6) + gap) / unit),
+    width: Math.floor((Math.ceil((instance.maxX - instance.minX) * UNITS - ROUNDING_MM) + gap) / unit),
     below: (length) => Math.floor((micrometres(length) + gap - 1) / unit),
-    proven: (length) => length - (isExact ? 0 : ROUNDING_MM),
+    proven: (length) => length - (isExact ? 0 : PROOF_ROUNDING_MM),
     arrangement: (begun, places, lie) => {
       const used = kinds.map(() => 0)
       const spots = begun.map(({ kind, size, at }, i): Spot => {
@@ -136,4 +136,4 @@ function barsOfCloth(instance: Instance): BarsOfCloth {
 }
 
 const divisor = (a: number, b: number): number => (b === 0 ? a : divisor(b, a % b))
-const isWhole = (v: number): boolean => Math.abs(v - Math.round(v)) < 1e-6
+const isWhole = (v: number): boolean => Math.abs(v - Math.round(v)) < ROUNDING_MM

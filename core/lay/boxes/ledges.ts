@@ -1,3 +1,5 @@
+import { ROUNDING_MM } from '../tolerances.ts'
+
 /** A level stretch of the upper edge of what has been laid. */
 export interface Ledge {
   readonly x: number
@@ -6,7 +8,6 @@ export interface Ledge {
 }
 
 /** Ledges that differ by less are one. */
-export const EQUAL_MM = 1e-6
 
 /** The upper edge after a box of (w, h) was set flush left on ledge i. */
 export function raised(ledges: readonly Ledge[], i: number, w: number, h: number): readonly Ledge[] {
@@ -14,7 +15,7 @@ export function raised(ledges: readonly Ledge[], i: number, w: number, h: number
   const out: Ledge[] = []
   for (let k = 0; k < i; k++) out.push(ledges[k]!)
   append(out, x, y + h, w)
-  if (width - w > EQUAL_MM) out.push({ x: x + w, y, width: width - w })
+  if (width - w > ROUNDING_MM) out.push({ x: x + w, y, width: width - w })
   for (let k = i + 1; k < ledges.length; k++) append(out, ledges[k]!.x, ledges[k]!.y, ledges[k]!.width)
   return out
 }
@@ -22,8 +23,8 @@ export function raised(ledges: readonly Ledge[], i: number, w: number, h: number
 /** How many ledges `raised` would leave. */
 export function ledgesAfter(ledges: readonly Ledge[], i: number, w: number, h: number): number {
   const { y, width } = ledges[i]!
-  const isLevel = (k: number) => ledges[k] !== undefined && Math.abs(ledges[k]!.y - y - h) < EQUAL_MM
-  const isWhole = width - w <= EQUAL_MM
+  const isLevel = (k: number) => ledges[k] !== undefined && Math.abs(ledges[k]!.y - y - h) < ROUNDING_MM
+  const isWhole = width - w <= ROUNDING_MM
   return ledges.length + (isWhole ? 0 : 1) - (isLevel(i - 1) ? 1 : 0) - (isWhole && isLevel(i + 1) ? 1 : 0)
 }
 
@@ -38,6 +39,7 @@ export function givenUp(ledges: readonly Ledge[], i: number): readonly Ledge[] {
 /** Neighbours of one height become one ledge. */
 function append(out: Ledge[], x: number, y: number, width: number): void {
   const last = out.at(-1)
-  if (last && Math.abs(last.y - y) < EQUAL_MM) out[out.length - 1] = { x: last.x, y: last.y, width: x + width - last.x }
+  if (last && Math.abs(last.y - y) < ROUNDING_MM)
+    out[out.length - 1] = { x: last.x, y: last.y, width: x + width - last.x }
   else out.push({ x, y, width })
 }

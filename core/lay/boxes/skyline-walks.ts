@@ -4,6 +4,7 @@ import type { Instance } from '../instance.ts'
 import { firstRecipes } from '../orders.ts'
 import type { Strategy } from '../strategy.ts'
 import { skylineOf } from './skyline.ts'
+import { SAME_COST } from '../tolerances.ts'
 
 /** A walk may stray above its present length by this share at first, by nothing at its end. */
 const STRAY = 0.002
@@ -30,7 +31,7 @@ export function* skylineWalks(instance: Instance, incumbent: Incumbent, random: 
       for (let s = 0; s < steps; s++) {
         if (s % DECODES_A_STEP === 0) yield DECODES_A_STEP * n * 1.2
         const undo = n < 2 ? () => {} : vary(order, random)
-        const limit = here * (1 + STRAY * (1 - s / steps)) + 1e-9
+        const limit = here * (1 + STRAY * (1 - s / steps)) + SAME_COST
         const cost = measured(order, limit)
         if (cost < limit) here = cost
         else undo()
@@ -40,7 +41,7 @@ export function* skylineWalks(instance: Instance, incumbent: Incumbent, random: 
 
   function measured(order: Int32Array, limit: number): number {
     const length = skyline.lengthOf(order, limit - FLATNESS * flattest)
-    if (length < best - 1e-9) {
+    if (length < best - SAME_COST) {
       best = length
       incumbent.offer(skyline.arrangement())
     }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { LayProblem, type Lay } from '../../../contract/index.ts'
-import { acceptLay } from '../accept.ts'
+import { acceptLay } from '../check/index.ts'
 import { instanceOf } from '../instance.ts'
 import { seeded } from '../../random/index.ts'
 import { isSkylineInstance, layOnSkyline as laidInOrder, skylineOf } from './skyline.ts'

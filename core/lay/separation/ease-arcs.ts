@@ -1,5 +1,5 @@
 import type { Ring } from '../convex-parts.ts'
-import { distanceToRing } from '../penetration.ts'
+import { distanceFrom } from '../ring-points.ts'
 
 /** Edges longer than this are edges of the piece, not parts of a flattened arc. */
 const ARC_EDGE_MM = 80
@@ -13,7 +13,7 @@ export function easeArcs(ring: Ring, depth: number): Ring {
   let points = pairs(ring)
   for (let i = 0, kept = 0; points.length > 4 && kept < points.length;) {
     const met = meetingAcross(points, i)
-    if (met && distanceToRing(ring, met[0], met[1]) <= depth) {
+    if (met && distanceFrom(ring, met[0], met[1]) <= depth) {
       points = withoutEdge(points, i, met)
       kept = 0
     } else kept++

@@ -3,9 +3,9 @@ import { latticeStart } from '../intervals.ts'
 import type { Arrangement } from '../placer.ts'
 import type { Posture } from '../shape.ts'
 import { PairTable } from './pair-table.ts'
+import { ROUNDING_MM, TOUCH_MM } from '../tolerances.ts'
 
 /** Deeper than this counts as an overlap; well within what a lay may have (0.05 mm). */
-export const TOUCH_MM = 0.02
 
 /** Where a piece may stand on one axis: anywhere from low to high, or on the places `low`, `low + step`, … */
 export interface Reach {
@@ -183,9 +183,9 @@ export class Packing {
 }
 
 function reach(low: number, high: number, start: number | null, step: number | null): Reach | null {
-  const most = high + 1e-6
+  const most = high + ROUNDING_MM
   if (start === null || step === null) return most < low ? null : { low, high: Math.max(low, high), step: null }
-  const first = latticeStart({ start, step }, low - 1e-6)
+  const first = latticeStart({ start, step }, low - ROUNDING_MM)
   return first > most ? null : { low: first, high: first + Math.floor((most - first) / step) * step, step }
 }
 

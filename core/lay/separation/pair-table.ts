@@ -2,11 +2,11 @@ import { convexParts, type Ring } from '../convex-parts.ts'
 import { fillHollows } from '../fill-hollows.ts'
 import type { Instance } from '../instance.ts'
 import { clearanceRing, minkowskiSum } from '../no-fit.ts'
-import { HOLLOW_MM, type Shape } from '../shape.ts'
+import { type Shape } from '../shape.ts'
 import { easeArcs } from './ease-arcs.ts'
+import { BULGE_MM, HOLLOW_MM } from '../tolerances.ts'
 
 /** What a bulging arc may be drawn larger by for the search: a hair of cloth for a tenth of its edges. */
-const BULGE_MM = 0.4
 
 /** When the kept regions hold more numbers than this (of 8 bytes each) they are forgotten and made again as needed. */
 const MOST_NUMBERS = 12_000_000

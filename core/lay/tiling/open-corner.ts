@@ -1,5 +1,6 @@
 import type { Ring } from '../convex-parts.ts'
-import { isInside } from '../penetration.ts'
+import { windsRound } from '../ring-points.ts'
+import { CORNER_MM } from '../tolerances.ts'
 
 /** A ring put down at (x, y), and the far corner of its box. */
 export interface Placed {
@@ -18,7 +19,6 @@ export interface Corner {
   readonly opening: number
 }
 
-const NEAR_MM = 0.06
 const LEAST_OPENING = 0.01
 const TURN = 2 * Math.PI
 
@@ -32,7 +32,8 @@ export function openCorner(
 ): Corner | null {
   let best: Corner | null = null
   const consider = (x: number, y: number) => {
-    if (y > strip.top - NEAR_MM || (best && (y > best.y + NEAR_MM || (y > best.y - NEAR_MM && x >= best.x)))) return
+    if (y > strip.top - CORNER_MM || (best && (y > best.y + CORNER_MM || (y > best.y - CORNER_MM && x >= best.x))))
+      return
     const gap = openingAt(placed, strip, x, y)
     if (gap) best = { x, y, ...gap }
   }
@@ -49,11 +50,11 @@ function openingAt(
   y: number,
 ): { angle: number; opening: number } | null {
   const taken: (readonly [number, number])[] = []
-  if (y < NEAR_MM) taken.push([Math.PI, TURN])
-  if (x < strip.minX + NEAR_MM) taken.push([Math.PI / 2, 1.5 * Math.PI])
-  if (x > strip.maxX - NEAR_MM) taken.push([1.5 * Math.PI, 2.5 * Math.PI])
+  if (y < CORNER_MM) taken.push([Math.PI, TURN])
+  if (x < strip.minX + CORNER_MM) taken.push([Math.PI / 2, 1.5 * Math.PI])
+  if (x > strip.maxX - CORNER_MM) taken.push([1.5 * Math.PI, 2.5 * Math.PI])
   for (const p of placed) {
-    if (x < p.x - NEAR_MM || x > p.right + NEAR_MM || y < p.y - NEAR_MM || y > p.top + NEAR_MM) continue
+    if (x < p.x - CORNER_MM || x > p.right + CORNER_MM || y < p.y - CORNER_MM || y > p.top + CORNER_MM) continue
     const sector = sectorOf(p.ring, x - p.x, y - p.y)
     if (sector === 'inside') return null
     if (sector) taken.push(sector)
@@ -65,7 +66,7 @@ function openingAt(
 function sectorOf(ring: Ring, x: number, y: number): readonly [number, number] | 'inside' | null {
   const n = ring.length
   for (let i = 0; i < n; i += 2) {
-    if (Math.abs(ring[i]! - x) > NEAR_MM || Math.abs(ring[i + 1]! - y) > NEAR_MM) continue
+    if (Math.abs(ring[i]! - x) > CORNER_MM || Math.abs(ring[i + 1]! - y) > CORNER_MM) continue
     const [nextX, nextY] = [ring[(i + 2) % n]! - ring[i]!, ring[(i + 3) % n]! - ring[i + 1]!]
     const [lastX, lastY] = [ring[(i + n - 2) % n]! - ring[i]!, ring[(i + n - 1) % n]! - ring[i + 1]!]
     return fromTo(Math.atan2(nextY, nextX), Math.atan2(lastY, lastX))
@@ -76,12 +77,12 @@ function sectorOf(ring: Ring, x: number, y: number): readonly [number, number] |
     const length = Math.hypot(dx, dy)
     const along = ((x - ax) * dx + (y - ay) * dy) / length
     const beside = ((y - ay) * dx - (x - ax) * dy) / length
-    if (along > 0 && along < length && Math.abs(beside) < NEAR_MM) {
+    if (along > 0 && along < length && Math.abs(beside) < CORNER_MM) {
       const angle = Math.atan2(dy, dx)
       return fromTo(angle, angle + Math.PI)
     }
   }
-  return isInside(ring, x, y) ? 'inside' : null
+  return windsRound(ring, x, y) ? 'inside' : null
 }
 
 function fromTo(start: number, end: number): readonly [number, number] {

@@ -6,10 +6,9 @@ import { PairTable } from '../separation/index.ts'
 import type { Posture } from '../shape.ts'
 import type { Strategy } from '../strategy.ts'
 import { openCorner, type Placed } from './open-corner.ts'
+import { FLUSH_MM, TILED_OVERLAP_MM, TILED_PHASE_MM } from '../tolerances.ts'
 
 /** What rounded coordinates may overlap by, well within what a lay may have. */
-const OVERLAP_MM = 0.03
-const PHASE_MM = 0.2
 
 const MOST_PIECES = 250
 
@@ -18,7 +17,6 @@ const MOST_STEPS = 20_000
 
 /** Edges are flush where their directions differ by no more than this, and a hair at the far end. */
 const FLUSH_RAD = 3e-4
-const FLUSH_MM = 0.003
 
 /** Whether the pieces might fill a length of cloth without waste, as parts cut from a whole do. */
 export const mayTile = ({ sheets, gap, obstacles, items }: Instance): boolean =>
@@ -39,7 +37,7 @@ interface Choice {
 export function* tilePolygons(instance: Instance, incumbent: Incumbent): Strategy {
   const { items, minX, maxX } = instance
   const length = instance.totalArea / (maxX - minX)
-  if (length > instance.maxY + OVERLAP_MM) return
+  if (length > instance.maxY + TILED_OVERLAP_MM) return
   const pairs = new PairTable(instance, 'exact')
   const placed: (Placed & { readonly spot: Spot })[] = []
   const isUsed = new Uint8Array(items.length)
@@ -110,13 +108,13 @@ export function* tilePolygons(instance: Instance, incumbent: Incumbent): Strateg
   function isFree({ posture, x, y }: Choice): boolean {
     const { shape } = posture
     if (
-      x < minX - OVERLAP_MM ||
-      x + shape.width > maxX + OVERLAP_MM ||
-      y < -OVERLAP_MM ||
-      y + shape.height > length + OVERLAP_MM
+      x < minX - TILED_OVERLAP_MM ||
+      x + shape.width > maxX + TILED_OVERLAP_MM ||
+      y < -TILED_OVERLAP_MM ||
+      y + shape.height > length + TILED_OVERLAP_MM
     )
       return false
-    return placed.every((p) => pairs.depth(shape, p.spot.posture.shape, p.spot.x - x, p.spot.y - y) <= OVERLAP_MM)
+    return placed.every((p) => pairs.depth(shape, p.spot.posture.shape, p.spot.x - x, p.spot.y - y) <= TILED_OVERLAP_MM)
   }
 
   function isInPhase(item: Item, { posture, x, y }: Choice): boolean {
@@ -150,5 +148,5 @@ export function* tilePolygons(instance: Instance, incumbent: Incumbent): Strateg
 function isNear(demand: number | null, phase: number | null, at: number, repeat: number | null): boolean {
   if (demand === null || phase === null) return true
   const apart = modulo(at - demand - phase, repeat!)
-  return Math.min(apart, repeat! - apart) <= PHASE_MM
+  return Math.min(apart, repeat! - apart) <= TILED_PHASE_MM
 }

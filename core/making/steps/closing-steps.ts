@@ -1,6 +1,6 @@
 import { seamLength } from '../../cover/index.ts'
 import { areaOf, edgeLength } from '../../outline/index.ts'
-import type { DesignPlan } from '../../plan.ts'
+import type { DesignPlan } from '../../planned/index.ts'
 import { figure, given, over, plus, times, type Expression } from '../../working/index.ts'
 import { gate, step, type Step } from '../step.ts'
 import { checking, countOfWork, lengthOfWork } from '../work.ts'

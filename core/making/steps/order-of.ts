@@ -1,5 +1,5 @@
 import type { Job } from '../../../contract/index.ts'
-import type { WorkedPlan } from '../../plan.ts'
+import type { WorkedPlan } from '../../planned/index.ts'
 import { formatLengthWithUnit } from '../../units/index.ts'
 
 /** What a work order is written from. */

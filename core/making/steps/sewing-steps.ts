@@ -1,7 +1,7 @@
 import type { Cover, Panel } from '../../cover/index.ts'
 import { finishingWords, seamLength, type Seam } from '../../cover/index.ts'
 import { edgeLength } from '../../outline/index.ts'
-import type { DesignPlan } from '../../plan.ts'
+import type { DesignPlan } from '../../planned/index.ts'
 import { gate, step, type Step, type Work } from '../step.ts'
 import { checking, countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'

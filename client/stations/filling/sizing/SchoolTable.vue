@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { compareSchools } from '../../../../core/filling/index.ts'
 import { formatLength, trimmed, unitName } from '../../../../core/units/index.ts'
-import type { WorkedPlan } from '../../../../core/plan.ts'
+import type { WorkedPlan } from '../../../../core/planned/index.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useFoam } from '../use-foam.ts'
 import { SCHOOL_NAMES } from './school-names.ts'

@@ -17,7 +17,7 @@ import {
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { clothFor, pipedPairs, seamPath, type Cover } from '../../../../core/cover/index.ts'
-import type { WorkedPlan } from '../../../../core/plan.ts'
+import type { WorkedPlan } from '../../../../core/planned/index.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
 import { useLay } from '../../../stores/lay.ts'

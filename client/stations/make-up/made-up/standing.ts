@@ -1,6 +1,6 @@
 import type { Job } from '../../../../contract/index.ts'
-import type { WorkedPlan } from '../../../../core/plan.ts'
-import type { DesignPlan } from '../../../../core/plan.ts'
+import type { WorkedPlan } from '../../../../core/planned/index.ts'
+import type { DesignPlan } from '../../../../core/planned/index.ts'
 
 /** A cushion where it will stand: moved and turned on the seat. */
 export interface Standing {

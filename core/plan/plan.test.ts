@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { Job, readJob } from '../contract/index.ts'
-import { acceptLay, solveLay } from './lay/index.ts'
-import { buyingList, chalkList } from './lists/index.ts'
+import { Job, readJob } from '../../contract/index.ts'
+import { acceptLay, solveLay } from '../lay/index.ts'
+import { buyingList, chalkList } from '../lists/index.ts'
 import { planJob } from './plan.ts'
-import { usualFoam } from './filling/index.ts'
-import { setFilling, setGrade, USUAL_PIPING } from './job/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from './shop/index.ts'
-import { benchJob, foamJob, foamOf, onlyDesign, worked } from './testing/jobs.ts'
-import { sayWorking } from './working/index.ts'
+import { usualFoam } from '../filling/index.ts'
+import { setFilling, setGrade, USUAL_PIPING } from '../job/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import { benchJob, foamJob, foamOf, onlyDesign, worked } from '../testing/jobs.ts'
+import { sayWorking } from '../working/index.ts'
 
 const codes = (job: Job) => planJob(job).warnings.map((w) => w.code)
 const steps = (n: number) => ({ seed: 1, budget: { steps: n, isStopped: () => false } })

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { RefusalReason } from '../cover/index.ts'
-import { STATIONS, warningWords, type Warning } from './index.ts'
+import { STATIONS } from '../warning/index.ts'
+import { warningWords, type Warning } from './index.ts'
 
 /** Every reason for which a cushion cannot take a make-up. */
 const REASONS: readonly RefusalReason[] = [

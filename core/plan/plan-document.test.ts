@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { solveLay } from './lay/index.ts'
+import { solveLay } from '../lay/index.ts'
 import { planDocument } from './plan-document.ts'
 import { planJob } from './plan.ts'
-import { keepersBench } from './shop/index.ts'
-import { benchJob } from './testing/jobs.ts'
+import { keepersBench } from '../shop/index.ts'
+import { benchJob } from '../testing/jobs.ts'
 
 const job = keepersBench()
 const plan = planJob(job)

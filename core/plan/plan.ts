@@ -1,5 +1,5 @@
-import type { Job } from '../contract/index.ts'
-import { clothWarnings, planCloth, type ClothPlan } from './cloth/index.ts'
+import type { Job } from '../../contract/index.ts'
+import { clothWarnings, planCloth } from '../cloth/index.ts'
 import {
   applied,
   checkCover,
@@ -14,8 +14,8 @@ import {
   type Cover,
   type CoverInput,
   type Refusal,
-} from './cover/index.ts'
-import { err, ok, type Result } from './result/index.ts'
+} from '../cover/index.ts'
+import { err, ok, type Result } from '../result/index.ts'
 import {
   fillingWarnings,
   isInfantBed,
@@ -24,9 +24,9 @@ import {
   planFilling,
   type CuttingPlan,
   type FillingPlan,
-} from './filling/index.ts'
-import { cutList, type CutLine } from './lists/index.ts'
-import { boxOf, rectangle } from './outline/index.ts'
+} from '../filling/index.ts'
+import { cutList } from '../lists/index.ts'
+import { boxOf, rectangle } from '../outline/index.ts'
 import {
   cushionsOf,
   LEAST_COVER_MM,
@@ -35,44 +35,11 @@ import {
   type Cushions,
   type Design,
   type Solid,
-} from './seat/index.ts'
-import type { Warning } from './warning/index.ts'
-import { washedChoice } from './pattern/index.ts'
-import { entered } from './working/index.ts'
-
-/** One design of cushion worked out: its filling, its cover, and whether the cover can be sewn. */
-export interface DesignPlan {
-  readonly design: Design
-  readonly filling: FillingPlan
-  readonly cover: Cover
-  readonly checks: readonly Check[]
-  /** The inner cover, where one is wanted; loose fibre always has one. */
-  readonly liner: Cover | null
-  /** The back of a hinged pair is a block of its own. */
-  readonly backFilling: FillingPlan | null
-}
-
-/** Everything that follows from a job but the lay, which takes a search. */
-export interface WorkedPlan {
-  readonly kind: 'worked'
-  readonly cushions: Cushions
-  readonly allowances: Allowances
-  readonly designs: readonly DesignPlan[]
-  /** How the foam is cut; null where the cushions are filled with loose fibre. */
-  readonly cutting: CuttingPlan | null
-  readonly cloth: ClothPlan
-  readonly cutList: readonly CutLine[]
-  readonly warnings: readonly Warning[]
-}
-
-/** A seat on which nothing can be sewn; the warnings say why. Without cushions it has no outline at all. */
-export interface UnworkablePlan {
-  readonly kind: 'unworkable'
-  readonly cushions: Cushions | null
-  readonly warnings: readonly Warning[]
-}
-
-export type Plan = WorkedPlan | UnworkablePlan
+} from '../seat/index.ts'
+import type { Warning } from '../warnings/index.ts'
+import { washedChoice } from '../pattern/index.ts'
+import type { DesignPlan, Plan } from '../planned/index.ts'
+import { entered } from '../working/index.ts'
 
 /** From the tape to the pieces, at once. Total: bad sizes give warnings, never exceptions. */
 export function planJob(job: Job): Plan {

@@ -24,7 +24,9 @@ export function distanceToRing(ring: Ring, x: number, y: number): number {
  * inside or wholly outside, and one point of it tells which. Exact, nothing is sampled.
  */
 export function insideDeeper(a: Ring, b: Ring, depth: number): boolean {
+  const box = boxOf(b)
   for (let i = 0, j = a.length - 2; i < a.length; j = i, i += 2) {
+    if (isBeside(box, a[j]!, a[j + 1]!, a[i]!, a[i + 1]!)) continue
     const [px, py, dx, dy] = [a[j]!, a[j + 1]!, a[i]! - a[j]!, a[i + 1]! - a[j + 1]!]
     const near: [number, number][] = []
     for (let k = 0, l = b.length - 2; k < b.length; l = k, k += 2) {
@@ -37,6 +39,44 @@ export function insideDeeper(a: Ring, b: Ring, depth: number): boolean {
     }
   }
   return false
+}
+
+/** [least x, least y, greatest x, greatest y]. */
+export type Box = readonly [number, number, number, number]
+
+export function boxOf(ring: Ring): Box {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity]
+  for (let i = 0; i < ring.length; i += 2) {
+    x0 = Math.min(x0, ring[i]!)
+    x1 = Math.max(x1, ring[i]!)
+    y0 = Math.min(y0, ring[i + 1]!)
+    y1 = Math.max(y1, ring[i + 1]!)
+  }
+  return [x0, y0, x1, y1]
+}
+
+/** An edge wholly to one side of a box. */
+const isBeside = ([x0, y0, x1, y1]: Box, ax: number, ay: number, bx: number, by: number): boolean =>
+  (ax < x0 && bx < x0) || (ax > x1 && bx > x1) || (ay < y0 && by < y0) || (ay > y1 && by > y1)
+
+/** Points a hair within the middle of every edge: of two outlines on one line, they tell which side each lies on. */
+export function justWithin(ring: Ring, hair: number): readonly (readonly [number, number])[] {
+  let twice = 0
+  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2)
+    twice += ring[j]! * ring[i + 1]! - ring[i]! * ring[j + 1]!
+  const side = twice > 0 ? hair : -hair
+  const points: (readonly [number, number])[] = []
+  for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2) {
+    const [dx, dy] = [ring[i]! - ring[j]!, ring[i + 1]! - ring[j + 1]!]
+    const length = Math.hypot(dx, dy)
+    if (length < hair) continue
+    const [x, y] = [
+      (ring[i]! + ring[j]!) / 2 - (side * dy) / length,
+      (ring[i + 1]! + ring[j + 1]!) / 2 + (side * dx) / length,
+    ]
+    if (isInside(ring, x, y)) points.push([x, y])
+  }
+  return points
 }
 
 /** True when two outlines that do not cross come closer than `limit`. */

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import type { Closure, Job } from '../contract/index.ts'
-import { CLOSURES, usualMakeUp } from './cover/index.ts'
-import { layDrawing } from './formats/index.ts'
-import { newSeat, setCloth, setLooseFibre, shapedSeat, reading } from './job/index.ts'
-import { solveLay } from './lay/index.ts'
-import { buyingList } from './lists/index.ts'
-import { flatten, onEdge, outwardOn, type Point, type Polygon } from './outline/index.ts'
+import type { Closure, Job } from '../../contract/index.ts'
+import { CLOSURES, usualMakeUp } from '../cover/index.ts'
+import { layDrawing } from '../formats/index.ts'
+import { newSeat, setCloth, setLooseFibre, shapedSeat, reading } from '../job/index.ts'
+import { solveLay } from '../lay/index.ts'
+import { buyingList } from '../lists/index.ts'
+import { flatten, onEdge, outwardOn, type Point, type Polygon } from '../outline/index.ts'
 import { planJob } from './plan.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from './shop/index.ts'
-import { onlyDesign, worked } from './testing/jobs.ts'
+import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
+import { onlyDesign, worked } from '../testing/jobs.ts'
 
 /* Figures of whole jobs, recomputed from what is drawn, exported or bought. */
 

@@ -1,0 +1,85 @@
+import { words, type WordsOf } from '../warning/index.ts'
+import { shortfallWords } from './shortfall-words.ts'
+import type { ClothWarning } from './warning.ts'
+
+/** The cloth's objections in plain words, with the cheapest cure. */
+export const CLOTH_WORDS: WordsOf<ClothWarning> = {
+  'curved-front-match': (w, { mm }) =>
+    words(
+      `The front is bowed: its boxing matches the stripes in the middle and is ${mm(w.off)} off at its ends.`,
+      'Choose a plain boxing where that would show.',
+    ),
+  'nothing-to-match': (w) => words(`${w.cloth} has no stripes to match.`, 'Match nothing, or choose another cloth.'),
+  'sides-cannot-match': (w) =>
+    words(
+      `The ${w.edges} boxing does not match: ${NO_MATCH[w.because](w.edges)}.`,
+      w.because === 'runs-along' ? 'Choose how the stripe runs on it: upright or along.' : '',
+    ),
+  'too-many-pieces': (w) =>
+    words(
+      `${w.cloth} would be cut into ${w.pieces} pieces; at most ${w.most} are laid at once.`,
+      'Fewer buttons, ties or vents, or fewer cushions in one job.',
+    ),
+  'matches-one-leg': (w, { mm }) =>
+    words(
+      `The ${w.edges} boxing runs on round inner corners in one strip: it matches its longest edge and is up to ${mm(w.off)} off on the others.`,
+      'Look at it on the made-up view; a plain boxing hides it.',
+    ),
+  'rule-from-front': (w) =>
+    words(
+      w.isTaken
+        ? 'The stripes run along the row, so that none can lie at a place along it: the band is placed from the front edge instead.'
+        : 'The stripes run along the row, so that none can lie at a place along it: only the rule from front to back is used.',
+      w.isTaken
+        ? 'Say where it lies from front to back, or turn the cloth.'
+        : 'Turn the cloth if the place along the row matters.',
+    ),
+  'piping-join-near': (w, { mm }) =>
+    words(
+      `However the piping is turned, a join comes within ${mm(w.clear)} of a corner or of the middle of the front; ${mm(w.wanted)} is usual.`,
+      'Cut the strips along the roll or on the bias, so that they are longer and join less often.',
+    ),
+  'cloth-too-short': (w, { unit }) =>
+    words(
+      `${w.cloth} is not enough: ${shortfallWords(w.shortfall, unit)}.`,
+      'Turn the cloth, join a hidden panel, or cut hidden panels from another cloth: what would do is tried on the remnant page.',
+    ),
+  'depth-rule-idle': () =>
+    words(
+      'The pattern does not change from front to back: the rule for that way has nothing to place.',
+      'Leave it at front edges alike, or turn the cloth.',
+    ),
+  'under-cannot-match': () =>
+    words(
+      'The bottom plate does not go on where the boxing ends: this cloth would have to lie the other way up.',
+      'Cut top and bottom alike, or leave it: it is not seen.',
+    ),
+  'band-missing': (w) =>
+    words(`The placement names band ${w.band + 1}; the cloth has ${w.bands}.`, 'Choose a band of this cloth.'),
+  'repeat-over-width': (w, { mm }) =>
+    words(
+      `One repeat (${mm(w.repeat)}) is wider than the usable cloth (${mm(w.usable)}).`,
+      'Check the stripe widths: the pattern cannot repeat on this cloth.',
+    ),
+  'pile-sideways': () =>
+    words(
+      'Railroaded on a one-way cloth the pile runs from side to side of every cushion.',
+      'Cut up the roll unless that is meant.',
+    ),
+  'piece-wider-than-cloth': (w, { mm }) =>
+    words(`${w.piece} is ${mm(w.over)} wider than the usable cloth.`, WIDTH_CURES[w.cure]),
+}
+
+const NO_MATCH: Readonly<
+  Record<Extract<ClothWarning, { code: 'sides-cannot-match' }>['because'], (edges: string) => string>
+> = {
+  'runs-along': (edges) => `the stripe runs along the ${edges} edges and does not cross them`,
+  'one-way': () => 'on one-way cloth it stays upright',
+  slanted: (edges) => `the ${edges} edge is slanted or bowed, so that no stripe meets it squarely`,
+}
+
+const WIDTH_CURES = {
+  'other-direction': 'Try the other direction (up the roll or railroaded), or choose a wider cloth.',
+  'one-per-side': 'Cut the boxing as one piece per side (make-up station), or choose a wider cloth.',
+  divide: 'Choose a wider cloth, or divide into more cushions.',
+} as const

@@ -1,0 +1,140 @@
+import { percent, words, type WordsOf } from '../warning/index.ts'
+import { finishingWords } from './finishing.ts'
+import { refusalWords } from './refusal-words.ts'
+import type { CoverWarning } from './warning.ts'
+
+/** The cover's objections in plain words, with the cheapest cure. */
+export const COVER_WORDS: WordsOf<CoverWarning> = {
+  'seam-over-half': (w, { mm }) =>
+    words(
+      `The seam allowance ${mm(w.seam)} is more than half of the ${w.panel} (${mm(w.size)}): the two allowances would meet.`,
+      'Use a smaller allowance.',
+    ),
+  'opening-too-small': (w, { mm }) =>
+    words(
+      `The opening of ${mm(w.opening)} is shorter than the ${mm(w.needed)} that ${PASSES[w.way]}; by its girth ${mm(w.girth)} would do.`,
+      `${LONGER[w.closure]}${w.way === 'film' || w.way === 'fibre' ? '' : `, or pack it in film (${mm(w.packed)} would do)`}.`,
+    ),
+  'straight-piping-corners': (w, { mm }) =>
+    words(
+      `Straight-cut piping bends no sharper than ${mm(w.needed)} with a ${mm(w.cord)} cord; this plate has square corners.`,
+      'Clip the strip well at each corner, or cut it on the bias. Corners come out slightly round.',
+    ),
+  'piping-as-high-as-boxing': (w, { mm }) =>
+    words(`The cord ${mm(w.cord)} is thick for a boxing of ${mm(w.thickness)}.`, 'Use a thinner cord.'),
+  'check-failed': (w) =>
+    words(`Check failed, ${w.check}: ${w.detail}.`, 'Do not cut. This combination of sizes cannot be sewn as drawn.'),
+  'boxing-cut-per-side': () =>
+    words('A wrap cannot match stripes round a corner: the boxing is cut as one piece per side.', ''),
+  'make-up-refused': (w, { unit }) => refusalWords(w.refusal, unit),
+  'no-allowance': (w) =>
+    words(
+      `The ${w.panel} has an edge without any allowance: there is nothing to sew it by.`,
+      'Fuse or bond that edge, or give it an allowance.',
+    ),
+  'lap-over-limit': (w, { mm }) =>
+    words(
+      `The lap of ${mm(w.lap)} is wider than ${mm(w.most)}, (t + 2s − 12) ÷ 3: on strips cut at boxing height the closed pair would end shorter than the boxing.`,
+      'Cut the strips as listed here, which are higher; or use a narrower tape.',
+    ),
+  'piping-bend': (w, { mm }) =>
+    words(
+      `The plate bends by a radius of ${mm(w.radius)}; this piping lies well down to ${mm(w.needed)}.`,
+      'Clip the strip each 10 to 15 mm round the curve, cut it on the bias, or use a thinner cord.',
+    ),
+  'strip-too-narrow': (w, { mm }) =>
+    words(
+      `A strip of ${mm(w.strip)} is too narrow for a cord of ${mm(w.cord)}: ${mm(w.needed)} is needed.`,
+      'Cut it wider, or use a thinner cord.',
+    ),
+  'cloth-gives': (w) =>
+    words(
+      `The cloth gives ${percent(w.share)}: it is cut ${percent(w.taken)} smaller.`,
+      'Leave a reserve to trim, try the cover on, and note how much came off.',
+    ),
+  'cloth-shrinks': (w) =>
+    words(
+      `Washing takes ${percent(w.across)} across and ${percent(w.along)} along: ${w.washFirst ? 'buy longer and wash it before cutting' : 'pieces are cut larger by that'}.`,
+      '',
+    ),
+  'finishing-wants-allowance': (w, { mm }) =>
+    words(
+      `Raw edges ${finishingWords[w.finishing]} need an allowance of ${mm(w.least)}; this job has ${mm(w.seam)}.`,
+      'Use a wider seam allowance, or another finish.',
+    ),
+  'hot-knife-cloth': (w) =>
+    words(`${w.cloth} is not all synthetic: a hot knife burns it.`, 'Choose another finish for the raw edges.'),
+  'hot-knife': () =>
+    words(
+      'A hot knife burns, and its fumes harm: all-synthetic cloth only, never chlorinated vinyl.',
+      "Open air, blade parked before reaching over; the cloth maker's sheet comes first.",
+    ),
+  'ties-unreachable': (w) =>
+    words(
+      `With ${w.perSide} ties to a side the middle ones cannot be reached on a mesh or slatted seat.`,
+      'Two to a side, near the corners.',
+    ),
+  'long-cords': (w, { mm }) =>
+    words(
+      `Tie tails of ${mm(w.length)} can loop round a small child's neck.`,
+      'Keep cords to 220 mm where small children are about.',
+    ),
+  'grip-vanishes': (w) =>
+    words(
+      w.grip === 'non-slip'
+        ? 'The inset leaves nothing of the non-slip base.'
+        : 'The base is too shallow for strips of hook and loop that end short of both edges.',
+      w.grip === 'non-slip' ? 'Set it in less than half of the smaller side.' : 'Hold it another way.',
+    ),
+  'buttons-outside': (w) =>
+    words(`Of the buttons ${w.count} fall outside the plate.`, 'Use a smaller margin, or fewer rows.'),
+  'buttons-not-washable': () => words('Buttons go through the block: the cover cannot be taken off and washed.', ''),
+  'small-parts': () =>
+    words(
+      'Buttons that come loose can choke a small child.',
+      'Doubled twine, tied to each other through the block; none where small children are about.',
+    ),
+  stapler: () =>
+    words(
+      'Staplers hurt eyes and fingers; staples longer than the board come through.',
+      'Goggles; staples shorter than the board is thick.',
+    ),
+  'liner-in-liner': () =>
+    words(
+      'A liner inside a liner holds nothing more.',
+      'Leave out the inner liner, or choose another make-up for the cover.',
+    ),
+  'wrap-not-washable': (w) =>
+    words(
+      w.fastening === 'bonded'
+        ? 'A bonded wrap cannot be washed, and its glue softens in heat.'
+        : 'A pinned wrap cannot be washed, and pins work loose.',
+      'Sew it where it will be sat on for long.',
+    ),
+}
+
+type TooSmall = Extract<CoverWarning, { code: 'opening-too-small' }>
+
+const PASSES: Readonly<Record<TooSmall['way'], string>> = {
+  'whole-end': 'this block needs',
+  flat: 'this block needs as it is',
+  folded: 'this block needs folded in half',
+  film: 'this block needs even packed in film',
+  fibre: 'a filled liner needs to fold through',
+}
+
+/** What would make more room, by what closes it. */
+const LONGER: Readonly<Record<TooSmall['closure'], string>> = {
+  'zip-gusset': 'A longer zip, or one further round the corners',
+  'zip-seam': 'A zip along a longer side, or one in a gusset that runs round the corners',
+  horseshoe: 'A slot nearer to the edge of the base, or in a U',
+  'hook-and-loop': 'The lap along a longer side',
+  'snap-tape': 'The lap along a longer side',
+  snaps: 'The lap along a longer side',
+  buttons: 'The lap along a longer side',
+  ties: 'The lap along a longer side',
+  lacing: 'The opening along a longer side',
+  slit: 'A slit along the longer way, or a make-up with a zip',
+  'sewn-shut': 'Leave a longer opening',
+  fixed: 'Another make-up',
+}

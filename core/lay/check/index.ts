@@ -1,0 +1,2 @@
+export { acceptLay } from './accept.ts'
+export type { LayFault } from './fault.ts'

@@ -1,0 +1,2 @@
+export { planDocument } from './plan-document.ts'
+export { planJob } from './plan.ts'

@@ -1,0 +1,13 @@
+import type { Figure } from '../working/index.ts'
+
+/** One line of the cut list: so many pieces of one cut size. */
+export interface CutLine {
+  readonly what: string
+  readonly material: 'foam' | 'cloth'
+  readonly count: number
+  readonly width: Figure
+  readonly height: Figure
+  readonly note: string
+  /** The grade is in the name of a foam part; cloth by its name. */
+  readonly from: string
+}

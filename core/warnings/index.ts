@@ -1,0 +1,1 @@
+export { warningWords, type Warning, type WarningCase } from './warnings.ts'
