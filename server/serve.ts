@@ -137,7 +137,7 @@ async function served(options: ServeOptions, database: Database, release: () => 
     listener.once('error', reject)
     listener.listen(options.port, options.host, () => resolve(listener))
   })
-  const upkeep = options.upkeep ? startUpkeep(database, backups) : null
+  const upkeep = options.upkeep ? startUpkeep(database, backups, summaries) : null
   const address = server.address()
   const port = typeof address === 'object' && address ? address.port : options.port
   return {

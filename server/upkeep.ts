@@ -1,12 +1,18 @@
 import type { Database } from './db/index.ts'
 import { packSome } from './jobs/history.ts'
+import type { Summaries } from './jobs/summaries.ts'
 import type { Backups } from './records/backups.ts'
 
 const A_WHILE_MS = 500
 const PACKED_AT_ONCE = 40
 
-/** What a shop does for itself while it is open: backups by the clock, and older revisions packed. */
-export function startUpkeep(database: Database, backups: Backups): { readonly stop: () => void } {
+/**
+ * What a shop does for itself while it is open: the shelf made ready for the first who opens it, backups by the clock,
+ * older revisions packed.
+ */
+export function startUpkeep(database: Database, backups: Backups, summaries: Summaries): { readonly stop: () => void } {
+  // Who asks meets the same fault, and is told of it.
+  summaries.list('shelf').catch(() => undefined)
   backups.startClock()
   let timer = setTimeout(pack, A_WHILE_MS)
   function pack(): void {

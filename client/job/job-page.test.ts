@@ -68,8 +68,7 @@ describe('the key figure of each station', () => {
         { x: 500, y: 100 },
         { x: 0, y: 100 },
       ],
-      panel: null,
-      cushion: null,
+      of: null,
       matched: false,
     }
     expect(wasteWords([piece], 100, 1250)).toBe('20 %')

@@ -325,7 +325,7 @@ describe('matching on other shapes', () => {
       },
     }
     const matched = worked(withCloth({ cloth: oneSided }))
-      .cloth.lays[0].pieces.filter((p) => p.matched && p.cushion === 0)
+      .cloth.lays[0].pieces.filter((p) => p.matched && p.of?.cushion === 0)
       .map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/boxing-front'])
   })

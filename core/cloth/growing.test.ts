@@ -100,11 +100,11 @@ describe('what the piece is cut at', () => {
     ['stretching', { ...check, stretch: { across: 0.06, along: 0.02 } }, {}],
   ])('%s: boxing grows by the way it lies', (_name, cloth, change) => {
     const plan = worked(jobOf(cloth, change))
-    for (const { panel, id } of plan.cloth.lays[0].pieces) {
-      if (panel?.role !== 'boxing' && panel?.role !== 'plate') continue
+    for (const { of, id } of plan.cloth.lays[0].pieces) {
+      if (of?.panel.role !== 'boxing' && of?.panel.role !== 'plate') continue
       const { outline, turns } = piece(plan, id)
       const box = boxOf(outline.map(([x, y]) => ({ x, y })))
-      const [w, h] = cutByHand(cloth, panel, turns[0]!)
+      const [w, h] = cutByHand(cloth, of.panel, turns[0]!)
       expect([box.maxX - box.minX, box.maxY - box.minY], id).toEqual([expect.closeTo(w, 3), expect.closeTo(h, 3)])
       expect(turns.every((t) => t % 180 === turns[0]! % 180)).toBe(true)
     }
@@ -233,7 +233,7 @@ it('deep buttons stay where the cloth dips: spans of √(a² + 4q²) between the
   const laid = drawn.cloth.lays[0].pieces.find((p) => p.id === '1/top-plate')!
   const cut = boxOf(laid.cut)
   expect(cut.maxX - cut.minX).toBeCloseTo(lastX(plate) + 3 * (span - a) + 24, 6)
-  expect(laid.panel!.marks.length).toBe(8)
+  expect(laid.of!.panel.marks.length).toBe(8)
 })
 
 it('over random make-ups, cloths and directions: what is matched meets at every seam and from cushion to cushion', () => {
@@ -254,7 +254,7 @@ it('over random make-ups, cloths and directions: what is matched meets at every 
         const plan = planJob(job)
         if (plan.kind !== 'worked' || choice.match.kind === 'none') return
         const { cover } = onlyDesign(plan)
-        const top = plan.cloth.lays[0].pieces.find((p) => p.panel?.id === 'top-plate')?.panel
+        const top = plan.cloth.lays[0].pieces.find((p) => p.of?.panel.id === 'top-plate')?.of?.panel
         const way = choice.direction === 'railroaded' ? 'along' : 'across'
         // A band on each cushion's own centre is asked not to go on.
         // A pillow is wider flat than it stands: there its middle counts.

@@ -4,6 +4,7 @@ import {
   cutOutline,
   framesAsLaid,
   givesOrShrinks,
+  isLyingRole,
   looksAlikeEveryWay,
   usableWidth,
   type Cover,
@@ -14,6 +15,7 @@ import { flatten, type Outline } from '../outline/index.ts'
 import { turned } from '../lay/index.ts'
 import { patternStart, repeatOf, washed, washedChoice, type Way } from '../pattern/index.ts'
 import { clothRow } from './cloth-row.ts'
+import { pieceId, type PieceOf } from './piece-id.ts'
 import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'
 import {
   isMirrored,
@@ -32,8 +34,8 @@ export interface LaidPiece {
   readonly name: string
   readonly qty: number
   readonly cut: Outline
-  readonly panel: Panel | null
-  readonly cushion: number | null
+  /** Null for a strip of piping, which belongs to no cushion yet. */
+  readonly of: (Omit<PieceOf, 'panel'> & { readonly panel: Panel }) | null
   readonly matched: boolean
 }
 
@@ -110,10 +112,10 @@ function layOf(
   const laid: LaidPiece[] = []
   const pieces: LayPiece[] = []
   const cuts = designs.map(({ cover, liner }) =>
-    [{ of: cover, prefix: '' }, ...(liner ? [{ of: liner, prefix: 'liner/' }] : [])].flatMap(({ of, prefix }) =>
+    layersOf({ cover, liner }).flatMap(({ of, layer }) =>
       of.panels
         .filter((p) => roles.has(p.cloth))
-        .map((panel) => ({ of, prefix, panel, cut: cutOutline(panel) }))
+        .map((panel) => ({ of, layer, panel, cut: cutOutline(panel) }))
         .map((p) => ({ ...p, flat: asOutline(p.cut) })),
     ),
   )
@@ -124,18 +126,17 @@ function layOf(
   )
   cushions.inOrder.forEach(({ design }, cushion) => {
     const ruled = ruledPlaces(own, pattern, row, cushion)
-    for (const { of, prefix, panel, cut, flat } of cuts[design]!) {
-      const id = `${cushion + 1}/${prefix}${panel.id}`
-      const frames = prefix === '' ? framesAsLaid(own, cushionFrames(own, of, panel), panel.lies) : null
+    for (const { of, layer, panel, cut, flat } of cuts[design]!) {
+      const id = pieceId({ cushion, layer, panel: panel.id })
+      const frames = layer === 'cover' ? framesAsLaid(own, cushionFrames(own, of, panel), panel.lies) : null
       const ways = frames && matchedWays(own, panel, matchingsOf(own, pattern, frames, ruled, row, cushion))
       const match = ways && matchOf(panel, ways.matchings)
       laid.push({
         id,
-        name: `${prefix ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`,
+        name: `${layer === 'liner' ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`,
         qty: panel.times,
         cut,
-        panel,
-        cushion,
+        of: { cushion, layer, panel },
         matched: match !== null,
       })
       pieces.push({
@@ -159,8 +160,7 @@ function layOf(
           name: group.isClosed ? name : `${name}, open run`,
           qty,
           cut: outline,
-          panel: null,
-          cushion: null,
+          of: null,
           matched: false,
         })
         pieces.push({
@@ -182,6 +182,11 @@ function layOf(
     problem: { format: 'loft-seam/lay-problem', version: 1, ...clothProblem(own), gap: 0, pieces },
   }
 }
+
+const layersOf = ({ cover, liner }: DesignCovers) => [
+  { of: cover, layer: 'cover' as const },
+  ...(liner ? [{ of: liner, layer: 'liner' as const }] : []),
+]
 
 /**
  * The cloth as a lay problem knows it. Where a roll is bought it is begun wherever the pattern suits; what is in hand
@@ -262,7 +267,7 @@ function turnsOf({ cloth }: ClothChoice, panel: Panel): number[] {
   const asItLies = turnsAsItLies(cloth, panel)
   // The gusset is hidden at the back: on two-way cloth it may lie any way.
   const isFree = looksAlikeEveryWay(cloth)
-    ? panel.role !== 'plate' && panel.role !== 'blank' && panel.role !== 'body'
+    ? !isLyingRole(panel.role) || panel.role === 'base'
     : !panel.isSeen && panel.role === 'gusset' && cloth.nap === 'two-way'
   if (isFree && !givesOrShrinks(cloth)) return asItLies.flatMap((t) => [t, (t + 90) % 360])
   return panel.isSeen && !looksAlikeTurned(cloth) ? asItLies.slice(0, 1) : asItLies

@@ -1,5 +1,7 @@
 import type { ClothChoice, Job } from '../../contract/index.ts'
 import {
+  isBottomPlate,
+  isTopPlate,
   cushionFrames,
   depthWay,
   frontMismatch,
@@ -13,7 +15,7 @@ import { MOST_LAID, pieceCount } from '../lay/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Raised } from '../warning/index.ts'
 import type { ClothWarning } from './warning.ts'
-import type { ClothLay, ClothPlan } from './lay-pieces.ts'
+import type { ClothLay, ClothPlan, LaidPiece } from './lay-pieces.ts'
 import { rowPattern, type RowPattern } from './match.ts'
 
 /**
@@ -84,7 +86,7 @@ function matchDoubts(
   const off = pattern.row ? Math.max(...covers.map(frontMismatch)) : 0
   if (off > 0.5) warnings.push({ station: 'lay', level: 'note', code: 'curved-front-match', off })
   const repeats = { row: pattern.row?.repeat ?? null, depth: pattern.depth?.repeat ?? null }
-  const isOff = (panel: Panel) => main.pieces.some((p) => p.panel === panel && !p.matched)
+  const isOff = (panel: Panel) => main.pieces.some((p) => p.of?.panel === panel && !p.matched)
   for (const edges of ['front', 'side'] as const) {
     const strips = covers.flatMap((cover) =>
       cover.panels.filter((p) => boxesSide(cover, p, edges)).map((panel) => ({ cover, panel })),
@@ -104,13 +106,15 @@ function matchDoubts(
     if (legs > LEGS_OFF_MM) warnings.push({ station: 'lay', level: 'note', code: 'matches-one-leg', edges, off: legs })
   }
   // Both ways were asked of the bottom, and one-way cloth gives it fewer.
-  const under = main.problem.pieces.filter((_, i) => main.pieces[i]!.panel?.id === 'bottom-plate')
+  const under = main.problem.pieces.filter((_, i) => isUnder(main.pieces[i]!))
   const [wantsRow, wantsDepth] = [pattern.row !== null, pattern.depth !== null && covers.some((c) => c.wall !== null)]
   const has = (way: 'across' | 'along') => under.every((p) => typeof p.match?.[way] === 'number')
   if (under.length > 0 && ((wantsRow && !has(rowWay(choice))) || (wantsDepth && !has(depthWay(choice)))))
     warnings.push({ station: 'lay', level: 'note', code: 'under-cannot-match' })
   return warnings
 }
+
+const isUnder = ({ of }: LaidPiece): boolean => of !== null && of.layer === 'cover' && isBottomPlate(of.panel)
 
 const LEGS_OFF_MM = 0.5
 
@@ -120,8 +124,7 @@ function boxesSide(cover: Cover, panel: Panel, edges: 'front' | 'side'): boolean
   const sides = cover.seams
     .flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
     .flatMap(({ a, b }) => {
-      const plate =
-        b.panel === panel.id ? cover.panels.find((p) => p.id === a.panel && p.id === 'top-plate') : undefined
+      const plate = b.panel === panel.id ? cover.panels.find((p) => p.id === a.panel && isTopPlate(p)) : undefined
       return plate?.edges.find((e) => e.name === a.edge)?.side ?? []
     })
   return edges === 'front'
@@ -142,7 +145,8 @@ function whyNot(
 function tooWide(plan: ClothLay): readonly Raised<ClothWarning>[] {
   const seen = new Set<string>()
   return plan.problem.pieces.flatMap((piece, i): Raised<ClothWarning>[] => {
-    const { panel, cut, name } = plan.pieces[i]!
+    const { of, cut, name } = plan.pieces[i]!
+    const panel = of?.panel
     const box = boxOf(cut)
     const [w, h] = [box.maxX - box.minX, box.maxY - box.minY]
     const widths = piece.turns.map((t) => (t % 180 === 0 ? w : h))
@@ -158,7 +162,7 @@ function tooWide(plan: ClothLay): readonly Raised<ClothWarning>[] {
         piece: label,
         over,
         cure:
-          panel?.id === 'boxing'
+          panel?.role === 'boxing' && panel.face === 'round'
             ? 'one-per-side'
             : panel && panel.role !== 'trim' && Math.min(w, h) <= plan.usableMm
               ? 'other-direction'

@@ -34,11 +34,13 @@ export function finishPanel(
       own,
     ),
   )
-  const { id, name, role, cloth, isSeen, finished } = draft
+  const { id, name, role, face, isPart = false, cloth, isSeen, finished } = draft
   const panel = {
     id,
     name,
     role,
+    face,
+    isPart,
     cloth,
     isSeen,
     finished,

@@ -20,12 +20,23 @@ export {
   type NotchOnPiece,
 } from './piece.ts'
 export { noteWords, type CoverNote } from './notes.ts'
-export { framesAsLaid, isLyingRole } from './lie.ts'
+export { framesAsLaid } from './lie.ts'
 export { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
 export { frontMismatch, legMismatch } from './mismatch.ts'
 export { cushionFrames, depthWay, rowWay, type CushionFrames, type PatternFrame } from './pattern-frame.ts'
 export { openingVerdict, type OpeningVerdict, type WayIn } from './opening.ts'
-export { type Mark, type Notch, type Panel, type PanelEdge, type PanelRole } from './panel.ts'
+export {
+  isBottomPlate,
+  isLyingRole,
+  isTopPlate,
+  shortName,
+  type Mark,
+  type Notch,
+  type Panel,
+  type PanelEdge,
+  type PanelFace,
+  type PanelRole,
+} from './panel.ts'
 export type { Patch } from './patch.ts'
 export { pipedPairs, stripWidthOf } from './piping/piping.ts'
 export type { PipingGroup, PipingPlan } from './piping/piping-plan.ts'

@@ -1,7 +1,7 @@
 import type { ClothChoice } from '../../contract/index.ts'
 import { clothFor } from './on-the-roll.ts'
 import type { Way } from '../pattern/index.ts'
-import type { PanelRole } from './panel.ts'
+import { isLyingRole } from './panel.ts'
 import { cushionFrames, depthWay, rowWay, type CushionFrames, type PatternFrame } from './pattern-frame.ts'
 import type { MatchedPanel, SewnUp } from './sewn-up.ts'
 
@@ -25,10 +25,6 @@ export const stripLie = (choice: ClothChoice, panel: Pick<MatchedPanel, 'role' |
   choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind !== 'plain'
     ? 'along'
     : 'across'
-
-/** What lies on the seat as it lies on the cloth. */
-export const isLyingRole = (role: PanelRole): boolean =>
-  role === 'plate' || role === 'blank' || role === 'base' || role === 'body'
 
 const otherWay = (way: Way): Way => (way === 'across' ? 'along' : 'across')
 

@@ -13,7 +13,7 @@ import { lieOf, stripLie } from './lie.ts'
 import { buildDraft } from './makeups/index.ts'
 import { markNotches } from './notches.ts'
 import { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
-import type { Growth, Mark } from './panel.ts'
+import { isTopPlate, type Growth, type Mark } from './panel.ts'
 import type { PanelDraft } from './parts/index.ts'
 import type { SewnUp } from './sewn-up.ts'
 import { planPiping } from './piping/piping.ts'
@@ -52,7 +52,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   })
   if (!draft.ok) return draft
   const trim = planTrims(trims, solid, allowances)
-  const top = draft.value.panels.find((p) => p.id === 'top-plate' || p.id === 'blank' || p.id === 'body')
+  const top = draft.value.panels.find((p) => isTopPlate(p) || p.role === 'blank' || p.role === 'body')
   const topPatch = draft.value.patches.find((p) => p.panel === top?.id)
   const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
   const reserve =

@@ -7,6 +7,15 @@ import type { Figure } from '../working/index.ts'
 /** What part of a cover a panel is. A `blank` is folded over several sides, a `band` closes the end of one. */
 export type PanelRole = 'plate' | 'boxing' | 'gusset' | 'blank' | 'band' | 'base' | 'body' | 'trim'
 
+/** Sides of the cushion on which nothing lies but boxing, ends and bands. */
+const UPRIGHT = ['front', 'right', 'back', 'left'] as const
+
+/**
+ * Which face of the cushion a panel makes. `round` runs over several faces, `inside` is covered by others, `loose` is
+ * sewn on.
+ */
+export type PanelFace = 'top' | 'bottom' | (typeof UPRIGHT)[number] | 'round' | 'inside' | 'loose'
+
 /**
  * What is done to a finished edge: sewn to another, to a zip, lapped over its partner, turned and
  * hemmed, stapled to a board, or bonded. Hemmed, stapled and bonded edges are free on purpose.
@@ -47,6 +56,7 @@ export interface Panel {
   readonly id: string
   readonly name: string
   readonly role: PanelRole
+  readonly face: PanelFace
   readonly cloth: ClothRole
   /** How many of it one cushion takes. */
   readonly times: number
@@ -67,6 +77,8 @@ export interface Panel {
    * shrinks.
    */
   readonly growth: Growth
+  /** One of several that make up a plate. */
+  readonly isPart: boolean
   /** Hidden panels may be turned on the cloth more freely than seen ones. */
   readonly isSeen: boolean
 }
@@ -89,6 +101,42 @@ export interface Fullness {
 }
 
 export const NO_GROWTH: Growth = { finished: { x: 1, y: 1 }, whole: { x: 1, y: 1 }, fullness: { x: null, y: null } }
+
+/** The plate that is sat on. */
+export const isTopPlate = ({ role, face }: Pick<Panel, 'role' | 'face'>): boolean => role === 'plate' && face === 'top'
+
+/** The whole of the plate below; one in two parts is not whole. */
+export const isBottomPlate = ({
+  role,
+  face,
+  isPart,
+}: Pick<Panel, 'role' | 'face'> & Partial<Pick<Panel, 'isPart'>>): boolean =>
+  role === 'plate' && face === 'bottom' && !isPart
+
+/** What lies on the seat, and so as it lies on the cloth; all others stand round it. */
+export const isLyingRole = (role: PanelRole): boolean =>
+  role === 'plate' || role === 'blank' || role === 'base' || role === 'body'
+
+/** One word for a panel on a crowded drawing. */
+export function shortName({ role, face, name }: Pick<Panel, 'role' | 'face' | 'name'>): string {
+  const isUpright = UPRIGHT.some((side) => side === face)
+  switch (role) {
+    case 'plate':
+      return isUpright ? 'end' : face
+    case 'boxing':
+      return isUpright ? face : 'boxing'
+    case 'trim':
+      return name.toLowerCase().split(' ')[0]!
+    case 'gusset':
+    case 'blank':
+    case 'band':
+    case 'base':
+    case 'body':
+      return role
+    default:
+      return role satisfies never
+  }
+}
 
 /** As much of a panel as seams need to know. */
 export type PanelShape = {

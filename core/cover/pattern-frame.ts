@@ -2,6 +2,7 @@ import type { ClothChoice } from '../../contract/index.ts'
 import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight, onEdge } from '../outline/index.ts'
 import { repeatOf, type Way } from '../pattern/index.ts'
 import { clothFor } from './on-the-roll.ts'
+import { isBottomPlate } from './panel.ts'
 import {
   frontOf,
   hasPlate,
@@ -62,7 +63,7 @@ const NO_FRAMES: CushionFrames = { row: null, depth: null }
 
 /** A bottom plate that is cut as its top plate takes the pattern of that plate, place by place of its own plane. */
 const asTurnedOver = ({ pairs }: ClothChoice, cover: SewnUp, panel: MatchedPanel): MatchedPanel =>
-  pairs === 'same' && panel.id === 'bottom-plate' && hasPlate(cover) ? plateOf(cover) : panel
+  pairs === 'same' && isBottomPlate(panel) && hasPlate(cover) ? plateOf(cover) : panel
 
 function lyingFrames(cover: SewnUp, panel: MatchedPanel): CushionFrames {
   const [row, depth] = [lyingFrame(cover, panel, true), lyingFrame(cover, panel, false)]

@@ -1,12 +1,11 @@
-import type { ClothRole } from '../../contract/index.ts'
 import { edgeLength } from '../outline/index.ts'
 import { frontSpan, type Solid } from '../seat/index.ts'
 import type { CoverDraft } from './cover.ts'
-import type { PanelRole, PanelShape } from './panel.ts'
+import { isTopPlate, type Panel, type PanelShape } from './panel.ts'
 import type { Seam } from './seam.ts'
 
 /** A panel as far as it can be matched. */
-export type MatchedPanel = PanelShape & { readonly role: PanelRole; readonly cloth: ClothRole }
+export type MatchedPanel = PanelShape & Pick<Panel, 'role' | 'face' | 'cloth'> & Partial<Pick<Panel, 'isPart'>>
 
 /** A cover as far as it can be matched, drafted or finished. */
 export interface SewnUp extends Pick<CoverDraft, 'patches' | 'wall'> {
@@ -15,9 +14,9 @@ export interface SewnUp extends Pick<CoverDraft, 'patches' | 'wall'> {
   readonly seams: readonly Pick<Seam, 'kind' | 'pairs'>[]
 }
 
-export const plateOf = (cover: SewnUp): MatchedPanel => cover.panels.find((p) => p.id === 'top-plate')!
+export const plateOf = (cover: SewnUp): MatchedPanel => cover.panels.find(isTopPlate)!
 
-export const hasPlate = (cover: SewnUp): boolean => cover.panels.some((p) => p.id === 'top-plate')
+export const hasPlate = (cover: SewnUp): boolean => cover.panels.some(isTopPlate)
 
 /** Off square by less than this, stripes are as good as matched. */
 export const LEVEL = 0.005
@@ -37,9 +36,10 @@ export function mainEdge(cover: SewnUp, side: 'front' | 'right' | 'left'): numbe
 
 /** The pair that sews the top plate's edge to this panel. */
 export function pairOf(cover: SewnUp, i: number, panel?: MatchedPanel) {
-  const name = plateOf(cover).edges[i]!.name
+  const top = plateOf(cover)
+  const name = top.edges[i]!.name
   const pairs = cover.seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
-  return pairs.find((p) => p.a.panel === 'top-plate' && p.a.edge === name && (!panel || p.b.panel === panel.id))
+  return pairs.find((p) => p.a.panel === top.id && p.a.edge === name && (!panel || p.b.panel === panel.id))
 }
 
 /** Where an edge of the cushion lies on a strip, in mm from the strip's left end. */

@@ -33,7 +33,7 @@ export function layDrawing(title: string, plan: ClothLay, lay: Lay, notchMm: num
     lengthMm: lay.length,
     pieces: lay.placements.map((place): DrawnPiece => {
       const piece = plan.pieces.find((p) => p.id === place.id)!
-      const { panel } = piece
+      const panel = piece.of?.panel
       const put = (p: Point): Point => at(...onTheCloth(place, p.x, p.y))
       const outline = (o: Outline): Outline =>
         o.map((v) => vertex(put(v), place.flip && v.bulge !== undefined ? -v.bulge : v.bulge))
@@ -42,7 +42,7 @@ export function layDrawing(title: string, plan: ClothLay, lay: Lay, notchMm: num
       return {
         name: piece.qty > 1 ? `${piece.name} ${place.copy}` : piece.name,
         cut,
-        sew: panel && outline(sewnOutline(panel)),
+        sew: panel ? outline(sewnOutline(panel)) : null,
         notches: (panel?.notches ?? []).map((n) => {
           const { below } = notchOnPiece(panel!, n)
           return [put(below(0)), put(below(notchDepth(panel!, n, notchMm)))] as const

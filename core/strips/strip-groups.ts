@@ -24,14 +24,15 @@ export function stripGroups(plan: WorkedPlan, inHand: readonly Cloth[] = []): re
     const strips = pieces.flatMap((piece, i) => {
       // What may only run along the roll is no row across it.
       if (!problem.pieces[i]!.turns.some((turn) => turn % 180 === 0)) return []
-      const { minX, minY, maxX, maxY } = boxOf(piece.panel ? cutOutline(piece.panel) : piece.cut)
-      const isStrip = piece.panel
-        ? (piece.panel.role === 'boxing' || piece.panel.role === 'gusset') && piece.panel.finished.length === 4
+      const panel = piece.of?.panel
+      const { minX, minY, maxX, maxY } = boxOf(panel ? cutOutline(panel) : piece.cut)
+      const isStrip = panel
+        ? (panel.role === 'boxing' || panel.role === 'gusset') && panel.finished.length === 4
         : piece.cut.length === 4 && Math.abs(piece.cut[0]!.y - piece.cut[1]!.y) < 1e-6
       return isStrip
         ? [
             {
-              name: piece.panel?.name ?? piece.name,
+              name: panel?.name ?? piece.name,
               lengthMm: maxX - minX,
               heightMm: Number((maxY - minY).toFixed(1)),
               count: piece.qty,

@@ -1,4 +1,3 @@
-export { withJoins } from './join-pieces.ts'
 export { clothCost, cutTogether, layChoices, SOLD_WIDTHS_MM, type LayChoice, type Varied } from './lay-choices.ts'
 export { NARROW_MM, RESCUES, tryRescue, type Attempt, type Rescue } from './remnant.ts'
 export { inHandOf, shortfallOf, type InHand } from './shortfall.ts'

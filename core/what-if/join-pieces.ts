@@ -1,28 +1,16 @@
-import type { LayPiece, LayProblem } from '../../contract/index.ts'
+import type { LayPiece } from '../../contract/index.ts'
 
 type Point = [number, number]
-
-/**
- * Pieces cut in two in the middle of their width, or in three with the middle half whole, each part
- * with a seam allowance beside the join. Parts keep the piece's anchor, so that its pattern goes on
- * over the join. What is too narrow to join stays whole.
- */
-export function withJoins(
-  problem: LayProblem,
-  isJoined: (piece: LayPiece) => boolean,
-  where: 'middle' | 'sides',
-  seamMm: number,
-): LayProblem {
-  return {
-    ...problem,
-    pieces: problem.pieces.flatMap((piece) => (isJoined(piece) ? joined(piece, where, seamMm) : [piece])),
-  }
-}
 
 /** No part is narrower than this: less is not worth its seam. */
 const NARROWEST_MM = 60
 
-function joined(piece: LayPiece, where: 'middle' | 'sides', seamMm: number): readonly LayPiece[] {
+/**
+ * A piece cut in two in the middle of its width, or in three with the middle half whole, each part with a seam
+ * allowance beside the join. Parts keep the piece's anchor, so that its pattern goes on over the join. What is too
+ * narrow to join stays whole.
+ */
+export function joined(piece: LayPiece, where: 'middle' | 'sides', seamMm: number): readonly LayPiece[] {
   const xs = piece.outline.map((p) => p[0])
   const [low, high] = [Math.min(...xs), Math.max(...xs)]
   const joins = (where === 'middle' ? [0.5] : [0.25, 0.75]).map((share) => low + share * (high - low))

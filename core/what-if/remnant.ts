@@ -1,8 +1,10 @@
-import type { Cloth, Job, LayPiece, LayProblem } from '../../contract/index.ts'
-import { acceptLay, layWhatFits, solveLay, type Found } from '../lay/index.ts'
+import type { Cloth, Job, LayProblem } from '../../contract/index.ts'
+import type { LaidPiece } from '../cloth/index.ts'
+import { isBottomPlate, isTopPlate } from '../cover/index.ts'
+import { layWhatFits, solveLay, type Found } from '../lay/index.ts'
 import { areaOf, at } from '../outline/index.ts'
 import { planJob } from '../plan/index.ts'
-import { withJoins } from './join-pieces.ts'
+import { joined } from './join-pieces.ts'
 
 /** What may be given up so that a remnant does, each seen less than the next. */
 export type Rescue =
@@ -34,7 +36,7 @@ export interface Attempt {
   readonly rescue: readonly Rescue[]
   /** The lay, where all fits. */
   readonly found: Found | null
-  /** Pieces that find no place, and the area they want. */
+  /** What the pieces are called that find no place, and the area they want. */
   readonly missing: readonly string[]
   readonly missingMm2: number
   readonly problem: LayProblem
@@ -48,39 +50,44 @@ export function tryRescue(
   rescue: readonly Rescue[],
   isStopped: () => boolean,
 ): Attempt | null {
-  const problem = problemOf(job, remnant, hidden, rescue)
-  if (!problem) return null
+  const rescued = problemOf(job, remnant, hidden, rescue)
+  if (!rescued) return null
+  const { problem, names } = rescued
   const solved = solveLay(problem, { seed: 1, budget: { steps: Infinity, isStopped } })
-  if (solved.ok) {
-    if (acceptLay(problem, { ...solved.value.lay, seconds: 0 }).length > 0)
-      throw new RangeError('a lay that does not pass its check')
-    return { rescue, found: solved.value, missing: [], missingMm2: 0, problem }
-  }
+  if (solved.ok) return { rescue, found: solved.value, missing: [], missingMm2: 0, problem }
   const laid = layWhatFits(problem, { seed: 1, budget: { steps: MISSING_STEPS, isStopped: () => false } }, 'least area')
-  const left = problem.pieces.flatMap((p) =>
-    Array.from({ length: p.qty - laid.placements.filter((q) => q.id === p.id).length }, () => p),
+  const left = problem.pieces.flatMap((piece, i) =>
+    Array.from({ length: piece.qty - laid.placements.filter((q) => q.id === piece.id).length }, () => ({
+      name: names[i]!,
+      areaMm2: Math.abs(areaOf(piece.outline.map(([x, y]) => at(x, y)))),
+    })),
   )
   return {
     rescue,
     found: null,
-    missing: left.map((p) => p.id),
-    missingMm2: left.reduce((sum, p) => sum + Math.abs(areaOf(p.outline.map(([x, y]) => at(x, y)))), 0),
+    missing: left.map((p) => p.name),
+    missingMm2: left.reduce((sum, p) => sum + p.areaMm2, 0),
     problem,
   }
 }
 
 const MISSING_STEPS = 60
 
-function problemOf(job: Job, remnant: Cloth, hidden: Cloth, rescue: readonly Rescue[]): LayProblem | null {
+interface RescuedProblem {
+  readonly problem: LayProblem
+  /** What each piece is called. */
+  readonly names: readonly string[]
+}
+
+function problemOf(job: Job, remnant: Cloth, hidden: Cloth, rescue: readonly Rescue[]): RescuedProblem | null {
   const has = (r: Rescue) => rescue.includes(r)
   const others = has('hidden-in-another')
     ? { 'second-face': hidden, piping: hidden, base: hidden, lining: hidden, liner: hidden }
     : {}
   const seam = job.allowances.overrides.seamMm ?? job.allowances.book.seamMm
   if (has('narrow-allowance') && seam <= NARROW_MM) return null
-  const overrides = has('narrow-allowance')
-    ? { ...job.allowances.overrides, seamMm: NARROW_MM }
-    : job.allowances.overrides
+  const own = has('narrow-allowance') ? NARROW_MM : seam
+  const overrides = { ...job.allowances.overrides, ...(has('narrow-allowance') ? { seamMm: own } : {}) }
   const match =
     remnant.pattern.kind === 'plain'
       ? { kind: 'none' as const }
@@ -93,27 +100,28 @@ function problemOf(job: Job, remnant: Cloth, hidden: Cloth, rescue: readonly Res
     allowances: { ...job.allowances, overrides },
   })
   if (plan.kind !== 'worked') return null
-  const own = has('narrow-allowance') ? NARROW_MM : seam
-  const { problem } = plan.cloth.lays[0]
-  const boxing = has('pieced-boxing')
-    ? withJoins(problem, (p) => isPart(p, 'boxing') || isPart(p, 'gusset'), 'middle', own)
-    : problem
-  const bottom = has('joined-bottom') ? withJoins(boxing, (p) => isPart(p, 'bottom-plate'), 'middle', own) : boxing
-  const top = has('joined-top-sides')
-    ? withJoins(bottom, (p) => isPart(p, 'top-plate'), 'sides', own)
-    : has('joined-top-middle')
-      ? withJoins(bottom, (p) => isPart(p, 'top-plate'), 'middle', own)
-      : bottom
-  const isSame =
-    JSON.stringify(top) === JSON.stringify(problem) &&
-    !has('as-it-is') &&
-    !has('narrow-allowance') &&
-    !has('hidden-in-another')
-  return isSame ? null : top
+  const { problem, pieces } = plan.cloth.lays[0]
+  const cut = pieces.flatMap((laid, i) => {
+    const [piece, where] = [problem.pieces[i]!, joinOf(laid, rescue)]
+    return (where ? joined(piece, where, own) : [piece]).map((part) => ({
+      part,
+      name: laid.of?.panel.name ?? laid.name,
+    }))
+  })
+  const changes = has('as-it-is') || has('narrow-allowance') || has('hidden-in-another') || cut.length > pieces.length
+  return changes ? { problem: { ...problem, pieces: cut.map((c) => c.part) }, names: cut.map((c) => c.name) } : null
+}
+
+/** Where a panel is joined, if it is: only covers are, never what is hidden inside. */
+function joinOf({ of }: LaidPiece, rescue: readonly Rescue[]): 'middle' | 'sides' | null {
+  if (!of || of.layer !== 'cover') return null
+  const { panel } = of
+  const has = (r: Rescue) => rescue.includes(r)
+  if (has('pieced-boxing') && (panel.role === 'boxing' || panel.role === 'gusset')) return 'middle'
+  if (has('joined-bottom') && isBottomPlate(panel)) return 'middle'
+  if (has('joined-top-sides') && isTopPlate(panel)) return 'sides'
+  return has('joined-top-middle') && isTopPlate(panel) ? 'middle' : null
 }
 
 const withoutCloth = (others: Job['cloth']['others'], cloth: Cloth): Job['cloth']['others'] =>
   Object.fromEntries(Object.entries(others).filter(([, c]) => c.id !== cloth.id))
-
-/** Whether a piece is of that part of its cushion: `3/boxing-front` is boxing. */
-const isPart = ({ id }: LayPiece, part: string): boolean => id.split('/')[1]?.startsWith(part) === true

@@ -19,7 +19,7 @@ export function inHandOf(job: Job, own: ClothLay): InHand | null {
   const turned = other.kind === 'worked' ? other.cloth.lays.find((l) => l.cloth.id === own.cloth.id) : undefined
   return {
     problem: own.problem,
-    cushions: own.pieces.map((p) => p.cushion),
+    cushions: own.pieces.map((p) => p.of?.cushion ?? null),
     turned: turned ? { direction, problem: turned.problem } : null,
   }
 }

@@ -38,7 +38,7 @@ const drawing = computed(() =>
     : null,
 )
 const page = computed(() => PAGES.find((p) => p.name === pageName.value)!)
-const pieces = computed(() => lays.chosen?.pieces.filter((p) => p.panel) ?? [])
+const pieces = computed(() => lays.chosen?.pieces.filter((p) => p.of) ?? [])
 
 async function save(name: string, make: () => Promise<string | Uint8Array> | string, type: string): Promise<void> {
   failed.value = ''
@@ -121,7 +121,7 @@ function savePiece(): void {
         {
           title: `${jobs.job!.ticket}: ${own.name}`,
           foot: own.cut,
-          top: sewnOutline(own.panel!),
+          top: sewnOutline(own.of!.panel),
           labels: [{ at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, text: own.name }],
           notes: ['Full line: cut. Dashed line: sew.'],
         },

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
-import { sewnOutline } from '../../../core/cover/index.ts'
+import type { LaidPiece } from '../../../core/cloth/index.ts'
+import { sewnOutline, shortName } from '../../../core/cover/index.ts'
 import { onTheCloth, placementKey } from '../../../core/lay/index.ts'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -61,6 +62,7 @@ const pieces = computed(() =>
     const box = boxOf(cut)
     const up = put(at(0, 1))
     const origin = put(at(0, 0))
+    const label = shortLabel(piece)
     return {
       key: placementKey(place),
       place,
@@ -68,20 +70,17 @@ const pieces = computed(() =>
       isWrong: isFaulty(place),
       id: place.id,
       cut,
-      sew: piece.panel ? flatten(sewnOutline(piece.panel), DRAWN_MM).map(put) : null,
-      label: shortLabel(piece.id),
+      sew: piece.of ? flatten(sewnOutline(piece.of.panel), DRAWN_MM).map(put) : null,
+      label,
       title: piece.name,
       centre: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
       pin: { x: box.minX + 9, y: (box.minY + box.maxY) / 2 },
-      fits: labelFit(box.maxX - box.minX, box.maxY - box.minY, shortLabel(piece.id)),
+      fits: labelFit(box.maxX - box.minX, box.maxY - box.minY, label),
       arrow: {
         dx: (up.x - origin.x) / scale.value.k,
         dy: (up.y - origin.y) / scale.value.k,
         from: 13,
-        length:
-          shortLabel(piece.id) === ''
-            ? 0
-            : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16),
+        length: label === '' ? 0 : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16),
       },
       matched: piece.matched,
     }
@@ -89,32 +88,6 @@ const pieces = computed(() =>
 )
 /** Arcs are drawn as chords this near to them. */
 const DRAWN_MM = 0.5
-const SHORT: Record<string, string> = {
-  'top-plate': 'top',
-  'bottom-plate': 'bottom',
-  blank: 'top',
-  base: 'base',
-  body: 'body',
-  'end-left': 'end',
-  'end-right': 'end',
-  'band-left': 'band',
-  'band-right': 'band',
-  'dust-cover': 'dust',
-  tie: 'tie',
-  'side-front': 'side',
-  'side-back': 'side',
-  'side-left': 'side',
-  'side-right': 'side',
-  'bottom-front': 'bottom',
-  'bottom-back': 'bottom',
-  'boxing-back': 'back',
-  boxing: 'boxing',
-  'boxing-front': 'front',
-  'boxing-left': 'left',
-  'boxing-right': 'right',
-  'gusset-upper': 'gusset',
-  'gusset-lower': 'gusset',
-}
 /** Level where the piece is wide enough for its label, else upright, else not at all. */
 function labelFit(width: number, height: number, label: string): 'level' | 'upright' | null {
   const needs = label.length * 6.8 + 8
@@ -122,10 +95,7 @@ function labelFit(width: number, height: number, label: string): 'level' | 'upri
   if (width > needs && height > 15) return 'level'
   return height > needs && width > 13 ? 'upright' : null
 }
-function shortLabel(id: string): string {
-  const [cushion, panel] = id.split('/')
-  return panel === undefined ? '' : `${cushion} ${SHORT[panel] ?? panel}`
-}
+const shortLabel = ({ of }: LaidPiece): string => (of ? `${of.cushion + 1} ${shortName(of.panel)}` : '')
 </script>
 
 <template>

@@ -56,10 +56,7 @@ const best = computed(() => rows.value.find((r) => r.attempt?.found))
 /** Pieces that find no place, by what they are. */
 function missingWords(attempt: Attempt): string {
   const counts = new Map<string, number>()
-  for (const id of attempt.missing) {
-    const part = (id.split('/')[1] ?? id).replaceAll('-', ' ')
-    counts.set(part, (counts.get(part) ?? 0) + 1)
-  }
+  for (const name of attempt.missing) counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1)
   return [...counts].map(([part, n]) => `${n} ${part}`).join(', ')
 }
 const supplyWords = (cloth: Cloth) =>

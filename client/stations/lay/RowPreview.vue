@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
 import { boxOf, type Outline } from '../../../core/outline/index.ts'
+import { pieceId } from '../../../core/cloth/index.ts'
 import { frontFace, topFace, type Cover, type Panel, type Patch } from '../../../core/cover/index.ts'
 import { washed } from '../../../core/pattern/index.ts'
 import type { WorkedPlan } from '../../../core/planned/index.ts'
@@ -30,11 +31,11 @@ const faces = computed(() => {
     const { panels } = plan.value.designs[design]!.cover
     const cover = plan.value.designs[design]!.cover
     const top = shownFrom(cover, topFace(cover)) ?? { panel: cover.panels[0]!, outline: cover.panels[0]!.finished }
-    const boxing = panels.find((p) => p.id === 'boxing-front')
+    const boxing = panels.find((p) => p.role === 'boxing' && p.face === 'front')
     const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover, frontFace(cover))
     const box = boxOf(top.outline)
     const face = ({ panel, outline }: Shown, x: number, y: number) => ({
-      id: `${i + 1}/${panel.id}`,
+      id: pieceId({ cushion: i, layer: 'cover', panel: panel.id }),
       panel,
       outline,
       x,

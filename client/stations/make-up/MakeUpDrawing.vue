@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { washedChoice } from '../../../core/pattern/index.ts'
+import { pieceId } from '../../../core/cloth/index.ts'
 import { clothFor, pipedPairs, seamPath } from '../../../core/cover/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../core/planned/index.ts'
@@ -28,6 +29,7 @@ const box = computed(() => boxOf(faces.value.flatMap((f) => [...f.corners])))
 const scale = useScale(place, box, { left: 80, right: 50, top: 56, bottom: 88 })
 /** The first cushion of this design, whose stripes are shown. */
 const cushion = computed(() => plan.value.cushions.inOrder.findIndex((c) => c.design === design.index))
+const isGusset = (panel: string) => cover.value.panels.some((p) => p.id === panel && p.role === 'gusset')
 const panelCloth = (panel: string) => clothFor(cloths.value, cover.value.panels.find((p) => p.id === panel)!.cloth)
 const drawn = computed(() =>
   faces.value.map((f, i) => {
@@ -43,14 +45,14 @@ const drawn = computed(() =>
             f.patch,
             onCloth(
               lays.of(cloth.id),
-              `${cushion.value + 1}/${f.patch.panel}`,
+              pieceId({ cushion: cushion.value, layer: 'cover', panel: f.patch.panel }),
               cover.value.panels.find((p) => p.id === f.patch.panel)!,
             ),
             scale.value,
           )
         : null,
       isWhole: f.patch.bend === 'flat',
-      hidden: f.patch.panel.startsWith('gusset'),
+      hidden: isGusset(f.patch.panel),
     }
   }),
 )
@@ -70,7 +72,7 @@ const piped = computed(() => {
   const shown = new Set(faces.value.map((f) => f.patch.panel))
   const { choice } = piping
   const seenPairs = pipedPairs(cover.value).filter(
-    ({ a, b }) => shown.has(a.panel) || (shown.has(b.panel) && !b.panel.startsWith('gusset')),
+    ({ a, b }) => shown.has(a.panel) || (shown.has(b.panel) && !isGusset(b.panel)),
   )
   return {
     width: Math.max(2.5, (choice.kind === 'flat' ? choice.showMm : choice.cordMm) * scale.value.k),

@@ -38,9 +38,7 @@ function doesNotClose(cover: Cover): readonly string[] {
 
 function areaFaults({ panels, surfaceMm2, perimeter }: Cover, unit: LengthUnit): readonly string[] {
   if (surfaceMm2 === null) return []
-  const sewn = panels
-    .filter((p) => p.role !== 'trim' && p.id !== 'dust-cover')
-    .reduce((sum, p) => sum + areaOf(p.finished), 0)
+  const sewn = panels.filter((p) => p.face !== 'loose').reduce((sum, p) => sum + areaOf(p.finished), 0)
   const slack = seamTolerance(perimeter.value) * Math.max(perimeter.value, 1) * 0.5
   return Math.abs(sewn - surfaceMm2) > slack
     ? [

@@ -36,7 +36,15 @@ export const bolster: Recipe<'bolster'> = ({ solid, construction, closure, allow
       ? { name, treatment: 'zip', allowances: [tapeFigure(closure.tapeMm)] }
       : seamEdge(name, s)
   const body = rectanglePanel(
-    { id: 'body', name: 'Body', role: 'body', cloth: 'face', isSeen: true, rule: 'the length; once round the roll' },
+    {
+      id: 'body',
+      name: 'Body',
+      role: 'body',
+      face: 'round',
+      cloth: 'face',
+      isSeen: true,
+      rule: 'the length; once round the roll',
+    },
     solid.width,
     round,
     [opening('long seam, below'), seamEdge('right', s), opening('long seam, above'), seamEdge('left', s)],
@@ -97,6 +105,7 @@ function disc(side: 'left' | 'right', diameter: Figure, seam: Figure): PanelDraf
       id: `end-${side}`,
       name: side === 'left' ? 'Left end' : 'Right end',
       role: 'plate',
+      face: side,
       cloth: 'boxing',
       isSeen: true,
       rule: 'a disc of the diameter',

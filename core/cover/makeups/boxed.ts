@@ -127,6 +127,7 @@ function gussetClosed(
       id: 'gusset',
       name: 'Gusset',
       role: 'gusset',
+      face: 'round',
       cloth: 'boxing',
       edge: { treatment: 'zip', allowances: [allowances.gussetTurnMm] },
       share,

@@ -63,6 +63,7 @@ export const capped: Recipe<'capped'> = (input) => {
       id: 'blank',
       name: 'Top and sides',
       role: 'blank',
+      face: 'round',
       cloth: 'face',
       isSeen: true,
       rule: 'the top, and the border at each edge',

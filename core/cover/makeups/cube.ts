@@ -180,6 +180,7 @@ function slip(
         id: panelId(side),
         name: `${name}${name ? side : side[0]!.toUpperCase() + side.slice(1)} side`,
         role: 'boxing',
+        face: cloth === 'face' ? side : 'inside',
         cloth,
         isSeen: cloth === 'face',
         rule: cloth === 'lining' ? 'the height, less the hem' : 'the height',
@@ -200,6 +201,7 @@ function slip(
       id: `${id}top-plate`,
       name: name ? `${name}top` : 'Top plate',
       role: 'plate',
+      face: cloth === 'face' ? 'top' : 'inside',
       cloth,
       isSeen: cloth === 'face',
       rule: 'the plate finishes at the cover size',
@@ -242,7 +244,15 @@ function slip(
   const bottom =
     base &&
     rectanglePanel(
-      { id: `${id}base`, name: `${name}non-slip base`, role: 'base', cloth: base, isSeen: false, rule: 'as the top' },
+      {
+        id: `${id}base`,
+        name: `${name}non-slip base`,
+        role: 'base',
+        face: 'inside',
+        cloth: base,
+        isSeen: false,
+        rule: 'as the top',
+      },
       solid.width,
       solid.depth,
       (['front', 'left', 'back', 'right'] as const).map((side) => seamEdge(side, s, side)),

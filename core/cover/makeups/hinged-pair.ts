@@ -119,6 +119,7 @@ function pairPanel(
     id: `${which}-plate`,
     name: which === 'top' ? 'Panel to the sitter' : 'Panel behind and below',
     role: 'plate',
+    face: which,
     cloth: which === 'top' ? 'face' : 'second-face',
     isSeen: which === 'top',
     rule: 'width and thickness; seat, back and twice the thickness',

@@ -149,6 +149,7 @@ function plateDraft(
     id: `${which}-plate`,
     name: which === 'top' ? 'Top plate' : 'Bottom plate',
     role: 'plate',
+    face: which,
     cloth: which === 'top' ? 'face' : 'second-face',
     isSeen: which === 'top',
     rule: 'the cushion and half its thickness at each edge',

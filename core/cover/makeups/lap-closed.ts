@@ -40,6 +40,7 @@ export const lapClosed: Recipe<'lap-closed'> = (input) => {
       id: 'lap',
       name: 'Lapped strip',
       role: 'boxing',
+      face: 'round',
       cloth: 'boxing',
       edge: { treatment: 'lap', allowances: lapEdge(lap, allowances) },
       share: 0.5,

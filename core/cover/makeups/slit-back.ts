@@ -21,6 +21,7 @@ export const slitBack: Recipe<'slit-back'> = (input) => {
       nearest: 'boxed',
     })
   const draft = frameDraft(frame)
+  const bottomId = frame.plates.bottom.panel.id
   const slit: SeamDraft = {
     name: 'the two parts of the bottom, lapped and tacked at the ends',
     kind: 'closure',
@@ -36,8 +37,8 @@ export const slitBack: Recipe<'slit-back'> = (input) => {
   const bottom = split.ring(frame.rings.bottom)
   return drafted({
     ...draft,
-    panels: draft.panels.flatMap((p) => (p.id === 'bottom-plate' ? split.panels : [p])),
-    patches: draft.patches.flatMap((p) => (p.panel === 'bottom-plate' ? split.patches : [p])),
+    panels: draft.panels.flatMap((p) => (p.id === bottomId ? split.panels : [p])),
+    patches: draft.patches.flatMap((p) => (p.panel === bottomId ? split.patches : [p])),
     rows: [draft.rows[0], { row: 'bottom', perimeter: frame.perimeter, panel: split.panels[0]!.id, pairs: bottom }],
     seams: [
       slit,

@@ -46,6 +46,7 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
       id: 'body',
       name: 'Top, front and bottom',
       role: 'body',
+      face: 'round',
       cloth: 'face',
       isSeen: true,
       rule:
@@ -69,6 +70,7 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
         id: `gusset-${which}`,
         name: `Gusset, ${which} half`,
         role: 'gusset',
+        face: 'back',
         cloth: 'boxing',
         isSeen: false,
         rule: 'each half finishes at half the thickness; together they make the boxing height',
@@ -228,6 +230,7 @@ function band(side: 'left' | 'right', { solid, construction, allowances }: Recip
       id: `band-${side}`,
       name: side === 'left' ? 'Left band' : 'Right band',
       role: 'band',
+      face: side,
       cloth: 'boxing',
       isSeen: true,
       rule: 'depth by thickness, the front end rounded',

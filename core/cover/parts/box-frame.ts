@@ -13,7 +13,8 @@ import {
   type Figure,
   type Operand,
 } from '../../working/index.ts'
-import type { PanelRole } from '../panel.ts'
+import type { PanelFace, PanelRole } from '../panel.ts'
+import type { PanelHead } from './panel-draft.ts'
 import { stretchLength, type SeamDraft, type SeamPair } from '../seam.ts'
 import { wallOf, type Wall, type WallPart } from '../wall.ts'
 import { pieced } from './pieced.ts'
@@ -28,6 +29,7 @@ export interface OpeningStrips {
   readonly id: string
   readonly name: string
   readonly role: Extract<PanelRole, 'gusset' | 'boxing'>
+  readonly face: PanelFace
   readonly cloth: ClothRole
   readonly edge: EdgeKind
   /** Where the closing line runs, as a share of the thickness from the foot. */
@@ -306,21 +308,24 @@ function stripName(
   parts: readonly WallPart[],
   all: readonly (readonly WallPart[])[],
   i: number,
-): { id: string; name: string } {
+): Pick<PanelHead, 'id' | 'name' | 'face'> {
   if (all.length === 1)
-    return { id: 'boxing', name: parts.length === solid.edges.length ? 'Boxing, all round' : 'Boxing, front and sides' }
+    return {
+      id: 'boxing',
+      face: 'round',
+      name: parts.length === solid.edges.length ? 'Boxing, all round' : 'Boxing, front and sides',
+    }
   const mainSide = (of: readonly WallPart[]): SideName =>
     solid.edges[of.reduce((longest, p) => (p.to - p.from > longest.to - longest.from ? p : longest)).edge]!.side
   const side = mainSide(parts)
   const before = all.slice(0, i).filter((other) => mainSide(other) === side).length
   return before === 0
-    ? { id: `boxing-${side}`, name: SIDE_NAMES[side] }
-    : { id: `boxing-${side}-${before + 1}`, name: `${SIDE_NAMES[side]} ${before + 1}` }
+    ? { id: `boxing-${side}`, face: side, name: SIDE_NAMES[side] }
+    : { id: `boxing-${side}-${before + 1}`, face: side, name: `${SIDE_NAMES[side]} ${before + 1}` }
 }
 
-const ORDER: readonly string[] = ['boxing-front', 'boxing-left', 'boxing-right', 'boxing-back']
-const frontFirst = (a: Strip, b: Strip): number =>
-  ORDER.findIndex((o) => a.panel.id.startsWith(o)) - ORDER.findIndex((o) => b.panel.id.startsWith(o))
+const ORDER: readonly PanelFace[] = ['front', 'left', 'right', 'back']
+const frontFirst = (a: Strip, b: Strip): number => ORDER.indexOf(a.panel.face) - ORDER.indexOf(b.panel.face)
 
 function openingHalves(
   solid: Solid,
@@ -329,7 +334,7 @@ function openingHalves(
   run: Figure,
   input: BoxFrameInput,
 ): { lower: Strip; upper: Strip } {
-  const { id, name, role, cloth, share, edge, rule } = opening
+  const { id, name, role, face, cloth, share, edge, rule } = opening
   const t = solid.thickness
   const closed: Operand = opening.shows ? minus(t, opening.shows) : t
   const lowerHeight =
@@ -345,6 +350,7 @@ function openingHalves(
     id: `${id}-${half}`,
     name: `${name}, ${half} half`,
     role,
+    face,
     cloth,
     isSeen: role === 'boxing',
     rule,

@@ -2,13 +2,16 @@ import type { ClothRole } from '../../../contract/index.ts'
 import { rectangle, type Outline } from '../../outline/index.ts'
 import type { SideName } from '../../seat/index.ts'
 import type { Figure, Operand } from '../../working/index.ts'
-import type { EdgeTreatment, Mark, PanelRole } from '../panel.ts'
+import type { EdgeTreatment, Mark, PanelFace, PanelRole } from '../panel.ts'
 import { asExpression, evaluate } from '../../working/index.ts'
 
 export interface PanelHead {
   readonly id: string
   readonly name: string
   readonly role: PanelRole
+  readonly face: PanelFace
+  /** One of several that make up a plate. */
+  readonly isPart?: boolean
   readonly cloth: ClothRole
   readonly isSeen: boolean
   /** Why it finishes at its size. */

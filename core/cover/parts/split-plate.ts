@@ -99,6 +99,8 @@ function partPanel(
     id: `bottom-${which}`,
     name: `Bottom plate, ${which} part`,
     role: 'plate',
+    face: whole.face,
+    isPart: true,
     cloth: whole.cloth,
     isSeen: false,
     rule: 'its share of the plate, up to the line where the parts meet',

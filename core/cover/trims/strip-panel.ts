@@ -11,7 +11,7 @@ export const stripPanel = (
   rule: string,
 ): PanelDraft => ({
   ...rectanglePanel(
-    { id, name, role: 'trim', cloth: 'face', isSeen: true, rule },
+    { id, name, role: 'trim', face: 'loose', cloth: 'face', isSeen: true, rule },
     length,
     width,
     ['below', 'end', 'above', 'start'].map((edge) => raw(edge, nothing)),

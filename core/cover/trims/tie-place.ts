@@ -2,7 +2,7 @@ import type { Side } from '../../../contract/index.ts'
 import { at, boxOf, distanceFromEdge, edgeLength, flatten, isInside, onEdge, type Point } from '../../outline/index.ts'
 import { alongSide, sideLength, type Solid } from '../../seat/index.ts'
 import type { CoverDraft } from '../cover.ts'
-import type { PanelRole } from '../panel.ts'
+import { isTopPlate, type PanelRole } from '../panel.ts'
 import type { Patch } from '../patch.ts'
 import { inSpace, spaceBetween, type Space } from '../space.ts'
 import { markOnSide } from './trims.ts'
@@ -32,7 +32,7 @@ export function tiePlace(
       }
     }
   }
-  const top = panels.find((p) => p.id === 'top-plate')
+  const top = panels.find(isTopPlate)
   const found = top && markOnSide(top, side, share)
   return found ? { panel: top.id, at: found } : null
 }

@@ -1,7 +1,7 @@
 import type { Side } from '../../../contract/index.ts'
 import { at, boxOf, edgeLength, onEdge, outwardOn, type Point } from '../../outline/index.ts'
 import type { CoverDraft } from '../cover.ts'
-import { edgeIndex } from '../panel.ts'
+import { edgeIndex, isTopPlate } from '../panel.ts'
 import { partnerPlace } from '../seam.ts'
 import { placeOnSide } from './trims.ts'
 
@@ -14,12 +14,12 @@ export function ventPlace(
   side: Side,
   share: number,
 ): { readonly panel: string; readonly at: Point } | null {
-  const plate = panels.find((p) => p.id === 'top-plate')
+  const plate = panels.find(isTopPlate)
   const on = plate && placeOnSide(plate, side, share)
   if (!on) return null
   const pairs = seams.flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
   const pair = pairs.find(
-    ({ a }) => a.panel === 'top-plate' && a.edge === plate.edges[on.edge]!.name && between(on.atMm, a.from, a.to),
+    ({ a }) => a.panel === plate.id && a.edge === plate.edges[on.edge]!.name && between(on.atMm, a.from, a.to),
   )
   const strip = panels.find((p) => p.id === pair?.b.panel && p.role === 'boxing')
   if (!pair || !strip) return null

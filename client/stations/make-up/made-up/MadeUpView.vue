@@ -16,6 +16,7 @@ import {
 } from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { pieceId } from '../../../../core/cloth/index.ts'
 import { clothFor, pipedPairs, seamPath, type Cover } from '../../../../core/cover/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
 import { useDesign } from '../../../stores/design.ts'
@@ -79,7 +80,7 @@ function build(): void {
       const mesh = patchMesh(
         patch,
         panel,
-        `${cushion + 1}/${panel.id}`,
+        pieceId({ cushion, layer: 'cover', panel: panel.id }),
         lays.of(cloth.id),
         texture,
         lambert({ map: texture.texture }),
