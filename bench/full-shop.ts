@@ -1,7 +1,7 @@
 import path from 'node:path'
 import { randomUUID } from 'node:crypto'
 import { jobCard } from '../core/card/index.ts'
-import { demoJobs } from '../core/shop/index.ts'
+import { demoJobs } from '../core/demo/index.ts'
 import { jobRevisions, jobs, openDatabase } from '../server/db/index.ts'
 
 /** Fills a database with so many jobs, their cards worked out, as a shop of some years has them. */

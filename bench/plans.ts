@@ -19,7 +19,8 @@ import {
   type Outline,
 } from '../core/outline/index.ts'
 import { planJob } from '../core/plan/index.ts'
-import { DEMO_GRADES, demoJobs, USUAL_WORKSHOP } from '../core/shop/index.ts'
+import { DEMO_GRADES, demoJobs } from '../core/demo/index.ts'
+import { USUAL_WORKSHOP } from '../core/defaults/index.ts'
 import { benchJob, boxSolid, coverOf } from '../core/testing/jobs.ts'
 import { cushionMix } from './problems.ts'
 import { printTable } from './table.ts'

@@ -1,8 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { whenSignInIsWanted } from './api/http.ts'
-import ClothStorePage from './cloth/ClothStorePage.vue'
-import FoamStorePage from './foam/FoamStorePage.vue'
-import JobPage from './job/JobPage.vue'
 import ShelfPage from './shelf/ShelfPage.vue'
 import { STATION_PAGES } from './stations/index.ts'
 
@@ -10,16 +7,18 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'shelf', component: ShelfPage },
-    { path: '/foam', name: 'foam', component: FoamStorePage },
-    { path: '/cloth', name: 'cloth', component: ClothStorePage },
+    { path: '/foam', name: 'foam', component: () => import('./foam/FoamStorePage.vue') },
+    { path: '/cloth', name: 'cloth', component: () => import('./cloth/ClothStorePage.vue') },
     { path: '/calendar', name: 'calendar', component: () => import('./calendar/CalendarPage.vue') },
     { path: '/trims', name: 'trims', component: () => import('./trims/TrimsPage.vue') },
     { path: '/learnt', name: 'learnt', component: () => import('./learnt/LearntPage.vue') },
     { path: '/records', name: 'records', component: () => import('./records/RecordsPage.vue') },
+    { path: '/shop', name: 'shop', component: () => import('./shop/SettingsPage.vue') },
+    { path: '/welcome', name: 'welcome', component: () => import('./shop/WelcomePage.vue') },
     { path: '/come-in', name: 'come-in', component: () => import('./access/ComeInPage.vue') },
     {
       path: '/jobs/:id',
-      component: JobPage,
+      component: () => import('./job/JobPage.vue'),
       props: true,
       children: [
         { path: '', redirect: (to) => ({ path: `${to.path.replace(/\/$/, '')}/measure` }) },

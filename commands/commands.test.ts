@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 import { afterAll, describe, expect, it, vi } from 'vitest'
 import { Lay, LayProblem } from '../contract/index.ts'
 import { acceptLay } from '../core/lay/index.ts'
-import { demoJobs, keepersBench } from '../core/shop/index.ts'
+import { demoJobs, keepersBench } from '../core/demo/index.ts'
 
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
 const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-commands-'))

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { DEMO_GRADES, keepersBench, USUAL_WORKSHOP } from '../core/shop/index.ts'
+import { DEMO_GRADES, keepersBench } from '../core/demo/index.ts'
+import { USUAL_WORKSHOP } from '../core/defaults/index.ts'
 import {
   AllowanceBook,
   Cloth,
@@ -226,6 +227,10 @@ describe('the shop', () => {
         currency: 'crowns',
         units: 'mm',
         book: keepersBench().allowances.book,
+        address: '',
+        taxNumber: '',
+        locale: '',
+        paper: 'A4',
         schools: [],
         workshop: USUAL_WORKSHOP,
       },

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { DEMO_FOAM_STOCK, DEMO_GRADES, demoJobs, keepersBench } from '../core/shop/index.ts'
+import { DEMO_FOAM_STOCK, DEMO_GRADES, demoJobs, keepersBench } from '../core/demo/index.ts'
 import { FoamStock, Grade, type Job, migrateGrade, readJob, readWith } from './index.ts'
 
 const gradeFault = (change: object) => {

@@ -143,7 +143,18 @@ export const migrateBook = (book: unknown): unknown =>
  * Shop settings hold a book; schools were kept later, hours, rates and charges later still: those start as `workshop`.
  */
 export const migrateSettings = (settings: unknown, workshop: unknown): unknown =>
-  isDocument(settings) ? { schools: [], workshop, ...settings, book: migrateBook(settings['book']) } : settings
+  isDocument(settings)
+    ? {
+        address: '',
+        taxNumber: '',
+        locale: '',
+        paper: 'A4',
+        schools: [],
+        workshop,
+        ...settings,
+        book: migrateBook(settings['book']),
+      }
+    : settings
 
 /** A grade of the time before its curve was known: one force at 40 %, one support factor. */
 export function migrateGrade(grade: unknown): unknown {

@@ -124,8 +124,25 @@ export const KeptSchool = z.strictObject({
 })
 export type KeptSchool = z.infer<typeof KeptSchool>
 
+/** `en-GB`, `de`; empty is allowed too. */
+function isLanguageTag(tag: string): boolean {
+  try {
+    return tag === '' || Intl.getCanonicalLocales(tag).length === 1
+  } catch {
+    return false
+  }
+}
+
 export const ShopSettings = z.strictObject({
-  shopName: Words(80).min(1),
+  shopName: Words(80).describe('empty: the shop has not been set up yet'),
+  address: Words(300).describe('as it stands on quotes, in lines'),
+  taxNumber: Words(60).describe('as it stands on quotes'),
+  locale: z
+    .string()
+    .max(35)
+    .refine(isLanguageTag, 'is no language tag such as en-GB')
+    .describe('how days and amounts are written; empty: as the browser writes them'),
+  paper: z.enum(['A4', 'letter']),
   currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code'),
   units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),
   book: AllowanceBook,

@@ -3,7 +3,7 @@ import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, it } from 'vitest'
 import { readJob } from '../contract/index.ts'
-import { keepersBench } from '../core/shop/index.ts'
+import { keepersBench } from '../core/demo/index.ts'
 import { SCHEMAS } from './schemas.ts'
 
 const FORMATS = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../docs/formats')

@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { JobSummary, readJob, ShopSettings, StoredJob, type Job } from '../contract/index.ts'
 import { acceptLay } from '../core/lay/index.ts'
 import { planJob } from '../core/plan/index.ts'
-import { keepersBench } from '../core/shop/index.ts'
+import { keepersBench } from '../core/demo/index.ts'
 import { openTestShop, type TestShop } from './testing/running-app.ts'
 
 let shop: TestShop

@@ -1,4 +1,5 @@
 import path from 'node:path'
+import compression from 'compression'
 import express, { type Express, type RequestHandler } from 'express'
 import type { Logger } from 'pino'
 import { sameOrigin, signedIn } from './access/guard.ts'
@@ -75,7 +76,7 @@ export function createApp(parts: AppParts): Express {
   app.disable('x-powered-by')
   app.disable('etag')
   if (parts.trustedProxies?.length) app.set('trust proxy', [...parts.trustedProxies])
-  app.use(requestLine(log), policy, permissions)
+  app.use(requestLine(log), policy, permissions, compression({ filter: isWorthPacking }))
 
   const api = express.Router()
   api.use(isPrivate, sameOrigin(access))
@@ -100,6 +101,10 @@ export function createApp(parts: AppParts): Express {
   app.use(lastResort(log))
   return app
 }
+
+/** A stream of events goes out line by line: packing would hold it back. */
+const isWorthPacking: compression.CompressionFilter = (req, res) =>
+  !String(res.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(req, res)
 
 /** The built interface; every address without a file of its own is the page, which finds its view itself. */
 function pages(clientDir: string): readonly [RequestHandler, ...RequestHandler[]] {

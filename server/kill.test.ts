@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { createClient } from '@libsql/client'
 import { afterEach, expect, it } from 'vitest'
-import { keepersBench } from '../core/shop/index.ts'
+import { keepersBench } from '../core/demo/index.ts'
 import { openTestShop, ROOT } from './testing/running-app.ts'
 
 const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-kill-'))

@@ -6,7 +6,7 @@ import { createClient } from '@libsql/client'
 import { pino } from 'pino'
 import { afterAll, describe, expect, it } from 'vitest'
 import { planJob } from '../core/plan/index.ts'
-import { keepersBench } from '../core/shop/index.ts'
+import { keepersBench } from '../core/demo/index.ts'
 import { serve, type ServeOptions } from './serve.ts'
 import { openTestShop, ROOT } from './testing/running-app.ts'
 
@@ -66,8 +66,23 @@ describe('the server', () => {
     const second = await serve(options({ demo: true }))
     const list = (await (await fetch(`${second.address}/api/jobs`)).json()) as { id: string }[]
     expect(list.map((j) => j.id)).toEqual([made.id])
-    expect(await (await fetch(`${second.address}/api/shop/grades`)).json()).toHaveLength(11)
+    expect(await (await fetch(`${second.address}/api/shop/grades`)).json()).toEqual([])
     await second.stop()
+  })
+
+  it('a new shop of your own has nobody else’s name, foam or cloth; the demo shop has all of them', async () => {
+    const read = async (demo: boolean) => {
+      const shop = await serve(options({ databaseFile: path.join(folder, `first-${demo}.db`), demo }))
+      const get = async (url: string) => (await fetch(shop.address + url)).json()
+      const [settings, ...lists] = await Promise.all([
+        get('/api/shop/settings'),
+        ...['/api/shop/grades', '/api/shop/cloths', '/api/shop/foam-stock', '/api/stock/trims', '/api/jobs'].map(get),
+      ])
+      await shop.stop()
+      return [(settings as { shopName: string }).shopName, ...lists.map((l) => (l as unknown[]).length > 0)]
+    }
+    expect(await read(false)).toEqual(['', false, false, false, false, false])
+    expect(await read(true)).toEqual(['Halyard & Hem', true, true, true, true, true])
   })
 
   it('writes in WAL mode', async () => {

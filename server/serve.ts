@@ -20,7 +20,7 @@ import { backupName, backupsOf } from './records/backups.ts'
 import { copyDatabase } from './records/copy-database.ts'
 import type { RecordsAnswer, RecordsTask } from './records/records-worker.ts'
 import { takeOutUnfinished } from './records/unfinished.ts'
-import { stockEmptyShop } from './shop/demo-data.ts'
+import { openDemoShop, openEmptyShop } from './shop/first-shelves.ts'
 import { shopRepository } from './shop/repository.ts'
 import { stockRepository } from './stock/repository.ts'
 import { supplierOverHttp } from './supplier/over-http.ts'
@@ -97,7 +97,7 @@ async function served(options: ServeOptions, database: Database, release: () => 
   const shop = shopRepository(database)
   const stock = stockRepository(database, shop, now)
   await takeOutUnfinished(database)
-  await stockEmptyShop({ shop, jobs, stock }, options.demo, now())
+  await (options.demo ? openDemoShop({ shop, jobs, stock }, now()) : openEmptyShop({ shop, jobs, stock }))
   const records = workerPool<RecordsTask, RecordsAnswer>('records-worker', 2)
   const backups = backupsOf(database, { migrations: options.migrations, records, now })
   const [reader, lays] = [jobReader(), layPool()]

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { dayName, dayNumber, MINUTES_A_DAY, weekdayOf, type PlannedJob } from '../../core/calendar/index.ts'
 import type { Calendar } from '../../contract/index.ts'
+import { shortMonth } from '../ui/manner.ts'
 
 /**
  * The weeks from today on: a line for each job, a bar for each stretch of work; due days as flags. Lines are dragged to
@@ -35,7 +36,7 @@ const columns = computed(() =>
       shut,
       isMonday: weekdayOf(number) === 0,
       label: String(Number(name.slice(8))),
-      month: new Date(`${name}T12:00`).toLocaleDateString(undefined, { month: 'short' }),
+      month: shortMonth(name),
     }
   }),
 )

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useJob } from '../stores/job.ts'
 import { differences } from './differences.ts'
+import { timeOfDay } from '../ui/manner.ts'
 
 const jobs = useJob()
 const rows = computed(() => (jobs.conflict && jobs.job ? differences(jobs.job, jobs.conflict.job) : []))
@@ -17,8 +18,8 @@ const rows = computed(() => (jobs.conflict && jobs.job ? differences(jobs.job, j
     :close-on-press-escape="false"
   >
     <p v-if="jobs.conflict">
-      Revision {{ jobs.conflict.revision }} was saved at {{ new Date(jobs.conflict.savedAt).toLocaleTimeString() }},
-      after this window last saved. Both versions stay in the history; choose which one the job goes on with.
+      Revision {{ jobs.conflict.revision }} was saved at {{ timeOfDay(jobs.conflict.savedAt) }}, after this window last
+      saved. Both versions stay in the history; choose which one the job goes on with.
     </p>
     <table>
       <thead>

@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import type { RevisionSummary } from '../../contract/index.ts'
 import { listRevisions, openRevision } from '../api/jobs.ts'
 import { useJob } from '../stores/job.ts'
+import { moment } from '../ui/manner.ts'
 
 const props = defineProps<{ modelValue: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [open: boolean] }>()
@@ -40,7 +41,7 @@ async function restore(revision: number): Promise<void> {
       <li v-for="r in revisions" :key="r.revision">
         <span
           ><b>{{ r.revision }}</b> {{ r.reason || 'saved' }}<br /><span class="quiet">{{
-            new Date(r.savedAt).toLocaleString()
+            moment(r.savedAt)
           }}</span></span
         >
         <button v-if="r.revision !== jobs.revision" type="button" class="plain-button" @click="restore(r.revision)">

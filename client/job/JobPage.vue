@@ -5,7 +5,8 @@ import type { Seat } from '../../contract/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useJob } from '../stores/job.ts'
 import { useShop } from '../stores/shop.ts'
-import { STATION_PAGES } from '../stations/index.ts'
+import { fetchStations, STATION_PAGES } from '../stations/index.ts'
+import { whenIdle } from '../ui/element.ts'
 import HelpSheet from '../ui/HelpSheet.vue'
 import TypingLine from '../ui/TypingLine.vue'
 import ConflictDialog from './ConflictDialog.vue'
@@ -62,6 +63,7 @@ function warnBefore(event: BeforeUnloadEvent): void {
   if (jobs.saveState.kind !== 'saved' && jobs.kept === 'in-page') event.preventDefault()
 }
 onMounted(() => {
+  whenIdle(() => void fetchStations().catch(() => undefined))
   window.addEventListener('keydown', onKey)
   window.addEventListener('pagehide', leaving)
   window.addEventListener('beforeunload', warnBefore)

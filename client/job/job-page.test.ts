@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Lay } from '../../contract/index.ts'
 import { planJob } from '../../core/plan/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { benchJob } from '../../core/testing/jobs.ts'
 import { withCount } from '../../core/typing/index.ts'
 import { nextTicket } from '../shelf/next-ticket.ts'

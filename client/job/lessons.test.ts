@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import type { JobSummary } from '../../contract/index.ts'
 import { jobCard } from '../../core/card/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { lessonsFor } from './lessons.ts'
 
 const bench = keepersBench()

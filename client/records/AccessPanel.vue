@@ -5,6 +5,7 @@ import { LEAST_PASSPHRASE, type AccessState } from '../../contract/index.ts'
 import { accessState, endSession, setPassphrases, signOut } from '../api/records.ts'
 import { useLive } from '../stores/live.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { moment } from '../ui/manner.ts'
 
 /** Who may come in from the network. */
 const router = useRouter()
@@ -40,7 +41,6 @@ const end = (id: string) =>
   attempt(async () => {
     state.value = await endSession(id)
   })
-const moment = (iso: string) => new Date(iso).toLocaleString()
 const out = () =>
   attempt(async () => {
     await signOut()

@@ -5,6 +5,7 @@ import { ARCHIVE_ADDRESS, lookIntoArchive, takeArchive } from '../api/records.ts
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { moment } from '../ui/manner.ts'
 
 /** Everything in one file, out and in; what comes in is shown first and never overwrites what is here. */
 const live = useLive()
@@ -63,9 +64,9 @@ const take = () =>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
     <div v-if="found">
       <p>
-        From {{ found.shopName }}, saved {{ new Date(found.savedAt).toLocaleString() }}: {{ found.jobs }} jobs,
-        {{ found.photos }} photos. Of these {{ found.newJobs }} jobs are not here yet, {{ found.newerJobs }} were saved
-        later there; {{ found.things }} cloths, grades, foams and trims are new.
+        From {{ found.shopName }}, saved {{ moment(found.savedAt) }}: {{ found.jobs }} jobs, {{ found.photos }} photos.
+        Of these {{ found.newJobs }} jobs are not here yet, {{ found.newerJobs }} were saved later there;
+        {{ found.things }} cloths, grades, foams and trims are new.
       </p>
       <p class="quiet">
         Jobs saved later come in as a new revision on top; everything that is here stays. A backup is made first.

@@ -4,6 +4,7 @@ import type { Backup, BackupContents } from '../../contract/index.ts'
 import { listBackups, lookIntoBackup, makeBackup, restoreBackup } from '../api/records.ts'
 import { useShop } from '../stores/shop.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { moment } from '../ui/manner.ts'
 
 /** Dated copies of the whole shop; one is opened and shown before it is put back. */
 const shop = useShop()
@@ -23,10 +24,9 @@ const KINDS: Readonly<Record<Backup['kind'], string>> = {
   'before-import': 'before an archive came in',
   'before-migration': 'before an update',
 }
-const day = (iso: string) => new Date(iso).toLocaleString()
 const make = () =>
   attempt(async () => {
-    done.value = `Made: ${day((await makeBackup()).savedAt)}.`
+    done.value = `Made: ${moment((await makeBackup()).savedAt)}.`
     await read()
   })
 const look = (backup: Backup) =>
@@ -40,7 +40,7 @@ const restore = (backup: Backup) =>
     try {
       const before = await restoreBackup(backup.name)
       looked.value = null
-      done.value = `The shop is as it was on ${day(backup.savedAt)}. What was there until now is kept as the backup of ${day(before.savedAt)}.`
+      done.value = `The shop is as it was on ${moment(backup.savedAt)}. What was there until now is kept as the backup of ${moment(before.savedAt)}.`
       await shop.readAgain()
       await read()
     } finally {
@@ -65,7 +65,7 @@ const restore = (backup: Backup) =>
     <ol>
       <li v-for="b in backups" :key="b.name">
         <div class="fields-in-line">
-          <span>{{ day(b.savedAt) }}</span><span class="quiet">{{ KINDS[b.kind] }}</span
+          <span>{{ moment(b.savedAt) }}</span><span class="quiet">{{ KINDS[b.kind] }}</span
           ><span class="quiet">{{ (b.bytes / 1024 / 1024).toFixed(1) }} MB</span
           ><button type="button" class="plain-button" @click="look(b)">What is in it</button>
         </div>
@@ -78,7 +78,7 @@ const restore = (backup: Backup) =>
             <p>
               {{ looked.holds.shopName }}: {{ looked.holds.jobs }} jobs in {{ looked.holds.revisions }} revisions,
               {{ looked.holds.cloths }} cloths, {{ looked.holds.photos }} photos; last saved
-              {{ looked.holds.newestSave ? day(looked.holds.newestSave) : 'never' }}.
+              {{ looked.holds.newestSave ? moment(looked.holds.newestSave) : 'never' }}.
             </p>
             <p v-if="looked.holds.newer" class="failed">It was written by a newer release: update first.</p>
             <button v-else type="button" class="plain-button" :disabled="busy" @click="restore(b)">

@@ -3,6 +3,7 @@ import { onMounted, shallowRef } from 'vue'
 import type { HistorySize } from '../../contract/index.ts'
 import { historySize } from '../api/records.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { count, moment } from '../ui/manner.ts'
 
 /** What the history of all jobs takes, and what could not be read and was set aside. */
 const { failed, attempt } = useAttempt()
@@ -19,8 +20,8 @@ const megabytes = (bytes: number) => (bytes / 1024 / 1024).toFixed(bytes < 1024 
   <section class="sheet" aria-label="History">
     <h2>History</h2>
     <p v-if="size">
-      {{ size.revisions.toLocaleString() }} revisions of all jobs take {{ megabytes(size.bytes) }} MB. None is ever
-      thrown away: older ones are kept as what they differ in.
+      {{ count(size.revisions) }} revisions of all jobs take {{ megabytes(size.bytes) }} MB. None is ever thrown away:
+      older ones are kept as what they differ in.
     </p>
     <template v-if="size && size.aside.length > 0">
       <p class="failed">
@@ -29,7 +30,7 @@ const megabytes = (bytes: number) => (bytes / 1024 / 1024).toFixed(bytes < 1024 
       </p>
       <ul>
         <li v-for="a in size.aside" :key="a.at + a.name">
-          {{ a.name || 'nameless' }} ({{ a.stoodIn }}), {{ new Date(a.at).toLocaleString() }}: {{ a.why }}
+          {{ a.name || 'nameless' }} ({{ a.stoodIn }}), {{ moment(a.at) }}: {{ a.why }}
         </li>
       </ul>
     </template>

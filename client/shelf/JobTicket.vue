@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { JobSummary } from '../../contract/index.ts'
 import { dayOf } from '../ui/today.ts'
+import { shortDay } from '../ui/manner.ts'
 
 /** One job on its nail: number, name, the seat from above in its cloth, where it stands, what is to be looked at. */
 const props = defineProps<{ job: JobSummary }>()
@@ -28,9 +29,7 @@ const isLate = computed(
     card.value.stage !== 'billed',
 )
 const due = computed(() =>
-  card.value.dueOn
-    ? `${isLate.value ? 'was due' : 'due'} ${new Date(`${card.value.dueOn}T12:00`).toLocaleDateString(undefined, { day: 'numeric', month: 'short' })}`
-    : '',
+  card.value.dueOn ? `${isLate.value ? 'was due' : 'due'} ${shortDay(card.value.dueOn)}` : '',
 )
 const station = computed(
   () => ({ asked: 'measure', ordered: 'measure', making: 'make', fitted: 'fit', billed: 'bill' })[card.value.stage],

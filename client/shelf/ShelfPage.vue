@@ -15,6 +15,7 @@ import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import HelpSheet from '../ui/HelpSheet.vue'
 import ShopHeader from '../ui/ShopHeader.vue'
 import { dayOf } from '../ui/today.ts'
+import { whenIdle } from '../ui/element.ts'
 import TypingLine from '../ui/TypingLine.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
 import AllowanceBookDialog from './AllowanceBookDialog.vue'
@@ -78,6 +79,7 @@ const readJobs = async () => {
 onMounted(() =>
   attempt(async () => {
     await shop.open()
+    if (shop.lists!.settings.shopName === '') return router.replace('/welcome')
     await readJobs()
   }),
 )
@@ -86,9 +88,16 @@ watch(
   useDebounceFn(() => void attempt(readJobs), 400),
 )
 
+/** The next page is most likely a job. */
+onMounted(() => whenIdle(() => void import('../job/JobPage.vue').catch(() => undefined)))
+
+const FIRST_ENTER =
+  'A ticket starts with a foam and a cloth of yours, and there is none yet: enter one of each on the pages Foam and Cloth.'
+
 const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
     const { settings, grades, cloths } = shop.lists!
+    if (grades.length === 0 || cloths.length === 0) throw new Error(FIRST_ENTER)
     const grade = startGrade(grades, valueOf(seat.thickness))
     const stored = await createJob(
       newJob({

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { JobSummary } from '../../contract/index.ts'
 import { jobCard } from '../../core/card/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { findJobs, furnitureOf, type Wanted } from './find-jobs.ts'
 
 const card = jobCard(keepersBench())

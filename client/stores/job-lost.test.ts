@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Job, StepRecord } from '../../contract/index.ts'
 import { setRecord } from '../../core/making/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { amendJob } from '../api/jobs.ts'
 import { keepText } from '../storage/browser-store.ts'
 import { fakeJobs, type Line } from '../testing/fake-jobs.ts'
@@ -111,6 +111,58 @@ describe('another job opened', () => {
     expect(jobsWithDrafts()).toEqual(['a'])
     await sendLeftDrafts('b')
     expect([server.newest('a').job.title, jobsWithDrafts()]).toEqual(['typed in a', []])
+  })
+})
+
+/** Opens `b` while the save of an edit in `a` hangs; the answer comes when it is let go. */
+async function openBeside(server: ReturnType<typeof fakeJobs>) {
+  const jobs = useJob()
+  await jobs.open('a')
+  jobs.edit(titled('typed in a'))
+  const answer = fetch
+  const hung: (() => void)[] = []
+  vi.stubGlobal('fetch', async (url: string, init?: { method?: string }) => {
+    if (init?.method === 'PUT' && /\/jobs\/a\b/.test(url)) await new Promise<void>((go) => hung.push(go))
+    return answer(url, init)
+  })
+  await pass(800)
+  const opening = jobs.open('b')
+  await pass(2000)
+  await opening
+  const letGo = () => hung.splice(0).forEach((go) => go())
+  return { jobs, letGo, server }
+}
+
+describe('an answer that comes after another job was opened', () => {
+  it('a save: the other job keeps its own revision, and its edits are saved on it', async () => {
+    const server = fakeJobs(['a', 'b'])
+    for (let i = 0; i < 4; i++) server.elsewhere('a', titled(`${i}`).apply)
+    const { jobs, letGo } = await openBeside(server)
+    letGo()
+    await pass(100)
+    expect([jobs.id, jobs.job!.title, jobs.revision, jobs.saveState.kind]).toEqual([
+      'b',
+      keepersBench().title,
+      1,
+      'saved',
+    ])
+    jobs.edit(titled('typed in b'))
+    await pass(5000)
+    expect([server.newest('a').job.title, server.newest('b').job.title, server.newest('b').revision]).toEqual([
+      'typed in a',
+      'typed in b',
+      2,
+    ])
+  })
+
+  it('a clash: nothing of it is put into the other job', async () => {
+    const server = fakeJobs(['a', 'b'])
+    const { jobs, letGo } = await openBeside(server)
+    server.elsewhere('a', titled('theirs').apply)
+    letGo()
+    await pass(5000)
+    expect([jobs.id, jobs.job!.title, jobs.conflict, jobs.past]).toEqual(['b', keepersBench().title, null, []])
+    expect(server.newest('b').revision).toBe(1)
   })
 })
 

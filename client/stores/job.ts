@@ -204,6 +204,7 @@ export const useJob = defineStore('job', () => {
     const isOpen = () => id.value === sending.id
     try {
       const answer = await saveJob(sending.id, sending.job, sending.base, sending.says)
+      if (!isOpen()) return
       unanswered = null
       if (answer.kind === 'conflict') {
         if (answer.hadArrived) saved = sending.job

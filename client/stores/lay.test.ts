@@ -2,7 +2,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { isProven, placementKey, solveAround } from '../../core/lay/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import type { LayMessage, LayRequest } from '../workers/lay.worker.ts'
 import { useJob } from './job.ts'
 import { useLay } from './lay.ts'

@@ -1,13 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import {
-  DEMO_CLOTHS,
-  DEMO_FOAM_STOCK,
-  DEMO_GRADES,
-  DEMO_TRIMS,
-  FACTORY_BOOK,
-  USUAL_WORKSHOP,
-} from '../../core/shop/index.ts'
+import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS } from '../../core/demo/index.ts'
+import { FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/defaults/index.ts'
 import type { ShopSettings } from '../../contract/index.ts'
 import { useShop } from './shop.ts'
 
@@ -16,6 +10,10 @@ const SETTINGS: ShopSettings = {
   currency: 'EUR',
   units: 'mm',
   book: FACTORY_BOOK,
+  address: '',
+  taxNumber: '',
+  locale: '',
+  paper: 'A4',
   schools: [],
   workshop: USUAL_WORKSHOP,
 }

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import type { Change, Cloth, FoamStock, Grade, ShopSettings, Trim } from '../../contract/index.ts'
-import { USUAL_WORKSHOP } from '../../core/shop/index.ts'
+import { USUAL_WORKSHOP } from '../../core/defaults/index.ts'
 import {
   openShop,
   readCloths,
@@ -18,10 +18,15 @@ import {
   saveSettings,
   type ShopLists,
 } from '../api/shop.ts'
+import { manner } from '../ui/manner.ts'
 
 /** The shop's lists as this page last read them; changes go with what they were made on. */
 export const useShop = defineStore('shop', () => {
   const lists = shallowRef<ShopLists | null>(null)
+  watch(
+    () => lists.value?.settings.locale,
+    (locale) => (manner.value = locale || undefined),
+  )
   async function open(): Promise<void> {
     lists.value ??= await openShop()
   }

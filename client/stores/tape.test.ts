@@ -1,7 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { slotOf } from '../../core/seat/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import type { TapeDriver, TapeReading } from '../tape/driver.ts'
 import { simulatedTape } from '../tape/simulated-tape.ts'
 import { useJob } from './job.ts'

@@ -1,6 +1,6 @@
 import { vi } from 'vitest'
 import type { Job, StoredJob } from '../../contract/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 
 /** What becomes of the next saves: taken and answered, not reached, or taken with the answer lost on its way back. */
 export type Line = 'up' | 'down' | 'loses-answers'

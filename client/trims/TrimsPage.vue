@@ -12,6 +12,7 @@ import { useAttempt } from '../ui/use-attempt.ts'
 import { shelfRows } from './shelf-rows.ts'
 import SupplierPanel from './SupplierPanel.vue'
 import TrimDialog from './TrimDialog.vue'
+import { moment } from '../ui/manner.ts'
 
 /** The shelf of trims: in hand, kept for open jobs, to be ordered; and the stock book. */
 const shop = useShop()
@@ -97,9 +98,7 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
         <h2>Stock book</h2>
         <ol v-if="moves.length > 0">
           <li v-for="m in moves" :key="m.id">
-            <b>{{ m.says }}</b> <span class="quiet">{{ new Date(m.at).toLocaleString() }}</span><br />{{
-              m.lines.join('; ')
-            }}
+            <b>{{ m.says }}</b> <span class="quiet">{{ moment(m.at) }}</span><br />{{ m.lines.join('; ') }}
           </li>
         </ol>
         <p v-else class="quiet">Nothing was taken yet. "Cut & buy" of a job takes what it needs off the shelves.</p>

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import type { JobSummary, Trim } from '../../contract/index.ts'
 import { jobCard } from '../../core/card/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { shelfRows, toOrder } from './shelf-rows.ts'
 
 const trim = (change: Partial<Trim>): Trim => ({

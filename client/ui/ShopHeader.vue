@@ -12,6 +12,7 @@ const PAGES = [
   ['/trims', 'Trims'],
   ['/learnt', 'Learnt'],
   ['/records', 'Records'],
+  ['/shop', 'Shop'],
 ] as const
 </script>
 

@@ -1,5 +1,6 @@
-import type { App } from 'vue'
-import { ElDialog, ElDrawer, ElOption, ElPopover, ElSelect, ElSwitch } from 'element-plus'
+import { defineAsyncComponent, type App } from 'vue'
+import type * as ElementParts from './element-parts.ts'
+// Styles come at once, so that the house's own stand after them.
 import 'element-plus/es/components/base/style/css'
 import 'element-plus/es/components/dialog/style/css'
 import 'element-plus/es/components/drawer/style/css'
@@ -8,7 +9,28 @@ import 'element-plus/es/components/popover/style/css'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/switch/style/css'
 
-/** Only the components in use, so that the bundle stays small. */
+const parts = () => import('./element-parts.ts')
+const NAMES = [
+  'ElDialog',
+  'ElDrawer',
+  'ElOption',
+  'ElPopover',
+  'ElSelect',
+  'ElSwitch',
+] as const satisfies readonly (keyof typeof ElementParts)[]
+
+/** Only the components in use, loaded when the first of them is wanted or the page has nothing else to do. */
 export function useElement(app: App): void {
-  for (const component of [ElDialog, ElDrawer, ElOption, ElPopover, ElSelect, ElSwitch]) app.use(component)
+  for (const name of NAMES)
+    app.component(
+      name,
+      defineAsyncComponent(async () => (await parts())[name]),
+    )
+  whenIdle(() => void parts().catch(() => undefined))
+}
+
+/** What is wanted soon is loaded while nothing else is done. */
+export const whenIdle = (work: () => void): void => {
+  if ('requestIdleCallback' in window) requestIdleCallback(work)
+  else setTimeout(work, 500)
 }

@@ -3,7 +3,8 @@ import { expect, it } from 'vitest'
 import { JOB_LIMITS, readJob } from '../../contract/index.ts'
 import { GRAMMAR } from '../../core/typing/index.ts'
 import { newJob } from '../../core/job/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, FACTORY_BOOK, keepersBench } from '../../core/shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../../core/demo/index.ts'
+import { FACTORY_BOOK } from '../../core/defaults/index.ts'
 import { readLine } from './read-line.ts'
 
 const context = { units: 'mm' as const, grades: DEMO_GRADES, cloths: DEMO_CLOTHS, limits: JOB_LIMITS }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { USUAL_WORKSHOP } from '../shop/index.ts'
+import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import {
   dayName,
   dayNumber,

@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest'
 import { CARD_VERSION, JobCard } from '../../contract/index.ts'
 import { setRecord, ticked, totalMinutes, workOrder } from '../making/index.ts'
-import { demoJobs, keepersBench, USUAL_WORKSHOP } from '../shop/index.ts'
+import { demoJobs, keepersBench } from '../demo/index.ts'
+import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { isOpen, jobCard, jobToPlan } from './index.ts'
 

@@ -5,7 +5,7 @@ import { stretchPoints } from '../cover/seam-paths.ts'
 import { setCloth } from '../job/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
 import type { Point } from '../outline/index.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
 import { bandsOf, colourAt, modulo, patternStart, repeatOf } from '../pattern/index.ts'
 

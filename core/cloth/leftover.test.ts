@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Cloth } from '../../contract/index.ts'
-import { DEMO_CLOTHS } from '../shop/index.ts'
+import { DEMO_CLOTHS } from '../demo/index.ts'
 import { leftover, remnantFrom } from './index.ts'
 
 const cloth = (id: string): Cloth => DEMO_CLOTHS.find((c) => c.id === id)!

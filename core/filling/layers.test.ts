@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../../contract/index.ts'
 import { setFilling, setFoam, setGrade, setLayers, setLooseFibre } from '../job/index.ts'
-import { DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import { DEMO_GRADES, keepersBench } from '../demo/index.ts'
 import { anyGrade } from '../testing/fillings.ts'
 import { firmnessOf, hardnessOf, mainGrade, settleLayers, stackHardnessN, USUAL_LOAD, type Firmness } from './index.ts'
 

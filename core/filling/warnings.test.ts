@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { FoamFilling, Grade, Job } from '../../contract/index.ts'
 import { newSeat } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
-import { DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import { DEMO_GRADES, keepersBench } from '../demo/index.ts'
 import { foamJob } from '../testing/jobs.ts'
 import { USUAL_FIBRE, usualWadding } from './index.ts'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Grade, readWith, type FoamFilling, type Job } from '../../contract/index.ts'
-import { DEMO_GRADES, demoJobs } from '../shop/index.ts'
+import { DEMO_GRADES, demoJobs } from '../demo/index.ts'
 import { foamJob, worked } from '../testing/jobs.ts'
 import { foamOrderCsv, idOfName, readCatalogue, writeCatalogue, type CatalogueRow } from './index.ts'
 

@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest'
 import type { Job } from '../../contract/index.ts'
 import { solveLay } from '../lay/index.ts'
 import { areaOf, flatten } from '../outline/index.ts'
-import { demoJobs } from '../shop/index.ts'
+import { demoJobs } from '../demo/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES } from './index.ts'
 

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { expect, it } from 'vitest'
 import { jobCard } from '../card/index.ts'
-import { DEMO_TRIMS, keepersBench } from '../shop/index.ts'
+import { DEMO_TRIMS, keepersBench } from '../demo/index.ts'
 import { shelfCsv, trimsCsv } from './index.ts'
 
 const read = (csv: string) => Papa.parse<Record<string, string>>(csv, { header: true, delimiter: ',' }).data

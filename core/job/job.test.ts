@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../../contract/index.ts'
 import { applied } from '../cover/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, FACTORY_BOOK, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
+import { FACTORY_BOOK } from '../defaults/index.ts'
 import { newJob, newSeat, setAllowance, setCloth, setGrade, setReadings, setSeat } from './index.ts'
 
 const plainCloth = DEMO_CLOTHS.find((c) => c.pattern.kind === 'plain')!

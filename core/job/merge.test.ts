@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Job } from '../../contract/index.ts'
 import { setRecord, ticked } from '../making/index.ts'
-import { keepersBench } from '../shop/index.ts'
+import { keepersBench } from '../demo/index.ts'
 import { mergeDocuments, setAllowance } from './index.ts'
 
 const base = keepersBench()

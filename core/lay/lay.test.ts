@@ -292,6 +292,7 @@ describe('the exact check', () => {
     ['one piece exactly on another', moved(1, { x: 0 }), 'overlap'],
     ['a piece inside another', moved(2, { y: 10, x: 10 }), 'overlap'],
     ['off the cloth', moved(1, { x: 500.2 }), 'off-cloth'],
+    ['over the left selvedge', moved(0, { x: -0.2 }), 'off-cloth'],
     ['below the start', moved(0, { y: -0.2 }), 'off-cloth'],
     ['on a flaw', moved(2, { x: 600, y: 450 }), 'on-flaw'],
     ['a turn that is not allowed', moved(2, { turn: 90, x: 400 }), 'turn-not-allowed'],

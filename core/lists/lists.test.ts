@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Job, Lay } from '../../contract/index.ts'
-import { demoJobs, keepersBench } from '../shop/index.ts'
+import { demoJobs, keepersBench } from '../demo/index.ts'
 import { benchJob, worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { textKey } from '../text-key/index.ts'

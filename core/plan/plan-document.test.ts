@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { solveLay } from '../lay/index.ts'
 import { planDocument } from './plan-document.ts'
 import { planJob } from './plan.ts'
-import { keepersBench } from '../shop/index.ts'
+import { keepersBench } from '../demo/index.ts'
 import { benchJob } from '../testing/jobs.ts'
 
 const job = keepersBench()

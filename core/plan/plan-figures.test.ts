@@ -7,7 +7,7 @@ import { solveLay } from '../lay/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { flatten, onEdge, outwardOn, type Point, type Polygon } from '../outline/index.ts'
 import { planJob } from './plan.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
 
 /* Figures of whole jobs, recomputed from what is drawn, exported or bought. */

@@ -6,7 +6,7 @@ import { buyingList, chalkList } from '../lists/index.ts'
 import { planJob } from './plan.ts'
 import { usualFoam } from '../filling/index.ts'
 import { setFilling, setGrade, USUAL_PIPING } from '../job/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
 import { benchJob, foamJob, foamOf, onlyDesign, worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 

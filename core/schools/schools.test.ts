@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Job } from '../../contract/index.ts'
 import { newSeat, setAllowance, setClosure, setConstruction, setMakeUp } from '../job/index.ts'
-import { keepersBench } from '../shop/index.ts'
+import { keepersBench } from '../demo/index.ts'
 import { CONSTRUCTIONS } from '../cover/index.ts'
 import { schoolsFor, tryOut, withoutSchool, withSchool, type SchoolResult } from './index.ts'
 

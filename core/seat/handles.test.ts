@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { Seat } from '../../contract/index.ts'
 import { newSeat, reading, shapedSeat } from '../job/index.ts'
 import { areaOf, at, boxOf } from '../outline/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES } from '../shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES } from '../demo/index.ts'
 import {
   adviseCount,
   handlesOf,

@@ -3,7 +3,7 @@ import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { Cloth } from '../../contract/index.ts'
 import { setMakeUp, USUAL_PIPING } from '../job/index.ts'
-import { keepersBench } from '../shop/index.ts'
+import { keepersBench } from '../demo/index.ts'
 import { worked } from '../testing/jobs.ts'
 import {
   asLp,

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Filling, FoamStock, Grade, Layer, Load, SizingSchool, Wadding } from '../../contract/index.ts'
 import { FAMILIES, USES, usualFoam, usualSchool, SCHOOL_KINDS, USUAL_FIBRE } from '../filling/index.ts'
-import { DEMO_GRADES } from '../shop/index.ts'
+import { DEMO_GRADES } from '../demo/index.ts'
 
 const mm = (min: number, max: number) => fc.integer({ min, max })
 const keys = <K extends string>(of: Readonly<Record<K, unknown>>) => fc.constantFrom(...(Object.keys(of) as K[]))

@@ -5,7 +5,8 @@ import { reading, newSeat, setFoam } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
 import type { DesignPlan, WorkedPlan } from '../planned/index.ts'
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
-import { DEMO_CLOTHS, FACTORY_BOOK, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, keepersBench } from '../demo/index.ts'
+import { FACTORY_BOOK } from '../defaults/index.ts'
 
 /** The plan of a job that can be worked; throws its warnings otherwise. */
 export function worked(job: Job): WorkedPlan {

@@ -6,7 +6,8 @@ import { buyingList } from '../lists/index.ts'
 import { ratesOf, workOrder } from '../making/index.ts'
 import { chargesOf, quoteFor } from '../money/index.ts'
 import { planJob } from '../plan/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, DEMO_TRIMS, demoJobs, USUAL_WORKSHOP } from '../shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, DEMO_TRIMS, demoJobs } from '../demo/index.ts'
+import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { GRAMMAR, readTyped } from './index.ts'
 
 const number = fc.oneof(

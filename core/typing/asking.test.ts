@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { JOB_LIMITS, type Job } from '../../contract/index.ts'
 import { slotOf, valueOf } from '../seat/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
 import { parseLength, type LengthUnit } from '../units/index.ts'
 import { readTyped } from './index.ts'
 

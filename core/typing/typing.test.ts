@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { JOB_LIMITS, readJob, type Job } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../shop/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
 import { slotOf } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'

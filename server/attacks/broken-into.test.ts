@@ -263,7 +263,7 @@ describe('what stands between', () => {
   })
 
   it('characters that turn a line round, or move what is shown, are kept as marks', async () => {
-    const { keepersBench } = await import('../../core/shop/index.ts')
+    const { keepersBench } = await import('../../core/demo/index.ts')
     const shop = await openTestShop(undefined, { demo: false })
     const title = 'Bench \u202Egnihsur\u202C \u0007bell\u2028'
     const { body } = await request(at(shop))

@@ -6,7 +6,7 @@ import { createClient } from '@libsql/client'
 import request from 'supertest'
 import { afterAll, describe, expect, it } from 'vitest'
 import { Backup, StoredJob, type Job } from '../../contract/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { causeOf, openDatabase } from '../db/index.ts'
 import { openTestShop, ROOT, type TestShop } from '../testing/running-app.ts'
 

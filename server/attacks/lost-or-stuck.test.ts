@@ -8,7 +8,7 @@ import { unzipSync, zipSync } from 'fflate'
 import { createHash } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { ArchiveLook, Backup, StoredJob, type Job, type JobSummary, type Trim } from '../../contract/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { DEMO_TRIMS, keepersBench } from '../../core/demo/index.ts'
 import { backupFolderOf } from '../db/index.ts'
 import { answeredMeanwhile } from '../testing/meanwhile.ts'
 import { jpegOf } from '../testing/pictures.ts'
@@ -47,6 +47,10 @@ describe('a byte that is no text', () => {
       await create(first, { ticket: 'A-1' }),
       await create(first, { ticket: 'A-2', title: 'Readable' }),
     ]
+    await api(first)
+      .put('/api/stock/trims')
+      .send(DEMO_TRIMS.map((value) => ({ value, base: null })))
+      .expect(200)
     await first.stop()
     await inFile(file, `UPDATE jobs SET document = ${BAD}, title = ${BAD} WHERE id = ?`, [bad.id])
     await inFile(file, `UPDATE trims SET document = ${BAD} WHERE id = (SELECT id FROM trims LIMIT 1)`)

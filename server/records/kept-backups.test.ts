@@ -44,6 +44,12 @@ describe('backups of the clock', () => {
     expect(spent).toEqual([manual[0]])
   })
 
+  it('what a clock that was ahead made takes the place of none of its kind', () => {
+    const ahead = Array.from({ length: 30 }, (_, i) => backup(START + (i + 1) * 24 * HOUR_MS, 'manual'))
+    const own = backup(START - HOUR_MS, 'manual')
+    expect(spentBackups([...ahead, own], new Date(START))).toEqual([])
+  })
+
   it('a clock that was ahead once keeps none from being made, and what it made stays', () => {
     const ahead = backup(START + 365 * 24 * HOUR_MS)
     expect(isBackupDue([ahead], new Date(START))).toBe(true)

@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { unzipSync, zipSync } from 'fflate'
 import type { JobSummary } from '../../contract/index.ts'
 import { ArchiveLook, Backup, StoredJob } from '../../contract/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { backupFolderOf } from '../db/index.ts'
 import { openTestShop, type TestShop } from '../testing/running-app.ts'
 

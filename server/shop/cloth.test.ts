@@ -2,7 +2,7 @@ import { createClient } from '@libsql/client'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { Cloth } from '../../contract/index.ts'
-import { DEMO_CLOTHS } from '../../core/shop/index.ts'
+import { DEMO_CLOTHS } from '../../core/demo/index.ts'
 import { openTestShop, type TestShop } from '../testing/running-app.ts'
 
 let shop: TestShop

@@ -9,7 +9,7 @@ import {
   ShopSettings,
   type Change,
 } from '../../contract/index.ts'
-import { USUAL_WORKSHOP } from '../../core/shop/index.ts'
+import { USUAL_WORKSHOP } from '../../core/defaults/index.ts'
 import { cloths, foamStock, grades, shop, type Database } from '../db/index.ts'
 import { mergedChange, type ChangeOutcome } from './merged-change.ts'
 import { thingTable, type ThingTable } from './thing-table.ts'
@@ -57,9 +57,9 @@ export function shopRepository(database: Database): ShopRepository {
       write(async () => {
         await orm.batch([
           orm.insert(shop).values({ id: 1, document: JSON.stringify(first) }),
-          orm.insert(grades).values(gradeList.map((g, place) => ({ id: g.id, place, document: JSON.stringify(g) }))),
+          ...gradeList.map((g, place) => orm.insert(grades).values({ id: g.id, place, document: JSON.stringify(g) })),
           ...foamList.map((s, place) => orm.insert(foamStock).values({ id: s.id, place, document: JSON.stringify(s) })),
-          orm.insert(cloths).values(clothList.map((c, place) => ({ id: c.id, place, document: JSON.stringify(c) }))),
+          ...clothList.map((c, place) => orm.insert(cloths).values({ id: c.id, place, document: JSON.stringify(c) })),
         ])
       }),
   }

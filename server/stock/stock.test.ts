@@ -3,7 +3,7 @@ import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { StockMove, Trim } from '../../contract/index.ts'
 import { type Cloth, type FoamStock } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_FOAM_STOCK } from '../../core/shop/index.ts'
+import { DEMO_CLOTHS, DEMO_FOAM_STOCK } from '../../core/demo/index.ts'
 import { openTestShop, type TestShop } from '../testing/running-app.ts'
 import { plannedTaking } from './taking.ts'
 

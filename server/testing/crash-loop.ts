@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { createClient } from '@libsql/client'
 import type { Backup, Job, JobSummary, RevisionSummary, StockMove, StoredJob, Trim } from '../../contract/index.ts'
-import { keepersBench } from '../../core/shop/index.ts'
+import { keepersBench } from '../../core/demo/index.ts'
 import { archiveOf } from './archives.ts'
 import { jpegOf } from './pictures.ts'
 import type { Spawned } from './spawned.ts'

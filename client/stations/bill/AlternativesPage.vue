@@ -7,7 +7,7 @@ import { useWhatIf } from '../lay/what-if.ts'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'
-import { money } from '../../ui/money.ts'
+import { money } from '../../ui/manner.ts'
 
 /** The same job made otherwise, each laid for real, side by side. */
 const SECONDS = 1.5

@@ -6,7 +6,8 @@ import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'
-import { money } from '../../ui/money.ts'
+import { count, money, wholeDay } from '../../ui/manner.ts'
+import { dayOf } from '../../ui/today.ts'
 
 /** What the customer is given: cushions, sum, tax and deposit; no costs, hours or margin of the shop. */
 const jobs = useJob()
@@ -34,7 +35,12 @@ const rounding = computed(() => quote.value!.total.value - quote.value!.net.valu
 <template>
   <article v-if="quote" class="quote-paper" aria-label="Quote for the customer">
     <header>
-      <b>{{ shop.lists?.settings.shopName }}</b><span>{{ new Date().toLocaleDateString() }}</span>
+      <div>
+        <b>{{ shop.lists?.settings.shopName }}</b>
+        <p v-if="shop.lists?.settings.address" class="address">{{ shop.lists.settings.address }}</p>
+        <p v-if="shop.lists?.settings.taxNumber" class="address">Tax number {{ shop.lists.settings.taxNumber }}</p>
+      </div>
+      <span>{{ wholeDay(dayOf(new Date())) }}</span>
     </header>
     <h2>Quote {{ job.ticket }}</h2>
     <p>
@@ -58,7 +64,7 @@ const rounding = computed(() => quote.value!.total.value - quote.value!.net.valu
           <td class="n quiet">{{ say(e.amount) }}</td>
         </tr>
         <tr>
-          <th scope="row">Tax, {{ (charges.taxShare * 100).toLocaleString() }} %</th>
+          <th scope="row">Tax, {{ count(charges.taxShare * 100) }} %</th>
           <td class="n">{{ say(quote.tax.value) }}</td>
         </tr>
         <tr v-if="Math.abs(rounding) >= 0.005">
@@ -75,7 +81,7 @@ const rounding = computed(() => quote.value!.total.value - quote.value!.net.valu
         </tr>
       </tbody>
     </table>
-    <p v-if="job.terms.dueOn">Ready by {{ new Date(`${job.terms.dueOn}T12:00`).toLocaleDateString() }}.</p>
+    <p v-if="job.terms.dueOn">Ready by {{ wholeDay(job.terms.dueOn) }}.</p>
     <p class="quiet">New foam and cloth end any fire rating on an old label; ask us for the certificates.</p>
   </article>
 </template>

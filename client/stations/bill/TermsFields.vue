@@ -6,7 +6,7 @@ import { dayOf } from '../../ui/today.ts'
 import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
-import { money } from '../../ui/money.ts'
+import { money } from '../../ui/manner.ts'
 import { vTyped } from '../../ui/v-typed.ts'
 
 /** Where the job stands, its days, and the quote that was given. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { loadCaseOf, supportOf, USUAL_LOAD } from '../../../core/filling/index.ts'
-import { DEMO_GRADES } from '../../../core/shop/index.ts'
+import { DEMO_GRADES } from '../../../core/demo/index.ts'
 import { foamColour } from './foam-colour.ts'
 import { dentOf, sectionWidthMm } from './foam/section-shape.ts'
 import { FILLING_PAGES, pageOf } from './pages.ts'

@@ -29,7 +29,7 @@ const jobs = useJob()
 const lays = useLay()
 const shop = useShop()
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
-const pageName = ref('A4')
+const pageName = ref(shop.lists?.settings.paper === 'letter' ? 'Letter' : 'A4')
 const piece = ref('')
 const failed = ref('')
 const drawing = computed(() =>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { LayFailure, LayFault } from '../../../core/lay/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
-import { keepersBench } from '../../../core/shop/index.ts'
+import { keepersBench } from '../../../core/demo/index.ts'
 import { RESCUES } from '../../../core/what-if/index.ts'
 import { layFailureWords } from './failure-words.ts'
 import { faultWords } from './fault-words.ts'

@@ -4,7 +4,7 @@ import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, usualMakeUp } from '../../../core/co
 import { newSeat } from '../../../core/job/index.ts'
 import { planDocument } from '../../../core/plan/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
-import { DEMO_CLOTHS, keepersBench } from '../../../core/shop/index.ts'
+import { DEMO_CLOTHS, keepersBench } from '../../../core/demo/index.ts'
 import { closureOptions, constructionOptions, type Option } from './options.ts'
 
 /** A cushion that every make-up can take, in plain cloth; a roll for the bolster. */

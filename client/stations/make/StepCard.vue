@@ -7,6 +7,7 @@ import WarningList from '../../ui/WarningList.vue'
 import { clockWords } from './clock-words.ts'
 import { useWorkOrder, type StepRow } from './use-work-order.ts'
 import { vTyped } from '../../ui/v-typed.ts'
+import { moment } from '../../ui/manner.ts'
 
 /** The step in hand: what to do, what to look at, its time, its tick. */
 const props = defineProps<{ row: StepRow; place: number; of: number; isBig: boolean }>()
@@ -58,7 +59,7 @@ const note = (event: Event) =>
     <WarningList :warnings="safety" />
     <p v-if="isDone" class="ticked" role="status">
       {{ row.record.overruled === null ? 'Done' : `Overruled: ${row.record.overruled}`
-      }}{{ row.record.doneBy ? `, ${row.record.doneBy}` : '' }}, {{ new Date(row.record.doneAt!).toLocaleString() }}
+      }}{{ row.record.doneBy ? `, ${row.record.doneBy}` : '' }}, {{ moment(row.record.doneAt!) }}
     </p>
     <p v-else-if="row.isHeld" class="held" role="status">First answer the stop before it: {{ row.heldBy!.title }}.</p>
     <p v-if="setBack" class="held" role="alert">

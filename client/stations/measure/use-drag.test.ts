@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { at, type Point } from '../../../core/outline/index.ts'
 import { handlesOf, slotOf, valueOf } from '../../../core/seat/index.ts'
-import { keepersBench } from '../../../core/shop/index.ts'
+import { keepersBench } from '../../../core/demo/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useDrag } from './use-drag.ts'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { newSeat, setMakeUp } from '../../job/index.ts'
-import { DEMO_CLOTHS, keepersBench } from '../../shop/index.ts'
+import { DEMO_CLOTHS, keepersBench } from '../../demo/index.ts'
 import { boxSolid, onlyDesign, worked } from '../../testing/jobs.ts'
 import { checkCover, panelOf } from '../index.ts'
 import { wallOf, wholePart } from '../wall.ts'

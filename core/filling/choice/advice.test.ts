@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Grade, Load } from '../../../contract/index.ts'
-import { DEMO_GRADES, demoJobs } from '../../shop/index.ts'
+import { DEMO_GRADES, demoJobs } from '../../demo/index.ts'
 import { foamOf, onlyDesign, worked } from '../../testing/jobs.ts'
 import { areaOf } from '../../outline/index.ts'
 import {

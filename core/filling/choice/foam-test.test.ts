@@ -4,7 +4,7 @@ import type { FoamTest, Grade } from '../../../contract/index.ts'
 import { Grade as GradeSchema } from '../../../contract/index.ts'
 import { forceOnDisc, simulatedStroke, USUAL_PRESS_NOISE } from '../../press/index.ts'
 import { normal, seeded } from '../../random/index.ts'
-import { DEMO_GRADES } from '../../shop/index.ts'
+import { DEMO_GRADES } from '../../demo/index.ts'
 import { whereReaches } from '../model/index.ts'
 import { estimateFoam, gradeFromTest, type FoamEstimate } from './index.ts'
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { KG_M3_PER_LB_FT3, N_PER_LBF } from '../../units/index.ts'
 import { describe, expect, it } from 'vitest'
 import type { FoamFamily, Grade, Load } from '../../../contract/index.ts'
-import { DEMO_GRADES } from '../../shop/index.ts'
+import { DEMO_GRADES } from '../../demo/index.ts'
 import {
   ageingOf,
   curveOf,

@@ -1,11 +1,12 @@
-// `npm run demo`: installs what is missing, builds, and serves interface and API with the demo data.
+// Installs what is missing, builds, and serves interface and API: `npm start` your own shop, `npm run demo` the demo.
 import { existsSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { spawn } from 'node:child_process'
 import { bin, ensureInstalled, fail, ROOT, run } from './ensure-installed.mjs'
 
+const isDemo = process.argv.includes('--demo')
 ensureInstalled()
-if (process.argv.includes('--fresh')) {
+if (isDemo && process.argv.includes('--fresh')) {
   for (const name of ['demo.db', 'demo.db-wal', 'demo.db-shm', 'demo-access.json'])
     rmSync(path.join(ROOT, 'data', name), { force: true })
 }
@@ -20,9 +21,9 @@ const server = spawn(process.execPath, [path.join(ROOT, 'dist/server/main.js')],
   env: {
     PORT: '4173',
     LOG_LEVEL: 'warn',
-    DATABASE_FILE: path.join(ROOT, 'data/demo.db'),
+    DATABASE_FILE: path.join(ROOT, isDemo ? 'data/demo.db' : 'data/loft-seam.db'),
     ...process.env,
-    DEMO: '1',
+    ...(isDemo ? { DEMO: '1' } : {}),
     LOFT_SEAM_ROOT: ROOT,
   },
 })

@@ -2,7 +2,7 @@ import type { Job } from '../../contract/index.ts'
 import { newJob, newSeat, USUAL_PIPING } from '../job/index.ts'
 import { DEMO_CLOTHS } from './demo-cloths.ts'
 import { DEMO_GRADES } from './demo-grades.ts'
-import { FACTORY_BOOK } from './factory-book.ts'
+import { FACTORY_BOOK } from '../defaults/index.ts'
 
 /** The demo ticket SL-02: a straight bench in three cushions, squeezed together by 2 mm. */
 export function keepersBench(): Job {

@@ -6,7 +6,7 @@ import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { DEMO_CLOTHS } from './demo-cloths.ts'
 import { DEMO_GRADES } from './demo-grades.ts'
 import { keepersBench } from './demo-job.ts'
-import { FACTORY_BOOK } from './factory-book.ts'
+import { FACTORY_BOOK } from '../defaults/index.ts'
 
 /**
  * The tickets of the demo shop, in the order of their numbers; seats and backs, bolsters and bench are tickets of their

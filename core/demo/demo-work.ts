@@ -2,7 +2,7 @@ import type { Job } from '../../contract/index.ts'
 import { paused, setRecord, started, stepMinutes, ticked, workOrder } from '../making/index.ts'
 import { planJob } from '../plan/index.ts'
 import { demoTerms } from './demo-terms.ts'
-import { USUAL_WORKSHOP } from './usual-workshop.ts'
+import { USUAL_WORKSHOP } from '../defaults/index.ts'
 
 /** A demo ticket as it stands today: its days, and what is done of the one that is being made. */
 export function demoStanding(job: Job, today: string): Job {

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import type { ShopSettings } from '../../contract/index.ts'
+import { useShop } from '../stores/shop.ts'
+import ShopPage from '../ui/ShopPage.vue'
+import { useAttempt } from '../ui/use-attempt.ts'
+import ShopFields from './ShopFields.vue'
+
+/** Whose shop it is, and how it measures and writes. */
+const shop = useShop()
+const { failed, attempt } = useAttempt()
+const draft = ref<ShopSettings | null>(null)
+let base: ShopSettings | null = null
+const isChanged = computed(() => JSON.stringify(draft.value) !== JSON.stringify(shop.lists?.settings))
+
+const read = () => (draft.value = structuredClone((base = shop.lists!.settings)))
+onMounted(() =>
+  attempt(async () => {
+    await shop.open()
+    read()
+  }),
+)
+const keep = () =>
+  attempt(async () => {
+    const settings = { ...draft.value!, shopName: draft.value!.shopName.trim() }
+    if (settings.shopName === '') throw new Error('The shop wants a name: it stands on quotes, labels and backups.')
+    await shop.changeSettings(settings, base)
+    read()
+  })
+</script>
+
+<template>
+  <ShopPage title="Shop" :failed="failed" columns="minmax(0, 680px)">
+    <section v-if="draft" class="sheet">
+      <h2>Whose shop it is, and how it writes</h2>
+      <p class="quiet">
+        New tickets start with these units and this currency; tickets that hang already keep their own.
+      </p>
+      <ShopFields v-model="draft" />
+      <p class="keep">
+        <button type="button" class="plain-button main" :disabled="!isChanged" @click="keep">Keep</button>
+        <button v-if="isChanged" type="button" class="plain-button" @click="read">As it was</button>
+      </p>
+    </section>
+  </ShopPage>
+</template>
+
+<style scoped>
+.keep {
+  display: flex;
+  gap: 10px;
+  margin: 16px 0 4px;
+}
+</style>

@@ -1,0 +1,1 @@
+export { ElDialog, ElDrawer, ElOption, ElPopover, ElSelect, ElSwitch } from 'element-plus'

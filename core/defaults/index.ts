@@ -1,0 +1,2 @@
+export { FACTORY_BOOK } from './factory-book.ts'
+export { USUAL_WORKSHOP } from './usual-workshop.ts'

@@ -1,0 +1,44 @@
+import { FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/defaults/index.ts'
+import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS, demoJobs, demoStanding } from '../../core/demo/index.ts'
+import type { JobsRepository } from '../jobs/repository.ts'
+import type { StockRepository } from '../stock/repository.ts'
+import type { ShopRepository } from './repository.ts'
+
+interface Shelves {
+  readonly shop: ShopRepository
+  readonly jobs: JobsRepository
+  readonly stock: StockRepository
+}
+
+const FIRST_SETTINGS = {
+  shopName: '',
+  address: '',
+  taxNumber: '',
+  locale: '',
+  paper: 'A4',
+  currency: 'EUR',
+  units: 'mm',
+  book: FACTORY_BOOK,
+  schools: [],
+  workshop: USUAL_WORKSHOP,
+} as const
+
+/** A new shop has nothing but the usual allowances and rates: its first page asks whose it is. */
+export async function openEmptyShop({ shop }: Shelves): Promise<void> {
+  if (await shop.isEmpty()) await shop.stock([], [], [], { ...FIRST_SETTINGS, schools: [] })
+}
+
+/** The demo shop, if there is none yet: its stores filled, its tickets on their nails, the first in front. */
+export async function openDemoShop({ shop, jobs, stock }: Shelves, today: Date): Promise<void> {
+  if (!(await shop.isEmpty())) return
+  await shop.stock(DEMO_GRADES, DEMO_CLOTHS, DEMO_FOAM_STOCK, {
+    ...FIRST_SETTINGS,
+    schools: [],
+    shopName: 'Halyard & Hem',
+    address: '3 Rope Walk\nSternhaven',
+    taxNumber: 'SH 000 111 222',
+  })
+  await stock.trims.change(DEMO_TRIMS.map((value) => ({ value, base: null })))
+  for (const job of demoJobs().toReversed())
+    await jobs.create(demoStanding(job, today.toISOString().slice(0, 10)), 'demo ticket')
+}
