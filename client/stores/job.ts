@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { readJob, type Job, type StoredJob } from '../../contract/index.ts'
 import { mergeDocuments, type Edit } from '../../core/job/index.ts'
-import { planJob } from '../../core/plan/index.ts'
+import { planJob, planKey } from '../../core/plan/index.ts'
+import type { Plan } from '../../core/planned/index.ts'
 import { ApiError } from '../api/http.ts'
 import { openJob, saveJob } from '../api/jobs.ts'
 import { dropText, type Kept } from '../storage/browser-store.ts'
@@ -61,7 +62,14 @@ export const useJob = defineStore('job', () => {
   let wanted = ''
   /** The newest revision of each job that was told of, which may be before this window can take it in. */
   const heardOf = new Map<string, number>()
-  const plan = computed(() => (job.value ? planJob(job.value) : null))
+  let planned: { readonly key: string; readonly plan: Plan } | null = null
+  /** Planned anew only where something changed that a plan follows from: a note or a tick leaves it as it is. */
+  const plan = computed(() => {
+    if (!job.value) return null
+    const key = planKey(job.value)
+    if (planned?.key !== key) planned = { key, plan: planJob(job.value) }
+    return planned.plan
+  })
   let timer: ReturnType<typeof setTimeout> | undefined
   let lastSays = ''
   /** Sent and not answered: it is sent again as it was before anything newer, since the server may have it. */

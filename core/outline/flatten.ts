@@ -4,6 +4,7 @@ import { at, type Point } from './point.ts'
 
 /** Arcs become chords that stay within `toleranceMm` of them; straight edges stay as they are. */
 export function flatten(outline: Outline, toleranceMm: number): Polygon {
+  if (isPolygon(outline)) return outline
   return outline.flatMap((v, i): readonly Point[] => {
     if (isStraight(v.bulge)) return [at(v.x, v.y)]
     const arc = arcBetween(v, edgeOf(outline, i)[1], v.bulge!)
@@ -12,3 +13,5 @@ export function flatten(outline: Outline, toleranceMm: number): Polygon {
     return Array.from({ length: chords }, (_, k) => (k === 0 ? at(v.x, v.y) : arcPoint(arc, k / chords)))
   })
 }
+
+const isPolygon = (outline: Outline): outline is Polygon => outline.every((v) => v.bulge === undefined)

@@ -1,2 +1,3 @@
 export { planDocument } from './plan-document.ts'
+export { planKey } from './plan-key.ts'
 export { planJob } from './plan.ts'

@@ -75,20 +75,29 @@ interface Stretch {
 function joinPlaces(plate: Panel, n: number): JoinPlaces {
   const loop = loopOf(plate)
   const { round } = loop
-  const apart = (p: number, { from, length }: Stretch): number => {
-    const into = (p - from + 2 * round) % round
-    return into <= length ? 0 : Math.min(into - length, round - into)
+  /** How far off the nearest of some stretches a place is; a thousand tries ask it. */
+  function clearOf(p: number, of: readonly Stretch[]): number {
+    let least = Infinity
+    for (const { from, length } of of) {
+      const into = (p - from + 2 * round) % round
+      const apart = into <= length ? 0 : Math.min(into - length, round - into)
+      if (apart < least) least = apart
+    }
+    return least
   }
-  const clearOf = (p: number, of: readonly Stretch[]): number => Math.min(Infinity, ...of.map((s) => apart(p, s)))
   const turn = round / n
   const tries = Math.min(MOST_TRIES, Math.ceil(turn / STEP_MM))
   let best: JoinPlaces & { readonly worth: number } = { worth: -Infinity, places: [], clearMm: 0 }
   for (let i = 0; i < tries; i++) {
-    const places = Array.from({ length: n }, (_, j) => ((i / tries + j) * round) / n)
-    const clearMm = Math.min(...places.map((p) => clearOf(p, loop.kept)))
-    const onFront = places.filter((p) => clearOf(p, loop.fronts) === 0).length
+    let [clearMm, onFront] = [Infinity, 0]
+    for (let j = 0; j < n; j++) {
+      const place = ((i / tries + j) * round) / n
+      clearMm = Math.min(clearMm, clearOf(place, loop.kept))
+      if (clearOf(place, loop.fronts) === 0) onFront++
+    }
     const worth = (clearMm >= JOIN_CLEAR_MM ? 10 * round : 0) - onFront * round + Math.min(clearMm, round / 2)
-    if (worth > best.worth) best = { worth, places, clearMm }
+    if (worth > best.worth)
+      best = { worth, clearMm, places: Array.from({ length: n }, (_, j) => ((i / tries + j) * round) / n) }
   }
   return { places: best.places, clearMm: best.clearMm }
 }
