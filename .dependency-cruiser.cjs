@@ -17,6 +17,13 @@ module.exports = {
       to: { path: '^core/[^/]+/(?!index\\.ts$)', pathNot: '^core/$1/' },
     },
     {
+      name: 'migrations-are-frozen',
+      comment: 'What brings old files up to date must not change with what it brings them to.',
+      severity: 'error',
+      from: { path: '^contract/migrations/' },
+      to: { pathNot: '^contract/migrations/' },
+    },
+    {
       name: 'the-check-shares-nothing',
       comment: 'The acceptance check of lays must not lean on what it checks.',
       severity: 'error',

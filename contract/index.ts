@@ -44,7 +44,7 @@ export {
   Trims,
   Vents,
 } from './make-up.ts'
-export { migrateCloth, migrateGrade, migrateSettings } from './migrate.ts'
+export { migrateCloth, migrateGrade, migrateSettings } from './migrations/index.ts'
 export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
 export { JOB_LIMITS } from './limits.ts'
 export {

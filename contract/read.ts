@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { migrateJob } from './migrate.ts'
+import { migrateJob } from './migrations/index.ts'
 import { Job, JOB_FORMAT, JOB_VERSION } from './job.ts'
 
 /** One thing wrong with a document: where, and what, in words. */

@@ -1,0 +1,26 @@
+import type { Document } from './document.ts'
+import { withShapedSeat } from './from-1-shaped-seats.ts'
+import { withJudgedFilling } from './from-2-judged-filling.ts'
+import { withManyMakeUps } from './from-3-many-make-ups.ts'
+import { withAnyPattern } from './from-4-any-pattern.ts'
+import { withWork } from './from-5-with-work.ts'
+
+export { migrateCloth } from './cloth.ts'
+export { migrateGrade } from './grade.ts'
+export { migrateBook, migrateSettings } from './settings.ts'
+
+/** One step for each older version, in order. A step is never changed again, and uses nothing that still changes. */
+const STEPS: readonly (readonly [from: number, step: (document: Document) => Document])[] = [
+  [1, withShapedSeat],
+  [2, withJudgedFilling],
+  [3, withManyMakeUps],
+  [4, withAnyPattern],
+  [5, withWork],
+]
+
+/**
+ * Brings a job document of an older version to the present one, step by step. What does not look like the old format
+ * is handed on as it is, for the schema to name the fault.
+ */
+export const migrateJob = (document: Document): Document =>
+  STEPS.reduce((now, [from, step]) => (now['version'] === from ? step(now) : now), document)

@@ -1,0 +1,44 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { readJob } from '../../contract/index.ts'
+import { planJob } from './index.ts'
+
+interface Kept {
+  readonly job: { readonly title: string; readonly ticket: string }
+  /** What the release that wrote the file made of it. */
+  readonly stood:
+    | 'unworkable'
+    | { readonly cushions: number; readonly cutLines: number; readonly pieces: number; readonly clothMm2: number }
+}
+
+const kept = JSON.parse(
+  readFileSync(new URL('../../contract/testing/jobs-version-6.json', import.meta.url), 'utf8'),
+) as Kept[]
+
+/** By the outlines to be laid, with the sum of corners. */
+const areaOf = (outline: readonly (readonly [number, number])[]): number =>
+  Math.abs(
+    outline.reduce((sum, [x, y], i) => {
+      const [nextX, nextY] = outline[(i + 1) % outline.length]!
+      return sum + x * nextY - nextX * y
+    }, 0) / 2,
+  )
+
+describe('a job file of version 6, in every make-up', () => {
+  it.each(kept.map((k) => [`${k.job.ticket} ${k.job.title}`, k] as const))(
+    '%s means what it meant',
+    (_name, { job, stood }) => {
+      const read = readJob(job)
+      if (!read.ok) throw new Error(JSON.stringify(read.faults))
+      const plan = planJob(read.value)
+      if (plan.kind !== 'worked') return expect(plan.kind).toBe(stood)
+      const pieces = plan.cloth.lays.flatMap((l) => l.problem.pieces)
+      expect({
+        cushions: plan.cushions.count,
+        cutLines: plan.cutList.length,
+        pieces: pieces.reduce((sum, p) => sum + p.qty, 0),
+        clothMm2: pieces.reduce((sum, p) => sum + p.qty * areaOf(p.outline), 0),
+      }).toEqual({ ...(stood as object), clothMm2: expect.closeTo((stood as { clothMm2: number }).clothMm2, -1) })
+    },
+  )
+})
