@@ -1,3 +1,5 @@
+import { parseArgs } from 'node:util'
+
 /** A mistake in how a command was called; shown without a stack. */
 export class UsageError extends Error {}
 
@@ -8,24 +10,22 @@ export interface Arguments {
 
 /** One file name and `--name value` pairs of known names. */
 export function readArguments(argv: readonly string[], known: readonly string[]): Arguments {
-  const options = new Map<string, string>()
-  const files: string[] = []
-  for (let i = 0; i < argv.length; i++) {
-    const word = argv[i]!
-    if (!word.startsWith('--')) {
-      files.push(word)
-      continue
-    }
-    const name = word.slice(2)
-    if (!known.includes(name))
-      throw new UsageError(`unknown option ${word}; known: ${known.map((k) => `--${k}`).join(' ')}`)
-    const value = argv[++i]
-    if (value === undefined) throw new UsageError(`${word} wants a value`)
-    options.set(name, value)
+  const { values, positionals } = parsed(argv, known)
+  if (positionals.length !== 1)
+    throw new UsageError(positionals.length === 0 ? 'which file?' : `one file only, not ${positionals.join(' and ')}`)
+  return { file: positionals[0]!, options: new Map(Object.entries(values) as [string, string][]) }
+}
+
+function parsed(argv: readonly string[], known: readonly string[]) {
+  const names = known.map((name) => `--${name}`).join(' ')
+  try {
+    const options = Object.fromEntries(known.map((name) => [name, { type: 'string' as const }]))
+    return parseArgs({ args: [...argv], options, allowPositionals: true })
+  } catch (cause) {
+    // Node's own words, as far as they are of use: "Unknown option '--colour'. To specify …".
+    const says = (cause as Error).message.split(/\. /)[0]!.replaceAll("'", '')
+    throw new UsageError(`${says[0]!.toLowerCase()}${says.slice(1)}; known: ${names}`)
   }
-  if (files.length !== 1)
-    throw new UsageError(files.length === 0 ? 'which file?' : `one file only, not ${files.join(' and ')}`)
-  return { file: files[0]!, options }
 }
 
 export function numberOption(args: Arguments, name: string, fallback: number, low: number, high: number): number {

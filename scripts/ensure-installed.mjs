@@ -10,8 +10,8 @@ const STAMP = path.join(ROOT, 'node_modules', '.loft-seam-installed')
 
 /** Installs the locked dependencies when they are missing or of another lock file. */
 export function ensureInstalled() {
-  const [major] = process.versions.node.split('.').map(Number)
-  if (major < 20) fail(`Node 20 or newer is needed; this is ${process.version}.`)
+  const [major, minor] = process.versions.node.split('.').map(Number)
+  if (major < 20 || (major === 20 && minor < 19)) fail(`Node 20.19 or newer is needed; this is ${process.version}.`)
   const lock = createHash('sha256')
     .update(readFileSync(path.join(ROOT, 'package-lock.json')))
     .digest('hex')
