@@ -4,7 +4,7 @@ import { onMounted } from 'vue'
 import { beAlive } from './storage/page-alive.ts'
 import { useJob } from './stores/job.ts'
 import { useLive } from './stores/live.ts'
-import { sendLeftDrafts } from './stores/outbox.ts'
+import { sendLeftDrafts } from './session/outbox.ts'
 import TroubleBanner from './ui/TroubleBanner.vue'
 
 /** What other pages of this browser left unsaved is sent again so often. */

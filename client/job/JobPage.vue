@@ -122,7 +122,7 @@ onBeforeUnmount(() => {
     <template v-else-if="jobs.job && jobs.plan">
       <StationSpine />
       <p v-if="jobs.told" class="told" role="status">
-        {{ jobs.told }} <button type="button" class="plain-button" @click="jobs.told = ''">Good</button>
+        {{ jobs.told }} <button type="button" class="plain-button" @click="jobs.hush()">Good</button>
       </p>
       <p v-if="jobs.refused" class="refused" role="alert">Not taken: {{ jobs.refused }}</p>
       <main>

@@ -6,6 +6,7 @@ import { DEMO_GRADES, keepersBench } from '../../core/demo/index.ts'
 import { useJob } from '../stores/job.ts'
 import { usePress } from '../stores/press.ts'
 import { simulatedPress } from './simulated-press.ts'
+import { showJob } from '../testing/show-job.ts'
 
 const TEST = {
   family: 'conventional',
@@ -23,7 +24,7 @@ describe('a press and the foam test', () => {
   beforeEach(() => {
     setActivePinia(createPinia())
     vi.useFakeTimers()
-    useJob().job = setFoam('', (foam) => ({ ...foam, test: { ...TEST, presses: [] } })).apply(keepersBench())
+    showJob(setFoam('', (foam) => ({ ...foam, test: { ...TEST, presses: [] } })).apply(keepersBench()))
   })
   const test = () => {
     const { filling } = useJob().job!
@@ -53,7 +54,7 @@ describe('a press and the foam test', () => {
       expect(press.said).toContain('not taken')
     }
     expect(test()!.presses).toEqual([])
-    useJob().job = keepersBench()
+    showJob(keepersBench())
     send({ forceN: 50, travelMm: 10 })
     expect(press.said).toContain('No foam test is open')
   })

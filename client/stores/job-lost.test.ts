@@ -8,9 +8,9 @@ import { keepersBench } from '../../core/demo/index.ts'
 import { amendJob } from '../api/jobs.ts'
 import { keepText } from '../storage/browser-store.ts'
 import { fakeJobs, type Line } from '../testing/fake-jobs.ts'
-import { draftsOf, jobsWithDrafts, keepDraft } from './draft.ts'
+import { draftsOf, jobsWithDrafts, keepDraft } from '../session/draft.ts'
 import { useJob } from './job.ts'
-import { sendLeftDrafts } from './outbox.ts'
+import { sendLeftDrafts } from '../session/outbox.ts'
 
 const STEP = { id: 'foam.cut', title: 'Cut the foam' }
 const record = (change: (r: StepRecord) => StepRecord) => setRecord(STEP, 'noted', change)

@@ -6,7 +6,7 @@ import { setSeat } from '../../core/job/index.ts'
 import { setRecord, ticked } from '../../core/making/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
 import { withCount } from '../../core/typing/index.ts'
-import { draftsOf, dropDraft, keepDraft, takeDraft } from './draft.ts'
+import { draftsOf, dropDraft, keepDraft, takeDraft } from '../session/draft.ts'
 import { useJob } from './job.ts'
 
 /** A server with one job, as the API keeps it. */

@@ -6,6 +6,7 @@ import { keepersBench } from '../../core/demo/index.ts'
 import type { LayMessage, LayRequest } from '../workers/lay.worker.ts'
 import { useJob } from './job.ts'
 import { useLay } from './lay.ts'
+import { showJob } from '../testing/show-job.ts'
 
 /** Stands for the worker: keeps what it was asked, and answers when the test says so. */
 interface Stand {
@@ -64,7 +65,7 @@ describe('the lay of the open job', () => {
     setActivePinia(createPinia())
     vi.useFakeTimers()
     vi.stubGlobal('navigator', { ...globalThis.navigator, hardwareConcurrency: 2 })
-    useJob().job = keepersBench()
+    showJob(keepersBench())
   })
 
   it('is looked for by one lane at first, by one on each core when asked to go on', async () => {

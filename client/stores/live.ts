@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { ShopEvent } from '../../contract/index.ts'
 import { PAGE_ID } from '../api/http.ts'
 import { useJob } from './job.ts'
-import { sendLeftDrafts } from './outbox.ts'
+import { sendLeftDrafts } from '../session/outbox.ts'
 import { useShop } from './shop.ts'
 
 /** What the server tells every page: saves of others come in as they happen. */

@@ -8,6 +8,7 @@ import { keepersBench } from '../../core/demo/index.ts'
 import type { NestMessage, NestRequest } from '../workers/nest.worker.ts'
 import { useJob } from './job.ts'
 import { useNest } from './nest.ts'
+import { showJob } from '../testing/show-job.ts'
 
 /** Stands for the worker: keeps what it was asked, and answers when the test says so. */
 const workers: {
@@ -46,7 +47,7 @@ describe('the foam nest of the open job', () => {
     workers.length = 0
     setActivePinia(createPinia())
     vi.useFakeTimers()
-    useJob().job = keepersBench()
+    showJob(keepersBench())
   })
 
   it('is only looked for while somebody looks', async () => {

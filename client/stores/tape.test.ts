@@ -6,6 +6,7 @@ import type { TapeDriver, TapeReading } from '../tape/driver.ts'
 import { simulatedTape } from '../tape/simulated-tape.ts'
 import { useJob } from './job.ts'
 import { useTape } from './tape.ts'
+import { showJob } from '../testing/show-job.ts'
 
 /** A driver that sends what the test tells it, as a real tape's would. */
 function handTape() {
@@ -27,7 +28,7 @@ describe('a tape and the field that has the focus', () => {
   beforeEach(() => {
     setActivePinia(createPinia())
     vi.useFakeTimers()
-    useJob().job = keepersBench()
+    showJob(keepersBench())
   })
   const depths = () => slotOf(useJob().job!.seat, 'depth')!.dimension.readings
 

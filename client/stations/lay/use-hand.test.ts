@@ -8,6 +8,7 @@ import { keepersBench } from '../../../core/demo/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import { useHand } from './use-hand.ts'
+import { showJob } from '../../testing/show-job.ts'
 
 vi.mock('../../workers/lay.worker.ts?worker', () => ({
   default: class {
@@ -44,7 +45,7 @@ beforeEach(() => layOut(keepersBench()))
 
 function layOut(job: Job): void {
   setActivePinia(createPinia())
-  useJob().job = job
+  showJob(job)
   const { problem, key: problemKey, cloth } = useLay().chosen!
   const solved = solveLay(problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
   if (!solved.ok) throw new Error(solved.error.code)

@@ -7,6 +7,7 @@ import { handlesOf, slotOf, valueOf } from '../../../core/seat/index.ts'
 import { keepersBench } from '../../../core/demo/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useDrag } from './use-drag.ts'
+import { showJob } from '../../testing/show-job.ts'
 
 vi.mock('../../api/jobs.ts', () => ({ openJob: () => new Promise(() => {}), saveJob: () => new Promise(() => {}) }))
 
@@ -28,7 +29,7 @@ beforeEach(() => {
   setActivePinia(createPinia())
   vi.stubGlobal('requestAnimationFrame', (run: () => void) => (run(), 1))
   vi.stubGlobal('cancelAnimationFrame', () => {})
-  useJob().job = keepersBench()
+  showJob(keepersBench())
   const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg')
   dragging = useDrag(
     ref(svg),

@@ -2,7 +2,8 @@ import { openJob, saveJob } from '../api/jobs.ts'
 import { dropText } from '../storage/browser-store.ts'
 import { lookRound } from '../storage/page-alive.ts'
 import { draftsOf, jobsWithDrafts, keepDraftAt, readDraft } from './draft.ts'
-import { sameJob, settled, together } from './merged-draft.ts'
+import { settled } from './settled.ts'
+import { sameJob, together } from './together.ts'
 
 let sending: Promise<void> = Promise.resolve()
 

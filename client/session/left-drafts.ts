@@ -2,7 +2,7 @@ import type { StoredJob } from '../../contract/index.ts'
 import { openJob } from '../api/jobs.ts'
 import { lookRound } from '../storage/page-alive.ts'
 import { draftsOf, readDraft, type Draft } from './draft.ts'
-import { settled } from './merged-draft.ts'
+import { settled } from './settled.ts'
 
 /** What is saved of a job, and what was left of it, read after that. */
 export async function readForOpening(
