@@ -7,7 +7,8 @@ import { acceptLay, isShorter, placementKey, withPlacement, type LayFailure } fr
 import { inHandOf } from '../../core/what-if/index.ts'
 import { textKey } from '../../core/text-key/index.ts'
 import { useJob } from './job.ts'
-import { laneCount, searchInLanes, type LaySearch } from './lay-lanes.ts'
+import type { Task } from '../workers/task.ts'
+import { laneCount, searchInLanes } from './lay-lanes.ts'
 
 const FIRST_LAY_SECONDS = 1.5
 const AFTER_TYPING_MS = 250
@@ -27,7 +28,7 @@ export const useLay = defineStore('lay', () => {
   const running = ref(false)
   const seconds = ref(0)
   const wanted = ref(0)
-  let search: LaySearch | null = null
+  let search: Task | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** What is cut from each cloth, and the key of its pieces. */

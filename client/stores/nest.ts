@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { setFoam } from '../../core/job/index.ts'
 import NestWorker from '../workers/nest.worker.ts?worker'
 import type { NestMessage, NestRequest } from '../workers/nest.worker.ts'
-import { watched } from '../workers/watched.ts'
+import { startTask, type Task } from '../workers/task.ts'
 import { useJob } from './job.ts'
 
 const SEARCH_SECONDS = 1.5
@@ -15,7 +15,7 @@ export const useNest = defineStore('nest', () => {
   const found = shallowRef<(NestMessage & { readonly key: string }) | null>(null)
   const running = ref(false)
   let watchers = 0
-  let worker: Worker | null = null
+  let task: Task | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
 
   const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan.cutting : null))
@@ -52,22 +52,18 @@ export const useNest = defineStore('nest', () => {
     stop()
     const searched = key.value
     running.value = true
-    worker = watched(new NestWorker())
-    worker.onmessage = ({ data }: MessageEvent<NestMessage>) => {
-      found.value = { ...data, key: searched }
-      if (data.isDone) stop()
-    }
-    worker.onerror = () => stop()
-    worker.postMessage({
-      groups: JSON.parse(JSON.stringify(plan.value.groups.map((g) => g.group))),
-      cutting: JSON.parse(JSON.stringify(plan.value.cutting)),
-      seconds,
-    } satisfies NestRequest)
+    task = startTask<NestRequest, NestMessage>({
+      worker: NestWorker,
+      ask: { groups: plan.value.groups.map((g) => g.group), cutting: plan.value.cutting, seconds },
+      isLast: ({ isDone }) => isDone,
+      onMessage: (nest) => (found.value = { ...nest, key: searched }),
+      onEnd: stop,
+    })
   }
 
   function stop(): void {
-    worker?.terminate()
-    worker = null
+    task?.stop()
+    task = null
     running.value = false
   }
 

@@ -1,38 +1,45 @@
 import { onScopeDispose, ref } from 'vue'
+import { laneCount } from '../../stores/lay-lanes.ts'
+import { startTask, type Task } from '../../workers/task.ts'
 import WhatIfWorker from '../../workers/what-if.worker.ts?worker'
 import type { WhatIfAnswer, WhatIfRequest } from '../../workers/what-if.worker.ts'
-import { watched } from '../../workers/watched.ts'
-import { laneCount } from '../../stores/lay-lanes.ts'
 
-/** Questions answered one after the other on each core in the background; stopped when the page is left. */
+/**
+ * Questions answered in the background, as many at a time as there are cores; stopped when the page is left. One that
+ * fails is left without an answer.
+ */
 export function useWhatIf(onAnswer: (answer: WhatIfAnswer) => void) {
   const open = ref(0)
-  let workers: Worker[] = []
+  let waiting: WhatIfRequest[] = []
+  let tasks: Task[] = []
 
   function ask(questions: readonly WhatIfRequest[]): void {
     stop()
-    // A job is reactive; what goes to a worker must be plain.
-    const waiting = JSON.parse(JSON.stringify(questions)) as WhatIfRequest[]
+    waiting = [...questions]
     open.value = waiting.length
-    workers = Array.from({ length: Math.min(laneCount(), waiting.length) }, () => watched(new WhatIfWorker()))
-    for (const worker of workers) {
-      const next = () => {
-        const question = waiting.shift()
-        if (question) worker.postMessage(question)
-        else worker.terminate()
-      }
-      worker.onmessage = ({ data }: MessageEvent<WhatIfAnswer>) => {
+    for (let core = 0; core < laneCount(); core++) next()
+  }
+
+  function next(): void {
+    const question = waiting.shift()
+    if (!question) return
+    const task = startTask<WhatIfRequest, WhatIfAnswer>({
+      worker: WhatIfWorker,
+      ask: question,
+      onMessage: onAnswer,
+      onEnd: () => {
+        tasks = tasks.filter((other) => other !== task)
         open.value--
-        onAnswer(data)
         next()
-      }
-      next()
-    }
+      },
+    })
+    tasks.push(task)
   }
 
   function stop(): void {
-    workers.forEach((w) => w.terminate())
-    workers = []
+    tasks.forEach((task) => task.stop())
+    tasks = []
+    waiting = []
     open.value = 0
   }
   onScopeDispose(stop)

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { stripGroups, type StripFault, type StripGroup, type StripPlan } from '../../../core/strips/index.ts'
 import { formatLength, formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useShop } from '../../stores/shop.ts'
 import StripsWorker from '../../workers/strips.worker.ts?worker'
-import { watched } from '../../workers/watched.ts'
+import { startTask, type Task } from '../../workers/task.ts'
 import type { StripsMessage } from '../../workers/strips.worker.ts'
 
 /** Strips cut in rows across the roll, as few as can be; for cutting them by themselves rather than within the lay. */
@@ -18,21 +18,25 @@ const solved = shallowRef<{
   readonly answers: readonly (StripPlan | StripFault)[]
 } | null>(null)
 const key = computed(() => JSON.stringify(groups.value))
-let worker: Worker | null = null
+const isLost = ref(false)
+let task: Task | null = null
 watch(
   key,
   () => {
-    worker?.terminate()
+    task?.stop()
+    isLost.value = false
     if (groups.value.length === 0) return void (solved.value = null)
     const asked = groups.value
-    worker = watched(new StripsWorker())
-    worker.onmessage = ({ data }: MessageEvent<StripsMessage>) =>
-      (solved.value = { groups: asked, answers: data.answers })
-    worker.postMessage(JSON.parse(JSON.stringify(asked)))
+    task = startTask<readonly StripGroup[], StripsMessage>({
+      worker: StripsWorker,
+      ask: asked,
+      onMessage: ({ answers }) => (solved.value = { groups: asked, answers }),
+      onEnd: (ending) => (isLost.value = ending !== 'done'),
+    })
   },
   { immediate: true },
 )
-onBeforeUnmount(() => worker?.terminate())
+onBeforeUnmount(() => task?.stop())
 const shown = computed(() =>
   solved.value ? solved.value.groups.map((group, i) => ({ group, answer: solved.value!.answers[i]! })) : [],
 )
@@ -49,7 +53,8 @@ const gap = (p: StripPlan) =>
   <section v-if="groups.length > 0" class="strips">
     <h2>Strips, cut in rows across the roll</h2>
     <p class="quiet">For strips cut by themselves; within the lay they lie where they fit.</p>
-    <p v-if="!solved" class="quiet">Working out the rows …</p>
+    <p v-if="isLost" role="alert" class="fault">The rows could not be worked out: reload the page.</p>
+    <p v-else-if="!solved" class="quiet">Working out the rows …</p>
     <div v-for="{ group, answer } in shown" :key="`${group.clothId} ${group.heightMm}`">
       <h3>{{ group.clothName }}, {{ formatLengthWithUnit(group.heightMm, unit) }} high</h3>
       <p v-if="'code' in answer" role="alert" class="fault">

@@ -1,8 +1,8 @@
 import { outlineFaultWords } from '../../../core/formats/index.ts'
 import type { TracedOutline } from '../../../core/formats/index.ts'
 import DrawingWorker from '../../workers/drawing.worker.ts?worker'
-import type { DrawingRead } from '../../workers/drawing.worker.ts'
-import { watched } from '../../workers/watched.ts'
+import type { DrawingFile, DrawingRead } from '../../workers/drawing.worker.ts'
+import { startTask } from '../../workers/task.ts'
 
 const LARGEST_BYTES = 16 * 1024 * 1024
 const PATIENCE_MS = 10_000
@@ -21,15 +21,13 @@ export async function readDrawing(file: File): Promise<TracedOutline> {
   return read.ok ? read.value : refuse(outlineFaultWords(read.error))
 }
 
-function readApart(name: string, text: string): Promise<DrawingRead | null> {
-  const worker = watched(new DrawingWorker())
-  return new Promise<DrawingRead | null>((resolve) => {
-    const timer = setTimeout(() => resolve(null), PATIENCE_MS)
-    worker.onmessage = ({ data }: MessageEvent<DrawingRead>) => {
-      clearTimeout(timer)
-      resolve(data)
-    }
-    worker.onerror = () => resolve(null)
-    worker.postMessage({ name, text })
-  }).finally(() => worker.terminate())
-}
+const readApart = (name: string, text: string): Promise<DrawingRead | null> =>
+  new Promise((resolve) =>
+    startTask<DrawingFile, DrawingRead>({
+      worker: DrawingWorker,
+      ask: { name, text },
+      onMessage: resolve,
+      onEnd: () => resolve(null),
+      deadlineMs: PATIENCE_MS,
+    }),
+  )
