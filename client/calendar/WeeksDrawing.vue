@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { dayName, dayNumber, MINUTES_A_DAY, weekdayOf, type PlannedJob } from '../../core/calendar/index.ts'
 import type { Calendar } from '../../contract/index.ts'
 import { shortMonth } from '../ui/manner.ts'
+import { followPointer } from '../ui/pointer-drag.ts'
 
 /**
  * The weeks from today on: a line for each job, a bar for each stretch of work; due days as flags. Lines are dragged to
@@ -65,27 +66,24 @@ const lines = computed(() =>
 )
 const width = computed(() => NAME + props.days * DAY)
 const height = computed(() => HEAD + props.planned.length * LINE + 6)
-const dragged = ref<{ id: string; fromX: number; byDays: number } | null>(null)
-const begin = (event: PointerEvent, id: string) => {
-  dragged.value = { id, fromX: event.clientX, byDays: 0 }
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-}
-const drag = (event: PointerEvent) => {
-  if (dragged.value)
-    dragged.value = { ...dragged.value, byDays: Math.round((event.clientX - dragged.value.fromX) / DAY) }
-}
-function drop(job: PlannedJob): void {
-  const { byDays } = dragged.value ?? { byDays: 0 }
-  dragged.value = null
-  if (byDays === 0) return emit('open', job.id)
-  const from = job.startsOn ? dayNumber(job.startsOn) : first.value
-  emit('move', job.id, dayName(Math.max(first.value, from + byDays)))
-}
+const dragged = ref<{ readonly id: string; readonly byDays: number } | null>(null)
+const begin = (event: PointerEvent, job: PlannedJob) =>
+  followPointer(event, {
+    onMove: (_event, byPx) => (dragged.value = { id: job.id, byDays: Math.round(byPx.x / DAY) }),
+    onEnd: (how) => {
+      const byDays = dragged.value?.byDays ?? 0
+      dragged.value = null
+      if (how === 'clicked') return emit('open', job.id)
+      if (how === 'dropped' && byDays !== 0) moveBy(job, byDays)
+    },
+  })
+const moveBy = (job: PlannedJob, days: number) =>
+  emit('move', job.id, dayName(Math.max(first.value, (job.startsOn ? dayNumber(job.startsOn) : first.value) + days)))
 const key = (event: KeyboardEvent, job: PlannedJob) => {
   const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
   if (by === 0) return
   event.preventDefault()
-  emit('move', job.id, dayName(Math.max(first.value, (job.startsOn ? dayNumber(job.startsOn) : first.value) + by)))
+  moveBy(job, by)
 }
 </script>
 
@@ -113,9 +111,7 @@ const key = (event: KeyboardEvent, job: PlannedJob) => {
       tabindex="0"
       role="button"
       :aria-label="`${l.job.ticket}: ${l.job.startsOn ?? 'not begun'} to ${l.job.finishesOn ?? 'no end'}${l.job.lateDays > 0 ? `, ${l.job.lateDays} days late` : ''}. Arrow keys move it.`"
-      @pointerdown="begin($event, l.job.id)"
-      @pointermove="drag"
-      @pointerup="drop(l.job)"
+      @pointerdown="begin($event, l.job)"
       @keydown="key($event, l.job)"
       @keydown.enter="emit('open', l.job.id)"
     >

@@ -41,7 +41,11 @@ function take(id: string): void {
   place = lays().current!.placements.find((p) => p.id === id)!
 }
 
-beforeEach(() => layOut(keepersBench()))
+beforeEach(() => {
+  vi.stubGlobal('requestAnimationFrame', (run: () => void) => (run(), 1))
+  vi.stubGlobal('cancelAnimationFrame', () => {})
+  layOut(keepersBench())
+})
 
 function layOut(job: Job): void {
   setActivePinia(createPinia())

@@ -5,10 +5,10 @@ import { isInch } from '../../../core/units/index.ts'
 import type { Scale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
+import { followPointer } from '../../ui/pointer-drag.ts'
 
 /** Nearer than this in pixels an edge snaps to its neighbour. */
 const SNAP_PX = 12
-const CLICK_PX = 4
 
 /** Moving pieces of the lay by pointer and keys. While one is dragged its drawing must hold still: `held` is true. */
 export function useHand(scale: Ref<Scale>) {
@@ -19,26 +19,19 @@ export function useHand(scale: Ref<Scale>) {
 
   function drag(event: PointerEvent, place: Placement): void {
     if (event.button !== 0 || lays.locked.has(placementKey(place))) return
-    const from = { x: event.clientX, y: event.clientY }
     const key = `hand-${++drags}`
     const { k } = scale.value
-    const move = (e: PointerEvent): void => {
-      if (held.value === null && Math.hypot(e.clientX - from.x, e.clientY - from.y) < CLICK_PX) return
-      held.value = placementKey(place)
-      // Across the roll is down in the drawing, along it is to the right.
-      put(
-        { ...place, x: place.x + (e.clientY - from.y) / k, y: place.y + (e.clientX - from.x) / k },
-        e.shiftKey ? 0 : SNAP_PX / k,
-        key,
-      )
-    }
-    const end = (): void => {
-      window.removeEventListener('pointermove', move)
-      window.removeEventListener('pointerup', end)
-      held.value = null
-    }
-    window.addEventListener('pointermove', move)
-    window.addEventListener('pointerup', end)
+    followPointer(event, {
+      onMove: (e, byPx) => {
+        held.value = placementKey(place)
+        // Across the roll is down in the drawing, along it is to the right.
+        put({ ...place, x: place.x + byPx.y / k, y: place.y + byPx.x / k }, e.shiftKey ? 0 : SNAP_PX / k, key)
+      },
+      onEnd: (how) => {
+        if (how === 'taken back' && jobs.past.at(-1)?.key === key) jobs.undo()
+        held.value = null
+      },
+    })
   }
 
   const put = (place: Placement, reach: number, key: string | null) =>

@@ -5,10 +5,10 @@ import type { Handle } from '../../../core/seat/index.ts'
 import { isInch } from '../../../core/units/index.ts'
 import type { Scale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
+import { followPointer } from '../../ui/pointer-drag.ts'
 
 /** Nearer than this in pixels a corner snaps to the level of another. */
 const SNAP_PX = 7
-const CLICK_PX = 4
 
 export interface Guide {
   readonly x?: number
@@ -29,35 +29,28 @@ export function useDrag(
   const jobs = useJob()
   const dragged = ref<string | null>(null)
   const guides = ref<readonly Guide[]>([])
-  let frame = 0
 
   /** Starts to drag; calls `onClick` instead when the pointer is let go where it was. */
   function start(event: PointerEvent, handle: Handle, onClick: () => void): void {
-    const from = { x: event.clientX, y: event.clientY }
     const others = corners.value.filter((c) => distance(c, handle.at) > 1)
-    const shift = origin.value
-    const move = (e: PointerEvent): void => {
-      if (dragged.value === null && Math.hypot(e.clientX - from.x, e.clientY - from.y) < CLICK_PX) return
-      dragged.value = handle.id
-      cancelAnimationFrame(frame)
-      frame = requestAnimationFrame(() => {
+    const [shift, before] = [origin.value, jobs.past.length]
+    followPointer(event, {
+      onMove: (e) => {
+        dragged.value = handle.id
         const snap = snapped(toSeat(e, shift), others, e.shiftKey)
         guides.value = snap.guides
         jobs.edit(
           setSeat(`${handle.label} dragged`, () => handle.drag(snap.place)),
           `drag-${handle.id}`,
         )
-      })
-    }
-    const end = (): void => {
-      window.removeEventListener('pointermove', move)
-      window.removeEventListener('pointerup', end)
-      if (dragged.value === null) onClick()
-      dragged.value = null
-      guides.value = []
-    }
-    window.addEventListener('pointermove', move)
-    window.addEventListener('pointerup', end)
+      },
+      onEnd: (how) => {
+        if (how === 'clicked') onClick()
+        if (how === 'taken back' && jobs.past.length > before) jobs.undo()
+        dragged.value = null
+        guides.value = []
+      },
+    })
   }
 
   function toSeat(e: PointerEvent, shift: Point): Point {
