@@ -71,6 +71,29 @@ test('the same in inches, with fractions everywhere', async ({ page }) => {
   await expect(page.getByRole('row', { name: /^Thread/ })).toContainText('yd')
 })
 
+test('a job in inches reads no millimetres and no kilograms, on any page of any station', async ({ page }) => {
+  await page.goto('/')
+  await typeLine(page, 'bench 88 x 18 1/2 x 3 in 3')
+  await expect(page).toHaveURL(/measure/)
+  const job = page.url().replace(/\/measure.*/, '')
+  const metric: string[] = []
+  async function look(where: string): Promise<void> {
+    const texts = await page.locator('main').allInnerTexts()
+    metric.push(...(texts.join('\n').match(/^.*\d\s?(mm|cm|kg)\b.*$/gm) ?? []).map((line) => `${where}: ${line}`))
+  }
+  for (const station of ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists', 'make', 'fit', 'bill']) {
+    await page.goto(`${job}/${station}`)
+    await expect(page.locator('main .sheet').first()).toBeVisible()
+    await look(station)
+    const pages = page.locator('main [role=radiogroup]').first().locator('label')
+    for (const name of await pages.allInnerTexts()) {
+      await pages.filter({ hasText: name }).first().click()
+      await look(`${station}, ${name}`)
+    }
+  }
+  expect(metric).toEqual([])
+})
+
 test('bad entries are told in words and change nothing', async ({ page }) => {
   await start(page, 'bench 2000 x 500 x 80 in 2')
   await saved(page)

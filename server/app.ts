@@ -76,7 +76,7 @@ export function createApp(parts: AppParts): Express {
   app.disable('x-powered-by')
   app.disable('etag')
   if (parts.trustedProxies?.length) app.set('trust proxy', [...parts.trustedProxies])
-  app.use(requestLine(log), policy, permissions, compression({ filter: isWorthPacking }))
+  app.use(requestLine(log), policy, permissions)
 
   const api = express.Router()
   api.use(isPrivate, sameOrigin(access))
@@ -88,7 +88,8 @@ export function createApp(parts: AppParts): Express {
   api.use('/records', recordsRoutes(parts.records))
   api.use('/photos', photoRoutes(parts.photos))
   api.use('/lays', lays.router(access))
-  api.use(tellSaves(hub))
+  // Streams, pictures and archives have gone out by now: they gain nothing by it.
+  api.use(compression(), tellSaves(hub))
   api.use('/jobs', ...jsonBody(LIMITS.jobs), jobRoutes(jobs, parts.summaries, parts.reader))
   api.use('/shop', ...jsonBody(LIMITS.shop), shopRoutes(shop))
   api.use('/stock', ...jsonBody(LIMITS.stock), stockRoutes(parts.stock))
@@ -97,14 +98,10 @@ export function createApp(parts: AppParts): Express {
   api.use(unknownRoute)
   app.use('/api', api)
 
-  if (clientDir !== null) app.use(...pages(clientDir))
+  if (clientDir !== null) app.use(compression(), ...pages(clientDir))
   app.use(lastResort(log))
   return app
 }
-
-/** A stream of events goes out line by line: packing would hold it back. */
-const isWorthPacking: compression.CompressionFilter = (req, res) =>
-  !String(res.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(req, res)
 
 /** The built interface; every address without a file of its own is the page, which finds its view itself. */
 function pages(clientDir: string): readonly [RequestHandler, ...RequestHandler[]] {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatLength, parseLength, type LengthUnit } from './index.ts'
+import { formatLength, formatThin, parseLength, type LengthUnit } from './index.ts'
 
 const mmOf = (text: string, unit: LengthUnit = 'mm') => {
   const read = parseLength(text, unit)
@@ -82,4 +82,13 @@ describe('formatLength', () => {
     [-0.1, 'inch-8', '0'],
     [-28.575, 'inch-8', '-1 1/8'],
   ])('%d as %s', (mm, unit, text) => expect(formatLength(mm, unit)).toBe(text))
+})
+
+describe('what is thinner than a step of the ruler', () => {
+  it.each([
+    [0.6, 'mm', '0.6 mm'],
+    [0.6, 'cm', '0.6 mm'],
+    [0.6, 'inch-8', '0.024 in'],
+    [2, 'inch-16', '0.079 in'],
+  ] as const)('%s mm in %s is %s', (mm, unit, says) => expect(formatThin(mm, unit)).toBe(says))
 })

@@ -87,7 +87,7 @@ function cutting({ plan, say }: OrderOf): readonly Step[] {
     : [cut]
 }
 
-function gluing({ plan }: OrderOf): readonly Step[] {
+function gluing({ job, plan }: OrderOf): readonly Step[] {
   const { blocks, supplies } = plan.cutting!
   if (!supplies.glue) return []
   const gluedMm2 = blocks.reduce((sum, b) => sum + b.count * b.gluedMm2, 0)
@@ -98,7 +98,7 @@ function gluing({ plan }: OrderOf): readonly Step[] {
       resource: 'bench',
       title: 'Glue layers and joins',
       says: [
-        `Both faces thinly, a few minutes until it tacks, then press. ${sayFigure(supplies.glue, 'mm')} of glue for all.`,
+        `Both faces thinly, a few minutes until it tacks, then press. ${sayFigure(supplies.glue, job.units)} of glue for all.`,
         'Let it cure before the cover is closed.',
       ],
       checks: ['Edges flush; no hard ridge where you can feel one.'],
@@ -140,7 +140,7 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
   ]
 }
 
-const weighing = ({ plan, say }: OrderOf): readonly Step[] => [
+const weighing = ({ job, plan, say }: OrderOf): readonly Step[] => [
   step({
     id: 'foam.weigh',
     part: 'foam',
@@ -148,7 +148,7 @@ const weighing = ({ plan, say }: OrderOf): readonly Step[] => [
     title: 'Weigh out the fibre',
     says: plan.designs.map(
       (d) =>
-        `${d.design.count} liners ${d.design.id} with ${sayFigure(d.filling.mass, 'mm')} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
+        `${d.design.count} liners ${d.design.id} with ${sayFigure(d.filling.mass, job.units)} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
     ),
     checks: ['Tease it open; corners first.'],
     work: checking('foam.weigh'),

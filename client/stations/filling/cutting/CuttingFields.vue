@@ -5,7 +5,7 @@ import { KERF_MM, sheetsIn, toolWords, type CuttingPlan } from '../../../../core
 import { foamOrderCsv } from '../../../../core/formats/index.ts'
 import { sheetSize } from '../../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
-import { formatLength, formatLengthWithUnit } from '../../../../core/units/index.ts'
+import { formatLength, formatLengthWithUnit, formatThin } from '../../../../core/units/index.ts'
 import { useNest } from '../../../stores/nest.ts'
 import { useShop } from '../../../stores/shop.ts'
 import AmountField from '../../../ui/AmountField.vue'
@@ -181,7 +181,11 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
         :model-value="cutting.tool"
         aria-label="Tool"
         @update:model-value="(tool: Cutting['tool']) => set(TOOLS[tool], { tool })"
-        ><ElOption v-for="(says, key) in TOOLS" :key="key" :value="key" :label="`${says}, kerf ${KERF_MM[key]} mm`"
+        ><ElOption
+          v-for="(says, key) in TOOLS"
+          :key="key"
+          :value="key"
+          :label="`${says}, kerf ${formatThin(KERF_MM[key], units)}`"
       /></ElSelect>
       <p class="quiet tool">{{ mm(thickest) }}: {{ toolWords(thickest, cutting.tool) }}.</p>
     </div>

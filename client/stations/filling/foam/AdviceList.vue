@@ -14,6 +14,7 @@ import {
 import { setLayers } from '../../../../core/job/index.ts'
 import { areaOf } from '../../../../core/outline/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../../../core/units/index.ts'
+import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
@@ -83,8 +84,8 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
         <div class="quiet">
           left under light / middle / heavy {{ sinks(c) }}; margin
           {{ formatLength(c.support.fresh.marginMm, units) }} new,
-          {{ formatLengthWithUnit(c.support.aged.marginMm, units) }} aged; {{ c.massKg.toFixed(1) }} kg,
-          {{ money(c.cost) }}, {{ money(c.costPerYear) }} a year
+          {{ formatLengthWithUnit(c.support.aged.marginMm, units) }} aged;
+          {{ sayAmountWithUnit(c.massKg, 'mass', units) }}, {{ money(c.cost) }}, {{ money(c.costPerYear) }} a year
         </div>
         <div v-for="d in c.doubts" :key="d.code" class="doubt">{{ doubtWords(d) }}</div>
       </div>

@@ -3,7 +3,7 @@ import type { ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import type { Grade } from '../../../../contract/index.ts'
 import { curveOf, estimateFoam, forceTravel, gradeFromTest } from '../../../../core/filling/index.ts'
-import { mmPerUnit, unitName } from '../../../../core/units/index.ts'
+import { formatLengthWithUnit, mmPerUnit, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import { Scatter } from '../../../ui/chart.ts'
 import { useFoam } from '../use-foam.ts'
@@ -11,6 +11,8 @@ import { useFoam } from '../use-foam.ts'
 /** The readings of the disc test, the curve fitted to them, and the nearest grades under the same disc. */
 const { jobs, foam } = useFoam()
 const shop = useShop()
+/** Of the old rule of thumb for firmness. */
+const DISC_MM = 200
 const toUnit = computed(() => mmPerUnit(jobs.job!.units))
 const test = computed(() => foam.value.test)
 const estimate = computed(() => {
@@ -86,9 +88,9 @@ const options = computed((): ChartOptions<'scatter'> => ({
         is its density.
       </p>
       <p>
-        Lay it on the floor, put a flat disc about 200 mm across on it, and a weight on the disc. Wait a minute, read
-        how far it sank. Two or three weights, the last past half the thickness, tell how firm it is and how it firms
-        up.
+        Lay it on the floor, put a flat disc about {{ formatLengthWithUnit(DISC_MM, jobs.job!.units) }} across on it,
+        and a weight on the disc. Wait a minute, read how far it sank. Two or three weights, the last past half the
+        thickness, tell how firm it is and how it firms up.
       </p>
     </div>
   </div>
