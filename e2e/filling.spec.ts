@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
+import type { Page } from '@playwright/test'
 import { figure, fillingPage, pick, saved, start, station, typeLine } from './steps.ts'
 
 const openFilling = async (page: Page, line: string) => {

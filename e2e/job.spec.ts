@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
 import { clickEdge, figure, makeUpPage, fillingPage, saved, start, station, typeLine } from './steps.ts'
 
 test('the whole path in millimetres, from one typed line to the lists', async ({ page }) => {

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import DxfParser from 'dxf-parser'
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
+import type { Locator, Page } from '@playwright/test'
 import { pick, saved, start, station, typeLine } from './steps.ts'
 
 const layPage = (page: Page, name: string) =>

@@ -1,4 +1,5 @@
-import { expect, test, type Page, type Route } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
+import type { Page, Route } from '@playwright/test'
 import { saved, start, station, typeLine } from './steps.ts'
 
 /** What happens to a page when its browser keeps nothing, its server is away, or a part of it is gone. */

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
+import type { Page } from '@playwright/test'
 import { figure, makeUpPage, pick, saved, start, station, typeLine } from './steps.ts'
 
 const openTicket = async (page: Page, name: RegExp) => {

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
+import type { Page } from '@playwright/test'
 import { clickEdge, figure, start, station, typeLine } from './steps.ts'
 
 const shape = (page: Page, name: string) => page.getByRole('radio', { name }).click()

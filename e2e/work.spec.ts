@@ -3,7 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
+import type { Page } from '@playwright/test'
 import { saved, start, station, typeLine } from './steps.ts'
 
 /** A small bench with its own ticket; its address without the station. */

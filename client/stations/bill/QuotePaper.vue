@@ -87,6 +87,11 @@ const rounding = computed(() => quote.value!.total.value - quote.value!.net.valu
 </template>
 
 <style scoped>
+.address {
+  margin: 2px 0 0;
+  white-space: pre-line;
+}
+
 .quote-paper {
   margin: 18px auto;
   width: min(560px, calc(100% - 36px));

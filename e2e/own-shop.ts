@@ -1,0 +1,47 @@
+import { spawn } from 'node:child_process'
+import { once } from 'node:events'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { test as base } from '@playwright/test'
+
+export { expect } from '@playwright/test'
+
+interface Shop {
+  readonly file: string
+  readonly address: string
+  readonly end: () => void
+}
+
+/** The demo shop of the file that is being tested. */
+let open: Shop | null = null
+process.on('exit', () => open?.end())
+
+/** Every file of tests has a server and a database of its own; after a test that failed both are begun anew. */
+export const test = base.extend({
+  baseURL: async ({ browserName: _ }, use, { file }) => {
+    if (open?.file !== file) {
+      open?.end()
+      open = await openShop(file)
+    }
+    await use(open.address)
+  },
+})
+
+async function openShop(file: string): Promise<Shop> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-e2e-'))
+  const child = spawn(process.execPath, ['dist/server/main.js'], {
+    env: { ...process.env, PORT: '0', DEMO: '1', LOG_LEVEL: 'warn', DATABASE_FILE: path.join(folder, 'shop.db') },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  let said = ''
+  while (!said.includes('\n')) said += String((await once(child.stdout, 'data'))[0])
+  return {
+    file,
+    address: /open at (\S+)/.exec(said)![1]!,
+    end: () => {
+      child.kill('SIGKILL')
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}
