@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from './own-shop.ts'
-import { clickEdge, figure, makeUpPage, fillingPage, saved, start, station, typeLine } from './steps.ts'
+import { clickEdge, figure, fillingPage, keepLay, makeUpPage, saved, start, station, typeLine } from './steps.ts'
 
 test('the whole path in millimetres, from one typed line to the lists', async ({ page }) => {
   await start(page, 'bench 2236 x 468 x 75 in 3')
@@ -36,8 +36,7 @@ test('the whole path in millimetres, from one typed line to the lists', async ({
   await expect(page.getByRole('heading', { name: /mm, .* waste/ })).toBeVisible()
   await expect(page.getByText('No lay can be shorter than')).toBeVisible()
   await expect(page.locator('.chalk tbody tr')).toHaveCount(3 * 7 + 12)
-  await page.getByRole('button', { name: 'Keep this lay' }).click()
-  await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible()
+  await keepLay(page)
   await saved(page)
 
   await station(page, 'Cut & buy')

@@ -45,3 +45,11 @@ export async function pick(page: Page, label: string, option: string): Promise<v
     .click()
   await page.getByRole('option', { name: option }).last().click()
 }
+
+/** Keeps the lay that is shown; a better one that is found just then is kept as well. */
+export const keepLay = (page: Page) =>
+  expect(async () => {
+    const keep = page.getByRole('button', { name: 'Keep this lay' })
+    if (await keep.isVisible()) await keep.click({ timeout: 500 })
+    await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible({ timeout: 500 })
+  }).toPass()
