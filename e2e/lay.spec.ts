@@ -40,7 +40,7 @@ test('a lay by hand: dragged over its neighbour it says so, undone, locked, the 
   await page.keyboard.press('ArrowRight')
   expect(await top.boundingBox()).toEqual(before)
   await page.getByRole('button', { name: 'Lay the rest' }).click()
-  await expect(page.getByRole('button', { name: 'Lay the rest' })).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByRole('button', { name: 'Lay the rest' })).toBeVisible({ timeout: 90_000 })
   await expect(page.getByText(/lies over|off the usable cloth/)).toHaveCount(0)
   await saved(page)
   await page.reload()
@@ -71,13 +71,13 @@ test('widths beside each other, with money, and two jobs together', async ({ pag
   await page.getByRole('button', { name: 'Compare', exact: true }).click()
   const rows = page.locator('.compare tbody tr')
   await expect(rows).toHaveCount(5)
-  await expect(rows.filter({ hasText: 'waits' })).toHaveCount(0, { timeout: 20_000 })
+  await expect(rows.filter({ hasText: 'waits' })).toHaveCount(0, { timeout: 90_000 })
   await expect(rows.filter({ hasText: /^1370/ })).toContainText('mm')
   await expect(page.locator('.compare tr.own')).toHaveCount(1)
   await pick(page, 'Other jobs', "SL-02 Keepers' bench")
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Lay them together' }).click()
-  await expect(page.getByText(/^Together .* mm, one by one .* mm\.$/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/^Together .* mm, one by one .* mm\.$/)).toBeVisible({ timeout: 90_000 })
 })
 
 test('piping that drives a lay apart is offered in shorter strips, and less cloth is bought', async ({ page }) => {
@@ -85,12 +85,12 @@ test('piping that drives a lay apart is offered in shorter strips, and less clot
   for (const line of ['makeup knife-edge', 'close zip seam back', 'pipe both cord 5 bias']) await typeLine(page, line)
   await station(page, 'Lay')
   const offer = page.getByRole('status').filter({ hasText: 'in each run of piping' })
-  await expect(offer).toContainText('less to buy', { timeout: 20_000 })
+  await expect(offer).toContainText('less to buy', { timeout: 90_000 })
   const laidMm = async () => Number(/([\d.]+) mm/.exec(await lengthShown(page).innerText())![1])
   const before = await laidMm()
   await offer.getByRole('button', { name: 'Join the piping' }).click()
   await expect(page.getByText('Planning the first lay')).toHaveCount(0)
-  await expect.poll(laidMm, { timeout: 20_000 }).toBeLessThan(before - 100)
+  await expect.poll(laidMm, { timeout: 90_000 }).toBeLessThan(before - 100)
 })
 
 test('a check is entered in the cloth store, marked with a flaw, and a job is laid on it both ways in phase', async ({
@@ -131,7 +131,7 @@ test('will it fit the remnant? no, and what is missing; a smaller seat does', as
   await expect(lengthShown(page)).toBeVisible()
   await layPage(page, 'From what is in hand')
   await page.getByRole('button', { name: 'Will it fit?' }).click()
-  await expect(page.getByText('Yes, as it is.')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('Yes, as it is.')).toBeVisible({ timeout: 90_000 })
   await page.getByRole('button', { name: 'Cut this job from it' }).click()
   await expect(page.locator('.remnant').first()).toBeVisible()
   await typeLine(page, 'seat 900 x 800 x 90')
@@ -140,7 +140,7 @@ test('will it fit the remnant? no, and what is missing; a smaller seat does', as
       .getByRole('alert')
       .filter({ hasText: /room|longer|wider|place/ })
       .first(),
-  ).toBeVisible({ timeout: 15_000 })
+  ).toBeVisible({ timeout: 90_000 })
 })
 
 test('the lay as a drawing for the table: saved, sent, jammed, resumed', async ({ page }) => {
@@ -167,7 +167,7 @@ test('the lay as a drawing for the table: saved, sent, jammed, resumed', async (
   }
   await page.getByLabel('let it jam on the way').check()
   await page.getByRole('button', { name: 'Send this lay' }).click()
-  await expect(page.getByText(/^Jammed at/)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText(/^Jammed at/)).toBeVisible({ timeout: 90_000 })
   await page.getByRole('button', { name: 'Resume' }).click()
-  await expect(page.getByText(/is cut: \d+\.\d m\./)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText(/is cut: \d+\.\d m\./)).toBeVisible({ timeout: 90_000 })
 })

@@ -198,7 +198,7 @@ test('the cushions stand in space only when asked, turn under the pointer, and a
         }
         return false
       },
-      { timeout: 20_000 },
+      { timeout: 90_000 },
     )
     .toBe(true)
   await station(page, 'Pieces')

@@ -15,7 +15,7 @@ test.beforeEach(async ({ request }) => {
   const env = { ...process.env, PORT: `${port}`, LOG_LEVEL: 'silent', DATABASE_FILE: path.join(folder, `${port}.db`) }
   child = spawn(process.execPath, ['dist/server/main.js'], { env: { ...env, DEMO: '' } })
   await expect
-    .poll(async () => (await request.get(`${at('/api/health')}`).catch(() => null))?.status() ?? 0, { timeout: 15_000 })
+    .poll(async () => (await request.get(`${at('/api/health')}`).catch(() => null))?.status() ?? 0, { timeout: 90_000 })
     .toBe(200)
 })
 test.afterEach(() => void child.kill('SIGKILL'))

@@ -50,6 +50,6 @@ export async function pick(page: Page, label: string, option: string): Promise<v
 export const keepLay = (page: Page) =>
   expect(async () => {
     const keep = page.getByRole('button', { name: 'Keep this lay' })
-    if (await keep.isVisible()) await keep.click({ timeout: 500 })
-    await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible({ timeout: 500 })
+    if (await keep.isVisible()) await keep.click({ timeout: 3000 })
+    await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible({ timeout: 3000 })
   }).toPass()

@@ -125,7 +125,7 @@ test('a quote: charges, a line of its own, alternatives, given; the customer see
   await expect(paper).not.toContainText(/hour|margin|mark-up/i)
   await page.getByRole('radiogroup', { name: 'Page of the bill' }).getByText('Otherwise').click()
   await page.getByRole('button', { name: 'Lay and price them' }).click()
-  await expect(page.getByRole('row', { name: /as it is/ })).toContainText('€', { timeout: 15_000 })
+  await expect(page.getByRole('row', { name: /as it is/ })).toContainText('€', { timeout: 90_000 })
   await page.getByRole('radiogroup', { name: 'Page of the bill' }).getByText('Days').click()
   await page.getByRole('button', { name: 'This quote was given today' }).click()
   await expect(page.locator('.spine')).toContainText('quoted')
@@ -290,7 +290,7 @@ test('a shop on the network asks for its passphrase, and a viewer changes nothin
   try {
     const page = await browser.newPage({ baseURL: 'http://127.0.0.1:4327' })
     await expect
-      .poll(async () => (await page.request.get('/api/health').catch(() => null))?.status() ?? 0, { timeout: 15_000 })
+      .poll(async () => (await page.request.get('/api/health').catch(() => null))?.status() ?? 0, { timeout: 90_000 })
       .toBe(200)
     await page.goto('/calendar')
     await page.getByLabel('Passphrase').fill('a wild guess')

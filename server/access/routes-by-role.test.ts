@@ -88,7 +88,7 @@ beforeAll(async () => {
       'set-cookie'
     ]![0]!.split(';')[0]!
   cookies = { maker: await signIn(MAKER), viewer: await signIn(VIEWER) }
-}, 40_000)
+}, 180_000)
 afterAll(() => shop.end())
 const at = () => shop.address.replace('0.0.0.0', '127.0.0.1')
 

@@ -88,7 +88,7 @@ describe('passphrases', () => {
     await again.stop()
     for (const copy of readdirSync(backupFolderOf(file)))
       expect(readFileSync(path.join(backupFolderOf(file), copy), 'latin1'), copy).not.toMatch(/"hash":/)
-  }, 60_000)
+  }, 180_000)
 
   it('those an older release kept in the database move out of it, and open as before', async () => {
     const file = path.join(folder, 'moved.db')
@@ -104,7 +104,7 @@ describe('passphrases', () => {
     expect(await cookieOf(again, MAKER)).not.toBeNull()
     await again.stop()
     expect(readFileSync(file, 'latin1')).not.toMatch(/"hash":/)
-  }, 30_000)
+  }, 180_000)
 
   it.each<[string, object, RegExp]>([
     ['eleven characters', { maker: 'eleven char' }, /too short: 12/],
@@ -126,7 +126,7 @@ describe('passphrases', () => {
       .send({ viewer: MAKER, current: MAKER })
     expect([res.status, res.body.detail]).toEqual([422, expect.stringMatching(/each role has its own/)])
     await shop.end()
-  }, 30_000)
+  }, 180_000)
 
   it('one set on this machine is asked on it as well, unless its owner says otherwise', async () => {
     const shop = await openTestShop(undefined, { demo: false })
@@ -142,7 +142,7 @@ describe('passphrases', () => {
       .expect(200)
     await request(at(shop)).get('/api/jobs').expect(200)
     await shop.end()
-  }, 30_000)
+  }, 180_000)
 
   it('wrong ones never lock out who is signed in already', async () => {
     const shop = await openTestShop(undefined, network)
@@ -151,7 +151,7 @@ describe('passphrases', () => {
     expect(await cookieOf(shop, MAKER)).toBeNull()
     await request(at(shop)).get('/api/jobs').set('Cookie', cookie).expect(200)
     await shop.end()
-  }, 60_000)
+  }, 180_000)
 })
 
 describe('sessions', () => {
@@ -198,7 +198,7 @@ describe('sessions', () => {
     for (const words of ['signed in', 'wrong passphrase', 'refused to a viewer']) expect(log).toContain(words)
     expect(log).not.toContain('nobody knows this')
     await shop.end()
-  }, 60_000)
+  }, 180_000)
 })
 
 describe('what stands between', () => {
@@ -235,7 +235,7 @@ describe('what stands between', () => {
     expect(cookies).toEqual([true, false])
     await behind.end()
     await direct.end()
-  }, 60_000)
+  }, 180_000)
 
   it('files are for their owner alone', async () => {
     const own = path.join(folder, 'made', 'shop.db')
@@ -248,7 +248,7 @@ describe('what stands between', () => {
     for (const file of [own, `${own}-wal`, accessFileOf(own), backup])
       if (existsSync(file)) expect(mode(file), file).toBe(0o600)
     await shop.stop()
-  }, 30_000)
+  }, 180_000)
 
   it('nothing private is left in a store of the browser, and a page may ask for little', async () => {
     const shop = await openTestShop(undefined, { demo: false })

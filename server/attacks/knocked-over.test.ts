@@ -111,7 +111,7 @@ describe('jobs that are hard to plan', () => {
       const stands = async () =>
         ((await api().get('/api/jobs?for=shelf')).body as JobSummary[]).find((j) => j.id === id)!.card.worked.kind
       expect(await stands()).toBe('under-way')
-      await vi.waitFor(async () => expect(await stands()).toBe('whole'), { timeout: 25_000, interval: 50 })
+      await vi.waitFor(async () => expect(await stands()).toBe('whole'), { timeout: 120_000, interval: 50 })
     },
     40_000,
   )
@@ -159,7 +159,7 @@ describe('lays', () => {
     const res = await post('/api/lays', hard(0.2))
     expect([200, 422]).toContain(res.status)
     expect(await answeredMeanwhile(shop, post('/api/lays', hard(0.2)))).toBeGreaterThan(0)
-  }, 60_000)
+  }, 180_000)
 
   it('a dozen that nobody waits for any more are ended: the next honest one is planned', async () => {
     const gone = new AbortController()
@@ -168,10 +168,10 @@ describe('lays', () => {
     gone.abort()
     await Promise.all(abandoned)
     await vi.waitFor(async () => expect((await post('/api/lays', easy)).status).toBe(200), {
-      timeout: 20_000,
+      timeout: 120_000,
       interval: 100,
     })
-  }, 40_000)
+  }, 180_000)
 
   it('more than may wait are told so, with when to come back', async () => {
     const gone = new AbortController()
@@ -180,7 +180,7 @@ describe('lays', () => {
     expect([refused.status, refused.headers.get('retry-after')]).toEqual([503, '5'])
     gone.abort()
     await Promise.all(asked)
-  }, 30_000)
+  }, 180_000)
 })
 
 describe('bodies', () => {

@@ -70,7 +70,7 @@ describe('a byte that is no text', () => {
     await again.stop()
     const kept = await inFile(file, 'SELECT bytes FROM set_aside WHERE stood_in = ?', ['jobs'])
     expect(Buffer.from(kept[0]!['bytes'] as ArrayBuffer)[0]).toBe(0xff)
-  }, 60_000)
+  }, 180_000)
 })
 
 describe('an archive', () => {
@@ -121,7 +121,7 @@ describe('an archive', () => {
     const taken = StoredJob.parse((await api(other!).get(`/api/jobs/${id}`)).body)
     expect(taken.savedAt < '2100').toBe(true)
     expect((await save(other!, id, { ...taken.job, title: 'Goes on' }, taken.revision)).status).toBe(200)
-  }, 60_000)
+  }, 180_000)
 
   it('of a job with a long history is written, read back, and taken in whole, while the shop answers', async () => {
     const { id, job } = await create(shop!, { ticket: 'LONG' })
@@ -206,7 +206,7 @@ describe('two pages and a restore', () => {
     for (let n = 0; n < 4; n++) await save(shop, id, { ...job, title: `after ${n}` }, restored.revision + n).expect(200)
     expect((await save(shop, id, { ...job, title: 'old page' }, 6)).status).toBe(409)
     await shop.end()
-  }, 60_000)
+  }, 180_000)
 
   it('a save that was lost on its way back is taken for what it is, alone or under a later one', async () => {
     const shop = await openTestShop(undefined, { demo: false })
@@ -291,7 +291,7 @@ describe('the file', () => {
     await api(first).get('/api/jobs').expect(200)
     await first.stop()
     await (await openTestShop(file)).stop()
-  }, 30_000)
+  }, 180_000)
 
   it('held by another program for a while: saves wait, none is lost, and others are answered meanwhile', async () => {
     const shop = await openTestShop(undefined, { demo: false })
@@ -306,7 +306,7 @@ describe('the file', () => {
     for (let n = 2; n < 5; n++) await save(shop, id, { ...job, title: `later ${n}` }, n).expect(200)
     await api(shop).post('/api/records/backups').expect(201)
     await shop.end()
-  }, 40_000)
+  }, 180_000)
 
   it('held for good is told with what to do, and saves go on when it is free', async () => {
     const shop = await openTestShop(undefined, { demo: false })
@@ -320,7 +320,7 @@ describe('the file', () => {
     holder.close()
     await save(shop, id, { ...job, title: 'free' }, 1).expect(200)
     await shop.end()
-  }, 60_000)
+  }, 180_000)
 
   it('of an older release is copied before its tables are changed', async () => {
     const file = path.join(folder, 'older.db')
@@ -340,7 +340,7 @@ describe('the file', () => {
     const kinds = ((await api(again).get('/api/records/backups')).body as Backup[]).map((b) => b.kind)
     expect(kinds).toEqual(['before-migration'])
     await again.stop()
-  }, 30_000)
+  }, 180_000)
 
   it('a backup that was cut off is none, and the next one is made', async () => {
     const file = path.join(folder, 'cut.db')
@@ -352,7 +352,7 @@ describe('the file', () => {
     const made = Backup.parse((await api(shop).post('/api/records/backups').expect(201)).body)
     expect(made.bytes).toBeGreaterThan(4096)
     await shop.stop()
-  }, 30_000)
+  }, 180_000)
 
   it('what an import that was cut off left is out at the next start; a photo of no job too', async () => {
     const file = path.join(folder, 'half.db')
@@ -367,7 +367,7 @@ describe('the file', () => {
     await again.stop()
     for (const table of ['jobs', 'job_revisions', 'photos'])
       expect((await inFile(file, `SELECT count(*) FROM ${table}`))[0]![0], table).toBe(0)
-  }, 30_000)
+  }, 180_000)
 
   it('a folder that may not be written is told at the start', async () => {
     const file = path.join(folder, 'a file instead of a folder')

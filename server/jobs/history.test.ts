@@ -43,7 +43,7 @@ it('of 200 saves every one is there as it was saved, in a tenth of the room, and
   expect(revisions).toBe(200)
   expect(bytes).toBeLessThan((200 * JSON.stringify(keepersBench()).length) / 10)
   await database.close()
-}, 60_000)
+}, 180_000)
 
 it('what an older release left whole is packed afterwards, and reads the same', async () => {
   const database = await opened('old.db')
@@ -68,4 +68,4 @@ it('what an older release left whole is packed afterwards, and reads the same', 
   for (const n of [2, 40, 42, 89]) expect((await jobs.findRevision(id, n))!.job.note).toBe(`old ${n}`)
   expect(await packSome(database, 40)).toBe(false)
   await database.close()
-}, 60_000)
+}, 180_000)

@@ -54,12 +54,12 @@ it('a shelf of 2000 jobs is read from the cards that were kept: none is planned 
   expect(gzip.length).toBeLessThan(200_000)
   expect(gunzipSync(gzip).equals(json)).toBe(true)
   await end()
-}, 60_000)
+}, 180_000)
 
 it('a list is the same text until something is saved, and another one then', async () => {
   const { jobs, summaries, list, end } = await opened('same.db')
   const { id, job } = await jobs.create(keepersBench(), '')
-  await vi.waitFor(async () => expect((await list())[0]!.card.worked).toEqual({ kind: 'whole' }), 20_000)
+  await vi.waitFor(async () => expect((await list())[0]!.card.worked).toEqual({ kind: 'whole' }), 180_000)
   const [first, second] = [await summaries.list('shelf'), await summaries.list('shelf')]
   expect(second).toBe(first)
   await jobs.save(id, { ...job, title: 'Another name' }, 1, '')
@@ -67,7 +67,7 @@ it('a list is the same text until something is saved, and another one then', asy
   expect(third.tag).not.toBe(first.tag)
   expect((await list('shelf'))[0]).toMatchObject({ title: 'Another name', revision: 2 })
   await end()
-}, 40_000)
+}, 180_000)
 
 it('a save is there at once with what the job says; what must be planned follows, and is told', async () => {
   const { jobs, list, told, end } = await opened('follows.db')
@@ -75,10 +75,10 @@ it('a save is there at once with what the job says; what must be planned follows
   await jobs.create({ ...bench, terms: { ...bench.terms, dueOn: '2026-04-01' } }, '')
   const [at] = await list()
   expect(at!.card).toMatchObject({ worked: { kind: 'under-way' }, dueOn: '2026-04-01' })
-  await vi.waitFor(() => expect(told).toHaveBeenCalled(), 20_000)
+  await vi.waitFor(() => expect(told).toHaveBeenCalled(), 180_000)
   expect((await list())[0]!.card).toEqual(jobCard({ ...bench, terms: { ...bench.terms, dueOn: '2026-04-01' } }))
   await end()
-}, 40_000)
+}, 180_000)
 
 it('a job of a release before cards gets its card when the shelf is read, and is not changed by it', async () => {
   const first = await opened('old.db')
@@ -89,7 +89,7 @@ it('a job of a release before cards gets its card when the shelf is read, and is
   const { jobs, list, end } = await opened('old.db')
   await list()
   const has = async () => (await client.execute('SELECT card IS NOT NULL AS has FROM jobs')).rows[0]!['has']
-  await vi.waitFor(async () => expect(await has()).toBe(1), 20_000)
+  await vi.waitFor(async () => expect(await has()).toBe(1), 180_000)
   await vi.waitFor(
     async () =>
       expect((await list())[0]!.card).toMatchObject({ cushions: 3, makeUp: 'boxed', steps: { done: 0, of: 32 } }),
@@ -98,7 +98,7 @@ it('a job of a release before cards gets its card when the shelf is read, and is
   expect(await jobs.find(id)).toMatchObject({ revision: 1, savedAt: '2026-03-02T09:00:00.000Z' })
   client.close()
   await end()
-}, 40_000)
+}, 180_000)
 
 it('one job that cannot be read is on the shelf by its name, and hides no other', async () => {
   const first = await opened('unread.db')
@@ -113,10 +113,10 @@ it('one job that cannot be read is on the shelf by its name, and hides no other'
   await vi.waitFor(async () => {
     const [good, bad] = (await list()).map((j) => j.card.worked.kind)
     expect([good, bad]).toEqual(['whole', 'unreadable'])
-  }, 20_000)
+  }, 180_000)
   expect((await list())[1]!.ticket).toBe('SL-99')
   await end()
-}, 40_000)
+}, 180_000)
 
 it('a cloth named as what every object inherits is saved and read like any other', async () => {
   const { jobs, list, end } = await opened('names.db')
@@ -138,4 +138,4 @@ it('a cloth named as what every object inherits is saved and read like any other
     [[], []],
   ])
   await end()
-}, 40_000)
+}, 180_000)

@@ -83,7 +83,7 @@ describe('backups', () => {
     expect(await refusal('02')).toEqual([422, expect.stringMatching(/damaged.*Nothing was changed/)])
     expect(await refusal('03')).toEqual([422, expect.stringMatching(/damaged/)])
     expect(await titles()).toEqual(before)
-  }, 30_000)
+  }, 180_000)
 
   it.each(['..%2Fshop.db', 'shop.db', 'loft-seam-2026-01-01T00-09-00-000Z.db'])('%s is no backup', async (name) => {
     expect((await api().post(`/api/records/backups/${name}/restore`)).status).toBe(404)
@@ -155,7 +155,7 @@ describe('the archive of everything', () => {
     expect(
       (await api(other).get(`/api/jobs/${made.id}/revisions`)).body.map((r: { reason: string }) => r.reason),
     ).toEqual(['from an archive', 'again', 'test'])
-  }, 30_000)
+  }, 180_000)
 
   it('cut in half, changed on the way, of another kind or of a newer release changes nothing', async () => {
     const zip = await archive()
@@ -183,5 +183,5 @@ describe('the archive of everything', () => {
     ])
     expect(await says(Buffer.from('words'))).toEqual([422, expect.stringMatching(/cut off/)])
     expect([await titles(other), (await api(other).get('/api/stock/trims')).body]).toEqual(before)
-  }, 30_000)
+  }, 180_000)
 })

@@ -29,7 +29,7 @@ import {
 import { refusalWords } from '../refusal-words.ts'
 
 /** Beside other tests on a small machine. */
-const SLOW_MS = 30_000
+const SLOW_MS = 120_000
 
 const unmatched = { ...keepersBench().cloth, match: { kind: 'none' as const } }
 const made = (w: number, d: number, t: number, makeUp: Parameters<typeof makeCover>[0]['makeUp'], seamMm: number) =>
