@@ -130,7 +130,7 @@ it('a cloth named as what every object inherits is saved and read like any other
   }
   await vi.waitFor(
     async () => expect((await list()).map((j) => j.card.worked.kind)).toEqual(['whole', 'whole', 'whole']),
-    20_000,
+    150_000,
   )
   expect((await list()).map(({ card }) => [card.used, card.needs.cloths])).toEqual([
     [[], []],
