@@ -85,7 +85,7 @@ describe('simulated shops', () => {
       ).filter(Boolean).length
       expect(wrong / shops).toBeLessThan(0.05)
     },
-    20_000,
+    120_000,
   )
 
   it('a hidden bias of 0.7 % is found in nine of ten shops with twelve jobs, and its size with it', () => {
