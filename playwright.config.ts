@@ -7,8 +7,6 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 30_000 },
   workers: 1,
-  // A machine can lose its processor to others for seconds; what fails twice, on a fresh shop, is a fault.
-  retries: 1,
   outputDir: 'test-results',
   use: { launchOptions: CHROMIUM, viewport: { width: 1280, height: 800 } },
 })

@@ -7,14 +7,13 @@ import { test as base } from '@playwright/test'
 
 export { expect } from '@playwright/test'
 
-interface Shop {
-  readonly file: string
+export interface Shop {
   readonly address: string
   readonly end: () => void
 }
 
 /** The demo shop of the file that is being tested. */
-let open: Shop | null = null
+let open: (Shop & { readonly file: string }) | null = null
 process.on('exit', () => open?.end())
 
 /** Every file of tests has a server and a database of its own; after a test that failed both are begun anew. */
@@ -22,22 +21,22 @@ export const test = base.extend({
   baseURL: async ({ browserName: _ }, use, { file }) => {
     if (open?.file !== file) {
       open?.end()
-      open = await openShop(file)
+      open = { file, ...(await openShop({ DEMO: '1' })) }
     }
     await use(open.address)
   },
 })
 
-async function openShop(file: string): Promise<Shop> {
+/** A built server on an empty database and a port of its own, both gone at its end. */
+export async function openShop(environment: Readonly<Record<string, string>>): Promise<Shop> {
   const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-e2e-'))
   const child = spawn(process.execPath, ['dist/server/main.js'], {
-    env: { ...process.env, PORT: '0', DEMO: '1', LOG_LEVEL: 'warn', DATABASE_FILE: path.join(folder, 'shop.db') },
+    env: { ...process.env, PORT: '0', LOG_LEVEL: 'error', DATABASE_FILE: path.join(folder, 'shop.db'), ...environment },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   let said = ''
-  while (!said.includes('\n')) said += String((await once(child.stdout, 'data'))[0])
+  while (!/open at \S+\n/.test(said)) said += String((await once(child.stdout, 'data'))[0])
   return {
-    file,
     address: /open at (\S+)/.exec(said)![1]!,
     end: () => {
       child.kill('SIGKILL')

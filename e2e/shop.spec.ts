@@ -1,26 +1,12 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
+import { expect, openShop, test, type Shop } from './own-shop.ts'
 import { typeLine } from './steps.ts'
 
-/** A shop of one's own on an empty database, which goes with the test. */
-const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-first-'))
-let port = 4331
-let child: ChildProcess
-test.beforeEach(async ({ request }) => {
-  port++
-  const env = { ...process.env, PORT: `${port}`, LOG_LEVEL: 'silent', DATABASE_FILE: path.join(folder, `${port}.db`) }
-  child = spawn(process.execPath, ['dist/server/main.js'], { env: { ...env, DEMO: '' } })
-  await expect
-    .poll(async () => (await request.get(`${at('/api/health')}`).catch(() => null))?.status() ?? 0, { timeout: 90_000 })
-    .toBe(200)
-})
-test.afterEach(() => void child.kill('SIGKILL'))
-test.afterAll(() => rmSync(folder, { recursive: true, force: true }))
-const at = (url: string) => `http://127.0.0.1:${port}${url}`
+/** A shop of one's own, as `npm start` opens it. */
+let shop: Shop
+test.beforeEach(async () => void (shop = await openShop({ DEMO: '' })))
+test.afterEach(() => shop.end())
+const at = (url: string) => shop.address + url
 
 test('a new shop is asked whose it is, starts in its own units, and its quotes carry its name', async ({ page }) => {
   await page.goto(at('/'))

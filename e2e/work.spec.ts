@@ -1,9 +1,5 @@
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from './own-shop.ts'
+import { expect, openShop, test } from './own-shop.ts'
 import type { Page } from '@playwright/test'
 import { saved, start, station, typeLine } from './steps.ts'
 
@@ -274,39 +270,30 @@ test('what the shop learns: proposed with its evidence, accepted, offered on a j
 })
 
 test('a shop on the network asks for its passphrase, and a viewer changes nothing', async ({ browser }) => {
-  const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-net-'))
-  const child = spawn(process.execPath, ['dist/server/main.js'], {
-    env: {
-      ...process.env,
-      HOST: '0.0.0.0',
-      PORT: '4327',
-      DEMO: '1',
-      LOG_LEVEL: 'silent',
-      DATABASE_FILE: path.join(folder, 'shop.db'),
-      MAKER_PASSPHRASE: 'salt wind and thread',
-      VIEWER_PASSPHRASE: 'only here to look',
-    },
+  const shop = await openShop({
+    HOST: '0.0.0.0',
+    DEMO: '1',
+    LOG_LEVEL: 'silent',
+    MAKER_PASSPHRASE: 'salt wind and thread',
+    VIEWER_PASSPHRASE: 'only here to look',
   })
+  const here = `http://127.0.0.1:${new URL(shop.address).port}`
   try {
-    const page = await browser.newPage({ baseURL: 'http://127.0.0.1:4327' })
-    await expect
-      .poll(async () => (await page.request.get('/api/health').catch(() => null))?.status() ?? 0, { timeout: 90_000 })
-      .toBe(200)
+    const page = await browser.newPage({ baseURL: here })
     await page.goto('/calendar')
     await page.getByLabel('Passphrase').fill('a wild guess')
     await page.getByRole('button', { name: 'Come in' }).click()
     await expect(page.getByRole('alert')).toContainText('opens nothing here')
     await page.getByLabel('Passphrase').fill('only here to look')
     await page.getByRole('button', { name: 'Come in' }).click()
-    await expect(page).toHaveURL('http://127.0.0.1:4327/calendar')
+    await expect(page).toHaveURL(`${here}/calendar`)
     await page.goto('/')
     await page.getByRole('link', { name: /SL-02/ }).click()
     await expect(page).toHaveURL(/\/jobs\//)
     await typeLine(page, 'sa 15')
     await expect(page.locator('.save')).toContainText('You are here to look')
   } finally {
-    child.kill('SIGKILL')
-    rmSync(folder, { recursive: true, force: true })
+    shop.end()
   }
 })
 

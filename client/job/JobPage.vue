@@ -6,7 +6,7 @@ import type { LengthUnit } from '../../core/units/index.ts'
 import { useJob } from '../stores/job.ts'
 import { useShop } from '../stores/shop.ts'
 import { fetchStations, STATION_PAGES } from '../stations/index.ts'
-import { whenIdle } from '../ui/element.ts'
+import { whenIdle } from '../ui/when-idle.ts'
 import HelpSheet from '../ui/HelpSheet.vue'
 import TypingLine from '../ui/TypingLine.vue'
 import ConflictDialog from './ConflictDialog.vue'
@@ -122,7 +122,7 @@ onBeforeUnmount(() => {
     <template v-else-if="jobs.job && jobs.plan">
       <StationSpine />
       <p v-if="jobs.told" class="told" role="status">
-        {{ jobs.told }} <button type="button" class="plain-button" @click="jobs.hush()">Good</button>
+        {{ jobs.told }} <button type="button" class="plain-button" @click="jobs.dismiss()">Good</button>
       </p>
       <p v-if="jobs.refused" class="refused" role="alert">Not taken: {{ jobs.refused }}</p>
       <main>

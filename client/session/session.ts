@@ -1,7 +1,7 @@
 import type { Job, StoredJob } from '../../contract/index.ts'
 
 export type SaveState =
-  | { readonly kind: 'saved'; readonly at: string }
+  | { readonly kind: 'saved' }
   | { readonly kind: 'waiting' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'failed'; readonly why: string }
@@ -37,6 +37,7 @@ export interface Session {
   /** What the edits were made on, and its revision. */
   readonly saved: Job
   readonly revision: number
+  readonly savedAt: string
   readonly past: readonly Step[]
   readonly future: readonly Step[]
   readonly saveState: SaveState

@@ -90,6 +90,23 @@ describe('an open job', () => {
     expect([theirs.session.job.title, theirs.session.past.at(-1)!.job.title]).toEqual(['theirs', 'mine'])
   })
 
+  it('of two drafts that clash the second is asked about, with the day of what is saved', () => {
+    const draft = (title: string) => ({
+      kind: 'found-draft' as const,
+      draft: { job: { ...keepersBench(), title }, base: keepersBench(), sent: null },
+    })
+    const asked = after(
+      fresh,
+      () => draft('one'),
+      () => draft('two'),
+    )
+    expect([asked.job.title, asked.conflict?.job.title, asked.conflict?.savedAt]).toEqual([
+      'two',
+      'one',
+      stored(4).savedAt,
+    ])
+  })
+
   it('whatever happens, one save is under way at a time, of this job, on a revision that was known', () => {
     const event = fc.constantFrom(
       'edit',

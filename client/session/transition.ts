@@ -29,7 +29,7 @@ export type SessionEvent =
   | { readonly kind: 'kept-mine' }
   | { readonly kind: 'took-theirs' }
   /** What was told has been read. */
-  | { readonly kind: 'told-heard' }
+  | { readonly kind: 'dismissed' }
 
 const SAVE_AFTER_MS = 700
 const TRY_AGAIN_MS = 4000
@@ -41,7 +41,8 @@ export const opened = (stored: StoredJob, heardOf: number): Session => ({
   revision: stored.revision,
   past: [],
   future: [],
-  saveState: { kind: 'saved', at: stored.savedAt },
+  savedAt: stored.savedAt,
+  saveState: { kind: 'saved' },
   unanswered: null,
   says: '',
   conflict: null,
@@ -101,7 +102,7 @@ export function transition(session: Session, event: SessionEvent): Stepped {
       const past = [...session.past, { job: session.job, says: 'my version', key: null }]
       return { session: onTop({ ...session, past }, session.conflict), effects: [{ kind: 'drop-draft' }] }
     }
-    case 'told-heard':
+    case 'dismissed':
       return quiet({ ...session, told: '' })
     default:
       return event satisfies never
@@ -129,7 +130,8 @@ const onTop = (session: Session, { revision, job, savedAt }: StoredJob): Session
   revision,
   job,
   saved: job,
-  saveState: { kind: 'saved', at: savedAt },
+  savedAt,
+  saveState: { kind: 'saved' },
   conflict: null,
 })
 
@@ -138,19 +140,17 @@ function withDraft(session: Session, draft: Draft): Stepped {
   if (session.conflict) return quiet(session)
   const merged = together(draft.base, draft.job, session.job)
   if (merged && sameJob(merged.job, session.job)) return quiet(session)
-  const theirs = { id: session.id, revision: session.revision, savedAt: savedAt(session), job: session.job }
+  const { id, revision, savedAt, job } = session
   return scheduled(
     {
       ...session,
       past: [...session.past, { job: session.job, says: 'as saved', key: null }],
       job: merged?.job ?? draft.job,
-      conflict: merged ? null : theirs,
+      conflict: merged ? null : { id, revision, savedAt, job },
     },
     'recovered edit',
   )
 }
-
-const savedAt = ({ saveState }: Session): string => (saveState.kind === 'saved' ? saveState.at : '')
 
 function sent(session: Session): Stepped {
   if (session.conflict || session.saveState.kind === 'saving') return quiet(session)
@@ -159,8 +159,8 @@ function sent(session: Session): Stepped {
   return { session: { ...session, saveState: { kind: 'saving' } }, effects: [{ kind: 'send', sending }] }
 }
 
-function acknowledged(before: Session, sending: Sending, { revision, job, savedAt: at }: StoredJob): Stepped {
-  const session: Session = { ...before, unanswered: null, revision, saved: job, saveState: { kind: 'saved', at } }
+function acknowledged(before: Session, sending: Sending, { revision, job, savedAt }: StoredJob): Stepped {
+  const session: Session = { ...before, unanswered: null, revision, saved: job, savedAt, saveState: { kind: 'saved' } }
   return andCatchUp(
     session.job === sending.job ? { session, effects: [{ kind: 'drop-draft' }] } : scheduled(session, session.says),
   )

@@ -5,6 +5,7 @@ import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
 import ShopFields from './ShopFields.vue'
+import { named } from './named.ts'
 
 /** Whose shop it is, and how it measures and writes. */
 const shop = useShop()
@@ -22,9 +23,7 @@ onMounted(() =>
 )
 const keep = () =>
   attempt(async () => {
-    const settings = { ...draft.value!, shopName: draft.value!.shopName.trim() }
-    if (settings.shopName === '') throw new Error('The shop wants a name: it stands on quotes, labels and backups.')
-    await shop.changeSettings(settings, base)
+    await shop.changeSettings(named(draft.value!), base)
     read()
   })
 </script>

@@ -6,6 +6,7 @@ import { useShop } from '../stores/shop.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 import ShopFields from './ShopFields.vue'
 import { layInExamples } from './examples.ts'
+import { named } from './named.ts'
 
 /** The first page of a new shop: whose it is and how it works, before the first ticket. */
 const shop = useShop()
@@ -18,14 +19,13 @@ const isBusy = ref(false)
 onMounted(() =>
   attempt(async () => {
     await shop.open()
-    draft.value = { ...shop.lists!.settings, currency: shop.lists!.settings.currency }
+    draft.value = shop.lists!.settings
   }),
 )
 
 const begin = () =>
   attempt(async () => {
-    const settings = { ...draft.value!, shopName: draft.value!.shopName.trim() }
-    if (settings.shopName === '') throw new Error('The shop wants a name: it stands on quotes, labels and backups.')
+    const settings = named(draft.value!)
     isBusy.value = true
     try {
       if (withExamples.value) await layInExamples(shop)

@@ -187,6 +187,7 @@ export const useJob = defineStore('job', () => {
     keepMine: () => here({ kind: 'kept-mine' }),
     /** Their version is opened; mine can be had back with undo. */
     takeTheirs: () => here({ kind: 'took-theirs' }),
-    hush: () => here({ kind: 'told-heard' }),
+    /** What was told has been read. */
+    dismiss: () => here({ kind: 'dismissed' }),
   }
 })

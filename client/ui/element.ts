@@ -1,4 +1,5 @@
 import { defineAsyncComponent, type App } from 'vue'
+import { whenIdle } from './when-idle.ts'
 import type * as ElementParts from './element-parts.ts'
 // Styles come at once, so that the house's own stand after them.
 import 'element-plus/es/components/base/style/css'
@@ -27,10 +28,4 @@ export function useElement(app: App): void {
       defineAsyncComponent(async () => (await parts())[name]),
     )
   whenIdle(() => void parts().catch(() => undefined))
-}
-
-/** What is wanted soon is loaded while nothing else is done. */
-export const whenIdle = (work: () => void): void => {
-  if ('requestIdleCallback' in window) requestIdleCallback(work)
-  else setTimeout(work, 500)
 }

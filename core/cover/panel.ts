@@ -1,20 +1,17 @@
 import type { ClothRole } from '../../contract/index.ts'
 import { edgeLength, type Outline, type Point } from '../outline/index.ts'
 import type { Way } from '../pattern/index.ts'
-import type { SideName } from '../seat/index.ts'
+import { SIDES, type SideName } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
 
 /** What part of a cover a panel is. A `blank` is folded over several sides, a `band` closes the end of one. */
 export type PanelRole = 'plate' | 'boxing' | 'gusset' | 'blank' | 'band' | 'base' | 'body' | 'trim'
 
-/** Sides of the cushion on which nothing lies but boxing, ends and bands. */
-const UPRIGHT = ['front', 'right', 'back', 'left'] as const
-
 /**
  * Which face of the cushion a panel makes. `round` runs over several faces, `inside` is covered by others, `loose` is
  * sewn on.
  */
-export type PanelFace = 'top' | 'bottom' | (typeof UPRIGHT)[number] | 'round' | 'inside' | 'loose'
+export type PanelFace = 'top' | 'bottom' | SideName | 'round' | 'inside' | 'loose'
 
 /**
  * What is done to a finished edge: sewn to another, to a zip, lapped over its partner, turned and
@@ -119,14 +116,14 @@ export const isLyingRole = (role: PanelRole): boolean =>
 
 /** One word for a panel on a crowded drawing. */
 export function shortName({ role, face, name }: Pick<Panel, 'role' | 'face' | 'name'>): string {
-  const isUpright = UPRIGHT.some((side) => side === face)
+  const isUpright = SIDES.some((side) => side === face)
   switch (role) {
     case 'plate':
       return isUpright ? 'end' : face
     case 'boxing':
       return isUpright ? face : 'boxing'
     case 'trim':
-      return name.toLowerCase().split(' ')[0]!
+      return name.toLowerCase()
     case 'gusset':
     case 'blank':
     case 'band':

@@ -1,3 +1,4 @@
+import type { ShopSettings } from '../../contract/index.ts'
 import { FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/defaults/index.ts'
 import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS, demoJobs, demoStanding } from '../../core/demo/index.ts'
 import type { JobsRepository } from '../jobs/repository.ts'
@@ -10,7 +11,7 @@ interface Shelves {
   readonly stock: StockRepository
 }
 
-const FIRST_SETTINGS = {
+const FIRST_SETTINGS: ShopSettings = {
   shopName: '',
   address: '',
   taxNumber: '',
@@ -21,11 +22,11 @@ const FIRST_SETTINGS = {
   book: FACTORY_BOOK,
   schools: [],
   workshop: USUAL_WORKSHOP,
-} as const
+}
 
 /** A new shop has nothing but the usual allowances and rates: its first page asks whose it is. */
 export async function openEmptyShop({ shop }: Shelves): Promise<void> {
-  if (await shop.isEmpty()) await shop.stock([], [], [], { ...FIRST_SETTINGS, schools: [] })
+  if (await shop.isEmpty()) await shop.stock([], [], [], FIRST_SETTINGS)
 }
 
 /** The demo shop, if there is none yet: its stores filled, its tickets on their nails, the first in front. */
@@ -33,7 +34,6 @@ export async function openDemoShop({ shop, jobs, stock }: Shelves, today: Date):
   if (!(await shop.isEmpty())) return
   await shop.stock(DEMO_GRADES, DEMO_CLOTHS, DEMO_FOAM_STOCK, {
     ...FIRST_SETTINGS,
-    schools: [],
     shopName: 'Halyard & Hem',
     address: '3 Rope Walk\nSternhaven',
     taxNumber: 'SH 000 111 222',
