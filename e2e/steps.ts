@@ -37,13 +37,15 @@ export const fillingPage = (page: Page, name: string) =>
 export const makeUpPage = (page: Page, name: string) =>
   page.getByRole('radiogroup', { name: 'Page of the make-up' }).getByText(name, { exact: true }).click()
 
-/** Picks from a select by its label. */
+/** Picks from a select by its label; a list that closes under the pointer is opened again. */
 export async function pick(page: Page, label: string, option: string): Promise<void> {
-  await page
-    .locator('.el-select')
-    .filter({ has: page.getByRole('combobox', { name: label, exact: true }) })
-    .click()
-  await page.getByRole('option', { name: option }).last().click()
+  const box = page.getByRole('combobox', { name: label, exact: true })
+  await expect(async () => {
+    if ((await box.getAttribute('aria-expanded')) !== 'true')
+      await page.locator('.el-select').filter({ has: box }).click({ timeout: 3000 })
+    const list = page.locator(`[id="${await box.getAttribute('aria-controls')}"]`)
+    await list.getByRole('option', { name: option }).last().click({ timeout: 3000 })
+  }).toPass()
 }
 
 /** Keeps the lay that is shown; a better one that is found just then is kept as well. */

@@ -189,11 +189,7 @@ test('trims: what a job takes falls off the shelf, what is low is asked of the s
   await expect(page.getByRole('row', { name: /Thin film/ })).toHaveClass('low')
   await page.getByRole('button', { name: 'Ask the supplier' }).click()
   await expect(page.getByRole('button', { name: 'Thin film has come' })).toBeVisible()
-  await page
-    .locator('.el-select')
-    .filter({ has: page.getByRole('combobox', { name: 'How the simulated supplier is' }) })
-    .click()
-  await page.getByRole('option', { name: 'failing' }).click()
+  await pick(page, 'How the simulated supplier is', 'failing')
   await page.getByRole('button', { name: 'Ask the supplier' }).click()
   await expect(page.getByRole('alert')).toContainText('the prices of the shelf stand')
 })
