@@ -18,6 +18,7 @@ import {
   wholeOf,
   type Outline,
 } from '../core/outline/index.ts'
+import { jobOf } from '../core/job/index.ts'
 import { planJob } from '../core/plan/index.ts'
 import { DEMO_GRADES, demoJobs } from '../core/demo/index.ts'
 import { USUAL_WORKSHOP } from '../core/defaults/index.ts'
@@ -27,11 +28,12 @@ import { printTable } from './table.ts'
 
 /** Recalculation of a whole job without its lay, and the first lay of 60 pieces. */
 export async function benchPlans(): Promise<void> {
-  const ten: Job = benchJob({ width: 7400, count: 10, gapMm: 0 })
+  const long = benchJob({ width: 7400, count: 10, gapMm: 0 })
+  const ten: Job = jobOf(long)
   const sixty = cushionMix(60, 8).problem
   const outline = roughOutline(500)
   const grades = manyGrades(500)
-  const question = { load: loadCaseOf(ten.filling.load), limits: { leastMm: 25, mostMm: 100 }, areaMm2: 4e5 }
+  const question = { load: loadCaseOf(long.filling.load), limits: { leastMm: 25, mostMm: 100 }, areaMm2: 4e5 }
   const forty = manyBlocks()
   const hundred = Array.from({ length: 100 }, (_, i) => boxSolid(400 + 3 * i, 400 + i, 80))
   const solved = solveLay(sixty, { seed: 1, budget: { steps: 1, isStopped: () => true } })
@@ -120,8 +122,10 @@ function manyBlocks(): FoamGroup {
     count: 5,
     block: boxSolid(420 + 37 * i, 380 + 23 * i, 75),
     layers: [{ grade: DEMO_GRADES[1]!, thicknessMm: 75 }],
+    use: 'bench' as const,
+    wadding: null,
   }))
-  return planCutting(blocks, USUAL_CUTTING, 'bench', null).groups[0]!.group
+  return planCutting(blocks, USUAL_CUTTING).groups[0]!.group
 }
 
 /** A traced outline: a wavy oval, every fifth edge an arc. */

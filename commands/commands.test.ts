@@ -1,3 +1,4 @@
+import { jobOf } from '../core/job/index.ts'
 import { spawn, spawnSync } from 'node:child_process'
 import { once } from 'node:events'
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
@@ -7,7 +8,7 @@ import { fileURLToPath } from 'node:url'
 import { afterAll, describe, expect, it, vi } from 'vitest'
 import { Lay, LayProblem } from '../contract/index.ts'
 import { acceptLay } from '../core/lay/index.ts'
-import { demoJobs, keepersBench } from '../core/demo/index.ts'
+import { demoJobs, keepersBench, keepersBenchPart } from '../core/demo/index.ts'
 
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
 const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-commands-'))
@@ -128,7 +129,7 @@ describe('plan', () => {
     const { code, out } = run('plan', file('job.json', keepersBench()), '--seconds', '0.5')
     expect(code).toBe(0)
     const plan = JSON.parse(out)
-    expect(plan.designs[0].cover.panels[0].size.cutWidth.working).toBe('746.7 + 12 + 12 = 770.7 mm cut')
+    expect(plan.parts[0].designs[0].cover.panels[0].size.cutWidth.working).toBe('746.7 + 12 + 12 = 770.7 mm cut')
     expect(plan.lays[0].lay.length).toBeGreaterThan(3000)
   })
 
@@ -137,43 +138,46 @@ describe('plan', () => {
     const { code, out } = run('plan', file('berth.json', berth), '--seconds', '0.5')
     expect(code).toBe(0)
     const plan = JSON.parse(out)
-    expect(plan.designs.map((d: { design: string; count: number }) => [d.design, d.count])).toEqual([
+    expect(plan.parts[0].designs.map((d: { design: string; count: number }) => [d.design, d.count])).toEqual([
       ['A', 1],
       ['B', 1],
     ])
-    expect(plan.designs[0].filling.block.note).toContain('knife tilt: hull 24° outwards going up')
+    expect(plan.parts[0].designs[0].filling.block.note).toContain('knife tilt: hull 24° outwards going up')
     expect(
-      plan.designs
+      plan.parts[0].designs
         .flatMap((d: { cover: { checks: { faults: string[] }[] } }) => d.cover.checks)
         .every((c: { faults: string[] }) => c.faults.length === 0),
     ).toBe(true)
-    expect(plan.cushions.edges.find((e: { name: string }) => e.name === 'hull')).toMatchObject({
+    expect(plan.parts[0].cushions.edges.find((e: { name: string }) => e.name === 'hull')).toMatchObject({
       meets: 'hull',
       leanDegrees: expect.closeTo(24, 6),
     })
   })
 
   it('a seat that cannot be: exit 3 or a plan that says why, never a crash', () => {
-    const job = keepersBench()
+    const job = keepersBenchPart()
     const { out } = run(
       'plan',
-      file('crossed.json', {
-        ...job,
-        seat: {
-          ...job.seat,
-          front: '1-2',
-          footprint: {
-            kind: 'points',
-            source: { kind: 'typed' },
-            points: [
-              [0, 0],
-              [500, 500],
-              [500, 0],
-              [0, 400],
-            ].map(([x, y]) => ({ x, y, riseMm: 0 })),
+      file(
+        'crossed.json',
+        jobOf({
+          ...job,
+          seat: {
+            ...job.seat,
+            front: '1-2',
+            footprint: {
+              kind: 'points',
+              source: { kind: 'typed' },
+              points: [
+                [0, 0],
+                [500, 500],
+                [500, 0],
+                [0, 400],
+              ].map(([x = 0, y = 0]) => ({ x, y, riseMm: 0 })),
+            },
           },
-        },
-      }),
+        }),
+      ),
     )
     expect(JSON.parse(out)).toMatchObject({
       workable: false,
@@ -198,6 +202,6 @@ describe('plan', () => {
     )
     expect(code).toBe(3)
     expect(err).toContain('wider than the usable cloth')
-    expect(JSON.parse(readFileSync(out, 'utf8')).designs[0].cover.panels.length).toBeGreaterThanOrEqual(7)
+    expect(JSON.parse(readFileSync(out, 'utf8')).parts[0].designs[0].cover.panels.length).toBeGreaterThanOrEqual(7)
   })
 })

@@ -1,6 +1,5 @@
 import type { Job } from '../contract/index.ts'
 import { nestGroup } from '../core/filling/index.ts'
-import { setFoam } from '../core/job/index.ts'
 import { planJob } from '../core/plan/index.ts'
 import type { Plan } from '../core/planned/index.ts'
 
@@ -17,10 +16,6 @@ export function withFoamNested(job: Job, plan: Plan, seconds: number): Plan {
     return nestGroup(group, cutting, 1, (part) => performance.now() - started > share * part)
   })
   if (nests.some((n) => n.left.length > 0)) return plan
-  return planJob(
-    setFoam('', (foam) => ({
-      ...foam,
-      cutting: { ...foam.cutting, nest: { key: nestKey, lays: nests.flatMap((n) => n.lays) } },
-    })).apply(job),
-  )
+  const nest = { key: nestKey, lays: nests.flatMap((n) => n.lays) }
+  return planJob({ ...job, cutting: { ...job.cutting, nest } })
 }

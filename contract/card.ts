@@ -7,7 +7,7 @@ import { Resource, WorkKind } from './workshop.ts'
 /**
  * Raised when a card holds something new, or what it holds is worked out otherwise: cards of before are written anew.
  */
-export const CARD_VERSION = 3
+export const CARD_VERSION = 4
 
 const Part = z.enum(['foam', 'cloth', 'sewing', 'closing', 'fitting'])
 const Sizes = z.strictObject({
@@ -38,7 +38,9 @@ export const JobCard = z.strictObject({
   dueOn: z.string().nullable(),
   orderedOn: z.string().nullable(),
   notBefore: z.string().nullable(),
+  /** Of the first part; what all parts are called stands in `parts`. */
   makeUp: z.string(),
+  parts: z.array(z.string()),
   cloth: z.strictObject({ id: z.string(), name: z.string(), colour: z.string() }),
   foam: z.string(),
   cushions: z.int(),

@@ -9,6 +9,7 @@ import {
   jsonPath,
   type Job,
   LayProblem,
+  type Part,
   readJob,
   readWith,
   SaveJob,
@@ -16,6 +17,8 @@ import {
 } from './index.ts'
 
 const job = (change: (j: Job) => unknown) => readJob(JSON.parse(JSON.stringify(change(keepersBench()))))
+/** A change of the only part. */
+const inPart = (change: (p: Part) => unknown) => (j: Job) => ({ ...j, parts: [change(j.parts[0]!)] })
 const firstFault = (change: (j: Job) => unknown) => {
   const read = job(change)
   return read.ok ? 'sound' : `${read.faults[0]!.path} ${read.faults[0]!.message}`
@@ -40,31 +43,31 @@ describe('a job document', () => {
     ['null', () => null, /^\$ is not a job file/],
     ['a list', (j) => [j], /^\$ is not a job file/],
     ['no format', ({ format: _, ...j }) => j, /^\$\.format/],
-    ['no seat', ({ seat: _, ...j }) => j, /^\$\.seat/],
+    ['no seat', inPart(({ seat: _, ...p }) => p), /^\$\.parts\[0\]\.seat/],
     [
       'an unknown make-up',
-      (j) => ({ ...j, makeUp: { ...j.makeUp, construction: { kind: 'inflated' } } }),
-      /^\$\.makeUp\.construction\.kind/,
+      inPart((p) => ({ ...p, makeUp: { ...p.makeUp, construction: { kind: 'inflated' } } })),
+      /^\$\.parts\[0\]\.makeUp\.construction\.kind/,
     ],
     [
       'an unknown school',
-      (j) => ({ ...j, filling: { ...j.filling, school: { kind: 'guess' } } }),
-      /^\$\.filling\.school\.kind/,
+      inPart((p) => ({ ...p, filling: { ...p.filling, school: { kind: 'guess' } } })),
+      /^\$\.parts\[0\]\.filling\.school\.kind/,
     ],
     [
       'a cord of 60 mm',
-      (j) => ({ ...j, makeUp: { ...j.makeUp, piping: { ...j.makeUp.piping, cordMm: 60 } } }),
-      /^\$\.makeUp\.piping\.cordMm/,
+      inPart((p) => ({ ...p, makeUp: { ...p.makeUp, piping: { ...p.makeUp.piping, cordMm: 60 } } })),
+      /^\$\.parts\[0\]\.makeUp\.piping\.cordMm/,
     ],
     [
       'a gap of 2 m',
-      (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: 2000 } } }),
-      /^\$\.seat\.division\.gapMm is more than 1 m/,
+      inPart((p) => ({ ...p, seat: { ...p.seat, division: { ...p.seat.division, gapMm: 2000 } } })),
+      /^\$\.parts\[0\]\.seat\.division\.gapMm is more than 1 m/,
     ],
     [
       'a squeeze of 2 m',
-      (j) => ({ ...j, seat: { ...j.seat, division: { ...j.seat.division, gapMm: -2000 } } }),
-      /^\$\.seat\.division\.gapMm is squeezed by more than 100 mm/,
+      inPart((p) => ({ ...p, seat: { ...p.seat, division: { ...p.seat.division, gapMm: -2000 } } })),
+      /^\$\.parts\[0\]\.seat\.division\.gapMm is squeezed by more than 100 mm/,
     ],
     [
       'a colour that is none',
@@ -73,18 +76,18 @@ describe('a job document', () => {
     ],
     [
       'a negative allowance',
-      (j) => ({ ...j, allowances: { ...j.allowances, overrides: { seamMm: -1 } } }),
-      /^\$\.allowances\.overrides\.seamMm cannot be negative/,
+      inPart((p) => ({ ...p, allowances: { ...p.allowances, overrides: { seamMm: -1 } } })),
+      /^\$\.parts\[0\]\.allowances\.overrides\.seamMm cannot be negative/,
     ],
     [
       'an unknown allowance',
-      (j) => ({ ...j, allowances: { ...j.allowances, overrides: { luck: 1 } } }),
-      /^\$\.allowances\.overrides\.luck unknown key/,
+      inPart((p) => ({ ...p, allowances: { ...p.allowances, overrides: { luck: 1 } } })),
+      /^\$\.parts\[0\]\.allowances\.overrides\.luck unknown key/,
     ],
     [
       'a reading on the 31st of February',
-      (j) => ({ ...j, seat: { ...j.seat, thickness: { readings: [{ mm: 468, on: '2026-02-31' }] } } }),
-      /^\$\.seat\.thickness\.readings\[0\]\.on/,
+      inPart((p) => ({ ...p, seat: { ...p.seat, thickness: { readings: [{ mm: 468, on: '2026-02-31' }] } } })),
+      /^\$\.parts\[0\]\.seat\.thickness\.readings\[0\]\.on/,
     ],
     ['half a surrogate', (j) => ({ ...j, title: 'bench \ud800' }), /^\$\.title contains characters/],
     ['an empty title', (j) => ({ ...j, title: '' }), /^\$\.title cannot be empty/],
@@ -96,7 +99,7 @@ describe('a job document', () => {
     expect(read.ok && read.value).toEqual(keepersBench())
     const walled = { ...old, seat: { ...old.seat, roles: { ...old.seat.roles, left: 'wall' }, front: 'far' } }
     const again = readJob(walled)
-    expect(again.ok && again.value.seat).toMatchObject({
+    expect(again.ok && again.value.parts[0]!.seat).toMatchObject({
       front: 'far',
       edges: { left: { meets: 'wall', lean: null, riseMm: 0 } },
     })
@@ -111,15 +114,15 @@ describe('a job document', () => {
       makeUp: { kind: 'boxed', boxing: 'wrap', piping: { rows: 'none' } },
       allowances: { ...old.allowances, overrides: { seamMm: 15 } },
     })
-    expect(bare.ok && bare.value.makeUp).toMatchObject({
+    expect(bare.ok && bare.value.parts[0]!.makeUp).toMatchObject({
       construction: { kind: 'boxed', boxing: 'wrap' },
       piping: { kind: 'none' },
       closure: { kind: 'zip-gusset', side: 'back' },
     })
-    expect(bare.ok && bare.value.allowances.overrides).toEqual({ seamMm: 15 })
+    expect(bare.ok && bare.value.parts[0]!.allowances.overrides).toEqual({ seamMm: 15 })
     expect(readJob({ ...old, makeUp: { ...old.makeUp, boxing: 'sideways' } })).toMatchObject({
       ok: false,
-      faults: [{ path: '$.makeUp.construction.boxing' }],
+      faults: [{ path: '$.parts[0].makeUp.construction.boxing' }],
     })
   })
 
@@ -150,16 +153,17 @@ describe('a job document', () => {
       supply: { kind: 'to-buy' },
       flaws: [],
     })
-    expect(readJob({ ...old, cloth: 7 })).toMatchObject({ ok: false, faults: [{ path: '$.cloth' }] })
+    const bad = readJob({ ...old, cloth: 7 })
+    expect(!bad.ok && bad.faults[0]!.path).toBe('$.parts[0].cloth')
   })
 
   it('of version 1 with a fault is refused by the name of the fault', () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
     const read = readJob({ ...old, seat: { ...old.seat, depth: { readings: [] } } })
-    expect(!read.ok && read.faults[0]!.path).toBe('$.seat.footprint.depth.readings')
+    expect(!read.ok && read.faults[0]!.path).toBe('$.parts[0].seat.footprint.depth.readings')
     expect(readJob({ ...old, seat: { ...old.seat, springs: 3 } })).toMatchObject({
       ok: false,
-      faults: [{ path: '$.seat.springs' }],
+      faults: [{ path: '$.parts[0].seat.springs' }],
     })
   })
 })
@@ -218,7 +222,7 @@ describe('the shop', () => {
     ['a grade', Grade, { ...DEMO_GRADES[1]!, thicknessesMm: [] }],
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, widthMm: 9000 }],
     ['a cloth', Cloth, { ...keepersBench().cloth.cloth, pattern: { kind: 'stripes', startMm: 0, bands: [] } }],
-    ['a book', AllowanceBook, { ...keepersBench().allowances.book, notchMm: 7 }],
+    ['a book', AllowanceBook, { ...keepersBench().book, notchMm: 7 }],
     [
       'settings',
       ShopSettings,
@@ -226,7 +230,7 @@ describe('the shop', () => {
         shopName: 'x',
         currency: 'crowns',
         units: 'mm',
-        book: keepersBench().allowances.book,
+        book: keepersBench().book,
         address: '',
         taxNumber: '',
         locale: '',

@@ -149,7 +149,6 @@ export const FoamFilling = z
       .describe('thicknesses the advice may propose; null: the finished one, give or take a sixth'),
     school: SizingSchool,
     wadding: Wadding.nullable(),
-    cutting: Cutting,
     test: FoamTest.nullable(),
     old: OldFoam.nullable(),
   })

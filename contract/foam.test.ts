@@ -1,18 +1,19 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { DEMO_FOAM_STOCK, DEMO_GRADES, demoJobs, keepersBench } from '../core/demo/index.ts'
-import { FoamStock, Grade, type Job, migrateGrade, readJob, readWith } from './index.ts'
+import { DEMO_FOAM_STOCK, DEMO_GRADES, demoParts, keepersBenchPart } from '../core/demo/index.ts'
+import { firstPart, jobOf } from '../core/job/index.ts'
+import { FoamStock, Grade, type PartJob, migrateGrade, readJob, readWith } from './index.ts'
 
 const gradeFault = (change: object) => {
   const read = readWith(Grade, { ...DEMO_GRADES[1]!, ...change })
   return read.ok ? 'sound' : `${read.faults[0]!.path} ${read.faults[0]!.message}`
 }
 const fillingFault = (change: object) => {
-  const job = keepersBench()
-  const read = readJob(JSON.parse(JSON.stringify({ ...job, filling: { ...job.filling, ...change } })))
+  const job = keepersBenchPart()
+  const read = readJob(JSON.parse(JSON.stringify(jobOf({ ...job, filling: { ...job.filling, ...change } }))))
   return read.ok ? 'sound' : `${read.faults[0]!.path} ${read.faults[0]!.message}`
 }
-const load = keepersBench().filling.load
+const load = keepersBenchPart().filling.load
 
 describe('a grade', () => {
   it('of the demo catalogue is sound, as is every piece of stock', () => {
@@ -81,17 +82,21 @@ describe('a piece of stock', () => {
 
 describe('a filling', () => {
   it.each<[string, object, RegExp]>([
-    ['no sitters', { load: { ...load, lightestKg: 0 } }, /^\$\.filling\.load\.lightestKg is below 10 kg/],
-    ['a sitter of 400 kg', { load: { ...load, heaviestKg: 400 } }, /^\$\.filling\.load\.heaviestKg is above 250 kg/],
+    ['no sitters', { load: { ...load, lightestKg: 0 } }, /^\$\.parts\[0\]\.filling\.load\.lightestKg is below 10 kg/],
+    [
+      'a sitter of 400 kg',
+      { load: { ...load, heaviestKg: 400 } },
+      /^\$\.parts\[0\]\.filling\.load\.heaviestKg is above 250 kg/,
+    ],
     [
       'a contact area of nought',
       { load: { ...load, own: { contactM2: 0 } } },
-      /^\$\.filling\.load\.own\.contactM2 must be at least 0\.005 m²/,
+      /^\$\.parts\[0\]\.filling\.load\.own\.contactM2 must be at least 0\.005 m²/,
     ],
     [
       'the light sitter heavier than the heavy one',
       { load: { ...load, lightestKg: 120 } },
-      /^\$\.filling\.load\.lightestKg is heavier than the heaviest sitter/,
+      /^\$\.parts\[0\]\.filling\.load\.lightestKg is heavier than the heaviest sitter/,
     ],
     [
       'two layers that take what the other leaves',
@@ -101,36 +106,36 @@ describe('a filling', () => {
           { grade: DEMO_GRADES[1]!, thicknessMm: null },
         ],
       },
-      /^\$\.filling\.layers more than one of the layers is without a thickness/,
+      /^\$\.parts\[0\]\.filling\.layers more than one of the layers is without a thickness/,
     ],
     [
       'no layer that takes the rest',
       { layers: [{ grade: DEMO_GRADES[0]!, thicknessMm: 50 }] },
-      /^\$\.filling\.layers none of the layers is without a thickness/,
+      /^\$\.parts\[0\]\.filling\.layers none of the layers is without a thickness/,
     ],
     [
       'limits the wrong way round',
       { limits: { leastMm: 90, mostMm: 60 } },
-      /^\$\.filling\.limits\.leastMm is more than the largest thickness/,
+      /^\$\.parts\[0\]\.filling\.limits\.leastMm is more than the largest thickness/,
     ],
     [
       'four layers',
       { layers: Array.from({ length: 4 }, (_, i) => ({ grade: DEMO_GRADES[0]!, thicknessMm: i === 0 ? null : 20 })) },
-      /^\$\.filling\.layers/,
+      /^\$\.parts\[0\]\.filling\.layers/,
     ],
   ])('with %s is refused in words', (_name, change, says) => expect(fillingFault(change)).toMatch(says))
 })
 
 describe('a job of version 2', () => {
   const old = JSON.parse(readFileSync(new URL('./testing/job-version-2.json', import.meta.url), 'utf8'))
-  const read = (change: (filling: Record<string, unknown>) => object): Job => {
+  const read = (change: (filling: Record<string, unknown>) => object): PartJob => {
     const found = readJob({ ...old, filling: change(old.filling) })
     if (!found.ok) throw new Error(JSON.stringify(found.faults))
-    return found.value
+    return firstPart(found.value)
   }
 
   it('keeps its grade, its school and its wadding', () => {
-    const now = demoJobs()[2]!
+    const now = demoParts()[2]!
     const before = read((f) => f)
     if (before.filling.kind !== 'foam' || now.filling.kind !== 'foam') throw new Error('not foam')
     expect(before.filling.layers).toEqual(now.filling.layers)
@@ -162,9 +167,9 @@ describe('a job of version 2', () => {
 
   it('with a fault is refused by the name of the fault', () => {
     const found = readJob({ ...old, filling: { ...old.filling, springs: 2 } })
-    expect(!found.ok && found.faults[0]!.path).toBe('$.filling.springs')
+    expect(!found.ok && found.faults[0]!.path).toBe('$.parts[0].filling.springs')
     expect(
       readJob({ ...old, filling: { ...old.filling, grade: { ...old.filling.grade, hardnessN: -4 } } }),
-    ).toMatchObject({ ok: false, faults: [{ path: '$.filling.layers[0].grade.at40N' }] })
+    ).toMatchObject({ ok: false, faults: [{ path: '$.parts[0].filling.layers[0].grade.at40N' }] })
   })
 })

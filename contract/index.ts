@@ -25,7 +25,27 @@ export {
   Wadding,
 } from './filling.ts'
 export { Exposure, FoamFamily, FoamStock, Grade } from './foam.ts'
-export { ClothChoice, ClothRole, Job, JOB_FORMAT, JOB_VERSION, PlacementRule } from './job.ts'
+export {
+  Job,
+  JOB_FORMAT,
+  JOB_VERSION,
+  type ClothChoice,
+  type PartJob,
+  type PlannedPart,
+  type TicketCloth,
+} from './job.ts'
+export {
+  ClothRole,
+  Follows,
+  MOST_BACK_LEAN_DEG,
+  MOST_PARTS,
+  Part,
+  type PartCloth,
+  PartLetter,
+  PlacementRule,
+  Pose,
+} from './part.ts'
+export { cushionsIn, MOST_CUSHIONS_OF_ALL } from './part-faults.ts'
 export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './lay.ts'
 export { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
 export { CushionFit, Day, Fitting, FollowUpKind, Making, Moment, MOST_PHOTOS, Papers, StepRecord } from './making.ts'
@@ -62,8 +82,10 @@ export {
   MOST_LEAN_DEG,
   MOST_OVERHANG_MM,
   MOST_SWEEP_DEG,
+  MOST_SIZE_ROWS,
   type OldSizes,
   Seat,
+  SizeRow,
 } from './seat.ts'
 export { Charges, GivenQuote, Stage, Terms } from './terms.ts'
 export { Trim, TrimUnit, TrimUse } from './trims.ts'

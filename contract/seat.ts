@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { AllowanceMm, PositiveMm, Words, LONGEST_MM } from './lengths.ts'
+import { AllowanceMm, FewOf, PositiveMm, Words, LONGEST_MM } from './lengths.ts'
 
 /** A side that leans further is a floor or a ceiling; a bench that goes further round meets itself. */
 export const MOST_LEAN_DEG = 75
@@ -9,7 +9,7 @@ export const LEAST_GAP_MM = -100
 export const MOST_GAP_MM = 1000
 export const MOST_SWEEP_DEG = 350
 
-export const MOST_CUSHIONS = 60
+export const MOST_CUSHIONS = 120
 
 export const Dimension = z.strictObject({
   readings: z
@@ -171,7 +171,17 @@ const GapMm = z
 const Count = z
   .int()
   .min(1, 'at least 1 cushion')
-  .max(MOST_CUSHIONS, 'more than 60 cushions: check the number, or split the job')
+  .max(MOST_CUSHIONS, `more than ${MOST_CUSHIONS} cushions: check the number, or begin another ticket`)
+
+/** Cushions that differ a little: those of the first row are as the seat was measured. */
+export const SizeRow = z.strictObject({
+  count: Count,
+  readings: FewOf(40, Words(40), Dimension).describe(
+    'what was measured otherwise than on the seat, by its place: `width`, `depth`, `thickness`',
+  ),
+})
+export type SizeRow = z.infer<typeof SizeRow>
+export const MOST_SIZE_ROWS = 60
 
 /** How a seat is divided into cushions. */
 export const Division = z.discriminatedUnion('kind', [
@@ -192,6 +202,13 @@ export const Division = z.discriminatedUnion('kind', [
     countB: Count,
     gapMm: GapMm,
     corner: z.enum(['a-through', 'b-through', 'square', 'mitre']),
+  }),
+  z.strictObject({
+    kind: z.literal('rows'),
+    rows: z
+      .array(SizeRow)
+      .min(1, 'at least one row')
+      .max(MOST_SIZE_ROWS, `more than ${MOST_SIZE_ROWS} rows of sizes: begin another part`),
   }),
 ])
 export type Division = z.infer<typeof Division>

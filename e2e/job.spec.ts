@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from './own-shop.ts'
-import { clickEdge, figure, fillingPage, keepLay, makeUpPage, saved, start, station, typeLine } from './steps.ts'
+import { clickEdge, figure, fillingPage, keepLay, makeUpPage, pick, saved, start, station, typeLine } from './steps.ts'
 
 test('the whole path in millimetres, from one typed line to the lists', async ({ page }) => {
   await start(page, 'bench 2236 x 468 x 75 in 3')

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, openShop, test } from './own-shop.ts'
 import type { Page } from '@playwright/test'
-import { saved, start, station, typeLine } from './steps.ts'
+import { pick, saved, start, station, typeLine } from './steps.ts'
 
 /** A small bench with its own ticket; its address without the station. */
 async function bench(page: Page, line = 'bench 1200 x 400 x 75 in 2'): Promise<string> {

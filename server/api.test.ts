@@ -25,14 +25,11 @@ const create = async (change: (job: Job) => Job = (j) => j): Promise<StoredJob> 
 const put = (id: string, job: unknown, baseRevision: number) =>
   api().put(`/api/jobs/${id}`).send({ job, baseRevision, reason: 'edit' })
 
-const withFootprint = (change: object) => ({
-  ...keepersBench().seat,
-  footprint: { ...keepersBench().seat.footprint, ...change },
-})
-const withDivision = (change: object) => ({
-  ...keepersBench().seat,
-  division: { ...keepersBench().seat.division, ...change },
-})
+const SEAT = keepersBench().parts[0]!.seat
+const withFootprint = (change: object) => ({ ...SEAT, footprint: { ...SEAT.footprint, ...change } })
+const withDivision = (change: object) => ({ ...SEAT, division: { ...SEAT.division, ...change } })
+
+const ofSeat = (seat: object) => ({ ...keepersBench(), parts: [{ ...keepersBench().parts[0]!, seat }] })
 
 describe('the demo shop', () => {
   it('hangs SL-02 on the nail and has its catalogue', async () => {
@@ -49,7 +46,7 @@ describe('the demo shop', () => {
     const before = await create()
     const changed = { ...settings, book: { ...settings.book, seamMm: 15 } }
     expect((await api().put('/api/shop/settings').send({ value: changed, base: settings })).body).toEqual(changed)
-    expect(StoredJob.parse((await api().get(`/api/jobs/${before.id}`)).body).job.allowances.book.seamMm).toBe(12)
+    expect(StoredJob.parse((await api().get(`/api/jobs/${before.id}`)).body).job.book.seamMm).toBe(12)
     expect(
       (
         await api()
@@ -122,22 +119,22 @@ describe('job files', () => {
   it.each<[string, unknown, RegExp]>([
     ['not an object', 'hello', /^\$ is not a job file/],
     ['a foreign file', { type: 'drawing' }, /^\$\.format is not a job file/],
-    ['a newer version', { ...keepersBench(), version: 7 }, /^\$\.version was written by a newer release \(version 7/],
+    ['a newer version', { ...keepersBench(), version: 8 }, /^\$\.version was written by a newer release \(version 8/],
     ['an unknown key', { ...keepersBench(), colour: 'red' }, /^\$\.colour unknown key/],
     [
       'a negative width',
-      { ...keepersBench(), seat: withFootprint({ width: { readings: [{ mm: -4 }] } }) },
-      /^\$\.seat\.footprint\.width\.readings\[0\]\.mm must be more than nought/,
+      ofSeat(withFootprint({ width: { readings: [{ mm: -4 }] } })),
+      /^\$\.parts\[0\]\.seat\.footprint\.width\.readings\[0\]\.mm must be more than nought/,
     ],
-    ['25 m', { ...keepersBench(), seat: withFootprint({ depth: { readings: [{ mm: 25_000 }] } }) }, /more than 20 m/],
-    ['text for a number', { ...keepersBench(), seat: withDivision({ count: '3' }) }, /^\$\.seat\.division\.count/],
-    ['no cushions', { ...keepersBench(), seat: withDivision({ count: 0 }) }, /at least 1 cushion/],
-    ['200 cushions', { ...keepersBench(), seat: withDivision({ count: 200 }) }, /more than 60 cushions/],
+    ['25 m', ofSeat(withFootprint({ depth: { readings: [{ mm: 25_000 }] } })), /more than 20 m/],
+    ['text for a number', ofSeat(withDivision({ count: '3' })), /^\$\.parts\[0\]\.seat\.division\.count/],
+    ['no cushions', ofSeat(withDivision({ count: 0 })), /at least 1 cushion/],
+    ['200 cushions', ofSeat(withDivision({ count: 200 })), /more than 120 cushions/],
     ['a NUL in the name', { ...keepersBench(), title: 'bench\u0000' }, /^\$\.title contains characters/],
     [
       'no readings',
-      { ...keepersBench(), seat: withFootprint({ depth: { readings: [] } }) },
-      /^\$\.seat\.footprint\.depth\.readings/,
+      ofSeat(withFootprint({ depth: { readings: [] } })),
+      /^\$\.parts\[0\]\.seat\.footprint\.depth\.readings/,
     ],
   ])('%s is refused with the path and the reason, and changes nothing', async (_name, document, says) => {
     const kept = async () =>

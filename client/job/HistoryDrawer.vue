@@ -23,7 +23,7 @@ watch(
 /** An old revision comes back as a new one on top; nothing in between is lost. */
 async function restore(revision: number): Promise<void> {
   const old = await openRevision(jobs.id, revision)
-  jobs.edit({ says: `Back to revision ${revision}`, apply: () => old.job })
+  jobs.edit({ says: `Back to revision ${revision}`, applyToJob: () => old.job })
   emit('update:modelValue', false)
 }
 </script>

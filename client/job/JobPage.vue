@@ -12,6 +12,7 @@ import TypingLine from '../ui/TypingLine.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import HistoryDrawer from './HistoryDrawer.vue'
 import TicketDialog from './TicketDialog.vue'
+import PartRow from './PartRow.vue'
 import StationSpine from './StationSpine.vue'
 
 const props = defineProps<{ id: string }>()
@@ -51,6 +52,9 @@ function onKey(event: KeyboardEvent): void {
   } else if (event.altKey && /^[1-9]$/.test(event.key)) {
     event.preventDefault()
     void router.push(`/jobs/${props.id}/${STATION_PAGES[Number(event.key) - 1]!.station}`)
+  } else if (event.altKey && (event.key === 'PageDown' || event.key === 'PageUp')) {
+    event.preventDefault()
+    jobs.lookOn(event.key === 'PageDown' ? 1 : -1)
   } else if (!isTyping && event.key === '/') {
     event.preventDefault()
     line.value?.focus()
@@ -121,6 +125,7 @@ onBeforeUnmount(() => {
     </p>
     <template v-else-if="jobs.job && jobs.plan">
       <StationSpine />
+      <PartRow />
       <p v-if="jobs.told" class="told" role="status">
         {{ jobs.told }} <button type="button" class="plain-button" @click="jobs.dismiss()">Good</button>
       </p>

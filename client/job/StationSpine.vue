@@ -10,7 +10,7 @@ const jobs = useJob()
 const lays = useLay()
 const rows = computed(() =>
   STATION_PAGES.map(({ station, title }) => {
-    const mine = jobs.plan?.warnings.filter((w) => w.station === station) ?? []
+    const mine = jobs.warningsAt(station as Station)
     const doubts =
       mine.filter((w) => w.level === 'stop' || w.level === 'warning').length +
       (station === 'lay' && lays.failure ? 1 : 0)
@@ -18,7 +18,10 @@ const rows = computed(() =>
       station,
       title,
       doubts,
-      figure: jobs.job && jobs.plan ? keyFigure(station as Station, jobs.job, jobs.plan, lays.all) : '',
+      figure:
+        jobs.whole && jobs.plan && jobs.part
+          ? keyFigure(station as Station, jobs.whole, jobs.plan, jobs.part, lays.all)
+          : '',
     }
   }),
 )

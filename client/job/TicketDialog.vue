@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Job } from '../../contract/index.ts'
+import type { PartJob } from '../../contract/index.ts'
 import { useJob } from '../stores/job.ts'
 import { vTyped } from '../ui/v-typed.ts'
 
@@ -17,7 +17,7 @@ const FIELDS = [
 /** An empty ticket or title is not taken; the words typed before stay. */
 function set(key: 'ticket' | 'title' | 'customer' | 'note', label: string, event: Event): void {
   const text = (event.target as HTMLInputElement).value
-  jobs.edit({ says: label, apply: (j: Job) => ({ ...j, [key]: text }) }, `ticket-${key}`)
+  jobs.edit({ says: label, apply: (j: PartJob) => ({ ...j, [key]: text }) }, `ticket-${key}`)
 }
 </script>
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { Lay } from '../../contract/index.ts'
+import { jobOf } from '../../core/job/index.ts'
 import { planJob } from '../../core/plan/index.ts'
-import { keepersBench } from '../../core/demo/index.ts'
+import { keepersBench, keepersBenchPart } from '../../core/demo/index.ts'
 import { benchJob } from '../../core/testing/jobs.ts'
 import { withCount } from '../../core/typing/index.ts'
 import { nextTicket } from '../shelf/next-ticket.ts'
@@ -13,10 +14,10 @@ describe('differences between two versions', () => {
 
   it('names the place and both sides', () => {
     const mine = { ...keepersBench(), title: 'mine' }
-    const theirs = { ...keepersBench(), seat: withCount(keepersBench().seat, 4) }
+    const theirs = jobOf({ ...keepersBenchPart(), seat: withCount(keepersBenchPart().seat, 4) })
     expect(differences(mine, theirs)).toEqual([
       { path: 'title', mine: '"mine"', theirs: '"Keepers\' bench"' },
-      { path: 'seat division count', mine: '3', theirs: '4' },
+      { path: 'parts A seat division count', mine: '3', theirs: '4' },
     ])
   })
 
@@ -48,13 +49,13 @@ describe('the key figure of each station', () => {
     ['pieces', '7 panels, 5 checks right'],
     ['lay', '3249 mm, 15.6 % waste'],
     ['lists', '159.00 EUR of foam and cloth'],
-  ] as const)('%s: %s', (station, words) => expect(keyFigure(station, job, plan, [lay])).toBe(words))
+  ] as const)('%s: %s', (station, words) => expect(keyFigure(station, job, plan, plan.parts[0]!, [lay])).toBe(words))
 
   it('waits where nothing can be told yet', () => {
-    expect(keyFigure('lay', job, plan, [])).toBe('not laid yet')
-    expect(keyFigure('lists', job, plan, [])).toBe('waits for a lay')
-    const bad = benchJob({ count: 40, gapMm: 200 })
-    expect(keyFigure('filling', bad, planJob(bad), [])).toBe('waits for the measurements')
+    expect(keyFigure('lay', job, plan, plan.parts[0]!, [])).toBe('not laid yet')
+    expect(keyFigure('lists', job, plan, plan.parts[0]!, [])).toBe('waits for a lay')
+    const bad = jobOf(benchJob({ count: 40, gapMm: 200 }))
+    expect(keyFigure('filling', bad, planJob(bad), planJob(bad).parts[0]!, [])).toBe('waits for the measurements')
   })
 
   it('waste counts every copy', () => {

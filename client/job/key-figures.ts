@@ -4,37 +4,45 @@ import { CLOSURES, MAKE_UPS } from '../../core/cover/index.ts'
 import { buyingList } from '../../core/lists/index.ts'
 import { progressOf, workOrder } from '../../core/making/index.ts'
 import { areaOf } from '../../core/outline/index.ts'
-import type { Plan } from '../../core/planned/index.ts'
+import { cushionCount, type PartPlan, type Plan } from '../../core/planned/index.ts'
 import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../core/units/index.ts'
-import type { Station } from '../../core/warning/index.ts'
+import { isOfOnePart, type Station } from '../../core/warning/index.ts'
 
-/** The one figure of a station that stands on the spine. */
-export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly (Lay | null)[]): string {
+/** The one figure of a station that stands on the spine: of the part in view, or of the whole ticket. */
+export function keyFigure(
+  station: Station,
+  job: Job,
+  plan: Plan,
+  part: PartPlan,
+  lays: readonly (Lay | null)[],
+): string {
   const mm = (f: { value: number }) => formatLength(f.value, job.units)
+  const { makeUp } = part.part
   if (station === 'measure') {
-    if (!plan.cushions) return 'no outline yet'
-    const [first, ...others] = plan.cushions.designs
+    if (!part.cushions) return 'no outline yet'
+    const [first, ...others] = part.cushions.designs
     const { width, depth, thickness } = first!.solid
     return others.length === 0
-      ? `${plan.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}`
-      : `${plan.cushions.count} cushions of ${others.length + 1} shapes`
+      ? `${part.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}`
+      : `${part.cushions.count} cushions of ${others.length + 1} shapes`
   }
-  if (station === 'make-up' && plan.kind === 'unworkable')
-    return MAKE_UPS[job.makeUp.construction.kind].label.toLowerCase()
-  if (plan.kind === 'unworkable') return 'waits for the measurements'
+  if (station === 'make-up' && part.kind === 'unworkable') return MAKE_UPS[makeUp.construction.kind].label.toLowerCase()
+  if (plan.kind === 'unworkable' || (isOfOnePart(station) && part.kind === 'unworkable'))
+    return 'waits for the measurements'
+  const worked = part.kind === 'worked' ? part : plan.worked[0]
   switch (station) {
     case 'filling': {
-      if (!plan.cutting) return `${plan.cushions.count} of loose fibre`
+      if (!plan.cutting || part.part.filling.kind === 'loose-fibre') return `${worked.cushions.count} of loose fibre`
       const count = plan.cutting.blocks.reduce((sum, block) => sum + block.count, 0)
       if (plan.cutting.cutting.supply === 'cut-to-size') return `${count} block${count === 1 ? '' : 's'}, cut to size`
       const sheets = plan.cutting.sheets.value
       return `${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`
     }
     case 'make-up':
-      return `${MAKE_UPS[job.makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[job.makeUp.closure.kind].label.toLowerCase()}${job.makeUp.piping.kind === 'none' ? '' : ', piped'}`
+      return `${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}`
     case 'pieces': {
-      const wrong = plan.designs.flatMap((d) => d.checks).filter((c) => c.faults.length > 0).length
-      const panels = plan.designs.reduce((sum, d) => sum + d.cover.panels.length, 0)
+      const wrong = worked.designs.flatMap((d) => d.checks).filter((c) => c.faults.length > 0).length
+      const panels = worked.designs.reduce((sum, d) => sum + d.cover.panels.length, 0)
       return `${panels} panels, ${wrong === 0 ? '5 checks right' : `${wrong} checks wrong`}`
     }
     case 'lay': {
@@ -61,7 +69,7 @@ export function keyFigure(station: Station, job: Job, plan: Plan, lays: readonly
       const fits = Object.values(job.fitting.fits)
       return fits.length === 0
         ? 'not fitted yet'
-        : `${fits.filter((f) => f.verdict === 'right').length} of ${plan.cushions.count} sit right`
+        : `${fits.filter((f) => f.verdict === 'right').length} of ${cushionCount(plan)} sit right`
     }
     case 'bill':
       return job.terms.given ? `${job.terms.given.total.toFixed(2)} ${job.currency} quoted` : job.terms.stage

@@ -1,3 +1,4 @@
+import { firstPart } from '../../core/job/index.ts'
 import { expect, it } from 'vitest'
 import type { JobSummary } from '../../contract/index.ts'
 import { jobCard } from '../../core/card/index.ts'
@@ -25,7 +26,7 @@ it('lessons come from jobs that share the seat, the cloth or the make-up, the ne
     other('silent', { lesson: '  ' }),
     other('own', {}),
   ]
-  expect(lessonsFor('own', job, others).map((l) => [l.ticket, l.because])).toEqual([
+  expect(lessonsFor('own', firstPart(job), others).map((l) => [l.ticket, l.because])).toEqual([
     ['all', 'the same seat, the same cloth, the same make-up'],
     ['make-up', 'the same make-up'],
   ])

@@ -1,4 +1,4 @@
-import type { Job, JobSummary } from '../../contract/index.ts'
+import type { PartJob, JobSummary } from '../../contract/index.ts'
 
 export interface Lesson {
   readonly id: string
@@ -8,7 +8,7 @@ export interface Lesson {
 }
 
 /** Lessons of other jobs that share the cloth, the make-up or the seat; the nearest first. */
-export function lessonsFor(ownId: string, job: Job, others: readonly JobSummary[]): readonly Lesson[] {
+export function lessonsFor(ownId: string, job: PartJob, others: readonly JobSummary[]): readonly Lesson[] {
   const found = others.flatMap(({ id, ticket, card }) => {
     if (id === ownId || card.lesson.trim() === '') return []
     const shared = [

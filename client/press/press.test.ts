@@ -1,8 +1,8 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { setFoam } from '../../core/job/index.ts'
+import { jobOf, setFoam } from '../../core/job/index.ts'
 import { seeded } from '../../core/random/index.ts'
-import { DEMO_GRADES, keepersBench } from '../../core/demo/index.ts'
+import { DEMO_GRADES, keepersBenchPart } from '../../core/demo/index.ts'
 import { useJob } from '../stores/job.ts'
 import { usePress } from '../stores/press.ts'
 import { simulatedPress } from './simulated-press.ts'
@@ -24,7 +24,7 @@ describe('a press and the foam test', () => {
   beforeEach(() => {
     setActivePinia(createPinia())
     vi.useFakeTimers()
-    showJob(setFoam('', (foam) => ({ ...foam, test: { ...TEST, presses: [] } })).apply(keepersBench()))
+    showJob(jobOf(setFoam('', (foam) => ({ ...foam, test: { ...TEST, presses: [] } })).apply(keepersBenchPart())))
   })
   const test = () => {
     const { filling } = useJob().job!
@@ -54,7 +54,7 @@ describe('a press and the foam test', () => {
       expect(press.said).toContain('not taken')
     }
     expect(test()!.presses).toEqual([])
-    showJob(keepersBench())
+    showJob(jobOf(keepersBenchPart()))
     send({ forceN: 50, travelMm: 10 })
     expect(press.said).toContain('No foam test is open')
   })

@@ -1,5 +1,5 @@
 import type { Job } from '../../contract/index.ts'
-import { mergeDocuments } from '../../core/job/index.ts'
+import { mergeJobs } from '../../core/job/index.ts'
 import type { Alongside, Session, Step } from './session.ts'
 
 const MOST_STEPS = 200
@@ -28,6 +28,6 @@ export const doneAgain = (session: Session, step: Step): History & Pick<Session,
 
 /** What came in from elsewhere goes under every step: undo takes back what was done here, not what came in. */
 export function rebased({ past, future, saved }: Session, theirs: Job): History {
-  const over = (step: Step): Step => ({ ...step, job: mergeDocuments(saved, step.job, theirs).value })
+  const over = (step: Step): Step => ({ ...step, job: mergeJobs(saved, step.job, theirs).job })
   return { past: past.map(over), future: future.map(over) }
 }

@@ -1,4 +1,4 @@
-import type { Seat } from '../../contract/index.ts'
+import { cushionsIn, type Seat } from '../../contract/index.ts'
 
 /** What a job is called until it gets a better name. */
 export function startTitle({ division }: Seat): string {
@@ -7,8 +7,9 @@ export function startTitle({ division }: Seat): string {
       return `Bench in ${division.count}`
     case 'corner':
       return `Corner bench in ${division.countA} and ${division.countB}`
+    case 'rows':
     case 'singles': {
-      const count = division.count + division.mirrored
+      const count = cushionsIn(division)
       return count === 1 ? 'One cushion' : `${count} cushions`
     }
     default:

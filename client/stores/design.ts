@@ -6,8 +6,13 @@ import { useJob } from './job.ts'
 export const useDesign = defineStore('design', () => {
   const jobs = useJob()
   const wanted = ref(0)
-  const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+  const plan = computed(() => (jobs.part?.kind === 'worked' ? jobs.part : null))
   const index = computed(() => Math.min(wanted.value, (plan.value?.designs.length ?? 1) - 1))
   const chosen = computed(() => plan.value?.designs[index.value] ?? null)
-  return { wanted, index, chosen }
+  /** How the piping of the chosen design is split. */
+  const strips = computed(() => {
+    const whole = jobs.plan?.kind === 'worked' ? jobs.plan : null
+    return (whole && chosen.value && whole.cloth.strips[whole.designs.indexOf(chosen.value)]) ?? []
+  })
+  return { wanted, index, chosen, strips }
 })

@@ -2,9 +2,10 @@
 import { createPinia, setActivePinia } from 'pinia'
 import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Job, StepRecord } from '../../contract/index.ts'
+import type { Job, PartJob, StepRecord } from '../../contract/index.ts'
 import { setRecord } from '../../core/making/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
+import { applyEdit, type Edit } from '../../core/job/index.ts'
 import { amendJob } from '../api/jobs.ts'
 import { keepText } from '../storage/browser-store.ts'
 import { fakeJobs, type Line } from '../testing/fake-jobs.ts'
@@ -16,8 +17,10 @@ const STEP = { id: 'foam.cut', title: 'Cut the foam' }
 const record = (change: (r: StepRecord) => StepRecord) => setRecord(STEP, 'noted', change)
 const worked = (seconds: number) => record((r) => ({ ...r, workedS: r.workedS + seconds }))
 const noted = (note: string) => record((r) => ({ ...r, note }))
-const workedIn = (job: Job) => job.making.steps[STEP.id]?.workedS ?? 0
-const titled = (title: string) => ({ says: 'Title', apply: (job: Job): Job => ({ ...job, title }) })
+/** An edit as somebody else makes it. */
+const inA = (edit: Edit) => (job: Job) => applyEdit(job, 'A', edit)
+const workedIn = (job: Pick<Job, 'making'>) => job.making.steps[STEP.id]?.workedS ?? 0
+const titled = (title: string) => ({ says: 'Title', apply: (job: PartJob): PartJob => ({ ...job, title }) })
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -35,7 +38,7 @@ describe('two pages at one step', () => {
     const server = fakeJobs(['a'])
     const jobs = useJob()
     await jobs.open('a')
-    server.elsewhere('a', worked(1500).apply)
+    server.elsewhere('a', inA(worked(1500)))
     jobs.edit(worked(600))
     await pass(3000)
     expect([workedIn(server.newest('a').job), jobs.conflict]).toEqual([2100, null])
@@ -45,7 +48,7 @@ describe('two pages at one step', () => {
     const server = fakeJobs(['a'])
     const jobs = useJob()
     await jobs.open('a')
-    server.elsewhere('a', noted('theirs').apply)
+    server.elsewhere('a', inA(noted('theirs')))
     jobs.edit(noted('mine'))
     await pass(3000)
     expect(jobs.conflict?.job.making.steps[STEP.id]!.note).toBe('theirs')
@@ -74,7 +77,7 @@ describe('an answer that is lost', () => {
     server.state.line = 'loses-answers'
     jobs.edit(worked(600))
     await pass(800)
-    server.elsewhere('a', worked(5).apply)
+    server.elsewhere('a', inA(worked(5)))
     jobs.edit(worked(60))
     server.state.line = 'up'
     await pass(12_000)
@@ -136,7 +139,7 @@ async function openBeside(server: ReturnType<typeof fakeJobs>) {
 describe('an answer that comes after another job was opened', () => {
   it('a save: the other job keeps its own revision, and its edits are saved on it', async () => {
     const server = fakeJobs(['a', 'b'])
-    for (let i = 0; i < 4; i++) server.elsewhere('a', titled(`${i}`).apply)
+    for (let i = 0; i < 4; i++) server.elsewhere('a', inA(titled(`${i}`)))
     const { jobs, letGo } = await openBeside(server)
     letGo()
     await pass(100)
@@ -158,7 +161,7 @@ describe('an answer that comes after another job was opened', () => {
   it('a clash: nothing of it is put into the other job', async () => {
     const server = fakeJobs(['a', 'b'])
     const { jobs, letGo } = await openBeside(server)
-    server.elsewhere('a', titled('theirs').apply)
+    server.elsewhere('a', inA(titled('theirs')))
     letGo()
     await pass(5000)
     expect([jobs.id, jobs.job!.title, jobs.conflict, jobs.past]).toEqual(['b', keepersBench().title, null, []])
@@ -182,7 +185,7 @@ describe('what a closed page left', () => {
 
   it('waits where it clashes with a later save: its maker chooses when the job is opened', async () => {
     const server = fakeJobs(['a'])
-    server.elsewhere('a', titled('theirs').apply)
+    server.elsewhere('a', inA(titled('theirs')))
     const draft = { job: { ...keepersBench(), title: 'mine' }, base: keepersBench(), sent: null }
     localStorage.setItem('loft-seam/draft/a/closed-page', JSON.stringify(draft))
     await sendLeftDrafts('')
@@ -236,10 +239,10 @@ it('a job that others save at the same time is amended on top of what they saved
   const answer = fetch
   let others = 0
   vi.stubGlobal('fetch', (url: string, init?: { method?: string }) => {
-    if (init?.method === 'PUT' && others++ < 3) server.elsewhere('a', worked(7).apply)
+    if (init?.method === 'PUT' && others++ < 3) server.elsewhere('a', inA(worked(7)))
     return answer(url, init)
   })
-  await amendJob('a', titled('amended').apply, '')
+  await amendJob('a', (job) => ({ ...job, title: 'amended' }), '')
   expect([server.newest('a').job.title, workedIn(server.newest('a').job)]).toEqual(['amended', 21])
 })
 
@@ -272,7 +275,7 @@ it('whatever happens between edits, saves, lost answers, other windows and other
             await pass(one.ms)
             break
           case 'elsewhere':
-            server.elsewhere(one.id, worked(7).apply)
+            server.elsewhere(one.id, inA(worked(7)))
             wanted[one.id]! += 7
             break
           case 'open': {

@@ -1,8 +1,8 @@
 // @vitest-environment happy-dom
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Job, StoredJob } from '../../contract/index.ts'
-import { setSeat } from '../../core/job/index.ts'
+import { cushionsIn, type Job, type StoredJob } from '../../contract/index.ts'
+import { applyEdit, setSeat } from '../../core/job/index.ts'
 import { setRecord, ticked } from '../../core/making/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
 import { withCount } from '../../core/typing/index.ts'
@@ -31,7 +31,7 @@ function fakeServer() {
 }
 
 const count = (n: number) => setSeat(`${n} cushions`, (s) => withCount(s, n))
-const countOf = (job: Job) => (job.seat.division.kind === 'run' ? job.seat.division.count : 0)
+const countOf = (job: Job) => cushionsIn(job.parts[0]!.seat.division)
 
 beforeEach(() => {
   vi.useFakeTimers()
@@ -48,10 +48,10 @@ describe('editing', () => {
     const server = fakeServer()
     const jobs = useJob()
     await jobs.open('j1')
-    expect(jobs.plan!.cushions!.designs[0]!.solid.width.value).toBeCloseTo(746.667, 2)
+    expect(jobs.part!.cushions!.designs[0]!.solid.width.value).toBeCloseTo(746.667, 2)
     jobs.edit(count(4))
     jobs.edit(count(5))
-    expect(jobs.plan!.cushions!.count).toBe(5)
+    expect(jobs.part!.cushions!.count).toBe(5)
     expect(jobs.saveState.kind).toBe('waiting')
     await vi.advanceTimersByTimeAsync(800)
     expect(server.state.saves).toBe(1)
@@ -68,11 +68,11 @@ describe('editing', () => {
     expect(jobs.past).toHaveLength(2)
     jobs.undo()
     jobs.undo()
-    expect(countOf(jobs.job!)).toBe(3)
+    expect(countOf(jobs.whole!)).toBe(3)
     jobs.redo()
-    expect(countOf(jobs.job!)).toBe(6)
+    expect(countOf(jobs.whole!)).toBe(6)
     jobs.redo()
-    expect(jobs.job!.units).toBe('cm')
+    expect(jobs.whole!.units).toBe('cm')
     jobs.undo()
     jobs.edit(count(9))
     expect(jobs.future).toHaveLength(0)
@@ -84,7 +84,7 @@ describe('editing', () => {
     await jobs.open('j1')
     expect(jobs.edit(count(0))).toBe(false)
     expect(jobs.refused).toBe('seat.division.count: at least 1 cushion')
-    expect(countOf(jobs.job!)).toBe(3)
+    expect(countOf(jobs.whole!)).toBe(3)
     jobs.edit(count(4))
     expect(jobs.refused).toBe('')
   })
@@ -115,7 +115,7 @@ describe('a save from another window', () => {
     const server = fakeServer()
     const jobs = useJob()
     await jobs.open('j1')
-    server.elsewhere({ ...count(5).apply(keepersBench()), title: 'theirs' })
+    server.elsewhere({ ...applyEdit(keepersBench(), 'A', count(5)), title: 'theirs' })
     jobs.edit(count(7))
     await vi.advanceTimersByTimeAsync(800)
     return { server, jobs }
@@ -124,7 +124,7 @@ describe('a save from another window', () => {
   it('stops saving and shows both', async () => {
     const { server, jobs } = await conflicted()
     expect(jobs.conflict?.job.title).toBe('theirs')
-    expect(countOf(jobs.job!)).toBe(7)
+    expect(countOf(jobs.whole!)).toBe(7)
     jobs.edit(count(8))
     await vi.advanceTimersByTimeAsync(5000)
     expect(server.stored().job.title).toBe('theirs')
@@ -133,16 +133,16 @@ describe('a save from another window', () => {
   it('mine goes on top of theirs', async () => {
     const { server, jobs } = await conflicted()
     await jobs.keepMine()
-    expect(server.stored()).toMatchObject({ revision: 3, job: { seat: { division: { count: 7 } } } })
+    expect(server.stored()).toMatchObject({ revision: 3, job: { parts: [{ seat: { division: { count: 7 } } }] } })
     expect(jobs.conflict).toBeNull()
   })
 
   it('theirs is taken, and mine can be had back with undo', async () => {
     const { jobs } = await conflicted()
     jobs.takeTheirs()
-    expect(jobs.job!.title).toBe('theirs')
+    expect(jobs.whole!.title).toBe('theirs')
     jobs.undo()
-    expect(countOf(jobs.job!)).toBe(7)
+    expect(countOf(jobs.whole!)).toBe(7)
   })
 })
 
@@ -162,7 +162,7 @@ describe('a save from another window that touches other things', () => {
     ])
     expect(jobs.told).toMatch(/taken in/)
     jobs.undo()
-    expect([jobs.job!.title, countOf(jobs.job!)]).toEqual(['theirs', 3])
+    expect([jobs.whole!.title, countOf(jobs.whole!)]).toEqual(['theirs', 3])
   })
 
   it('comes in at once when the server tells of it', async () => {
@@ -171,7 +171,7 @@ describe('a save from another window that touches other things', () => {
     await jobs.open('j1')
     server.elsewhere({ ...keepersBench(), title: 'theirs' })
     await jobs.hear('j1', 2)
-    expect([jobs.job!.title, jobs.revision, jobs.saveState.kind]).toEqual(['theirs', 2, 'saved'])
+    expect([jobs.whole!.title, jobs.revision, jobs.saveState.kind]).toEqual(['theirs', 2, 'saved'])
   })
 
   it('two ticks of one step: the first stays, without a question', async () => {
@@ -179,12 +179,12 @@ describe('a save from another window that touches other things', () => {
     const server = fakeServer()
     const jobs = useJob()
     await jobs.open('j1')
-    server.elsewhere(tick('Ben').apply(keepersBench()))
+    server.elsewhere(applyEdit(keepersBench(), 'A', tick('Ben')))
     jobs.edit(tick('Ada'))
     await vi.advanceTimersByTimeAsync(3000)
     expect([
       jobs.conflict,
-      jobs.job!.making.steps['foam.cut']!.doneBy,
+      jobs.whole!.making.steps['foam.cut']!.doneBy,
       server.stored().job.making.steps['foam.cut']!.doneBy,
     ]).toEqual([null, 'Ben', 'Ben'])
     expect(jobs.told).toMatch(/same step first/)
@@ -212,17 +212,17 @@ describe('when the server cannot be reached', () => {
     keepDraft('j1', { sent: null, job: { ...keepersBench(), title: 'typed before the crash' }, base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
-    expect(jobs.job!.title).toBe('typed before the crash')
+    expect(jobs.whole!.title).toBe('typed before the crash')
     await vi.advanceTimersByTimeAsync(1000)
     expect(server.stored().job.title).toBe('typed before the crash')
     jobs.undo()
-    expect(jobs.job!.title).toBe("Keepers' bench")
+    expect(jobs.whole!.title).toBe("Keepers' bench")
   })
 
   it('a draft on an older revision is put together with what was saved since', async () => {
     const server = fakeServer()
     server.elsewhere({ ...keepersBench(), title: 'theirs' })
-    keepDraft('j1', { sent: null, job: count(7).apply(keepersBench()), base: keepersBench() })
+    keepDraft('j1', { sent: null, job: applyEdit(keepersBench(), 'A', count(7)), base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     await vi.advanceTimersByTimeAsync(1000)
@@ -248,7 +248,7 @@ describe('when the server cannot be reached', () => {
       'loft-seam/draft/j1/another-page',
       JSON.stringify({ job: { ...keepersBench(), title: 'from another page' }, base: keepersBench() }),
     )
-    keepDraft('j1', { sent: null, job: count(7).apply(keepersBench()), base: keepersBench() })
+    keepDraft('j1', { sent: null, job: applyEdit(keepersBench(), 'A', count(7)), base: keepersBench() })
     const jobs = useJob()
     await jobs.open('j1')
     await vi.advanceTimersByTimeAsync(1000)
@@ -286,7 +286,7 @@ describe('saves of others at an awkward moment', () => {
     await vi.advanceTimersByTimeAsync(1)
     letGo()
     await opening
-    expect([jobs.revision, jobs.job!.title]).toEqual([2, 'theirs'])
+    expect([jobs.revision, jobs.whole!.title]).toEqual([2, 'theirs'])
   })
 
   it('told while a save is under way: it comes in after the save', async () => {
@@ -302,7 +302,7 @@ describe('saves of others at an awkward moment', () => {
     expect(jobs.revision).toBe(1)
     letGo()
     await vi.advanceTimersByTimeAsync(1)
-    expect([jobs.revision, jobs.job!.title, countOf(jobs.job!)]).toEqual([3, 'theirs', 7])
+    expect([jobs.revision, jobs.whole!.title, countOf(jobs.whole!)]).toEqual([3, 'theirs', 7])
   })
 
   it('the newest revision, read while this page was saving, is not taken for a change of others', async () => {
@@ -322,7 +322,7 @@ describe('saves of others at an awkward moment', () => {
     await vi.advanceTimersByTimeAsync(1)
     letGo()
     await vi.advanceTimersByTimeAsync(1)
-    expect([jobs.told, jobs.revision, jobs.saveState.kind, countOf(jobs.job!)]).toEqual(['', 2, 'saved', 7])
+    expect([jobs.told, jobs.revision, jobs.saveState.kind, countOf(jobs.whole!)]).toEqual(['', 2, 'saved', 7])
   })
 
   it('after a break of the stream the newest revision is asked for', async () => {
@@ -333,7 +333,7 @@ describe('saves of others at an awkward moment', () => {
     await jobs.open('j1')
     server.elsewhere({ ...keepersBench(), title: 'theirs' })
     await jobs.lookAgain()
-    expect(jobs.job!.title).toBe('theirs')
+    expect(jobs.whole!.title).toBe('theirs')
   })
 
   it('of two jobs opened quickly the one asked for last is shown', async () => {

@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { readJob, type StoredJob } from '../../contract/index.ts'
-import type { Edit } from '../../core/job/index.ts'
-import { planJob, planKey } from '../../core/plan/index.ts'
+import { readJob, type PartJob, type StoredJob } from '../../contract/index.ts'
+import { applyEdit, partJob, type Edit, type JobEdit } from '../../core/job/index.ts'
+import { keepingPlanner, planJob, planKey } from '../../core/plan/index.ts'
 import type { Plan } from '../../core/planned/index.ts'
+import { isOfOnePart, type Station } from '../../core/warning/index.ts'
 import { ApiError } from '../api/http.ts'
 import { openJob, saveJob } from '../api/jobs.ts'
 import { dropDraft, keepDraft } from '../session/draft.ts'
@@ -30,13 +31,28 @@ export const useJob = defineStore('job', () => {
   const kept = ref<Kept>('in-browser')
   const refused = ref('')
   let planned: { readonly key: string; readonly plan: Plan } | null = null
+  const planner = keepingPlanner()
   /** Planned anew only where something changed that a plan follows from: a note or a tick leaves it as it is. */
   const plan = computed(() => {
     if (!session.value) return null
     const key = planKey(session.value.job)
-    if (planned?.key !== key) planned = { key, plan: planJob(session.value.job) }
+    if (planned?.key !== key) planned = { key, plan: planJob(session.value.job, planner) }
     return planned.plan
   })
+
+  const wantedPart = ref('')
+  /** The letter of the part in view. */
+  const inView = computed(() => {
+    const letters = session.value?.job.parts.map((p) => p.letter) ?? []
+    return letters.includes(wantedPart.value) ? wantedPart.value : (letters[0] ?? '')
+  })
+
+  const part = computed(() => plan.value?.parts.find((p) => p.part.letter === inView.value) ?? null)
+  /** What a station objects to: of the part in view where it shows one part, of all where it shows the whole ticket. */
+  const warningsAt = (station: Station) =>
+    plan.value?.warnings.filter(
+      (w) => w.station === station && (!w.part || !isOfOnePart(station) || w.part === inView.value),
+    ) ?? []
 
   /** What comes back for a job that is not open any more changes nothing: its draft is looked after by itself. */
   function take(id: string, event: SessionEvent): Promise<void> {
@@ -111,16 +127,27 @@ export const useJob = defineStore('job', () => {
     session.value = opened(stored, heardOf.get(stored.id) ?? 0)
   }
 
-  /** Applies an edit; edits with the same key in a row (typing in one field) undo together. */
-  function edit(change: Edit, key: string | null = null, alongside?: Alongside): boolean {
+  /**
+   * Applies an edit, of the part in view or of the whole ticket; edits with the same key in a row (typing in one field)
+   * undo together.
+   */
+  function edit(change: Edit | JobEdit, key: string | null = null, alongside?: Alongside): boolean {
     const before = session.value?.job
     if (!before) return false
-    const changed = change.apply(before)
+    const changed = 'applyToJob' in change ? change.applyToJob(before) : applyEdit(before, inView.value, change)
     const read = readJob(changed)
-    refused.value = read.ok ? '' : `${read.faults[0]!.path.replace('$.', '')}: ${read.faults[0]!.message}`
+    refused.value = read.ok
+      ? ''
+      : `${read.faults[0]!.path.replace(/^\$\.?(parts\[\d+\]\.)?/, '')}: ${read.faults[0]!.message}`
     if (!read.ok) return false
-    if (!sameJob(changed, before))
-      void here({ kind: 'edited', job: read.value, says: change.says, key, ...(alongside ? { alongside } : {}) })
+    if (!sameJob(read.value, before))
+      void here({
+        kind: 'edited',
+        job: read.value,
+        says: change.says,
+        key: key && `${inView.value} ${key}`,
+        ...(alongside ? { alongside } : {}),
+      })
     return true
   }
 
@@ -165,7 +192,21 @@ export const useJob = defineStore('job', () => {
   return {
     id: of((s) => s.id, ''),
     revision: of((s) => s.revision, 0),
-    job: of<Session['job'] | null>((s) => s.job, null),
+    /** The ticket as the part in view sees it, and the ticket whole. */
+    job: of<PartJob | null>((s) => partJob(s.job, inView.value), null),
+    whole: of<Session['job'] | null>((s) => s.job, null),
+    inView,
+    /** Brings another part into view. */
+    look: (letter: string) => void (wantedPart.value = letter),
+    /** Steps through the parts. */
+    lookOn: (by: 1 | -1) => {
+      const letters = session.value?.job.parts.map((p) => p.letter) ?? []
+      const at = letters.indexOf(inView.value) + by
+      wantedPart.value = letters[(at + letters.length) % letters.length] ?? ''
+    },
+    /** What is planned of the part in view. */
+    part,
+    warningsAt,
     past: of<Session['past']>((s) => s.past, []),
     future: of<Session['future']>((s) => s.future, []),
     saveState: of<Session['saveState']>((s) => s.saveState, { kind: 'waiting' }),

@@ -40,7 +40,7 @@ export const useLay = defineStore('lay', () => {
   const index = computed(() => Math.min(wanted.value, Math.max(0, cloths.value.length - 1)))
   const chosen = computed(() => cloths.value[index.value] ?? null)
   const keptFor = (own: KeyedLay): KeptLay | null => {
-    const kept = jobs.job && held(jobs.job.lays, own.cloth.id)
+    const kept = jobs.whole && held(jobs.whole.lays, own.cloth.id)
     return kept?.problemKey === own.key ? kept : null
   }
   /** A lay changed by hand; else the shorter of the kept lay and the one just found, for these very pieces. */
@@ -105,7 +105,7 @@ export const useLay = defineStore('lay', () => {
         seed,
         seconds: forSeconds,
         locked: NOTHING_LOCKED,
-        inHand: jobs.job && inHandOf(jobs.job, own),
+        inHand: jobs.whole && inHandOf(jobs.whole, own),
       },
       lanes,
       {

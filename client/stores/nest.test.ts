@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nestGroup } from '../../core/filling/index.ts'
-import { setFoam } from '../../core/job/index.ts'
+import { setCutting } from '../../core/job/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
 import type { NestMessage, NestRequest } from '../workers/nest.worker.ts'
 import { useJob } from './job.ts'
@@ -59,7 +59,7 @@ describe('the foam nest of the open job', () => {
     expect(workers).toHaveLength(1)
     answer(true)
     stop()
-    useJob().edit(setFoam('trim', (foam) => ({ ...foam, cutting: { ...foam.cutting, trimMm: 20 } })))
+    useJob().edit(setCutting('trim', { trimMm: 20 }))
     await vi.advanceTimersByTimeAsync(1000)
     expect(workers).toHaveLength(1)
   })
@@ -89,7 +89,7 @@ describe('the foam nest of the open job', () => {
     await vi.advanceTimersByTimeAsync(1000)
     answer(false)
     nest.keep()
-    useJob().edit(setFoam('trim', (foam) => ({ ...foam, cutting: { ...foam.cutting, trimMm: 30 } })))
+    useJob().edit(setCutting('trim', { trimMm: 30 }))
     await nextTick()
     expect(workers[0]!.isEnded).toBe(true)
     expect(nest.isKept).toBe(false)

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { setFoam } from '../../core/job/index.ts'
+import { setCutting } from '../../core/job/index.ts'
 import NestWorker from '../workers/nest.worker.ts?worker'
 import type { NestMessage, NestRequest } from '../workers/nest.worker.ts'
 import { startTask, type Task } from '../workers/task.ts'
@@ -21,8 +21,8 @@ export const useNest = defineStore('nest', () => {
   const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan.cutting : null))
   const key = computed(() => plan.value?.nestKey ?? '')
   const kept = computed(() => {
-    const { filling } = jobs.job ?? {}
-    return filling?.kind === 'foam' && filling.cutting.nest?.key === key.value ? filling.cutting.nest.lays : null
+    const nest = jobs.whole?.cutting.nest
+    return nest?.key === key.value ? nest.lays : null
   })
   const fresh = computed(() => (found.value?.key === key.value ? found.value : null))
   /** The kept nest of these very parts, else the one just found. */
@@ -70,15 +70,10 @@ export const useNest = defineStore('nest', () => {
   function keep(): void {
     const nest = fresh.value
     if (nest && nest.left.length === 0)
-      jobs.edit(
-        setFoam('Keep the nest', (foam) => ({
-          ...foam,
-          cutting: { ...foam.cutting, nest: { key: key.value, lays: [...nest.lays] } },
-        })),
-      )
+      jobs.edit(setCutting('Keep the nest', { nest: { key: key.value, lays: [...nest.lays] } }))
   }
 
-  const letGo = () => jobs.edit(setFoam('Nest anew', (foam) => ({ ...foam, cutting: { ...foam.cutting, nest: null } })))
+  const letGo = () => jobs.edit(setCutting('Nest anew', { nest: null }))
 
   return {
     lays,

@@ -21,7 +21,7 @@ export const useQuote = defineStore('quote', () => {
   const lays = useLay()
   const shop = useShop()
   const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
-  const charges = computed(() => chargesOf(shop.workshop.charges, jobs.job!))
+  const charges = computed(() => chargesOf(shop.workshop.charges, jobs.whole!))
   const lengths = computed(
     () =>
       plan.value?.cloth.lays.map(({ cloth, problem }, i): ClothLength =>
@@ -33,7 +33,7 @@ export const useQuote = defineStore('quote', () => {
         ),
       ) ?? [],
   )
-  const quote = computed(() => plan.value && priced(jobs.job!, plan.value, lengths.value))
+  const quote = computed(() => plan.value && priced(jobs.whole!, plan.value, lengths.value))
 
   /** By what the shop has learnt of its waste, where it has. */
   function longer(clothId: string, { laidMm, boundMm }: ClothLength): ClothLength {

@@ -8,7 +8,7 @@ import ChoiceButtons from './ChoiceButtons.vue'
 const jobs = useJob()
 const design = useDesign()
 const choices = computed(() =>
-  (jobs.plan?.cushions?.designs ?? []).map((d, i) => ({ value: String(i), label: `Cushion ${d.id}, ${d.count} of` })),
+  (jobs.part?.cushions?.designs ?? []).map((d, i) => ({ value: String(i), label: `Cushion ${d.id}, ${d.count} of` })),
 )
 </script>
 

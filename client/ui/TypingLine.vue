@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { JOB_LIMITS, type Job, type Seat } from '../../contract/index.ts'
+import { JOB_LIMITS, type PartJob, type Seat } from '../../contract/index.ts'
 import type { Edit } from '../../core/job/index.ts'
 import type { Asked, Typed } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import { readLine } from './read-line.ts'
 
-const props = defineProps<{ job: Job | null; units: LengthUnit; placeholder: string }>()
+const props = defineProps<{ job: PartJob | null; units: LengthUnit; placeholder: string }>()
 const emit = defineEmits<{ seat: [seat: Seat, says: string, units: LengthUnit]; edit: [edit: Edit]; help: [] }>()
 
 const shop = useShop()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Level } from '../../core/warning/index.ts'
+import { partName } from '../../core/job/index.ts'
 import { warningWords, type Warning } from '../../core/warnings/index.ts'
 import { useJob } from '../stores/job.ts'
 
@@ -11,16 +12,19 @@ const NAMES: Record<Level, string> = { stop: 'Stop', warning: 'Look', note: 'Not
 const rows = computed(() =>
   props.warnings
     .toSorted((a, b) => ORDER[a.level] - ORDER[b.level])
-    .map((w) => ({ w, words: warningWords(w, jobs.job?.units ?? 'mm') })),
+    .map((w) => {
+      const part = jobs.whole?.parts.find((p) => p.letter === w.part)
+      return { w, words: warningWords(w, jobs.job?.units ?? 'mm'), part: part ? `${partName(part)}: ` : '' }
+    }),
 )
 </script>
 
 <template>
   <ul v-if="rows.length > 0" class="warnings">
-    <li v-for="({ w, words }, i) in rows" :key="i" :class="w.level">
+    <li v-for="({ w, words, part }, i) in rows" :key="i" :class="w.level">
       <strong>{{ NAMES[w.level] }}</strong>
       <span
-        >{{ words.says }} <em v-if="words.cure">{{ words.cure }}</em></span
+        >{{ part }}{{ words.says }} <em v-if="words.cure">{{ words.cure }}</em></span
       >
     </li>
   </ul>

@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { JOB_LIMITS, readJob } from '../../contract/index.ts'
 import { GRAMMAR } from '../../core/typing/index.ts'
-import { newJob } from '../../core/job/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../../core/demo/index.ts'
+import { jobOf, newPartJob } from '../../core/job/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../../core/demo/index.ts'
 import { FACTORY_BOOK } from '../../core/defaults/index.ts'
 import { readLine } from './read-line.ts'
 
@@ -35,7 +35,7 @@ it('what is understood can be kept: of thousands of lines made of its own words 
     )
     .map(([text, amounts]) => amounts.reduce((t, a) => t.replace('#', () => a), text))
   const line = fc.oneof(made, said)
-  const bench = keepersBench()
+  const bench = keepersBenchPart()
   let understood = 0
   fc.assert(
     fc.property(line, fc.boolean(), (text, isOpen) => {
@@ -50,7 +50,7 @@ it('what is understood can be kept: of thousands of lines made of its own words 
         const job =
           typed.kind === 'edit'
             ? typed.edit.apply(bench)
-            : newJob({
+            : newPartJob({
                 ticket: 'T-1',
                 title: 'T',
                 units: typed.units,
@@ -60,7 +60,7 @@ it('what is understood can be kept: of thousands of lines made of its own words 
                 cloth: DEMO_CLOTHS[0]!,
                 seat: typed.seat,
               })
-        const kept = readJob(job)
+        const kept = readJob(jobOf(job))
         expect(kept.ok ? '' : `${text}: ${kept.faults[0]!.path} ${kept.faults[0]!.message}`).toBe('')
       }
     }),
@@ -72,7 +72,7 @@ it('what is understood can be kept: of thousands of lines made of its own words 
 it('a line that the job file would refuse is refused in words, with the place', () => {
   const read = readLine('bench 2236 x 468 x 75 in 3', { ...context, job: null })
   expect(read.ok).toBe(true)
-  const title = { ...keepersBench(), title: '' }
+  const title = { ...keepersBenchPart(), title: '' }
   const refused = readLine('sa 12', { ...context, job: title })
   expect(refused).toEqual({ ok: false, says: 'That cannot be kept: title cannot be empty.' })
 })

@@ -1,4 +1,5 @@
-import { readJob, readWith, Seat, type Fault, type Job } from '../../contract/index.ts'
+import { readJob, readWith, Seat, type Fault, type PartJob } from '../../contract/index.ts'
+import { jobOf } from '../../core/job/index.ts'
 import { readTyped, typingWords, type Asked, type Typed, type TypingContext } from '../../core/typing/index.ts'
 
 export type ReadLine =
@@ -15,19 +16,19 @@ export function readLine(text: string, context: TypingContext): ReadLine {
   return only ? { ok: true, value: { ...value, readings } } : heldAgainst(value.readings[0]!.typed, context.job)
 }
 
-function heldAgainst(typed: Typed, job: Job | null): ReadLine {
+function heldAgainst(typed: Typed, job: PartJob | null): ReadLine {
   const fault = faultOf(typed, job)
   return fault === null
     ? { ok: true, value: typed }
-    : { ok: false, says: `That cannot be kept: ${fault.path.replace(/^\$\.?/, '')} ${fault.message}.` }
+    : { ok: false, says: `That cannot be kept: ${fault.path.replace(/^\$\.?(parts\[\d+\]\.)?/, '')} ${fault.message}.` }
 }
 
-function faultOf(typed: Typed, job: Job | null): Fault | null {
+function faultOf(typed: Typed, job: PartJob | null): Fault | null {
   if (typed.kind === 'seat') {
     const read = readWith(Seat, typed.seat)
     return read.ok ? null : read.faults[0]!
   }
   if (!job) return null
-  const read = readJob(typed.edit.apply(job))
+  const read = readJob(jobOf(typed.edit.apply(job)))
   return read.ok ? null : read.faults[0]!
 }

@@ -4,6 +4,7 @@ import { withJudgedFilling } from './from-2-judged-filling.ts'
 import { withManyMakeUps } from './from-3-many-make-ups.ts'
 import { withAnyPattern } from './from-4-any-pattern.ts'
 import { withWork } from './from-5-with-work.ts'
+import { withParts } from './from-6-with-parts.ts'
 
 export { migrateCloth } from './cloth.ts'
 export { migrateGrade } from './grade.ts'
@@ -16,6 +17,7 @@ const STEPS: readonly (readonly [from: number, step: (document: Document) => Doc
   [3, withManyMakeUps],
   [4, withAnyPattern],
   [5, withWork],
+  [6, withParts],
 ]
 
 /**

@@ -1,40 +1,40 @@
+import { jobOf } from '../job/index.ts'
 import { expect, it } from 'vitest'
 import { CARD_VERSION, JobCard } from '../../contract/index.ts'
 import { setRecord, ticked, totalMinutes, workOrder } from '../making/index.ts'
-import { demoJobs, keepersBench } from '../demo/index.ts'
+import { demoParts, keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { isOpen, jobCard, jobToPlan } from './index.ts'
 
 const { rates } = USUAL_WORKSHOP
 
-it.each(demoJobs().map((job) => [job.ticket, job] as const))(
+it.each(demoParts().map((job) => [job.ticket, job] as const))(
   '%s: its card is of the schema, and its tasks come to the minutes of its work order',
   (_ticket, job) => {
-    const card = jobCard(job)
+    const card = jobCard(jobOf(job))
     expect(JobCard.parse(card)).toEqual(card)
     expect(card.version).toBe(CARD_VERSION)
     const planned = jobToPlan({ id: 'x', ticket: job.ticket, card }, rates).tasks.reduce((sum, t) => sum + t.minutes, 0)
-    expect(Math.abs(planned - totalMinutes(workOrder(job, worked(job)), rates).value)).toBeLessThan(6)
+    expect(Math.abs(planned - totalMinutes(workOrder(jobOf(job), worked(job)), rates).value)).toBeLessThan(6)
     expect(JSON.stringify(card).length).toBeLessThan(4000)
   },
 )
 
 it('what is ticked is no work any more', () => {
-  const job = keepersBench()
-  const [first] = workOrder(job, worked(job))
-  const card = jobCard(setRecord(first!, 'done', (r) => ticked(r, 'Ada', 0)).apply(job))
+  const job = keepersBenchPart()
+  const [first] = workOrder(jobOf(job), worked(job))
+  const card = jobCard(jobOf(setRecord(first!, 'done', (r) => ticked(r, 'Ada', 0)).apply(job)))
   expect(card.steps).toEqual({ done: 1, of: 32 })
   const units = (c: typeof card) => c.left.reduce((sum, l) => sum + (l.kind === 'check' ? l.units : 0), 0)
-  expect([units(jobCard(job)), units(card)]).toEqual([13, 12])
+  expect([units(jobCard(jobOf(job))), units(card)]).toEqual([13, 12])
 })
 
 it('a seat that cannot be worked still has a card', () => {
-  const bench = keepersBench()
-  const card = jobCard({
-    ...bench,
-    seat: { ...bench.seat, division: { kind: 'run', count: 40, gapMm: 900, cuts: 'straight' } },
-  })
+  const bench = keepersBenchPart()
+  const card = jobCard(
+    jobOf({ ...bench, seat: { ...bench.seat, division: { kind: 'run', count: 40, gapMm: 900, cuts: 'straight' } } }),
+  )
   expect(card).toMatchObject({ left: [], steps: { of: 0 } })
   expect(card.doubts).toBeGreaterThan(0)
 })
@@ -49,7 +49,7 @@ it('open jobs are those ordered or begun', () => {
 })
 
 it('cloth in hand that is washed first is wanted by what goes into the wash', () => {
-  const bench = keepersBench()
+  const bench = keepersBenchPart()
   const cloth = {
     ...bench.cloth.cloth,
     washFirst: true,
@@ -67,7 +67,7 @@ it('cloth in hand that is washed first is wanted by what goes into the wash', ()
     placements: [],
     offsets: {},
   }
-  const card = jobCard({ ...job, lays: { [cloth.id]: { problemKey: 'x', lay, byHand: true, locked: [] } } })
+  const card = jobCard(jobOf({ ...job, lays: { [cloth.id]: { problemKey: 'x', lay, byHand: true, locked: [] } } }))
   // 3800 on the table is 95 % of 4000.
   expect(card.needs.cloths).toEqual([{ id: cloth.id, mm: expect.closeTo(4000, 6) as number }])
 })

@@ -1,5 +1,6 @@
 import type { Job, JobCard } from '../../contract/index.ts'
 import { mainGrade } from '../filling/index.ts'
+import { firstPart, partName } from '../job/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { recordOf, unitsOf, workOrder, type Step } from '../making/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
@@ -9,7 +10,7 @@ import type { WorkedPlan } from '../planned/index.ts'
 import { held } from '../keyed/index.ts'
 
 /** The contract's `CARD_VERSION`, of which this room may take types only: a test holds both together. */
-const VERSION = 3
+const VERSION = 4
 
 /** The outline on a ticket is small: coarse arcs will do. */
 const COARSE_MM = 12
@@ -18,11 +19,12 @@ const MOST_CORNERS = 60
 /** What lists, calendar, stock and learning need of a job. */
 export function jobCard(job: Job): JobCard {
   const plan = planJob(job)
+  const cushions = plan.parts.flatMap((p) => p.cushions ?? [])
   return {
     ...plainCard(job, 'whole'),
-    cushions: plan.cushions?.count ?? 0,
+    cushions: cushions.reduce((sum, c) => sum + c.count, 0),
     doubts: plan.warnings.filter((w) => w.level === 'stop' || w.level === 'warning').length,
-    outline: plan.cushions ? small(plan.cushions.seat.bare.outline) : [],
+    outline: cushions[0] ? small(cushions[0].seat.bare.outline) : [],
     ...(plan.kind === 'worked' ? workedPart(job, plan) : NOTHING_WORKED),
   }
 }
@@ -36,7 +38,9 @@ export function plainCard(
   kind: 'whole' | 'under-way' | 'too-long',
   before: JobCard = unreadableCard(''),
 ): JobCard {
-  const { terms, cloth, fitting } = job
+  const { terms, fitting } = job
+  const first = firstPart(job)
+  const { cloth } = first
   return {
     ...before,
     version: VERSION,
@@ -47,9 +51,10 @@ export function plainCard(
     dueOn: terms.dueOn,
     orderedOn: terms.orderedOn,
     notBefore: terms.notBefore,
-    makeUp: job.makeUp.construction.kind,
+    makeUp: first.makeUp.construction.kind,
+    parts: job.parts.map((p) => partName(p)),
     cloth: { id: cloth.cloth.id, name: cloth.cloth.name, colour: cloth.cloth.ground },
-    foam: job.filling.kind === 'foam' ? mainGrade(job.filling.layers).name : 'loose fibre',
+    foam: first.filling.kind === 'foam' ? mainGrade(first.filling.layers).name : 'loose fibre',
     stockTaken: job.making.stockTakenOn !== null,
     lesson: fitting.lesson,
     followUps: fitting.followUps.flatMap((f) => (f.doneOn === null ? [{ kind: f.kind, day: f.day }] : [])),
@@ -122,6 +127,7 @@ const NOTHING_KNOWN: Omit<JobCard, 'worked'> = {
   orderedOn: null,
   notBefore: null,
   makeUp: '',
+  parts: [],
   cloth: { id: '', name: '', colour: '#cccccc' },
   foam: '',
   cushions: 0,
@@ -138,9 +144,10 @@ const LEAST_WORKED_S = 20
 
 function fitsOf(job: Job, plan: WorkedPlan): JobCard['fits'] {
   return Object.entries(job.fitting.fits).flatMap(([cushion, { widthMm, depthMm, thicknessMm, verdict }]) => {
-    const place = plan.cushions.inOrder[Number(cushion) - 1]
-    if (!place) return []
-    const { cover, filling } = plan.designs[place.design]!
+    const own = plan.worked.find((p) => cushion.startsWith(p.part.letter))
+    const place = own?.cushions.inOrder[Number(cushion.slice(1)) - 1]
+    if (!own || !place) return []
+    const { cover, filling } = own.designs[place.design]!
     const { width, depth, thickness } = cover.solid
     const foam =
       filling.kind === 'foam'
@@ -148,7 +155,7 @@ function fitsOf(job: Job, plan: WorkedPlan): JobCard['fits'] {
         : { firmness: null, fitShare: null }
     return [
       {
-        cushion,
+        cushion: `${own.prefix}${cushion.slice(1)}`,
         ...foam,
         planned: { widthMm: width.value, depthMm: depth.value, thicknessMm: thickness.value },
         measured: { widthMm, depthMm, thicknessMm },

@@ -1,9 +1,10 @@
+import { jobOf } from '../job/index.ts'
+import { planOne } from '../testing/jobs.ts'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { Job, LayProblem } from '../../contract/index.ts'
+import { Job, type PartJob, LayProblem } from '../../contract/index.ts'
 import { acceptLay, problemFaults, solveLay } from '../lay/index.ts'
-import { planJob } from '../plan/index.ts'
-import { keepersBench } from '../demo/index.ts'
+import { keepersBenchPart } from '../demo/index.ts'
 import { anyClothChoice } from '../testing/cloths.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
 import { anySeat } from '../testing/seats.ts'
@@ -17,9 +18,9 @@ it(
     let [worked, matched, bothWays] = [0, 0, 0]
     fc.assert(
       fc.property(anySeat, anyMakeUp, anyClothChoice, (seat, makeUp, cloth) => {
-        const job: Job = { ...keepersBench(), seat, makeUp, cloth }
-        expect(Job.safeParse(job).error?.issues ?? []).toEqual([])
-        const plan = planJob(job)
+        const job: PartJob = { ...keepersBenchPart(), seat, makeUp, cloth }
+        expect(Job.safeParse(jobOf(job)).error?.issues ?? []).toEqual([])
+        const plan = planOne(job)
         for (const w of plan.warnings)
           expect(`${warningWords(w, 'mm').says} ${warningWords(w, 'mm').cure}`).not.toMatch(/NaN|undefined|Infinity/)
         if (plan.kind !== 'worked') return
@@ -52,7 +53,7 @@ it(
     let laid = 0
     fc.assert(
       fc.property(anyClothChoice, (cloth) => {
-        const plan = planJob({ ...keepersBench(), cloth })
+        const plan = planOne({ ...keepersBenchPart(), cloth })
         if (plan.kind !== 'worked') return
         const { problem } = plan.cloth.lays[0]
         const solved = solveLay(problem, { seed: 1, budget: { steps: 1, isStopped: () => false } })

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { MOST_PIECES, type Cloth, type Job } from '../../contract/index.ts'
+import { MOST_PIECES, type Cloth, type PartJob } from '../../contract/index.ts'
 import { panelOf } from '../cover/index.ts'
 import { stretchPoints } from '../cover/seam-paths.ts'
 import { setCloth } from '../job/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
 import type { Point } from '../outline/index.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
+import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
 import { bandsOf, colourAt, modulo, patternStart, repeatOf } from '../pattern/index.ts'
 
@@ -23,13 +23,13 @@ const motif: Cloth = {
     halfDrop: false,
   },
 }
-const jobIn = (cloth: Cloth, change: Partial<Job['cloth']> = {}): Job => {
-  const job = setCloth(cloth).apply(keepersBench())
+const jobIn = (cloth: Cloth, change: Partial<PartJob['cloth']> = {}): PartJob => {
+  const job = setCloth(cloth).apply(keepersBenchPart())
   return { ...job, cloth: { ...job.cloth, ...change } }
 }
 
 /** The bench laid, and what of the pattern lies under a point of a laid panel. */
-function laid(job: Job) {
+function laid(job: PartJob) {
   const plan = worked(job)
   const [own] = plan.cloth.lays
   const solved = solveLay(own.problem, { seed: 1, budget: { steps: 3, isStopped: () => false } })
@@ -81,7 +81,7 @@ describe('what repeats each way', () => {
   it('a motif is one band', () => expect(bandsOf(motif, 'along').map((b) => b.widthMm)).toEqual([320]))
 })
 
-describe.each<[string, Cloth, Partial<Job['cloth']>]>([
+describe.each<[string, Cloth, Partial<PartJob['cloth']>]>([
   ['a check, front edges alike', check, {}],
   ['a check, centred both ways', check, { alongRule: 'centred' }],
   ['a motif', motif, {}],
@@ -127,7 +127,7 @@ describe.each<[string, Cloth, Partial<Job['cloth']>]>([
 })
 
 it('round a bowed front the check meets its boxing in the middle, both ways', () => {
-  const ring = demoJobs()[0]!
+  const ring = demoParts()[0]!
   const { plan, under } = laid({ ...setCloth(check).apply(ring) })
   const { cover } = onlyDesign(plan)
   const pair = cover.seams
@@ -200,7 +200,7 @@ describe('cloth in hand', () => {
 })
 
 describe('what is more than can be laid', () => {
-  const bench = keepersBench()
+  const bench = keepersBenchPart()
   const buttons = { rows: 20, across: 40, layout: 'even', marginMm: 20, diameterMm: 20, depthMm: 0 } as const
   const job = {
     ...bench,

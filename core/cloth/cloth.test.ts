@@ -1,15 +1,14 @@
 import fc from 'fast-check'
 import { USUAL_PIPING } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
-import type { Band, Job } from '../../contract/index.ts'
+import type { Band, PartJob } from '../../contract/index.ts'
 import { solveLay, turned } from '../lay/index.ts'
-import type { WorkedPlan } from '../planned/index.ts'
 import { panelOf } from '../cover/index.ts'
 import { newSeat, reading, shapedSeat } from '../job/index.ts'
 import { patternUnder, stepBetween } from '../testing/pattern-under.ts'
 import { frontSpan } from '../seat/index.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
-import { benchJob, onlyDesign, worked } from '../testing/jobs.ts'
+import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
+import { benchJob, onlyDesign, worked, type OnePlan } from '../testing/jobs.ts'
 import { bandCentre, bandsWidth, colourAt, mirrorAxes, modulo, repeatOf } from '../pattern/index.ts'
 import { clothRow, rowPattern, ruledPlaces } from './index.ts'
 
@@ -65,25 +64,25 @@ describe('stripes', () => {
   })
 })
 
-const withCloth = (change: Partial<Job['cloth']>, job = keepersBench()): Job => ({
+const withCloth = (change: Partial<PartJob['cloth']>, job = keepersBenchPart()): PartJob => ({
   ...job,
   cloth: { ...job.cloth, ...change },
 })
 
 describe('where the ruling band falls', () => {
-  const job = keepersBench()
-  const rowOf = (plan: WorkedPlan) =>
+  const job = keepersBenchPart()
+  const rowOf = (plan: OnePlan) =>
     clothRow(
       plan.cushions,
       plan.designs.map((d) => d.cover),
     )
   const row = rowOf(worked(job))
   const placed = (
-    rule: Extract<Job['cloth']['match'], { kind: 'matched' }>['rule'],
+    rule: Extract<PartJob['cloth']['match'], { kind: 'matched' }>['rule'],
     cushion = 0,
-    direction: Job['cloth']['direction'] = 'up-the-roll',
+    direction: PartJob['cloth']['direction'] = 'up-the-roll',
   ) => {
-    const choice: Job['cloth'] = { ...job.cloth, direction, match: { kind: 'matched', rule } }
+    const choice: PartJob['cloth'] = { ...job.cloth, direction, match: { kind: 'matched', rule } }
     const ruled = ruledPlaces(choice, rowPattern(choice), row, cushion)
     return direction === 'up-the-roll' ? ruled.row.at : ruled.depth.at
   }
@@ -132,7 +131,7 @@ describe('where the ruling band falls', () => {
 })
 
 describe('turns on the cloth', () => {
-  const turnsOf = (job: Job, id: string) =>
+  const turnsOf = (job: PartJob, id: string) =>
     worked(job).cloth.lays[0].problem.pieces.find((p) => p.id === `1/${id}`)!.turns
   const oneSided = {
     ...ticking,
@@ -147,7 +146,7 @@ describe('turns on the cloth', () => {
   const pile = DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!
 
   it('symmetrical stripes on two-way cloth: either way up', () =>
-    expect(turnsOf(keepersBench(), 'top-plate')).toEqual([0, 180]))
+    expect(turnsOf(keepersBenchPart(), 'top-plate')).toEqual([0, 180]))
   it('stripes with a left and a right: one way only where matched', () =>
     expect(turnsOf(withCloth({ cloth: oneSided }), 'top-plate')).toEqual([0]))
   it('pile: everything seen has its top up', () => {
@@ -165,7 +164,7 @@ describe('turns on the cloth', () => {
     expect(turnsOf(job, 'boxing-front')).toEqual([0, 90, 180, 270])
   })
   it('the stripe on side boxing is upright or along it, as chosen', () => {
-    expect(turnsOf(keepersBench(), 'boxing-left')).toEqual([0, 180])
+    expect(turnsOf(keepersBenchPart(), 'boxing-left')).toEqual([0, 180])
     expect(turnsOf(withCloth({ sideBoxing: 'along' }), 'boxing-left')).toEqual([270, 90])
   })
 })
@@ -173,8 +172,8 @@ describe('turns on the cloth', () => {
 describe('matching for real', () => {
   /** The colour under a place of a panel, as the lay cuts it. */
   function colourOn(
-    job: Job,
-    plan: WorkedPlan,
+    job: PartJob,
+    plan: OnePlan,
     lay: { placements: readonly { id: string; x: number; y: number; turn: number; flip: boolean }[] },
     id: string,
     x: number,
@@ -186,7 +185,7 @@ describe('matching for real', () => {
     const [dx] = turned(x, y, place.turn, place.flip)
     return colourAt(pattern.bands, place.x + dx - pattern.startMm)
   }
-  const layOf = (plan: WorkedPlan) => {
+  const layOf = (plan: OnePlan) => {
     const solved = solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 15, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     return solved.value.lay
@@ -239,7 +238,7 @@ describe('matching for real', () => {
 describe('matching on other shapes', () => {
   /** Place in the repeat of the cloth under a point of a laid panel. */
   function phaseOn(
-    plan: WorkedPlan,
+    plan: OnePlan,
     lay: { placements: readonly { id: string; x: number; turn: number; flip: boolean }[] },
     id: string,
     x: number,
@@ -249,7 +248,7 @@ describe('matching on other shapes', () => {
     const [dx] = turned(x, y, place.turn, place.flip)
     return modulo(place.x + dx, plan.cloth.lays[0].problem.cloth.repeat.across!)
   }
-  const lay = (plan: WorkedPlan) => {
+  const lay = (plan: OnePlan) => {
     const solved = solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     return solved.value.lay
@@ -259,7 +258,7 @@ describe('matching on other shapes', () => {
     Math.min(...[a - b, a + b - 22].map((d) => Math.min(modulo(d, 68), modulo(-d, 68)))) < 0.5
 
   it('round the window seat the stripe at each front corner goes on in the next cushion, and under it', () => {
-    const plan = worked(demoJobs()[0]!)
+    const plan = worked(demoParts()[0]!)
     const found = lay(plan)
     const { cover } = onlyDesign(plan)
     const { from, to } = frontSpan({ outline: cover.solid.outline, edges: onlyDesign(plan).design.solid.edges })
@@ -286,7 +285,7 @@ describe('matching on other shapes', () => {
   })
 
   it('the mark on the panelling, 1820 from the left along the front, lies on the rust stripe', () => {
-    const plan = worked(demoJobs()[0]!)
+    const plan = worked(demoParts()[0]!)
     const { solid } = onlyDesign(plan).design
     // 1820 is the middle of the 3640 and so the middle of the third cushion.
     const middle = solid.width.value / 2
@@ -294,7 +293,7 @@ describe('matching on other shapes', () => {
   })
 
   it('a tapering seat, railroaded, matches no boxing on its slanted side', () => {
-    const job = keepersBench()
+    const job = keepersBenchPart()
     const seat = shapedSeat(
       {
         kind: 'taper',
@@ -334,9 +333,9 @@ describe('matching on other shapes', () => {
 describe('piping on the cloth', () => {
   const piped = (cut: 'across' | 'along' | 'bias') =>
     worked({
-      ...keepersBench(),
+      ...keepersBenchPart(),
       makeUp: {
-        ...keepersBench().makeUp,
+        ...keepersBenchPart().makeUp,
         construction: { kind: 'boxed', boxing: 'wrap' },
         piping: { ...USUAL_PIPING, cut },
       },

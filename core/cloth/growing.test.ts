@@ -1,14 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Cloth, ClothChoice, Job, LayPiece } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, PartJob, LayPiece } from '../../contract/index.ts'
 import { notchOnPiece, type Cover, type Panel } from '../cover/index.ts'
 import { boxOf, edgeLength, onEdge } from '../outline/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
-import { planJob } from '../plan/index.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
+import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
 import { anyClothChoice } from '../testing/cloths.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
-import { benchJob, onlyDesign, worked } from '../testing/jobs.ts'
+import { benchJob, onlyDesign, worked, planOne } from '../testing/jobs.ts'
 import { patternUnder, stepBetween } from '../testing/pattern-under.ts'
 
 /*
@@ -18,7 +17,7 @@ import { patternUnder, stepBetween } from '../testing/pattern-under.ts'
 
 const ticking = DEMO_CLOTHS[0]!
 const check = DEMO_CLOTHS.find((c) => c.id === 'tern-check')!
-const jobOf = (cloth: Cloth, change: Partial<ClothChoice> = {}, job = keepersBench()): Job => ({
+const jobOn = (cloth: Cloth, change: Partial<ClothChoice> = {}, job = keepersBenchPart()): PartJob => ({
   ...job,
   cloth: { ...job.cloth, cloth, ...change },
 })
@@ -59,7 +58,7 @@ describe('stripes of the bench go on from cushion to cushion', () => {
     ['shrinking unequally, a check, railroaded', shrinking(0.04, 0.01, check), { direction: 'railroaded' }],
     ['a check, railroaded', check, { direction: 'railroaded', alongRule: 'centred' }],
   ])('%s', (_name, cloth, change) => {
-    const plan = worked(jobOf(cloth, change))
+    const plan = worked(jobOn(cloth, change))
     const wide = lastX(plates(onlyDesign(plan).cover))
     const way = change.direction === 'railroaded' ? 'along' : 'across'
     for (const y of [0, 120, 460]) {
@@ -70,7 +69,7 @@ describe('stripes of the bench go on from cushion to cushion', () => {
 
   it('lies centred on the row: the band asked for is on the middle of the middle cushion, washed out or not', () => {
     for (const cloth of [shrinking(0.03, 0.03), ticking]) {
-      const plan = worked(jobOf(cloth, { match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } } }))
+      const plan = worked(jobOn(cloth, { match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } } }))
       const wide = lastX(plates(onlyDesign(plan).cover))
       const at = patternUnder(piece(plan, '2/top-plate'), onItsPiece(cloth, 0, { x: wide / 2, y: 50 })).across!
       expect(stepBetween(cloth, 'across', at, 22 + 6 + 10 + 7)).toBeLessThan(0.01)
@@ -99,7 +98,7 @@ describe('what the piece is cut at', () => {
     ['a check, railroaded', shrinking(0.04, 0.06, check), { direction: 'railroaded' }],
     ['stretching', { ...check, stretch: { across: 0.06, along: 0.02 } }, {}],
   ])('%s: boxing grows by the way it lies', (_name, cloth, change) => {
-    const plan = worked(jobOf(cloth, change))
+    const plan = worked(jobOn(cloth, change))
     for (const { of, id } of plan.cloth.lays[0].pieces) {
       if (of?.panel.role !== 'boxing' && of?.panel.role !== 'plate') continue
       const { outline, turns } = piece(plan, id)
@@ -111,7 +110,7 @@ describe('what the piece is cut at', () => {
   })
 
   it('notches stand on the cut edge of the piece', () => {
-    const { cover } = onlyDesign(worked(jobOf(shrinking(0.04, 0.06))))
+    const { cover } = onlyDesign(worked(jobOn(shrinking(0.04, 0.06))))
     for (const panel of cover.panels)
       for (const n of panel.notches) {
         const i = panel.edges.findIndex((e) => e.name === n.edge)
@@ -131,7 +130,7 @@ describe('what the piece is cut at', () => {
 describe('washed first, all of the cloth shrinks', () => {
   const linen = DEMO_CLOTHS.find((c) => c.id === 'ebb-linen')!
   it('no piece reaches past the washed width of 1460 x 0.98, nor into its selvedges', () => {
-    const plan = worked(jobOf(linen, { match: { kind: 'none' } }, demoJobs()[3]!))
+    const plan = worked(jobOn(linen, { match: { kind: 'none' } }, demoParts()[3]!))
     for (const { cloth, laidOn, problem } of plan.cloth.lays.filter((l) => l.cloth.id === linen.id)) {
       expect(cloth.widthMm).toBe(1460)
       expect(problem.cloth.width).toBeCloseTo(1430.8, 6)
@@ -141,7 +140,7 @@ describe('washed first, all of the cloth shrinks', () => {
   })
   it('cloth in hand is as long as washing leaves it, and the repeat too', () => {
     const plan = worked(
-      jobOf({ ...shrinking(0.02, 0.05), washFirst: true, supply: { kind: 'length', lengthMm: 4000 } }),
+      jobOn({ ...shrinking(0.02, 0.05), washFirst: true, supply: { kind: 'length', lengthMm: 4000 } }),
     )
     expect(plan.cloth.lays[0].problem.cloth).toMatchObject({
       length: 3800,
@@ -163,7 +162,7 @@ describe('rules hold along the row whichever way the cloth runs', () => {
     '%s: the second band of a check on the middle of the row, the third so far from the front edge',
     (direction) => {
       const plan = worked(
-        jobOf(check, {
+        jobOn(check, {
           direction,
           match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 1 } },
           alongRule: { kind: 'band-from-front', band: 2, fromMm: 130 },
@@ -186,7 +185,7 @@ describe('rules hold along the row whichever way the cloth runs', () => {
   it('rust on the centre of a railroaded cloth whose stripes run across it', () => {
     const cloth: Cloth = { ...ticking, pattern: { ...ticking.pattern, runs: 'across' } as Cloth['pattern'] }
     const plan = worked(
-      jobOf(cloth, {
+      jobOn(cloth, {
         direction: 'railroaded',
         match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 3 } },
         alongRule: 'centred',
@@ -204,7 +203,7 @@ describe('rules hold along the row whichever way the cloth runs', () => {
   it('stripes across, up the roll: a mark is taken from the front edge, and said; each mark gives another lay', () => {
     const cloth: Cloth = { ...ticking, pattern: { ...ticking.pattern, runs: 'across' } as Cloth['pattern'] }
     for (const markMm of [100, 130, 150]) {
-      const plan = worked(jobOf(cloth, { match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm } } }))
+      const plan = worked(jobOn(cloth, { match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm } } }))
       expect(
         stepBetween(cloth, 'along', patternUnder(piece(plan, '1/top-plate'), [5, markMm]).along!, 45),
       ).toBeLessThan(0.01)
@@ -214,8 +213,8 @@ describe('rules hold along the row whichever way the cloth runs', () => {
 })
 
 it('a seat with ears says that its side boxing matches one leg only, and how far it is off on the others', () => {
-  const ears = demoJobs()[2]!
-  const plan = worked(jobOf(check, { match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } }, ears))
+  const ears = demoParts()[2]!
+  const plan = worked(jobOn(check, { match: { kind: 'matched', rule: { kind: 'band-on-centre', band: 0 } } }, ears))
   const said = plan.warnings.find((w) => w.code === 'matches-one-leg')
   // Ears stand out 62: the strip runs on over that step, 62 mm that the repeat of 92 does not come out with; 92 − 62 =
   // 30.
@@ -250,8 +249,8 @@ it('over random make-ups, cloths and directions: what is matched meets at every 
       fc.integer({ min: 900, max: 2200 }),
       (makeUp, choice, stretch, shrink, washFirst, width) => {
         const cloth = { ...choice.cloth, stretch, shrink, washFirst, supply: { kind: 'to-buy' as const } }
-        const job: Job = { ...benchJob({ width, count: 2, gapMm: 4 }), makeUp, cloth: { ...choice, cloth } }
-        const plan = planJob(job)
+        const job: PartJob = { ...benchJob({ width, count: 2, gapMm: 4 }), makeUp, cloth: { ...choice, cloth } }
+        const plan = planOne(job)
         if (plan.kind !== 'worked' || choice.match.kind === 'none') return
         const { cover } = onlyDesign(plan)
         const top = plan.cloth.lays[0].pieces.find((p) => p.of?.panel.id === 'top-plate')?.of?.panel
@@ -313,10 +312,10 @@ it('piping strips grow by the way they are cut: 3 % across, 5 % along', () => {
     ['across', ['across', 'along']],
     ['along', ['along', 'across']],
   ] as const) {
-    const base = keepersBench()
+    const base = keepersBenchPart()
     const piping = base.makeUp.piping.kind === 'corded' ? { ...base.makeUp.piping, cut } : base.makeUp.piping
     const steady = worked({ ...base, makeUp: { ...base.makeUp, piping } })
-    const plan = worked(jobOf(shrinking(0.03, 0.05), {}, { ...base, makeUp: { ...base.makeUp, piping } }))
+    const plan = worked(jobOn(shrinking(0.03, 0.05), {}, { ...base, makeUp: { ...base.makeUp, piping } }))
     const taken = { across: 0.97, along: 0.95 }
     const [strip] = plan.cloth.strips[0]!
     const size = boxOf(piece(plan, 'piping').outline.map(([x, y]) => ({ x, y })))

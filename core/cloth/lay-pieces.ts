@@ -1,5 +1,6 @@
-import type { Cloth, ClothChoice, ClothRole, LayPiece, LayProblem } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
 import {
+  clothFor,
   cushionFrames,
   cutOutline,
   framesAsLaid,
@@ -14,7 +15,7 @@ import type { Cushions } from '../seat/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
 import { turned } from '../lay/index.ts'
 import { patternStart, repeatOf, washed, washedChoice, type Way } from '../pattern/index.ts'
-import { clothRow } from './cloth-row.ts'
+import { clothRow, type ClothRow } from './cloth-row.ts'
 import { pieceId, type PieceOf } from './piece-id.ts'
 import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'
 import {
@@ -51,9 +52,9 @@ export interface ClothLay {
 }
 
 export interface ClothPlan {
-  /** The cloth of the job first; others only where something is cut from them. */
+  /** The cloths of the faces first; each only where something is cut from it. */
   readonly lays: readonly [ClothLay, ...ClothLay[]]
-  /** How the piping of each design is split into strips. */
+  /** How the piping of each design, of all parts in order, is split into strips. */
   readonly strips: readonly (readonly PipingStrips[])[]
 }
 
@@ -63,124 +64,145 @@ export interface DesignCovers {
   readonly liner: Cover | null
 }
 
-/** Every piece to be laid, by cloth, with its turns and phases, as lay problems. `designs[i]` is design i. */
-export function planCloth(bought: ClothChoice, designs: readonly DesignCovers[], cushions: Cushions): ClothPlan {
-  const choice = washedChoice(bought)
-  const roles = rolesByCloth(bought)
-  const strips = designs.map(({ cover }, i) =>
-    cover.piping ? pipingStrips(choice, cover.piping, cushions.designs, i) : [],
-  )
-  const lays = roles.map(({ cloth, roles: own }) => layOf(choice, cloth, own, designs, cushions, strips))
-  const [main, ...others] = lays as [ClothLay, ...ClothLay[]]
-  return { lays: [main, ...others.filter((l) => l.pieces.length > 0)], strips }
+/** A part of a ticket, as its cloth is planned. */
+export interface PartCovers {
+  /** Before the numbers of its cushions: its letter, or nothing where it is the only one. */
+  readonly prefix: string
+  /** Cloths as they are bought or kept. */
+  readonly cloth: ClothChoice
+  readonly designs: readonly DesignCovers[]
+  readonly cushions: Cushions
 }
 
-interface ClothRoles {
-  readonly cloth: Cloth
-  readonly roles: ReadonlySet<ClothRole>
+/** A part with what its pieces are cut by. */
+interface CutPart extends PartCovers {
+  /** Its cloths as they lie on the table. */
+  readonly laid: ClothChoice
+  readonly row: ClothRow
+  /** By design. */
+  readonly strips: readonly (readonly PipingStrips[])[]
 }
 
-/** Each cloth once, with all that is cut from it; what has no cloth of its own is cut from the first. */
-function rolesByCloth(choice: ClothChoice): readonly ClothRoles[] {
-  const others = Object.entries(choice.others) as [ClothRole, Cloth][]
-  const own = others.filter(([, cloth]) => cloth.id !== choice.cloth.id)
-  const ids = [...new Set(own.map(([, cloth]) => cloth.id))]
-  const rest = CLOTH_ROLES.filter((role) => !own.some(([r]) => r === role))
-  return [
-    { cloth: choice.cloth, roles: new Set(rest) },
-    ...ids.map((id) => ({
-      cloth: own.find(([, c]) => c.id === id)![1],
-      roles: new Set(own.flatMap(([role, c]) => (c.id === id ? [role] : []))),
-    })),
+/** Every piece of all parts to be laid, by cloth, with its turns and phases, as lay problems. */
+export function planCloth(parts: readonly PartCovers[]): ClothPlan {
+  const isAlone = parts.length === 1 && parts[0]!.designs.length === 1
+  const cut = parts.map((part): CutPart => {
+    const laid = washedChoice(part.cloth)
+    return {
+      ...part,
+      laid,
+      row: clothRow(
+        part.cushions,
+        part.designs.map((d) => d.cover),
+      ),
+      strips: part.designs.map(({ cover }, i) =>
+        cover.piping ? pipingStrips(laid, cover.piping, part.cushions.designs[i]!, isAlone) : [],
+      ),
+    }
+  })
+  const lays = clothsOf(parts).map((cloth) => layOf(cloth, cut))
+  const [main, ...others] = lays.filter((l, i) => l.pieces.length > 0 || (i === 0 && lays.length === 1)) as [
+    ClothLay,
+    ...ClothLay[],
   ]
+  return { lays: [main, ...others], strips: cut.flatMap((p) => p.strips) }
 }
 
-const CLOTH_ROLES: readonly ClothRole[] = ['face', 'second-face', 'boxing', 'piping', 'base', 'lining', 'liner']
+/** Each cloth of all parts once, the faces first. */
+function clothsOf(parts: readonly PartCovers[]): readonly Cloth[] {
+  const all = [...parts.map((p) => p.cloth.cloth), ...parts.flatMap((p) => Object.values(p.cloth.others))]
+  return all.filter((cloth, i) => all.findIndex((c) => c.id === cloth.id) === i)
+}
 
-function layOf(
-  choice: ClothChoice,
-  bought: Cloth,
-  roles: ReadonlySet<ClothRole>,
-  designs: readonly DesignCovers[],
-  cushions: Cushions,
-  strips: readonly (readonly PipingStrips[])[],
-): ClothLay {
+function layOf(bought: Cloth, parts: readonly CutPart[]): ClothLay {
   const cloth = washed(bought)
-  // Stripes are matched on the cloth of the job alone.
+  const cut = [
+    ...parts.flatMap((part) => panelsOf(part, cloth)),
+    ...parts.flatMap((part) => stripsOf(part, parts, cloth)),
+  ]
+  const isMatching = parts.some((p) => p.laid.cloth.id === cloth.id && p.laid.match.kind === 'matched')
+  return {
+    cloth: bought,
+    laidOn: cloth,
+    pieces: cut.map((c) => c.laid),
+    usableMm: usableWidth(cloth),
+    problem: {
+      format: 'loft-seam/lay-problem',
+      version: 1,
+      ...clothProblem(cloth, isMatching),
+      gap: 0,
+      pieces: cut.map((c) => c.piece),
+    },
+  }
+}
+
+interface Cut {
+  readonly laid: LaidPiece
+  readonly piece: LayPiece
+}
+
+/** The panels of a part that are cut from a cloth, cushion by cushion. */
+function panelsOf(part: CutPart, cloth: Cloth): readonly Cut[] {
+  const { laid: choice, cushions, designs, row, prefix } = part
+  // Stripes are matched on the cloth of the face alone.
   const own: ClothChoice = cloth.id === choice.cloth.id ? choice : { ...choice, cloth, match: { kind: 'none' } }
-  const usableMm = usableWidth(cloth)
-  const laid: LaidPiece[] = []
-  const pieces: LayPiece[] = []
   const cuts = designs.map(({ cover, liner }) =>
     layersOf({ cover, liner }).flatMap(({ of, layer }) =>
       of.panels
-        .filter((p) => roles.has(p.cloth))
+        .filter((p) => clothFor(choice, p.cloth).id === cloth.id)
         .map((panel) => ({ of, layer, panel, cut: cutOutline(panel) }))
         .map((p) => ({ ...p, flat: asOutline(p.cut) })),
     ),
   )
   const pattern = rowPattern(own)
-  const row = clothRow(
-    cushions,
-    designs.map((d) => d.cover),
-  )
-  cushions.inOrder.forEach(({ design }, cushion) => {
+  return cushions.inOrder.flatMap(({ design }, cushion) => {
     const ruled = ruledPlaces(own, pattern, row, cushion)
-    for (const { of, layer, panel, cut, flat } of cuts[design]!) {
-      const id = pieceId({ cushion, layer, panel: panel.id })
+    return cuts[design]!.map(({ of, layer, panel, cut, flat }): Cut => {
+      const id = pieceId({ part: prefix, cushion, layer, panel: panel.id })
       const frames = layer === 'cover' ? framesAsLaid(own, cushionFrames(own, of, panel), panel.lies) : null
       const ways = frames && matchedWays(own, panel, matchingsOf(own, pattern, frames, ruled, row, cushion))
       const match = ways && matchOf(panel, ways.matchings)
-      laid.push({
-        id,
-        name: `${layer === 'liner' ? 'Liner, ' : ''}${panel.name}, cushion ${cushion + 1}`,
-        qty: panel.times,
-        cut,
-        of: { cushion, layer, panel },
-        matched: match !== null,
-      })
-      pieces.push({
-        id,
-        qty: panel.times,
-        outline: flat,
-        turns: [...(ways?.turns ?? turnsOf(own, panel))],
-        flip: false,
-        match,
-      })
-    }
-  })
-  if (roles.has('piping')) {
-    strips.forEach((groups, design) =>
-      groups.forEach(({ id, split, qty, group }) => {
-        const piping = designs[design]!.cover.piping!
-        const outline = stripOutline(piping, split, own.cloth)
-        const name = strips.length === 1 ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
-        laid.push({
+      return {
+        laid: {
           id,
-          name: group.isClosed ? name : `${name}, open run`,
-          qty,
-          cut: outline,
-          of: null,
-          matched: false,
-        })
-        pieces.push({
+          name: `${layer === 'liner' ? 'Liner, ' : ''}${panel.name}, cushion ${prefix}${cushion + 1}`,
+          qty: panel.times,
+          cut,
+          of: { part: prefix, cushion, layer, panel },
+          matched: match !== null,
+        },
+        piece: {
           id,
-          qty,
-          outline: asOutline(outline),
-          turns: pipingTurns(own.cloth, piping),
+          qty: panel.times,
+          outline: flat,
+          turns: [...(ways?.turns ?? turnsOf(own, panel))],
           flip: false,
-          match: null,
-        })
-      }),
-    )
-  }
-  return {
-    cloth: bought,
-    laidOn: cloth,
-    pieces: laid,
-    usableMm,
-    problem: { format: 'loft-seam/lay-problem', version: 1, ...clothProblem(own), gap: 0, pieces },
-  }
+          match,
+        },
+      }
+    })
+  })
+}
+
+/** The strips of a part's piping, where they are cut from a cloth. */
+function stripsOf(
+  { laid: choice, designs, cushions, strips }: CutPart,
+  parts: readonly CutPart[],
+  cloth: Cloth,
+): readonly Cut[] {
+  if (clothFor(choice, 'piping').id !== cloth.id) return []
+  const isAlone = parts.length === 1 && designs.length === 1
+  return strips.flatMap((groups, design) =>
+    groups.map(({ id, split, qty, group }): Cut => {
+      const piping = designs[design]!.cover.piping!
+      const outline = stripOutline(piping, split, cloth)
+      const name = isAlone ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
+      return {
+        laid: { id, name: group.isClosed ? name : `${name}, open run`, qty, cut: outline, of: null, matched: false },
+        piece: { id, qty, outline: asOutline(outline), turns: pipingTurns(cloth, piping), flip: false, match: null },
+      }
+    }),
+  )
 }
 
 const layersOf = ({ cover, liner }: DesignCovers) => [
@@ -192,9 +214,9 @@ const layersOf = ({ cover, liner }: DesignCovers) => [
  * The cloth as a lay problem knows it. Where a roll is bought it is begun wherever the pattern suits; what is in hand
  * begins where it was cut.
  */
-function clothProblem({ cloth, match }: ClothChoice): Pick<LayProblem, 'cloth' | 'groups'> {
+function clothProblem(cloth: Cloth, isAsked: boolean): Pick<LayProblem, 'cloth' | 'groups'> {
   const { supply } = cloth
-  const isMatching = match.kind === 'matched' && cloth.pattern.kind !== 'plain'
+  const isMatching = isAsked && cloth.pattern.kind !== 'plain'
   const lengthMm =
     supply.kind === 'length'
       ? supply.lengthMm

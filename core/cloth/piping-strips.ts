@@ -46,8 +46,8 @@ export function pipingTurns(cloth: Cloth, piping: PipingPlan): number[] {
 export function pipingStrips(
   choice: ClothChoice,
   piping: PipingPlan,
-  designs: readonly Design[],
-  design: number,
+  design: Design,
+  isOnlyDesign: boolean,
 ): readonly PipingStrips[] {
   const { stripWidth } = piping
   const cloth = clothFor(choice, 'piping')
@@ -56,7 +56,7 @@ export function pipingStrips(
   const onBias = cut === 'bias' ? biasFactor(grown) : null
   const usableMm = usableWidth(cloth) / grown.x
   if (!stripWidth || usableMm <= 0) return []
-  const base = designs.length === 1 ? 'piping' : `piping-${designs[design]!.id}`
+  const base = isOnlyDesign ? 'piping' : `piping-${design.id}`
   return piping.groups.map((group, k) => {
     // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
     const seam = group.panel.edges[0]!.allowance.value
@@ -64,7 +64,7 @@ export function pipingStrips(
       cut === 'bias'
         ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam, choice.stripJoins)
         : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM / grown.x, stripWidth.value, choice.stripJoins)
-    const qty = Math.max(1, Math.round(split.strips.value)) * group.count * designs[design]!.count
+    const qty = Math.max(1, Math.round(split.strips.value)) * group.count * design.count
     return {
       id: k === 0 ? base : `${base}-${k + 1}`,
       group,

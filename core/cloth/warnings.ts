@@ -1,4 +1,4 @@
-import type { ClothChoice, Job } from '../../contract/index.ts'
+import type { ClothChoice } from '../../contract/index.ts'
 import {
   isBottomPlate,
   isTopPlate,
@@ -11,29 +11,43 @@ import {
   type Cover,
   type Panel,
 } from '../cover/index.ts'
+import { washedChoice } from '../pattern/index.ts'
 import { MOST_LAID, pieceCount } from '../lay/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Raised } from '../warning/index.ts'
 import type { ClothWarning } from './warning.ts'
-import type { ClothLay, ClothPlan, LaidPiece } from './lay-pieces.ts'
+import type { ClothLay, ClothPlan, LaidPiece, PartCovers } from './lay-pieces.ts'
 import { rowPattern, type RowPattern } from './match.ts'
 
-/**
- * What is doubtful about cloth, stripes and direction, before anything is laid. `job` has its cloth as it lies on the
- * table.
- */
-export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[]): readonly Raised<ClothWarning>[] {
-  const { cloth, match, direction } = job.cloth
-  const pattern = rowPattern(job.cloth)
-  const [main] = plan.lays
+/** What is doubtful about cloth, stripes and direction of all parts, before anything is laid. */
+export function clothWarnings(parts: readonly PartCovers[], plan: ClothPlan): readonly Raised<ClothWarning>[] {
+  const nearest = Math.min(Infinity, ...plan.strips.flatMap((runs) => runs.map(({ split }) => split.clearMm)))
+  return [
+    ...parts.flatMap((part) =>
+      partWarnings(part, plan).map((w) => (part.prefix === '' ? w : { ...w, part: part.prefix })),
+    ),
+    ...(nearest < JOIN_CLEAR_MM - 0.5
+      ? [{ station: 'lay', level: 'note', code: 'piping-join-near', clear: nearest, wanted: JOIN_CLEAR_MM } as const]
+      : []),
+    ...plan.lays.flatMap(tooMany),
+    ...plan.lays.flatMap(tooWide),
+  ]
+}
+
+function partWarnings(part: PartCovers, plan: ClothPlan): readonly Raised<ClothWarning>[] {
+  const choice = washedChoice(part.cloth)
+  const { cloth, match, direction } = choice
+  const pattern = rowPattern(choice)
+  const main = plan.lays.find((l) => l.cloth.id === cloth.id)
+  const covers = part.designs.map((d) => d.cover)
   const warnings: Raised<ClothWarning>[] = []
-  if (match.kind === 'matched') {
+  if (match.kind === 'matched' && main) {
     if (!pattern.row && !pattern.depth)
       warnings.push({ station: 'lay', level: 'warning', code: 'nothing-to-match', cloth: cloth.name })
-    else warnings.push(...ruleDoubts(job.cloth, pattern), ...matchDoubts(job.cloth, pattern, main, covers))
+    else warnings.push(...ruleDoubts(choice, pattern), ...matchDoubts(choice, pattern, main, part.prefix, covers))
   }
   const across = direction === 'up-the-roll' ? pattern.row : pattern.depth
-  if (across && across.repeat > main.usableMm)
+  if (across && main && across.repeat > main.usableMm)
     warnings.push({
       station: 'lay',
       level: 'stop',
@@ -43,10 +57,7 @@ export function clothWarnings(job: Job, plan: ClothPlan, covers: readonly Cover[
     })
   if (cloth.nap === 'one-way' && direction === 'railroaded')
     warnings.push({ station: 'lay', level: 'warning', code: 'pile-sideways' })
-  const nearest = Math.min(Infinity, ...plan.strips.flatMap((runs) => runs.map(({ split }) => split.clearMm)))
-  if (nearest < JOIN_CLEAR_MM - 0.5)
-    warnings.push({ station: 'lay', level: 'note', code: 'piping-join-near', clear: nearest, wanted: JOIN_CLEAR_MM })
-  return [...warnings, ...plan.lays.flatMap(tooMany), ...plan.lays.flatMap(tooWide)]
+  return warnings
 }
 
 /** Buttons on every cushion, and all of their ties, are soon more pieces than any cloth is laid with. */
@@ -80,6 +91,7 @@ function matchDoubts(
   choice: ClothChoice,
   pattern: RowPattern,
   main: ClothLay,
+  prefix: string,
   covers: readonly Cover[],
 ): readonly Raised<ClothWarning>[] {
   const warnings: Raised<ClothWarning>[] = []
@@ -106,7 +118,7 @@ function matchDoubts(
     if (legs > LEGS_OFF_MM) warnings.push({ station: 'lay', level: 'note', code: 'matches-one-leg', edges, off: legs })
   }
   // Both ways were asked of the bottom, and one-way cloth gives it fewer.
-  const under = main.problem.pieces.filter((_, i) => isUnder(main.pieces[i]!))
+  const under = main.problem.pieces.filter((_, i) => isUnder(main.pieces[i]!, prefix))
   const [wantsRow, wantsDepth] = [pattern.row !== null, pattern.depth !== null && covers.some((c) => c.wall !== null)]
   const has = (way: 'across' | 'along') => under.every((p) => typeof p.match?.[way] === 'number')
   if (under.length > 0 && ((wantsRow && !has(rowWay(choice))) || (wantsDepth && !has(depthWay(choice)))))
@@ -114,7 +126,8 @@ function matchDoubts(
   return warnings
 }
 
-const isUnder = ({ of }: LaidPiece): boolean => of !== null && of.layer === 'cover' && isBottomPlate(of.panel)
+const isUnder = ({ of }: LaidPiece, prefix: string): boolean =>
+  of !== null && of.part === prefix && of.layer === 'cover' && isBottomPlate(of.panel)
 
 const LEGS_OFF_MM = 0.5
 

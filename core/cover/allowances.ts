@@ -1,4 +1,4 @@
-import type { AllowanceBook, Job } from '../../contract/index.ts'
+import type { AllowanceBook, PlannedPart } from '../../contract/index.ts'
 import { entered, type Figure } from '../working/index.ts'
 
 export type AllowanceName = keyof AllowanceBook
@@ -17,7 +17,7 @@ export const ALLOWANCE_LABELS: Readonly<Record<AllowanceName, string>> = {
 export const ALLOWANCE_NAMES = Object.keys(ALLOWANCE_LABELS) as readonly AllowanceName[]
 
 /** Each allowance as it applies to a job, and who set it: the shop's book or the job itself. */
-export function applied({ book, overrides }: Pick<Job['allowances'], 'book' | 'overrides'>): Allowances {
+export function applied({ book, overrides }: Pick<PlannedPart['allowances'], 'book' | 'overrides'>): Allowances {
   const one = (name: AllowanceName): Figure => {
     const override = overrides[name]
     return entered({

@@ -1,19 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { Job } from '../../contract/index.ts'
-import { newSeat, reading, shapedSeat } from '../job/index.ts'
+import { Job, type PartJob } from '../../contract/index.ts'
+import { jobOf, newSeat, reading, shapedSeat } from '../job/index.ts'
 import { areaOf, atHeight, bevelVolume, boxOf, edgeLength, slantOf, vertex, at, hasArcs } from '../outline/index.ts'
-import { planJob } from '../plan/index.ts'
 import { reshape } from '../seat/index.ts'
-import { demoJobs, keepersBench } from '../demo/index.ts'
-import { foamJob, onlyDesign, worked } from '../testing/jobs.ts'
+import { demoParts, keepersBenchPart } from '../demo/index.ts'
+import { foamJob, onlyDesign, worked, planOne } from '../testing/jobs.ts'
 import { anySeat } from '../testing/seats.ts'
 import { eulerNumber } from './checks/closes-round-block.ts'
 import { panelOf } from './index.ts'
 import { runsOnFlat, unroll, wallArea, wholePart } from './wall.ts'
 
-const withSeat = (seat: Job['seat']): Job =>
-  foamJob((foam) => ({ ...foam, school: { kind: 'size-for-size' } }), { ...keepersBench(), seat })
+const withSeat = (seat: PartJob['seat']): PartJob =>
+  foamJob((foam) => ({ ...foam, school: { kind: 'size-for-size' } }), { ...keepersBenchPart(), seat })
 const upright = { meets: 'open' as const, riseMm: 0, lean: null }
 
 describe('a leaning side, by hand', () => {
@@ -104,13 +103,13 @@ describe('the five checks on any shape', () => {
         fc.boolean(),
         (seat, boxing, matched) => {
           const base = withSeat(seat)
-          const job: Job = {
+          const job: PartJob = {
             ...base,
             makeUp: { ...base.makeUp, construction: { kind: 'boxed', boxing } },
             cloth: { ...base.cloth, match: matched ? base.cloth.match : { kind: 'none' } },
           }
-          expect(Job.safeParse(job).success).toBe(true)
-          const plan = planJob(job)
+          expect(Job.safeParse(jobOf(job)).success).toBe(true)
+          const plan = planOne(job)
           if (plan.kind === 'unworkable') {
             expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
             return
@@ -136,7 +135,7 @@ describe('the five checks on any shape', () => {
     const starts = (['rectangle', 'taper', 'eared', 'corner-bench', 'ring', 'berth', 'taped', 'points'] as const).map(
       (kind) => withSeat(reshape(newSeat('bench', 1800, 600, 80, 3), kind)),
     )
-    for (const job of [...demoJobs(), ...starts]) {
+    for (const job of [...demoParts(), ...starts]) {
       for (const { cover, checks } of worked(job).designs) {
         expect(
           checks.flatMap((c) => c.faults),
@@ -151,7 +150,7 @@ describe('the five checks on any shape', () => {
   it('unrolled strips are as long as the outlines they meet, and together as large as the walls', () => {
     fc.assert(
       fc.property(anySeat, (seat) => {
-        const plan = planJob(withSeat(seat))
+        const plan = planOne(withSeat(seat))
         if (plan.kind === 'unworkable') return
         for (const { cover } of plan.designs) {
           const wall = cover.wall!

@@ -1,4 +1,4 @@
-import type { Cloth, ClothChoice, ClothRole, Job } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, ClothRole, PlannedPart } from '../../contract/index.ts'
 import { cutLarger, type Way } from '../pattern/index.ts'
 import { clothFor, givesOrShrinks } from './on-the-roll.ts'
 import { NO_GROWTH, type Growth, type PanelRole } from './panel.ts'
@@ -9,7 +9,7 @@ import { NO_GROWTH, type Growth, type PanelRole } from './panel.ts'
 export const MOST_TAKEN_FOR_STRETCH = 0.04
 
 /** Covers of this kind finished larger by these shares of their width and depth. */
-export type LearnedShares = Job['allowances']['learned']
+export type LearnedShares = PlannedPart['allowances']['learned']
 
 /**
  * A panel as it lies, and how much of its own length runs front to back rather than along the row, where it runs round

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { keepersBench } from '../demo/index.ts'
+import { keepersBenchPart } from '../demo/index.ts'
 import { FACTORY_BOOK } from '../defaults/index.ts'
 import { boxSolid } from '../testing/jobs.ts'
 import { anyMakeUpOf } from '../testing/make-ups.ts'
@@ -40,7 +40,7 @@ describe.each(CONSTRUCTIONS)('what the panels of %s say of themselves', (kind) =
           units: 'mm',
           solid: boxSolid(900, kind === 'bolster' ? t : 500, t),
           makeUp,
-          cloth: { ...keepersBench().cloth, match: { kind: 'none' } },
+          cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
           allowances: applied({ book: FACTORY_BOOK, overrides: {} }),
           edges: {},
         })

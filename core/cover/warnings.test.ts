@@ -1,20 +1,19 @@
 import { describe, expect, it } from 'vitest'
-import { Job, readJob, type Closure, type Construction, type MakeUp } from '../../contract/index.ts'
-import { newSeat, setCloth, setLooseFibre, setMakeUp, USUAL_PIPING } from '../job/index.ts'
-import { planJob } from '../plan/index.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
-import { boxSolid, onlyDesign, worked } from '../testing/jobs.ts'
+import { Job, type PartJob, readJob, type Closure, type Construction, type MakeUp } from '../../contract/index.ts'
+import { jobOf, newSeat, setCloth, setLooseFibre, setMakeUp, USUAL_PIPING } from '../job/index.ts'
+import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
+import { boxSolid, onlyDesign, worked, planOne } from '../testing/jobs.ts'
 import { warningWords } from '../warnings/index.ts'
 import { checkCover, CLOSURES, cutOutline, makeCover, MAKE_UPS, panelOf, usualMakeUp } from './index.ts'
 import { applied } from './allowances.ts'
 import { boxOf } from '../outline/index.ts'
 
-const single = (w: number, d: number, t: number): Job => ({
-  ...keepersBench(),
+const single = (w: number, d: number, t: number): PartJob => ({
+  ...keepersBenchPart(),
   seat: { ...newSeat('singles', w, d, t, 1), clearanceMm: 0 },
-  cloth: { ...keepersBench().cloth, match: { kind: 'none' } },
+  cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
 })
-const made = (job: Job, change: (m: MakeUp) => Partial<MakeUp>): Job =>
+const made = (job: PartJob, change: (m: MakeUp) => Partial<MakeUp>): PartJob =>
   setMakeUp('', (m) => ({ ...m, ...change(m) })).apply(job)
 const as =
   (kind: Construction['kind'], own: object = {}, closure?: Closure) =>
@@ -22,12 +21,12 @@ const as =
     construction: { ...MAKE_UPS[kind].usual, ...own } as Construction,
     closure: closure ?? CLOSURES[MAKE_UPS[kind].closures[0]].usual,
   })
-const said = (job: Job) =>
-  planJob(job).warnings.map((w) => `${w.code}: ${warningWords(w, 'mm').says} ${warningWords(w, 'mm').cure}`)
-const codes = (job: Job) => planJob(job).warnings.map((w) => w.code)
+const said = (job: PartJob) =>
+  planOne(job).warnings.map((w) => `${w.code}: ${warningWords(w, 'mm').says} ${warningWords(w, 'mm').cure}`)
+const codes = (job: PartJob) => planOne(job).warnings.map((w) => w.code)
 
 describe('bad input is stopped or warned of in words, with a cure', () => {
-  it.each<[string, Job, RegExp]>([
+  it.each<[string, PartJob, RegExp]>([
     [
       'an allowance of nought',
       { ...single(600, 400, 80), allowances: { ...single(600, 400, 80).allowances, overrides: { seamMm: 0 } } },
@@ -134,12 +133,12 @@ describe('bad input is stopped or warned of in words, with a cure', () => {
       /ties-unreachable: With 4 ties to a side/,
     ],
   ])('%s', (_name, job, words) => {
-    expect(Job.safeParse(job).success).toBe(true)
+    expect(Job.safeParse(jobOf(job)).success).toBe(true)
     const found = said(job).filter((s) => words.test(s))
     expect(found, said(job).join('\n')).toHaveLength(1)
   })
 
-  it.each<[string, (j: Job) => unknown, RegExp]>([
+  it.each<[string, (j: PartJob) => unknown, RegExp]>([
     [
       'cloth that stretches 60 %',
       (j) => ({ ...j, cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, stretch: { across: 0.6, along: 0 } } } }),
@@ -166,18 +165,18 @@ describe('bad input is stopped or warned of in words, with a cure', () => {
       /liner\.largerShare is more than a tenth larger/,
     ],
   ])('%s is refused at the door', (_name, change, words) => {
-    const read = readJob(change(keepersBench()))
+    const read = readJob(jobOf(change(keepersBenchPart()) as PartJob))
     expect(!read.ok && read.faults.map((f) => `${f.path} ${f.message}`).join('\n')).toMatch(words)
   })
 
   it('what a footprint cannot take is said with the nearest that can: a waterfall on the ring of SL-01', () => {
-    const ring = made(demoJobs()[0]!, as('waterfall'))
+    const ring = made(demoParts()[0]!, as('waterfall'))
     expect(said(ring)[0]).toMatch(/^make-up-refused: Waterfall: the .* edge is bowed.*Boxed is the nearest that can\.$/)
-    expect(said(made(demoJobs()[0]!, as('capped')))[0]).toMatch(/Capped: the .* edge is bowed/)
-    expect(said(made(demoJobs()[5]!, as('knife-edge')))[0]).toMatch(
+    expect(said(made(demoParts()[0]!, as('capped')))[0]).toMatch(/Capped: the .* edge is bowed/)
+    expect(said(made(demoParts()[5]!, as('knife-edge')))[0]).toMatch(
       /Knife-edge: the hull side leans\..*Boxed is the nearest/,
     )
-    expect(said(made(demoJobs()[2]!, as('pull-over')))[0]).toMatch(/Pull-over on a board: .*Boxed is the nearest/)
+    expect(said(made(demoParts()[2]!, as('pull-over')))[0]).toMatch(/Pull-over on a board: .*Boxed is the nearest/)
   })
 })
 
@@ -203,7 +202,7 @@ describe('cloth that gives, shrinks, or is another', () => {
   it('linen that is not washed first is cut larger: 624 / 0.98 across, 424 / 0.96 along; railroaded the other way', () => {
     const linen = { ...DEMO_CLOTHS.find((c) => c.id === 'ebb-linen')!, washFirst: false }
     const job = setCloth(linen).apply(single(600, 400, 80))
-    const size = (j: Job) =>
+    const size = (j: PartJob) =>
       Object.values(panelOf(onlyDesign(worked(j)).cover, 'top-plate').figures)
         .slice(2)
         .map((f) => Number(f.value.toFixed(3)))
@@ -222,7 +221,7 @@ describe('cloth that gives, shrinks, or is another', () => {
       solid,
       makeUp: usualMakeUp('boxed'),
       cloth: single(1, 1, 1).cloth,
-      allowances: applied(keepersBench().allowances),
+      allowances: applied(keepersBenchPart().allowances),
       edges: { 'top-plate/front': 30 },
     })
     if (!cover.ok) throw new Error('refused')
@@ -234,7 +233,7 @@ describe('cloth that gives, shrinks, or is another', () => {
   })
 
   it('each cloth has a lay of its own: base of mesh, liner of calico', () => {
-    const lays = (n: number) => worked(demoJobs()[n]!).cloth.lays.map((l) => [l.cloth.id, l.pieces.map((p) => p.id)])
+    const lays = (n: number) => worked(demoParts()[n]!).cloth.lays.map((l) => [l.cloth.id, l.pieces.map((p) => p.id)])
     expect(lays(5)).toEqual([
       ['storm-canvas', ['1/blank', '2/blank']],
       ['brine-mesh', ['1/base', '2/base']],

@@ -1,4 +1,4 @@
-import type { Job } from '../../contract/index.ts'
+import type { PlannedPart } from '../../contract/index.ts'
 import type { FillingPlan } from '../filling/index.ts'
 import { arcBetween, boxOf, edgeOf, isStraight } from '../outline/index.ts'
 import type { LengthUnit } from '../units/index.ts'
@@ -28,7 +28,7 @@ export const refusalWarning = (refusal: Refusal): Raised<CoverWarning> => ({
 
 /** What is doubtful about the make-up. */
 export function coverWarnings(
-  job: Job,
+  job: PlannedPart,
   allowances: Allowances,
   cover: Cover,
   filling: FillingPlan,
@@ -55,7 +55,8 @@ export function coverWarnings(
   ]
 }
 
-const isWrap = (job: Job): boolean => 'boxing' in job.makeUp.construction && job.makeUp.construction.boxing === 'wrap'
+const isWrap = (job: PlannedPart): boolean =>
+  'boxing' in job.makeUp.construction && job.makeUp.construction.boxing === 'wrap'
 
 function panelDoubts(panel: Panel): readonly Raised<CoverWarning>[] {
   const { minX, minY, maxX, maxY } = boxOf(panel.finished)
@@ -77,7 +78,7 @@ function panelDoubts(panel: Panel): readonly Raised<CoverWarning>[] {
 }
 
 function openingDoubts(
-  { makeUp, filling: chosen }: Job,
+  { makeUp, filling: chosen, cutting }: PlannedPart,
   cover: Cover,
   filling: FillingPlan,
 ): readonly Raised<CoverWarning>[] {
@@ -87,7 +88,7 @@ function openingDoubts(
     opening &&
     makeUp.construction.kind !== 'cube' &&
     !(makeUp.construction.kind === 'liner' && chosen.kind === 'loose-fibre')
-  const isFilmed = chosen.kind === 'foam' && chosen.cutting.film
+  const isFilmed = chosen.kind === 'foam' && cutting.film
   const warnings: Raised<CoverWarning>[] = []
   if (isPassed) {
     const { goes, way, neededMm, packedMm, girthMm } = openingVerdict(
@@ -166,7 +167,7 @@ function pipingDoubts(
   return warnings
 }
 
-function clothDoubts(job: Job): readonly Raised<CoverWarning>[] {
+function clothDoubts(job: PlannedPart): readonly Raised<CoverWarning>[] {
   const { cloth } = job.cloth
   const stretch = Math.max(cloth.stretch.across, cloth.stretch.along)
   const warnings: Raised<CoverWarning>[] = []
@@ -195,7 +196,7 @@ const TIES_REACHED = 2
 const LONGEST_LOOP_MM = 220
 
 function trimDoubts(
-  { makeUp: { trims, construction, liner }, cloth, filling }: Job,
+  { makeUp: { trims, construction, liner }, cloth, filling }: PlannedPart,
   seam: number,
   cover: Cover,
 ): readonly Raised<CoverWarning>[] {

@@ -1,15 +1,18 @@
-import type { Job } from '../../contract/index.ts'
-import { newJob, newSeat, USUAL_PIPING } from '../job/index.ts'
+import type { Job, PartJob } from '../../contract/index.ts'
+import { jobOf, newPartJob, newSeat, USUAL_PIPING } from '../job/index.ts'
 import { DEMO_CLOTHS } from './demo-cloths.ts'
 import { DEMO_GRADES } from './demo-grades.ts'
 import { FACTORY_BOOK } from '../defaults/index.ts'
 
 /** The demo ticket SL-02: a straight bench in three cushions, squeezed together by 2 mm. */
-export function keepersBench(): Job {
+export const keepersBench = (): Job => jobOf(keepersBenchPart())
+
+/** The same, as its only part sees it. */
+export function keepersBenchPart(): PartJob {
   const grade = DEMO_GRADES.find((g) => g.name === 'Gannet 30/140')!
   const cloth = DEMO_CLOTHS.find((c) => c.id === 'lamp-room-ticking')!
   const seat = newSeat('bench', 2236, 468, 75, 3)
-  const job = newJob({
+  const job = newPartJob({
     ticket: 'SL-02',
     title: "Keepers' bench",
     units: 'mm',

@@ -1,20 +1,25 @@
-import type { Construction, EdgeSetting, FoamFilling, Job, MakeUp, Seat } from '../../contract/index.ts'
+import type { Construction, EdgeSetting, FoamFilling, Job, MakeUp, PartJob, Seat } from '../../contract/index.ts'
 import { USUAL_TIES, usualMakeUp } from '../cover/index.ts'
 import { USUAL_FIBRE, usualWadding } from '../filling/index.ts'
-import { newJob, newSeat, reading, setFoam, shapedSeat, USUAL_PIPING } from '../job/index.ts'
+import { jobOf, newPartJob, newSeat, partJobs, reading, setFoam, shapedSeat, USUAL_PIPING } from '../job/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { DEMO_CLOTHS } from './demo-cloths.ts'
 import { DEMO_GRADES } from './demo-grades.ts'
-import { keepersBench } from './demo-job.ts'
+import { keepersBenchPart } from './demo-job.ts'
 import { FACTORY_BOOK } from '../defaults/index.ts'
 
 /**
  * The tickets of the demo shop, in the order of their numbers; seats and backs, bolsters and bench are tickets of their
  * own.
  */
-export const demoJobs = (): readonly Job[] => [
+export const demoJobs = (): readonly Job[] => tickets().map(jobOf)
+
+/** Every part of every demo ticket, as it sees it. */
+export const demoParts = (): readonly PartJob[] => demoJobs().flatMap(partJobs)
+
+const tickets = (): readonly PartJob[] => [
   watchRoom(),
-  keepersBench(),
+  keepersBenchPart(),
   readingChairs(),
   bunks(),
   lockerLids(),
@@ -36,26 +41,33 @@ const readings = (...mm: number[]) => ({ readings: mm.map((m) => ({ mm: m })) })
 
 const clothNamed = (id: string) => DEMO_CLOTHS.find((c) => c.id === id)!
 /** Cut from other cloths than the face. */
-const withCloths = (job: Job, others: Job['cloth']['others']): Job => ({ ...job, cloth: { ...job.cloth, others } })
-const built = (job: Job, kind: Construction['kind'], change: (makeUp: MakeUp) => Partial<MakeUp> = () => ({})): Job => {
+const withCloths = (job: PartJob, others: PartJob['cloth']['others']): PartJob => ({
+  ...job,
+  cloth: { ...job.cloth, others },
+})
+const built = (
+  job: PartJob,
+  kind: Construction['kind'],
+  change: (makeUp: MakeUp) => Partial<MakeUp> = () => ({}),
+): PartJob => {
   const usual = usualMakeUp(kind)
   return { ...job, makeUp: { ...usual, ...change(usual) } }
 }
 
 const gradeNamed = (name: string) => DEMO_GRADES.find((g) => g.name === name)!
-const filledWith = (job: Job, change: (foam: FoamFilling) => FoamFilling): Job => setFoam('', change).apply(job)
+const filledWith = (job: PartJob, change: (foam: FoamFilling) => FoamFilling): PartJob => setFoam('', change).apply(job)
 
-function ticket(number: string, title: string, gradeName: string, clothId: string, seat: Seat): Job {
+function ticket(number: string, title: string, gradeName: string, clothId: string, seat: Seat): PartJob {
   const grade = gradeNamed(gradeName)
   const cloth = DEMO_CLOTHS.find((c) => c.id === clothId)!
   return {
-    ...newJob({ ticket: number, title, units: 'mm', currency: 'EUR', book: FACTORY_BOOK, grade, cloth, seat }),
+    ...newPartJob({ ticket: number, title, units: 'mm', currency: 'EUR', book: FACTORY_BOOK, grade, cloth, seat }),
     customer: 'Skerrow Light Trust',
   }
 }
 
 /** SL-01: a bench along the round wall in five, its stripe running on across all and set by a mark on the panelling. */
-function watchRoom(): Job {
+function watchRoom(): PartJob {
   const seat = shapedSeat(
     {
       kind: 'ring',
@@ -79,7 +91,7 @@ function watchRoom(): Job {
 }
 
 /** SL-03: T-shaped seats of four reading chairs in a pile cloth, wrapped in wadding. */
-function readingChairs(): Job {
+function readingChairs(): PartJob {
   const ear = { out: reading(62), deep: reading(148) }
   const seat = shapedSeat(
     { kind: 'eared', width: readings(610, 611), depth: readings(545, 544), left: ear, right: ear },
@@ -106,7 +118,7 @@ function readingChairs(): Job {
 }
 
 /** SL-04: three bunk mattresses with one corner cut off by the stair, without a zip: the bottom is slit across. */
-function bunks(): Job {
+function bunks(): PartJob {
   const seat = shapedSeat(
     {
       kind: 'rectangle',
@@ -124,7 +136,7 @@ function bunks(): Job {
     corners: { 'far right': { kind: 'cut', arrivingMm: 210, leavingMm: 330 } },
   })
   const soft = gradeNamed('Eider 50/60')
-  const railroaded: Job = { ...built(job, 'slit-back'), cloth: { ...job.cloth, direction: 'railroaded' } }
+  const railroaded: PartJob = { ...built(job, 'slit-back'), cloth: { ...job.cloth, direction: 'railroaded' } }
   return filledWith(railroaded, (foam) => ({
     ...foam,
     load: { ...foam.load, use: 'sleeping', base: 'slats', own: { contactM2: 0.4 } },
@@ -137,7 +149,7 @@ function bunks(): Job {
  * SL-05: lids of the cockpit lockers, port and starboard, hinged along the side that tapers: vinyl pulled over their
  * boards.
  */
-function lockerLids(): Job {
+function lockerLids(): PartJob {
   const seat = shapedSeat(
     {
       kind: 'taper',
@@ -172,7 +184,7 @@ function lockerLids(): Job {
  * SL-06: two mirrored berth halves against a hull that leans out by 24°, capped, with a base of mesh that opens in a
  * slot.
  */
-function forwardBerth(): Job {
+function forwardBerth(): PartJob {
   const seat = shapedSeat(
     {
       kind: 'berth',
@@ -195,12 +207,12 @@ function forwardBerth(): Job {
 }
 
 /** SL-03B: knife-edge backs of the reading chairs, fibre in a liner. */
-function readingChairBacks(): Job {
+function readingChairBacks(): PartJob {
   const job = ticket('SL-03B', 'Reading chairs, backs', 'Fulmar 35/120', 'moss-loop', {
     ...newSeat('singles', 560, 480, 140, 4),
     clearanceMm: 0,
   })
-  const filling: Job['filling'] = {
+  const filling: PartJob['filling'] = {
     kind: 'loose-fibre',
     load: { ...job.filling.load, use: 'back' },
     boardMm: job.filling.boardMm,
@@ -213,12 +225,12 @@ function readingChairBacks(): Job {
  * SL-07: twelve kneelers, rebond with wadding, the check centred on each and going on over its edges; a remnant of
  * another check is asked after.
  */
-function kneelers(): Job {
+function kneelers(): PartJob {
   const plain = ticket('SL-07', 'Chapel kneelers', 'Rook 80/350', 'tern-check', {
     ...newSeat('singles', 305, 228, 70, 12),
     clearanceMm: 0,
   })
-  const job: Job = {
+  const job: PartJob = {
     ...plain,
     cloth: {
       ...plain.cloth,
@@ -238,7 +250,7 @@ function kneelers(): Job {
 }
 
 /** SL-08: a hassock from sheets of 50 mm, its slip cover lined. */
-function hassock(): Job {
+function hassock(): PartJob {
   const job = ticket('SL-08', 'Lamp-room hassock', 'Gannet 36/180', 'ebb-linen', {
     ...newSeat('singles', 440, 440, 380, 1),
     clearanceMm: 0,
@@ -254,7 +266,7 @@ function hassock(): Job {
 }
 
 /** SL-09: seat and back in one cover, tied to the settle. */
-function deckSettle(): Job {
+function deckSettle(): PartJob {
   const job = ticket('SL-09', 'Deck settle', 'Skua 30/150', 'storm-canvas', {
     ...newSeat('singles', 470, 455, 35, 1),
     clearanceMm: 0,
@@ -270,7 +282,7 @@ function deckSettle(): Job {
 }
 
 /** SL-10: two bolsters with piping of another cloth at both ends. */
-function bolsters(): Job {
+function bolsters(): PartJob {
   const job = ticket('SL-10', 'Gallery bolsters', 'Fulmar 35/120', 'lamp-room-ticking', {
     ...newSeat('singles', 620, 190, 190, 2),
     clearanceMm: 0,
@@ -287,7 +299,7 @@ function bolsters(): Job {
 }
 
 /** SL-10B: a bench pad with staggered buttons pulled into it. */
-function tuftedPad(): Job {
+function tuftedPad(): PartJob {
   const job = ticket('SL-10B', 'Gallery bench pad', 'Gannet 36/180', 'ebb-linen', {
     ...newSeat('bench', 1210, 420, 85, 1),
     clearanceMm: 0,

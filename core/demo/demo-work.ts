@@ -1,4 +1,5 @@
 import type { Job } from '../../contract/index.ts'
+import { applyEdit } from '../job/index.ts'
 import { paused, setRecord, started, stepMinutes, ticked, workOrder } from '../making/index.ts'
 import { planJob } from '../plan/index.ts'
 import { demoTerms } from './demo-terms.ts'
@@ -20,9 +21,8 @@ function begun(job: Job, today: string): Job {
   return done.reduce((soFar, step, i) => {
     const from = at
     at += Math.round(stepMinutes(step, USUAL_WORKSHOP.rates).value * PACE[i % PACE.length]! * 60_000)
-    return setRecord(step, '', (r) => ticked(paused(started(r, from), at), i % 2 === 0 ? 'Ada' : 'Ben', at)).apply(
-      soFar,
-    )
+    const tick = setRecord(step, '', (r) => ticked(paused(started(r, from), at), i % 2 === 0 ? 'Ada' : 'Ben', at))
+    return applyEdit(soFar, soFar.parts[0]!.letter, tick)
   }, job)
 }
 

@@ -1,5 +1,5 @@
-export { demoJobs } from './demo-jobs.ts'
-export { keepersBench } from './demo-job.ts'
+export { demoJobs, demoParts } from './demo-jobs.ts'
+export { keepersBench, keepersBenchPart } from './demo-job.ts'
 export { DEMO_CLOTHS } from './demo-cloths.ts'
 export { DEMO_FOAM_STOCK, DEMO_GRADES } from './demo-grades.ts'
 export { DEMO_TRIMS } from './demo-trims.ts'

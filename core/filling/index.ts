@@ -8,6 +8,6 @@ export { LINER_OPEN_MM, linerFor, linerSize, USUAL_FIBRE, USUAL_LINER, type Line
 export * from './model/index.ts'
 export * from './sizing/index.ts'
 export { limitsOf, usualFoam } from './usual-foam.ts'
-export { fillingWarnings, isInfantBed } from './warnings.ts'
+export { cuttingWarnings, fillingWarnings, isInfantBed } from './warnings.ts'
 export { FILLING_WORDS } from './warning-words.ts'
 export type { FillingWarning } from './warning.ts'

@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { readJob } from '../../contract/index.ts'
-import { setFilling, setFoam, setGrade, setLayers, setLooseFibre } from '../job/index.ts'
-import { DEMO_GRADES, keepersBench } from '../demo/index.ts'
+import { readJob, type PartJob } from '../../contract/index.ts'
+import { jobOf, setFilling, setFoam, setGrade, setLayers, setLooseFibre } from '../job/index.ts'
+import { DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { anyGrade } from '../testing/fillings.ts'
 import { firmnessOf, hardnessOf, mainGrade, settleLayers, stackHardnessN, USUAL_LOAD, type Firmness } from './index.ts'
 
 const named = (name: string) => DEMO_GRADES.find((g) => g.name === name)!
 const [firm, soft] = [named('Gannet 36/180'), named('Eider 50/60')]
-const isSound = (job: unknown) => readJob(JSON.parse(JSON.stringify(job))).ok
+const isSound = (job: PartJob) => readJob(JSON.parse(JSON.stringify(jobOf(job)))).ok
 
 describe('layers of a block', () => {
   it('the free one takes what the others leave, wherever it lies', () => {
@@ -99,7 +99,7 @@ describe('firmness of a stack', () => {
 })
 
 describe('edits of the filling', () => {
-  const job = keepersBench()
+  const job = keepersBenchPart()
 
   it('an advised stack is taken over: the thickest layer takes the rest', () => {
     const next = setLayers('', [

@@ -1,5 +1,4 @@
 import type { FoamFilling, Grade } from '../../contract/index.ts'
-import { USUAL_CUTTING } from './cutting/index.ts'
 import { USUAL_LOAD } from './model/index.ts'
 
 /** A block of one grade, a little larger than its cover. */
@@ -11,7 +10,7 @@ export const usualFoam = (grade: Grade): FoamFilling => ({
   limits: null,
   school: { kind: 'full-block', thicknessExtraMm: 0 },
   wadding: null,
-  cutting: USUAL_CUTTING,
+
   test: null,
   old: null,
 })

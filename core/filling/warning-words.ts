@@ -70,7 +70,7 @@ export const FILLING_WORDS: WordsOf<FillingWarning> = {
     ),
   'part-over-sheet': (w) =>
     words(
-      `Part ${w.part} is larger than any sheet of its grade.`,
+      `Part ${w.piece} is larger than any sheet of its grade.`,
       'Choose a larger sheet, divide into more cushions, or order cut to size.',
     ),
   'seat-height-changes': (w, { mm }) =>

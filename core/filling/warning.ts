@@ -32,7 +32,7 @@ export type FillingWarning =
         | 'infant-bed'
     }
   | { readonly code: 'not-for-sale'; readonly grade: string }
-  | { readonly code: 'part-over-sheet'; readonly part: string }
+  | { readonly code: 'part-over-sheet'; readonly piece: string }
   | { readonly code: 'seat-height-changes'; readonly by: number }
   | {
       readonly code: 'fit-loose' | 'fit-tight' | 'fit-too-tight'

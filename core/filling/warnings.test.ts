@@ -1,26 +1,35 @@
 import { describe, expect, it } from 'vitest'
-import type { FoamFilling, Grade, Job } from '../../contract/index.ts'
+import type { FoamFilling, Grade, PartJob } from '../../contract/index.ts'
 import { newSeat } from '../job/index.ts'
-import { planJob } from '../plan/index.ts'
-import { DEMO_GRADES, keepersBench } from '../demo/index.ts'
-import { foamJob } from '../testing/jobs.ts'
+import { DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
+import { foamJob, planOne } from '../testing/jobs.ts'
 import { USUAL_FIBRE, usualWadding } from './index.ts'
 
 const named = (name: string): Grade => DEMO_GRADES.find((g) => g.name === name)!
-const jobOf = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}): Job =>
+const filledJob = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}): PartJob =>
   foamJob((foam) => ({ ...foam, ...change }), {
-    ...keepersBench(),
+    ...keepersBenchPart(),
     seat: newSeat('singles', ...(size as [number, number, number]), 1),
   })
 const warned = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}) =>
-  planJob(jobOf(size, change))
+  planOne(filledJob(size, change))
     .warnings.filter((w) => w.station === 'filling')
     .map((w) => w.code)
-const { load } = keepersBench().filling
+const { load } = keepersBenchPart().filling
 const layers = (...of: (readonly [string, number | null])[]) =>
   of.map(([name, thicknessMm]) => ({ grade: named(name), thicknessMm }))
 
 describe('what the filling station objects to', () => {
+  it.each([
+    ['a hot wire', { tool: 'hot-wire' as const }, 'hot-wire'],
+    ['film', { film: true }, 'film'],
+  ])('%s', (_name, change, code) => {
+    const job = keepersBenchPart()
+    const said = planOne({ ...job, cutting: { ...job.cutting, ...change } }).warnings.map((w) => w.code)
+    expect(said.filter((c) => c === code)).toHaveLength(1)
+    expect(planOne(job).warnings.map((w) => w.code)).not.toContain(code)
+  })
+
   it('always tells of the fire label, once', () =>
     expect(warned([600, 500, 75]).filter((c) => c === 'fire-label')).toHaveLength(1))
 
@@ -77,8 +86,6 @@ describe('what the filling station objects to', () => {
       { load: { ...load, use: 'sleeping', exposure: 'damp' } },
       'berth-wants-air',
     ],
-    ['a hot wire', [600, 500, 75], { cutting: { ...foamCutting(), tool: 'hot-wire' } }, 'hot-wire'],
-    ['film', [600, 500, 75], { cutting: { ...foamCutting(), film: true } }, 'film'],
     [
       'dust of old foam',
       [600, 500, 75],
@@ -94,9 +101,9 @@ describe('what the filling station objects to', () => {
   ])('%s', (_name, size, change, code) => expect(warned(size, change)).toContain(code))
 
   it('a seat that becomes higher than it was', () => {
-    const job = jobOf([600, 500, 75], { boardMm: { now: 12, before: 6 } })
+    const job = filledJob([600, 500, 75], { boardMm: { now: 12, before: 6 } })
     const old = { measured: { widthMm: 600, depthMm: 500, thicknessMm: 70 }, label: null }
-    const found = planJob({ ...job, seat: { ...job.seat, old } }).warnings.find((w) => w.code === 'seat-height-changes')
+    const found = planOne({ ...job, seat: { ...job.seat, old } }).warnings.find((w) => w.code === 'seat-height-changes')
     expect(found).toMatchObject({ by: 11 })
   })
 
@@ -112,25 +119,25 @@ describe('beds for infants', () => {
     ['by their size', [1200, 600, 100], { use: 'sleeping' }],
     ['by their sleeper', [1900, 700, 100], { use: 'sleeping', lightestKg: 12 }],
   ])('are refused %s', (_name, size, change) => {
-    const plan = planJob(jobOf(size, { load: { ...load, ...change } }))
+    const plan = planOne(filledJob(size, { load: { ...load, ...change } }))
     expect(plan.kind).toBe('unworkable')
     expect(plan.warnings[0]!.code).toBe('infant-bed')
   })
 
   it('a bench of that size is a bench, a mattress for adults is made', () => {
-    expect(planJob(jobOf([1200, 600, 100])).kind).toBe('worked')
-    expect(planJob(jobOf([1900, 700, 100], { load: { ...load, use: 'sleeping' } })).kind).toBe('worked')
+    expect(planOne(filledJob([1200, 600, 100])).kind).toBe('worked')
+    expect(planOne(filledJob([1900, 700, 100], { load: { ...load, use: 'sleeping' } })).kind).toBe('worked')
   })
 })
 
 describe('loose fibre', () => {
   const seat = newSeat('singles', 560, 480, 140, 4)
-  const job: Job = {
-    ...keepersBench(),
+  const job: PartJob = {
+    ...keepersBenchPart(),
     seat,
     filling: { kind: 'loose-fibre', load, boardMm: { now: 0, before: 0 }, ...USUAL_FIBRE },
   }
-  const plan = planJob(job)
+  const plan = planOne(job)
   if (plan.kind !== 'worked') throw new Error(JSON.stringify(plan.warnings))
   const { filling } = plan.designs[0]!
 
@@ -151,13 +158,7 @@ describe('loose fibre', () => {
   })
 
   it('mats in the wet', () => {
-    const wet = planJob({ ...job, filling: { ...job.filling, load: { ...load, exposure: 'wet' } } })
+    const wet = planOne({ ...job, filling: { ...job.filling, load: { ...load, exposure: 'wet' } } })
     expect(wet.warnings.map((w) => w.code)).toContain('fibre-in-wet')
   })
 })
-
-function foamCutting(): FoamFilling['cutting'] {
-  const { filling } = keepersBench()
-  if (filling.kind !== 'foam') throw new Error(filling.kind)
-  return filling.cutting
-}

@@ -15,7 +15,6 @@ const at = (level: Raised<FillingWarning>['level']) => ({ station: 'filling', le
 export function fillingWarnings(
   filling: Filling,
   plans: readonly FillingPlan[],
-  cutting: CuttingPlan | null,
   cushions: Cushions,
 ): readonly Raised<FillingWarning>[] {
   const first = plans[0]!
@@ -29,10 +28,9 @@ export function fillingWarnings(
           ...sizingWarnings(filling, foam, cushions),
         ]
       : []),
-    ...(cutting && filling.kind === 'foam' ? cuttingWarnings(cutting) : []),
     ...placeWarnings(filling),
     ...heightWarnings(first),
-    ...safetyWarnings(filling, plans, cutting),
+    ...safetyWarnings(filling, plans),
   ]
 }
 
@@ -114,7 +112,8 @@ function outlineFaults(plans: readonly FillingPlan[], cushions: Cushions): reado
   ]
 }
 
-function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly Raised<FillingWarning>[] {
+/** What is doubtful about cutting the foam of all parts, and what can hurt. */
+export function cuttingWarnings({ blocks, groups, cutting, supplies }: CuttingPlan): readonly Raised<FillingWarning>[] {
   const warnings: Raised<FillingWarning>[] = []
   const unmade = blocks.flatMap((b) =>
     b.unmade.map((u) => ({ ...u, offered: b.layers[u.layer]!.grade.thicknessesMm })),
@@ -147,8 +146,11 @@ function cuttingWarnings({ blocks, groups, cutting }: CuttingPlan): readonly Rai
     if (cutting.supply === 'cut-to-size') continue
     if (!buy && nest.length === 0) warnings.push({ ...at('warning'), code: 'not-for-sale', grade: group.grade.name })
     else if (nest.length === 0 && group.rows && group.rows.perSheet.value < 1)
-      warnings.push({ ...at('warning'), code: 'part-over-sheet', part: group.parts[0]!.id })
+      warnings.push({ ...at('warning'), code: 'part-over-sheet', piece: group.parts[0]!.id })
   }
+  if (supplies.glue) warnings.push({ ...at('safety'), code: 'glue' })
+  if (cutting.tool === 'hot-wire') warnings.push({ ...at('safety'), code: 'hot-wire' })
+  if (cutting.film) warnings.push({ ...at('safety'), code: 'film' })
   return warnings
 }
 
@@ -167,11 +169,7 @@ function heightWarnings({ height }: FillingPlan): readonly Raised<FillingWarning
     : []
 }
 
-function safetyWarnings(
-  filling: Filling,
-  plans: readonly FillingPlan[],
-  cutting: CuttingPlan | null,
-): readonly Raised<FillingWarning>[] {
+function safetyWarnings(filling: Filling, plans: readonly FillingPlan[]): readonly Raised<FillingWarning>[] {
   const warnings: Raised<FillingWarning>[] = [{ ...at('safety'), code: 'fire-label' }]
   const heaviest = plans.reduce((most, p) => (p.mass.value > most.mass.value ? p : most))
   const lengthMm = Math.max(...plans.flatMap((p) => [p.sizing.block.width.value, p.sizing.block.depth.value]))
@@ -182,10 +180,6 @@ function safetyWarnings(
     filling.load.exposure === 'wet' ||
     (filling.kind === 'foam' && filling.layers.some((l) => l.grade.family === 'closed-cell'))
   if (aboard) warnings.push({ ...at('safety'), code: 'not-a-lifebuoy' })
-  if (cutting?.supplies.glue) warnings.push({ ...at('safety'), code: 'glue' })
-  if (filling.kind === 'foam' && filling.cutting.tool === 'hot-wire')
-    warnings.push({ ...at('safety'), code: 'hot-wire' })
-  if (filling.kind === 'foam' && filling.cutting.film) warnings.push({ ...at('safety'), code: 'film' })
   if (filling.kind === 'foam' && filling.old) warnings.push({ ...at('safety'), code: 'old-foam-dust' })
   return warnings
 }

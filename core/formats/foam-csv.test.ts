@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { Grade, readWith, type FoamFilling, type Job } from '../../contract/index.ts'
-import { DEMO_GRADES, demoJobs } from '../demo/index.ts'
-import { foamJob, worked } from '../testing/jobs.ts'
+import { Grade, readWith, type Cutting, type PartJob } from '../../contract/index.ts'
+import { DEMO_GRADES, demoParts } from '../demo/index.ts'
+import { worked } from '../testing/jobs.ts'
 import { foamOrderCsv, idOfName, readCatalogue, writeCatalogue, type CatalogueRow } from './index.ts'
 
 const rowsOf = (text: string): readonly CatalogueRow[] => {
@@ -81,9 +81,9 @@ describe('the catalogue as a spreadsheet', () => {
 })
 
 describe('the foam order as a spreadsheet', () => {
-  const job = demoJobs()[3]!
-  const lines = (change: Partial<FoamFilling['cutting']>, units: Job['units'] = 'mm') => {
-    const changed = { ...foamJob((foam) => ({ ...foam, cutting: { ...foam.cutting, ...change } }), job), units }
+  const job = demoParts()[3]!
+  const lines = (change: Partial<Cutting>, units: PartJob['units'] = 'mm') => {
+    const changed = { ...job, cutting: { ...job.cutting, ...change }, units }
     return foamOrderCsv(worked(changed).cutting!, changed).split('\n')
   }
 

@@ -1,12 +1,12 @@
 import Papa from 'papaparse'
-import type { Job } from '../../contract/index.ts'
+import type { PartJob } from '../../contract/index.ts'
 import type { CuttingPlan } from '../filling/index.ts'
 import { formatLength, unitName } from '../units/index.ts'
 
 /**
  * What to order of the foam supplier, for a spreadsheet: whole sheets, or parts cut to size; lengths in the job's unit.
  */
-export function foamOrderCsv({ cutting, groups, order }: CuttingPlan, job: Job): string {
+export function foamOrderCsv({ cutting, groups, order }: CuttingPlan, job: PartJob): string {
   const say = (mm: number) => formatLength(mm, job.units)
   const unit = unitName(job.units)
   const fields = ['ticket', 'what', 'grade', 'kg/m3', 'count', `length ${unit}`, `width ${unit}`, `thickness ${unit}`]

@@ -3,22 +3,22 @@ import { XMLParser } from 'fast-xml-parser'
 import Papa from 'papaparse'
 import { PDFDocument } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
-import type { Job } from '../../contract/index.ts'
+import type { PartJob } from '../../contract/index.ts'
 import { solveLay } from '../lay/index.ts'
 import { areaOf, flatten } from '../outline/index.ts'
-import { demoJobs } from '../demo/index.ts'
+import { demoParts } from '../demo/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES } from './index.ts'
 
 /** Made with one library, read with another: rounded corners and all (SL-01 is a ring, SL-04 has cut corners). */
-const drawn = (job: Job) => {
+const drawn = (job: PartJob) => {
   const plan = worked(job)
   const [own] = plan.cloth.lays
   const solved = solveLay(own.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
   if (!solved.ok) throw new Error(solved.error.code)
   return { plan, drawing: layDrawing(job.ticket, own, { ...solved.value.lay, seconds: 0 }, 4) }
 }
-const { plan, drawing } = drawn(demoJobs()[0]!)
+const { plan, drawing } = drawn(demoParts()[0]!)
 
 describe('a lay as DXF, opened by an independent reader', () => {
   it('in millimetres, every piece on CUT with its area, its sewing line inside, notches and names', async () => {
@@ -94,7 +94,7 @@ describe('pieces as drawn', () => {
 })
 
 it('the cut list as a spreadsheet: a line for each, sizes in the unit of the job', () => {
-  const job = demoJobs()[0]!
+  const job = demoParts()[0]!
   const { data } = Papa.parse<Record<string, string>>(cutListCsv(plan.cutList, { ...job, units: 'inch-8' }), {
     header: true,
   })

@@ -1,7 +1,8 @@
+import { jobOf } from '../job/index.ts'
 import Papa from 'papaparse'
 import { expect, it } from 'vitest'
 import { jobCard } from '../card/index.ts'
-import { DEMO_TRIMS, keepersBench } from '../demo/index.ts'
+import { DEMO_TRIMS, keepersBenchPart } from '../demo/index.ts'
 import { shelfCsv, trimsCsv } from './index.ts'
 
 const read = (csv: string) => Papa.parse<Record<string, string>>(csv, { header: true, delimiter: ',' }).data
@@ -14,7 +15,7 @@ it('jobs on a line each; a title that looks like a formula stays a title', () =>
     customer: 'Trust, "Skerrow"',
     revision: 3,
     savedAt: '2026-03-02T09:00:00.000Z',
-    card: jobCard(keepersBench()),
+    card: jobCard(jobOf(keepersBenchPart())),
   }
   const [row] = read(shelfCsv([summary]))
   expect(row).toMatchObject({

@@ -8,21 +8,22 @@ import type {
   ClothRole,
   Closure,
   Construction,
+  Cutting,
   Dimension,
   Filling,
   FoamFilling,
   Grade,
-  Job,
+  PartJob,
   Layer,
   MakeUp,
   Piping,
   Seat,
 } from '../../contract/index.ts'
 
-/** A change of a job, said in words for the history. */
+/** A change of a ticket as one of its parts sees it, said in words for the history. */
 export interface Edit {
   readonly says: string
-  readonly apply: (job: Job) => Job
+  readonly apply: (job: PartJob) => PartJob
 }
 
 /** Puts readings into a slot of the seat (`width`, `tapes.3`, `thickness`); an unknown slot changes nothing. */
@@ -61,6 +62,12 @@ export const setLooseFibre: Edit = {
 export const setFoam = (says: string, change: (foam: FoamFilling) => FoamFilling): Edit => ({
   says,
   apply: (job) => (job.filling.kind === 'foam' ? { ...job, filling: change(job.filling) } : job),
+})
+
+/** Changes how the foam of all parts is cut. */
+export const setCutting = (says: string, change: Partial<Cutting>): Edit => ({
+  says,
+  apply: (job) => ({ ...job, cutting: { ...job.cutting, ...change } }),
 })
 
 /** Changes what the seat must carry, or what lies under it, whatever it is filled with. */

@@ -5,6 +5,7 @@ export {
   setCloth,
   setClosure,
   setConstruction,
+  setCutting,
   setEdgeAllowance,
   setFilling,
   setFoam,
@@ -21,6 +22,7 @@ export {
 export {
   copyOf,
   newJob,
+  newPartJob,
   newSeat,
   NO_FITTING,
   NO_MAKING,
@@ -29,3 +31,16 @@ export {
   USUAL_TERMS,
   type NewJobInput,
 } from './new-job.ts'
+export {
+  addPart,
+  cushionKey,
+  cushionNumber,
+  firstPart,
+  freeLetter,
+  movePart,
+  partFrom,
+  removePart,
+  type JobEdit,
+} from './parts.ts'
+export { STARTERS, startPart, usualName, type Starter } from './starters.ts'
+export { applyEdit, inEveryPart, jobOf, partJob, partJobs, partName, withPart } from './part-job.ts'

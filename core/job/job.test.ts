@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../../contract/index.ts'
 import { applied } from '../cover/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { FACTORY_BOOK } from '../defaults/index.ts'
-import { newJob, newSeat, setAllowance, setCloth, setGrade, setReadings, setSeat } from './index.ts'
+import { jobOf, newPartJob, newSeat, setAllowance, setCloth, setGrade, setReadings, setSeat } from './index.ts'
 
 const plainCloth = DEMO_CLOTHS.find((c) => c.pattern.kind === 'plain')!
 const start = (cloth = DEMO_CLOTHS[0]!) =>
-  newJob({
+  newPartJob({
     ticket: 'J-001',
     title: 'Bench',
     units: 'mm',
@@ -20,7 +20,7 @@ const start = (cloth = DEMO_CLOTHS[0]!) =>
 
 describe('a new job', () => {
   it.each(DEMO_CLOTHS.map((c) => [c.name, c] as const))('on %s is a valid document', (_name, cloth) => {
-    expect(readJob(JSON.parse(JSON.stringify(start(cloth)))).ok).toBe(true)
+    expect(readJob(JSON.parse(JSON.stringify(jobOf(start(cloth))))).ok).toBe(true)
   })
 
   it('matches stripes where there are any', () => {
@@ -31,7 +31,7 @@ describe('a new job', () => {
 
 describe('edits', () => {
   it('leave the job they started from as it was', () => {
-    const job = keepersBench()
+    const job = keepersBenchPart()
     const before = JSON.stringify(job)
     for (const edit of [
       setGrade(DEMO_GRADES[4]!),
@@ -42,13 +42,13 @@ describe('edits', () => {
     ]) {
       const after = edit.apply(job)
       expect(after).not.toBe(job)
-      expect(readJob(JSON.parse(JSON.stringify(after))).ok).toBe(true)
+      expect(readJob(JSON.parse(JSON.stringify(jobOf(after)))).ok).toBe(true)
     }
     expect(JSON.stringify(job)).toBe(before)
   })
 
   it('another cloth brings its own matching', () => {
-    expect(setCloth(plainCloth).apply(keepersBench()).cloth.match).toEqual({ kind: 'none' })
+    expect(setCloth(plainCloth).apply(keepersBenchPart()).cloth.match).toEqual({ kind: 'none' })
     expect(setCloth(DEMO_CLOTHS[0]!).apply(start(plainCloth)).cloth.match).toEqual({
       kind: 'matched',
       rule: { kind: 'band-on-centre', band: 0 },
@@ -56,7 +56,7 @@ describe('edits', () => {
   })
 
   it('an allowance is set on the job, and goes back to the book', () => {
-    const set = setAllowance('seamMm', 15, 'sa').apply(keepersBench())
+    const set = setAllowance('seamMm', 15, 'sa').apply(keepersBenchPart())
     expect(applied(set.allowances).seamMm).toMatchObject({
       value: 15,
       setBy: 'job',

@@ -1,5 +1,6 @@
-import type { Job } from '../../contract/index.ts'
+import type { Job, Part } from '../../contract/index.ts'
 import { mergeDocuments } from './merge.ts'
+import { withoutLooseEnds } from './parts.ts'
 
 export interface MergedJobs {
   readonly job: Job
@@ -10,15 +11,35 @@ export interface MergedJobs {
 }
 
 /**
- * Two versions of a job put together over what both started from. Of two ticks of one step the first stays; minutes
- * worked at one step are added; everything else that both changed otherwise, a note among it, is for the maker to
- * choose.
+ * Two versions of a job put together over what both started from, part by part. Of two ticks of one step the first
+ * stays; minutes worked at one step are added; everything else that both changed otherwise, a note among it, is for the
+ * maker to choose.
  */
 export function mergeJobs(base: Job, mine: Job, theirs: Job): MergedJobs {
-  const { value, clashes } = mergeDocuments(base, mine, theirs, (path) => WORKED.test(path))
+  const { value, clashes } = mergeDocuments(byLetter(base), byLetter(mine), byLetter(theirs), (path) =>
+    WORKED.test(path),
+  )
   const asked = clashes.filter((path) => !TICK.test(path))
-  return { job: value, clashes: asked, isSecondTick: asked.length < clashes.length }
+  return { job: inOrder(value), clashes: asked, isSecondTick: asked.length < clashes.length }
 }
 
 const WORKED = /^making\.steps\..*\.workedS$/
 const TICK = /^making\.steps\..*\.(doneAt|doneBy|overruled|runningSince)$/
+
+/** Parts by their letters: lists count as one value, and two makers may each change a part of their own. */
+type ByLetter = Omit<Job, 'parts'> & {
+  readonly parts: Readonly<Record<string, Part>>
+  readonly order: readonly string[]
+}
+
+const byLetter = (job: Job): ByLetter => ({
+  ...job,
+  parts: Object.fromEntries(job.parts.map((p) => [p.letter, p])),
+  order: job.parts.map((p) => p.letter),
+})
+
+/** In the order that was chosen; a part that only one of them knew comes last. */
+function inOrder({ parts, order, ...job }: ByLetter): Job {
+  const letters = [...new Set([...order, ...Object.keys(parts)])].filter((letter) => letter in parts)
+  return withoutLooseEnds({ ...job, parts: letters.map((letter) => parts[letter]!) })
+}

@@ -1,6 +1,6 @@
 import { usualMatch } from '../pattern/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
-import { usualFoam } from '../filling/index.ts'
+import { USUAL_CUTTING, usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import type {
   AllowanceBook,
@@ -10,10 +10,12 @@ import type {
   Footprint,
   Grade,
   Job,
+  PartJob,
   Making,
   Seat,
   Terms,
 } from '../../contract/index.ts'
+import { jobOf } from './part-job.ts'
 
 export interface NewJobInput {
   readonly ticket: string
@@ -26,17 +28,22 @@ export interface NewJobInput {
   readonly seat: Seat
 }
 
-/** A job with the shop's usual choices; everything can be changed afterwards. */
-export function newJob(input: NewJobInput): Job {
+/** A ticket of one part with the shop's usual choices; everything can be changed afterwards. */
+export const newJob = (input: NewJobInput): Job => jobOf(newPartJob(input))
+
+/** The same, as its part sees it. */
+export function newPartJob(input: NewJobInput): PartJob {
   return {
-    format: 'loft-seam/job',
-    version: 6,
     ticket: input.ticket,
     title: input.title,
     customer: '',
     note: '',
     units: input.units,
     currency: input.currency,
+    letter: 'A',
+    name: '',
+    pose: { kind: 'lies' },
+    follows: null,
     seat: input.seat,
     filling: usualFoam(input.grade),
     makeUp: usualMakeUp('boxed'),
@@ -51,6 +58,7 @@ export function newJob(input: NewJobInput): Job {
       stripJoins: 0,
     },
     allowances: { book: input.book, overrides: {}, edges: {}, learned: null },
+    cutting: USUAL_CUTTING,
     lays: {},
     making: NO_MAKING,
     fitting: NO_FITTING,

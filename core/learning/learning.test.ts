@@ -1,7 +1,8 @@
+import { jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
-import type { Job, Learned } from '../../contract/index.ts'
+import type { PartJob, Learned } from '../../contract/index.ts'
 import { normal as normalOf, seeded } from '../random/index.ts'
-import { keepersBench } from '../demo/index.ts'
+import { keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { jobCard } from '../card/index.ts'
 import { setRecord, started, ticked, workOrder } from '../making/index.ts'
@@ -164,7 +165,7 @@ describe('simulated shops', () => {
 
 describe('evidence of a job', () => {
   it('holds measured cushions, timed steps and used cloth against the plan', () => {
-    const bench = keepersBench()
+    const bench = keepersBenchPart()
     const log = (widthMm: number) => ({
       day: TODAY,
       widthMm,
@@ -174,12 +175,12 @@ describe('evidence of a job', () => {
       wrinkles: '',
       stripesOffMm: null,
     })
-    const job: Job = { ...bench, fitting: { ...bench.fitting, fits: { '2': log(752), '9': log(1) } } }
-    const cut = workOrder(job, worked(job)).find((s) => s.id === 'foam.cut')!
+    const job: PartJob = { ...bench, fitting: { ...bench.fitting, fits: { A2: log(752), A9: log(1), B2: log(1) } } }
+    const cut = workOrder(jobOf(job), worked(job)).find((s) => s.id === 'foam.cut')!
     const timed = setRecord(cut, 'done', (r) =>
       ticked(started(r, Date.parse('2026-03-02T09:00:00Z')), 'Ada', Date.parse('2026-03-02T09:33:00Z')),
     ).apply(job)
-    const { fits, times } = evidenceOf({ ticket: 'SL-02', card: jobCard(timed) }, USUAL_WORKSHOP.rates)
+    const { fits, times } = evidenceOf({ ticket: 'SL-02', card: jobCard(jobOf(timed)) }, USUAL_WORKSHOP.rates)
     expect(fits.map((f) => [f.cushion, f.measured.widthMm, Number(f.planned.widthMm.toFixed(1)), f.foam])).toEqual([
       ['2', 752, 746.7, 'Gannet 30/140'],
     ])
@@ -207,7 +208,7 @@ describe('what was learnt', () => {
   ]
 
   it('is offered to jobs of that make-up and cloth alone', () => {
-    const job = keepersBench()
+    const job = keepersBenchPart()
     expect(learnedFor(job, worked(job), learned)).toMatchObject({ widthShare: 0.007, depthShare: 0.004 })
     expect(
       learnedFor({ ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, id: 'other' } } }, null, learned),
@@ -215,7 +216,7 @@ describe('what was learnt', () => {
   })
 
   it('cuts plates smaller by its shares, boxing by the one of the way it runs, and still sews; given up, all is as before', () => {
-    const job = keepersBench()
+    const job = keepersBenchPart()
     const own = worked(setLearned(learnedFor(job, null, learned)).apply(job))
     const cut = (plan: ReturnType<typeof worked>, what: string) => plan.cutList.find((l) => l.what === what)!
     // 746.67 x 0.993 + 24 = 765.4; 468 x 0.996 + 24 = 490.1; the front boxing by the width's share too, so that it

@@ -1,13 +1,13 @@
-import type { Job, Learned } from '../../contract/index.ts'
+import type { PartJob, Learned } from '../../contract/index.ts'
 import { firmnessOf, stackHardnessN } from '../filling/index.ts'
 import type { Edit } from '../job/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 
-type JobLearned = NonNullable<Job['allowances']['learned']>
+type JobLearned = NonNullable<PartJob['allowances']['learned']>
 
 /** What the shop has accepted for covers and foam like this job's; null where it has learnt nothing of them. */
 export function learnedFor(
-  job: Job,
+  job: PartJob,
   plan: Pick<WorkedPlan, 'designs'> | null,
   learned: readonly Learned[],
 ): JobLearned | null {

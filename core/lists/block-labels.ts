@@ -1,4 +1,4 @@
-import type { Job } from '../../contract/index.ts'
+import type { PartJob } from '../../contract/index.ts'
 import { layerWords, type CuttingPlan } from '../filling/index.ts'
 import { formatLength, unitName } from '../units/index.ts'
 import { shapeNote } from './cut-list.ts'
@@ -15,7 +15,7 @@ export interface BlockLabel {
 }
 
 /** A label for every block of a job. */
-export function blockLabels({ blocks }: CuttingPlan, { units }: Pick<Job, 'units'>): readonly BlockLabel[] {
+export function blockLabels({ blocks }: CuttingPlan, { units }: Pick<PartJob, 'units'>): readonly BlockLabel[] {
   const say = (mm: number) => formatLength(mm, units)
   return blocks.flatMap(({ letter, count, block, layers, parts }) =>
     Array.from({ length: count }, (_, i): BlockLabel => ({

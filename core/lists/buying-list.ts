@@ -56,8 +56,8 @@ export interface ClothLength {
  * with the lays of the plan; trims have the prices of the shelf.
  */
 export function buyingList(
-  job: Job,
-  plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cushions' | 'cloth'>,
+  job: Pick<Job, 'units'>,
+  plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cloth'>,
   lengths: readonly ClothLength[],
   shelf: readonly Trim[] = [],
 ): BuyingList {
@@ -70,7 +70,7 @@ export function buyingList(
     { what: 'Thread', use: 'thread', amount: threadLength(designs) },
   ]
   const lines: BuyLine[] = [
-    ...(cutting ? foamLines(cutting, job.units) : fibreLines(job, designs)).map((l) => ({
+    ...[...(cutting ? foamLines(cutting, job.units) : []), ...fibreLines(designs)].map((l) => ({
       ...l,
       from: 'foam' as const,
       trim: null,
@@ -230,26 +230,34 @@ function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[] {
   ]
 }
 
-function pipingLines(job: Job, designs: WorkedPlan['designs']): readonly TrimLine[] {
-  const piped = designs.flatMap(({ design, cover }) =>
-    cover.piping?.cord ? [{ count: design.count, choice: cover.piping.choice, cord: cover.piping.cord }] : [],
-  )
-  const [first] = piped
-  if (!first || first.choice.kind === 'flat') return []
-  const perDesign = piped.map(({ count, cord }) => times(given(count, 'count', 'cushions'), cord))
-  return [
-    {
-      what: `${first.choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(first.choice.cordMm, job.units)}`,
-      use: first.choice.kind === 'corded' ? 'cord' : 'ready-made-piping',
+function pipingLines({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs']): readonly TrimLine[] {
+  const piped = designs.flatMap(({ design, cover }) => {
+    const { choice, cord } = cover.piping ?? {}
+    return choice && cord && choice.kind !== 'flat'
+      ? [
+          {
+            what: `${choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(choice.cordMm, units)}`,
+            use: choice.kind === 'corded' ? ('cord' as const) : ('ready-made-piping' as const),
+            metres: times(given(design.count, 'count', 'cushions'), cord),
+          },
+        ]
+      : []
+  })
+  return [...new Set(piped.map((p) => p.what))].map((what, i) => {
+    const own = piped.filter((p) => p.what === what)
+    const terms = own.map((p) => p.metres)
+    return {
+      what,
+      use: own[0]!.use,
       amount: figure({
-        id: 'buy.cord',
+        id: i === 0 ? 'buy.cord' : `buy.cord.${i + 1}`,
         label: 'Piping cord',
         quantity: 'run',
-        sum: perDesign.length === 1 ? perDesign[0]! : plus(...perDesign),
+        sum: terms.length === 1 ? terms[0]! : plus(...terms),
         rule: 'cord of one cushion for each',
       }),
-    },
-  ]
+    }
+  })
 }
 
 /** Staples, buttons, vents: of one cushion for each. */
@@ -371,9 +379,14 @@ function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): read
   ]
 }
 
-function fibreLines({ filling }: Job, designs: WorkedPlan['designs']): readonly MaterialLine[] {
-  if (filling.kind !== 'loose-fibre') return []
-  const masses = designs.map((d) => times(given(d.design.count, 'count', `cushions ${d.design.id}`), d.filling.mass))
+function fibreLines(designs: WorkedPlan['designs']): readonly MaterialLine[] {
+  const filled = designs.flatMap(({ part: { filling }, design, filling: { mass } }) =>
+    filling.kind === 'loose-fibre'
+      ? [{ price: filling.pricePerKg, mass: times(given(design.count, 'count', `cushions ${design.id}`), mass) }]
+      : [],
+  )
+  if (filled.length === 0) return []
+  const masses = filled.map((f) => f.mass)
   const mass = figure({
     id: 'buy.fibre',
     label: 'Loose fibre',
@@ -381,6 +394,8 @@ function fibreLines({ filling }: Job, designs: WorkedPlan['designs']): readonly 
     sum: masses.length === 1 ? masses[0]! : plus(...masses),
     rule: 'fill of every cushion',
   })
+  const prices = filled.map((f) => f.price)
+  const isOnePrice = prices.every((p) => p === prices[0])
   return [
     {
       what: 'Loose fibre',
@@ -389,7 +404,9 @@ function fibreLines({ filling }: Job, designs: WorkedPlan['designs']): readonly 
         id: 'buy.fibreCost',
         label: 'Fibre cost',
         quantity: 'money',
-        sum: times(mass, given(filling.pricePerKg, 'money', 'price of a kg')),
+        sum: isOnePrice
+          ? times(mass, given(prices[0]!, 'money', 'price of a kg'))
+          : plus(...filled.map((f) => times(f.mass, given(f.price, 'money', 'price of a kg')))),
         rule: 'by mass',
       }),
     },

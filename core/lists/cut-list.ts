@@ -1,5 +1,5 @@
 import type { ClothPlan } from '../cloth/index.ts'
-import type { Cloth, ClothRole, Job } from '../../contract/index.ts'
+import type { Job } from '../../contract/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
@@ -10,18 +10,17 @@ import { entered } from '../working/index.ts'
 
 /** Everything to be cut, foam first, cut sizes throughout; the letter of a design where there are several. */
 export function cutList(
-  job: Pick<Job, 'cloth' | 'units'>,
+  job: Pick<Job, 'units'>,
   designs: readonly DesignPlan[],
   cutting: CuttingPlan | null,
   cloth: ClothPlan,
 ): readonly CutLine[] {
   const { units } = job
-  const from = (role: ClothRole) => clothFor(job.cloth, role)
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
   const foam = cutting ? foamLines(cutting, units) : []
   const panels = designs.flatMap((d) => [
-    ...panelLines(d, d.cover, { letter: letter(d), prefix: '', from }),
-    ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ', from }) : []),
+    ...panelLines(d, d.cover, { letter: letter(d), prefix: '' }),
+    ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ' }) : []),
   ])
   const strips = designs.flatMap((d, i): readonly CutLine[] =>
     cloth.strips[i]!.map(({ split, qty, group, length, width }) => {
@@ -33,7 +32,7 @@ export function cutList(
         width: length,
         height: width,
         note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`,
-        from: from('piping').name,
+        from: clothFor(d.part.cloth, 'piping').name,
       }
     }),
   )
@@ -41,13 +40,9 @@ export function cutList(
 }
 
 const panelLines = (
-  { design }: DesignPlan,
+  { design, part }: DesignPlan,
   { panels }: Cover,
-  {
-    letter,
-    prefix,
-    from,
-  }: { readonly letter: string; readonly prefix: string; readonly from: (role: ClothRole) => Cloth },
+  { letter, prefix }: { readonly letter: string; readonly prefix: string },
 ): readonly CutLine[] =>
   panels.map((p) => ({
     what: `${prefix}${p.name}${letter}`,
@@ -55,8 +50,11 @@ const panelLines = (
     count: design.count * p.times,
     width: p.figures.cutWidth,
     height: p.figures.cutHeight,
-    note: p.notches.length > 0 ? `${from(p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}` : '',
-    from: from(p.cloth).name,
+    note:
+      p.notches.length > 0
+        ? `${clothFor(part.cloth, p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}`
+        : '',
+    from: clothFor(part.cloth, p.cloth).name,
   }))
 
 /** Parts of every block, with the sheet they come from, and what their size does not tell. */

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import type { Job, Lay } from '../../contract/index.ts'
-import { demoJobs, keepersBench } from '../demo/index.ts'
+import type { PartJob, Lay } from '../../contract/index.ts'
+import { demoParts, keepersBenchPart } from '../demo/index.ts'
 import { benchJob, worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { textKey } from '../text-key/index.ts'
 import { blockLabels, buyingList, chalkList, sheetSize } from './index.ts'
 
-const job = keepersBench()
+const job = keepersBenchPart()
 const plan = worked(job)
 
 describe('the cut list', () => {
@@ -52,7 +52,7 @@ describe('the cut list', () => {
 })
 
 describe('the buying list', () => {
-  const amounts = (j: Job, length: number | null) => {
+  const amounts = (j: PartJob, length: number | null) => {
     const p = worked(j)
     return Object.fromEntries(
       buyingList(j, p, [{ laidMm: length, boundMm: 2500 }]).lines.map((l) => [l.what.split(',')[0]!, l.amount.value]),
@@ -78,11 +78,11 @@ describe('the buying list', () => {
     expect(amounts(job, 3249)).toMatchObject({ Zip: expect.closeTo(980.667, 2), Sliders: 3 }))
 
   it('cushions that are alike or mirrored take the same zip: one line', () => {
-    const zips = (j: Job) =>
+    const zips = (j: PartJob) =>
       buyingList(j, worked(j), [{ laidMm: 3000, boundMm: 3000 }])
         .lines.filter((l) => l.what.startsWith('Zip'))
         .map((l) => l.what)
-    const [ring, , , , lids, berth] = demoJobs()
+    const [ring, , , , lids, berth] = demoParts()
     expect(zips(ring!)).toEqual(['Zip, 5 of'])
     expect(zips(lids!)).toEqual([])
     expect(zips(berth!)).toEqual(['Zip, 2 of'])
@@ -95,7 +95,7 @@ describe('the buying list', () => {
 
 describe('block labels', () => {
   it('one for every block, with its layers from the top, its parts, and how it is cut', () => {
-    const job = demoJobs()[3]!
+    const job = demoParts()[3]!
     const labels = blockLabels(worked(job).cutting!, job)
     expect(labels).toHaveLength(3)
     expect(labels[1]).toEqual({
@@ -109,8 +109,8 @@ describe('block labels', () => {
 })
 
 describe('the cut list of shapes', () => {
-  const [ring, , chairs, bunks, lids, berth] = demoJobs()
-  const lines = (j: Job) => worked(j).cutList
+  const [ring, , chairs, bunks, lids, berth] = demoParts()
+  const lines = (j: PartJob) => worked(j).cutList
 
   it('says what is cut to a template, and how the knife is tilted', () => {
     expect(
@@ -140,7 +140,7 @@ describe('the cut list of shapes', () => {
 
 describe('the chalk list of bowed pieces', () => {
   it('gives the bow of each arc: the inner arc of 728 on 1870 less the wall clearance rises inwards by 35', () => {
-    const plan = worked(demoJobs()[0]!)
+    const plan = worked(demoParts()[0]!)
     const lay: Lay = {
       format: 'loft-seam/lay',
       version: 1,

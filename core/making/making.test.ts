@@ -1,10 +1,10 @@
+import { jobOf } from '../job/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Job } from '../../contract/index.ts'
-import { planJob } from '../plan/index.ts'
-import { demoJobs, keepersBench } from '../demo/index.ts'
+import type { PartJob } from '../../contract/index.ts'
+import { demoParts, keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
-import { worked } from '../testing/jobs.ts'
+import { worked, planOne } from '../testing/jobs.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
 import { sayWorking } from '../working/index.ts'
 import {
@@ -27,8 +27,8 @@ import {
 } from './index.ts'
 
 const { rates } = USUAL_WORKSHOP
-const order = (job: Job) => workOrder(job, worked(job))
-const bench = keepersBench()
+const order = (job: PartJob) => workOrder(jobOf(job), worked(job))
+const bench = keepersBenchPart()
 const steps = order(bench)
 
 describe('the work order of the keepers bench', () => {
@@ -132,7 +132,7 @@ describe('the work order of the keepers bench', () => {
 
 describe('gates', () => {
   const gatesOf = (ticket: string) =>
-    order(demoJobs().find((j) => j.ticket === ticket)!)
+    order(demoParts().find((j) => j.ticket === ticket)!)
       .filter((s) => s.gate)
       .map((s) => s.id)
 
@@ -191,9 +191,9 @@ describe('any make-up', () => {
   it('gets steps with ids of their own, every seam once and in its order, and a time', () => {
     fc.assert(
       fc.property(anyMakeUp, (makeUp) => {
-        const plan = planJob({ ...bench, makeUp, cloth: { ...bench.cloth, match: { kind: 'none' } } })
+        const plan = planOne({ ...bench, makeUp, cloth: { ...bench.cloth, match: { kind: 'none' } } })
         if (plan.kind !== 'worked') return
-        const all = workOrder(bench, plan)
+        const all = workOrder(jobOf(bench), plan)
         expect(new Set(all.map((s) => s.id)).size).toBe(all.length)
         for (const d of plan.designs) {
           const sewn = all.map((s) => s.id).filter((id) => new RegExp(`^sew\\.${d.design.id}\\.[A-Z]+$`).test(id))

@@ -1,11 +1,11 @@
-import type { Job, StepRecord } from '../../contract/index.ts'
+import type { PartJob, StepRecord } from '../../contract/index.ts'
 import type { Edit } from '../job/index.ts'
 import type { Step } from './step.ts'
 
 const UNTOUCHED: StepRecord = { doneAt: null, doneBy: '', overruled: null, workedS: 0, runningSince: null, note: '' }
 
 /** What happened to a step so far. */
-export const recordOf = ({ making }: Pick<Job, 'making'>, id: string): StepRecord => making.steps[id] ?? UNTOUCHED
+export const recordOf = ({ making }: Pick<PartJob, 'making'>, id: string): StepRecord => making.steps[id] ?? UNTOUCHED
 
 /** Seconds worked until `now` (ms). A clock that was set back counts nothing for the stretch that runs. */
 export const workedSeconds = ({ workedS, runningSince }: StepRecord, now: number): number =>
@@ -48,7 +48,7 @@ export const setRecord = (
 })
 
 /** The first gate without an answer; what comes after it waits. Null where nothing is held. */
-export function openGate(steps: readonly Step[], job: Pick<Job, 'making'>): number | null {
+export function openGate(steps: readonly Step[], job: Pick<PartJob, 'making'>): number | null {
   const first = steps.findIndex((s) => s.gate !== null && recordOf(job, s.id).doneAt === null)
   return first < 0 ? null : first
 }
@@ -60,7 +60,7 @@ export interface Progress {
   readonly next: Step | null
 }
 
-export function progressOf(steps: readonly Step[], job: Pick<Job, 'making'>): Progress {
+export function progressOf(steps: readonly Step[], job: Pick<PartJob, 'making'>): Progress {
   const open = steps.filter((s) => recordOf(job, s.id).doneAt === null)
   return { done: steps.length - open.length, of: steps.length, next: open[0] ?? null }
 }

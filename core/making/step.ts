@@ -29,6 +29,8 @@ export interface Step {
   readonly safety: readonly WarningCase['code'][]
   /** Glue that must cure before the next part is begun. */
   readonly cures: boolean
+  /** The seam that is sewn, and of which design; null where none is. */
+  readonly sews: { readonly design: string; readonly seam: string } | null
 }
 
 type StepDraft = Pick<Step, 'id' | 'part' | 'title' | 'resource'> & Partial<Step>
@@ -40,6 +42,7 @@ export const step = (draft: StepDraft): Step => ({
   work: [],
   safety: [],
   cures: false,
+  sews: null,
   ...draft,
 })
 

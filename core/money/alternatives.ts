@@ -1,4 +1,5 @@
 import type { Cloth, Job } from '../../contract/index.ts'
+import { inEveryPart, partName, removePart } from '../job/index.ts'
 import { usualMatch } from '../pattern/index.ts'
 
 /** The same job made otherwise, to be quoted beside it. */
@@ -7,19 +8,38 @@ export interface Alternative {
   readonly job: Job
 }
 
-/** As it is, then without piping, unmatched, and from each other cloth. */
+/** As it is, then without piping, unmatched, without each part of a set, and from each other cloth. */
 export function alternatives(job: Job, cloths: readonly Cloth[]): readonly Alternative[] {
-  const { makeUp, cloth } = job
+  const { cloth } = job.cloth
+  const none = { kind: 'none' } as const
   return [
-    { says: `as it is, ${cloth.cloth.name}`, job },
-    ...(makeUp.piping.kind === 'none'
+    { says: `as it is, ${cloth.name}`, job },
+    ...(job.parts.every((p) => p.makeUp.piping.kind === 'none')
       ? []
-      : [{ says: 'without piping', job: { ...job, makeUp: { ...makeUp, piping: { kind: 'none' as const } } } }]),
-    ...(cloth.match.kind === 'none'
+      : [
+          {
+            says: 'without piping',
+            job: inEveryPart(job, (part) => ({ ...part, makeUp: { ...part.makeUp, piping: none } })),
+          },
+        ]),
+    ...(job.parts.every((p) => p.cloth.match.kind === 'none')
       ? []
-      : [{ says: 'stripes not matched', job: { ...job, cloth: { ...cloth, match: { kind: 'none' as const } } } }]),
+      : [
+          {
+            says: 'stripes not matched',
+            job: inEveryPart(job, (part) => ({ ...part, cloth: { ...part.cloth, match: none } })),
+          },
+        ]),
+    ...(job.parts.length > 1
+      ? job.parts.map((p) => ({ says: `without ${partName(p).toLowerCase()}`, job: removePart(job, p.letter) }))
+      : []),
     ...cloths
-      .filter((c) => c.id !== cloth.cloth.id)
-      .map((c) => ({ says: `from ${c.name}`, job: { ...job, cloth: { ...cloth, cloth: c, match: usualMatch(c) } } })),
+      .filter((c) => c.id !== cloth.id)
+      .map((c) => ({
+        says: `from ${c.name}`,
+        job: inEveryPart({ ...job, cloth: { ...job.cloth, cloth: c } }, (part) =>
+          part.cloth.cloth.id === c.id ? { ...part, cloth: { ...part.cloth, match: usualMatch(c) } } : part,
+        ),
+      })),
   ]
 }

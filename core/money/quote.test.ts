@@ -1,8 +1,9 @@
+import { firstPart, jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
-import type { Charges, Job } from '../../contract/index.ts'
+import type { Charges, PartJob } from '../../contract/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { workOrder } from '../making/index.ts'
-import { DEMO_CLOTHS, DEMO_TRIMS, keepersBench } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS, keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
@@ -17,16 +18,16 @@ const charges: Charges = {
   depositShare: 0.5,
   roundTo: 0.5,
 }
-const job = keepersBench()
+const job = keepersBenchPart()
 function quote(
-  change: (j: Job) => Job = (j) => j,
+  change: (j: PartJob) => PartJob = (j) => j,
   by: Charges = charges,
   trims = DEMO_TRIMS,
   lengths: Parameters<typeof buyingList>[2] = LAID,
 ) {
   const own = change(job)
   const plan = worked(own)
-  return quoteFor(own, buyingList(own, plan, lengths, trims), workOrder(own, plan), USUAL_WORKSHOP.rates, by)
+  return quoteFor(own, buyingList(own, plan, lengths, trims), workOrder(jobOf(own), plan), USUAL_WORKSHOP.rates, by)
 }
 
 describe('the quote of the keepers bench', () => {
@@ -107,14 +108,14 @@ describe('doubts of a quote', () => {
 describe('alternatives', () => {
   it('are the job as it is, unpiped, unmatched, and from other cloths', () => {
     const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
-    const all = alternatives(job, [job.cloth.cloth, calico])
+    const all = alternatives(jobOf(job), [job.cloth.cloth, calico])
     expect(all.map((a) => a.says)).toEqual([
       'as it is, Lamp-room ticking',
       'without piping',
       'stripes not matched',
       'from House calico',
     ])
-    expect(all.every((a) => worked(a.job).kind === 'worked')).toBe(true)
-    expect(quote(() => all[1]!.job).total.value).toBeLessThan(quote().total.value)
+    expect(all.every((a) => worked(firstPart(a.job)).kind === 'worked')).toBe(true)
+    expect(quote(() => firstPart(all[1]!.job)).total.value).toBeLessThan(quote().total.value)
   })
 })

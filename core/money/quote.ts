@@ -50,7 +50,13 @@ export interface Quote {
  * Cloth as bought, foam by the sheet, trims as used, hours at their rate, mark-up on materials,
  * extras, tax; the total up to the next step. Every line is a sum that opens.
  */
-export function quoteFor(job: Job, buying: BuyingList, steps: readonly Step[], rates: Rates, charges: Charges): Quote {
+export function quoteFor(
+  job: Pick<Job, 'terms'>,
+  buying: BuyingList,
+  steps: readonly Step[],
+  rates: Rates,
+  charges: Charges,
+): Quote {
   const money = (id: string, label: string, sum: Expression, rule: string): Figure =>
     figure({ id: `quote.${id}`, label, quantity: 'money', sum, rule, setBy: 'shop', change: 'bill.charges' })
   const lines = [

@@ -1,3 +1,5 @@
 export { planDocument } from './plan-document.ts'
 export { planKey } from './plan-key.ts'
+export { planPart } from './plan-part.ts'
 export { planJob } from './plan.ts'
+export { keepingPlanner, type PartPlanner } from './part-planner.ts'

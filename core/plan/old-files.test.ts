@@ -1,7 +1,8 @@
+import { firstPart } from '../job/index.ts'
+import { planOne } from '../testing/jobs.ts'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readJob } from '../../contract/index.ts'
-import { planJob } from './index.ts'
 
 interface Kept {
   readonly job: { readonly title: string; readonly ticket: string }
@@ -30,7 +31,7 @@ describe('a job file of version 6, in every make-up', () => {
     (_name, { job, stood }) => {
       const read = readJob(job)
       if (!read.ok) throw new Error(JSON.stringify(read.faults))
-      const plan = planJob(read.value)
+      const plan = planOne(firstPart(read.value))
       if (plan.kind !== 'worked') return expect(plan.kind).toBe(stood)
       const pieces = plan.cloth.lays.flatMap((l) => l.problem.pieces)
       expect({

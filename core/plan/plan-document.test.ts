@@ -1,12 +1,12 @@
+import { jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
 import { solveLay } from '../lay/index.ts'
 import { planDocument } from './plan-document.ts'
-import { planJob } from './plan.ts'
-import { keepersBench } from '../demo/index.ts'
-import { benchJob } from '../testing/jobs.ts'
+import { keepersBenchPart } from '../demo/index.ts'
+import { benchJob, planOne } from '../testing/jobs.ts'
 
-const job = keepersBench()
-const plan = planJob(job)
+const job = keepersBenchPart()
+const plan = planOne(job)
 const solved =
   plan.kind === 'worked'
     ? solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 5, isStopped: () => false } })
@@ -21,7 +21,7 @@ function figures(node: unknown): { label: string; value: number; working: string
 }
 
 describe('the plan as a document', () => {
-  const document = JSON.parse(JSON.stringify(planDocument(job, plan, [lay])))
+  const document = JSON.parse(JSON.stringify(planDocument(jobOf(job), plan, [lay])))
 
   it.each([
     ['Cushion width', '(2236 − 2 × (−2)) ÷ 3 = 746.7 mm net'],
@@ -47,9 +47,11 @@ describe('the plan as a document', () => {
   })
 
   it('holds panels, seams, lay, chalk list, lists and warnings in words', () => {
-    expect(document.designs[0].cover.panels).toHaveLength(7)
-    expect(document.designs[0].cover.panels[0].cut).toHaveLength(4)
-    expect(document.designs[0].cover.checks.every((c: { faults: string[] }) => c.faults.length === 0)).toBe(true)
+    expect(document.parts[0].designs[0].cover.panels).toHaveLength(7)
+    expect(document.parts[0].designs[0].cover.panels[0].cut).toHaveLength(4)
+    expect(document.parts[0].designs[0].cover.checks.every((c: { faults: string[] }) => c.faults.length === 0)).toBe(
+      true,
+    )
     expect(document.lays[0].chalkList).toHaveLength(document.lays[0].lay.placements.length)
     expect(document.buying.hasLay).toBe(true)
     expect(document.warnings.every((w: { says: string }) => w.says.length > 10)).toBe(true)
@@ -57,7 +59,7 @@ describe('the plan as a document', () => {
 
   it('says so when nothing can be worked out', () => {
     const bad = benchJob({ count: 40, gapMm: 200 })
-    expect(planDocument(bad, planJob(bad), [])).toMatchObject({
+    expect(planDocument(jobOf(bad), planOne(bad), [])).toMatchObject({
       workable: false,
       warnings: [{ code: 'seat-fault', fault: { code: 'cushion-vanishes' } }],
     })

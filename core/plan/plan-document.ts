@@ -6,7 +6,7 @@ import { instanceOf, lowerBound } from '../lay/index.ts'
 import { buyingList, chalkList, shapeNote } from '../lists/index.ts'
 import { workOrder } from '../making/index.ts'
 import { isStraight, type Outline, type Point } from '../outline/index.ts'
-import type { DesignPlan, Plan, WorkedPlan } from '../planned/index.ts'
+import type { DesignPlan, PartPlan, Plan, WorkedPlan } from '../planned/index.ts'
 import { topOf, type Cushions, type CushionSize, type SeatEdge } from '../seat/index.ts'
 import { warningWords, type Warning } from '../warnings/index.ts'
 import { sayWorking, type Figure } from '../working/index.ts'
@@ -19,22 +19,16 @@ import { sayWorking, type Figure } from '../working/index.ts'
 export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[], stops: readonly Warning[] = []) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = [...stops, ...plan.warnings].map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 5, ticket: job.ticket, title: job.title, units: job.units } as const
-  const cushions = plan.cushions && seatDocument(plan.cushions, say)
-  if (plan.kind === 'unworkable') return { ...head, workable: false, cushions, warnings } as const
+  const head = { format: 'loft-seam/plan', version: 6, ticket: job.ticket, title: job.title, units: job.units } as const
+  const strips = plan.kind === 'worked' ? plan.cloth.strips : []
+  const stripsOf = (d: DesignPlan) => (plan.kind === 'worked' ? strips[plan.designs.indexOf(d)]! : [])
+  const parts = plan.parts.map((p) => partDocument(p, say, stripsOf))
+  if (plan.kind === 'unworkable') return { ...head, workable: false, parts, warnings } as const
   return {
     ...head,
     workable: true,
-    cushions,
+    parts,
     foam: foamDocument(plan, say),
-    allowances: Object.fromEntries(Object.entries(plan.allowances).map(([name, f]) => [name, say(f)])),
-    designs: plan.designs.map((d, i) => ({
-      design: d.design.id,
-      count: d.design.count,
-      filling: fillingDocument(job, d),
-      cover: coverDocument(job, d, plan.cloth.strips[i]!),
-      liner: d.liner && { panels: d.liner.panels.map((p) => panelDocument(p, say)), seams: d.liner.seams },
-    })),
     lays: plan.cloth.lays.map((own, i) => ({
       cloth: own.cloth.name,
       problem: own.problem,
@@ -49,6 +43,29 @@ export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]
     })),
     warnings,
   } as const
+}
+
+/** A part: its cushions, and where it can be made its designs. */
+function partDocument(plan: PartPlan, say: Say, stripsOf: (design: DesignPlan) => readonly PipingStrips[]) {
+  const { letter, name } = plan.part
+  const head = {
+    letter,
+    name,
+    workable: plan.kind === 'worked',
+    cushions: plan.cushions && seatDocument(plan.cushions, say),
+  }
+  if (plan.kind === 'unworkable') return head
+  return {
+    ...head,
+    allowances: Object.fromEntries(Object.entries(plan.allowances).map(([key, f]) => [key, say(f)])),
+    designs: plan.designs.map((d) => ({
+      design: d.design.id,
+      count: d.design.count,
+      filling: fillingDocument(d, say),
+      cover: coverDocument(d, say, stripsOf(d)),
+      liner: d.liner && { panels: d.liner.panels.map((p) => panelDocument(p, say)), seams: d.liner.seams },
+    })),
+  }
 }
 
 type Say = (f: Figure) => ReturnType<typeof figureDocument>
@@ -135,8 +152,7 @@ function foamDocument({ cutting }: WorkedPlan, say: Say) {
   }
 }
 
-function fillingDocument(job: Job, { filling }: DesignPlan) {
-  const say = (f: Figure) => figureDocument(f, job)
+function fillingDocument({ part, filling }: DesignPlan, say: Say) {
   const { block, cover } = filling.sizing
   const common = {
     reason: filling.sizing.reason,
@@ -170,7 +186,7 @@ function fillingDocument(job: Job, { filling }: DesignPlan) {
     layers: filling.layers.map((l) => ({ grade: l.grade.name, thicknessMm: l.thicknessMm })),
     hardnessN: filling.hardnessN,
     firmness: filling.firmness,
-    school: job.filling.kind === 'foam' ? job.filling.school.kind : null,
+    school: part.filling.kind === 'foam' ? part.filling.school.kind : null,
     ...common,
     block: {
       ...sizesDocument(block, say),
@@ -201,10 +217,9 @@ function fillingDocument(job: Job, { filling }: DesignPlan) {
   }
 }
 
-function coverDocument(job: Job, { cover, checks }: DesignPlan, strips: readonly PipingStrips[]) {
-  const say = (f: Figure) => figureDocument(f, job)
+function coverDocument({ part, cover, checks }: DesignPlan, say: Say, strips: readonly PipingStrips[]) {
   return {
-    makeUp: job.makeUp.construction.kind,
+    makeUp: part.makeUp.construction.kind,
     perimeter: say(cover.perimeter),
     figures: cover.figures.map(say),
     closures: cover.closures.map((c) => ({
@@ -234,7 +249,7 @@ function coverDocument(job: Job, { cover, checks }: DesignPlan, strips: readonly
       })),
     },
     fittings: cover.fittings.map((f) => ({ ...f, amount: say(f.amount) })),
-    notes: cover.notes.map((n) => noteWords(n, job.units)),
+    notes: cover.notes.map((n) => noteWords(n, part.units)),
     checks,
   }
 }

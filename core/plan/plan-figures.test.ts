@@ -1,21 +1,20 @@
 import { describe, expect, it } from 'vitest'
-import type { Closure, Job } from '../../contract/index.ts'
+import type { Closure, PartJob } from '../../contract/index.ts'
 import { CLOSURES, usualMakeUp } from '../cover/index.ts'
 import { layDrawing } from '../formats/index.ts'
 import { newSeat, setCloth, setLooseFibre, shapedSeat, reading } from '../job/index.ts'
 import { solveLay } from '../lay/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { flatten, onEdge, outwardOn, type Point, type Polygon } from '../outline/index.ts'
-import { planJob } from './plan.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
-import { onlyDesign, worked } from '../testing/jobs.ts'
+import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
+import { onlyDesign, worked, planOne } from '../testing/jobs.ts'
 
 /* Figures of whole jobs, recomputed from what is drawn, exported or bought. */
 
-const single = (w: number, d: number, t: number, change: Partial<Job> = {}): Job => ({
-  ...keepersBench(),
+const single = (w: number, d: number, t: number, change: Partial<PartJob> = {}): PartJob => ({
+  ...keepersBenchPart(),
   seat: { ...newSeat('singles', w, d, t, 1), clearanceMm: 0 },
-  cloth: { ...keepersBench().cloth, match: { kind: 'none' } },
+  cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
   ...change,
 })
 
@@ -63,7 +62,7 @@ describe('a rounded knife-edge plate with an allowance of its own along the fron
   )
 
   it('notches of a back with a zip stand on the cut edge, in the exported lay', () => {
-    const plan = worked(demoJobs()[2]!)
+    const plan = worked(demoParts()[2]!)
     for (const lay of plan.cloth.lays) {
       const solved = solveLay(lay.problem, { seed: 1, budget: { steps: 1, isStopped: () => false } })
       if (!solved.ok) throw new Error(solved.error.code)
@@ -154,7 +153,7 @@ describe('what is bought', () => {
   })
 
   it('a hassock of eight sheets of 50: eight parts, seven faces glued on both sides', () => {
-    const plan = worked(demoJobs().find((j) => j.ticket === 'SL-08')!)
+    const plan = worked(demoParts().find((j) => j.ticket === 'SL-08')!)
     const parts = plan.cutting!.groups.flatMap((g) => g.group.parts)
     expect(parts.map((p) => p.thicknessMm)).toEqual(Array(8).fill(50))
     expect(plan.cutting!.supplies.glue!.value).toBeCloseTo((2 * 7 * 0.44 * 0.44 * 90) / 1000, 6)
@@ -163,7 +162,7 @@ describe('what is bought', () => {
 })
 
 it('a slit back on a ring, whose bottom the line would cut twice through one edge, is refused with what can be made', () => {
-  const ring = { ...demoJobs()[0]!, makeUp: usualMakeUp('slit-back') }
+  const ring = { ...demoParts()[0]!, makeUp: usualMakeUp('slit-back') }
   const bent = shapedSeat(
     {
       kind: 'ring',
@@ -175,15 +174,18 @@ it('a slit back on a ring, whose bottom the line would cut twice through one edg
     90,
     { kind: 'singles', count: 1, mirrored: 0 },
   )
-  expect(planJob({ ...ring, seat: bent }).warnings[0]).toMatchObject({
+  expect(planOne({ ...ring, seat: bent }).warnings[0]).toMatchObject({
     code: 'make-up-refused',
     refusal: { reason: { code: 'slit-outside' }, nearest: 'boxed' },
   })
 })
 
 describe('whether it can be filled', () => {
-  const opened = (job: Job) => planJob(job).warnings.flatMap((w) => (w.code === 'opening-too-small' ? [w] : []))
-  const closedBy = (job: Job, closure: Closure): Job => ({ ...job, makeUp: { ...usualMakeUp('boxed'), closure } })
+  const opened = (job: PartJob) => planOne(job).warnings.flatMap((w) => (w.code === 'opening-too-small' ? [w] : []))
+  const closedBy = (job: PartJob, closure: Closure): PartJob => ({
+    ...job,
+    makeUp: { ...usualMakeUp('boxed'), closure },
+  })
   const sewn = (openingMm: number): Closure => ({ kind: 'sewn-shut', side: 'left', openingMm })
 
   it('a block goes through a whole open end, however firm', () => {
@@ -205,13 +207,7 @@ describe('whether it can be filled', () => {
   it('film that is chosen is counted on', () => {
     const filmed = (openingMm: number) => {
       const job = closedBy(single(900, 400, 100), sewn(openingMm))
-      return {
-        ...job,
-        filling:
-          job.filling.kind === 'foam'
-            ? { ...job.filling, cutting: { ...job.filling.cutting, film: true } }
-            : job.filling,
-      }
+      return { ...job, cutting: { ...job.cutting, film: true } }
     }
     // 0.4 x (408 + 0.3 x 100) = 175: the block is cut 2 % larger.
     expect(opened(filmed(180))).toEqual([])

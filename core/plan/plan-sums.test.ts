@@ -1,13 +1,14 @@
+import { jobOf } from '../job/index.ts'
+import { planOne } from '../testing/jobs.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Job } from '../../contract/index.ts'
+import type { PartJob } from '../../contract/index.ts'
 import { instanceOf, lowerBound } from '../lay/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { totalMinutes, ratesOf, workOrder } from '../making/index.ts'
 import { quoteFor } from '../money/index.ts'
 import { planDocument } from './plan-document.ts'
-import { planJob } from './plan.ts'
-import { demoJobs, DEMO_TRIMS, keepersBench } from '../demo/index.ts'
+import { demoParts, DEMO_TRIMS, keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { checkedSum } from '../testing/calculator.ts'
 import { anyClothChoice } from '../testing/cloths.ts'
@@ -67,9 +68,9 @@ function falseSums(shown: readonly Shown[], units: Units): string[] {
 }
 
 /** All that is shown of a job: its plan, what is bought, its work and its quote. */
-function everySum(job: Job, units: Units): { shown: Shown[]; count: number } {
+function everySum(job: PartJob, units: Units): { shown: Shown[]; count: number } {
   const own = { ...job, units }
-  const plan = planJob(own)
+  const plan = planOne(own)
   if (plan.kind !== 'worked') return { shown: [], count: 0 }
   const buying = buyingList(
     own,
@@ -80,10 +81,10 @@ function everySum(job: Job, units: Units): { shown: Shown[]; count: number } {
     })),
     DEMO_TRIMS,
   )
-  const steps = workOrder(own, plan)
+  const steps = workOrder(jobOf(own), plan)
   const rates = ratesOf(USUAL_WORKSHOP)
   const shown = [
-    ...shownIn(planDocument(own, plan, []), units),
+    ...shownIn(planDocument(jobOf(own), plan, []), units),
     ...shownIn(plan, units),
     ...shownIn(
       [buying, totalMinutes(steps, rates), quoteFor(own, buying, steps, rates, USUAL_WORKSHOP.charges)],
@@ -96,7 +97,7 @@ function everySum(job: Job, units: Units): { shown: Shown[]; count: number } {
 describe.each(UNITS)('sums in %s come out on a calculator', (units) => {
   it('of every demo ticket', () => {
     let counted = 0
-    for (const job of demoJobs()) {
+    for (const job of demoParts()) {
       const { shown, count } = everySum(job, units)
       counted += count
       expect(falseSums(shown, units).slice(0, 5), job.ticket).toEqual([])
@@ -114,10 +115,9 @@ it('of random jobs', () => {
       fc.constantFrom(...UNITS),
       fc.boolean(),
       (seat, makeUp, cloth, units, film) => {
-        const job = keepersBench()
-        const filling =
-          job.filling.kind === 'foam' ? { ...job.filling, cutting: { ...job.filling.cutting, film } } : job.filling
-        expect(falseSums(everySum({ ...job, seat, makeUp, cloth, filling }, units).shown, units).slice(0, 5)).toEqual(
+        const job = keepersBenchPart()
+        const cutting = { ...job.cutting, film }
+        expect(falseSums(everySum({ ...job, seat, makeUp, cloth, cutting }, units).shown, units).slice(0, 5)).toEqual(
           [],
         )
       },

@@ -1,25 +1,24 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { Job, readJob } from '../../contract/index.ts'
+import { Job, type PartJob, readJob } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
 import { buyingList, chalkList } from '../lists/index.ts'
-import { planJob } from './plan.ts'
 import { usualFoam } from '../filling/index.ts'
-import { setFilling, setGrade, USUAL_PIPING } from '../job/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
-import { benchJob, foamJob, foamOf, onlyDesign, worked } from '../testing/jobs.ts'
+import { jobOf, setFilling, setGrade, USUAL_PIPING } from '../job/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
+import { benchJob, foamJob, foamOf, onlyDesign, worked, planOne } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 
-const codes = (job: Job) => planJob(job).warnings.map((w) => w.code)
+const codes = (job: PartJob) => planOne(job).warnings.map((w) => w.code)
 const steps = (n: number) => ({ seed: 1, budget: { steps: n, isStopped: () => false } })
 
 describe("the keepers' bench, worked by hand", () => {
-  const job = keepersBench()
+  const job = keepersBenchPart()
   const plan = worked(job)
   const { filling, design } = onlyDesign(plan)
   const { block, cover } = filling.sizing
 
-  it('is a valid job document', () => expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true))
+  it('is a valid job document', () => expect(readJob(JSON.parse(JSON.stringify(jobOf(job)))).ok).toBe(true))
 
   it('divides 2236 squeezed by 2 mm at two meetings into three of 746.7', () => {
     expect(design.solid.width.value).toBeCloseTo(2240 / 3, 6)
@@ -114,8 +113,8 @@ describe('a bench in inches, worked by hand', () => {
 
 describe('railroaded', () => {
   it('puts plates on their side, matches the side boxing, and says the front cannot match', () => {
-    const base = keepersBench()
-    const job: Job = { ...base, cloth: { ...base.cloth, direction: 'railroaded' } }
+    const base = keepersBenchPart()
+    const job: PartJob = { ...base, cloth: { ...base.cloth, direction: 'railroaded' } }
     const plan = worked(job)
     const piece = (id: string) => plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
     expect(piece('2/top-plate').turns).toEqual([270, 90])
@@ -134,8 +133,8 @@ describe('railroaded', () => {
 })
 
 describe('warnings', () => {
-  const job = keepersBench()
-  it.each<[string, Job, string]>([
+  const job = keepersBenchPart()
+  it.each<[string, PartJob, string]>([
     ['readings 9 mm apart on 468', benchJob({ depth: { readings: [{ mm: 468 }, { mm: 477 }] } }), 'readings-spread'],
     ['thickness larger than the depth', benchJob({ thickness: 600 }), 'thickness-over-depth'],
     ['gaps larger than the bench', benchJob({ count: 30, gapMm: 200 }), 'seat-fault'],
@@ -180,7 +179,7 @@ describe('warnings', () => {
   it('says nothing but the notes and cautions of an ordinary job', () => {
     const firm = setGrade(DEMO_GRADES.find((g) => g.name === 'Fulmar 50/220')!).apply(job)
     const carried = setFilling('', { load: { ...firm.filling.load, lightestKg: 60, heaviestKg: 90 } }).apply(firm)
-    expect(planJob(carried).warnings.filter((w) => w.level === 'stop' || w.level === 'warning')).toEqual([])
+    expect(planOne(carried).warnings.filter((w) => w.level === 'stop' || w.level === 'warning')).toEqual([])
   })
 })
 
@@ -202,8 +201,8 @@ describe('planJob is total', () => {
           bias: fc.boolean(),
         }),
         (r) => {
-          const job = keepersBench()
-          const tried: Job = {
+          const job = keepersBenchPart()
+          const tried: PartJob = {
             ...benchJob({ width: r.w, depth: r.d, thickness: r.t, count: r.n, gapMm: r.gap }),
             filling: usualFoam(DEMO_GRADES[r.grade]!),
             makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: r.bias ? 'bias' : 'along' } },
@@ -214,8 +213,8 @@ describe('planJob is total', () => {
             },
             allowances: { ...job.allowances, overrides: { seamMm: r.s } },
           }
-          expect(Job.safeParse(tried).success).toBe(true)
-          const plan = planJob(tried)
+          expect(Job.safeParse(jobOf(tried)).success).toBe(true)
+          const plan = planOne(tried)
           if (plan.kind === 'worked') expect(plan.designs.flatMap((d) => d.checks).flatMap((c) => c.faults)).toEqual([])
           else expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
         },

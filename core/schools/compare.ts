@@ -1,8 +1,8 @@
-import type { Job } from '../../contract/index.ts'
+import type { PartJob } from '../../contract/index.ts'
 import { cutOutline } from '../cover/index.ts'
 import { areaOf } from '../outline/index.ts'
-import { planJob } from '../plan/index.ts'
-import type { WorkedPlan } from '../planned/index.ts'
+import { planPart } from '../plan/index.ts'
+import type { WorkedPart } from '../planned/index.ts'
 import type { Warning } from '../warnings/index.ts'
 import { entered, figure, given, minus, type Figure } from '../working/index.ts'
 import type { School } from './school.ts'
@@ -21,16 +21,16 @@ export interface CompareRow {
   readonly words: string
 }
 
-/** The first design of a job by a school, worked out in full. */
-export function tryOut(job: Job, school: School): SchoolResult {
-  const plan = planJob(school.edit.apply(job))
+/** The first design of a part by a school, worked out in full. */
+export function tryOut(job: PartJob, school: School): SchoolResult {
+  const plan = planPart(school.edit.apply(job), '')
   return plan.kind === 'unworkable'
     ? { school, outcome: { kind: 'stopped', warning: plan.warnings[0]! } }
     : { school, outcome: { kind: 'made', rows: rowsOf(plan) } }
 }
 
-function rowsOf(plan: WorkedPlan): readonly CompareRow[] {
-  const [{ cover, filling, checks }] = plan.designs as [WorkedPlan['designs'][number]]
+function rowsOf(plan: WorkedPart): readonly CompareRow[] {
+  const [{ cover, filling, checks }] = plan.designs as [WorkedPart['designs'][number]]
   const [main] = cover.panels as [(typeof cover.panels)[number]]
   const cut = cover.panels.reduce((sum, p) => sum + p.times * areaOf(cutOutline(p)), 0)
   const row = (label: string, f: Figure): CompareRow => ({ label, figure: f, words: '' })

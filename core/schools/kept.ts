@@ -1,8 +1,8 @@
-import type { Job, KeptSchool } from '../../contract/index.ts'
+import type { PartJob, KeptSchool } from '../../contract/index.ts'
 import type { School } from './school.ts'
 
 /** The shop's own named ways of the job's make-up, each with its construction, closure and allowances. */
-export const keptSchools = ({ makeUp }: Job, kept: readonly KeptSchool[]): readonly School[] =>
+export const keptSchools = ({ makeUp }: PartJob, kept: readonly KeptSchool[]): readonly School[] =>
   kept
     .filter(isOf(makeUp.construction.kind))
     .map((school): School => ({
@@ -20,7 +20,7 @@ export const keptSchools = ({ makeUp }: Job, kept: readonly KeptSchool[]): reado
     }))
 
 /** The list with the way of this job under a name; one of that name and make-up gives way to it. */
-export function withSchool(kept: readonly KeptSchool[], name: string, { makeUp, allowances }: Job): KeptSchool[] {
+export function withSchool(kept: readonly KeptSchool[], name: string, { makeUp, allowances }: PartJob): KeptSchool[] {
   const school: KeptSchool = {
     name: name.trim(),
     construction: makeUp.construction,

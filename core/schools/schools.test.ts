@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import type { Job } from '../../contract/index.ts'
+import type { PartJob } from '../../contract/index.ts'
 import { newSeat, setAllowance, setClosure, setConstruction, setMakeUp } from '../job/index.ts'
-import { keepersBench } from '../demo/index.ts'
+import { keepersBenchPart } from '../demo/index.ts'
 import { CONSTRUCTIONS } from '../cover/index.ts'
 import { schoolsFor, tryOut, withoutSchool, withSchool, type SchoolResult } from './index.ts'
 
-const job: Job = {
-  ...keepersBench(),
+const job: PartJob = {
+  ...keepersBenchPart(),
   seat: { ...newSeat('singles', 1100, 430, 100, 1), clearanceMm: 0 },
-  cloth: { ...keepersBench().cloth, match: { kind: 'none' } },
+  cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
 }
 const capped = setConstruction('capped').apply(job)
-const named = (j: Job, id: string) => schoolsFor(j, []).find((s) => s.id === id)!
+const named = (j: PartJob, id: string) => schoolsFor(j, []).find((s) => s.id === id)!
 const value = (r: SchoolResult, label: string) =>
   r.outcome.kind === 'made' ? r.outcome.rows.find((row) => row.label === label)?.figure?.value : undefined
 
@@ -35,7 +35,7 @@ describe('two schools of one make-up', () => {
   })
 
   it('a school that the cushion cannot follow says so', () => {
-    const thin: Job = {
+    const thin: PartJob = {
       ...setMakeUp('', (m) => m).apply(setConstruction('rolled-edge').apply(job)),
       seat: { ...newSeat('singles', 600, 400, 45, 1), clearanceMm: 0 },
     }

@@ -1,4 +1,4 @@
-import type { Construction, Job, KeptSchool } from '../../contract/index.ts'
+import type { Construction, PartJob, KeptSchool } from '../../contract/index.ts'
 import { EARS } from '../cover/index.ts'
 import { setAllowance, setMakeUp } from '../job/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
@@ -9,7 +9,7 @@ import type { School } from './school.ts'
  * The schools that can be followed on a job's make-up: the allowance of the shop's book first, then those the shop
  * keeps by name.
  */
-export const schoolsFor = (job: Job, kept: readonly KeptSchool[]): readonly School[] => {
+export const schoolsFor = (job: PartJob, kept: readonly KeptSchool[]): readonly School[] => {
   const [byTheBook, ...widths] = allowanceSchools(job)
   return [byTheBook!, ...keptSchools(job, kept), ...widths, ...constructionSchools(job.makeUp.construction, job.units)]
 }
@@ -21,7 +21,7 @@ const WIDTHS = [
   [15, 'for cloth that frays, and for letting out'],
 ] as const
 
-function allowanceSchools({ allowances, units }: Job): readonly School[] {
+function allowanceSchools({ allowances, units }: PartJob): readonly School[] {
   const book = allowances.book.seamMm
   const says = (mm: number) => `Seam ${formatLengthWithUnit(mm, units)}`
   return [

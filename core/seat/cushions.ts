@@ -16,6 +16,8 @@ import { dimensionFigure, valueOf } from './dimension.ts'
 import { divide, type Cut, type DivisionFault, type Place } from './division/index.ts'
 import { ringSizes } from './footprints/index.ts'
 import { shapeSeat, type EdgedOutline, type SeatFault, type ShapedSeat } from './shaped-seat.ts'
+import { isRow } from './reshape.ts'
+import { rowSeats } from './size-rows.ts'
 import { slotOf, slotsOf } from './slots.ts'
 
 export interface CushionSize {
@@ -63,9 +65,44 @@ export interface Cushions {
 
 /**
  * From the tape to the cushions: the seat's outline less its clearances, divided. Equal cushions
- * share a design. Leaning sides must leave a top.
+ * share a design, named by the letter of its part where the ticket has several. Leaning sides must leave a top.
  */
-export function cushionsOf(seat: Seat): Result<Cushions, SeatFault | DivisionFault> {
+export function cushionsOf(seat: Seat, part = ''): Result<Cushions, SeatFault | DivisionFault> {
+  const rows = rowSeats(seat)
+  const shaped = shapeSeat(rows[0]!)
+  if (!shaped.ok) return shaped
+  const cut: CutSeat[] = []
+  for (const row of rows) {
+    const found = cutsOf(row)
+    if (!found.ok) return found
+    cut.push(...found.value)
+  }
+  const groups = alike(cut)
+  const name = (i: number) =>
+    part === '' ? designLetter(i) : groups.length === 1 ? part : `${part}${designLetter(i).toLowerCase()}`
+  const isAlone = part === '' && groups.length === 1
+  const designs = groups.map((g, i): Design => ({
+    id: name(i),
+    count: g.count,
+    solid: solidOf(g.of.seat, g.of.cut, isAlone ? '' : name(i)),
+  }))
+  return ok({
+    seat: shaped.value,
+    designs,
+    count: cut.length,
+    inOrder: inOrder(seat, cut, groups),
+    measured: rows.flatMap(measuredOf),
+    derived: derivedFigures(rows[0]!, shaped.value),
+  })
+}
+
+/** One cushion, and the seat it was measured on. */
+interface CutSeat {
+  readonly cut: Cut
+  readonly seat: Seat
+}
+
+function cutsOf(seat: Seat): Result<readonly CutSeat[], SeatFault | DivisionFault> {
   const shaped = shapeSeat(seat)
   if (!shaped.ok) return shaped
   const cuts = divide(seat, shaped.value)
@@ -76,20 +113,24 @@ export function cushionsOf(seat: Seat): Result<Cushions, SeatFault | DivisionFau
     if (leans.some((l) => l !== 0) && !keepsTop(cut.outline, atHeight(cut.outline, leans, thickness)))
       return err({ code: 'top-vanishes' })
   }
-  const groups = alike(cuts.value)
-  const designs = groups.map((g, i): Design => ({
-    id: designLetter(i),
-    count: g.count,
-    solid: solidOf(seat, g.cut, groups.length === 1 ? '' : designLetter(i)),
-  }))
-  return ok({
-    seat: shaped.value,
-    designs,
-    count: cuts.value.length,
-    inOrder: inOrder(seat, cuts.value, groups),
-    measured: slotsOf(seat).map((s) => dimensionFigure(s.dimension, `seat.${s.slot}`, s.label, `measure.${s.slot}`)),
-    derived: derivedFigures(seat, shaped.value),
-  })
+  return ok(cuts.value.map((cut) => ({ cut, seat })))
+}
+
+/** Readings of a row; of rows after the first what was measured otherwise. */
+function measuredOf(row: Seat, i: number, rows: readonly Seat[]): readonly Figure[] {
+  const first = slotsOf(rows[0]!)
+  return slotsOf(row)
+    .filter((s, k) => i === 0 || s.dimension !== first[k]!.dimension)
+    .map((s) =>
+      i === 0
+        ? dimensionFigure(s.dimension, `seat.${s.slot}`, s.label, `measure.${s.slot}`)
+        : dimensionFigure(
+            s.dimension,
+            `seat.row${i + 1}.${s.slot}`,
+            `Row ${i + 1}, ${s.label.toLowerCase()}`,
+            'measure.rows',
+          ),
+    )
 }
 
 /** Smaller than this nothing can be sewn; the plan stops there. */
@@ -108,37 +149,45 @@ function keepsTop(foot: Outline, top: Outline): boolean {
 
 const LEAST_EDGE_MM = 2
 
-function alike(cuts: readonly Cut[]): readonly { cut: Cut; count: number }[] {
-  const groups: { cut: Cut; count: number }[] = []
-  for (const cut of cuts) {
-    const known = groups.find((g) => isAlike(g.cut, cut))
+interface Alike {
+  readonly of: CutSeat
+  count: number
+}
+
+function alike(cuts: readonly CutSeat[]): readonly Alike[] {
+  const groups: Alike[] = []
+  for (const of of cuts) {
+    const known = groups.find((g) => isAlike(g.of, of))
     if (known) known.count++
-    else groups.push({ cut, count: 1 })
+    else groups.push({ of, count: 1 })
   }
   return groups
 }
 
 function inOrder(
   { division, edges, clearanceMm }: Seat,
-  cuts: readonly Cut[],
-  groups: readonly { cut: Cut }[],
+  cuts: readonly CutSeat[],
+  groups: readonly Alike[],
 ): readonly PlacedCushion[] {
   const startsClear =
-    cuts[0]!.edges.some((e) => e.side === 'left' && e.meets !== 'open' && e.meets !== 'neighbour') &&
+    cuts[0]!.cut.edges.some((e) => e.side === 'left' && e.meets !== 'open' && e.meets !== 'neighbour') &&
     Object.keys(edges).length > 0
   const start = startsClear ? clearanceMm : 0
+  const stands = isRow(division)
   let left = start
-  return cuts.map((cut) => {
-    const placed = { design: groups.findIndex((g) => isAlike(g.cut, cut)), place: cut.place, leftMm: left }
+  return cuts.map((of) => {
+    const { cut } = of
+    const placed = { design: groups.findIndex((g) => isAlike(g.of, of)), place: cut.place, leftMm: left }
     const front = cut.edges.reduce((sum, e, i) => (e.side === 'front' ? sum + edgeLength(cut.outline, i) : sum), 0)
-    left = division.kind === 'singles' ? start : left + front + division.gapMm
+    left = stands ? left + front + division.gapMm : start
     return placed
   })
 }
 
 /** A hundredth of a millimetre is nobody's cut. */
-function isAlike(a: Cut, b: Cut): boolean {
+function isAlike({ cut: a, seat }: CutSeat, { cut: b, seat: other }: CutSeat): boolean {
   return (
+    near(valueOf(seat.thickness), valueOf(other.thickness), 0.01) &&
     a.outline.length === b.outline.length &&
     a.outline.every(
       (v, i) =>

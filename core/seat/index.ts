@@ -28,7 +28,8 @@ export {
 } from './footprints/index.ts'
 export { insertPoint, removePoint } from './edit-points.ts'
 export { handlesOf, type Handle } from './handles.ts'
-export { FRONTS, reshape } from './reshape.ts'
+export { FRONTS, isRow, reshape } from './reshape.ts'
+export { rowDimension, rowSeats } from './size-rows.ts'
 export {
   PLAIN_EDGE,
   shapeSeat,

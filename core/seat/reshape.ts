@@ -32,9 +32,18 @@ export const FRONTS: Readonly<Record<Footprint['kind'], string>> = {
   points: '1-2',
 }
 
+/** Whether cushions stand beside each other on one seat. */
+export const isRow = (division: Seat['division']): division is Extract<Seat['division'], { gapMm: number }> =>
+  division.kind === 'run' || division.kind === 'corner'
+
+function countIn(division: Seat['division']): number {
+  if (division.kind === 'corner') return division.countA + division.countB
+  return division.kind === 'rows' ? division.rows.reduce((sum, row) => sum + row.count, 0) : division.count
+}
+
 function divisionFor({ division }: Seat, kind: Footprint['kind']): Seat['division'] {
-  const count = division.kind === 'corner' ? division.countA + division.countB : division.count
-  const gapMm = division.kind === 'singles' ? 0 : division.gapMm
+  const count = countIn(division)
+  const gapMm = isRow(division) ? division.gapMm : 0
   if (kind === 'corner-bench')
     return {
       kind: 'corner',
@@ -44,7 +53,7 @@ function divisionFor({ division }: Seat, kind: Footprint['kind']): Seat['divisio
       corner: 'a-through',
     }
   if (kind === 'ring') return { kind: 'run', count, gapMm, cuts: 'radial' }
-  if (division.kind === 'singles') return division
+  if (!isRow(division)) return division
   return { kind: 'run', count, gapMm, cuts: 'straight' }
 }
 

@@ -3,7 +3,7 @@ import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { Cloth } from '../../contract/index.ts'
 import { setMakeUp, USUAL_PIPING } from '../job/index.ts'
-import { keepersBench } from '../demo/index.ts'
+import { keepersBenchPart } from '../demo/index.ts'
 import { worked } from '../testing/jobs.ts'
 import {
   asLp,
@@ -97,7 +97,7 @@ describe('strips by hand', () => {
   })
 
   it('a remnant of the same weave gives rows for nothing, once; another cloth, a matched one or a crooked piece gives none', () => {
-    const bench = keepersBench()
+    const bench = keepersBenchPart()
     const plain = { ...bench, cloth: { ...bench.cloth, match: { kind: 'none' as const } } }
     const remnant = (change: Partial<Cloth> = {}): Cloth => ({
       ...bench.cloth.cloth,
@@ -148,7 +148,7 @@ describe('strips by hand', () => {
   })
 
   it("the keepers' bench: boxing 99 high of 770.7 and 375 in rows of 1350, four rows, proven", () => {
-    const groups = stripGroups(worked(keepersBench()))
+    const groups = stripGroups(worked(keepersBenchPart()))
     const boxing = groups.find((g) => g.heightMm === 99)!
     expect(boxing.wanted.map((w) => [w.name, Number(w.lengthMm.toFixed(1)), w.count])).toEqual([
       ['Front boxing', 770.7, 3],
@@ -162,9 +162,9 @@ describe('strips by hand', () => {
 
 it('piping cut along the roll is no row across it; cut across it is', () => {
   const heights = (cut: 'along' | 'across') =>
-    stripGroups(worked(setMakeUp('', (m) => ({ ...m, piping: { ...USUAL_PIPING, cut } })).apply(keepersBench()))).map(
-      (g) => g.heightMm,
-    )
+    stripGroups(
+      worked(setMakeUp('', (m) => ({ ...m, piping: { ...USUAL_PIPING, cut } })).apply(keepersBenchPart())),
+    ).map((g) => g.heightMm)
   expect(heights('along')).toEqual([99, 71.5])
   expect(heights('across')).toEqual([99, 71.5, 40])
 })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import type { Filling, FoamStock, Grade, Layer, Load, SizingSchool, Wadding } from '../../contract/index.ts'
-import { FAMILIES, USES, usualFoam, usualSchool, SCHOOL_KINDS, USUAL_FIBRE } from '../filling/index.ts'
+import type { Cutting, Filling, FoamStock, Grade, Layer, Load, SizingSchool, Wadding } from '../../contract/index.ts'
+import { FAMILIES, USES, USUAL_CUTTING, usualFoam, usualSchool, SCHOOL_KINDS, USUAL_FIBRE } from '../filling/index.ts'
 import { DEMO_GRADES } from '../demo/index.ts'
 
 const mm = (min: number, max: number) => fc.integer({ min, max })
@@ -103,22 +103,23 @@ export const anyFilling: fc.Arbitrary<Filling> = fc.oneof(
   {
     weight: 5,
     arbitrary: fc
-      .record({
-        layers: anyLayers,
-        school: anySchool,
-        wadding: fc.option(anyWadding),
-        load: anyLoad,
-        tool: fc.constantFrom('electric-knife', 'bread-knife', 'hot-wire'),
-        joint: fc.constantFrom('butt', 'scarf'),
-        supply: fc.constantFrom('sheets', 'cut-to-size'),
-        film: fc.boolean(),
-        trimMm: mm(0, 100),
-      })
-      .chain(({ layers, school, wadding, load, ...cutting }) =>
-        fc.array(stockOf(layers[0]!.grade.id), { maxLength: 2 }).map((stock): Filling => {
-          const usual = usualFoam(layers[0]!.grade)
-          return { ...usual, layers, school, wadding, load, cutting: { ...usual.cutting, ...cutting, stock } }
-        }),
-      ),
+      .record({ layers: anyLayers, school: anySchool, wadding: fc.option(anyWadding), load: anyLoad })
+      .map(({ layers, ...chosen }): Filling => ({ ...usualFoam(layers[0]!.grade), layers, ...chosen })),
   },
 )
+
+/** Any way of cutting a filling, with stock of its first layer's grade. */
+export const anyCuttingOf = (filling: Filling): fc.Arbitrary<Cutting> =>
+  fc
+    .record({
+      tool: fc.constantFrom('electric-knife' as const, 'bread-knife' as const, 'hot-wire' as const),
+      joint: fc.constantFrom('butt' as const, 'scarf' as const),
+      supply: fc.constantFrom('sheets' as const, 'cut-to-size' as const),
+      film: fc.boolean(),
+      trimMm: mm(0, 100),
+      stock:
+        filling.kind === 'foam'
+          ? fc.array(stockOf(filling.layers[0]!.grade.id), { maxLength: 2 })
+          : fc.constant<FoamStock[]>([]),
+    })
+    .map((cutting) => ({ ...USUAL_CUTTING, ...cutting }))

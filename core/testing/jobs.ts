@@ -1,22 +1,33 @@
-import type { Construction, Dimension, FoamFilling, Job, MakeUp } from '../../contract/index.ts'
+import type { Construction, Dimension, FoamFilling, PartJob, MakeUp } from '../../contract/index.ts'
 import { applied, makeCover, usualMakeUp, type Cover } from '../cover/index.ts'
 import type { FoamPlan } from '../filling/index.ts'
-import { reading, newSeat, setFoam } from '../job/index.ts'
+import { jobOf, reading, newSeat, setFoam } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
-import type { DesignPlan, WorkedPlan } from '../planned/index.ts'
+import type { DesignPlan, UnworkablePart, UnworkablePlan, WorkedPart, WorkedPlan } from '../planned/index.ts'
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
-import { DEMO_CLOTHS, keepersBench } from '../demo/index.ts'
+import { DEMO_CLOTHS, keepersBenchPart } from '../demo/index.ts'
 import { FACTORY_BOOK } from '../defaults/index.ts'
 
-/** The plan of a job that can be worked; throws its warnings otherwise. */
-export function worked(job: Job): WorkedPlan {
-  const plan = planJob(job)
+/** The plan of a ticket of one part, with what only the part has of it beside. */
+export type OnePlan = WorkedPlan & Pick<WorkedPart, 'cushions' | 'allowances'>
+
+/** The plan of a ticket of one part that can be worked; throws its warnings otherwise. */
+export function worked(part: PartJob): OnePlan {
+  const plan = planOne(part)
   if (plan.kind !== 'worked') throw new Error(JSON.stringify(plan.warnings))
   return plan
 }
 
+/** The plan of a ticket of one part, its cushions and allowances beside. */
+export function planOne(part: PartJob): OnePlan | (UnworkablePlan & Pick<UnworkablePart, 'cushions'>) {
+  const plan = planJob(jobOf(part))
+  if (plan.kind === 'unworkable') return { ...plan, cushions: plan.parts[0]!.cushions }
+  const { cushions, allowances } = plan.worked[0]
+  return { ...plan, cushions, allowances }
+}
+
 /** A job with its foam filling changed. */
-export const foamJob = (change: (foam: FoamFilling) => FoamFilling, job: Job = keepersBench()): Job =>
+export const foamJob = (change: (foam: FoamFilling) => FoamFilling, job: PartJob = keepersBenchPart()): PartJob =>
   setFoam('', change).apply(job)
 
 /** The foam plan of a design; throws where it is filled with something else. */
@@ -31,7 +42,7 @@ export function onlyDesign(plan: WorkedPlan): DesignPlan {
   return plan.designs[0]!
 }
 
-export function cushionsFrom(seat: Job['seat']): Cushions {
+export function cushionsFrom(seat: PartJob['seat']): Cushions {
   const found = cushionsOf(seat)
   if (!found.ok) throw new Error(JSON.stringify(found.error))
   return found.value
@@ -43,7 +54,7 @@ export function cushionsFrom(seat: Job['seat']): Cushions {
 export function coverOf(
   solid: Solid,
   change: Partial<MakeUp> & { readonly kind?: Construction['kind'] } = {},
-  overrides: Job['allowances']['overrides'] = {},
+  overrides: PartJob['allowances']['overrides'] = {},
 ): Cover {
   const { kind = 'boxed', ...rest } = change
   const made = makeCover({
@@ -51,7 +62,7 @@ export function coverOf(
     solid,
     makeUp: { ...usualMakeUp(kind), ...rest },
     cloth: {
-      ...keepersBench().cloth,
+      ...keepersBenchPart().cloth,
       cloth: DEMO_CLOTHS.find((c) => c.id === 'house-calico')!,
       match: { kind: 'none' },
     },
@@ -75,7 +86,10 @@ export interface BenchChange {
 }
 
 /** The demo bench with something changed. */
-export function benchJob({ width, depth, thickness, count, gapMm }: BenchChange, job: Job = keepersBench()): Job {
+export function benchJob(
+  { width, depth, thickness, count, gapMm }: BenchChange,
+  job: PartJob = keepersBenchPart(),
+): PartJob {
   const { footprint, division } = job.seat
   if (footprint.kind !== 'rectangle' || division.kind !== 'run') throw new Error('not a bench')
   const dimension = (d: Dimension | number | undefined, was: Dimension) =>

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { JOB_LIMITS, type Job } from '../../contract/index.ts'
+import { JOB_LIMITS, type PartJob } from '../../contract/index.ts'
 import { slotOf, valueOf } from '../seat/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { parseLength, type LengthUnit } from '../units/index.ts'
 import { readTyped } from './index.ts'
 
-const context = (units: LengthUnit, job: Job | null = null) => ({
+const context = (units: LengthUnit, job: PartJob | null = null) => ({
   job: job && { ...job, units },
   units,
   grades: DEMO_GRADES,
@@ -15,13 +15,13 @@ const context = (units: LengthUnit, job: Job | null = null) => ({
 
 /** Sizes of a seat, or what a line makes of a slot of the bench; several where it asks. */
 function sizes(line: string, units: LengthUnit = 'mm', slot: string | null = null): { asks: boolean; mm: number[][] } {
-  const typed = readTyped(line, context(units, slot === null ? null : keepersBench()))
+  const typed = readTyped(line, context(units, slot === null ? null : keepersBenchPart()))
   if (!typed.ok) throw new Error(`${line}: ${typed.error.code}`)
   const readings = typed.value.kind === 'ask' ? typed.value.readings.map((r) => r.typed) : [typed.value]
   const mm = readings.map((t) => {
     if (t.kind === 'seat')
       return ['width', 'depth', 'thickness'].map((s) => Number(valueOf(slotOf(t.seat, s)!.dimension).toFixed(1)))
-    const after = t.edit.apply(keepersBench())
+    const after = t.edit.apply(keepersBenchPart())
     return slot === 'sa'
       ? [after.allowances.overrides.seamMm!]
       : slotOf(after.seat, slot!)!.dimension.readings.map((r) => Number(r.mm.toFixed(2)))

@@ -1,4 +1,4 @@
-import type { Job, Seat } from '../../contract/index.ts'
+import type { PartJob, Seat } from '../../contract/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { slotsOf, valueOf } from '../seat/index.ts'
 import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit } from '../units/index.ts'
@@ -116,7 +116,7 @@ function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit): string 
 
 const WIDTHS: ReadonlySet<string> = new Set(['width', 'near', 'length', 'lengthA', 'lengthB', 'chord', 'radius'])
 
-function allowanceDoubt(before: Job, after: Job): string | null {
+function allowanceDoubt(before: PartJob, after: PartJob): string | null {
   const [was, is] = [before.allowances.overrides.seamMm, after.allowances.overrides.seamMm]
   return is !== undefined && is !== was && is > WIDEST_ALLOWANCE_MM
     ? `An allowance of ${formatLengthWithUnit(is, after.units)} is wider than any`

@@ -1,11 +1,11 @@
-import type { AllowanceBook, Cloth, Grade, Job, Seat } from '../../contract/index.ts'
+import type { AllowanceBook, Cloth, Grade, PartJob, Seat } from '../../contract/index.ts'
 import type { Edit } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 
 /** What a typed line can refer to. `job` is null on the shelf, where only new jobs make sense. */
 export interface TypingContext {
-  readonly job: Job | null
+  readonly job: PartJob | null
   readonly units: LengthUnit
   readonly grades: readonly Grade[]
   readonly cloths: readonly Cloth[]
@@ -68,7 +68,7 @@ export type TypingFailure =
   | { readonly code: 'pattern'; readonly word: string; readonly example: string }
 
 export type Answer = Result<Typed, TypingFailure>
-export type OpenJob = TypingContext & { readonly job: Job }
+export type OpenJob = TypingContext & { readonly job: PartJob }
 export type Reader = (rest: string, context: OpenJob) => Answer
 export type AllowanceName = keyof AllowanceBook
 

@@ -1,25 +1,26 @@
+import { jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
-import { JOB_LIMITS, readJob, type Job } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
+import { JOB_LIMITS, readJob, type PartJob } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { slotOf } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'
 
-const context = (units: LengthUnit = 'mm', job: Job | null = { ...keepersBench(), units }) => ({
+const context = (units: LengthUnit = 'mm', job: PartJob | null = { ...keepersBenchPart(), units }) => ({
   job,
   units,
   grades: DEMO_GRADES,
   cloths: DEMO_CLOTHS,
   limits: JOB_LIMITS,
 })
-const edited = (line: string, units: LengthUnit = 'mm'): Job => {
+const edited = (line: string, units: LengthUnit = 'mm'): PartJob => {
   const typed = readTyped(line, context(units))
   if (!typed.ok || typed.value.kind !== 'edit')
     throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)
-  return typed.value.edit.apply({ ...keepersBench(), units })
+  return typed.value.edit.apply({ ...keepersBenchPart(), units })
 }
-const read = (job: Job, slot: string) => slotOf(job.seat, slot)!.dimension.readings
-const refused = (line: string, job: Job | null = keepersBench()) => {
+const read = (job: PartJob, slot: string) => slotOf(job.seat, slot)!.dimension.readings
+const refused = (line: string, job: PartJob | null = keepersBenchPart()) => {
   const typed = readTyped(line, context('mm', job))
   return typed.ok ? 'understood' : typed.error.code
 }
@@ -134,7 +135,7 @@ describe('every shape typed in one line', () => {
   ])('%s', (line, expected) => {
     const { seat } = shape(line)
     expect(seat).toMatchObject(expected)
-    expect(readJob(JSON.parse(JSON.stringify({ ...keepersBench(), seat }))).ok).toBe(true)
+    expect(readJob(JSON.parse(JSON.stringify(jobOf({ ...keepersBenchPart(), seat })))).ok).toBe(true)
   })
 
   it('in inches, with fractions, in a metric shop', () => {
@@ -146,7 +147,7 @@ describe('every shape typed in one line', () => {
 })
 
 describe('changes of the open job', () => {
-  it.each<[string, LengthUnit, (job: Job) => unknown, unknown]>([
+  it.each<[string, LengthUnit, (job: PartJob) => unknown, unknown]>([
     ['depth 470 469', 'mm', (j) => read(j, 'depth').map((r) => r.mm), [470, 469]],
     ['depth 18 1/2 18 5/8', 'inch-8', (j) => read(j, 'depth').map((r) => Number(r.mm.toFixed(2))), [469.9, 473.07]],
     ['length 223,6 cm', 'mm', (j) => read(j, 'width')[0]!.mm, 2236],
@@ -225,7 +226,7 @@ describe('changes of the open job', () => {
   ])('%s (in %s)', (line, units, found, expected) => {
     const job = edited(line, units)
     expect(found(job)).toEqual(expected)
-    expect(readJob(JSON.parse(JSON.stringify(job))).ok).toBe(true)
+    expect(readJob(JSON.parse(JSON.stringify(jobOf(job)))).ok).toBe(true)
   })
 })
 

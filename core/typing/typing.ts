@@ -1,5 +1,6 @@
 import type { Seat } from '../../contract/index.ts'
 import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
+import { isRow } from '../seat/index.ts'
 import { ok } from '../result/index.ts'
 import { formatLengthWithUnit, plainText } from '../units/index.ts'
 import { readCount, readLength } from './amounts.ts'
@@ -65,7 +66,17 @@ const READERS: Record<string, Reader> = {
 /** Leg A of a corner bench keeps its own count. */
 export function withCount(seat: Seat, count: number): Seat {
   const { division } = seat
-  return { ...seat, division: division.kind === 'corner' ? { ...division, countA: count } : { ...division, count } }
+  switch (division.kind) {
+    case 'corner':
+      return { ...seat, division: { ...division, countA: count } }
+    case 'rows':
+      return { ...seat, division: { kind: 'singles', count, mirrored: 0 } }
+    case 'singles':
+    case 'run':
+      return { ...seat, division: { ...division, count } }
+    default:
+      return division satisfies never
+  }
 }
 
 function times(rest: string, { limits }: OpenJob): Answer {
@@ -83,7 +94,7 @@ function times(rest: string, { limits }: OpenJob): Answer {
 }
 
 function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job, limits }: OpenJob): Answer {
-  if (job.seat.division.kind === 'singles') return fail({ code: 'only-bench', word })
+  if (!isRow(job.seat.division)) return fail({ code: 'only-bench', word })
   return chain(readLength(rest, word, job.units), (mm) => {
     const gapMm = sign * mm
     if (gapMm < limits.leastGapMm || gapMm > limits.mostGapMm)
@@ -93,7 +104,7 @@ function gap(word: 'gap' | 'squeeze', sign: 1 | -1, rest: string, { job, limits 
         gapMm < 0
           ? `Squeezed by ${formatLengthWithUnit(-gapMm, job.units)}`
           : `Gap ${formatLengthWithUnit(gapMm, job.units)}`,
-        (seat) => (seat.division.kind === 'singles' ? seat : { ...seat, division: { ...seat.division, gapMm } }),
+        (seat) => (isRow(seat.division) ? { ...seat, division: { ...seat.division, gapMm } } : seat),
       ),
     )
   })

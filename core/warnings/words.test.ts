@@ -96,7 +96,7 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'filling', level: 'warning', code: 'join-under-sitter' },
   { station: 'filling', level: 'warning', code: 'joins-in-line' },
   { station: 'filling', level: 'warning', code: 'not-for-sale', grade: 'Old bench foam' },
-  { station: 'filling', level: 'warning', code: 'part-over-sheet', part: 'A1' },
+  { station: 'filling', level: 'warning', code: 'part-over-sheet', piece: 'A1' },
   { station: 'filling', level: 'note', code: 'seat-height-changes', by: -12 },
   { station: 'filling', level: 'note', code: 'berth-wants-air' },
   { station: 'filling', level: 'note', code: 'wet-wants-vents' },

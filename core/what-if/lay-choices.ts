@@ -1,5 +1,6 @@
 import type { Cloth, ClothChoice, Job, LayProblem } from '../../contract/index.ts'
 import { beforeWash } from '../pattern/index.ts'
+import { firstPart, inEveryPart } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
 
 /** One way in which a job could be cut. */
@@ -31,34 +32,38 @@ export const SOLD_WIDTHS_MM = [1120, 1220, 1370, 1400, 1520] as const
  * Every combination of what is varied; what is not stays as the job has it. The job's own width is always among them.
  */
 export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
-  const { cloth } = job
+  const { cloth } = firstPart(job)
+  const isPiped = job.parts.some((p) => p.makeUp.piping.kind !== 'none')
   const widths = [...new Set([...varied.widthsMm, cloth.cloth.widthMm])].toSorted((a, b) => a - b)
   const directions = varied.direction ? (['up-the-roll', 'railroaded'] as const) : [cloth.direction]
   const matches =
     varied.match && cloth.match.kind === 'matched' ? [cloth.match, { kind: 'none' as const }] : [cloth.match]
-  const pipings =
-    varied.piping && job.makeUp.piping.kind !== 'none'
-      ? [job.makeUp.piping, { kind: 'none' as const }]
-      : [job.makeUp.piping]
+  const pipings = varied.piping && isPiped ? [isPiped, false] : [isPiped]
   const joins =
-    varied.joins && job.makeUp.piping.kind !== 'none'
-      ? [...new Set([cloth.stripJoins, 0, 1, 2])].toSorted((a, b) => a - b)
-      : [cloth.stripJoins]
+    varied.joins && isPiped ? [...new Set([cloth.stripJoins, 0, 1, 2])].toSorted((a, b) => a - b) : [cloth.stripJoins]
   return widths.flatMap((widthMm) =>
     directions.flatMap((direction) =>
       matches.flatMap((match) =>
-        pipings.flatMap((piping) =>
-          (piping.kind === 'none' ? [cloth.stripJoins] : joins).map((stripJoins): LayChoice => {
-            const plan = planJob({
-              ...job,
-              makeUp: { ...job.makeUp, piping },
-              cloth: { ...cloth, cloth: { ...cloth.cloth, widthMm }, direction, match, stripJoins },
-            })
+        pipings.flatMap((piped) =>
+          (piped ? joins : [cloth.stripJoins]).map((stripJoins): LayChoice => {
+            const plan = planJob(
+              inEveryPart(job, (part) => ({
+                ...part,
+                makeUp: { ...part.makeUp, piping: piped ? part.makeUp.piping : { kind: 'none' } },
+                cloth: {
+                  ...part.cloth,
+                  cloth: part.cloth.cloth.id === cloth.cloth.id ? { ...part.cloth.cloth, widthMm } : part.cloth.cloth,
+                  direction: varied.direction ? direction : part.cloth.direction,
+                  match: match.kind === 'none' && varied.match ? match : part.cloth.match,
+                  stripJoins: varied.joins ? stripJoins : part.cloth.stripJoins,
+                },
+              })),
+            )
             return {
               widthMm,
               direction,
               isMatched: match.kind === 'matched',
-              isPiped: piping.kind !== 'none',
+              isPiped: piped,
               stripJoins,
               problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null,
             }

@@ -1,8 +1,9 @@
-import type { Cloth, Job, LayProblem } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, Job, LayProblem } from '../../contract/index.ts'
 import type { LaidPiece } from '../cloth/index.ts'
 import { isBottomPlate, isTopPlate } from '../cover/index.ts'
 import { layWhatFits, solveLay, type Found } from '../lay/index.ts'
 import { areaOf, at } from '../outline/index.ts'
+import { inEveryPart } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
 import { joined } from './join-pieces.ts'
 
@@ -84,23 +85,28 @@ function problemOf(job: Job, remnant: Cloth, hidden: Cloth, rescue: readonly Res
   const others = has('hidden-in-another')
     ? { 'second-face': hidden, piping: hidden, base: hidden, lining: hidden, liner: hidden }
     : {}
-  const seam = job.allowances.overrides.seamMm ?? job.allowances.book.seamMm
+  const seam = Math.max(...job.parts.map((p) => p.allowances.overrides.seamMm ?? job.book.seamMm))
   if (has('narrow-allowance') && seam <= NARROW_MM) return null
   const own = has('narrow-allowance') ? NARROW_MM : seam
-  const overrides = { ...job.allowances.overrides, ...(has('narrow-allowance') ? { seamMm: own } : {}) }
-  const match =
-    remnant.pattern.kind === 'plain'
-      ? { kind: 'none' as const }
-      : job.cloth.match.kind === 'matched'
-        ? { kind: 'matched' as const, rule: { kind: 'band-on-each-centre' as const, band: 0 } }
-        : job.cloth.match
-  const plan = planJob({
-    ...job,
-    cloth: { ...job.cloth, cloth: remnant, match, others: { ...withoutCloth(job.cloth.others, remnant), ...others } },
-    allowances: { ...job.allowances, overrides },
-  })
+  const plan = planJob(
+    inEveryPart(job, (part) => ({
+      ...part,
+      cloth: {
+        ...part.cloth,
+        cloth: remnant,
+        match: matchOn(remnant, part.cloth.match),
+        others: { ...withoutCloth(part.cloth.others, remnant), ...others },
+      },
+      allowances: {
+        ...part.allowances,
+        overrides: { ...part.allowances.overrides, ...(has('narrow-allowance') ? { seamMm: own } : {}) },
+      },
+    })),
+  )
   if (plan.kind !== 'worked') return null
-  const { problem, pieces } = plan.cloth.lays[0]
+  const lay = plan.cloth.lays.find((l) => l.cloth.id === remnant.id)
+  if (!lay) return null
+  const { problem, pieces } = lay
   const cut = pieces.flatMap((laid, i) => {
     const [piece, where] = [problem.pieces[i]!, joinOf(laid, rescue)]
     return (where ? joined(piece, where, own) : [piece]).map((part) => ({
@@ -110,6 +116,12 @@ function problemOf(job: Job, remnant: Cloth, hidden: Cloth, rescue: readonly Res
   })
   const changes = has('as-it-is') || has('narrow-allowance') || has('hidden-in-another') || cut.length > pieces.length
   return changes ? { problem: { ...problem, pieces: cut.map((c) => c.part) }, names: cut.map((c) => c.name) } : null
+}
+
+/** On a remnant every cushion is matched by itself: a run would want more cloth than there is. */
+function matchOn(remnant: Cloth, match: ClothChoice['match']): ClothChoice['match'] {
+  if (remnant.pattern.kind === 'plain') return { kind: 'none' }
+  return match.kind === 'matched' ? { kind: 'matched', rule: { kind: 'band-on-each-centre', band: 0 } } : match
 }
 
 /** Where a panel is joined, if it is: only covers are, never what is hidden inside. */
@@ -123,5 +135,5 @@ function joinOf({ of }: LaidPiece, rescue: readonly Rescue[]): 'middle' | 'sides
   return has('joined-top-middle') && isTopPlate(panel) ? 'middle' : null
 }
 
-const withoutCloth = (others: Job['cloth']['others'], cloth: Cloth): Job['cloth']['others'] =>
+const withoutCloth = (others: ClothChoice['others'], cloth: Cloth): ClothChoice['others'] =>
   Object.fromEntries(Object.entries(others).filter(([, c]) => c.id !== cloth.id))

@@ -1,25 +1,26 @@
-import type { Job, LayProblem } from '../../contract/index.ts'
+import type { ClothChoice, Job, LayProblem } from '../../contract/index.ts'
 import type { ClothLay, Shortfall } from '../cloth/index.ts'
 import { layWhatFits, solveLay, type SolveOptions } from '../lay/index.ts'
+import { cushionKey, firstPart, inEveryPart } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
 
 /** What a shortfall is worked out from, plain enough for a worker. */
 export interface InHand {
   readonly problem: LayProblem
-  /** The cushion that each piece of the problem belongs to; null for strips of several. */
-  readonly cushions: readonly (number | null)[]
-  readonly turned: { readonly direction: Job['cloth']['direction']; readonly problem: LayProblem } | null
+  /** The cushion that each piece of the problem belongs to, by its number; null for strips of several. */
+  readonly cushions: readonly (string | null)[]
+  readonly turned: { readonly direction: ClothChoice['direction']; readonly problem: LayProblem } | null
 }
 
 /** The same pieces as they would be laid the other way of the cloth; null where all of it is to be bought. */
 export function inHandOf(job: Job, own: ClothLay): InHand | null {
   if (own.cloth.supply.kind === 'to-buy') return null
-  const direction = job.cloth.direction === 'railroaded' ? 'up-the-roll' : 'railroaded'
-  const other = planJob({ ...job, cloth: { ...job.cloth, direction } })
+  const direction = firstPart(job).cloth.direction === 'railroaded' ? 'up-the-roll' : 'railroaded'
+  const other = planJob(inEveryPart(job, (part) => ({ ...part, cloth: { ...part.cloth, direction } })))
   const turned = other.kind === 'worked' ? other.cloth.lays.find((l) => l.cloth.id === own.cloth.id) : undefined
   return {
     problem: own.problem,
-    cushions: own.pieces.map((p) => p.of?.cushion ?? null),
+    cushions: own.pieces.map(({ of }) => of && cushionKey(of.part, of.cushion)),
     turned: turned ? { direction, problem: turned.problem } : null,
   }
 }
@@ -45,7 +46,7 @@ export function shortfallOf({ problem, cushions, turned }: InHand): Shortfall {
 
 const FIRST_ANSWER: SolveOptions = { seed: 1, budget: { steps: Infinity, isStopped: () => true } }
 
-const numbered = (cushions: readonly (number | null)[]): readonly number[] => [
+const numbered = (cushions: readonly (string | null)[]): readonly string[] => [
   ...new Set(cushions.flatMap((c) => c ?? [])),
 ]
 
@@ -56,7 +57,7 @@ const withoutEnd = ({ cloth: { outline: _, ...cloth }, ...problem }: LayProblem)
 })
 
 /** As many whole cushions as go on the piece, the first ones first. */
-function cushionsIn(problem: LayProblem, cushions: readonly (number | null)[]): number {
+function cushionsIn(problem: LayProblem, cushions: readonly (string | null)[]): number {
   const all = numbered(cushions)
   for (let most = all.length - 1; most > 0; most--) {
     const among = new Set(all.slice(0, most))

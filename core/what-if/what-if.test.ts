@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { LayProblem, type Cloth, type Job } from '../../contract/index.ts'
+import { LayProblem, type Cloth, type PartJob } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
-import { newSeat, USUAL_PIPING } from '../job/index.ts'
-import { DEMO_CLOTHS, demoJobs, keepersBench } from '../demo/index.ts'
+import { jobOf, newSeat, USUAL_PIPING } from '../job/index.ts'
+import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { shortfallWords } from '../cloth/index.ts'
@@ -69,7 +69,7 @@ describe('joins, by hand', () => {
 })
 
 describe('will it fit this remnant?', () => {
-  const job = demoJobs().find((j) => j.ticket === 'SL-07')!
+  const job = demoParts().find((j) => j.ticket === 'SL-07')!
   const remnant = (lengthMm: number, more: Partial<Cloth> = {}): Cloth => ({
     ...calico,
     id: 'piece',
@@ -84,14 +84,14 @@ describe('will it fit this remnant?', () => {
   }
 
   it('yes, with the lay, where there is enough', () => {
-    const attempt = tryRescue(job, remnant(6000), calico, ['as-it-is'], steps(40))!
+    const attempt = tryRescue(jobOf(job), remnant(6000), calico, ['as-it-is'], steps(40))!
     expect(attempt.missing).toEqual([])
     expect(acceptLay(attempt.problem, { ...attempt.found!.lay, seconds: 0 })).toEqual([])
   })
 
   it('the remnant of check is far too small for twelve kneelers: what is missing shrinks as more is given up, and is told by piece', () => {
     const kelp = DEMO_CLOTHS.find((c) => c.id === 'kelp-check')!
-    const attempts = RESCUES.flatMap((r) => tryRescue(job, kelp, calico, r, steps(20)) ?? [])
+    const attempts = RESCUES.flatMap((r) => tryRescue(jobOf(job), kelp, calico, r, steps(20)) ?? [])
     expect(attempts.length).toBeGreaterThan(5)
     expect(attempts.every((a) => a.found === null)).toBe(true)
     const missing = (r: string) => attempts.find((a) => a.rescue.join() === r)!
@@ -104,7 +104,7 @@ describe('will it fit this remnant?', () => {
       worked({ ...job, cloth: { ...job.cloth, cloth: remnant(9000), match: { kind: 'none' } } }).cloth.lays[0].problem,
     )
     const tried = (rescue: readonly (typeof RESCUES)[number][number][]) =>
-      tryRescue(job, remnant(whole * 0.85), calico, rescue, steps(60))!
+      tryRescue(jobOf(job), remnant(whole * 0.85), calico, rescue, steps(60))!
     expect(tried(['as-it-is']).found).toBeNull()
     expect(tried(['hidden-in-another']).found).not.toBeNull()
   })
@@ -112,7 +112,7 @@ describe('will it fit this remnant?', () => {
   it('a narrower allowance is no rescue where it is as narrow already', () =>
     expect(
       tryRescue(
-        { ...job, allowances: { ...job.allowances, overrides: { seamMm: 8 } } },
+        jobOf({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 8 } } }),
         remnant(3000),
         calico,
         ['narrow-allowance'],
@@ -122,17 +122,29 @@ describe('will it fit this remnant?', () => {
 })
 
 describe('ways of cutting beside each other', () => {
-  const job = keepersBench()
+  const job = keepersBenchPart()
   it('each combination once, the own width among them', () => {
-    const all = layChoices(job, { widthsMm: [1120, 1520], direction: true, match: true, piping: false, joins: false })
+    const all = layChoices(jobOf(job), {
+      widthsMm: [1120, 1520],
+      direction: true,
+      match: true,
+      piping: false,
+      joins: false,
+    })
     expect(all).toHaveLength(3 * 2 * 2)
     expect(all.filter((c) => c.widthMm === 1370 && c.direction === 'up-the-roll' && c.isMatched)).toHaveLength(1)
-    expect(layChoices(job, { widthsMm: [], direction: false, match: false, piping: false, joins: false })).toHaveLength(
-      1,
-    )
+    expect(
+      layChoices(jobOf(job), { widthsMm: [], direction: false, match: false, piping: false, joins: false }),
+    ).toHaveLength(1)
   })
   it('wider unmatched cloth never needs more than the area says it must, and no combination is left without pieces', () => {
-    for (const c of layChoices(job, { widthsMm: [1520], direction: true, match: true, piping: true, joins: false }))
+    for (const c of layChoices(jobOf(job), {
+      widthsMm: [1520],
+      direction: true,
+      match: true,
+      piping: true,
+      joins: false,
+    }))
       expect(c.problem!.pieces.length).toBeGreaterThan(10)
   })
   it('piping split once and twice more: the same length of piping and its joins, and a lay no longer where long strips do not fit', () => {
@@ -141,7 +153,7 @@ describe('ways of cutting beside each other', () => {
       makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'across' as const } },
       cloth: { ...job.cloth, match: { kind: 'none' as const } },
     }
-    const all = layChoices(across, { widthsMm: [], direction: false, match: false, piping: false, joins: true })
+    const all = layChoices(jobOf(across), { widthsMm: [], direction: false, match: false, piping: false, joins: true })
     expect(all.map((c) => c.stripJoins)).toEqual([0, 1, 2])
     const strips = all.map((c) =>
       c
@@ -178,7 +190,7 @@ describe('ways of cutting beside each other', () => {
 
 describe('a cloth in hand that is not enough', () => {
   const inHand = (lengthMm: number) => {
-    const job = keepersBench()
+    const job = keepersBenchPart()
     return {
       ...job,
       cloth: {
@@ -193,7 +205,7 @@ describe('a cloth in hand that is not enough', () => {
   it('says how much is short, how many cushions it gives, and what it would take the other way', () => {
     const job = inHand(1500)
     const own = worked(job).cloth.lays[0]
-    const found = shortfallOf(inHandOf(job, own)!)
+    const found = shortfallOf(inHandOf(jobOf(job), own)!)
     // The same pieces on a roll without an end; the first lay of each search may be a little longer than the best.
     expect(found.shortMm!).toBeGreaterThanOrEqual(whole - 1500 - 1)
     expect(found.shortMm!).toBeLessThan(1.15 * whole - 1500)
@@ -220,8 +232,8 @@ describe('a cloth in hand that is not enough', () => {
   })
 
   it('a wrap 1510 wide on 1300 of plain cloth is told to be railroaded, and then lies', () => {
-    const job = keepersBench()
-    const wrap = (direction: 'up-the-roll' | 'railroaded'): Job => ({
+    const job = keepersBenchPart()
+    const wrap = (direction: 'up-the-roll' | 'railroaded'): PartJob => ({
       ...job,
       seat: { ...newSeat('singles', 1290, 400, 50, 1), clearanceMm: 0 },
       makeUp: usualMakeUp('no-sew-wrap'),
@@ -240,8 +252,8 @@ describe('a cloth in hand that is not enough', () => {
   })
 
   it('a piece as wide as the cloth lies on it, unwarned', () => {
-    const job = keepersBench()
-    const exact: Job = {
+    const job = keepersBenchPart()
+    const exact: PartJob = {
       ...job,
       seat: { ...newSeat('singles', 1190, 400, 50, 1), clearanceMm: 0 },
       makeUp: usualMakeUp('no-sew-wrap'),

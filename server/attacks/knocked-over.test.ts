@@ -1,10 +1,11 @@
+import { jobOf } from '../../core/job/index.ts'
 import { connect } from 'node:net'
 import { readdirSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { StoredJob, type JobSummary } from '../../contract/index.ts'
-import { keepersBench } from '../../core/demo/index.ts'
+import { keepersBench, keepersBenchPart } from '../../core/demo/index.ts'
 import { simulatedTable } from '../table/simulated-table.ts'
 import { dxfOf } from '../testing/drawings.ts'
 import { answeredMeanwhile } from '../testing/meanwhile.ts'
@@ -59,7 +60,7 @@ describe('drawings for the table', () => {
 })
 
 describe('jobs that are hard to plan', () => {
-  const bench = keepersBench()
+  const bench = keepersBenchPart()
   const around = (n: number) =>
     Array.from({ length: n }, (_, i) => {
       const turn = (2 * Math.PI * i) / n
@@ -105,7 +106,7 @@ describe('jobs that are hard to plan', () => {
     async (_name, change) => {
       const res = await api()
         .post('/api/jobs')
-        .send({ job: { ...bench, ...change, title: 'hard' }, reason: '' })
+        .send({ job: jobOf({ ...bench, ...change, title: 'hard' }), reason: '' })
       if (res.status !== 201) throw new Error(JSON.stringify(res.body).slice(0, 400))
       const { id } = StoredJob.parse(res.body)
       const stands = async () =>

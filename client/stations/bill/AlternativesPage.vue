@@ -20,11 +20,11 @@ const laid = ref(new Map<number, number | null>())
 const { open, ask } = useWhatIf((answer) => {
   if (answer.kind === 'lay') laid.value = new Map(laid.value).set(answer.key, answer.lengthMm)
 })
-const cloths = computed(() => (shop.lists?.cloths ?? []).filter((c) => c.id !== jobs.job!.cloth.cloth.id))
+const cloths = computed(() => (shop.lists?.cloths ?? []).filter((c) => c.id !== jobs.whole!.cloth.cloth.id))
 
 function compare(): void {
   list.value = alternatives(
-    jobs.job!,
+    jobs.whole!,
     cloths.value.filter((c) => chosen.value.includes(c.id)),
   )
   laid.value = new Map()
@@ -45,7 +45,7 @@ const rows = computed(() =>
   }),
 )
 const first = computed(() => rows.value[0]?.quote?.total.value ?? null)
-const say = (n: number) => money(n, jobs.job!.currency)
+const say = (n: number) => money(n, jobs.whole!.currency)
 </script>
 
 <template>
@@ -78,7 +78,7 @@ const say = (n: number) => money(n, jobs.job!.currency)
       <tr v-for="r in rows" :key="r.says">
         <th scope="row">{{ r.says }}</th>
         <template v-if="r.quote">
-          <td class="n">{{ formatLengthWithUnit(r.lengthMm!, jobs.job!.units) }}</td>
+          <td class="n">{{ formatLengthWithUnit(r.lengthMm!, jobs.whole!.units) }}</td>
           <td class="n">{{ (r.quote.hours.value / 60).toFixed(1) }}</td>
           <td class="n">
             <b>{{ say(r.quote.total.value) }}</b>

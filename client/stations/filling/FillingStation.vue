@@ -13,16 +13,14 @@ import { FILLING_PAGES, pageOf, type Page } from './pages.ts'
 
 const jobs = useJob()
 const design = useDesign()
-const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+const plan = computed(() => (jobs.part?.kind === 'worked' ? jobs.part : null))
 const isFoam = computed(() => jobs.job?.filling.kind === 'foam')
 const page = ref<Page>('foam')
 watch(wantedField, (field) => (page.value = pageOf(field) ?? page.value), { immediate: true })
 const shown = computed(() => FILLING_PAGES.find((p) => p.page === (isFoam.value ? page.value : 'carries'))!)
 const choices = FILLING_PAGES.map((p) => ({ value: p.page, label: p.label }))
 /** What stops the plan may be mended here, though there is nothing to draw. */
-const isStoppedHere = computed(
-  () => jobs.plan?.warnings.some((w) => w.level === 'stop' && w.station === 'filling') ?? false,
-)
+const isStoppedHere = computed(() => jobs.warningsAt('filling').some((w) => w.level === 'stop'))
 </script>
 
 <template>
@@ -40,7 +38,7 @@ const isStoppedHere = computed(
         />
         <DesignChoice />
         <component :is="shown.fields" />
-        <WarningList :warnings="plan.warnings.filter((w) => w.station === 'filling')" />
+        <WarningList :warnings="jobs.warningsAt('filling')" />
       </div>
     </template>
     <template v-else>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CushionFit } from '../../../contract/index.ts'
-import type { WorkedPlan } from '../../../core/planned/index.ts'
+import type { WorkedPart } from '../../../core/planned/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
+import { cushionKey } from '../../../core/job/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import LengthField from '../../ui/LengthField.vue'
 import { dayOf } from '../../ui/today.ts'
@@ -11,9 +12,9 @@ import { setFit, UNMEASURED } from './fit-edits.ts'
 import { vTyped } from '../../ui/v-typed.ts'
 
 /** One cushion on its seat: three sizes by the tape, how it sits, where it wrinkles, how far stripes are off. */
-const props = defineProps<{ plan: WorkedPlan; index: number }>()
+const props = defineProps<{ plan: WorkedPart; index: number }>()
 const jobs = useJob()
-const number = computed(() => String(props.index + 1))
+const number = computed(() => cushionKey(jobs.inView, props.index))
 const today = dayOf(new Date())
 const fit = computed((): CushionFit => jobs.job!.fitting.fits[number.value] ?? UNMEASURED(today))
 const solid = computed(() => props.plan.designs[props.plan.cushions.inOrder[props.index]!.design]!.cover.solid)
@@ -34,7 +35,7 @@ const set = (change: Partial<CushionFit>, key: string) =>
 </script>
 
 <template>
-  <h3>Cushion {{ number }}</h3>
+  <h3>Cushion {{ plan.prefix }}{{ index + 1 }}</h3>
   <div v-for="s in SIZES" :key="s.key" class="field-row">
     <span class="label">{{ s.label }}</span>
     <div class="fields-in-line">

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WorkedPlan } from '../../../core/planned/index.ts'
+import type { WorkedPart } from '../../../core/planned/index.ts'
+import { cushionKey } from '../../../core/job/index.ts'
 import { mmPerUnit, unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { Bar } from '../../ui/chart.ts'
 
 /** How far each cushion finished from its plan, by width, depth and thickness. */
-const props = defineProps<{ plan: WorkedPlan }>()
+const props = defineProps<{ plan: WorkedPart }>()
 const jobs = useJob()
 const WAYS = [
   { key: 'widthMm', of: 'width', label: 'width', colour: '#2a638e' },
@@ -14,9 +15,9 @@ const WAYS = [
   { key: 'thicknessMm', of: 'thickness', label: 'thickness', colour: '#4a6630' },
 ] as const
 const fitted = computed(() =>
-  Object.entries(jobs.job!.fitting.fits).flatMap(([number, fit]) => {
-    const cushion = props.plan.cushions.inOrder[Number(number) - 1]
-    return cushion ? [{ number, fit, solid: props.plan.designs[cushion.design]!.cover.solid }] : []
+  props.plan.cushions.inOrder.flatMap(({ design }, i) => {
+    const fit = jobs.job!.fitting.fits[cushionKey(jobs.inView, i)]
+    return fit ? [{ number: `${props.plan.prefix}${i + 1}`, fit, solid: props.plan.designs[design]!.cover.solid }] : []
   }),
 )
 const data = computed(() => ({

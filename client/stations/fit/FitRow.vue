@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { boxOf } from '../../../core/outline/index.ts'
-import type { WorkedPlan } from '../../../core/planned/index.ts'
+import type { WorkedPart } from '../../../core/planned/index.ts'
+import { cushionKey } from '../../../core/job/index.ts'
 import { formatLength } from '../../../core/units/index.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
 
 /** The cushions side by side from above, each with its number and what was found; one is in hand. */
-const props = defineProps<{ plan: WorkedPlan; chosen: number }>()
+const props = defineProps<{ plan: WorkedPart; chosen: number }>()
 const emit = defineEmits<{ choose: [index: number] }>()
 const jobs = useJob()
 const place = ref<HTMLElement | null>(null)
@@ -44,7 +45,7 @@ const scale = useScale(place, around, { left: 20, right: 20, top: 20, bottom: 20
 const shapes = computed(() =>
   cushions.value.map((c) => {
     const { k, x, y } = scale.value
-    const fit = jobs.job!.fitting.fits[String(c.i + 1)]
+    const fit = jobs.job!.fitting.fits[cushionKey(jobs.inView, c.i)]
     const say = (mm: number | null | undefined) =>
       mm === null || mm === undefined ? '–' : formatLength(mm, jobs.job!.units)
     return {

@@ -10,7 +10,8 @@ import JobFields from './JobFields.vue'
 import PhotoPage from './PhotoPage.vue'
 
 const jobs = useJob()
-const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+const plan = computed(() => (jobs.part?.kind === 'worked' ? jobs.part : null))
+const whole = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 const wanted = ref(0)
 const index = computed(() => Math.min(wanted.value, (plan.value?.cushions.count ?? 1) - 1))
 const page = ref<'cushion' | 'job' | 'photos'>('cushion')
@@ -39,7 +40,7 @@ const PAGES = [
         <RouterLink to="/learnt" class="plain-button no-print">What the shop learns</RouterLink>
       </div>
       <CushionFields v-if="page === 'cushion'" :plan="plan" :index="index" />
-      <JobFields v-else-if="page === 'job'" :plan="plan" />
+      <JobFields v-else-if="page === 'job' && whole" :plan="whole" />
       <PhotoPage v-else />
     </div>
   </section>

@@ -48,7 +48,7 @@ watch(() => jobs.job?.cloth.cloth.id, stop)
 
 function compare(): void {
   const v = varied.value
-  choices.value = layChoices(jobs.job!, {
+  choices.value = layChoices(jobs.whole!, {
     widthsMm: v.widths ? [...SOLD_WIDTHS_MM] : [],
     direction: v.direction,
     match: v.match,
@@ -69,7 +69,7 @@ async function compareTogether(): Promise<void> {
   failed.value = ''
   const { cloth } = jobs.job!.cloth
   const named: { name: string; problem: LayProblem }[] = []
-  for (const job of [jobs.job!, ...(await Promise.all(withIds.value.map(async (id) => (await openJob(id)).job)))]) {
+  for (const job of [jobs.whole!, ...(await Promise.all(withIds.value.map(async (id) => (await openJob(id)).job)))]) {
     const plan = planJob({ ...job, cloth: { ...job.cloth, cloth } })
     if (plan.kind !== 'worked') failed.value = `${job.ticket} cannot be worked out: open it and see why.`
     else named.push({ name: job.ticket, problem: plan.cloth.lays[0].problem })

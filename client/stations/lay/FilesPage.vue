@@ -34,7 +34,7 @@ const piece = ref('')
 const failed = ref('')
 const drawing = computed(() =>
   lays.chosen && lays.current && plan.value
-    ? layDrawing(jobs.job!.ticket, lays.chosen, lays.current, plan.value.allowances.notchMm.value)
+    ? layDrawing(jobs.job!.ticket, lays.chosen, lays.current, plan.value.worked[0].allowances.notchMm.value)
     : null,
 )
 const page = computed(() => PAGES.find((p) => p.name === pageName.value)!)

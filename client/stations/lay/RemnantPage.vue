@@ -38,7 +38,7 @@ function tryAll(): void {
     RESCUES.map((rescue, key) => ({
       kind: 'rescue' as const,
       key,
-      job: jobs.job!,
+      job: jobs.whole!,
       remnant: remnant.value!,
       hidden: hidden.value!,
       rescue,

@@ -4,38 +4,54 @@ import type { Lay } from '../../../contract/index.ts'
 import { boxOf, type Outline } from '../../../core/outline/index.ts'
 import { pieceId } from '../../../core/cloth/index.ts'
 import { frontFace, topFace, type Cover, type Panel, type Patch } from '../../../core/cover/index.ts'
-import { washed } from '../../../core/pattern/index.ts'
-import type { WorkedPlan } from '../../../core/planned/index.ts'
+import { isRow } from '../../../core/seat/index.ts'
+import type { WorkedPart, WorkedPlan } from '../../../core/planned/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
 import { onCloth, panelPoint } from '../../drawing/seen-cover.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
 
 /**
- * The row as it will stand: plates from above and the front boxing below them, with the stripes this very lay gives
- * each.
+ * The rows as they will stand, backs above their seats: plates from above and the front boxing below them, with the
+ * stripes this very lay gives each.
  */
 const props = defineProps<{ lay: Lay }>()
 const jobs = useJob()
 const plan = computed(() => jobs.plan as WorkedPlan)
-const cloth = computed(() => washed(jobs.job!.cloth.cloth))
+const lays = useLay()
+const cloth = computed(() => lays.chosen!.laidOn)
 const place = ref<HTMLElement | null>(null)
 const BETWEEN_SINGLES_MM = 40
+const BETWEEN_ROWS_MM = 70
 
-/** Every cushion's panels with where their own origin stands in the drawing, in mm. */
+/** Every row with each cushion's panels, and where their own origin stands in the drawing, in mm. */
 const faces = computed(() => {
-  const { division } = jobs.job!.seat
-  const gap = division.kind === 'singles' ? BETWEEN_SINGLES_MM : Math.max(0, division.gapMm)
+  const rows = plan.value.worked.map(facesOf).filter((faces) => faces.length > 0)
+  const boxes = rows.map(boxAround)
+  const widest = Math.max(...boxes.map((b) => b.maxX - b.minX))
+  let foot = 0
+  return rows.flatMap((row, i) => {
+    const b = boxes[i]!
+    const [dx, dy] = [(widest - (b.maxX - b.minX)) / 2 - b.minX, foot - b.minY]
+    foot += b.maxY - b.minY + BETWEEN_ROWS_MM
+    return row.map((f) => ({ ...f, x: f.x + dx, y: f.y + dy }))
+  })
+})
+
+function facesOf({ part, prefix, cushions, designs }: WorkedPart): readonly Face[] {
+  const { division } = part.seat
+  const gap = isRow(division) ? Math.max(0, division.gapMm) : BETWEEN_SINGLES_MM
   let left = 0
-  return plan.value.cushions.inOrder.flatMap(({ design }, i) => {
-    const { panels } = plan.value.designs[design]!.cover
-    const cover = plan.value.designs[design]!.cover
+  return cushions.inOrder.flatMap(({ design }, i) => {
+    const { cover } = designs[design]!
+    const { panels } = cover
     const top = shownFrom(cover, topFace(cover)) ?? { panel: cover.panels[0]!, outline: cover.panels[0]!.finished }
     const boxing = panels.find((p) => p.role === 'boxing' && p.face === 'front')
     const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover, frontFace(cover))
     const box = boxOf(top.outline)
     const face = ({ panel, outline }: Shown, x: number, y: number) => ({
-      id: pieceId({ cushion: i, layer: 'cover', panel: panel.id }),
+      id: pieceId({ part: prefix, cushion: i, layer: 'cover', panel: panel.id }),
       panel,
       outline,
       x,
@@ -54,9 +70,16 @@ const faces = computed(() => {
         : []),
     ]
     left += box.maxX - box.minX + gap
-    return both
+    return both.filter((f) => lays.chosen!.pieces.some((p) => p.id === f.id))
   })
-})
+}
+interface Face {
+  readonly id: string
+  readonly panel: Panel
+  readonly outline: Outline
+  readonly x: number
+  readonly y: number
+}
 interface Shown {
   readonly panel: Panel
   readonly outline: Outline
@@ -65,19 +88,20 @@ const shownFrom = (cover: Cover, patch: Patch | null): Shown | null =>
   patch && { panel: cover.panels.find((p) => p.id === patch.panel)!, outline: patch.outline }
 const frontLeft = (top: Panel) =>
   Math.min(...top.edges.flatMap((e, i) => (e.side === 'front' ? [top.finished[i]!.x] : [])))
-const box = computed(() => {
-  const boxes = faces.value.map((f) => ({ f, b: boxOf(f.outline) }))
+function boxAround(faces: readonly Face[]) {
+  const boxes = faces.map((f) => ({ f, b: boxOf(f.outline) }))
   return {
     minX: Math.min(...boxes.map(({ f, b }) => f.x + b.minX)),
     minY: Math.min(...boxes.map(({ f, b }) => f.y + b.minY)),
     maxX: Math.max(...boxes.map(({ f, b }) => f.x + b.maxX)),
     maxY: Math.max(...boxes.map(({ f, b }) => f.y + b.maxY)),
   }
-})
+}
+const box = computed(() => boxAround(faces.value))
 const scale = useScale(place, box, { left: 8, right: 8, top: 8, bottom: 8 })
 
 /** Lays the cloth on a face as the lay cuts it: cloth to panel backwards through the placement, panel to pixels. */
-function clothOn(f: (typeof faces.value)[number]): string | null {
+function clothOn(f: Face): string | null {
   if (!props.lay.placements.some((p) => p.id === f.id)) return null
   const where = onCloth(props.lay, f.id, f.panel)
   const { k, x, y } = scale.value

@@ -32,7 +32,7 @@ watch(
     if (key !== old[0]) lengths.value = new Map()
     stop()
     if (!isLaid.value || lengths.value.size > 0) return
-    choices.value = layChoices(jobs.job!, {
+    choices.value = layChoices(jobs.whole!, {
       widthsMm: [],
       direction: false,
       match: false,

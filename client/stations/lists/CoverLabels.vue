@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Cloth } from '../../../contract/index.ts'
+import { cushionKey } from '../../../core/job/index.ts'
 import { MAKE_UPS } from '../../../core/cover/index.ts'
 import type { WorkedPlan } from '../../../core/planned/index.ts'
 import { formatLength, unitName } from '../../../core/units/index.ts'
@@ -12,15 +14,17 @@ const props = defineProps<{ plan: WorkedPlan }>()
 const jobs = useJob()
 const { address } = useAddress()
 const labels = computed(() => {
-  const job = jobs.job!
-  return props.plan.cushions.inOrder.map(({ design }, i) => {
-    const { width, depth, thickness } = props.plan.designs[design]!.cover.solid
-    const say = (mm: number) => formatLength(mm, job.units)
-    const papers = job.making.papers[String(i + 1)]
+  const { units, making } = jobs.whole!
+  const say = (mm: number) => formatLength(mm, units)
+  const cushions = props.plan.worked.flatMap((own) => own.cushions.inOrder.map(({ design }, i) => ({ own, design, i })))
+  return cushions.map(({ own: { part, prefix, designs }, design, i }) => {
+    const { width, depth, thickness } = designs[design]!.cover.solid
+    const papers = making.papers[cushionKey(part.letter, i)]
     return {
-      number: i + 1,
-      size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(job.units)} net`,
-      wash: washWords(job.cloth.cloth.shrink, job.cloth.cloth.washFirst),
+      number: `${prefix}${i + 1}`,
+      name: part.name,
+      size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(units)} net`,
+      wash: washWords(part.cloth.cloth),
       papers: papers
         ? [papers.foamBatch && `foam ${papers.foamBatch}`, papers.certificate && `certificate ${papers.certificate}`]
             .filter((w) => w)
@@ -29,10 +33,10 @@ const labels = computed(() => {
     }
   })
 })
-const washWords = ({ across, along }: { across: number; along: number }, washed: boolean) =>
+const washWords = ({ shrink: { across, along }, washFirst }: Cloth) =>
   across === 0 && along === 0
     ? 'wash: not known, try a scrap first'
-    : washed
+    : washFirst
       ? 'washed before it was cut'
       : 'wash cool: the first wash shrinks it into its size'
 </script>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
 import { blockLabels, buyingList } from '../../../core/lists/index.ts'
+import { cushionCount } from '../../../core/planned/index.ts'
 import { unitName } from '../../../core/units/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -41,7 +42,7 @@ const print = () => window.print()
         <div>
           <h2>{{ job.ticket }} {{ job.title }}: cut list</h2>
           <p class="quiet">
-            {{ plan.cushions.count }} {{ plan.cushions.count === 1 ? 'cushion' : 'cushions' }}, every size is
+            {{ cushionCount(plan) }} {{ cushionCount(plan) === 1 ? 'cushion' : 'cushions' }}, every size is
             <b>cut</b> unless it says net. {{ job.customer }}
           </p>
         </div>

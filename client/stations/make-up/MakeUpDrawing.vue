@@ -4,7 +4,7 @@ import { washedChoice } from '../../../core/pattern/index.ts'
 import { pieceId } from '../../../core/cloth/index.ts'
 import { clothFor, pipedPairs, seamPath } from '../../../core/cover/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
-import type { WorkedPlan } from '../../../core/planned/index.ts'
+import type { WorkedPart } from '../../../core/planned/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { onCloth, patternOn, seen, seenFaces } from '../../drawing/seen-cover.ts'
@@ -19,7 +19,7 @@ const jobs = useJob()
 const lays = useLay()
 const lit = useSeam()
 const design = useDesign()
-const plan = computed(() => jobs.plan as WorkedPlan)
+const plan = computed(() => jobs.part as WorkedPart)
 const place = ref<HTMLElement | null>(null)
 const cover = computed(() => design.chosen!.cover)
 const cloths = computed(() => washedChoice(jobs.job!.cloth))
@@ -45,7 +45,7 @@ const drawn = computed(() =>
             f.patch,
             onCloth(
               lays.of(cloth.id),
-              pieceId({ cushion: cushion.value, layer: 'cover', panel: f.patch.panel }),
+              pieceId({ part: plan.value.prefix, cushion: cushion.value, layer: 'cover', panel: f.patch.panel }),
               cover.value.panels.find((p) => p.id === f.patch.panel)!,
             ),
             scale.value,

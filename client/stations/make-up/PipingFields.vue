@@ -14,11 +14,11 @@ import LengthField from '../../ui/LengthField.vue'
 /** Which edges are piped, with what, how its strips are cut, and what they take of the cloth. */
 const jobs = useJob()
 const design = useDesign()
-const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+const plan = computed(() => (jobs.part?.kind === 'worked' ? jobs.part : null))
 const piping = computed(() => jobs.job!.makeUp.piping)
 const unit = computed(() => jobs.job!.units)
 const planned = computed(() => design.chosen?.cover.piping ?? null)
-const strips = computed(() => plan.value?.cloth.strips[design.index] ?? [])
+const strips = computed(() => design.strips)
 const set = (says: string, next: Piping, key: string | null = null) =>
   jobs.edit(
     setMakeUp(says, (m) => ({ ...m, piping: next })),

@@ -1,26 +1,26 @@
 import { describe, expect, it } from 'vitest'
-import type { Closure, Construction, Job, MakeUp } from '../../../contract/index.ts'
+import type { ClothChoice, Closure, Construction, Job, MakeUp } from '../../../contract/index.ts'
 import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, usualMakeUp } from '../../../core/cover/index.ts'
-import { newSeat } from '../../../core/job/index.ts'
+import { jobOf, newSeat } from '../../../core/job/index.ts'
 import { planDocument } from '../../../core/plan/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
-import { DEMO_CLOTHS, keepersBench } from '../../../core/demo/index.ts'
+import { DEMO_CLOTHS, keepersBenchPart } from '../../../core/demo/index.ts'
 import { closureOptions, constructionOptions, type Option } from './options.ts'
 
 /** A cushion that every make-up can take, in plain cloth; a roll for the bolster. */
-const jobOf = (makeUp: MakeUp): Job => {
+const madeUp = (makeUp: MakeUp): Job => {
   const isRoll =
     makeUp.construction.kind === 'bolster' ||
     (makeUp.construction.kind === 'liner' && makeUp.construction.of === 'bolster')
-  const job = keepersBench()
-  return {
+  const job = keepersBenchPart()
+  return jobOf({
     ...job,
     seat: { ...newSeat('singles', 620, isRoll ? 190 : 480, isRoll ? 190 : 120, 1), clearanceMm: 0 },
     makeUp,
     cloth: { ...job.cloth, match: { kind: 'none' } },
-  }
+  })
 }
-const planned = (makeUp: MakeUp): string => JSON.stringify(planDocument(jobOf(makeUp), planJob(jobOf(makeUp)), []))
+const planned = (makeUp: MakeUp): string => JSON.stringify(planDocument(madeUp(makeUp), planJob(madeUp(makeUp)), []))
 
 /** What a control may be turned to. */
 const others = (o: Option): readonly unknown[] =>
@@ -67,7 +67,7 @@ describe('ties, piping and cloth', () => {
 
   it.each(TIED)('%s: each tie is marked once, and moves with its side', (kind) => {
     const marked = (side: 'front' | 'back' | 'left' | 'right') => {
-      const job = jobOf({
+      const job = madeUp({
         ...usualMakeUp(kind),
         trims: { ...usualMakeUp(kind).trims, ties: { ...ties, sides: [side] } },
       })
@@ -86,16 +86,16 @@ describe('ties, piping and cloth', () => {
   })
 
   it('every way of placing the pattern changes the pieces to be laid', () => {
-    const base = keepersBench()
+    const base = keepersBenchPart()
     const check = DEMO_CLOTHS.find((c) => c.id === 'tern-check')!
-    const laid = (change: Partial<Job['cloth']>) => {
-      const plan = planJob({ ...base, cloth: { ...base.cloth, cloth: check, ...change } })
+    const laid = (change: Partial<ClothChoice>) => {
+      const plan = planJob(jobOf({ ...base, cloth: { ...base.cloth, cloth: check, ...change } }))
       return plan.kind === 'worked' ? JSON.stringify(plan.cloth.lays.map((l) => l.problem)) : ''
     }
     const rule = (kind: 'band-on-centre' | 'band-on-each-centre' | 'band-at-left-end', band = 0) => ({
       match: { kind: 'matched' as const, rule: { kind, band } },
     })
-    const ways: Partial<Job['cloth']>[] = [
+    const ways: Partial<ClothChoice>[] = [
       { match: { kind: 'none' } },
       rule('band-on-centre'),
       rule('band-on-centre', 1),

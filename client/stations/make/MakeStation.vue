@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { cushionCount } from '../../../core/planned/index.ts'
 import { trimmed } from '../../../core/units/index.ts'
 import { figure, given, over } from '../../../core/working/index.ts'
 import LessonNotes from '../../job/LessonNotes.vue'
@@ -38,10 +39,13 @@ const place = computed(() => rows.value.indexOf(row.value) + 1)
 /** A sewing step lights its seam on the panels of its own design. */
 function choose(id: string | null): void {
   picked.value = id
-  const [, letter, seamLetter] = /^sew\.([A-Z]+)\.(?:liner\.)?([A-Z]+)$/.exec(id ?? chosen.value) ?? []
-  const index = plan.value?.designs.findIndex((d) => d.design.id === letter) ?? -1
-  if (index >= 0) design.wanted = index
-  seam.letter = seamLetter ?? null
+  const sews = rows.value.find((r) => r.step.id === chosen.value)?.step.sews ?? null
+  const own = plan.value?.worked.find((p) => p.designs.some((d) => d.design.id === sews?.design))
+  if (own) {
+    jobs.look(own.part.letter)
+    design.wanted = own.designs.findIndex((d) => d.design.id === sews?.design)
+  }
+  seam.letter = sews?.seam ?? null
 }
 const step = (by: 1 | -1) =>
   choose(rows.value[Math.min(rows.value.length - 1, Math.max(0, place.value - 1 + by))]!.step.id)
@@ -50,7 +54,7 @@ const each = computed(() =>
     id: 'minutes.each',
     label: 'Work on one cushion',
     quantity: 'time',
-    sum: over(planned.value, given(plan.value!.cushions.count, 'count', 'cushions')),
+    sum: over(planned.value, given(cushionCount(plan.value!), 'count', 'cushions')),
     rule: 'shared out evenly',
   }),
 )

@@ -1,13 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Papers } from '../../../contract/index.ts'
+import { cushionKey } from '../../../core/job/index.ts'
 import { useWorkOrder } from './use-work-order.ts'
 import { vTyped } from '../../ui/v-typed.ts'
 
 /** Foam batch, cloth batch and fire certificate of every cushion. */
 const { jobs, plan } = useWorkOrder()
 const NONE: Papers = { foamBatch: '', clothBatch: '', certificate: '' }
-const numbers = computed(() => Array.from({ length: plan.value?.cushions.count ?? 0 }, (_, i) => String(i + 1)))
+/** Under which key the papers of each cushion are kept, and what it is called. */
+const cushions = computed(() =>
+  (plan.value?.worked ?? []).flatMap(({ part, prefix, cushions: own }) =>
+    own.inOrder.map((_, i) => ({ key: cushionKey(part.letter, i), number: `${prefix}${i + 1}` })),
+  ),
+)
+const numbers = computed(() => cushions.value.map((c) => c.key))
 const papers = computed(() => jobs.job!.making.papers)
 const FIELDS = [
   ['foamBatch', 'Foam batch', 80],
@@ -31,7 +38,8 @@ function set(number: string, key: keyof Papers, text: string, toAll: boolean): v
   })
 }
 /** The first cushion's papers for all that have none of their own. */
-const alike = () => FIELDS.forEach(([key]) => set('1', key, papers.value['1']?.[key] ?? '', true))
+const alike = () =>
+  FIELDS.forEach(([key]) => set(numbers.value[0]!, key, papers.value[numbers.value[0]!]?.[key] ?? '', true))
 </script>
 
 <template>

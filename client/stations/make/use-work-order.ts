@@ -24,19 +24,19 @@ export function useWorkOrder() {
   const maker = usePreference<string>('loft-seam/maker', '')
   const now = useNow({ interval: 1000 })
   const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
-  const steps = computed(() => (plan.value ? workOrder(jobs.job!, plan.value) : []))
+  const steps = computed(() => (plan.value ? workOrder(jobs.whole!, plan.value) : []))
   const rates = computed(() => ratesOf(shop.workshop))
   const rows = computed(() => {
-    const held = openGate(steps.value, jobs.job!)
+    const held = openGate(steps.value, jobs.whole!)
     return steps.value.map((step, i) => ({
       step,
-      record: recordOf(jobs.job!, step.id),
+      record: recordOf(jobs.whole!, step.id),
       minutes: stepMinutes(step, rates.value),
       isHeld: held !== null && i > held,
       heldBy: held === null ? null : steps.value[held]!,
     }))
   })
-  const progress = computed(() => progressOf(steps.value, jobs.job!))
+  const progress = computed(() => progressOf(steps.value, jobs.whole!))
   const planned = computed(() => totalMinutes(steps.value, rates.value))
   const workedMin = computed(
     () => rows.value.reduce((sum, r) => sum + workedSeconds(r.record, now.value.getTime()), 0) / 60,

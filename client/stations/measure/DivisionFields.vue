@@ -1,22 +1,32 @@
 <script setup lang="ts">
 import { mainGrade } from '../../../core/filling/index.ts'
 import { computed, ref } from 'vue'
-import { LEAST_GAP_MM, MOST_CUSHIONS, MOST_GAP_MM, type Division } from '../../../contract/index.ts'
+import {
+  cushionsIn,
+  LEAST_GAP_MM,
+  MOST_CUSHIONS,
+  MOST_GAP_MM,
+  MOST_SIZE_ROWS,
+  type Division,
+} from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { areaOf, boxOf } from '../../../core/outline/index.ts'
-import { adviseCount, shapeSeat, valueOf } from '../../../core/seat/index.ts'
+import { adviseCount, isRow, shapeSeat, valueOf } from '../../../core/seat/index.ts'
 import { withCount } from '../../../core/typing/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import CountField from '../../ui/CountField.vue'
 import LengthField from '../../ui/LengthField.vue'
+import SizeRows from './SizeRows.vue'
 
 /** How the seat is divided into cushions, and what speaks for which number. */
 const jobs = useJob()
 const job = computed(() => jobs.job!)
 const division = computed(() => job.value.seat.division)
-const madeAs = computed(() => (division.value.kind === 'singles' ? 'singles' : 'run'))
+const madeAs = computed(() =>
+  division.value.kind === 'run' || division.value.kind === 'corner' ? 'run' : division.value.kind,
+)
 const isRing = computed(() => job.value.seat.footprint.kind === 'ring')
 const isCorner = computed(() => job.value.seat.footprint.kind === 'corner-bench')
 const set = (next: Division, says: string, undo: string | null = null) =>
@@ -28,6 +38,7 @@ const set = (next: Division, says: string, undo: string | null = null) =>
 const KINDS = [
   { value: 'run', label: 'One bench, divided' },
   { value: 'singles', label: 'Single cushions' },
+  { value: 'rows', label: 'Each its own size' },
 ] as const
 const CUTS = [
   { value: 'radial', label: 'towards the centre' },
@@ -39,15 +50,19 @@ const CORNERS = [
   { value: 'square', label: 'own cushion' },
   { value: 'mitre', label: 'mitre' },
 ] as const
-function setKind(kind: 'run' | 'singles'): void {
+function setKind(kind: 'run' | 'singles' | 'rows'): void {
   const before = division.value
   if (before.kind === kind || before.kind === 'corner') return
-  set(
-    kind === 'run'
-      ? { kind, count: before.count, gapMm: 0, cuts: isRing.value ? 'radial' : 'straight' }
-      : { kind, count: before.count, mirrored: 0 },
-    kind === 'run' ? 'One bench, divided' : 'Single cushions',
-  )
+  const count = cushionsIn(before)
+  const start: Record<typeof kind, Division> = {
+    run: { kind: 'run', count, gapMm: 0, cuts: isRing.value ? 'radial' : 'straight' },
+    singles: { kind: 'singles', count, mirrored: 0 },
+    rows: {
+      kind: 'rows',
+      rows: Array.from({ length: Math.min(count, MOST_SIZE_ROWS) }, () => ({ count: 1, readings: {} })),
+    },
+  }
+  set(start[kind], KINDS.find((k) => k.value === kind)!.label)
 }
 type Of<K extends Division['kind']> = Extract<Division, { kind: K }>
 
@@ -121,6 +136,7 @@ const advice = computed(() => {
       />
     </div>
   </template>
+  <SizeRows v-else-if="division.kind === 'rows'" />
   <div v-else class="field-row">
     <span class="label">Cushions</span>
     <div class="count">
@@ -206,7 +222,7 @@ const advice = computed(() => {
       />
     </div>
   </div>
-  <div v-if="division.kind !== 'singles'" class="field-row" data-field="measure.gap">
+  <div v-if="isRow(division)" class="field-row" data-field="measure.gap">
     <span class="label">Gap between</span>
     <div>
       <LengthField

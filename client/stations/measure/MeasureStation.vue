@@ -23,7 +23,7 @@ import TapePanel from './TapePanel.vue'
 const jobs = useJob()
 const job = computed(() => jobs.job!)
 const seat = computed(() => job.value.seat)
-const cushions = computed(() => jobs.plan!.cushions)
+const cushions = computed(() => jobs.part!.cushions)
 const warnings = computed(() => jobs.plan!.warnings.filter((w) => w.station === 'measure'))
 const slots = computed(() => slotsOf(seat.value))
 const picked = ref<Picked | null>(null)

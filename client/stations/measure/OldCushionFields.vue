@@ -20,7 +20,7 @@ const SIZES = [
 ] as const
 const NOTHING: OldSizes = { widthMm: null, depthMm: null, thicknessMm: null }
 const now = computed(() => {
-  const solid = jobs.plan?.cushions?.designs[0]?.solid
+  const solid = jobs.part?.cushions?.designs[0]?.solid
   return {
     widthMm: solid?.width.value ?? 600,
     depthMm: solid?.depth.value ?? 500,

@@ -16,7 +16,7 @@ const what = ref('seat')
 const size = ref('A4')
 const isMaking = ref(false)
 const failed = ref('')
-const cushions = computed(() => jobs.plan!.cushions!)
+const cushions = computed(() => jobs.part!.cushions!)
 const letterOf = (id: string) => (cushions.value.designs.length === 1 ? '' : ` ${id}`)
 /** Blocks of foam, where they are worked out: larger or smaller than the finished cushion, and traced onto the foam. */
 const blocks = computed(() => (jobs.plan?.kind === 'worked' && jobs.plan.cutting ? jobs.plan.cutting.blocks : []))

@@ -22,7 +22,7 @@ const shaped = computed(() => {
   const found = shapeSeat(seat.value)
   return found.ok ? found.value : null
 })
-const cushions = computed(() => jobs.plan!.cushions)
+const cushions = computed(() => jobs.part!.cushions)
 
 /** Drawn from the footprint's own origin, so that nothing jumps while a corner is dragged. */
 const origin = computed(() => shaped.value?.origin ?? at(0, 0))

@@ -44,7 +44,7 @@ describe('a corner of the seat under the pointer', () => {
     drag(-301, 133)
     expect([size('width'), size('depth')].map((mm) => mm % 5)).toEqual([0, 0])
     expect(
-      Math.abs(size('width') - (valueOf(slotOf(keepersBench().seat, 'width')!.dimension) - 301)),
+      Math.abs(size('width') - (valueOf(slotOf(keepersBench().parts[0]!.seat, 'width')!.dimension) - 301)),
     ).toBeLessThanOrEqual(2.5)
     letGo()
   })

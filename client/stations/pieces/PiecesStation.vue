@@ -14,7 +14,7 @@ import FlatPanels from './FlatPanels.vue'
 import PanelDrawing from './PanelDrawing.vue'
 
 const jobs = useJob()
-const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
+const plan = computed(() => (jobs.part?.kind === 'worked' ? jobs.part : null))
 const lit = useSeam()
 const design = useDesign()
 const chosen = computed(() => design.chosen)
@@ -23,7 +23,7 @@ const which = ref<'cover' | 'liner'>('cover')
 const cover = computed(() =>
   which.value === 'liner' && chosen.value?.liner ? chosen.value.liner : (chosen.value?.cover ?? null),
 )
-const strips = computed(() => (which.value === 'cover' ? (plan.value?.cloth.strips[design.index] ?? []) : []))
+const strips = computed(() => (which.value === 'cover' ? design.strips : []))
 const seams = computed(() => cover.value?.seams.map((s) => ({ ...s, lengthMm: seamLength(s) })) ?? [])
 const litPanels = computed(
   () =>
@@ -135,7 +135,7 @@ const unit = computed(() => jobs.job!.units)
             >
           </li>
         </ul>
-        <WarningList :warnings="plan.warnings.filter((w) => w.station === 'pieces')" />
+        <WarningList :warnings="jobs.warningsAt('pieces')" />
       </div>
     </template>
     <NotYet v-else />

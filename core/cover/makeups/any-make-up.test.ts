@@ -1,12 +1,12 @@
+import { jobOf } from '../../job/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { Job } from '../../../contract/index.ts'
+import { Job, type PartJob } from '../../../contract/index.ts'
 import { areaOf, boxOf, isSimple } from '../../outline/index.ts'
-import { planJob } from '../../plan/index.ts'
 import { planDocument } from '../../plan/index.ts'
-import { keepersBench } from '../../demo/index.ts'
+import { keepersBenchPart } from '../../demo/index.ts'
 import { FACTORY_BOOK } from '../../defaults/index.ts'
-import { boxSolid, coverOf } from '../../testing/jobs.ts'
+import { boxSolid, coverOf, planOne } from '../../testing/jobs.ts'
 import { anyMakeUp, anyMakeUpOf } from '../../testing/make-ups.ts'
 import { anySeat } from '../../testing/seats.ts'
 import { warningWords } from '../../warnings/index.ts'
@@ -31,7 +31,7 @@ import { refusalWords } from '../refusal-words.ts'
 /** Beside other tests on a small machine. */
 const SLOW_MS = 120_000
 
-const unmatched = { ...keepersBench().cloth, match: { kind: 'none' as const } }
+const unmatched = { ...keepersBenchPart().cloth, match: { kind: 'none' as const } }
 const made = (w: number, d: number, t: number, makeUp: Parameters<typeof makeCover>[0]['makeUp'], seamMm: number) =>
   makeCover({
     units: 'mm',
@@ -128,9 +128,9 @@ describe('any make-up on any seat', () => {
       let [worked, stopped] = [0, 0]
       fc.assert(
         fc.property(anySeat, anyMakeUp, (seat, makeUp) => {
-          const job: Job = { ...keepersBench(), seat, makeUp, cloth: unmatched }
-          expect(Job.safeParse(job).success).toBe(true)
-          const plan = planJob(job)
+          const job: PartJob = { ...keepersBenchPart(), seat, makeUp, cloth: unmatched }
+          expect(Job.safeParse(jobOf(job)).success).toBe(true)
+          const plan = planOne(job)
           for (const w of plan.warnings)
             expect(`${warningWords(w, 'inch-16').says} ${warningWords(w, 'inch-16').cure}`).not.toMatch(
               /NaN|undefined|Infinity/,
@@ -139,7 +139,7 @@ describe('any make-up on any seat', () => {
             expect(plan.warnings.some((w) => w.level === 'stop')).toBe(true)
             return
           }
-          expect(JSON.stringify(planDocument(job, plan, []))).not.toMatch(/NaN|Infinity|"value":null/)
+          expect(JSON.stringify(planDocument(jobOf(job), plan, []))).not.toMatch(/NaN|Infinity|"value":null/)
           for (const { checks } of plan.designs) {
             worked++
             if (checks.every((c) => c.faults.length === 0)) continue

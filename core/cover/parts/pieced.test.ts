@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { newSeat, setMakeUp } from '../../job/index.ts'
-import { DEMO_CLOTHS, keepersBench } from '../../demo/index.ts'
+import { DEMO_CLOTHS, keepersBenchPart } from '../../demo/index.ts'
 import { boxSolid, onlyDesign, worked } from '../../testing/jobs.ts'
 import { checkCover, panelOf } from '../index.ts'
 import { wallOf, wholePart } from '../wall.ts'
@@ -35,7 +35,7 @@ describe('boxing longer than the cloth gives', () => {
   })
 
   it('on a job: a wrap on a one-way cloth is joined, says so, and stays sound', () => {
-    const job = { ...keepersBench(), seat: { ...newSeat('singles', 900, 500, 80, 1), clearanceMm: 0 } }
+    const job = { ...keepersBenchPart(), seat: { ...newSeat('singles', 900, 500, 80, 1), clearanceMm: 0 } }
     const moss = setMakeUp('', (m) => ({ ...m, construction: { kind: 'boxed', boxing: 'wrap' } })).apply({
       ...job,
       cloth: { ...job.cloth, cloth: DEMO_CLOTHS.find((c) => c.id === 'moss-loop')!, match: { kind: 'none' } },

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Grade, Load } from '../../../contract/index.ts'
-import { DEMO_GRADES, demoJobs } from '../../demo/index.ts'
+import { DEMO_GRADES, demoParts } from '../../demo/index.ts'
 import { foamOf, onlyDesign, worked } from '../../testing/jobs.ts'
 import { areaOf } from '../../outline/index.ts'
 import {
@@ -23,7 +23,7 @@ import {
 const named = (name: string): Grade => DEMO_GRADES.find((g) => g.name === name)!
 const advise = (load: Partial<Load>, leastMm: number, mostMm: number, grades = DEMO_GRADES) =>
   adviseFoam(grades, { load: loadCaseOf({ ...USUAL_LOAD, ...load }), limits: { leastMm, mostMm }, areaMm2: 1e6 })
-const job = (ticket: string) => demoJobs().find((j) => j.ticket === ticket)!
+const job = (ticket: string) => demoParts().find((j) => j.ticket === ticket)!
 
 describe('the cockpit seats (SL-05), by hand', () => {
   // Middle sitter 75 kg: 75 x 9.81 x 0.75 / 0.13 = 4245 Pa. Heaviest: 100 x 9.81 x 0.75 / 0.13 = 5660 Pa, x 2.2 x 1.8 =

@@ -3,10 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { LayProblem, type Cutting, type FoamStock, type Grade } from '../../../contract/index.ts'
 import { acceptLay, problemFaults } from '../../lay/index.ts'
 import { areaOf, boxOf } from '../../outline/index.ts'
-import { DEMO_GRADES, demoJobs } from '../../demo/index.ts'
-import { boxSolid, foamJob, worked } from '../../testing/jobs.ts'
+import { DEMO_GRADES, demoParts } from '../../demo/index.ts'
+import { boxSolid, worked, planOne } from '../../testing/jobs.ts'
 import { anySeat } from '../../testing/seats.ts'
-import { planJob } from '../../plan/index.ts'
 import {
   layPieces,
   nearestStack,
@@ -32,9 +31,11 @@ const blockOf = (w: number, d: number, t: number, count = 1, grade: Grade = gann
   count,
   block: boxSolid(w, d, t),
   layers: [{ grade, thicknessMm: t }],
+  use: 'bench',
+  wadding: null,
 })
 const cut = (block: BlockToCut | readonly BlockToCut[], change: Partial<Cutting> = {}) =>
-  planCutting([block].flat() as readonly BlockToCut[], { ...USUAL_CUTTING, ...change }, 'bench', null)
+  planCutting([block].flat() as readonly BlockToCut[], { ...USUAL_CUTTING, ...change })
 const now = () => true
 const soundLay = (nest: NestLay, problem: LayProblem) => acceptLay(LayProblem.parse(problem), nest.lay)
 
@@ -196,7 +197,7 @@ describe('glue, wadding and film', () => {
 
   it('wadding front to back: 2 x 0.3 + 2 x 0.06 m², twice for two blocks; covered ends 2 x 0.05 more, folded ones 4', () => {
     const wrapped = (ends: 'bare' | 'covered' | 'folded') =>
-      planCutting([blockOf(600, 500, 100, 2)], USUAL_CUTTING, 'bench', { ...usualWadding(20), ends }).supplies
+      planCutting([{ ...blockOf(600, 500, 100, 2), wadding: { ...usualWadding(20), ends } }], USUAL_CUTTING).supplies
         .waddingM2!.value / 1e6
     expect(wrapped('bare')).toBeCloseTo(2 * (0.6 + 0.12), 6)
     expect(wrapped('covered')).toBeCloseTo(2 * (0.6 + 0.12 + 0.1), 6)
@@ -222,7 +223,7 @@ describe('tools', () => {
 
 describe('nests on sheets', () => {
   it('every part of every demo ticket lies soundly on its sheets, a kerf apart, inside the trim', () => {
-    for (const job of demoJobs().filter((j) => j.filling.kind === 'foam')) {
+    for (const job of demoParts().filter((j) => j.filling.kind === 'foam')) {
       const { groups, cutting } = worked(job).cutting!
       for (const { group } of groups) {
         const nest = nestGroup(group, cutting, 1, now)
@@ -234,7 +235,7 @@ describe('nests on sheets', () => {
   })
 
   it('never takes more foam than straight rows, given a little time', () => {
-    for (const job of demoJobs().filter((j) => j.filling.kind === 'foam')) {
+    for (const job of demoParts().filter((j) => j.filling.kind === 'foam')) {
       const { groups, cutting } = worked(job).cutting!
       for (const { group } of groups) {
         const start = performance.now()
@@ -260,17 +261,15 @@ describe('nests on sheets', () => {
   })
 
   it('a kept nest counts while parts, sheets, tool and trim are the same', () => {
-    const job = demoJobs()[1]!
+    const job = demoParts()[1]!
     const plan = worked(job).cutting!
     const nest = {
       key: plan.nestKey,
       lays: plan.groups.flatMap(({ group }) => nestGroup(group, plan.cutting, 1, now).lays),
     }
-    const kept = foamJob((foam) => ({ ...foam, cutting: { ...foam.cutting, nest } }), job)
+    const kept = { ...job, cutting: { ...job.cutting, nest } }
     expect(worked(kept).cutting!.sheets.rule).toBe('as nested')
-    expect(
-      worked(foamJob((foam) => ({ ...foam, cutting: { ...foam.cutting, trimMm: 15 } }), kept)).cutting!.sheets.rule,
-    ).not.toBe('as nested')
+    expect(worked({ ...kept, cutting: { ...kept.cutting, trimMm: 15 } }).cutting!.sheets.rule).not.toBe('as nested')
   })
 })
 
@@ -349,7 +348,7 @@ describe('any seat', () => {
   it('its parts have simple outlines at the origin, and need at least the block they make', () => {
     fc.assert(
       fc.property(anySeat, fc.constantFrom(50, 75, 125), (seat, t) => {
-        const plan = planJob({ ...demoJobs()[1]!, seat: { ...seat, thickness: { readings: [{ mm: t }] } } })
+        const plan = planOne({ ...demoParts()[1]!, seat: { ...seat, thickness: { readings: [{ mm: t }] } } })
         if (plan.kind !== 'worked' || plan.warnings.some((w) => w.code === 'block-outline-lost')) return
         const { blocks, groups, cutting } = plan.cutting!
         for (const { group } of groups) {

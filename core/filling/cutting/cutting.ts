@@ -1,4 +1,4 @@
-import type { Cutting, Grade, Use, Wadding } from '../../../contract/index.ts'
+import type { Cutting, Grade } from '../../../contract/index.ts'
 import { boxOf, needOf } from '../../outline/index.ts'
 import { entered, figure, given, over, plus, times, unitsIn, type Figure } from '../../working/index.ts'
 import { groupParts, nestKey, type FoamGroup } from './groups.ts'
@@ -39,13 +39,8 @@ export interface CuttingPlan {
 }
 
 /** Parts, sheets, joins and supplies for all blocks. Sheets are counted by the kept nest, else in straight rows. */
-export function planCutting(
-  blocks: readonly BlockToCut[],
-  cutting: Cutting,
-  use: Use,
-  wadding: Wadding | null,
-): CuttingPlan {
-  const taken = blocks.map((b) => ({ ...b, ...partsOf(b, cutting, use) }))
+export function planCutting(blocks: readonly BlockToCut[], cutting: Cutting): CuttingPlan {
+  const taken = blocks.map((b) => ({ ...b, ...partsOf(b, cutting) }))
   const groups = groupParts(
     taken.flatMap((b) => b.parts),
     cutting,
@@ -97,7 +92,7 @@ export function planCutting(
     order,
     sheets,
     cost,
-    supplies: suppliesFor(taken, wadding, cutting),
+    supplies: suppliesFor(taken, cutting),
   }
 }
 

@@ -1,4 +1,4 @@
-import type { Cutting, FoamStock, Grade, Use } from '../../../contract/index.ts'
+import type { Cutting, FoamStock, Grade, Use, Wadding } from '../../../contract/index.ts'
 import {
   areaOf,
   at,
@@ -58,6 +58,8 @@ export interface BlockToCut {
   readonly count: number
   readonly block: Solid
   readonly layers: readonly SettledLayer[]
+  readonly use: Use
+  readonly wadding: Wadding | null
   /**
    * Built up of whole sheets of this thickness, as many as reach its height; null: of as few sheets as make each layer.
    */
@@ -68,8 +70,8 @@ export interface BlockToCut {
  * Takes a block apart into what comes out of sheets: layers, the sheets of each layer, and the parts that joins make of
  * those.
  */
-export function partsOf(block: BlockToCut, cutting: Cutting, use: Use): BlockParts {
-  const slices = slicesOf(block, cutting, use)
+export function partsOf(block: BlockToCut, cutting: Cutting): BlockParts {
+  const slices = slicesOf(block, cutting)
   const multiple = slices.length > 1
   let n = 0
   const parts = slices.flatMap((slice, i) => {
@@ -125,7 +127,7 @@ export const stockOf = (grade: Grade, thicknessMm: number, { stock }: Cutting): 
 
 const leansOf = (block: Solid): readonly number[] => block.edges.map((e) => e.leanRad)
 
-function slicesOf({ block, layers, sheetMm = null }: BlockToCut, cutting: Cutting, use: Use): readonly Slice[] {
+function slicesOf({ block, layers, use, sheetMm = null }: BlockToCut, cutting: Cutting): readonly Slice[] {
   const slices: Slice[] = []
   let fromMm = 0
   layers.forEach(({ grade, thicknessMm: layerMm }, layer) => {

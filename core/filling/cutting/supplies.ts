@@ -25,6 +25,7 @@ export interface SuppliedBlock {
   readonly count: number
   readonly block: Solid
   readonly gluedMm2: number
+  readonly wadding: Wadding | null
 }
 
 /** Film laps over itself where it is taped. */
@@ -32,7 +33,6 @@ const FILM_LAP = 0.1
 
 export function suppliesFor(
   blocks: readonly SuppliedBlock[],
-  wadding: Wadding | null,
   cutting: { readonly glueGM2: number; readonly film: boolean },
 ): Supplies {
   const all = (id: string, label: string, quantity: 'area', of: (b: SuppliedBlock) => number): Expression => {
@@ -74,16 +74,15 @@ export function suppliesFor(
           change: 'filling.glue',
         })
       : null,
-    waddingM2: wadding
+    waddingM2: blocks.some((b) => b.wadding)
       ? figure({
           id: 'filling.waddingArea',
           label: 'Wadding',
           quantity: 'area',
-          sum: times(
-            given(wadding.layers, 'count', 'layers'),
-            all('filling.wrap', 'Wrapped faces', 'area', (b) => wrappedArea(b.block, wadding)),
+          sum: all('filling.wrap', 'Wrapped faces', 'area', ({ block, wadding }) =>
+            wadding ? wadding.layers * wrappedArea(block, wadding) : 0,
           ),
-          rule: 'faces that are wrapped; folded ends lie double',
+          rule: 'faces that are wrapped, once for each layer; folded ends lie double',
           change: 'filling.wadding',
         })
       : null,

@@ -1,5 +1,6 @@
 import { seamLength } from '../../cover/index.ts'
 import { areaOf, edgeLength } from '../../outline/index.ts'
+import type { FillingPlan } from '../../filling/index.ts'
 import type { DesignPlan } from '../../planned/index.ts'
 import { figure, given, over, plus, times, type Expression } from '../../working/index.ts'
 import { gate, step, type Step } from '../step.ts'
@@ -12,12 +13,21 @@ const FILL_LITRES = 50
 
 /** Turning, filling, closing, buttons or staples, and the seat. */
 export function closingSteps(of: OrderOf): readonly Step[] {
-  const { job, plan } = of
-  const count = plan.cushions.count
-  return job.makeUp.construction.kind === 'pull-over'
-    ? [...stapling(of), ...lastLook(of, count)]
-    : [turning(count), ...hooks(of), ...filling(of, count), ...shutting(of), ...buttons(of), ...lastLook(of, count)]
+  const all = of.plan.designs
+  const covers = all.filter((d) => !isPulledOver(d))
+  return [
+    ...(covers.length > 0
+      ? [turning(countOf(covers)), ...hooks(covers), ...filling(of, covers), ...shutting(covers), ...buttons(covers)]
+      : []),
+    ...stapling(of, all.filter(isPulledOver)),
+    ...lastLook(of, countOf(all)),
+  ]
 }
+
+type Designs = readonly DesignPlan[]
+
+const isPulledOver = ({ part }: DesignPlan): boolean => part.makeUp.construction.kind === 'pull-over'
+const countOf = (designs: Designs): number => designs.reduce((sum, d) => sum + d.design.count, 0)
 
 const turning = (count: number): Step =>
   step({
@@ -30,8 +40,8 @@ const turning = (count: number): Step =>
     work: countOfWork('turn', 'close.turn', count, 'every cushion'),
   })
 
-function hooks({ job }: OrderOf): readonly Step[] {
-  return job.makeUp.closure.kind === 'hook-and-loop'
+function hooks(designs: Designs): readonly Step[] {
+  return designs.some((d) => d.part.makeUp.closure.kind === 'hook-and-loop')
     ? [
         gate(
           {
@@ -47,8 +57,10 @@ function hooks({ job }: OrderOf): readonly Step[] {
     : []
 }
 
-function filling({ job, plan, say }: OrderOf, count: number): readonly Step[] {
-  const terms = plan.designs.map((d): Expression => fillsOf(d))
+function filling({ plan, say }: OrderOf, designs: Designs): readonly Step[] {
+  const count = countOf(designs)
+  const isFilledWith = (kind: FillingPlan['kind']) => designs.some((d) => d.filling.kind === kind)
+  const terms = designs.map((d): Expression => fillsOf(d))
   const amount = figure({
     id: 'work.close.fill',
     label: 'Fillings, by size and firmness',
@@ -56,7 +68,7 @@ function filling({ job, plan, say }: OrderOf, count: number): readonly Step[] {
     sum: terms.length === 1 ? terms[0]! : plus(...terms),
     rule: `a cushion counts one and one more for each ${FILL_LITRES} litres; firm foam a fifth more`,
   })
-  const openings = [...new Set(plan.designs.flatMap((d) => d.cover.closures.map((c) => say(c.lengthMm.value))))]
+  const openings = [...new Set(designs.flatMap((d) => d.cover.closures.map((c) => say(c.lengthMm.value))))]
   return [
     step({
       id: 'close.fill',
@@ -64,11 +76,12 @@ function filling({ job, plan, say }: OrderOf, count: number): readonly Step[] {
       resource: 'bench',
       title: 'Fill',
       says: [
-        job.filling.kind === 'foam'
-          ? 'Fold the block, far corners first; film helps a tight one in, and comes out again.'
-          : 'The filled liner, corners first.',
+        ...(isFilledWith('foam')
+          ? ['Fold the block, far corners first; film helps a tight one in, and comes out again.']
+          : []),
+        ...(isFilledWith('loose-fibre') ? ['The filled liner, corners first.'] : []),
         ...(openings.length > 0 ? [`Through ${openings.join(' and ')} of opening.`] : []),
-        ...plan.designs.map(
+        ...designs.map(
           (d) =>
             `${d.design.count} of ${say(d.cover.solid.width.value)} x ${say(d.cover.solid.depth.value)} x ${say(d.cover.solid.thickness.value)}${plan.designs.length > 1 ? ` (${d.design.id})` : ''}.`,
         ),
@@ -107,15 +120,15 @@ function closesWith(designs: readonly DesignPlan[]): string {
   return `${isZipped ? 'Close the zip, hide the pull' : 'Close it'}; bend the cushion backwards once.`
 }
 
-function shutting({ plan }: OrderOf): readonly Step[] {
-  const lengths = plan.designs
+function shutting(designs: Designs): readonly Step[] {
+  const lengths = designs
     .map((d) => ({
       count: d.design.count,
       mm: d.cover.seams.filter((s) => s.kind === 'final').reduce((sum, s) => sum + seamLength(s), 0),
     }))
     .filter((l) => l.mm > 0)
   return lengths.length === 0
-    ? [step({ id: 'close.shut', part: 'closing', resource: 'bench', title: 'Close', says: [closesWith(plan.designs)] })]
+    ? [step({ id: 'close.shut', part: 'closing', resource: 'bench', title: 'Close', says: [closesWith(designs)] })]
     : [
         step({
           id: 'close.sew',
@@ -129,9 +142,10 @@ function shutting({ plan }: OrderOf): readonly Step[] {
       ]
 }
 
-function buttons({ job, plan }: OrderOf): readonly Step[] {
-  if (!job.makeUp.trims.buttons) return []
-  const count = plan.designs.reduce(
+function buttons(all: Designs): readonly Step[] {
+  const designs = all.filter((d) => d.part.makeUp.trims.buttons)
+  if (designs.length === 0) return []
+  const count = designs.reduce(
     (sum, d) =>
       sum +
       d.design.count *
@@ -162,11 +176,14 @@ function buttons({ job, plan }: OrderOf): readonly Step[] {
   ]
 }
 
-function stapling({ job, plan, say }: OrderOf): readonly Step[] {
-  const { construction } = job.makeUp
-  if (construction.kind !== 'pull-over') return []
+function stapling({ say }: OrderOf, designs: Designs): readonly Step[] {
+  const [first] = designs
+  const construction = first?.part.makeUp.construction
+  if (construction?.kind !== 'pull-over') return []
+  const rows = ({ part: { makeUp } }: DesignPlan): number =>
+    makeUp.construction.kind === 'pull-over' ? makeUp.construction.stapleRows : 0
   const edges = (panel: string) =>
-    plan.designs.map((d) => ({
+    designs.map((d) => ({
       count: d.design.count,
       mm: d.cover.panels
         .filter((p) => p.id === panel)
@@ -196,7 +213,7 @@ function stapling({ job, plan, say }: OrderOf): readonly Step[] {
       work: lengthOfWork(
         'staple',
         'close.staple',
-        edges('blank').map((e) => ({ ...e, count: e.count * construction.stapleRows })),
+        edges('blank').map((e, i) => ({ ...e, count: e.count * rows(designs[i]!) })),
         'round the blank, each row',
       ),
       safety: ['stapler'],

@@ -14,7 +14,7 @@ export function clothSteps(of: OrderOf): readonly Step[] {
   return [
     ...lays.flatMap((lay, i) => preparing(of, lay.cloth, i)),
     ...cord(of),
-    ...lays.flatMap((lay, i) => cutting(of, lay, i)),
+    ...lays.flatMap((lay, i) => cutting(lay, i)),
     ...together(of, pieces),
   ]
 }
@@ -78,9 +78,11 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
   ]
 }
 
-function cord({ job, say }: OrderOf): readonly Step[] {
-  const { piping } = job.makeUp
-  return piping.kind === 'corded'
+function cord({ plan, say }: OrderOf): readonly Step[] {
+  const cords = plan.worked.flatMap(({ part: { makeUp } }) =>
+    makeUp.piping.kind === 'corded' ? [makeUp.piping.cordMm] : [],
+  )
+  return cords.length > 0
     ? [
         gate(
           {
@@ -88,7 +90,7 @@ function cord({ job, say }: OrderOf): readonly Step[] {
             part: 'cloth',
             resource: 'table',
             title: 'Measure the cord',
-            asks: `Is the cord in hand ${say(piping.cordMm)} thick? The strips are cut for that.`,
+            asks: `Is the cord in hand ${[...new Set(cords)].map(say).join(' and ')} thick? The strips are cut for that.`,
           },
           checking('cloth.cord'),
         ),
@@ -96,8 +98,8 @@ function cord({ job, say }: OrderOf): readonly Step[] {
     : []
 }
 
-function cutting({ job }: OrderOf, lay: ClothLay, i: number): readonly Step[] {
-  const matched = job.cloth.match.kind === 'matched' && lay.pieces.some((p) => p.matched)
+function cutting(lay: ClothLay, i: number): readonly Step[] {
+  const matched = lay.pieces.some((p) => p.matched)
   const count = piecesOf(lay)
   return [
     step({
@@ -144,7 +146,7 @@ function cutting({ job }: OrderOf, lay: ClothLay, i: number): readonly Step[] {
   ]
 }
 
-function together({ job, plan }: OrderOf, pieces: number): readonly Step[] {
+function together({ plan }: OrderOf, pieces: number): readonly Step[] {
   const several = plan.designs.some((d) => d.design.count > 1)
   return [
     ...(several
@@ -175,10 +177,9 @@ function together({ job, plan }: OrderOf, pieces: number): readonly Step[] {
         part: 'cloth',
         resource: 'table',
         title: 'Laid out as they will sit',
-        asks:
-          job.cloth.match.kind === 'matched'
-            ? 'Do the stripes run on from piece to piece, with every pile arrow the same way?'
-            : 'Does everything lie the right way, with every pile arrow the same way?',
+        asks: plan.worked.some(({ part }) => part.cloth.match.kind === 'matched')
+          ? 'Do the stripes run on from piece to piece, with every pile arrow the same way?'
+          : 'Does everything lie the right way, with every pile arrow the same way?',
       },
       checking('cloth.laid'),
     ),

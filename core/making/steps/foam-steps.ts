@@ -1,5 +1,7 @@
 import { firmnessOf, toolWords } from '../../filling/index.ts'
+import { partName } from '../../job/index.ts'
 import { boxOf, perimeterOf } from '../../outline/index.ts'
+import type { CushionSize } from '../../seat/index.ts'
 import { sayFigure } from '../../working/index.ts'
 import { gate, step, type Step } from '../step.ts'
 import { areaOfWork, checking, lengthOfWork } from '../work.ts'
@@ -8,11 +10,11 @@ import type { OrderOf } from './order-of.ts'
 /** From the readings to wrapped blocks: measuring again, cutting, gluing, wrapping, measuring once more. */
 export const foamSteps = (of: OrderOf): readonly Step[] => [
   measured(of),
-  ...(of.plan.cutting ? [...cutting(of), ...gluing(of), ...wrapping(of)] : weighing(of)),
+  ...(of.plan.cutting ? [...cutting(of), ...gluing(of), ...wrapping(of)] : []),
+  ...weighing(of),
 ]
 
 function measured({ job, plan, say }: OrderOf): Step {
-  const sizes = plan.cushions.measured.map((f) => `${f.label} ${say(f.value)}`)
   return gate(
     {
       id: 'foam.measured',
@@ -20,7 +22,10 @@ function measured({ job, plan, say }: OrderOf): Step {
       resource: 'bench',
       title: 'Sizes once more',
       asks: 'Was every size of the seat measured twice, and do both readings agree?',
-      says: [`${job.ticket}: ${sizes.join(', ')}.`],
+      says: plan.worked.map(
+        ({ part, prefix, cushions }) =>
+          `${prefix === '' ? job.ticket : partName(part)}: ${cushions.measured.map((f) => `${f.label} ${say(f.value)}`).join(', ')}.`,
+      ),
     },
     checking('foam.measured'),
   )
@@ -111,9 +116,14 @@ function gluing({ job, plan }: OrderOf): readonly Step[] {
 
 function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
   const area = plan.cutting!.supplies.waddingM2
-  if (!area || job.filling.kind !== 'foam' || !job.filling.wadding) return []
-  const [first] = plan.designs
-  const { width, depth, thickness } = first!.filling.sizing.cover
+  if (!area) return []
+  const wrapped = plan.worked.flatMap(({ part, prefix, designs }) =>
+    part.filling.kind === 'foam' && part.filling.wadding
+      ? [{ wadding: part.filling.wadding, name: prefix === '' ? '' : `${partName(part)}: `, designs }]
+      : [],
+  )
+  const size = ({ width, depth, thickness }: CushionSize) =>
+    `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}`
   return [
     step({
       id: 'foam.wrap',
@@ -121,7 +131,10 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
       resource: 'bench',
       title: 'Wrap the blocks in wadding',
       says: [
-        `${sayFigure(area, job.units)} of wadding, ${say(job.filling.wadding.loftMm)} high, front to back, ends ${job.filling.wadding.ends}.`,
+        `${sayFigure(area, job.units)} of wadding.`,
+        ...wrapped.map(
+          ({ wadding, name }) => `${name}${say(wadding.loftMm)} high, front to back, ends ${wadding.ends}.`,
+        ),
       ],
       checks: ['Seams of the wadding at the back or below.'],
       work: areaOfWork('wrap', 'foam.wrap', area, 'faces that are wrapped'),
@@ -133,27 +146,34 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
         resource: 'bench',
         title: 'Measure the wrapped block',
         asks: 'Was a wrapped block measured, and does it agree with the size that the cover is cut to?',
-        says: [`The cover is cut for ${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}.`],
+        says: wrapped.map(
+          ({ name, designs }) => `${name}the cover is cut for ${size(designs[0]!.filling.sizing.cover)}.`,
+        ),
       },
       checking('foam.wrapped'),
     ),
   ]
 }
 
-const weighing = ({ job, plan, say }: OrderOf): readonly Step[] => [
-  step({
-    id: 'foam.weigh',
-    part: 'foam',
-    resource: 'bench',
-    title: 'Weigh out the fibre',
-    says: plan.designs.map(
-      (d) =>
-        `${d.design.count} liners ${d.design.id} with ${sayFigure(d.filling.mass, job.units)} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
-    ),
-    checks: ['Tease it open; corners first.'],
-    work: checking('foam.weigh'),
-  }),
-]
+function weighing({ job, plan, say }: OrderOf): readonly Step[] {
+  const filled = plan.designs.filter((d) => d.filling.kind === 'loose-fibre')
+  return filled.length === 0
+    ? []
+    : [
+        step({
+          id: 'foam.weigh',
+          part: 'foam',
+          resource: 'bench',
+          title: 'Weigh out the fibre',
+          says: filled.map(
+            (d) =>
+              `${d.design.count} liners ${d.design.id} with ${sayFigure(d.filling.mass, job.units)} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
+          ),
+          checks: ['Tease it open; corners first.'],
+          work: checking('foam.weigh'),
+        }),
+      ]
+}
 
 /** How the firmness of a block slows its filling. */
 export const fillFactor = (hardnessN: number): number =>

@@ -1,5 +1,6 @@
 import type { Job } from '../../../contract/index.ts'
-import type { WorkedPlan } from '../../planned/index.ts'
+import { partName } from '../../job/index.ts'
+import type { DesignPlan, WorkedPlan } from '../../planned/index.ts'
 import { formatLengthWithUnit } from '../../units/index.ts'
 
 /** What a work order is written from. */
@@ -15,3 +16,7 @@ export const orderOf = (job: Job, plan: WorkedPlan): OrderOf => ({
   plan,
   say: (mm) => formatLengthWithUnit(mm, job.units),
 })
+
+/** What a design is called at the machine, where there are several. */
+export const cushionName = ({ part, design }: DesignPlan): string =>
+  part.name === '' ? `Cushion ${design.id}` : `${partName(part)} ${design.id}`

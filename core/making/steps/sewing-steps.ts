@@ -1,5 +1,6 @@
 import type { Cover, Panel } from '../../cover/index.ts'
 import { finishingWords, seamLength, type Seam } from '../../cover/index.ts'
+import { cushionName } from './order-of.ts'
 import { edgeLength } from '../../outline/index.ts'
 import type { DesignPlan } from '../../planned/index.ts'
 import { gate, step, type Step, type Work } from '../step.ts'
@@ -29,7 +30,7 @@ interface Sewn {
 
 function coverSteps(of: OrderOf, design: DesignPlan, cover: Cover, inner: string): readonly Step[] {
   const several = of.plan.designs.length > 1
-  const name = [several ? `Cushion ${design.design.id}` : '', inner ? 'Liner' : ''].filter((w) => w).join(', ')
+  const name = [several ? cushionName(design) : '', inner ? 'Liner' : ''].filter((w) => w).join(', ')
   const sewn: Sewn = { of, design, cover, prefix: `sew.${design.design.id}.${inner}`, name: name && `${name}, ` }
   const inside = cover.seams.filter((s) => s.kind !== 'final')
   const lastInside = inside.findLastIndex((s) => s.pairs.length > 0)
@@ -84,7 +85,8 @@ function piping({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
 /** Ties, handles, vents: made before they are caught in a seam. */
 function sewnOn({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
   const trims = cover.panels.filter((p) => p.role === 'trim')
-  const vents = of.job.makeUp.trims.vents && prefix.endsWith('liner.') === false ? of.job.makeUp.trims.vents.count : 0
+  const wanted = design.part.makeUp.trims.vents
+  const vents = wanted && prefix.endsWith('liner.') === false ? wanted.count : 0
   const count = design.design.count * (trims.reduce((sum, p) => sum + p.times, 0) + vents)
   if (count === 0) return []
   return [
@@ -164,9 +166,9 @@ const corners = ({ prefix }: Sewn, seam: Seam): Step =>
     checking(`${prefix}corners`),
   )
 
-function beforeTheLast({ of, cover, prefix }: Sewn, inner: string): readonly Step[] {
+function beforeTheLast({ design, cover, prefix }: Sewn, inner: string): readonly Step[] {
   const zips = cover.closures.some((c) => c.fittings.some((f) => f.use === 'zip'))
-  const { stretch } = of.job.cloth.cloth
+  const { stretch } = design.part.cloth.cloth
   return [
     ...(zips
       ? [
@@ -218,6 +220,7 @@ function seamStep(sewn: Sewn, seam: Seam): Step {
     checks: SEAM_CHECKS[seam.kind],
     work: seamWork(sewn, seam, length),
     safety: seam === cover.seams[0] ? ['needles'] : [],
+    sews: { design: design.design.id, seam: seam.letter },
   })
 }
 
@@ -311,8 +314,8 @@ function notchLetters(cover: Cover, seam: Seam): readonly string[] {
 const isWithin = (at: number, from: number, to: number): boolean =>
   at > Math.min(from, to) - 0.5 && at < Math.max(from, to) + 0.5
 
-function finishing({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
-  const way = of.job.makeUp.trims.finishing
+function finishing({ design, cover, prefix, name }: Sewn): readonly Step[] {
+  const way = design.part.makeUp.trims.finishing
   if (way === 'none' || way === 'hot-knife') return []
   const total = cover.seams.reduce((sum, s) => sum + seamLength(s), 0)
   return [

@@ -29,6 +29,9 @@ export function divide(seat: Seat, shaped: ShapedSeat): Result<readonly Cut[], D
   switch (division.kind) {
     case 'singles':
       return ok(singles(shaped.free, division.count, division.mirrored))
+    case 'rows':
+      // Each row is divided as a seat of its own: see `rowSeats`. Here stands the first.
+      return ok(singles(shaped.free, division.rows[0]!.count, 0))
     case 'run':
       if (division.cuts === 'radial' && division.count > 1) {
         const sectors = shaped.centre && radialRun(shaped, division.count, division.gapMm, seat)

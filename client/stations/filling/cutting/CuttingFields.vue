@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Cutting, FoamStock } from '../../../../contract/index.ts'
 import { KERF_MM, sheetsIn, toolWords, type CuttingPlan } from '../../../../core/filling/index.ts'
+import { setCutting } from '../../../../core/job/index.ts'
 import { foamOrderCsv } from '../../../../core/formats/index.ts'
 import { sheetSize } from '../../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
@@ -16,19 +17,21 @@ import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
 
 /** How the foam is got and cut: sheets or cut to size, stock, joins, tool, glue, film. */
-const { jobs, foam, change } = useFoam()
+const { jobs, foam } = useFoam()
 const nest = useNest()
 const shop = useShop()
 const units = computed(() => jobs.job!.units)
-const cutting = computed(() => foam.value.cutting)
+const cutting = computed(() => jobs.job!.cutting)
 const plan = computed(() => (jobs.plan as WorkedPlan).cutting as CuttingPlan)
 const set = (says: string, with_: Partial<Cutting>, key: string | null = null) =>
-  change(says, (f) => ({ ...f, cutting: { ...f.cutting, ...with_ } }), key)
+  jobs.edit(setCutting(says, with_), key)
 
 const TOOLS = { 'electric-knife': 'electric knife', 'bread-knife': 'bread knife', 'hot-wire': 'hot wire' } as const
 /** Pieces of the grades in use; those chosen stay listed though they may be gone from the shop. */
 const stock = computed((): readonly FoamStock[] => {
-  const grades = new Set(foam.value.layers.map((l) => l.grade.id))
+  const grades = new Set(
+    plan.value.groups.map((g) => g.group.grade.id).concat(foam.value.layers.map((l) => l.grade.id)),
+  )
   const inShop = (shop.lists?.foamStock ?? []).filter((s) => grades.has(s.gradeId))
   return [...inShop, ...cutting.value.stock.filter((s) => !inShop.some((own) => own.id === s.id))]
 })

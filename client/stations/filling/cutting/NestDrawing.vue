@@ -11,7 +11,7 @@ import { foamColour } from '../foam-colour.ts'
 import { useFoam } from '../use-foam.ts'
 
 /** Every sheet and piece of stock with the parts that come out of it, true outlines, all to one scale. */
-const { jobs, foam } = useFoam()
+const { jobs } = useFoam()
 const nest = useNest()
 let stopLooking: () => void
 onMounted(() => (stopLooking = nest.look()))
@@ -20,7 +20,7 @@ onBeforeUnmount(() => stopLooking())
 const place = ref<HTMLElement | null>(null)
 const { width } = useElementSize(place, { width: 700, height: 560 })
 const cutting = computed(() => (jobs.plan as WorkedPlan).cutting!)
-const trim = computed(() => foam.value.cutting.trimMm)
+const trim = computed(() => jobs.job!.cutting.trimMm)
 
 interface Laid {
   readonly d: string
@@ -45,7 +45,7 @@ interface Board {
 }
 
 /** Sheets lie on their long side: the lay's y is their length, its x their width. */
-const isOrdered = computed(() => foam.value.cutting.supply === 'cut-to-size')
+const isOrdered = computed(() => jobs.job!.cutting.supply === 'cut-to-size')
 const boards = computed(() =>
   (isOrdered.value ? [] : cutting.value.groups).flatMap((g) =>
     nest.lays.some((n) => n.group === g.group.id) ? nestedBoards(g) : rowBoard(g),
@@ -56,7 +56,7 @@ function nestedBoards({ group }: GroupBuy): Board[] {
   return nest.lays
     .filter((n) => n.group === group.id)
     .flatMap((n) => {
-      const stock = n.stock === null ? null : foam.value.cutting.stock.find((s) => s.id === n.stock)
+      const stock = n.stock === null ? null : jobs.job!.cutting.stock.find((s) => s.id === n.stock)
       const inset = stock ? 0 : trim.value
       return Array.from({ length: sheetsIn(n) }, (_, i): Board => {
         const parts = n.lay.placements

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { compareSchools } from '../../../../core/filling/index.ts'
 import { formatLength, trimmed, unitName } from '../../../../core/units/index.ts'
-import type { WorkedPlan } from '../../../../core/planned/index.ts'
+import type { WorkedPart } from '../../../../core/planned/index.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useFoam } from '../use-foam.ts'
 import { SCHOOL_NAMES } from './school-names.ts'
@@ -15,7 +15,7 @@ const effects = computed(() =>
     school: foam.value.school,
     wadding: foam.value.wadding,
     firmness: plan.value.firmness,
-    seam: (jobs.plan as WorkedPlan).allowances.seamMm,
+    seam: (jobs.part as WorkedPart).allowances.seamMm,
   }),
 )
 const mm = (length: number) => formatLength(length, jobs.job!.units)

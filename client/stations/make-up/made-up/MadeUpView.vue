@@ -26,7 +26,7 @@ import { useSeam } from '../../../stores/seam.ts'
 import { washed } from '../../../../core/pattern/index.ts'
 import { clothTexture, type ClothTexture } from './cloth-texture.ts'
 import { inScene, lambert, patchMesh, pipingMeshes, seamMesh } from './scene-parts.ts'
-import { standing } from './standing.ts'
+import { standing, type Standing } from './standing.ts'
 
 /** All cushions of the job standing together as they will sit, in their cloth as the lay cuts it. */
 const jobs = useJob()
@@ -65,22 +65,21 @@ function build(): void {
   clear(all)
   textures.forEach(({ texture }) => texture.dispose())
   textures.clear()
-  const cord = lambert({ color: new Color(clothFor(jobs.job!.cloth, 'piping').ground).multiplyScalar(0.72) })
-  for (const { cushion, design: own, x, y, angleRad } of standing(jobs.job!, plan.value)) {
-    const group = new Group()
-    group.position.set(x, 0, -y)
-    group.rotation.y = angleRad
-    group.userData = { cushion }
+  for (const stands of standing(plan.value)) {
+    const { cushion, design: own, part } = stands
+    const cord = lambert({ color: new Color(clothFor(own.part.cloth, 'piping').ground).multiplyScalar(0.72) })
+    const group = groupAt(stands)
+    group.userData = { cushion, part: part.part.letter }
     for (const patch of own.cover.patches) {
       const panel = own.cover.panels.find((p) => p.id === patch.panel)!
       if (panel.cloth === 'lining') continue
-      const cloth = clothFor(jobs.job!.cloth, panel.cloth)
+      const cloth = clothFor(own.part.cloth, panel.cloth)
       const texture = textures.get(cloth.id) ?? clothTexture(washed(cloth), lays.of(cloth.id))
       textures.set(cloth.id, texture)
       const mesh = patchMesh(
         patch,
         panel,
-        pieceId({ cushion, layer: 'cover', panel: panel.id }),
+        pieceId({ part: part.prefix, cushion, layer: 'cover', panel: panel.id }),
         lays.of(cloth.id),
         texture,
         lambert({ map: texture.texture }),
@@ -103,17 +102,24 @@ function build(): void {
   markLit()
 }
 
+/** Turned about the upright, then tilted about its own front edge. */
+function groupAt({ x, y, z, turnRad, tiltRad }: Standing): Group {
+  const group = new Group()
+  group.position.set(x, z, -y)
+  group.rotation.set(tiltRad, turnRad, 0, 'YXZ')
+  return group
+}
+
 /** The seam that is pointed at, here or anywhere, on every cushion of the chosen design. */
 function markLit(): void {
   clear(marked)
   const material = lambert({ color: '#2f5f8f', emissive: '#2f5f8f' })
-  for (const { design: own, x, y, angleRad } of standing(jobs.job!, plan.value)) {
+  for (const stands of standing(plan.value)) {
+    const { design: own } = stands
     const seam =
       own.design.id === design.chosen?.design.id ? own.cover.seams.find((s) => s.letter === lit.letter) : undefined
     if (!seam) continue
-    const group = new Group()
-    group.position.set(x, 0, -y)
-    group.rotation.y = angleRad
+    const group = groupAt(stands)
     for (const pair of seam.pairs) group.add(seamMesh(seamPath(own.cover, [pair], 10), 5, material))
     marked.add(group)
   }

@@ -1,0 +1,74 @@
+import type { Job, Part, PartJob } from '../../contract/index.ts'
+import { partJob } from './part-job.ts'
+
+/** A change of a ticket as a whole, said in words for the history. */
+export interface JobEdit {
+  readonly says: string
+  readonly applyToJob: (job: Job) => Job
+}
+
+/** As many as a ticket may have. */
+const LETTERS = [...'ABCDEFGHIJKLMNOP']
+
+/** The first letter that no part has; null where the ticket is full. */
+export const freeLetter = ({ parts }: Job): string | null =>
+  LETTERS.find((letter) => parts.every((p) => p.letter !== letter)) ?? null
+
+/** One part more, as it stands but for its letter and what it followed or lay on; a full ticket stays as it is. */
+export function addPart(job: Job, part: Part, name: string): Job {
+  const letter = freeLetter(job)
+  return letter === null ? job : withoutLooseEnds({ ...job, parts: [...job.parts, { ...part, letter, name }] })
+}
+
+/** A part of another ticket as a part of this one: cloths that are not this ticket's are its own. */
+export function partFrom(
+  job: Job,
+  { letter, name, pose, follows, seat, filling, makeUp, cloth, allowances }: PartJob,
+): Part {
+  const { cloth: face, others, ...lies } = cloth
+  const { book: _, ...own } = allowances
+  const foreign = Object.fromEntries(
+    Object.entries({ face, ...others }).filter(
+      ([role, c]) => c.id !== (role === 'face' ? job.cloth.cloth : job.cloth.others[role as keyof typeof others])?.id,
+    ),
+  )
+  return { letter, name, pose, follows, seat, filling, makeUp, cloth: { ...lies, own: foreign }, allowances: own }
+}
+
+/** Less one part; those that followed it or lay on it stand by themselves. The last part stays. */
+export const removePart = (job: Job, letter: string): Job =>
+  job.parts.length === 1 ? job : withoutLooseEnds({ ...job, parts: job.parts.filter((p) => p.letter !== letter) })
+
+/** What follows or lies on a part that is not there stands by itself. */
+export function withoutLooseEnds(job: Job): Job {
+  const isHere = (letter: string) => job.parts.some((p) => p.letter === letter)
+  const isLoose = ({ follows, pose }: Part) =>
+    (follows !== null && !isHere(follows.part)) || (pose.kind === 'lies-on' && !isHere(pose.part))
+  if (!job.parts.some(isLoose)) return job
+  return {
+    ...job,
+    parts: job.parts.map((p) => ({
+      ...p,
+      follows: p.follows && isHere(p.follows.part) ? p.follows : null,
+      pose: p.pose.kind === 'lies-on' && !isHere(p.pose.part) ? { kind: 'lies' } : p.pose,
+    })),
+  }
+}
+
+/** A part moved by so many places; its letter goes with it. */
+export function movePart(job: Job, letter: string, by: number): Job {
+  const from = job.parts.findIndex((p) => p.letter === letter)
+  const to = Math.min(job.parts.length - 1, Math.max(0, from + by))
+  const parts = job.parts.filter((p) => p.letter !== letter)
+  return from < 0 ? job : { ...job, parts: [...parts.slice(0, to), job.parts[from]!, ...parts.slice(to)] }
+}
+
+/** How a cushion is called on labels and in records: by its number alone where its ticket has one part. */
+export const cushionNumber = ({ parts }: Pick<Job, 'parts'>, letter: string, cushion: number): string =>
+  parts.length > 1 ? `${letter}${cushion + 1}` : `${cushion + 1}`
+
+/** Under which key the fit and the papers of a cushion are kept, whatever parts come and go. */
+export const cushionKey = (letter: string, cushion: number): string => `${letter}${cushion + 1}`
+
+/** The part in whose eyes a change of the whole ticket can be made. */
+export const firstPart = (job: Job): PartJob => partJob(job, job.parts[0]!.letter)

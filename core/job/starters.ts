@@ -1,0 +1,100 @@
+import type { Job, Part, PartJob, Seat } from '../../contract/index.ts'
+import { usualMakeUp } from '../cover/index.ts'
+import { mainGrade, usualFoam } from '../filling/index.ts'
+import { cushionsOf } from '../seat/index.ts'
+import { newSeat } from './new-job.ts'
+import { partJob } from './part-job.ts'
+import { addPart, partFrom } from './parts.ts'
+
+/** What a further part may be begun as. */
+export const STARTERS = ['seats', 'backs', 'bolsters', 'copy'] as const
+export type Starter = (typeof STARTERS)[number]
+
+const USUAL_BACK = { heightMm: 450, thicknessMm: 120, leanDeg: 12 } as const
+const BOLSTER_MM = 180
+
+/** A part more, begun from one that is there: as wide as its seats, as long as they are deep, or the same again. */
+export function startPart(job: Job, letter: string, as: Starter): Job {
+  const from = partJob(job, letter)
+  const named = withName(job, letter, usualName(from))
+  switch (as) {
+    case 'copy':
+      return addPart(named, partFrom(job, from), `${from.name || usualName(from)} again`)
+    case 'seats':
+      return addPart(named, fresh(from, newSeat('singles', 500, 500, 80, 1)), 'More seats')
+    case 'backs':
+      return addPart(named, backsOf(from), 'Backs')
+    case 'bolsters':
+      return addPart(named, bolstersOf(from), 'Bolsters')
+    default:
+      return as satisfies never
+  }
+}
+
+/** A part that has no name yet gets one as soon as it is not the only one. */
+const withName = (job: Job, letter: string, name: string): Job => ({
+  ...job,
+  parts: job.parts.map((p) => (p.letter === letter && p.name === '' ? { ...p, name } : p)),
+})
+
+/** What cushions of a use are called in the workshop. */
+export function usualName({ filling, pose }: Pick<Part, 'filling' | 'pose'>): string {
+  if (pose.kind === 'stands-at-back' || filling.load.use === 'back') return 'Backs'
+  if (pose.kind === 'stands-at-end') return 'Bolsters'
+  return filling.load.use === 'sleeping' ? 'Mattresses' : 'Seats'
+}
+
+/** The usual choices on another seat, in the cloths of the ticket. */
+function fresh({ filling, cloth: { cloth: _, others: _o, ...lies } }: PartJob, seat: Seat): Part {
+  const made = filling.kind === 'foam' ? usualFoam(mainGrade(filling.layers)) : filling
+  return {
+    letter: 'A',
+    name: '',
+    pose: { kind: 'lies' },
+    follows: null,
+    seat,
+    filling: { ...made, load: filling.load },
+    makeUp: usualMakeUp('boxed'),
+    cloth: { ...lies, own: {} },
+    allowances: { overrides: {}, edges: {}, learned: null },
+  }
+}
+
+/** One for each seat, as wide as it, its stripes on the seat's. */
+function backsOf(from: PartJob): Part {
+  const { count, widthMm } = firstSize(from)
+  const part = fresh(from, newSeat('singles', widthMm, USUAL_BACK.heightMm, USUAL_BACK.thicknessMm, count))
+  return {
+    ...part,
+    pose: { kind: 'stands-at-back', leanDeg: USUAL_BACK.leanDeg },
+    follows: { part: from.letter, how: 'same-centre' },
+    seat: { ...part.seat, clearanceMm: 0 },
+    filling: { ...part.filling, load: { ...part.filling.load, use: 'back' } },
+    makeUp: { ...part.makeUp, piping: from.makeUp.piping },
+  }
+}
+
+/** A pair across the seat, as long as it is deep. */
+function bolstersOf(from: PartJob): Part {
+  const part = fresh(from, newSeat('singles', firstSize(from).depthMm, BOLSTER_MM, BOLSTER_MM, 2))
+  return {
+    ...part,
+    pose: { kind: 'stands-at-end', end: 'both' },
+    seat: { ...part.seat, clearanceMm: 0 },
+    filling: { ...part.filling, load: { ...part.filling.load, use: 'back' } },
+    makeUp: usualMakeUp('bolster'),
+    cloth: { ...part.cloth, match: { kind: 'none' } },
+  }
+}
+
+/** How many cushions a part has, and how large the first is; a usual seat where it has none. */
+function firstSize({ seat }: PartJob): { readonly count: number; readonly widthMm: number; readonly depthMm: number } {
+  const found = cushionsOf(seat)
+  const solid = found.ok ? found.value.designs[0]?.solid : undefined
+  if (!found.ok || !solid) return { count: 1, widthMm: 500, depthMm: 500 }
+  return {
+    count: found.value.count,
+    widthMm: Math.round(solid.width.value * 10) / 10,
+    depthMm: Math.round(solid.depth.value * 10) / 10,
+  }
+}
