@@ -112,7 +112,7 @@ test('bad entries are told in words and change nothing', async ({ page }) => {
   await expect(figure(page, 'Cushion width')).toContainText('1000')
   await length.fill('2000')
   await page.getByRole('textbox', { name: 'Number of cushions' }).fill('200')
-  await expect(page.getByRole('alert')).toContainText('a whole number from 1 to 60 is wanted')
+  await expect(page.getByRole('alert')).toContainText('a whole number from 1 to 120 is wanted')
   await typeLine(page, 'sofa 12')
   await expect(page.locator('output')).toContainText('"sofa" is not a word of this line')
   await page.getByRole('textbox', { name: 'Thickness' }).fill('600')

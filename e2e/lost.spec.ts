@@ -6,8 +6,11 @@ import { saved, start, station, typeLine } from './steps.ts'
 
 const PUTS = (route: Route) => (route.request().method() === 'PUT' ? route.abort() : route.continue())
 const noteOf = async (page: Page, id: string) =>
-  ((await (await page.request.get(`/api/jobs/${id}`)).json()) as { job: { allowances: { overrides: object } } }).job
-    .allowances.overrides
+  (
+    (await (await page.request.get(`/api/jobs/${id}`)).json()) as {
+      job: { parts: { allowances: { overrides: object } }[] }
+    }
+  ).job.parts[0]!.allowances.overrides
 const idOf = (page: Page) => /\/jobs\/([^/]+)/.exec(page.url())![1]!
 
 test('a browser that keeps nothing shows the shelf all the same, and a job that cannot be saved says not to close it', async ({

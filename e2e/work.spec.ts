@@ -115,7 +115,7 @@ test('a quote: charges, a line of its own, alternatives, given; the customer see
   await page.getByLabel('An hour of work').press('Tab')
   await page.getByLabel('What is charged').fill('Delivery')
   await page.getByLabel('Amount of money').fill('25')
-  await page.getByRole('button', { name: 'Add' }).click()
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(paper.getByRole('row', { name: /Delivery/ })).toContainText('25.00')
   expect(await paper.getByRole('row', { name: /To pay/ }).innerText()).not.toBe(before)
   await expect(paper).not.toContainText(/hour|margin|mark-up/i)
@@ -165,7 +165,7 @@ test('the days: a job is moved and planned again, a holiday is kept, a bad hour 
   await expect(page.getByRole('alert')).toContainText('a number from 0 to 24')
   await page.getByRole('button', { name: 'Ordered' }).first().click()
   await page.getByLabel('Holiday').fill('2099-12-25')
-  await page.getByRole('button', { name: 'Add' }).click()
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
   await page.getByRole('button', { name: /2099-12-25/ }).click()
   await expect(page.getByRole('button', { name: /2099-12-25/ })).toHaveCount(0)
 })
@@ -229,7 +229,7 @@ test('what the shop learns: proposed with its evidence, accepted, offered on a j
   const off = [1.0071, 1.0068, 1.0073, 1.0069, 1.007, 1.0072, 1.0067]
   for (const [i, by] of off.entries()) {
     const fits = {
-      '1': {
+      A1: {
         day: '2026-03-02',
         widthMm: 600 * by,
         depthMm: 400,

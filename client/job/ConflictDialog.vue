@@ -5,7 +5,7 @@ import { differences } from './differences.ts'
 import { timeOfDay } from '../ui/manner.ts'
 
 const jobs = useJob()
-const rows = computed(() => (jobs.conflict && jobs.job ? differences(jobs.job, jobs.conflict.job) : []))
+const rows = computed(() => (jobs.conflict && jobs.whole ? differences(jobs.whole, jobs.conflict.job) : []))
 </script>
 
 <template>
@@ -31,7 +31,7 @@ const rows = computed(() => (jobs.conflict && jobs.job ? differences(jobs.job, j
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.path">
-          <th scope="row">{{ row.path }}</th>
+          <th scope="row">{{ row.path.replace(/^parts ([A-P])/, jobs.whole!.parts.length > 1 ? 'part $1' : '') }}</th>
           <td>{{ row.mine }}</td>
           <td>{{ row.theirs }}</td>
         </tr>

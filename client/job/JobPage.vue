@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import type { Seat } from '../../contract/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useJob } from '../stores/job.ts'
@@ -19,6 +19,7 @@ const props = defineProps<{ id: string }>()
 const jobs = useJob()
 const shop = useShop()
 const router = useRouter()
+const route = useRoute()
 const failed = ref('')
 const help = ref(false)
 const history = ref(false)
@@ -125,7 +126,7 @@ onBeforeUnmount(() => {
     </p>
     <template v-else-if="jobs.job && jobs.plan">
       <StationSpine />
-      <PartRow />
+      <PartRow v-if="jobs.whole!.parts.length > 1 || route.path.endsWith('/measure')" />
       <p v-if="jobs.told" class="told" role="status">
         {{ jobs.told }} <button type="button" class="plain-button" @click="jobs.dismiss()">Good</button>
       </p>
@@ -136,10 +137,12 @@ onBeforeUnmount(() => {
       <TypingLine
         ref="line"
         :job="jobs.job"
+        :whole="jobs.whole"
         :units="jobs.job.units"
         placeholder="Type a change: depth 470 469, sa 12, pipe top …"
         @seat="newSeat"
         @edit="(e) => jobs.edit(e)"
+        @parts="(e, look) => (jobs.edit(e), jobs.look(look))"
         @help="help = true"
       />
       <ConflictDialog />

@@ -77,8 +77,10 @@ function add(as: Starter, says: string): void {
         <svg :width="THUMB_PX" :height="THUMB_PX" aria-hidden="true"><polygon :points="p.points" /></svg>
         <span class="letter">{{ p.letter }}</span>
         <span class="name">{{ p.name }}</span>
-        <span class="count">{{ p.count }} of</span>
-        <span v-if="p.doubts > 0" class="doubts" :aria-label="`${p.doubts} open warnings`">{{ p.doubts }} !</span>
+        <span class="count"
+          >{{ p.isStopped ? 'cannot be made yet' : `${p.count} ${p.count === 1 ? 'cushion' : 'cushions'}` }}
+          <b v-if="p.doubts > 0" :aria-label="`${p.doubts} open warnings`">{{ p.doubts }} !</b></span
+        >
       </button>
     </template>
     <div class="add">
@@ -111,7 +113,7 @@ function add(as: Starter, says: string): void {
   flex-wrap: wrap;
   align-items: center;
   gap: 6px;
-  padding: 5px 14px;
+  padding: 4px 14px;
   background: #f1e7d3;
   border-bottom: 1px solid #cdbfa3;
 }
@@ -126,8 +128,8 @@ function add(as: Starter, says: string): void {
   grid-template-columns: auto auto 1fr;
   column-gap: 8px;
   align-items: center;
-  min-height: 44px;
-  padding: 2px 12px 2px 5px;
+  min-height: var(--target);
+  padding: 1px 12px 1px 5px;
   border: 1px solid #b9ab8f;
   border-radius: 3px;
   background: #fffdf8;
@@ -163,21 +165,20 @@ function add(as: Starter, says: string): void {
 
 .name {
   font-weight: 600;
-  line-height: 1.1;
+  line-height: 1.15;
+  align-self: end;
 }
 
 .count {
   font-size: 13.5px;
+  line-height: 1.15;
   grid-column: 3;
+  align-self: start;
 }
 
-.doubts {
-  grid-column: 3;
-  justify-self: end;
-  grid-row: 2;
+.count b {
+  margin-left: 6px;
   color: var(--rust);
-  font-size: 13px;
-  font-weight: 600;
 }
 
 .add {

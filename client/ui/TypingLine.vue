@@ -1,14 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { JOB_LIMITS, type PartJob, type Seat } from '../../contract/index.ts'
-import type { Edit } from '../../core/job/index.ts'
+import { JOB_LIMITS, type Job, type PartJob, type Seat } from '../../contract/index.ts'
+import type { Edit, JobEdit } from '../../core/job/index.ts'
 import type { Asked, Typed } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import { readLine } from './read-line.ts'
 
-const props = defineProps<{ job: PartJob | null; units: LengthUnit; placeholder: string }>()
-const emit = defineEmits<{ seat: [seat: Seat, says: string, units: LengthUnit]; edit: [edit: Edit]; help: [] }>()
+const props = defineProps<{ job: PartJob | null; whole?: Job | null; units: LengthUnit; placeholder: string }>()
+const emit = defineEmits<{
+  seat: [seat: Seat, says: string, units: LengthUnit]
+  edit: [edit: Edit]
+  parts: [edit: JobEdit, look: string]
+  help: []
+}>()
 
 const shop = useShop()
 const text = ref('')
@@ -18,6 +23,7 @@ const field = ref<HTMLInputElement>()
 const typed = computed(() =>
   readLine(text.value, {
     job: props.job,
+    whole: props.whole ?? null,
     units: props.units,
     grades: shop.lists?.grades ?? [],
     cloths: shop.lists?.cloths ?? [],
@@ -29,7 +35,7 @@ const echo = computed(() => {
   if (text.value.trim() === '') return said.value
   if (!typed.value.ok) return ''
   const { value } = typed.value
-  return value.kind === 'edit' ? value.edit.says : value.says
+  return value.kind === 'edit' || value.kind === 'parts' ? value.edit.says : value.says
 })
 /** Readings to choose from, once Enter was pressed on a line that may be a slip. */
 const question = ref<Asked | null>(null)
@@ -54,6 +60,7 @@ function take(value: Typed): void {
   said.value = `Understood: ${value.kind === 'seat' ? value.says : value.edit.says}`
   text.value = ''
   if (value.kind === 'seat') emit('seat', value.seat, value.says, value.units)
+  else if (value.kind === 'parts') emit('parts', value.edit, value.look)
   else emit('edit', value.edit)
 }
 

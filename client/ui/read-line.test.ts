@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { JOB_LIMITS, readJob } from '../../contract/index.ts'
 import { GRAMMAR } from '../../core/typing/index.ts'
-import { jobOf, newPartJob } from '../../core/job/index.ts'
+import { firstPart, jobOf, newPartJob } from '../../core/job/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../../core/demo/index.ts'
 import { FACTORY_BOOK } from '../../core/defaults/index.ts'
 import { readLine } from './read-line.ts'
@@ -39,7 +39,7 @@ it('what is understood can be kept: of thousands of lines made of its own words 
   let understood = 0
   fc.assert(
     fc.property(line, fc.boolean(), (text, isOpen) => {
-      const read = readLine(text, { ...context, job: isOpen ? bench : null })
+      const read = readLine(text, { ...context, job: isOpen ? bench : null, whole: isOpen ? jobOf(bench) : null })
       if (!read.ok) {
         expect(read.says).not.toBe('')
         return
@@ -50,16 +50,18 @@ it('what is understood can be kept: of thousands of lines made of its own words 
         const job =
           typed.kind === 'edit'
             ? typed.edit.apply(bench)
-            : newPartJob({
-                ticket: 'T-1',
-                title: 'T',
-                units: typed.units,
-                currency: 'EUR',
-                book: FACTORY_BOOK,
-                grade: DEMO_GRADES[0]!,
-                cloth: DEMO_CLOTHS[0]!,
-                seat: typed.seat,
-              })
+            : typed.kind === 'parts'
+              ? firstPart(typed.edit.applyToJob(jobOf(bench)))
+              : newPartJob({
+                  ticket: 'T-1',
+                  title: 'T',
+                  units: typed.units,
+                  currency: 'EUR',
+                  book: FACTORY_BOOK,
+                  grade: DEMO_GRADES[0]!,
+                  cloth: DEMO_CLOTHS[0]!,
+                  seat: typed.seat,
+                })
         const kept = readJob(jobOf(job))
         expect(kept.ok ? '' : `${text}: ${kept.faults[0]!.path} ${kept.faults[0]!.message}`).toBe('')
       }

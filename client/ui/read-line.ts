@@ -1,5 +1,5 @@
-import { readJob, readWith, Seat, type Fault, type PartJob } from '../../contract/index.ts'
-import { jobOf } from '../../core/job/index.ts'
+import { readJob, readWith, Seat, type Fault } from '../../contract/index.ts'
+import { applyEdit, jobOf } from '../../core/job/index.ts'
 import { readTyped, typingWords, type Asked, type Typed, type TypingContext } from '../../core/typing/index.ts'
 
 export type ReadLine =
@@ -10,25 +10,28 @@ export function readLine(text: string, context: TypingContext): ReadLine {
   const read = readTyped(text, context)
   if (!read.ok) return { ok: false, says: typingWords(read.error) }
   const { value } = read
-  if (value.kind !== 'ask') return heldAgainst(value, context.job)
-  const readings = value.readings.filter((r) => heldAgainst(r.typed, context.job).ok)
+  if (value.kind !== 'ask') return heldAgainst(value, context)
+  const readings = value.readings.filter((r) => heldAgainst(r.typed, context).ok)
   const [only] = readings
-  return only ? { ok: true, value: { ...value, readings } } : heldAgainst(value.readings[0]!.typed, context.job)
+  return only ? { ok: true, value: { ...value, readings } } : heldAgainst(value.readings[0]!.typed, context)
 }
 
-function heldAgainst(typed: Typed, job: PartJob | null): ReadLine {
-  const fault = faultOf(typed, job)
+function heldAgainst(typed: Typed, context: TypingContext): ReadLine {
+  const fault = faultOf(typed, context)
   return fault === null
     ? { ok: true, value: typed }
     : { ok: false, says: `That cannot be kept: ${fault.path.replace(/^\$\.?(parts\[\d+\]\.)?/, '')} ${fault.message}.` }
 }
 
-function faultOf(typed: Typed, job: PartJob | null): Fault | null {
+function faultOf(typed: Typed, { job, whole }: TypingContext): Fault | null {
   if (typed.kind === 'seat') {
     const read = readWith(Seat, typed.seat)
     return read.ok ? null : read.faults[0]!
   }
   if (!job) return null
-  const read = readJob(jobOf(typed.edit.apply(job)))
+  const ticket = whole ?? jobOf(job)
+  const read = readJob(
+    typed.kind === 'parts' ? typed.edit.applyToJob(ticket) : applyEdit(ticket, job.letter, typed.edit),
+  )
   return read.ok ? null : read.faults[0]!
 }

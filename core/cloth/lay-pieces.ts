@@ -11,11 +11,11 @@ import {
   type Cover,
   type Panel,
 } from '../cover/index.ts'
-import type { Cushions } from '../seat/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
 import { turned } from '../lay/index.ts'
 import { patternStart, repeatOf, washed, washedChoice, type Way } from '../pattern/index.ts'
-import { clothRow, type ClothRow } from './cloth-row.ts'
+import { clothRow } from './cloth-row.ts'
+import { notFollowing, ruledOf, type NotFollowing, type RuledPart } from './follow.ts'
 import { pieceId, type PieceOf } from './piece-id.ts'
 import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'
 import {
@@ -56,6 +56,8 @@ export interface ClothPlan {
   readonly lays: readonly [ClothLay, ...ClothLay[]]
   /** How the piping of each design, of all parts in order, is split into strips. */
   readonly strips: readonly (readonly PipingStrips[])[]
+  /** Parts that cannot follow the stripes of the part they are meant to. */
+  readonly loose: readonly { readonly part: string; readonly leader: string; readonly because: NotFollowing }[]
 }
 
 /** The covers of one cushion of a design: what is seen, and a liner inside it. */
@@ -65,20 +67,16 @@ export interface DesignCovers {
 }
 
 /** A part of a ticket, as its cloth is planned. */
-export interface PartCovers {
+export interface PartCovers extends Pick<RuledPart, 'letter' | 'follows' | 'division' | 'cushions'> {
   /** Before the numbers of its cushions: its letter, or nothing where it is the only one. */
   readonly prefix: string
   /** Cloths as they are bought or kept. */
   readonly cloth: ClothChoice
   readonly designs: readonly DesignCovers[]
-  readonly cushions: Cushions
 }
 
 /** A part with what its pieces are cut by. */
-interface CutPart extends PartCovers {
-  /** Its cloths as they lie on the table. */
-  readonly laid: ClothChoice
-  readonly row: ClothRow
+interface CutPart extends PartCovers, RuledPart {
   /** By design. */
   readonly strips: readonly (readonly PipingStrips[])[]
 }
@@ -105,7 +103,14 @@ export function planCloth(parts: readonly PartCovers[]): ClothPlan {
     ClothLay,
     ...ClothLay[],
   ]
-  return { lays: [main, ...others], strips: cut.flatMap((p) => p.strips) }
+  return {
+    lays: [main, ...others],
+    strips: cut.flatMap((p) => p.strips),
+    loose: cut.flatMap((p) => {
+      const because = notFollowing(p, cut)
+      return because ? [{ part: p.letter, leader: p.follows!.part, because }] : []
+    }),
+  }
 }
 
 /** Each cloth of all parts once, the faces first. */
@@ -117,7 +122,7 @@ function clothsOf(parts: readonly PartCovers[]): readonly Cloth[] {
 function layOf(bought: Cloth, parts: readonly CutPart[]): ClothLay {
   const cloth = washed(bought)
   const cut = [
-    ...parts.flatMap((part) => panelsOf(part, cloth)),
+    ...parts.flatMap((part) => panelsOf(part, parts, cloth)),
     ...parts.flatMap((part) => stripsOf(part, parts, cloth)),
   ]
   const isMatching = parts.some((p) => p.laid.cloth.id === cloth.id && p.laid.match.kind === 'matched')
@@ -142,7 +147,7 @@ interface Cut {
 }
 
 /** The panels of a part that are cut from a cloth, cushion by cushion. */
-function panelsOf(part: CutPart, cloth: Cloth): readonly Cut[] {
+function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): readonly Cut[] {
   const { laid: choice, cushions, designs, row, prefix } = part
   // Stripes are matched on the cloth of the face alone.
   const own: ClothChoice = cloth.id === choice.cloth.id ? choice : { ...choice, cloth, match: { kind: 'none' } }
@@ -156,7 +161,7 @@ function panelsOf(part: CutPart, cloth: Cloth): readonly Cut[] {
   )
   const pattern = rowPattern(own)
   return cushions.inOrder.flatMap(({ design }, cushion) => {
-    const ruled = ruledPlaces(own, pattern, row, cushion)
+    const ruled = own === choice ? ruledOf(part, parts, cushion) : ruledPlaces(own, pattern, row, cushion)
     return cuts[design]!.map(({ of, layer, panel, cut, flat }): Cut => {
       const id = pieceId({ part: prefix, cushion, layer, panel: panel.id })
       const frames = layer === 'cover' ? framesAsLaid(own, cushionFrames(own, of, panel), panel.lies) : null

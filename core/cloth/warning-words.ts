@@ -1,5 +1,6 @@
 import { words, type WordsOf } from '../warning/index.ts'
 import { shortfallWords } from './shortfall-words.ts'
+import type { NotFollowing } from './follow.ts'
 import type { ClothWarning } from './warning.ts'
 
 /** The cloth's objections in plain words, with the cheapest cure. */
@@ -8,6 +9,11 @@ export const CLOTH_WORDS: WordsOf<ClothWarning> = {
     words(
       `The front is bowed: its boxing matches the stripes in the middle and is ${mm(w.off)} off at its ends.`,
       'Choose a plain boxing where that would show.',
+    ),
+  'cannot-follow': (w) =>
+    words(
+      `Its stripes cannot follow those of ${w.leader}: ${NOT_FOLLOWING[w.because].why}.`,
+      NOT_FOLLOWING[w.because].cure,
     ),
   'nothing-to-match': (w) => words(`${w.cloth} has no stripes to match.`, 'Match nothing, or choose another cloth.'),
   'sides-cannot-match': (w) =>
@@ -83,3 +89,22 @@ const WIDTH_CURES = {
   'one-per-side': 'Cut the boxing as one piece per side (make-up station), or choose a wider cloth.',
   divide: 'Choose a wider cloth, or divide into more cushions.',
 } as const
+
+const NOT_FOLLOWING: Readonly<Record<NotFollowing, { readonly why: string; readonly cure: string }>> = {
+  'not-there': { why: 'that cannot be made as it stands', cure: 'Mend it first, or let this one have its own rule.' },
+  'not-matched': { why: 'its own are not matched', cure: 'Match its stripes on the lay station.' },
+  'leader-not-matched': { why: 'those are not matched', cure: 'Match them on the lay station.' },
+  'other-cloth': { why: 'it is cut from another cloth', cure: 'Take the same cloth, or give it its own rule.' },
+  'other-direction': {
+    why: 'one is cut up the roll and the other railroaded',
+    cure: 'Cut both the same way of the cloth.',
+  },
+  'nothing-goes-on': {
+    why: 'nothing of the pattern repeats from front to back',
+    cure: 'Only the centres can be shared: choose the same centres.',
+  },
+  'other-number': {
+    why: 'there are more or fewer of them, and the others are no row',
+    cure: 'Choose the same rule instead.',
+  },
+}

@@ -1,3 +1,4 @@
+import type { NotFollowing } from './follow.ts'
 import type { Shortfall } from './shortfall-words.ts'
 
 /** What the cloth can object to, as data; its words stand beside it. Lengths in mm. */
@@ -18,6 +19,7 @@ export type ClothWarning =
   | { readonly code: 'band-missing'; readonly band: number; readonly bands: number }
   | { readonly code: 'repeat-over-width'; readonly repeat: number; readonly usable: number }
   | { readonly code: 'pile-sideways' }
+  | { readonly code: 'cannot-follow'; readonly leader: string; readonly because: NotFollowing }
   | {
       readonly code: 'piece-wider-than-cloth'
       readonly piece: string

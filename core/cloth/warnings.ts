@@ -29,6 +29,14 @@ export function clothWarnings(parts: readonly PartCovers[], plan: ClothPlan): re
     ...(nearest < JOIN_CLEAR_MM - 0.5
       ? [{ station: 'lay', level: 'note', code: 'piping-join-near', clear: nearest, wanted: JOIN_CLEAR_MM } as const]
       : []),
+    ...plan.loose.map(({ part, leader, because }) => ({
+      station: 'lay' as const,
+      level: 'note' as const,
+      code: 'cannot-follow' as const,
+      part,
+      leader,
+      because,
+    })),
     ...plan.lays.flatMap(tooMany),
     ...plan.lays.flatMap(tooWide),
   ]

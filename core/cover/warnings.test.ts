@@ -233,12 +233,12 @@ describe('cloth that gives, shrinks, or is another', () => {
   })
 
   it('each cloth has a lay of its own: base of mesh, liner of calico', () => {
-    const lays = (n: number) => worked(demoParts()[n]!).cloth.lays.map((l) => [l.cloth.id, l.pieces.map((p) => p.id)])
-    expect(lays(5)).toEqual([
+    const lays = (of: PartJob) => worked(of).cloth.lays.map((l) => [l.cloth.id, l.pieces.map((p) => p.id)])
+    expect(lays(demoParts()[5]!)).toEqual([
       ['storm-canvas', ['1/blank', '2/blank']],
       ['brine-mesh', ['1/base', '2/base']],
     ])
-    const backs = lays(6)
+    const backs = lays(demoParts().find((p) => p.name === 'Backs')!)
     expect(backs.map(([id]) => id)).toEqual(['moss-loop', 'house-calico'])
     expect(backs[1]![1]).toContain('4/liner/bottom-plate')
   })

@@ -84,4 +84,15 @@ export const DEMO_FOAM_STOCK: readonly FoamStock[] = [
     count: 2,
     cutOuts: [],
   },
+  {
+    id: 'stock-5',
+    name: 'Boathouse mattress',
+    kind: 'mattress',
+    gradeId: 'fulmar-40-160',
+    lengthMm: 1950,
+    widthMm: 1480,
+    thicknessMm: 140,
+    count: 1,
+    cutOuts: [],
+  },
 ]

@@ -1,69 +1,32 @@
-import type { Construction, EdgeSetting, FoamFilling, Job, MakeUp, PartJob, Seat } from '../../contract/index.ts'
-import { USUAL_TIES, usualMakeUp } from '../cover/index.ts'
-import { USUAL_FIBRE, usualWadding } from '../filling/index.ts'
-import { jobOf, newPartJob, newSeat, partJobs, reading, setFoam, shapedSeat, USUAL_PIPING } from '../job/index.ts'
+import type { Construction, Job, PartJob } from '../../contract/index.ts'
+import { USUAL_TIES } from '../cover/index.ts'
+import { usualWadding } from '../filling/index.ts'
+import { jobOf, newSeat, partJobs, reading, shapedSeat, USUAL_PIPING } from '../job/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
-import { DEMO_CLOTHS } from './demo-cloths.ts'
-import { DEMO_GRADES } from './demo-grades.ts'
-import { keepersBenchPart } from './demo-job.ts'
-import { FACTORY_BOOK } from '../defaults/index.ts'
+import { keepersBench } from './demo-job.ts'
+import { built, clothNamed, filledWith, gradeNamed, meets, readings, ticket, withCloths } from './demo-part.ts'
+import { dayBed, gallery, readingChairs, stairChairs } from './demo-sets.ts'
 
-/**
- * The tickets of the demo shop, in the order of their numbers; seats and backs, bolsters and bench are tickets of their
- * own.
- */
-export const demoJobs = (): readonly Job[] => tickets().map(jobOf)
-
-/** Every part of every demo ticket, as it sees it. */
-export const demoParts = (): readonly PartJob[] => demoJobs().flatMap(partJobs)
-
-const tickets = (): readonly PartJob[] => [
-  watchRoom(),
-  keepersBenchPart(),
+/** The tickets of the demo shop, in the order of their numbers. */
+export const demoJobs = (): readonly Job[] => [
+  jobOf(watchRoom()),
+  keepersBench(),
   readingChairs(),
-  bunks(),
-  lockerLids(),
-  forwardBerth(),
-  readingChairBacks(),
-  kneelers(),
-  hassock(),
-  deckSettle(),
-  bolsters(),
-  tuftedPad(),
+  jobOf(bunks()),
+  jobOf(lockerLids()),
+  jobOf(forwardBerth()),
+  jobOf(kneelers()),
+  jobOf(hassock()),
+  jobOf(deckSettle()),
+  gallery(),
+  dayBed(),
+  stairChairs(),
 ]
 
-const meets = (what: EdgeSetting['meets'], degrees = 0): EdgeSetting => ({
-  meets: what,
-  lean: degrees === 0 ? null : { by: 'angle', degrees },
-  riseMm: 0,
-})
-const readings = (...mm: number[]) => ({ readings: mm.map((m) => ({ mm: m })) })
-
-const clothNamed = (id: string) => DEMO_CLOTHS.find((c) => c.id === id)!
-/** Cut from other cloths than the face. */
-const withCloths = (job: PartJob, others: PartJob['cloth']['others']): PartJob => ({
-  ...job,
-  cloth: { ...job.cloth, others },
-})
-const built = (
-  job: PartJob,
-  kind: Construction['kind'],
-  change: (makeUp: MakeUp) => Partial<MakeUp> = () => ({}),
-): PartJob => {
-  const usual = usualMakeUp(kind)
-  return { ...job, makeUp: { ...usual, ...change(usual) } }
-}
-
-const gradeNamed = (name: string) => DEMO_GRADES.find((g) => g.name === name)!
-const filledWith = (job: PartJob, change: (foam: FoamFilling) => FoamFilling): PartJob => setFoam('', change).apply(job)
-
-function ticket(number: string, title: string, gradeName: string, clothId: string, seat: Seat): PartJob {
-  const grade = gradeNamed(gradeName)
-  const cloth = DEMO_CLOTHS.find((c) => c.id === clothId)!
-  return {
-    ...newPartJob({ ticket: number, title, units: 'mm', currency: 'EUR', book: FACTORY_BOOK, grade, cloth, seat }),
-    customer: 'Skerrow Light Trust',
-  }
+/** Every part of every demo ticket, as it sees it: the first of each, then what else there is. */
+export function demoParts(): readonly PartJob[] {
+  const parts = demoJobs().map(partJobs)
+  return [...parts.map((p) => p[0]!), ...parts.flatMap((p) => p.slice(1))]
 }
 
 /** SL-01: a bench along the round wall in five, its stripe running on across all and set by a mark on the panelling. */
@@ -88,33 +51,6 @@ function watchRoom(): PartJob {
     makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'bias' } },
     cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm: 1820 } } },
   }
-}
-
-/** SL-03: T-shaped seats of four reading chairs in a pile cloth, wrapped in wadding. */
-function readingChairs(): PartJob {
-  const ear = { out: reading(62), deep: reading(148) }
-  const seat = shapedSeat(
-    { kind: 'eared', width: readings(610, 611), depth: readings(545, 544), left: ear, right: ear },
-    110,
-    { kind: 'singles', count: 4, mirrored: 0 },
-  )
-  const rounded = Object.fromEntries(
-    ['near left', 'near right'].map((corner) => [corner, { kind: 'round' as const, radiusMm: 35 }]),
-  )
-  const job = ticket('SL-03', 'Reading chairs, seats', 'Fulmar 35/120', 'moss-loop', {
-    ...seat,
-    corners: rounded,
-    old: {
-      measured: { widthMm: 596, depthMm: 540, thicknessMm: 92 },
-      label: { widthMm: 635, depthMm: 560, thicknessMm: 100 },
-    },
-  })
-  return filledWith(job, (foam) => ({
-    ...foam,
-    load: { ...foam.load, use: 'lounge', base: 'webbing' },
-    school: { kind: 'wrap-then-measure' },
-    wadding: usualWadding(20),
-  }))
 }
 
 /** SL-04: three bunk mattresses with one corner cut off by the stair, without a zip: the bottom is slit across. */
@@ -206,21 +142,6 @@ function forwardBerth(): PartJob {
   return filledWith(covered, (foam) => ({ ...foam, load: { ...foam.load, use: 'sleeping', exposure: 'damp' } }))
 }
 
-/** SL-03B: knife-edge backs of the reading chairs, fibre in a liner. */
-function readingChairBacks(): PartJob {
-  const job = ticket('SL-03B', 'Reading chairs, backs', 'Fulmar 35/120', 'moss-loop', {
-    ...newSeat('singles', 560, 480, 140, 4),
-    clearanceMm: 0,
-  })
-  const filling: PartJob['filling'] = {
-    kind: 'loose-fibre',
-    load: { ...job.filling.load, use: 'back' },
-    boardMm: job.filling.boardMm,
-    ...USUAL_FIBRE,
-  }
-  return { ...withCloths(built(job, 'knife-edge'), { liner: clothNamed('house-calico') }), filling }
-}
-
 /**
  * SL-07: twelve kneelers, rebond with wadding, the check centred on each and going on over its edges; a remnant of
  * another check is asked after.
@@ -279,37 +200,4 @@ function deckSettle(): PartJob {
     ...foam,
     load: { ...foam.load, use: 'bench', exposure: 'wet', base: 'slats' },
   }))
-}
-
-/** SL-10: two bolsters with piping of another cloth at both ends. */
-function bolsters(): PartJob {
-  const job = ticket('SL-10', 'Gallery bolsters', 'Fulmar 35/120', 'lamp-room-ticking', {
-    ...newSeat('singles', 620, 190, 190, 2),
-    clearanceMm: 0,
-  })
-  const covered = withCloths(
-    built(job, 'bolster', () => ({ piping: { ...USUAL_PIPING, cordMm: 5, cut: 'bias' } })),
-    { piping: clothNamed('moss-loop') },
-  )
-  return filledWith({ ...covered, cloth: { ...covered.cloth, match: { kind: 'none' } } }, (foam) => ({
-    ...foam,
-    load: { ...foam.load, use: 'back' },
-    school: { kind: 'size-for-size' },
-  }))
-}
-
-/** SL-10B: a bench pad with staggered buttons pulled into it. */
-function tuftedPad(): PartJob {
-  const job = ticket('SL-10B', 'Gallery bench pad', 'Gannet 36/180', 'ebb-linen', {
-    ...newSeat('bench', 1210, 420, 85, 1),
-    clearanceMm: 0,
-  })
-  const covered = built(job, 'boxed', ({ trims }) => ({
-    closure: { kind: 'sewn-shut', side: 'back', openingMm: 900 },
-    trims: {
-      ...trims,
-      buttons: { rows: 3, across: 6, layout: 'staggered', marginMm: 105, diameterMm: 22, depthMm: 0 },
-    },
-  }))
-  return filledWith(covered, (foam) => ({ ...foam, load: { ...foam.load, use: 'bench' } }))
 }

@@ -12,7 +12,6 @@ const STANDS: Readonly<
   'SL-01': { stage: 'ordered', ordered: -6, due: 12, furniture: 'Watch room bench' },
   'SL-02': { stage: 'making', ordered: -9, due: 4, furniture: "Keepers' bench, ground floor" },
   'SL-03': { stage: 'ordered', due: 15, furniture: 'Reading chairs' },
-  'SL-03B': { stage: 'ordered', due: 15, furniture: 'Reading chairs' },
   'SL-04': { stage: 'ordered', ordered: -2, due: 21, furniture: 'Bunks, first floor' },
   'SL-05': { stage: 'ordered', ordered: -4, due: 8, furniture: 'Kittiwake, cockpit' },
   'SL-06': { stage: 'asked', furniture: 'Kittiwake, forward' },
@@ -20,7 +19,8 @@ const STANDS: Readonly<
   'SL-08': { stage: 'asked', furniture: 'Lamp room' },
   'SL-09': { stage: 'asked', due: 35, furniture: 'Deck settle' },
   'SL-10': { stage: 'asked', furniture: 'Gallery' },
-  'SL-10B': { stage: 'asked', furniture: 'Gallery' },
+  'SL-11': { stage: 'ordered', ordered: -1, due: 19, furniture: 'Boathouse day bed' },
+  'SL-12': { stage: 'asked', due: 30, furniture: 'Tower stair chairs' },
 }
 
 export function demoTerms(ticket: string, today: string): Terms {

@@ -33,6 +33,7 @@ export {
 } from './new-job.ts'
 export {
   addPart,
+  allLieAs,
   cushionKey,
   cushionNumber,
   firstPart,
@@ -40,7 +41,9 @@ export {
   movePart,
   partFrom,
   removePart,
+  setOwnCloth,
+  usualName,
   type JobEdit,
 } from './parts.ts'
-export { STARTERS, startPart, usualName, type Starter } from './starters.ts'
+export { freshPart, STARTERS, startPart, type Starter } from './starters.ts'
 export { applyEdit, inEveryPart, jobOf, partJob, partJobs, partName, withPart } from './part-job.ts'

@@ -1,4 +1,4 @@
-import type { Job, Part, PartJob } from '../../contract/index.ts'
+import type { ClothRole, Job, Part, PartJob } from '../../contract/index.ts'
 import { partJob } from './part-job.ts'
 
 /** A change of a ticket as a whole, said in words for the history. */
@@ -14,10 +14,22 @@ const LETTERS = [...'ABCDEFGHIJKLMNOP']
 export const freeLetter = ({ parts }: Job): string | null =>
   LETTERS.find((letter) => parts.every((p) => p.letter !== letter)) ?? null
 
-/** One part more, as it stands but for its letter and what it followed or lay on; a full ticket stays as it is. */
+/**
+ * One part more, as it stands but for its letter and what it followed or lay on; a full ticket stays as it is. A part
+ * that had no name, being the only one, gets its usual one.
+ */
 export function addPart(job: Job, part: Part, name: string): Job {
   const letter = freeLetter(job)
-  return letter === null ? job : withoutLooseEnds({ ...job, parts: [...job.parts, { ...part, letter, name }] })
+  if (letter === null) return job
+  const named = job.parts.map((p) => (p.name === '' ? { ...p, name: usualName(p) } : p))
+  return withoutLooseEnds({ ...job, parts: [...named, { ...part, letter, name }] })
+}
+
+/** What cushions of a use are called in the workshop. */
+export function usualName({ filling, pose }: Pick<Part, 'filling' | 'pose'>): string {
+  if (pose.kind === 'stands-at-back' || filling.load.use === 'back') return 'Backs'
+  if (pose.kind === 'stands-at-end') return 'Bolsters'
+  return filling.load.use === 'sleeping' ? 'Mattresses' : 'Seats'
 }
 
 /** A part of another ticket as a part of this one: cloths that are not this ticket's are its own. */
@@ -61,6 +73,32 @@ export function movePart(job: Job, letter: string, by: number): Job {
   const to = Math.min(job.parts.length - 1, Math.max(0, from + by))
   const parts = job.parts.filter((p) => p.letter !== letter)
   return from < 0 ? job : { ...job, parts: [...parts.slice(0, to), job.parts[from]!, ...parts.slice(to)] }
+}
+
+/** A cloth of the ticket becomes a part's own for what it is for, or the part takes the ticket's again. */
+export function setOwnCloth(job: Job, letter: string, role: ClothRole, isOwn: boolean): Job {
+  const { cloth } = partJob(job, letter)
+  const now = role === 'face' ? cloth.cloth : (cloth.others[role] ?? cloth.cloth)
+  return {
+    ...job,
+    parts: job.parts.map((p) => {
+      if (p.letter !== letter) return p
+      const { [role]: _, ...others } = p.cloth.own
+      return { ...p, cloth: { ...p.cloth, own: isOwn ? { ...others, [role]: now } : others } }
+    }),
+  }
+}
+
+/** Every part of the same face lies and is matched as this one. */
+export function allLieAs(job: Job, letter: string): Job {
+  const { cloth: chosen } = partJob(job, letter)
+  const { cloth: face, others: _, ...lies } = chosen
+  return {
+    ...job,
+    parts: job.parts.map((p) =>
+      partJob(job, p.letter).cloth.cloth.id === face.id ? { ...p, cloth: { ...lies, own: p.cloth.own } } : p,
+    ),
+  }
 }
 
 /** How a cushion is called on labels and in records: by its number alone where its ticket has one part. */

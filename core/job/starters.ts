@@ -4,7 +4,7 @@ import { mainGrade, usualFoam } from '../filling/index.ts'
 import { cushionsOf } from '../seat/index.ts'
 import { newSeat } from './new-job.ts'
 import { partJob } from './part-job.ts'
-import { addPart, partFrom } from './parts.ts'
+import { addPart, partFrom, usualName } from './parts.ts'
 
 /** What a further part may be begun as. */
 export const STARTERS = ['seats', 'backs', 'bolsters', 'copy'] as const
@@ -16,36 +16,23 @@ const BOLSTER_MM = 180
 /** A part more, begun from one that is there: as wide as its seats, as long as they are deep, or the same again. */
 export function startPart(job: Job, letter: string, as: Starter): Job {
   const from = partJob(job, letter)
-  const named = withName(job, letter, usualName(from))
   switch (as) {
     case 'copy':
-      return addPart(named, partFrom(job, from), `${from.name || usualName(from)} again`)
+      return addPart(job, partFrom(job, from), `${from.name || usualName(from)} again`)
     case 'seats':
-      return addPart(named, fresh(from, newSeat('singles', 500, 500, 80, 1)), 'More seats')
+      return addPart(job, freshPart(from, null), 'More seats')
     case 'backs':
-      return addPart(named, backsOf(from), 'Backs')
+      return addPart(job, backsOf(from), 'Backs')
     case 'bolsters':
-      return addPart(named, bolstersOf(from), 'Bolsters')
+      return addPart(job, bolstersOf(from), 'Bolsters')
     default:
       return as satisfies never
   }
 }
 
-/** A part that has no name yet gets one as soon as it is not the only one. */
-const withName = (job: Job, letter: string, name: string): Job => ({
-  ...job,
-  parts: job.parts.map((p) => (p.letter === letter && p.name === '' ? { ...p, name } : p)),
-})
-
-/** What cushions of a use are called in the workshop. */
-export function usualName({ filling, pose }: Pick<Part, 'filling' | 'pose'>): string {
-  if (pose.kind === 'stands-at-back' || filling.load.use === 'back') return 'Backs'
-  if (pose.kind === 'stands-at-end') return 'Bolsters'
-  return filling.load.use === 'sleeping' ? 'Mattresses' : 'Seats'
-}
-
-/** The usual choices on another seat, in the cloths of the ticket. */
-function fresh({ filling, cloth: { cloth: _, others: _o, ...lies } }: PartJob, seat: Seat): Part {
+/** The usual choices on another seat, in the cloths of the ticket; a plain small seat where none is told. */
+export function freshPart({ filling, cloth: { cloth: _, others: _o, ...lies } }: PartJob, wanted: Seat | null): Part {
+  const seat = wanted ?? newSeat('singles', 500, 500, 80, 1)
   const made = filling.kind === 'foam' ? usualFoam(mainGrade(filling.layers)) : filling
   return {
     letter: 'A',
@@ -53,7 +40,8 @@ function fresh({ filling, cloth: { cloth: _, others: _o, ...lies } }: PartJob, s
     pose: { kind: 'lies' },
     follows: null,
     seat,
-    filling: { ...made, load: filling.load },
+    // A bed so small would be an infant's, which is not made here.
+    filling: { ...made, load: { ...filling.load, use: filling.load.use === 'sleeping' ? 'lounge' : filling.load.use } },
     makeUp: usualMakeUp('boxed'),
     cloth: { ...lies, own: {} },
     allowances: { overrides: {}, edges: {}, learned: null },
@@ -63,7 +51,7 @@ function fresh({ filling, cloth: { cloth: _, others: _o, ...lies } }: PartJob, s
 /** One for each seat, as wide as it, its stripes on the seat's. */
 function backsOf(from: PartJob): Part {
   const { count, widthMm } = firstSize(from)
-  const part = fresh(from, newSeat('singles', widthMm, USUAL_BACK.heightMm, USUAL_BACK.thicknessMm, count))
+  const part = freshPart(from, newSeat('singles', widthMm, USUAL_BACK.heightMm, USUAL_BACK.thicknessMm, count))
   return {
     ...part,
     pose: { kind: 'stands-at-back', leanDeg: USUAL_BACK.leanDeg },
@@ -76,7 +64,7 @@ function backsOf(from: PartJob): Part {
 
 /** A pair across the seat, as long as it is deep. */
 function bolstersOf(from: PartJob): Part {
-  const part = fresh(from, newSeat('singles', firstSize(from).depthMm, BOLSTER_MM, BOLSTER_MM, 2))
+  const part = freshPart(from, newSeat('singles', firstSize(from).depthMm, BOLSTER_MM, BOLSTER_MM, 2))
   return {
     ...part,
     pose: { kind: 'stands-at-end', end: 'both' },

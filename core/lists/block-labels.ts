@@ -7,6 +7,8 @@ import { shapeNote } from './cut-list.ts'
 export interface BlockLabel {
   /** `A, 2 of 3`. */
   readonly block: string
+  /** Which of the designs of the plan it is for. */
+  readonly design: number
   readonly size: string
   /** From the top down. */
   readonly layers: string
@@ -17,9 +19,10 @@ export interface BlockLabel {
 /** A label for every block of a job. */
 export function blockLabels({ blocks }: CuttingPlan, { units }: Pick<PartJob, 'units'>): readonly BlockLabel[] {
   const say = (mm: number) => formatLength(mm, units)
-  return blocks.flatMap(({ letter, count, block, layers, parts }) =>
+  return blocks.flatMap(({ letter, count, block, layers, parts, design }) =>
     Array.from({ length: count }, (_, i): BlockLabel => ({
       block: `${letter}, ${i + 1} of ${count}`,
+      design,
       size: `${say(block.width.value)} x ${say(block.depth.value)} x ${say(block.thickness.value)} ${unitName(units)} cut`,
       layers: layerWords(layers, units),
       parts: parts.length === 1 ? '' : `glued from ${parts.map((p) => p.id).join(', ')}`,

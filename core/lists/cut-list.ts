@@ -17,7 +17,7 @@ export function cutList(
 ): readonly CutLine[] {
   const { units } = job
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
-  const foam = cutting ? foamLines(cutting, units) : []
+  const foam = cutting ? foamLines(cutting, designs, units) : []
   const panels = designs.flatMap((d) => [
     ...panelLines(d, d.cover, { letter: letter(d), prefix: '' }),
     ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ' }) : []),
@@ -27,6 +27,7 @@ export function cutList(
       const { choice } = d.cover.piping!
       return {
         what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`,
+        part: d.part.letter,
         material: 'cloth',
         count: qty,
         width: length,
@@ -46,6 +47,7 @@ const panelLines = (
 ): readonly CutLine[] =>
   panels.map((p) => ({
     what: `${prefix}${p.name}${letter}`,
+    part: part.letter,
     material: 'cloth',
     count: design.count * p.times,
     width: p.figures.cutWidth,
@@ -58,8 +60,8 @@ const panelLines = (
   }))
 
 /** Parts of every block, with the sheet they come from, and what their size does not tell. */
-function foamLines({ blocks }: CuttingPlan, units: LengthUnit): readonly CutLine[] {
-  return blocks.flatMap(({ block, parts }) => {
+function foamLines({ blocks }: CuttingPlan, designs: readonly DesignPlan[], units: LengthUnit): readonly CutLine[] {
+  return blocks.flatMap(({ block, parts, design }) => {
     return parts.map((part): CutLine => {
       const { maxX, maxY } = boxOf(part.outline)
       const whole =
@@ -77,6 +79,7 @@ function foamLines({ blocks }: CuttingPlan, units: LengthUnit): readonly CutLine
             })
       return {
         what: `Foam ${part.id}, ${part.grade.name}, ${formatLengthWithUnit(part.thicknessMm, units)} sheet`,
+        part: designs[design]!.part.letter,
         material: 'foam',
         count: part.count,
         width: size('width', maxX),

@@ -100,6 +100,7 @@ describe('block labels', () => {
     expect(labels).toHaveLength(3)
     expect(labels[1]).toEqual({
       block: 'A, 2 of 3',
+      design: 0,
       size: '1924 x 746.6 x 125 mm cut',
       layers: 'Eider 50/60 25 mm on Gannet 36/180 100 mm',
       parts: 'glued from A1, A2',

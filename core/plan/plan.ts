@@ -21,7 +21,13 @@ export function planJob(job: Job, plan: PartPlanner = planPart): Plan {
   const worked = [first, ...others] as const
   const designs = worked.flatMap((p) => p.designs)
   const cutting = cuttingOf(job.cutting, designs)
-  const covers = worked.map((p) => ({ ...p, cloth: p.part.cloth }))
+  const covers = worked.map(({ part: { letter, follows, cloth, seat }, ...p }) => ({
+    ...p,
+    letter,
+    follows,
+    cloth,
+    division: seat.division,
+  }))
   const cloth = planCloth(covers)
   return {
     kind: 'worked',

@@ -3,6 +3,8 @@ import type { Figure } from '../working/index.ts'
 /** One line of the cut list: so many pieces of one cut size. */
 export interface CutLine {
   readonly what: string
+  /** The letter of the part that it is cut for. */
+  readonly part: string
   readonly material: 'foam' | 'cloth'
   readonly count: number
   readonly width: Figure

@@ -75,7 +75,8 @@ export function cushionsOf(seat: Seat, part = ''): Result<Cushions, SeatFault | 
   for (const row of rows) {
     const found = cutsOf(row)
     if (!found.ok) return found
-    cut.push(...found.value)
+    // The seat as it was measured is that of the first row: the others stand nowhere on it.
+    cut.push(...(row === rows[0] ? found.value : found.value.map((c) => ({ ...c, cut: { ...c.cut, place: null } }))))
   }
   const groups = alike(cut)
   const name = (i: number) =>

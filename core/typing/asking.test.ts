@@ -21,6 +21,7 @@ function sizes(line: string, units: LengthUnit = 'mm', slot: string | null = nul
   const mm = readings.map((t) => {
     if (t.kind === 'seat')
       return ['width', 'depth', 'thickness'].map((s) => Number(valueOf(slotOf(t.seat, s)!.dimension).toFixed(1)))
+    if (t.kind === 'parts') throw new Error(t.edit.says)
     const after = t.edit.apply(keepersBenchPart())
     return slot === 'sa'
       ? [after.allowances.overrides.seamMm!]

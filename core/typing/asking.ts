@@ -34,8 +34,8 @@ interface Reading {
 }
 
 function commaRead(text: string, literal: Answer, context: TypingContext): Result<Typed | Asked, TypingFailure> {
-  // Lists of points and tapes are parted by commas.
-  if (/^(points|taped)\b/i.test(text)) return literal
+  // Lists of points, tapes and sizes are parted by commas.
+  if (/^(points|taped|rows)\b/i.test(text)) return literal
   const ways = [
     text.replace(COMMA, (n) => n.replace(',', '')),
     text.replace(COMMA, (n) => n.replace(',', ', ')),
@@ -90,7 +90,7 @@ const WIDEST_ALLOWANCE_MM = 40
 function doubtOf(text: string, typed: Typed, context: TypingContext): string | null {
   const units = context.job?.units ?? context.units
   if (typed.kind === 'seat') return sizeDoubt(null, typed.seat, typed.units)
-  if (!context.job) return null
+  if (!context.job || typed.kind === 'parts') return null
   if (!isInch(units) && hasBareFraction(text)) return 'Nobody says fractions of a millimetre'
   const after = typed.edit.apply(context.job)
   return sizeDoubt(context.job.seat, after.seat, units) ?? allowanceDoubt(context.job, after)

@@ -1,11 +1,15 @@
-import type { AllowanceBook, Cloth, Grade, PartJob, Seat } from '../../contract/index.ts'
-import type { Edit } from '../job/index.ts'
+import type { AllowanceBook, Cloth, Grade, Job, PartJob, Seat } from '../../contract/index.ts'
+import type { Edit, JobEdit } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 
-/** What a typed line can refer to. `job` is null on the shelf, where only new jobs make sense. */
+/**
+ * What a typed line can refer to. `job` is null on the shelf, where only new jobs make sense; it is the open ticket as its
+ * part in view sees it, `whole` the ticket itself.
+ */
 export interface TypingContext {
   readonly job: PartJob | null
+  readonly whole?: Job | null
   readonly units: LengthUnit
   readonly grades: readonly Grade[]
   readonly cloths: readonly Cloth[]
@@ -28,6 +32,8 @@ export type Typed =
   /** `units`: how the sizes were said, which a new job goes on with. */
   | { readonly kind: 'seat'; readonly seat: Seat; readonly units: LengthUnit; readonly says: string }
   | { readonly kind: 'edit'; readonly edit: Edit }
+  /** A change of the parts of a ticket, and the part to look at then. */
+  | { readonly kind: 'parts'; readonly edit: JobEdit; readonly look: string }
 
 /** What could be meant, to be chosen from, where a line may be a slip of unit or of the keys. */
 export interface Asked {
@@ -61,10 +67,11 @@ export type TypingFailure =
   | { readonly code: 'choice'; readonly word: string; readonly text: string; readonly choices: readonly string[] }
   | {
       readonly code: 'which'
-      readonly what: 'grade' | 'cloth' | 'edge' | 'corner' | 'dimension'
+      readonly what: 'grade' | 'cloth' | 'edge' | 'corner' | 'dimension' | 'part'
       readonly text: string
       readonly found: readonly string[]
     }
+  | { readonly code: 'full'; readonly most: number }
   | { readonly code: 'pattern'; readonly word: string; readonly example: string }
 
 export type Answer = Result<Typed, TypingFailure>

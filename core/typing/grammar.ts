@@ -74,6 +74,21 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   { form: 'mirror  ·  turn DEGREES', does: 'the other hand; turned further', example: 'turn 90' },
   { form: 'gap G  ·  squeeze G', does: 'between neighbours on a bench', example: 'squeeze 2' },
   { form: 'in N  ·  times N and M mirrored', does: 'number of cushions', example: 'times 1 and 1 mirrored' },
+  {
+    form: 'rows W x D, W x D times N, …',
+    does: 'cushions of one kind that differ: a size each',
+    example: 'rows 452 x 431, 449 x 436, 455 x 433 times 2',
+  },
+  {
+    form: 'part NAME  ·  part NAME: any line of these',
+    does: 'other cushions of the same order: looks at them, or begins them',
+    example: 'part backs: seat 560 x 480 x 140 times 3',
+  },
+  {
+    form: 'copy to NAME  ·  as part NAME',
+    does: 'the same cushions again; filling and make-up as those of another part',
+    example: 'copy to backs',
+  },
   { form: 'clearance C', does: 'left free at walls, hinges and the hull', example: 'clearance 6' },
   { form: 'sa S', does: 'seam allowance on this job', example: 'sa 12' },
   {

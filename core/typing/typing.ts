@@ -17,6 +17,7 @@ import {
 import { FILLING_EDITS } from './filling-edits.ts'
 import { findNamed } from './find-named.ts'
 import { MAKE_UP_EDITS } from './make-up-edits.ts'
+import { readParts, readRows } from './parts.ts'
 import { readSeat, SEAT_WORDS } from './seats.ts'
 import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
 
@@ -26,6 +27,8 @@ export function readLine(line: string, context: TypingContext): Answer {
   const [, word = '', rest = ''] = /^(\S+)\s*(.*)$/.exec(text) ?? []
   const name = word.toLowerCase()
   if (name === '') return fail({ code: 'empty' })
+  const ofParts = readParts(text, context, readLine)
+  if (ofParts) return ofParts
   const seatWord = SEAT_WORDS.find((w) => w === name)
   if (seatWord) return readSeat(seatWord, rest, context)
   const { job } = context
@@ -52,6 +55,7 @@ const READERS: Record<string, Reader> = {
   in: (rest, c) =>
     chain(readCount(rest, c.limits), (n) => edit(setSeat(`${n} cushions`, (seat) => withCount(seat, n)))),
   times: (rest, c) => times(rest, c),
+  rows: readRows,
   sa: (rest, c) => allowance('seamMm', 'Seam allowance', rest, c),
   ...MAKE_UP_EDITS,
   foam: (rest, c) => chain(findNamed('grade', rest, c.grades), (grade) => edit(setGrade(grade))),

@@ -20,7 +20,9 @@ export function typingWords(f: TypingFailure): string {
     case 'length':
       return `The ${f.what} "${f.text}" ${LENGTH_WORDS[f.why]}`
     case 'count':
-      return `"${f.text}" is not a number of cushions: a whole number from 1 to 60 is wanted.`
+      return `"${f.text}" is not a number of cushions: a whole number from 1 to 120 is wanted.`
+    case 'full':
+      return `This ticket has ${f.most} parts, as many as one takes: begin another ticket.`
     case 'only-bench':
       return `${f.word} belongs to a bench; this seat has single cushions.`
     case 'choice':

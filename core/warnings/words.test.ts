@@ -45,6 +45,7 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'measure', level: 'note', code: 'hull-clearance', clearance: 3, usual: 6 },
   { station: 'filling', level: 'stop', code: 'cover-outline-lost' },
   { station: 'filling', level: 'stop', code: 'block-outline-lost' },
+  { station: 'lay', level: 'note', code: 'cannot-follow', leader: 'A', because: 'other-cloth' },
   { station: 'lay', level: 'note', code: 'curved-front-match', off: 2.3 },
   { station: 'filling', level: 'safety', code: 'heavy', massKg: 13.24, lengthMm: 1900 },
   { station: 'filling', level: 'warning', code: 'no-sheet-thickness', wanted: 83, nearest: 75, offered: [25, 50] },

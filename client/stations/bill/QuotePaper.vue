@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { PlannedPart } from '../../../contract/index.ts'
 import { MAKE_UPS, CLOSURES } from '../../../core/cover/index.ts'
+import { partName } from '../../../core/job/index.ts'
+import type { DesignPlan } from '../../../core/planned/index.ts'
 import { formatLength, unitName } from '../../../core/units/index.ts'
 import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
@@ -15,20 +18,32 @@ const shop = useShop()
 const { plan, charges, quote } = storeToRefs(useQuote())
 const job = computed(() => jobs.job!)
 const say = (amount: number) => money(amount, job.value.currency)
-const cushions = computed(() =>
-  plan.value!.designs.map((d) => {
+const parts = computed(() =>
+  plan.value!.worked.map(({ part, prefix, designs }) => ({
+    letter: part.letter,
+    name: prefix === '' ? '' : partName(part),
+    cushions: cushionsOf(designs),
+    made: madeOf(part),
+  })),
+)
+const cushionsOf = (designs: readonly DesignPlan[]) =>
+  designs.map((d) => {
     const { width, depth, thickness } = d.cover.solid
     return {
       key: d.design.id,
       count: d.design.count,
       size: `${formatLength(width.value, job.value.units)} x ${formatLength(depth.value, job.value.units)} x ${formatLength(thickness.value, job.value.units)} ${unitName(job.value.units)}`,
     }
-  }),
-)
-const made = computed(
-  () =>
-    `${MAKE_UPS[job.value.makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[job.value.makeUp.closure.kind].label.toLowerCase()}${job.value.makeUp.piping.kind === 'none' ? '' : ', piped'}, in ${job.value.cloth.cloth.name}${job.value.cloth.match.kind === 'matched' ? ', pattern matched' : ''}`,
-)
+  })
+const madeOf = ({ makeUp, cloth }: PlannedPart): string =>
+  `${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}, in ${cloth.cloth.name}${cloth.match.kind === 'matched' ? ', pattern matched' : ''}`
+/** What it stands on, where the title does not say so already. */
+const furniture = computed(() => {
+  const { title, terms } = job.value
+  return terms.furniture === '' || terms.furniture.toLowerCase().startsWith(title.toLowerCase())
+    ? terms.furniture || title
+    : `${title}, ${terms.furniture}`
+})
 const rounding = computed(() => quote.value!.total.value - quote.value!.net.value - quote.value!.tax.value)
 </script>
 
@@ -43,18 +58,21 @@ const rounding = computed(() => quote.value!.total.value - quote.value!.net.valu
       <span>{{ wholeDay(dayOf(new Date())) }}</span>
     </header>
     <h2>Quote {{ job.ticket }}</h2>
-    <p>
-      {{ job.customer || 'Customer' }}<br />{{ job.title }}{{ job.terms.furniture ? `, ${job.terms.furniture}` : '' }}
-    </p>
+    <p>{{ job.customer || 'Customer' }}<br />{{ furniture }}</p>
     <table>
       <tbody>
-        <tr v-for="c in cushions" :key="c.key">
-          <th scope="row">{{ c.count }} {{ c.count === 1 ? 'cushion' : 'cushions' }}, {{ c.size }}</th>
-          <td />
-        </tr>
-        <tr>
-          <td colspan="2" class="quiet">{{ made }}</td>
-        </tr>
+        <template v-for="p in parts" :key="p.letter">
+          <tr v-for="(c, i) in p.cushions" :key="c.key">
+            <th scope="row">
+              {{ p.name && i === 0 ? `${p.name}: ` : '' }}{{ c.count }} {{ c.count === 1 ? 'cushion' : 'cushions' }},
+              {{ c.size }}
+            </th>
+            <td />
+          </tr>
+          <tr>
+            <td colspan="2" class="quiet">{{ p.made }}</td>
+          </tr>
+        </template>
         <tr>
           <th scope="row">Made and fitted, without tax</th>
           <td class="n">{{ say(quote.net.value) }}</td>

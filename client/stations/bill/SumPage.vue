@@ -1,12 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { quoteDoubtWords, type QuotePart } from '../../../core/money/index.ts'
+import { partName } from '../../../core/job/index.ts'
+import { quoteDoubtWords, sharesByPart, type QuotePart } from '../../../core/money/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
+import LeftOut from '../../ui/LeftOut.vue'
 import { storeToRefs } from 'pinia'
+import { money } from '../../ui/manner.ts'
+import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 
 /** Every line behind the quote; for the shop alone. */
-const { quote } = storeToRefs(useQuote())
+const { plan, quote } = storeToRefs(useQuote())
+const jobs = useJob()
+const shares = computed(() =>
+  plan.value && quote.value && plan.value.worked.length > 1
+    ? sharesByPart(plan.value, quote.value).map((s, i) => ({ ...s, name: partName(plan.value!.worked[i]!.part) }))
+    : [],
+)
 const NAMES: Record<QuotePart, string> = { foam: 'Foam', cloth: 'Cloth', trims: 'Trims', work: 'Work', extra: 'Extras' }
 const groups = computed(() =>
   (Object.keys(NAMES) as QuotePart[])
@@ -17,6 +27,7 @@ const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))
 </script>
 
 <template>
+  <LeftOut />
   <ul v-if="doubts.length > 0" class="doubts">
     <li v-for="d in doubts" :key="d.says">
       {{ d.says }} <em>{{ d.cure }}</em>
@@ -54,6 +65,17 @@ const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))
       <tr v-if="quote.earns">
         <th scope="row">An hour earns</th>
         <td class="n"><FigureValue :figure="quote.earns" /></td>
+      </tr>
+    </tbody>
+    <tbody v-if="shares.length > 0">
+      <tr>
+        <th scope="rowgroup" colspan="2">
+          <b>Of the net</b> <span class="quiet">cloth by area, foam by volume, the rest by what is sewn</span>
+        </th>
+      </tr>
+      <tr v-for="s in shares" :key="s.letter">
+        <th scope="row">{{ s.name }}</th>
+        <td class="n">{{ money(s.net, jobs.job!.currency) }}</td>
       </tr>
     </tbody>
   </table>

@@ -68,7 +68,7 @@ const shapes = computed(() =>
         :key="s.i"
         role="button"
         tabindex="0"
-        :aria-label="`Cushion ${s.i + 1}, ${s.verdict}, ${s.says}`"
+        :aria-label="`Cushion ${plan.prefix}${s.i + 1}, ${s.verdict}, ${s.says}`"
         :aria-pressed="s.i === chosen"
         class="cushion"
         @click="emit('choose', s.i)"
@@ -80,7 +80,7 @@ const shapes = computed(() =>
           :class="['shape', s.verdict, { here: s.i === chosen }]"
           :style="s.verdict === 'unknown' ? { fill: jobs.job!.cloth.cloth.ground } : {}"
         />
-        <text :x="s.at.x" :y="s.at.y - 6" text-anchor="middle" class="number">{{ s.i + 1 }}</text>
+        <text :x="s.at.x" :y="s.at.y - 6" text-anchor="middle" class="number">{{ plan.prefix }}{{ s.i + 1 }}</text>
         <text v-if="s.wide > 110" :x="s.at.x" :y="s.at.y + 16" text-anchor="middle" class="caption">
           {{ s.verdict === 'unknown' ? '' : `${s.verdict}, ` }}{{ s.says }}
         </text>

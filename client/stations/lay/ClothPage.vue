@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { ClothChoice, PlacementRule } from '../../../contract/index.ts'
 import { bandsOf } from '../../../core/pattern/index.ts'
 import { depthWay, rowWay } from '../../../core/cover/index.ts'
-import { setCloth } from '../../../core/job/index.ts'
+import { allLieAs, partName, setCloth } from '../../../core/job/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
@@ -18,7 +18,13 @@ const shop = useShop()
 const choice = computed(() => jobs.job!.cloth)
 const unit = computed(() => jobs.job!.units)
 /** The cloth of the job stands first: it alone has a pattern to match and a direction to choose. */
-const isMain = computed(() => lays.index === 0)
+/** Whether what lies on the table is the face of the part in view. */
+const isMain = computed(() => lays.chosen?.cloth.id === choice.value.cloth.id)
+const isSet = computed(() => jobs.whole!.parts.length > 1)
+function allAlike(): void {
+  const { letter } = jobs.job!
+  jobs.edit({ says: 'All lie alike', applyToJob: (job) => allLieAs(job, letter) })
+}
 const rowBands = computed(() => bandsOf(choice.value.cloth, rowWay(choice.value)))
 const depthBands = computed(() => bandsOf(choice.value.cloth, depthWay(choice.value)))
 /** Stripes that run along the row are placed from front to back. */
@@ -144,6 +150,10 @@ function chooseDepthRule(kind: DepthKind): void {
           />
         </div>
       </div>
+      <p v-if="isSet" class="quiet">
+        How <b>{{ partName(jobs.job!) }}</b> lie on it:
+        <button type="button" class="plain-button" @click="allAlike">All like these</button>
+      </p>
       <div class="field-row">
         <span class="label">Direction</span>
         <div>

@@ -95,7 +95,7 @@ function labelFit(width: number, height: number, label: string): 'level' | 'upri
   if (width > needs && height > 15) return 'level'
   return height > needs && width > 13 ? 'upright' : null
 }
-const shortLabel = ({ of }: LaidPiece): string => (of ? `${of.cushion + 1} ${shortName(of.panel)}` : '')
+const shortLabel = ({ of }: LaidPiece): string => (of ? `${of.part}${of.cushion + 1} ${shortName(of.panel)}` : '')
 </script>
 
 <template>

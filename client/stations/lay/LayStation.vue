@@ -6,6 +6,7 @@ import { wasteWords } from '../../job/key-figures.ts'
 import { isProven } from '../../../core/lay/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
+import LeftOut from '../../ui/LeftOut.vue'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
@@ -42,6 +43,7 @@ const gapWords = computed(() => {
 <template>
   <section v-if="plan" class="lay-station" :class="{ wide: shown.isWide }">
     <div class="roll sheet">
+      <LeftOut />
       <LayDrawing v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
       <div v-else class="empty">
         <p v-if="lays.failure" role="alert" class="fault">

@@ -10,19 +10,21 @@ import QrCode from './QrCode.vue'
 import { useAddress } from './use-address.ts'
 
 /** A label for the inside of each cover: what it is, where it goes, how it is washed. */
-const props = defineProps<{ plan: WorkedPlan }>()
+const props = defineProps<{ plan: WorkedPlan; only: string }>()
 const jobs = useJob()
 const { address } = useAddress()
 const labels = computed(() => {
   const { units, making } = jobs.whole!
   const say = (mm: number) => formatLength(mm, units)
-  const cushions = props.plan.worked.flatMap((own) => own.cushions.inOrder.map(({ design }, i) => ({ own, design, i })))
+  const shown = props.plan.worked.filter((p) => props.only === '' || p.part.letter === props.only)
+  const cushions = shown.flatMap((own) => own.cushions.inOrder.map(({ design }, i) => ({ own, design, i })))
   return cushions.map(({ own: { part, prefix, designs }, design, i }) => {
     const { width, depth, thickness } = designs[design]!.cover.solid
     const papers = making.papers[cushionKey(part.letter, i)]
     return {
       number: `${prefix}${i + 1}`,
       name: part.name,
+      made: `${MAKE_UPS[part.makeUp.construction.kind].label.toLowerCase()}, ${part.cloth.cloth.name}`,
       size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(units)} net`,
       wash: washWords(part.cloth.cloth),
       papers: papers
@@ -49,9 +51,7 @@ const washWords = ({ shrink: { across, along }, washFirst }: Cloth) =>
         <QrCode :text="address('fit')" />
         <b>{{ jobs.job!.ticket }} cover {{ l.number }} of {{ labels.length }}</b>
         <div>{{ l.size }}</div>
-        <div>
-          {{ MAKE_UPS[jobs.job!.makeUp.construction.kind].label.toLowerCase() }}, {{ jobs.job!.cloth.cloth.name }}
-        </div>
+        <div>{{ l.name ? `${l.name}: ` : '' }}{{ l.made }}</div>
         <div>{{ jobs.job!.terms.furniture || jobs.job!.title }}</div>
         <div class="quiet">{{ l.wash }}</div>
         <div v-if="l.papers" class="quiet">{{ l.papers }}</div>

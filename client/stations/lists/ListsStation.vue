@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
 import { blockLabels, buyingList } from '../../../core/lists/index.ts'
+import { partName } from '../../../core/job/index.ts'
 import { cushionCount } from '../../../core/planned/index.ts'
 import { unitName } from '../../../core/units/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import { useShop } from '../../stores/shop.ts'
+import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import FigureValue from '../../ui/FigureValue.vue'
+import LeftOut from '../../ui/LeftOut.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
 import CoverLabels from './CoverLabels.vue'
@@ -31,7 +34,20 @@ const lengths = computed(() =>
   })),
 )
 const buying = computed(() => plan.value && buyingList(job.value, plan.value, lengths.value, shop.lists?.trims ?? []))
-const labels = computed(() => (plan.value?.cutting ? blockLabels(plan.value.cutting, job.value) : []))
+/** The part whose lists are shown or printed alone; empty: all of them. */
+const wantedPart = ref('')
+const choices = computed(() => [
+  { value: '', label: 'All' },
+  ...(plan.value?.worked ?? []).map(({ part }) => ({ value: part.letter, label: partName(part) })),
+])
+const only = computed(() => (choices.value.some((c) => c.value === wantedPart.value) ? wantedPart.value : ''))
+const cutLines = computed(() => plan.value?.cutList.filter((l) => only.value === '' || l.part === only.value) ?? [])
+const labels = computed(() => {
+  const designs = plan.value?.designs ?? []
+  return (plan.value?.cutting ? blockLabels(plan.value.cutting, job.value) : []).filter(
+    (l) => only.value === '' || designs[l.design]!.part.letter === only.value,
+  )
+})
 const print = () => window.print()
 </script>
 
@@ -48,6 +64,15 @@ const print = () => window.print()
         </div>
         <button type="button" class="plain-button no-print" @click="print">Print lists and labels</button>
       </div>
+      <LeftOut />
+      <ChoiceButtons
+        v-if="choices.length > 2"
+        class="no-print"
+        :model-value="only"
+        :choices="choices"
+        name="Lists of"
+        @update:model-value="wantedPart = $event"
+      />
       <table>
         <thead>
           <tr>
@@ -60,7 +85,7 @@ const print = () => window.print()
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(l, i) in plan.cutList" :key="i">
+          <tr v-for="(l, i) in cutLines" :key="i">
             <th scope="row">{{ l.what }}</th>
             <td>{{ l.from }}</td>
             <td class="n">{{ l.count }}</td>
@@ -94,7 +119,7 @@ const print = () => window.print()
           </li>
         </ul>
       </section>
-      <CoverLabels :plan="plan" />
+      <CoverLabels :plan="plan" :only="only" />
     </div>
     <div class="sheet paper" tabindex="0" role="region" aria-label="Buying list">
       <h2>Buying list</h2>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ClothRole } from '../../../contract/index.ts'
-import { setCloth, setOtherCloth } from '../../../core/job/index.ts'
+import { partName, setCloth, setOtherCloth, setOwnCloth } from '../../../core/job/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useShop } from '../../stores/shop.ts'
+import OwnCloth from './OwnCloth.vue'
 
 /** Which cloth each part of the cover is cut from. */
 const jobs = useJob()
@@ -20,7 +21,7 @@ const ROLES: readonly { readonly role: Exclude<ClothRole, 'face'>; readonly labe
 ]
 /** Roles that the present cover has panels for. */
 const used = computed(() => {
-  const plan = jobs.plan
+  const plan = jobs.part
   if (plan?.kind !== 'worked') return new Set<string>()
   return new Set(
     plan.designs.flatMap((d) =>
@@ -31,6 +32,16 @@ const used = computed(() => {
   )
 })
 const SAME = 'same'
+const isSet = computed(() => jobs.whole!.parts.length > 1)
+const isOwn = (role: ClothRole) =>
+  jobs.whole!.parts.find((p) => p.letter === jobs.inView)?.cloth.own[role] !== undefined
+function setOwn(role: ClothRole, own: boolean): void {
+  const { letter } = jobs.job!
+  jobs.edit({
+    says: own ? `A cloth of their own, ${partName(jobs.job!)}` : `The cloth of the ticket, ${partName(jobs.job!)}`,
+    applyToJob: (job) => setOwnCloth(job, letter, role, own),
+  })
+}
 const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) =>
   jobs.edit(
     setOtherCloth(
@@ -44,13 +55,16 @@ const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) =>
 <template>
   <div class="field-row">
     <span class="label">Face</span>
-    <ElSelect
-      :model-value="choice.cloth.name"
-      aria-label="Face"
-      @update:model-value="(name: string) => jobs.edit(setCloth(cloths.find((c) => c.name === name)!))"
-    >
-      <ElOption v-for="c in cloths" :key="c.id" :value="c.name" :label="c.name" />
-    </ElSelect>
+    <div>
+      <ElSelect
+        :model-value="choice.cloth.name"
+        aria-label="Face"
+        @update:model-value="(name: string) => jobs.edit(setCloth(cloths.find((c) => c.name === name)!))"
+      >
+        <ElOption v-for="c in cloths" :key="c.id" :value="c.name" :label="c.name" />
+      </ElSelect>
+      <OwnCloth v-if="isSet" :is-own="isOwn('face')" what="face" @set="(own) => setOwn('face', own)" />
+    </div>
   </div>
   <div v-for="r in ROLES" :key="r.role" class="field-row" :class="{ unused: !used.has(r.role) }">
     <span class="label">{{ r.label }}</span>
@@ -63,6 +77,12 @@ const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) =>
         <ElOption :value="SAME" label="as the face" />
         <ElOption v-for="c in cloths" :key="c.id" :value="c.id" :label="c.name" />
       </ElSelect>
+      <OwnCloth
+        v-if="isSet && used.has(r.role)"
+        :is-own="isOwn(r.role)"
+        :what="r.label.toLowerCase()"
+        @set="(own) => setOwn(r.role, own)"
+      />
       <div v-if="!used.has(r.role)" class="quiet">this make-up has none</div>
     </div>
   </div>

@@ -8,6 +8,7 @@ import { useDesign } from '../../stores/design.ts'
 import { useSeam } from '../../stores/seam.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import FigureValue from '../../ui/FigureValue.vue'
+import LeftOut from '../../ui/LeftOut.vue'
 import NotYet from '../../ui/NotYet.vue'
 import FlatPanels from '../pieces/FlatPanels.vue'
 import PapersPage from './PapersPage.vue'
@@ -65,6 +66,7 @@ const print = () => window.print()
 <template>
   <section v-if="plan && rows.length > 0" class="station make" :class="{ big: isBig }">
     <div class="drawing sheet no-print">
+      <LeftOut />
       <div class="head">
         <progress :value="progress.done" :max="progress.of" aria-label="Steps done" />
         <span

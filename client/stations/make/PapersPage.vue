@@ -56,21 +56,21 @@ const alike = () =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="n in numbers" :key="n">
-          <th scope="row">{{ n }}</th>
+        <tr v-for="{ key: n, number } in cushions" :key="n">
+          <th scope="row">{{ number }}</th>
           <td v-for="[key, label, most] in FIELDS" :key="key">
             <input
               class="text"
               v-typed="papers[n]?.[key] ?? ''"
               :maxlength="most"
-              :aria-label="`${label} of cushion ${n}`"
+              :aria-label="`${label} of cushion ${number}`"
               @change="set(n, key, ($event.target as HTMLInputElement).value, false)"
             />
           </td>
         </tr>
       </tbody>
     </table>
-    <button v-if="numbers.length > 1" type="button" class="plain-button" :disabled="!papers['1']" @click="alike">
+    <button v-if="numbers.length > 1" type="button" class="plain-button" :disabled="!papers[numbers[0]!]" @click="alike">
       All as the first
     </button>
   </section>

@@ -139,6 +139,19 @@ th {
 
 th,
 td {
-  padding: 2px 6px 2px 0;
+  padding: 2px 5px 2px 0;
+}
+
+td :deep(.count-field) {
+  flex-wrap: nowrap;
+  gap: 2px;
+}
+
+td :deep(input) {
+  width: 58px;
+}
+
+td :deep(.count-field input) {
+  width: 38px;
 }
 </style>

@@ -11,7 +11,7 @@ import {
   type Outline,
   type Point,
 } from '../../../core/outline/index.ts'
-import { frontSpan, settingName, topOf, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
+import { isRow, frontSpan, settingName, topOf, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
 import { formatLength, type LengthUnit } from '../../../core/units/index.ts'
 import { edgePath, svgPath, type Scale } from '../../drawing/use-scale.ts'
 
@@ -25,7 +25,8 @@ const MOST_NAMED = 20
 
 /** The cushions as they stand on the seat, each with its number and, where there is room, its size. */
 export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit, view: View) {
-  const isAlone = seat.division.kind === 'singles'
+  const isAlone = !isRow(seat.division)
+  const isOfRows = seat.division.kind === 'rows'
   return cushions.inOrder.flatMap(({ design, place }, i) => {
     if (!place) return []
     const { solid, id, count } = cushions.designs[design]!
@@ -38,9 +39,9 @@ export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit,
     const fits = Math.min(box.maxX, front.to - front.from) * view.k > size.length * 7.2 + 10 && box.maxY * view.k > 76
     return [
       {
-        number: isAlone ? alone(cushions.count, isNarrow) : String(i + 1),
+        number: isOfRows ? `first of ${cushions.count}` : isAlone ? alone(cushions.count, isNarrow) : String(i + 1),
         size: fits ? (cushions.designs.length > 1 && !isAlone ? `${id}: ${size}` : size) : '',
-        mirrored: isAlone && count < cushions.count ? `${cushions.count - count} mirrored` : '',
+        mirrored: isAlone && !isOfRows && count < cushions.count ? `${cushions.count - count} mirrored` : '',
         foot: svgPath(stand(solid.outline), view),
         top: leans.some((l) => l !== 0) ? svgPath(stand(topOf(solid)), view) : null,
         ...pixelOf(view, stand([centroidOf(solid.outline)])[0]!),

@@ -9,6 +9,7 @@ import { anySeat } from '../../testing/seats.ts'
 import {
   layPieces,
   nearestStack,
+  leftBeside,
   nestGroup,
   NO_JOINS,
   placesAcross,
@@ -228,8 +229,12 @@ describe('nests on sheets', () => {
       for (const { group } of groups) {
         const nest = nestGroup(group, cutting, 1, now)
         expect(nest.left).toEqual([])
-        const [lay] = nest.lays
-        expect(soundLay(lay!, sheetProblem(group, lay!.sheet, layPieces(group.parts), cutting)), job.ticket).toEqual([])
+        for (const lay of nest.lays) {
+          const all = layPieces(group.parts)
+          const stock = cutting.stock.find((s) => s.id === lay.stock)
+          const problem = stock ? stockProblem(stock, all, cutting) : sheetProblem(group, lay.sheet, all, cutting)
+          expect(soundLay(lay, problem), job.ticket).toEqual([])
+        }
       }
     }
   })
@@ -447,5 +452,56 @@ describe('a nest is never dearer than straight rows', () => {
     expect(
       soundLay(lays[0]!, sheetProblem(groups[0]!.group, lays[0]!.sheet, layPieces(groups[0]!.group.parts), cutting)),
     ).toEqual([])
+  })
+})
+
+describe('sections of a bed from one mattress', () => {
+  const sections = [610, 505, 345].map((width, i) => ({
+    ...blockOf(width, 1940, 140, 1),
+    design: i,
+    letter: String.fromCharCode(65 + i),
+  }))
+  const mattress: FoamStock = {
+    id: 'm',
+    name: 'Mattress',
+    kind: 'mattress',
+    gradeId: gannet.id,
+    lengthMm: 1950,
+    widthMm: 1480,
+    thicknessMm: 140,
+    count: 1,
+    cutOuts: [],
+  }
+
+  it('610, 505 and 345 with a bread knife: all out of 1950 x 1480, a slice of 11 left, and 7 of the length', () => {
+    const { groups, cutting } = cut(sections, { tool: 'bread-knife', stock: [mattress] })
+    const { lays, left } = nestGroup(groups[0]!.group, cutting, 1, now)
+    expect([left, lays.map((l) => l.stock)]).toEqual([[], ['m']])
+    // As they lie on the mattress, from the placements: x along its length.
+    const lying = lays[0]!.lay.placements.map((p) => {
+      const { outline } = groups[0]!.group.parts.find((q) => q.id === p.id)!
+      const xs = outline.map((q) => (p.turn % 180 === 0 ? q.x : -q.y) + p.x)
+      const ys = outline.map((q) => (p.turn % 180 === 0 ? q.y : q.x) + p.y)
+      const [x0, x1] = [Math.min(...xs), Math.max(...xs)]
+      const [y0, y1] = [Math.min(...ys), Math.max(...ys)]
+      return [
+        [y0, x0],
+        [y1, x0],
+        [y1, x1],
+        [y0, x1],
+      ].map(([x, y]) => ({ x: x!, y: y! }))
+    })
+    // 610 + 505 + 345 = 1460 and three kerfs of 3: 1480 - 1469 = 11; 1950 - 1940 - 3 = 7.
+    const rest = leftBeside(lying, mattress, 3)
+    expect([Math.round(rest.widthMm), Math.round(rest.lengthMm)]).toEqual([11, 7])
+  })
+
+  it('one section more of 20 has no place', () => {
+    const { groups, cutting } = cut([...sections, { ...blockOf(20, 1940, 140), letter: 'D', design: 3 }], {
+      tool: 'bread-knife',
+      stock: [mattress],
+    })
+    const stocked = nestGroup({ ...groups[0]!.group, rows: null }, cutting, 1, now).lays.find((l) => l.stock === 'm')!
+    expect(stocked.lay.placements.map((p) => p.id)).not.toHaveLength(4)
   })
 })

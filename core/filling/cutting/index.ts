@@ -1,6 +1,7 @@
 export { layPieces, nestKey, sheetProblem, stockProblem, type FoamGroup } from './groups.ts'
 export { planCutting, type CuttingPlan, type GroupBuy, type OrderLine } from './cutting.ts'
 export { FRONT_CLEAR_MM, NO_JOINS, placesAcross, planJoins, SITTER_CLEAR_MM, STAGGER_MM, type Joins } from './joins.ts'
+export { leftBeside } from './left-over.ts'
 export { nestGroup, sheetsIn, type KeptNest, type Nest, type NestLay } from './nest.ts'
 export { partsOf, type BlockParts, type BlockToCut, type FoamPart, type Slice } from './parts.ts'
 export { planRows, type RowPlace, type RowPlan } from './rows.ts'

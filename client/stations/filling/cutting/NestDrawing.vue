@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import { sheetsIn, type FoamPart, type GroupBuy } from '../../../../core/filling/index.ts'
+import { KERF_MM, leftBeside, sheetsIn, type FoamPart, type GroupBuy } from '../../../../core/filling/index.ts'
 import { sheetSize } from '../../../../core/lists/index.ts'
 import { at, boxOf, mirrored, moved, turnedBy, type Outline } from '../../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
+import { formatLengthWithUnit } from '../../../../core/units/index.ts'
 import { svgPath } from '../../../drawing/use-scale.ts'
 import { useNest } from '../../../stores/nest.ts'
 import { foamColour } from '../foam-colour.ts'
@@ -34,6 +35,8 @@ interface Board {
   readonly lengthMm: number
   readonly widthMm: number
   readonly trimMm: number
+  /** What is left of a piece of stock, in words. */
+  readonly left: string
   readonly fill: string
   readonly cutOuts: readonly {
     readonly xMm: number
@@ -77,12 +80,25 @@ function nestedBoards({ group }: GroupBuy): Board[] {
             : `${group.grade.name}, sheet ${i + 1} of ${sheetsIn(n)}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`,
           ...n.sheet,
           trimMm: inset,
+          left: stock && parts.length > 0 ? leftWords(parts, n.sheet) : '',
           fill: foamColour(group.grade),
           cutOuts: (stock?.cutOuts ?? []).map((c) => ({ ...c, yMm: n.sheet.widthMm - c.yMm - c.widthMm })),
           parts,
         }
       })
     })
+}
+
+/** The slice that is left of a piece of stock, kerf after kerf taken off. */
+function leftWords(parts: Board['parts'], piece: { readonly lengthMm: number; readonly widthMm: number }): string {
+  const { units, cutting: ways } = jobs.job!
+  const left = leftBeside(
+    parts.map((p) => p.outline),
+    piece,
+    KERF_MM[ways.tool],
+  )
+  const say = (mm: number) => formatLengthWithUnit(mm, units)
+  return `left over: ${say(left.widthMm)} of the width, ${say(left.lengthMm)} of the length`
 }
 
 function rowBoard({ group }: GroupBuy): Board[] {
@@ -101,6 +117,7 @@ function rowBoard({ group }: GroupBuy): Board[] {
       title: `${group.grade.name}, first of ${rows.sheets.value}, straight rows`,
       ...rows.sheet,
       trimMm: trim.value,
+      left: '',
       fill: foamColour(group.grade),
       cutOuts: [],
       parts,
@@ -109,7 +126,7 @@ function rowBoard({ group }: GroupBuy): Board[] {
 }
 
 const GAP = 26
-const HEAD = 30
+const HEAD = 46
 const drawn = computed(() => {
   const perRow = boards.value.length > 1 ? 2 : 1
   const longest = Math.max(1, ...boards.value.map((b) => b.lengthMm))
@@ -152,6 +169,7 @@ const drawn = computed(() => {
       </text>
       <g v-for="(s, i) in drawn.sheets" :key="i">
         <text :x="s.left" :y="s.top - 8">{{ s.board.title }}</text>
+        <text v-if="s.board.left" :x="s.left" :y="s.top + s.board.widthMm * s.k + 17">{{ s.board.left }}</text>
         <rect :x="s.left" :y="s.top" :width="s.board.lengthMm * s.k" :height="s.board.widthMm * s.k" class="sheetful" />
         <rect
           v-if="s.board.trimMm > 0"
