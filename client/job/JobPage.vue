@@ -43,6 +43,12 @@ function newSeat(seat: Seat, says: string, units: LengthUnit): void {
   jobs.edit({ says, apply: (job) => ({ ...job, units, seat }) })
 }
 
+function command(what: 'help' | 'undo' | 'redo' | 'shelf'): void {
+  if (what === 'undo') jobs.undo()
+  else if (what === 'redo') jobs.redo()
+  else if (what === 'shelf') void router.push('/')
+}
+
 function onKey(event: KeyboardEvent): void {
   const isTyping = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName)
   const letter = event.key.toLowerCase()
@@ -143,6 +149,7 @@ onBeforeUnmount(() => {
         @seat="newSeat"
         @edit="(e) => jobs.edit(e)"
         @parts="(e, look) => (jobs.edit(e), jobs.look(look))"
+        @command="command"
         @help="help = true"
       />
       <ConflictDialog />

@@ -6,14 +6,28 @@ import type { Asked, Typed } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import { readLine } from './read-line.ts'
+import { dayOf } from './today.ts'
 
+type Command = 'help' | 'undo' | 'redo' | 'shelf'
 const props = defineProps<{ job: PartJob | null; whole?: Job | null; units: LengthUnit; placeholder: string }>()
 const emit = defineEmits<{
   seat: [seat: Seat, says: string, units: LengthUnit]
   edit: [edit: Edit]
   parts: [edit: JobEdit, look: string]
+  command: [command: Command]
   help: []
 }>()
+
+/** What the page does rather than the job. */
+const COMMANDS: Readonly<Record<string, Command>> = {
+  '?': 'help',
+  help: 'help',
+  undo: 'undo',
+  redo: 'redo',
+  'new ticket': 'shelf',
+  'new job': 'shelf',
+  shelf: 'shelf',
+}
 
 const shop = useShop()
 const text = ref('')
@@ -28,6 +42,7 @@ const typed = computed(() =>
     grades: shop.lists?.grades ?? [],
     cloths: shop.lists?.cloths ?? [],
     limits: JOB_LIMITS,
+    today: dayOf(new Date()),
   }),
 )
 /** While typing, a line that is understood so far is said back; faults wait for Enter. */
@@ -41,9 +56,10 @@ const echo = computed(() => {
 const question = ref<Asked | null>(null)
 
 function enter(): void {
-  if (text.value.trim() === '?') {
+  const command = COMMANDS[text.value.trim().toLowerCase()]
+  if (command) {
     text.value = ''
-    return emit('help')
+    return command === 'help' ? emit('help') : emit('command', command)
   }
   failed.value = !typed.value.ok
   if (!typed.value.ok) {

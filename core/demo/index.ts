@@ -1,4 +1,5 @@
 export { demoJobs, demoParts } from './demo-jobs.ts'
+export { pastJobs } from './demo-past.ts'
 export { keepersBench, keepersBenchPart } from './demo-job.ts'
 export { DEMO_CLOTHS } from './demo-cloths.ts'
 export { DEMO_FOAM_STOCK, DEMO_GRADES } from './demo-grades.ts'

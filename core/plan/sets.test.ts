@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { readJob, type Follows, type Job, type LayPiece, type PartJob } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBench, keepersBenchPart } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, demoJobs, keepersBench, keepersBenchPart } from '../demo/index.ts'
 import { addPart, jobOf, newSeat, partFrom, partJob, reading, removePart, withPart } from '../job/index.ts'
+import { solveLay } from '../lay/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { minutesByKind, workOrder } from '../making/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
@@ -197,6 +198,22 @@ describe('what a ticket shares', () => {
     expect(minutes(plan, 'prepare')).toBe(minutes(seats!, 'prepare'))
     const ids = workOrder(job, plan).map((s) => s.id)
     expect(new Set(ids).size).toBe(ids.length)
+  })
+})
+
+describe('the reading chairs of the demo', () => {
+  it('laid as one they take no more cloth than seats and backs apart', () => {
+    const chairs = demoJobs().find((j) => j.ticket === 'SL-03')!
+    const lengthOf = (job: Job) => {
+      const { problem } = worked(job).cloth.lays.find((l) => l.cloth.id === 'moss-loop')!
+      const found = solveLay(problem, { seed: 1, budget: { steps: 40, isStopped: () => false } })
+      if (!found.ok) throw new Error(found.error.code)
+      return found.value.lay.length
+    }
+    const apart = ['A', 'B'].map((letter) =>
+      lengthOf({ ...chairs, parts: chairs.parts.filter((p) => p.letter === letter) }),
+    )
+    expect(lengthOf(chairs)).toBeLessThan(apart[0]! + apart[1]!)
   })
 })
 

@@ -13,6 +13,8 @@ export interface TypingContext {
   readonly units: LengthUnit
   readonly grades: readonly Grade[]
   readonly cloths: readonly Cloth[]
+  /** By the reader's calendar; without it no day is told from today. */
+  readonly today?: string
   readonly limits: TypingLimits
 }
 

@@ -41,6 +41,11 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
     example: 'berth 1860 x 640 x 215 x 100 hull 24 pair',
   },
   {
+    form: 'disc ACROSS x T times N  ·  halfdisc ACROSS x T',
+    does: 'round cushions; half round, straight in front',
+    example: 'disc 350 x 70 times 2',
+  },
+  {
     form: 'taped AB 1860, BC 640, … thick T',
     does: 'corners from tapes between them; A-BC to the middle of a side; hollow C for an inward corner',
     example: 'taped AB 900, BC 600, CD 900, DA 600, AC 1082 thick 80',
@@ -128,5 +133,10 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   { form: 'fibre', does: 'loose fibre in a liner instead of foam', example: 'fibre' },
   { form: 'cloth NAME', does: 'a cloth of the shop', example: 'cloth storm canvas' },
   { form: 'railroad  ·  up', does: 'which way the cloth runs', example: 'railroad' },
+  {
+    form: 'customer NAME  ·  title WORDS  ·  note WORDS  ·  due DAY',
+    does: 'what stands on the ticket; a day by its name, its date, or in so many weeks',
+    example: 'due 2026-12-04',
+  },
   { form: 'units mm | cm | in | in16', does: 'how this job shows its lengths', example: 'units in' },
 ]

@@ -4,6 +4,7 @@ import { ok, type Result } from '../result/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 import { readAngle, readCount, readLength, readPositive, readSizes, saidUnits } from './amounts.ts'
+import { discSeat, halfDiscSeat } from './round-seats.ts'
 import { chain, fail, listed, type Answer, type TypingContext, type TypingFailure } from './failure.ts'
 
 /** Words that begin a seat of a shape of its own. */
@@ -18,6 +19,8 @@ export const SEAT_WORDS = [
   'berth',
   'taped',
   'points',
+  'disc',
+  'halfdisc',
 ] as const
 export type SeatWord = (typeof SEAT_WORDS)[number]
 
@@ -51,6 +54,8 @@ const READERS: Record<SeatWord, (line: Line) => Answer> = {
   berth: readBerth,
   taped: readTaped,
   points: readPoints,
+  disc: (line) => readRound(line, discSeat),
+  halfdisc: (line) => readRound(line, halfDiscSeat),
 }
 
 function plainSeat({ word, rest, units, context }: Line, example: string): Answer {
@@ -332,6 +337,20 @@ function readPoints({ word, rest, units, context }: Line): Answer {
       `Outline of ${points.length} points, ${say([t], units)} thick`,
     )
   })
+}
+
+function readRound({ word, rest, units, context }: Line, made: typeof discSeat): Answer {
+  const example = 'disc 350 x 70 times 2'
+  const { head, options } = parted(rest, ['times'])
+  return chain(readSizes(head, ['width across', 'thickness'], word, example, units, context.limits), ([d, t]) =>
+    chain(countOf(options['times'], context), (count) =>
+      seat(
+        made(d!, t!, count),
+        units,
+        `${count} ${word === 'disc' ? 'round' : 'half round'}, ${say([d!], units)} across, ${say([t!], units)} thick`,
+      ),
+    ),
+  )
 }
 
 type Options = Readonly<Record<string, string | undefined>>

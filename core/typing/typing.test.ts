@@ -242,7 +242,7 @@ describe('what is not understood', () => {
     ['bench NaN x 468 x 75', 'length'],
     ['bench 2236 x 468 x 75 in 0', 'count'],
     ['bench 2236 x 468 x 75 in 200', 'count'],
-    ['bench 2236 x 468 x 75 in three', 'count'],
+    ['bench 2236 x 468 x 75 in lots', 'count'],
     ['taper 1124 x 860 x 402', 'sizes'],
     ['tseat 610 x 545 x 110', 'pattern'],
     ['ring 1870 x 520 x 90', 'pattern'],

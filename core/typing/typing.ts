@@ -16,13 +16,28 @@ import {
 } from './failure.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { findNamed } from './find-named.ts'
+import { rephrased } from './rephrase.ts'
+import { TERMS_EDITS } from './terms-edits.ts'
 import { MAKE_UP_EDITS } from './make-up-edits.ts'
 import { readParts, readRows } from './parts.ts'
 import { readSeat, SEAT_WORDS } from './seats.ts'
 import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
 
-/** Reads one typed line into a seat for a job, or a change of the open job, said back in words. */
+/**
+ * Reads one typed line into a seat for a job, or a change of the open job, said back in words. A line that is none of the
+ * grammar is tried as people say it.
+ */
 export function readLine(line: string, context: TypingContext): Answer {
+  const literal = readGrammar(line, context)
+  if (literal.ok || literal.error.code === 'infant') return literal
+  for (const said of rephrased(plainText(line), context)) {
+    const read = readGrammar(said, context)
+    if (read.ok) return read
+  }
+  return literal
+}
+
+function readGrammar(line: string, context: TypingContext): Answer {
   const text = plainText(line).trim()
   const [, word = '', rest = ''] = /^(\S+)\s*(.*)$/.exec(text) ?? []
   const name = word.toLowerCase()
@@ -58,6 +73,7 @@ const READERS: Record<string, Reader> = {
   rows: readRows,
   sa: (rest, c) => allowance('seamMm', 'Seam allowance', rest, c),
   ...MAKE_UP_EDITS,
+  ...TERMS_EDITS,
   foam: (rest, c) => chain(findNamed('grade', rest, c.grades), (grade) => edit(setGrade(grade))),
   cloth: (rest, c) => chain(findNamed('cloth', rest, c.cloths), (cloth) => edit(setCloth(cloth))),
   railroad: () =>

@@ -37,7 +37,7 @@ function disordered(document: unknown, places: readonly number[], values: readon
       if (key === undefined) return
       const below = at[key]
       if (n < 7 || typeof below !== 'object' || below === null || Object.keys(below).length === 0) {
-        at[key] = values[i]
+        at[key] = structuredClone(values[i])
         return
       }
       at = below as Record<string, unknown>

@@ -1,6 +1,14 @@
 import type { ShopSettings } from '../../contract/index.ts'
 import { FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/defaults/index.ts'
-import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS, demoJobs, demoStanding } from '../../core/demo/index.ts'
+import {
+  DEMO_CLOTHS,
+  DEMO_FOAM_STOCK,
+  DEMO_GRADES,
+  DEMO_TRIMS,
+  demoJobs,
+  demoStanding,
+  pastJobs,
+} from '../../core/demo/index.ts'
 import type { JobsRepository } from '../jobs/repository.ts'
 import type { StockRepository } from '../stock/repository.ts'
 import type { ShopRepository } from './repository.ts'
@@ -39,6 +47,7 @@ export async function openDemoShop({ shop, jobs, stock }: Shelves, today: Date):
     taxNumber: 'SH 000 111 222',
   })
   await stock.trims.change(DEMO_TRIMS.map((value) => ({ value, base: null })))
-  for (const job of demoJobs().toReversed())
-    await jobs.create(demoStanding(job, today.toISOString().slice(0, 10)), 'demo ticket')
+  const day = today.toISOString().slice(0, 10)
+  for (const job of pastJobs(day)) await jobs.create(job, 'demo ticket')
+  for (const job of demoJobs().toReversed()) await jobs.create(demoStanding(job, day), 'demo ticket')
 }

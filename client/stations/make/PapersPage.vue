@@ -70,7 +70,13 @@ const alike = () =>
         </tr>
       </tbody>
     </table>
-    <button v-if="numbers.length > 1" type="button" class="plain-button" :disabled="!papers[numbers[0]!]" @click="alike">
+    <button
+      v-if="numbers.length > 1"
+      type="button"
+      class="plain-button"
+      :disabled="!papers[numbers[0]!]"
+      @click="alike"
+    >
       All as the first
     </button>
   </section>

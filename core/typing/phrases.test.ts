@@ -1,0 +1,237 @@
+import { describe, expect, it } from 'vitest'
+import { JOB_LIMITS, type PartJob } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
+import { newSeat } from '../job/index.ts'
+import { areaOf, boxOf } from '../outline/index.ts'
+import { cushionsFrom } from '../testing/jobs.ts'
+import { readTyped, type Typed } from './index.ts'
+
+/*
+ * What people type who have not read the help, and the line of the grammar that each must come to. Open jobs are the bench
+ * in three, or single cushions where it says so.
+ */
+
+const singles: PartJob = { ...keepersBenchPart(), seat: newSeat('singles', 600, 500, 80, 2) }
+const context = (job: PartJob | null) => ({
+  job,
+  units: 'mm' as const,
+  grades: DEMO_GRADES,
+  cloths: DEMO_CLOTHS,
+  limits: JOB_LIMITS,
+  today: '2026-11-29',
+})
+
+/** What a line comes to: a seat, or the job after it. */
+function taken(line: string, job: PartJob | null): string {
+  const read = readTyped(line, context(job))
+  if (!read.ok) return `not understood: ${read.error.code}`
+  const first: Typed = read.value.kind === 'ask' ? read.value.readings[0]!.typed : read.value
+  if (first.kind === 'seat') return JSON.stringify(first.seat)
+  return first.kind === 'edit' ? JSON.stringify(first.edit.apply(job!)) : `${first.edit.says} ${first.look}`
+}
+
+const SEATS: readonly (readonly [string, string])[] = [
+  ['600 x 500 x 80', 'seat 600 x 500 x 80'],
+  ['600x500x80', 'seat 600 x 500 x 80'],
+  ['600 by 500 by 80', 'seat 600 x 500 x 80'],
+  ['600 × 500 × 80 mm', 'seat 600 x 500 x 80'],
+  ['a cushion 600 x 500 x 80', 'seat 600 x 500 x 80'],
+  ['cushion: 600 x 500 x 80', 'seat 600 x 500 x 80'],
+  ['seat cushion 600 x 500 x 80', 'seat 600 x 500 x 80'],
+  ['I need a seat pad 600 x 500 x 80', 'seat 600 x 500 x 80'],
+  ['2 cushions 24 in x 22 in x 4 in', 'seat 24 in x 22 in x 4 in times 2'],
+  ['2 cushions 24 x 22 x 4 inches', 'seat 24 x 22 x 4 in times 2'],
+  ['2 cushions 24 by 22 by 4 inches', 'seat 24 x 22 x 4 in times 2'],
+  ['two cushions 600 x 500 x 80', 'seat 600 x 500 x 80 times 2'],
+  ['four dining chairs 450 x 430 x 60', 'seat 450 x 430 x 60 times 4'],
+  ['4 seats 450 x 430 x 60', 'seat 450 x 430 x 60 times 4'],
+  ['6 of box cushions 450 x 430 x 60', 'seat 450 x 430 x 60 times 6'],
+  ['600 x 500 x 80, 3 of them', 'seat 600 x 500 x 80 times 3'],
+  ['600 x 500 x 80 times 3', 'seat 600 x 500 x 80 times 3'],
+  ['600 x 500 x 80 x3', 'seat 600 x 500 x 80 times 3'],
+  ['12 kneelers 305 x 228 x 70', 'seat 305 x 228 x 70 times 12'],
+  ['3 mattresses 1905 x 735 x 120', 'seat 1905 x 735 x 120 times 3'],
+  ['mattress 1905 x 735 x 120', 'seat 1905 x 735 x 120'],
+  ['window seat 60 1/2 x 19 x 4', 'bench 60 1/2 x 19 x 4 in 1'],
+  ['window seat 1500 x 480 x 100', 'bench 1500 x 480 x 100 in 1'],
+  ['bench 1500 x 480 x 100', 'bench 1500 x 480 x 100 in 1'],
+  ['bench seat 2236 x 468 x 75 in three', 'bench 2236 x 468 x 75 in 3'],
+  ['bench 2236 by 468 by 75 divided into 3', 'bench 2236 x 468 x 75 in 3'],
+  ['settle 1200 x 420 x 60 in 2', 'bench 1200 x 420 x 60 in 2'],
+  ['round stool 350, 70 thick', 'disc 350 x 70'],
+  ['round stool 14 inch 3 thick', 'disc 14 in x 3'],
+  ['round seat 350 x 70', 'disc 350 x 70'],
+  ['2 round cushions 350 x 70', 'disc 350 x 70 times 2'],
+  ['circle 400 x 50', 'disc 400 x 50'],
+  ['half circle 900', 'halfdisc 900 x 80'],
+  ['half circle 900, 60 thick', 'halfdisc 900 x 60'],
+  ['semicircle 900 x 100', 'halfdisc 900 x 100'],
+]
+
+const CHANGES: readonly (readonly [string, string])[] = [
+  ['zip at back', 'close zip gusset back'],
+  ['zip at the back', 'close zip gusset back'],
+  ['zipper on the left', 'close zip gusset left'],
+  ['put the zip in the right', 'close zip gusset right'],
+  ['zip in the seam', 'close zip seam'],
+  ['no zip', 'close sewn shut'],
+  ['sewn shut', 'close sewn shut'],
+  ['no piping', 'pipe none'],
+  ['without piping', 'pipe none'],
+  ['no welting', 'pipe none'],
+  ['piped', 'pipe both'],
+  ['piping', 'pipe both'],
+  ['piping all round', 'pipe both'],
+  ['piping top and bottom', 'pipe both'],
+  ['piping front only', 'pipe front'],
+  ['piping only on the front', 'pipe front'],
+  ['piping at front', 'pipe front'],
+  ['pipe the front edge', 'pipe front'],
+  ['piping on top', 'pipe top'],
+  ['piping front and left', 'pipe front left'],
+  ['piping cord 6', 'pipe both cord 6'],
+  ['seam 15', 'sa 15'],
+  ['seam 1/2 in', 'sa 1/2 in'],
+  ['seam allowance 15', 'sa 15'],
+  ['seam allowance of 15 mm', 'sa 15 mm'],
+  ['15 mm seams', 'sa 15 mm'],
+  ['allowance 20', 'sa 20'],
+  ['100 thick', 'thickness 100'],
+  ['4 inches thick', 'thickness 4 in'],
+  ['make it 100 thick', 'thickness 100'],
+  ['thickness: 100', 'thickness 100'],
+  ['thick 90', 'thickness 90'],
+  ['height 90', 'thickness 90'],
+  ['500 deep', 'depth 500'],
+  ['set the depth to be 500', 'depth 500'],
+  ['deep 500', 'depth 500'],
+  ['2300 long', 'length 2300'],
+  ['length is 2300', 'length 2300'],
+  ['2300 wide', 'length 2300'],
+  ['round corners 50', 'round 50'],
+  ['rounded corners 50 mm', 'round 50 mm'],
+  ['corner radius 50', 'round 50'],
+  ['50 mm rounded corners', 'round 50 mm'],
+  ['square corners', 'square'],
+  ['divide into 4', 'in 4'],
+  ['split it in 4', 'in 4'],
+  ['4 cushions', 'in 4'],
+  ['make it four cushions', 'in 4'],
+  ['5 of them', 'in 5'],
+  ['railroaded', 'railroad'],
+  ['turn the cloth', 'railroad'],
+  ['up the roll', 'up'],
+  ['firm foam', 'foam gannet 36'],
+  ['foam firm', 'foam gannet 36'],
+  ['memory foam', 'foam eider'],
+  ['latex', 'foam petrel'],
+  ['rebond foam', 'foam rook'],
+  ['closed cell foam', 'foam auk'],
+  ['gannet 24', 'foam gannet 24'],
+  ['Fulmar 50/220', 'foam fulmar 50'],
+  ['fibre filling', 'fibre'],
+  ['loose fibre', 'fibre'],
+  ['filled with fibre', 'fibre'],
+  ['wrap 20', 'wadding 20'],
+  ['batting: 20', 'wadding 20'],
+  ['no wadding', 'wadding none'],
+  ['with a liner', 'liner'],
+  ['inner cover', 'liner'],
+  ['without liner', 'liner none'],
+  ['tufted 3 x 5', 'buttons 3 x 5'],
+  ['buttons: 2x4', 'buttons 2 x 4'],
+  ['no buttons', 'buttons none'],
+  ['for dining', 'use dining'],
+  ['for the sofa', 'use lounge'],
+  ['for sleeping', 'use sleeping'],
+  ['for a boat', 'use cockpit'],
+  ['outdoors', 'lives wet'],
+  ['indoors', 'lives indoors'],
+  ['in the sun', 'lives sun'],
+  ['gap between them 5', 'gap 5'],
+  ['touching', 'gap 0'],
+  ['no gap', 'gap 0'],
+  ['squeeze by 2', 'squeeze 2'],
+  ['squeezed together 2 mm', 'squeeze 2 mm'],
+  ['leave 6 free', 'clearance 6'],
+  ['wall at left', 'wall left'],
+  ['mirrored', 'mirror'],
+  ['in inches', 'units in'],
+  ['metric', 'units mm'],
+  ['inches please', 'units in'],
+  ['storm canvas', 'cloth storm canvas'],
+  ['covered in storm canvas', 'cloth storm canvas'],
+  ['fabric: ebb linen', 'cloth ebb linen'],
+  ['linen', 'cloth ebb linen'],
+  ['vinyl', 'cloth hull vinyl'],
+  ['in calico', 'cloth house calico'],
+  ['knife edge', 'makeup knife-edge'],
+  ['knife-edge cushion', 'makeup knife-edge'],
+  ['waterfall', 'makeup waterfall'],
+  ['capped', 'makeup capped'],
+  ['make it boxed', 'makeup boxed'],
+  ['add backs', 'part backs'],
+  ['due tomorrow', 'due 2026-11-30'],
+  ['due friday', 'due 2026-12-04'],
+  ['due next friday', 'due 2026-12-04'],
+  ['due in 2 weeks', 'due 2026-12-13'],
+  ['due 12 december', 'due 2026-12-12'],
+  ['due dec 12', 'due 2026-12-12'],
+  ['due 3 march', 'due 2027-03-03'],
+]
+
+const OF_SINGLES: readonly (readonly [string, string])[] = [
+  ['6 of them', 'times 6'],
+  ['6 cushions', 'times 6'],
+  ['x 6', 'times 6'],
+  ['six chairs', 'times 6'],
+  ['650 wide', 'width 650'],
+  ['width: 650', 'width 650'],
+  ['25 inches wide', 'width 25 in'],
+]
+
+describe('what people type comes to a line of the grammar', () => {
+  it.each(SEATS)('on the shelf, "%s" is: %s', (phrase, line) => {
+    expect(taken(line, null)).not.toMatch(/^not understood/)
+    expect(taken(phrase, null)).toBe(taken(line, null))
+  })
+  it.each(CHANGES)('on the bench, "%s" is: %s', (phrase, line) => {
+    const job = keepersBenchPart()
+    expect(taken(line, job)).not.toMatch(/^not understood/)
+    expect(taken(phrase, job)).toBe(taken(line, job))
+  })
+  it.each(OF_SINGLES)('on single cushions, "%s" is: %s', (phrase, line) => {
+    expect(taken(line, singles)).not.toMatch(/^not understood/)
+    expect(taken(phrase, singles)).toBe(taken(line, singles))
+  })
+
+  it.each([
+    'sofa',
+    'purple',
+    '600',
+    'zip nowhere',
+    'x',
+    'due sometime',
+    'due 31 november',
+    'seat of my dreams',
+    'foam',
+  ])('"%s" is not guessed at', (phrase) => expect(taken(phrase, keepersBenchPart())).toMatch(/^not understood/))
+})
+
+describe('round seats', () => {
+  const cushion = (line: string) => {
+    const read = readTyped(line, context(null))
+    if (!read.ok || read.value.kind !== 'seat') throw new Error(line)
+    return cushionsFrom(read.value.seat).designs[0]!.solid.outline
+  }
+  it('a disc of 350 is as large as its circle', () => {
+    const { minX, minY, maxX, maxY } = boxOf(cushion('disc 350 x 70'))
+    expect([maxX - minX, maxY - minY].map((v) => Number(v.toFixed(1)))).toEqual([350, 350])
+    expect(areaOf(cushion('disc 350 x 70'))).toBeCloseTo(Math.PI * 175 * 175, -2)
+  })
+  it('half of 900 across is 450 deep', () => {
+    const { minX, minY, maxX, maxY } = boxOf(cushion('halfdisc 900 x 60'))
+    expect([maxX - minX, maxY - minY].map((v) => Number(v.toFixed(1)))).toEqual([900, 450])
+    expect(areaOf(cushion('halfdisc 900 x 60'))).toBeCloseTo((Math.PI * 450 * 450) / 2, -3)
+  })
+})
