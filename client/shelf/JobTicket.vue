@@ -58,7 +58,10 @@ const station = computed(
       <polygon :points="shape.points" :fill="card.cloth.colour" vector-effect="non-scaling-stroke" />
     </svg>
     <span class="foot">
-      <span v-if="card.worked.kind === 'whole'">{{ card.cushions }} of {{ card.cloth.name }}</span>
+      <span v-if="card.worked.kind === 'whole'"
+        >{{ card.cushions }} of {{ card.cloth.name
+        }}{{ card.parts.length > 1 ? `: ${card.parts.join(', ').toLowerCase()}` : '' }}</span
+      >
       <span v-else-if="card.worked.kind === 'unreadable'" class="late">cannot be read: {{ card.worked.why }}</span>
       <span v-else>{{
         card.worked.kind === 'under-way' ? 'being worked out …' : 'takes too long to work out here'

@@ -17,7 +17,7 @@ export function findJobs(jobs: readonly JobSummary[], { text, stage, order }: Wa
 }
 
 const textOf = ({ ticket, title, customer, card }: JobSummary): string =>
-  `${ticket} ${title} ${customer} ${card.furniture} ${card.makeUp} ${card.cloth.name} ${card.foam}`.toLowerCase()
+  `${ticket} ${title} ${customer} ${card.furniture} ${card.parts.join(' ')} ${card.makeUp} ${card.cloth.name} ${card.foam}`.toLowerCase()
 
 function isAt({ card }: JobSummary, stage: Wanted['stage']): boolean {
   if (stage === 'archived') return card.archivedOn !== null
