@@ -82,6 +82,12 @@ describe('a ticket as a part sees it', () => {
     expect(partJob(again, 'B').cloth.cloth.id).toBe('storm-canvas')
   })
 
+  it('another face for all leaves the match of a part with its own alone', () => {
+    const own = setOwnCloth(set(), 'B', 'face', true)
+    const all = withPart(own, 'A', setCloth(canvas).apply(partJob(own, 'A')))
+    expect(['A', 'B'].map((l) => partJob(all, l).cloth.match.kind)).toEqual(['none', 'matched'])
+  })
+
   it('the boxing of one part from another cloth, the rest as before', () => {
     const own = setOwnCloth(set(), 'A', 'boxing', true)
     const changed = withPart(own, 'A', setOtherCloth('boxing', calico, '').apply(partJob(own, 'A')))
@@ -174,6 +180,19 @@ describe('two makers on one set', () => {
     const { job: merged } = mergeJobs(job, removePart(job, 'A'), widened('B', 720))
     expect(merged.parts.map((p) => [p.letter, p.follows])).toEqual([
       ['B', null],
+      ['C', null],
+    ])
+    expect(isSound(merged)).toBe(true)
+  })
+
+  it('one takes out what the other has just let something follow: it stands by itself', () => {
+    const led = {
+      ...job,
+      parts: job.parts.map((p) => (p.letter === 'C' ? { ...p, follows: { part: 'B', how: 'alike' as const } } : p)),
+    }
+    const { job: merged } = mergeJobs(job, removePart(job, 'B'), led)
+    expect(merged.parts.map((p) => [p.letter, p.follows])).toEqual([
+      ['A', null],
       ['C', null],
     ])
     expect(isSound(merged)).toBe(true)

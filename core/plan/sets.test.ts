@@ -201,6 +201,23 @@ describe('what a ticket shares', () => {
   })
 })
 
+describe('lids pulled over their boards, and a cushion beside them', () => {
+  const lids = demoJobs().find((j) => j.ticket === 'SL-05')!
+  const both = addPart(lids, partFrom(lids, { ...keepersBenchPart(), letter: 'A' }), 'Bench')
+  const units = (job: Job, id: string) =>
+    workOrder(job, worked(job))
+      .find((s) => s.id === id)
+      ?.work.reduce((sum, w) => sum + w.amount.value, 0)
+
+  it('what is stapled is not turned, what is sewn is not stapled, and both are fitted', () => {
+    expect(units(lids, 'close.turn')).toBeUndefined()
+    expect(units(both, 'close.turn')).toBe(3)
+    expect(units(both, 'close.staple')).toBe(units(lids, 'close.staple'))
+    expect(units(both, 'fit.seat')).toBe(5)
+    expect(units(keepersBench(), 'close.staple')).toBeUndefined()
+  })
+})
+
 describe('the reading chairs of the demo', () => {
   it('laid as one they take no more cloth than seats and backs apart', () => {
     const chairs = demoJobs().find((j) => j.ticket === 'SL-03')!
