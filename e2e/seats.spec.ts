@@ -205,7 +205,7 @@ test('every shape can be measured without breaking the accessibility rules', asy
 test('the demo tickets with measured seats open without a stop', async ({ page }) => {
   for (const title of [
     'Watch room window seat',
-    'Reading chairs, seats',
+    'Reading chairs',
     'Bunks',
     'Kittiwake cockpit, locker lids',
     'Kittiwake forward berth',

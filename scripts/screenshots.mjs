@@ -34,17 +34,14 @@ for (const [name, wait] of [
   await station('SL-02', name, wait)
   await shot(name)
 }
-await station('SL-02', 'make-up', 600)
-await page
-  .getByRole('button', { name: /^Gusset run/ })
-  .first()
-  .click()
-await page.waitForTimeout(400)
-await shot('figure-open')
 await station('SL-02', 'make-up', 2000)
 await tab('View', 'All, standing')
 await page.waitForTimeout(3000)
 await shot('made-up')
+await station('SL-03', 'make-up', 6000)
+await tab('View', 'All, standing')
+await page.waitForTimeout(3000)
+await shot('set')
 await station('SL-02', 'lay', 2600)
 await tab('Page of the lay', 'Compare')
 await page
@@ -80,19 +77,19 @@ const fit = (widthMm, depthMm, verdict) => ({
   wrinkles: '',
   stripesOffMm: 1,
 })
-const fits = { 1: fit(751, 469, 'right'), 2: fit(752, 471, 'loose'), 3: fit(750, 468, 'right') }
+const fits = { A1: fit(751, 469, 'right'), A2: fit(752, 471, 'loose'), A3: fit(750, 468, 'right') }
 await page.request.put(`/api/jobs/${idOf('SL-02')}`, {
   headers: { 'x-page': 'pictures' },
   data: { job: { ...job, fitting: { ...job.fitting, fits } }, baseRevision: revision, reason: 'fitted' },
 })
 for (const [i, by] of [1.0071, 1.0063, 1.0078, 1.0069, 1.007, 1.0074, 1.0062].entries()) {
-  const old = { 1: fit(746.67 * by, 468 * (1 + (by - 1) / 3), 'right') }
+  const old = { A1: fit(746.67 * by, 468 * (1 + (by - 1) / 3), 'right') }
   await page.request.post('/api/jobs', {
     headers: { 'x-page': 'pictures' },
     data: {
       job: {
         ...job,
-        ticket: `SL-9${i}`,
+        ticket: `SL-8${i}`,
         making: { steps: {}, papers: {}, stockTakenOn: null },
         fitting: { ...job.fitting, fits: old },
         terms: { ...job.terms, stage: 'billed', archivedOn: '2026-03-02' },

@@ -156,7 +156,7 @@ onBeforeUnmount(() => {
       <HistoryDrawer v-model="history" />
       <TicketDialog v-model="ticket" />
     </template>
-    <HelpSheet v-model="help" />
+    <HelpSheet v-model="help" @try="(example) => line?.put(example)" />
   </div>
 </template>
 

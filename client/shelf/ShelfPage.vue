@@ -94,6 +94,17 @@ onMounted(() => whenIdle(() => void import('../job/JobPage.vue').catch(() => und
 const FIRST_ENTER =
   'A ticket starts with a foam and a cloth of yours, and there is none yet: enter one of each on the pages Foam and Cloth.'
 
+const line = ref<InstanceType<typeof TypingLine>>()
+/** Pressed, they go into the line. */
+const EXAMPLES = [
+  'bench 2236 x 468 x 75 in 3',
+  'bench 88 x 18 1/2 x 3 in 3',
+  '4 chairs 450 x 430 x 60',
+  'round stool 350, 70 thick',
+  'ring 1870 x 520 x 90 wall 3640 in 5',
+  'berth 1860 x 640 x 215 x 100 hull 24 pair',
+] as const
+
 const start = (seat: Seat, says: string, units: LengthUnit) =>
   attempt(async () => {
     const { settings, grades, cloths } = shop.lists!
@@ -201,10 +212,7 @@ const openFile = (event: Event) =>
         <section v-if="isRead" class="teach sheet">
           <h2>Start from the tape</h2>
           <p>Type the seat at the foot of the page, as you would say it:</p>
-          <p class="say">bench 2236 x 468 x 75 in 3</p>
-          <p class="say">bench 88 x 18 1/2 x 3 in 3</p>
-          <p class="say">ring 1870 x 520 x 90 wall 3640 in 5</p>
-          <p class="say">berth 1860 x 640 x 215 x 100 hull 24 pair</p>
+          <button v-for="e in EXAMPLES" :key="e" type="button" class="say" @click="line?.put(e)">{{ e }}</button>
           <p>
             Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy, make, fit, bill. Every figure
             opens into its sum; nothing is locked.
@@ -213,13 +221,14 @@ const openFile = (event: Event) =>
       </aside>
     </main>
     <TypingLine
+      ref="line"
       :job="null"
       :units="shop.lists?.settings.units ?? 'mm'"
       placeholder="Start a job: bench 2236 x 468 x 75 in 3"
       @seat="start"
       @help="help = true"
     />
-    <HelpSheet v-model="help" />
+    <HelpSheet v-model="help" @try="(example) => line?.put(example)" />
     <AllowanceBookDialog v-if="shop.lists" v-model="book" />
   </div>
 </template>
@@ -276,6 +285,14 @@ main {
 }
 
 .say {
+  display: block;
+  width: 100%;
+  min-height: var(--target);
+  margin: 5px 0;
+  border: 0;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
   font-weight: 600;
   color: var(--chalk);
   background: var(--chalk-wash);

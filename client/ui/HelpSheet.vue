@@ -3,7 +3,12 @@ import { GRAMMAR } from '../../core/typing/index.ts'
 import { SHORTCUTS } from './shortcuts.ts'
 
 defineProps<{ modelValue: boolean }>()
-defineEmits<{ 'update:modelValue': [open: boolean] }>()
+/** `try`: an example that was pressed goes into the line, to be changed or entered. */
+const emit = defineEmits<{ 'update:modelValue': [open: boolean]; try: [line: string] }>()
+function tryOut(line: string): void {
+  emit('update:modelValue', false)
+  emit('try', line)
+}
 </script>
 
 <template>
@@ -12,7 +17,7 @@ defineEmits<{ 'update:modelValue': [open: boolean] }>()
     title="What can be typed, and the keys"
     width="1080px"
     top="5vh"
-    @update:model-value="$emit('update:modelValue', $event)"
+    @update:model-value="emit('update:modelValue', $event)"
   >
     <div class="scroll" tabindex="0" role="region" aria-label="What can be typed">
       <table class="grammar">
@@ -20,11 +25,17 @@ defineEmits<{ 'update:modelValue': [open: boolean] }>()
           <tr v-for="row in GRAMMAR" :key="row.form">
             <th scope="row">{{ row.form }}</th>
             <td>{{ row.does }}</td>
-            <td class="example">{{ row.example }}</td>
+            <td class="example">
+              <button type="button" title="Put it into the line" @click="tryOut(row.example)">{{ row.example }}</button>
+            </td>
           </tr>
         </tbody>
       </table>
     </div>
+    <p>
+      Say it your own way as well: <b>2 cushions 24 by 22 by 4 inches</b>, <b>round stool 14 inch 3 thick</b>,
+      <b>zip at the back</b>, <b>no piping</b>, <b>firm foam</b>, <b>due friday</b>.
+    </p>
     <p>
       Lengths: <b>600</b>, <b>60 cm</b>, <b>23 5/8</b>, <b>23-5/8"</b>, <b>4' 2 1/2"</b>, <b>42+3/4</b>. A bare number
       is in the job's unit, and every length typed is net: the sewing line, not the cut edge.
@@ -51,6 +62,18 @@ defineEmits<{ 'update:modelValue': [open: boolean] }>()
 .scroll {
   max-height: 48vh;
   overflow-y: auto;
+}
+
+.example button {
+  min-height: 30px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--chalk);
+  font: inherit;
+  text-align: left;
+  text-decoration: underline;
+  cursor: pointer;
 }
 
 .grammar tr {

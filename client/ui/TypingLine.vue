@@ -80,7 +80,14 @@ function take(value: Typed): void {
   else emit('edit', value.edit)
 }
 
-defineExpose({ focus: () => field.value?.focus() })
+/** Puts a line in, ready to be changed or entered. */
+function put(line: string): void {
+  text.value = line
+  failed.value = false
+  question.value = null
+  field.value?.focus()
+}
+defineExpose({ focus: () => field.value?.focus(), put })
 </script>
 
 <template>
