@@ -89,6 +89,17 @@ describe('a job document', () => {
       inPart((p) => ({ ...p, seat: { ...p.seat, thickness: { readings: [{ mm: 468, on: '2026-02-31' }] } } })),
       /^\$\.parts\[0\]\.seat\.thickness\.readings\[0\]\.on/,
     ],
+    [
+      '200 rows of sizes',
+      inPart((p) => ({
+        ...p,
+        seat: {
+          ...p.seat,
+          division: { kind: 'rows', rows: Array.from({ length: 200 }, () => ({ count: 1, readings: {} })) },
+        },
+      })),
+      /^\$\.parts\[0\]\.seat\.division\.rows more than 60 rows of sizes: begin another part/,
+    ],
     ['half a surrogate', (j) => ({ ...j, title: 'bench \ud800' }), /^\$\.title contains characters/],
     ['an empty title', (j) => ({ ...j, title: '' }), /^\$\.title cannot be empty/],
   ])('with %s is refused', (_name, change, says) => expect(firstFault(change)).toMatch(says))

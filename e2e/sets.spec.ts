@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './own-shop.ts'
 import { figure, keepLay, saved, start, station, typeLine } from './steps.ts'
@@ -120,4 +121,31 @@ test('cushions of an earlier job come onto this ticket with their cloth', async 
   await station(page, 'Cut & buy')
   await expect(page.getByRole('row', { name: /^Moss loop/ })).toBeVisible()
   await expect(page.getByRole('row', { name: /^Loose fibre/ })).toBeVisible()
+})
+
+test('a set of five keeps the accessibility rules, at 1280 and at 1024 px', async ({ page }) => {
+  await start(page, 'seat 600 x 500 x 80 times 2')
+  for (const name of ['backs', 'bolsters', 'footstools', 'cushions for the window'])
+    await typeLine(page, `part ${name}: seat 500 x 400 x 80 times 2`)
+  await typeLine(page, 'rows 500 x 400, 490 x 410')
+  for (const width of [1280, 1024]) {
+    await page.setViewportSize({ width, height: 800 })
+    for (const name of ['Measure', 'Make-up', 'Lay', 'Cut & buy', 'Bill']) {
+      await station(page, name)
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+      expect(violations.map((v) => `${name}: ${v.id} ${v.nodes[0]!.html}`)).toEqual([])
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+        `${name} at ${width}`,
+      ).toBeLessThanOrEqual(0)
+    }
+  }
+  await station(page, 'Measure')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByRole('menuitem')).toHaveCount(5)
+  await part(page, 'window').click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toBeVisible()
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+  expect(violations.map((v) => `${v.id} ${v.nodes[0]!.html}`)).toEqual([])
 })

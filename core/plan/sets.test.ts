@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { readJob, type Follows, type Job, type LayPiece, type PartJob } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, demoJobs, keepersBench, keepersBenchPart } from '../demo/index.ts'
-import { addPart, jobOf, newSeat, partFrom, partJob, reading, removePart, withPart } from '../job/index.ts'
+import { addPart, jobOf, newSeat, partFrom, partJob, reading, removePart, startPart, withPart } from '../job/index.ts'
 import { solveLay } from '../lay/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { minutesByKind, workOrder } from '../making/index.ts'
@@ -176,6 +176,17 @@ describe('what a ticket shares', () => {
   const job = benchAndBacks((back) => back)
   const plan = worked(job)
   const [seats, backs] = [keepersBench(), jobOf({ ...partJob(job, 'B'), letter: 'A', follows: null })].map(worked)
+
+  it('what was ticked of a part stays ticked when another joins it', () => {
+    const corner = demoJobs().find((j) => j.ticket === 'SL-12')!
+    const before = workOrder(corner, worked(corner)).map((s) => s.id)
+    const more = startPart(corner, 'A', 'backs')
+    const after = workOrder(more, worked(more)).map((s) => s.id)
+    // Three designs: A, B and C alone, Aa, Ab and Ac beside backs.
+    expect(before.filter((id) => /^sew\.C\./.test(id)).length).toBeGreaterThan(3)
+    expect(before.filter((id) => id.startsWith('sew.') && !after.includes(id))).toEqual([])
+    expect(new Set(after).size).toBe(after.length)
+  })
 
   it('materials: foam parts, trims and thread of the set are those of both tickets', () => {
     const lengths = [{ laidMm: 1000, boundMm: 0 }]

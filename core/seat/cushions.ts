@@ -41,6 +41,8 @@ export const topOf = ({ outline, edges, thickness }: Solid): Outline =>
 export interface Design {
   /** A, B, … in the order in which they stand on the seat. */
   readonly id: string
+  /** Its letter among the designs of its own part, whatever else is on the ticket. */
+  readonly letter: string
   readonly count: number
   readonly solid: Solid
 }
@@ -84,6 +86,7 @@ export function cushionsOf(seat: Seat, part = ''): Result<Cushions, SeatFault | 
   const isAlone = part === '' && groups.length === 1
   const designs = groups.map((g, i): Design => ({
     id: name(i),
+    letter: designLetter(i),
     count: g.count,
     solid: solidOf(g.of.seat, g.of.cut, isAlone ? '' : name(i)),
   }))

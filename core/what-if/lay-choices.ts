@@ -11,6 +11,8 @@ export interface LayChoice {
   readonly isPiped: boolean
   /** Joins in each run of piping beyond those needed. */
   readonly stripJoins: number
+  /** The ticket cut so, in all its parts. */
+  readonly take: (job: Job) => Job
   /** The lay of the job's own cloth; null where it cannot be worked. */
   readonly problem: LayProblem | null
 }
@@ -46,25 +48,25 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
       matches.flatMap((match) =>
         pipings.flatMap((piped) =>
           (piped ? joins : [cloth.stripJoins]).map((stripJoins): LayChoice => {
-            const plan = planJob(
-              inEveryPart(job, (part) => ({
+            const take = (to: Job): Job =>
+              inEveryPart(to, (part) => ({
                 ...part,
                 makeUp: { ...part.makeUp, piping: piped ? part.makeUp.piping : { kind: 'none' } },
                 cloth: {
                   ...part.cloth,
-                  cloth: part.cloth.cloth.id === cloth.cloth.id ? { ...part.cloth.cloth, widthMm } : part.cloth.cloth,
                   direction: varied.direction ? direction : part.cloth.direction,
                   match: match.kind === 'none' && varied.match ? match : part.cloth.match,
                   stripJoins: varied.joins ? stripJoins : part.cloth.stripJoins,
                 },
-              })),
-            )
+              }))
+            const plan = planJob(ofWidth(take(job), cloth.cloth.id, widthMm))
             return {
               widthMm,
               direction,
               isMatched: match.kind === 'matched',
               isPiped: piped,
               stripJoins,
+              take,
               problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null,
             }
           }),
@@ -73,6 +75,14 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
     ),
   )
 }
+
+/** The same cloth as it is sold in another width. */
+const ofWidth = (job: Job, clothId: string, widthMm: number): Job =>
+  inEveryPart(job, (part) =>
+    part.cloth.cloth.id === clothId
+      ? { ...part, cloth: { ...part.cloth, cloth: { ...part.cloth.cloth, widthMm } } }
+      : part,
+  )
 
 /** Several jobs cut from one cloth together: their pieces on one lay, each job's pattern free of the others'. */
 export function cutTogether(problems: readonly { readonly name: string; readonly problem: LayProblem }[]): LayProblem {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { LayProblem, type Cloth, type PartJob } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
-import { jobOf, newSeat, USUAL_PIPING } from '../job/index.ts'
+import { jobOf, newSeat, USUAL_PIPING, partJob, startPart, withPart } from '../job/index.ts'
 import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { usualMakeUp } from '../cover/index.ts'
@@ -136,6 +136,20 @@ describe('ways of cutting beside each other', () => {
     expect(
       layChoices(jobOf(job), { widthsMm: [], direction: false, match: false, piping: false, joins: false }),
     ).toHaveLength(1)
+  })
+  it('a set is cut so in all its parts, and what is not varied stays as each part has it', () => {
+    const set = startPart(jobOf(job), 'A', 'backs')
+    const back = partJob(set, 'B')
+    const turned = withPart(set, 'B', { ...back, cloth: { ...back.cloth, direction: 'railroaded' } })
+    const ways = (varied: boolean) =>
+      layChoices(turned, { widthsMm: [], direction: varied, match: false, piping: true, joins: false }).map((c) =>
+        c.take(turned).parts.map((p) => `${p.cloth.direction} ${p.makeUp.piping.kind}`),
+      )
+    expect(ways(false)).toEqual([
+      ['up-the-roll corded', 'railroaded corded'],
+      ['up-the-roll none', 'railroaded none'],
+    ])
+    expect(ways(true)).toContainEqual(['railroaded none', 'railroaded none'])
   })
   it('wider unmatched cloth never needs more than the area says it must, and no combination is left without pieces', () => {
     for (const c of layChoices(jobOf(job), {

@@ -45,8 +45,8 @@ describe('backups', () => {
     expect((await api().get(`/api/records/backups/${backup.name}`)).body).toMatchObject({
       kind: 'sound',
       shopName: 'Halyard & Hem',
-      jobs: 12,
-      revisions: 12,
+      jobs: 18,
+      revisions: 18,
       cloths: 9,
       newer: false,
     })

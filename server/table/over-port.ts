@@ -8,7 +8,7 @@ const PATIENCE_MS = 8000
 const LONGEST_ANSWER = 64 * 1024
 
 /** A table that listens on a port: one order a connection, one line each way. */
-export function tableOverPort(host: string, port: number): CuttingTable {
+export function tableOverPort(host: string, port: number, patienceMs = PATIENCE_MS): CuttingTable {
   const order = (what: TableOrder): Promise<TableState> =>
     new Promise((resolve) => {
       const away = (why: string) => {
@@ -16,7 +16,7 @@ export function tableOverPort(host: string, port: number): CuttingTable {
         resolve({ kind: 'away', why })
       }
       const socket = connect({ host, port }, () => socket.write(`${JSON.stringify(what)}\n`))
-      socket.setTimeout(PATIENCE_MS, () => away('It does not answer: see that it is switched on, then try again.'))
+      socket.setTimeout(patienceMs, () => away('It does not answer: see that it is switched on, then try again.'))
       socket.on('error', () => away('It cannot be reached: see that it is switched on and connected, then try again.'))
       void firstLine(socket, LONGEST_ANSWER).then((line) => {
         socket.destroy()

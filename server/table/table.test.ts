@@ -42,7 +42,8 @@ async function table() {
   open = await simulatedTable({ bedMm: [1600, 3000], hurry: 1, now: () => ms })
   return {
     port: open.port,
-    driver: tableOverPort('127.0.0.1', open.port),
+    // On a machine that is busy with other things a drawing takes its time to be read.
+    driver: tableOverPort('127.0.0.1', open.port, 100_000),
     after: (seconds: number) => (ms += seconds * 1000),
   }
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { JobSummary, LayProblem } from '../../../contract/index.ts'
+import { firstPart } from '../../../core/job/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
 import { formatLength, formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { sayAmount } from '../../../core/working/index.ts'
@@ -17,6 +18,8 @@ import { useWhatIf } from './what-if.ts'
 const SECONDS = 1.5
 const jobs = useJob()
 const unit = computed(() => jobs.job!.units)
+/** The part whose face is the main cloth. */
+const first = computed(() => firstPart(jobs.whole!))
 const varied = ref({ widths: true, direction: true, match: false, piping: false, joins: false })
 const choices = shallowRef<readonly LayChoice[]>([])
 const lengths = ref(new Map<number, number | null>())
@@ -67,12 +70,16 @@ function compare(): void {
 /** This job and others from the same cloth: one lay for all against a lay for each. */
 async function compareTogether(): Promise<void> {
   failed.value = ''
-  const { cloth } = jobs.job!.cloth
+  const { cloth } = first.value.cloth
   const named: { name: string; problem: LayProblem }[] = []
   for (const job of [jobs.whole!, ...(await Promise.all(withIds.value.map(async (id) => (await openJob(id)).job)))]) {
     const plan = planJob({ ...job, cloth: { ...job.cloth, cloth } })
     if (plan.kind !== 'worked') failed.value = `${job.ticket} cannot be worked out: open it and see why.`
-    else named.push({ name: job.ticket, problem: plan.cloth.lays[0].problem })
+    else
+      named.push({
+        name: job.ticket,
+        problem: (plan.cloth.lays.find((l) => l.cloth.id === cloth.id) ?? plan.cloth.lays[0]).problem,
+      })
   }
   apart.clear()
   together.value = { apartMm: 0, togetherMm: null }
@@ -83,7 +90,7 @@ async function compareTogether(): Promise<void> {
 }
 
 const rows = computed(() => {
-  const { cloth } = jobs.job!.cloth
+  const { cloth } = first.value.cloth
   const all = choices.value.map((choice, key) => {
     const lengthMm = lengths.value.get(key)
     const bought = lengthMm ? clothCost(cloth, lengthMm) : null
@@ -95,10 +102,10 @@ const rows = computed(() => {
       areaMm2: lengthMm ? lengthMm * choice.widthMm : null,
       isOwn:
         choice.widthMm === cloth.widthMm &&
-        choice.direction === jobs.job!.cloth.direction &&
-        choice.isMatched === (jobs.job!.cloth.match.kind === 'matched') &&
-        choice.isPiped === (jobs.job!.makeUp.piping.kind !== 'none') &&
-        choice.stripJoins === jobs.job!.cloth.stripJoins,
+        choice.direction === first.value.cloth.direction &&
+        choice.isMatched === (first.value.cloth.match.kind === 'matched') &&
+        choice.isPiped === (first.value.makeUp.piping.kind !== 'none') &&
+        choice.stripJoins === first.value.cloth.stripJoins,
     }
   })
   const least = Math.min(...all.flatMap((r) => (r.areaMm2 ? [r.areaMm2] : [])))
@@ -113,20 +120,7 @@ const words = (c: LayChoice) =>
     ...(varied.value.joins && c.isPiped ? [`${c.stripJoins} more joins`] : []),
   ].join(' ')
 /** Takes a way of cutting over into the job; another width is another cloth, and is bought first. */
-const takeOver = (c: LayChoice) =>
-  jobs.edit({
-    says: `Cut ${words(c)}`,
-    apply: (job) => ({
-      ...job,
-      makeUp: { ...job.makeUp, piping: c.isPiped ? job.makeUp.piping : { kind: 'none' } },
-      cloth: {
-        ...job.cloth,
-        direction: c.direction,
-        match: c.isMatched ? job.cloth.match : { kind: 'none' },
-        stripJoins: c.stripJoins,
-      },
-    }),
-  })
+const takeOver = (c: LayChoice) => jobs.edit({ says: `Cut ${words(c)}`, applyToJob: c.take })
 const chart = computed(() => {
   const found = rows.value.filter((r) => r.lengthMm)
   return {
@@ -201,7 +195,7 @@ const TICKS = [
               <td class="n" :class="{ least: r.isLeast }">{{ sayAmount(r.areaMm2!, 'area', unit) }}</td>
               <td>
                 <button
-                  v-if="r.choice.widthMm === jobs.job!.cloth.cloth.widthMm && !r.isOwn"
+                  v-if="r.choice.widthMm === first.cloth.cloth.widthMm && !r.isOwn"
                   type="button"
                   class="plain-button"
                   :aria-label="`Take ${words(r.choice)}`"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { firstPart } from '../../../core/job/index.ts'
 import { clothCost, layChoices, type LayChoice } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
@@ -20,10 +21,14 @@ const { ask, stop } = useWhatIf((answer) => {
     lengths.value = new Map(lengths.value).set(answer.key, answer.lengthMm)
 })
 
-const cloth = computed(() => jobs.job!.cloth)
+const cloth = computed(() => firstPart(jobs.whole!).cloth)
 const own = computed(() => lays.all[0] ?? null)
 const isLaid = computed(
-  () => own.value !== null && !lays.running && !lays.byHand && jobs.job!.makeUp.piping.kind !== 'none',
+  () =>
+    own.value !== null &&
+    !lays.running &&
+    !lays.byHand &&
+    jobs.whole!.parts.some((p) => p.makeUp.piping.kind !== 'none'),
 )
 
 watch(
@@ -54,17 +59,15 @@ const best = computed(() => {
   const bought = (mm: number) => clothCost(cloth.value.cloth, mm).boughtMm
   const offers = [...lengths.value].map(([i, mm]) => ({
     joins: choices.value[i]!.stripJoins,
+    take: choices.value[i]!.take,
     mm,
     savedMm: bought(own.value!.length) - bought(mm),
   }))
   return offers.filter((o) => o.savedMm > 0).sort((a, b) => b.savedMm - a.savedMm || a.joins - b.joins)[0] ?? null
 })
 const mm = (value: number) => formatLengthWithUnit(value, jobs.job!.units)
-const take = (joins: number) =>
-  jobs.edit({
-    says: `Piping joined ${joins} times more`,
-    apply: (job) => ({ ...job, cloth: { ...job.cloth, stripJoins: joins } }),
-  })
+const take = ({ joins, take: applyToJob }: NonNullable<typeof best.value>) =>
+  jobs.edit({ says: `Piping joined ${joins} times more`, applyToJob })
 </script>
 
 <template>
@@ -73,7 +76,7 @@ const take = (joins: number) =>
       >With {{ best.joins === 1 ? 'one more join' : `${best.joins} more joins` }} in each run of piping it lies on
       {{ mm(best.mm) }}: {{ mm(best.savedMm) }} less to buy.</span
     >
-    <button type="button" class="plain-button no-print" @click="take(best.joins)">Join the piping</button>
+    <button type="button" class="plain-button no-print" @click="take(best)">Join the piping</button>
   </p>
 </template>
 

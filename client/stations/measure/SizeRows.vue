@@ -73,54 +73,60 @@ function paste(event: ClipboardEvent): void {
 </script>
 
 <template>
-  <table class="rows" data-field="measure.rows" @paste="paste">
-    <caption class="quiet">
-      A row for each size; rows that come out alike are made as one. Rows can be pasted from a spreadsheet.
-    </caption>
-    <thead>
-      <tr>
-        <th>How many</th>
-        <th v-for="s in slots" :key="s.slot">{{ s.label }}</th>
-        <th></th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="(row, i) in rows" :key="i">
-        <td>
-          <CountField
-            :model-value="row.count"
-            :name="`Row ${i + 1}, how many`"
-            :min="1"
-            :max="MOST_CUSHIONS"
-            @update:model-value="(count) => set(`Row ${i + 1}: ${count} of`, change(i, { count }), `row-${i}-count`)"
-          />
-        </td>
-        <td v-for="s in slots" :key="s.slot">
-          <LengthField
-            :model-value="size(i, s.slot)"
-            :unit="jobs.job!.units"
-            :name="`Row ${i + 1}, ${s.label.toLowerCase()}`"
-            @update:model-value="(mm) => measure(i, s.slot, s.label, mm)"
-          />
-        </td>
-        <td>
-          <button
-            v-if="i > 0"
-            type="button"
-            class="plain-button"
-            :aria-label="`Take out row ${i + 1}`"
-            @click="remove(i)"
-          >
-            ×
-          </button>
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div class="scroll">
+    <table class="rows" data-field="measure.rows" @paste="paste">
+      <caption class="quiet">
+        A row for each size; rows that come out alike are made as one. Rows can be pasted from a spreadsheet.
+      </caption>
+      <thead>
+        <tr>
+          <th>How many</th>
+          <th v-for="s in slots" :key="s.slot">{{ s.label }}</th>
+          <th></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(row, i) in rows" :key="i">
+          <td>
+            <CountField
+              :model-value="row.count"
+              :name="`Row ${i + 1}, how many`"
+              :min="1"
+              :max="MOST_CUSHIONS"
+              @update:model-value="(count) => set(`Row ${i + 1}: ${count} of`, change(i, { count }), `row-${i}-count`)"
+            />
+          </td>
+          <td v-for="s in slots" :key="s.slot">
+            <LengthField
+              :model-value="size(i, s.slot)"
+              :unit="jobs.job!.units"
+              :name="`Row ${i + 1}, ${s.label.toLowerCase()}`"
+              @update:model-value="(mm) => measure(i, s.slot, s.label, mm)"
+            />
+          </td>
+          <td>
+            <button
+              v-if="i > 0"
+              type="button"
+              class="plain-button"
+              :aria-label="`Take out row ${i + 1}`"
+              @click="remove(i)"
+            >
+              ×
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
   <button v-if="rows.length < MOST_SIZE_ROWS" type="button" class="plain-button" @click="add">One size more</button>
 </template>
 
 <style scoped>
+.scroll {
+  overflow-x: auto;
+}
+
 .rows {
   border-collapse: collapse;
   margin: 4px 0;

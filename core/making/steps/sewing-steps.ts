@@ -18,11 +18,15 @@ export function sewingSteps(of: OrderOf): readonly Step[] {
   ])
 }
 
+/** Under which the records of a design are kept, though parts come and go. */
+const recordKey = ({ part, design }: DesignPlan): string =>
+  part.letter === 'A' ? design.letter : `${part.letter}-${design.letter}`
+
 interface Sewn {
   readonly of: OrderOf
   readonly design: DesignPlan
   readonly cover: Cover
-  /** Before the id of each step: `A.` or `A.liner.`. */
+  /** Before the id of each step: `sew.A.` or `sew.A.liner.`. */
   readonly prefix: string
   /** Before the title, where there are several designs or a liner. */
   readonly name: string
@@ -31,7 +35,7 @@ interface Sewn {
 function coverSteps(of: OrderOf, design: DesignPlan, cover: Cover, inner: string): readonly Step[] {
   const several = of.plan.designs.length > 1
   const name = [several ? cushionName(design) : '', inner ? 'Liner' : ''].filter((w) => w).join(', ')
-  const sewn: Sewn = { of, design, cover, prefix: `sew.${design.design.id}.${inner}`, name: name && `${name}, ` }
+  const sewn: Sewn = { of, design, cover, prefix: `sew.${recordKey(design)}.${inner}`, name: name && `${name}, ` }
   const inside = cover.seams.filter((s) => s.kind !== 'final')
   const lastInside = inside.findLastIndex((s) => s.pairs.length > 0)
   const firstPlate = inside.findIndex((s) => s.kind === 'plate')
