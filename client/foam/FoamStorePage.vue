@@ -90,7 +90,14 @@ async function readFile(event: Event): Promise<void> {
     <section class="sheet">
       <div class="head">
         <h2>On the rack</h2>
-        <button type="button" class="plain-button main" @click="stock = newStock(grades)">New piece</button>
+        <button
+          type="button"
+          class="plain-button main"
+          :disabled="grades.length === 0"
+          @click="stock = newStock(grades)"
+        >
+          New piece
+        </button>
       </div>
       <table v-if="pieces.length > 0">
         <thead>
