@@ -146,6 +146,9 @@ test('a set of five keeps the accessibility rules, at 1280 and at 1024 px', asyn
   await part(page, 'window').click()
   const dialog = page.getByRole('dialog')
   await expect(dialog).toBeVisible()
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
-  expect(violations.map((v) => `${v.id} ${v.nodes[0]!.html}`)).toEqual([])
+  // Judged once it has faded in.
+  await expect(async () => {
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa']).analyze()
+    expect(violations.map((v) => `${v.id} ${v.nodes[0]!.html}`)).toEqual([])
+  }).toPass()
 })
