@@ -43,3 +43,22 @@ describe('a job file of version 6, in every make-up', () => {
     },
   )
 })
+
+it('papers and fits, kept by the number of the cushion, go with the only part; its foam is cut as it was', () => {
+  const [{ job }] = kept as [Kept & { readonly job: { making: object; fitting: object; filling: { cutting: object } } }]
+  const papers = { '2': { foamBatch: 'F-7', clothBatch: '', certificate: '' } }
+  const fit = {
+    day: '2026-03-02',
+    widthMm: 750,
+    depthMm: null,
+    thicknessMm: null,
+    verdict: 'right',
+    wrinkles: '',
+    stripesOffMm: null,
+  }
+  const read = readJob({ ...job, making: { ...job.making, papers }, fitting: { ...job.fitting, fits: { '3': fit } } })
+  if (!read.ok) throw new Error(JSON.stringify(read.faults))
+  expect(read.value.making.papers).toEqual({ A2: papers['2'] })
+  expect(read.value.fitting.fits).toEqual({ A3: fit })
+  expect(read.value.cutting).toEqual(job.filling.cutting)
+})
