@@ -129,7 +129,7 @@ function add(as: Starter, says: string): void {
   column-gap: 8px;
   align-items: center;
   min-height: var(--target);
-  padding: 1px 12px 1px 5px;
+  padding: 2px 12px 6px 5px;
   border: 1px solid #b9ab8f;
   border-radius: 3px;
   background: #fffdf8;
