@@ -65,7 +65,7 @@ export {
   Vents,
 } from './make-up.ts'
 export { migrateCloth, migrateGrade, migrateSettings } from './migrations/index.ts'
-export { jsonPath, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
+export { jsonPath, placeOf, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
 export { JOB_LIMITS } from './limits.ts'
 export {
   CornerSetting,

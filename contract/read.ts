@@ -17,6 +17,9 @@ export function readWith<T>(schema: z.ZodType<T>, document: unknown): ReadDocume
   return parsed.success ? { ok: true, value: parsed.data } : { ok: false, faults: firstOf(parsed.error.issues) }
 }
 
+/** Where in a ticket a fault is, as one who looks at one of its parts would say. */
+export const placeOf = ({ path }: Fault): string => path.replace(/^\$\.?(parts\[\d+\]\.)?/, '')
+
 /** More of them help nobody, and would be most of the answer. */
 const MOST_TOLD = 20
 

@@ -152,3 +152,24 @@ test('a set of five keeps the accessibility rules, at 1280 and at 1024 px', asyn
     expect(violations.map((v) => `${v.id} ${v.nodes[0]!.html}`)).toEqual([])
   }).toPass()
 })
+
+test('sizes pasted from a spreadsheet are the rows of the seat', async ({ page }) => {
+  await start(page, 'seat 600 x 500 x 80 times 2')
+  await typeLine(page, 'rows 500 x 400, 490 x 410')
+  await page.locator('table.rows').evaluate((table) => {
+    const clipboardData = new DataTransfer()
+    clipboardData.setData('text', '455\t430\n448\t436\n460\t433\n')
+    table.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }))
+  })
+  const cell = (row: number, size: string) => page.getByRole('textbox', { name: `Row ${row}, ${size}`, exact: true })
+  await expect(page.locator('table.rows tbody tr')).toHaveCount(3)
+  for (const [row, width, depth] of [
+    [1, '455', '430'],
+    [2, '448', '436'],
+    [3, '460', '433'],
+  ] as const) {
+    await expect(cell(row, 'width')).toHaveValue(width)
+    await expect(cell(row, 'depth')).toHaveValue(depth)
+    await expect(cell(row, 'thickness')).toHaveValue('80')
+  }
+})

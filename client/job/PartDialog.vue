@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Follows, Part, Pose } from '../../contract/index.ts'
-import { MOST_BACK_LEAN_DEG } from '../../contract/index.ts'
-import { movePart, partName, removePart, type Edit } from '../../core/job/index.ts'
+import { MOST_BACK_LEAN_DEG, type Follows, type Part, type Pose } from '../../contract/index.ts'
+import { movePart, partName, removePart, USUAL_POSES, type Edit } from '../../core/job/index.ts'
 import { useJob } from '../stores/job.ts'
 import CountField from '../ui/CountField.vue'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
@@ -28,14 +27,9 @@ const ENDS = [
   { value: 'right', label: 'right' },
   { value: 'both', label: 'both' },
 ] as const
-const START: Record<Exclude<Pose['kind'], 'lies-on'>, Pose> = {
-  lies: { kind: 'lies' },
-  'stands-at-back': { kind: 'stands-at-back', leanDeg: 12 },
-  'stands-at-end': { kind: 'stands-at-end', end: 'both' },
-}
 function stand(kind: Pose['kind']): void {
   const [first] = others.value
-  if (kind !== 'lies-on') set('How it stands', { pose: START[kind] })
+  if (kind !== 'lies-on') set('How it stands', { pose: USUAL_POSES[kind] })
   else if (first) set('How it stands', { pose: { kind, part: first.letter } })
 }
 

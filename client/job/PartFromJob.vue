@@ -3,6 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job, JobSummary } from '../../contract/index.ts'
 import { addPart, partFrom, partJobs, partName } from '../../core/job/index.ts'
 import { listShelf, openJob } from '../api/jobs.ts'
+import { naming } from '../shelf/find-jobs.ts'
 import { useJob } from '../stores/job.ts'
 
 /** A part of an earlier job once more, its foam and make-up as they were; cloths that are not this ticket's come along. */
@@ -26,12 +27,9 @@ watch(
 /** Of the same customer first, then as they stand on the shelf. */
 const listed = computed(() => {
   const own = jobs.whole?.customer ?? ''
-  const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean)
   return found.value
     .filter((j) => j.id !== jobs.id)
-    .filter((j) =>
-      asked.every((w) => `${j.ticket} ${j.title} ${j.customer} ${j.card.furniture}`.toLowerCase().includes(w)),
-    )
+    .filter(naming(words.value))
     .toSorted((a, b) => Number(b.customer === own && own !== '') - Number(a.customer === own && own !== ''))
     .slice(0, 12)
 })

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { JobSummary } from '../../contract/index.ts'
 import { jobCard } from '../../core/card/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
-import { findJobs, furnitureOf, type Wanted } from './find-jobs.ts'
+import { findJobs, furnitureOf, naming, type Wanted } from './find-jobs.ts'
 
 const card = jobCard(keepersBench())
 const job = (
@@ -53,6 +53,12 @@ describe('the shelf', () => {
       ['Settle', 'J-3'],
     ])
     expect(furnitureOf(shelf, 'Nobody')).toEqual([])
+  })
+
+  it('names a ticket by every word, put away or not', () => {
+    expect(shelf.filter(naming(' settle  SKERROW ')).map((j) => j.ticket)).toEqual(['J-3'])
+    expect(shelf.filter(naming(''))).toHaveLength(4)
+    expect(shelf.filter(naming('settle kelp'))).toEqual([])
   })
 
   it('of 2000 tickets finds all of one customer', () => {

@@ -9,11 +9,17 @@ export interface Wanted {
 
 /** Tickets that are wanted, in the order that is wanted; every word must be found somewhere on the ticket. */
 export function findJobs(jobs: readonly JobSummary[], { text, stage, order }: Wanted): readonly JobSummary[] {
+  const isNamed = naming(text)
+  return jobs.filter((j) => isAt(j, stage) && isNamed(j)).toSorted(ORDERS[order])
+}
+
+/** Whether every word is found somewhere on a ticket. */
+export function naming(text: string): (job: JobSummary) => boolean {
   const words = text
     .toLowerCase()
     .split(/\s+/)
     .filter((w) => w !== '')
-  return jobs.filter((j) => isAt(j, stage) && words.every((w) => textOf(j).includes(w))).toSorted(ORDERS[order])
+  return (job) => words.every((w) => textOf(job).includes(w))
 }
 
 const textOf = ({ ticket, title, customer, card }: JobSummary): string =>

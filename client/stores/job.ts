@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { readJob, type PartJob, type StoredJob } from '../../contract/index.ts'
+import { placeOf, readJob, type PartJob, type StoredJob } from '../../contract/index.ts'
 import { applyEdit, partJob, type Edit, type JobEdit } from '../../core/job/index.ts'
 import { keepingPlanner, planJob, planKey } from '../../core/plan/index.ts'
 import type { Plan } from '../../core/planned/index.ts'
@@ -136,9 +136,7 @@ export const useJob = defineStore('job', () => {
     if (!before) return false
     const changed = 'applyToJob' in change ? change.applyToJob(before) : applyEdit(before, inView.value, change)
     const read = readJob(changed)
-    refused.value = read.ok
-      ? ''
-      : `${read.faults[0]!.path.replace(/^\$\.?(parts\[\d+\]\.)?/, '')}: ${read.faults[0]!.message}`
+    refused.value = read.ok ? '' : `${placeOf(read.faults[0]!)}: ${read.faults[0]!.message}`
     if (!read.ok) return false
     if (!sameJob(read.value, before))
       void here({

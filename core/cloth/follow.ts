@@ -1,5 +1,4 @@
 import type { ClothChoice, Follows, Seat } from '../../contract/index.ts'
-
 import { bandCentre, type PatternWay } from '../pattern/index.ts'
 import { isRow, type Cushions } from '../seat/index.ts'
 import type { ClothRow } from './cloth-row.ts'

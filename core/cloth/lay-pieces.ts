@@ -65,6 +65,8 @@ export interface PartCovers extends Pick<RuledPart, 'letter' | 'follows' | 'divi
 
 /** A part with what its pieces are cut by. */
 interface CutPart extends PartCovers, RuledPart {
+  /** The only cushions of the ticket, all alike. */
+  readonly isAlone: boolean
   /** By design. */
   readonly strips: readonly (readonly PipingStrips[])[]
 }
@@ -76,6 +78,7 @@ export function planCloth(parts: readonly PartCovers[]): ClothPlan {
     const laid = washedChoice(part.cloth)
     return {
       ...part,
+      isAlone,
       laid,
       row: clothRow(
         part.cushions,
@@ -111,7 +114,7 @@ function layOf(bought: Cloth, parts: readonly CutPart[]): ClothLay {
   const cloth = washed(bought)
   const cut = [
     ...parts.flatMap((part) => panelsOf(part, parts, cloth)),
-    ...parts.flatMap((part) => stripsOf(part, parts, cloth)),
+    ...parts.flatMap((part) => stripsOf(part, cloth)),
   ]
   const isMatching = parts.some((p) => p.laid.cloth.id === cloth.id && p.laid.match.kind === 'matched')
   return {
@@ -178,13 +181,8 @@ function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): reado
 }
 
 /** The strips of a part's piping, where they are cut from a cloth. */
-function stripsOf(
-  { laid: choice, designs, cushions, strips }: CutPart,
-  parts: readonly CutPart[],
-  cloth: Cloth,
-): readonly Cut[] {
+function stripsOf({ isAlone, laid: choice, designs, cushions, strips }: CutPart, cloth: Cloth): readonly Cut[] {
   if (clothFor(choice, 'piping').id !== cloth.id) return []
-  const isAlone = parts.length === 1 && designs.length === 1
   return strips.flatMap((groups, design) =>
     groups.map(({ id, split, qty, group }): Cut => {
       const piping = designs[design]!.cover.piping!

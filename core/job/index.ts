@@ -35,7 +35,6 @@ export {
   addPart,
   allLieAs,
   cushionKey,
-  cushionNumber,
   firstPart,
   freeLetter,
   movePart,
@@ -45,5 +44,5 @@ export {
   usualName,
   type JobEdit,
 } from './parts.ts'
-export { freshPart, STARTERS, startPart, type Starter } from './starters.ts'
+export { freshPart, STARTERS, startPart, USUAL_POSES, type Starter } from './starters.ts'
 export { applyEdit, inEveryPart, jobOf, partJob, partJobs, partName, withPart } from './part-job.ts'

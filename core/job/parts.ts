@@ -101,10 +101,6 @@ export function allLieAs(job: Job, letter: string): Job {
   }
 }
 
-/** How a cushion is called on labels and in records: by its number alone where its ticket has one part. */
-export const cushionNumber = ({ parts }: Pick<Job, 'parts'>, letter: string, cushion: number): string =>
-  parts.length > 1 ? `${letter}${cushion + 1}` : `${cushion + 1}`
-
 /** Under which key the fit and the papers of a cushion are kept, whatever parts come and go. */
 export const cushionKey = (letter: string, cushion: number): string => `${letter}${cushion + 1}`
 

@@ -1,4 +1,4 @@
-import type { Job, Part, PartJob, Seat } from '../../contract/index.ts'
+import type { Job, Part, PartJob, Pose, Seat } from '../../contract/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { mainGrade, usualFoam } from '../filling/index.ts'
 import { cushionsOf } from '../seat/index.ts'
@@ -10,7 +10,14 @@ import { addPart, partFrom, usualName } from './parts.ts'
 export const STARTERS = ['seats', 'backs', 'bolsters', 'copy'] as const
 export type Starter = (typeof STARTERS)[number]
 
-const USUAL_BACK = { heightMm: 450, thicknessMm: 120, leanDeg: 12 } as const
+/** How cushions of each kind stand until it is told otherwise. */
+export const USUAL_POSES = {
+  lies: { kind: 'lies' },
+  'stands-at-back': { kind: 'stands-at-back', leanDeg: 12 },
+  'stands-at-end': { kind: 'stands-at-end', end: 'both' },
+} as const satisfies { readonly [K in Exclude<Pose['kind'], 'lies-on'>]: Extract<Pose, { kind: K }> }
+
+const USUAL_BACK = { heightMm: 450, thicknessMm: 120 } as const
 const BOLSTER_MM = 180
 
 /** A part more, begun from one that is there: as wide as its seats, as long as they are deep, or the same again. */
@@ -37,7 +44,7 @@ export function freshPart({ filling, cloth: { cloth: _, others: _o, ...lies } }:
   return {
     letter: 'A',
     name: '',
-    pose: { kind: 'lies' },
+    pose: USUAL_POSES.lies,
     follows: null,
     seat,
     // A bed so small would be an infant's, which is not made here.
@@ -54,7 +61,7 @@ function backsOf(from: PartJob): Part {
   const part = freshPart(from, newSeat('singles', widthMm, USUAL_BACK.heightMm, USUAL_BACK.thicknessMm, count))
   return {
     ...part,
-    pose: { kind: 'stands-at-back', leanDeg: USUAL_BACK.leanDeg },
+    pose: USUAL_POSES['stands-at-back'],
     follows: { part: from.letter, how: 'same-centre' },
     seat: { ...part.seat, clearanceMm: 0 },
     filling: { ...part.filling, load: { ...part.filling.load, use: 'back' } },
@@ -67,7 +74,7 @@ function bolstersOf(from: PartJob): Part {
   const part = freshPart(from, newSeat('singles', firstSize(from).depthMm, BOLSTER_MM, BOLSTER_MM, 2))
   return {
     ...part,
-    pose: { kind: 'stands-at-end', end: 'both' },
+    pose: USUAL_POSES['stands-at-end'],
     seat: { ...part.seat, clearanceMm: 0 },
     filling: { ...part.filling, load: { ...part.filling.load, use: 'back' } },
     makeUp: usualMakeUp('bolster'),

@@ -29,7 +29,7 @@ export {
 export { insertPoint, removePoint } from './edit-points.ts'
 export { handlesOf, type Handle } from './handles.ts'
 export { FRONTS, isRow, reshape } from './reshape.ts'
-export { rowDimension, rowSeats } from './size-rows.ts'
+export { rowDimension, rowSeats, seatOfRows } from './size-rows.ts'
 export {
   PLAIN_EDGE,
   shapeSeat,

@@ -1,4 +1,4 @@
-import type { Job, PartJob, Seat } from '../../contract/index.ts'
+import type { Job, PartJob, SizeRow } from '../../contract/index.ts'
 import {
   addPart,
   applyEdit,
@@ -13,7 +13,7 @@ import {
   withPart,
   type JobEdit,
 } from '../job/index.ts'
-import { slotOf, type Slot } from '../seat/index.ts'
+import { seatOfRows, slotOf } from '../seat/index.ts'
 import { ok } from '../result/index.ts'
 import { readCount, readSizes } from './amounts.ts'
 import { chain, edit, fail, listed, type Answer, type OpenJob, type Typed, type TypingContext } from './failure.ts'
@@ -125,7 +125,7 @@ function asPart(name: string, { job, whole }: OpenSet): Answer {
 export function readRows(rest: string, { job, limits }: OpenJob): Answer {
   const slots = ['width', 'depth', 'thickness'].flatMap((name) => slotOf(job.seat, name) ?? [])
   if (slots.length < 3) return fail({ code: 'pattern', word: 'rows', example: ROWS })
-  const rows: { count: number; sizes: readonly number[] }[] = []
+  const rows: SizeRow[] = []
   for (const text of listed(rest)) {
     const [, sizes = '', times] = /^(.*?)(?:\s+times\s+(\S+))?$/i.exec(text) ?? []
     const whats = sizes.split(/\s*[x×]\s*/i).length === 3 ? ['width', 'depth', 'thickness'] : ['width', 'depth']
@@ -133,28 +133,12 @@ export function readRows(rest: string, { job, limits }: OpenJob): Answer {
     if (!read.ok) return read
     const count = times === undefined ? ok(1) : readCount(times, limits)
     if (!count.ok) return count
-    rows.push({ count: count.value, sizes: read.value })
+    const readings = Object.fromEntries(read.value.map((mm, k) => [slots[k]!.slot, reading(mm)]))
+    rows.push({ count: count.value, readings })
   }
-  const [first] = rows
+  const [first, ...others] = rows
   if (!first) return fail({ code: 'pattern', word: 'rows', example: ROWS })
-  return edit(setSeat(`${rows.length} sizes`, (seat) => inRows(seat, slots, rows)))
+  return edit(setSeat(`${rows.length} sizes`, (seat) => seatOfRows(seat, [first, ...others])))
 }
 
 const ROWS = 'rows 452 x 431, 449 x 436, 455 x 433 times 2'
-
-function inRows(
-  seat: Seat,
-  slots: readonly Slot[],
-  rows: readonly { readonly count: number; readonly sizes: readonly number[] }[],
-): Seat {
-  const readings = (sizes: readonly number[]) =>
-    Object.fromEntries(sizes.map((mm, k) => [slots[k]!.slot, reading(mm)] as const))
-  const first = rows[0]!.sizes.reduce<Seat>((so, mm, k) => slotOf(so, slots[k]!.slot)!.with(reading(mm)), seat)
-  return {
-    ...first,
-    division: {
-      kind: 'rows',
-      rows: rows.map(({ count, sizes }, i) => ({ count, readings: i === 0 ? {} : readings(sizes) })),
-    },
-  }
-}

@@ -93,7 +93,7 @@ function inUnitOf(size: string, other: string): string {
 const SIDE = '(front|back|left|right)'
 type Says = string | ((found: RegExpExecArray, context: TypingContext) => string | readonly string[])
 
-/** Phrases and what they stand for; `$` alone keeps a phrase whole. */
+/** Whole phrases, and the lines of the grammar they stand for. */
 const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   [
     new RegExp(`^(?:put )?zip(?:per)? (?:at|in|on|along)? ?${SIDE}(?: edge| side)?$`),

@@ -1,6 +1,5 @@
 import type { Seat } from '../../contract/index.ts'
 import { shapedSeat } from '../job/index.ts'
-import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 
 /** How far a quarter of a circle rises above its chord, as a share of the radius: 1 − cos 45°. */
 const QUARTER_RISE = 1 - Math.SQRT1_2
@@ -43,12 +42,9 @@ function outlineSeat(points: { x: number; y: number; riseMm: number }[], thickne
     y: Number(p.y.toFixed(3)),
     riseMm: Number(p.riseMm.toFixed(3)),
   }))
-  return {
-    ...shapedSeat({ kind: 'points', points: rounded, source: { kind: 'typed' } }, thicknessMm, {
-      kind: 'singles',
-      count,
-      mirrored: 0,
-    }),
-    clearanceMm: USUAL_CLEARANCE_MM.indoors,
-  }
+  return shapedSeat({ kind: 'points', points: rounded, source: { kind: 'typed' } }, thicknessMm, {
+    kind: 'singles',
+    count,
+    mirrored: 0,
+  })
 }

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { MOST_CUSHIONS, MOST_SIZE_ROWS, type SizeRow } from '../../../contract/index.ts'
 import { reading, setSeat } from '../../../core/job/index.ts'
-import { rowDimension, slotsOf, valueOf } from '../../../core/seat/index.ts'
+import { rowDimension, seatOfRows, slotsOf, valueOf } from '../../../core/seat/index.ts'
 import { parseLength } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import CountField from '../../ui/CountField.vue'
@@ -50,25 +50,13 @@ function paste(event: ClipboardEvent): void {
   const cells = lines.map((l) => l.split(/\t|;/).map((text) => parseLength(text.trim(), jobs.job!.units)))
   if (lines.length < 2 || cells.some((row) => row.length > slots.value.length || row.some((c) => !c.ok))) return
   event.preventDefault()
-  const next = cells.map((row): SizeRow => ({
+  const [first, ...others] = cells.map((row): SizeRow => ({
     count: 1,
     readings: Object.fromEntries(
       row.flatMap((c, k) => (c.ok ? [[slots.value[k]!.slot, reading(c.value.mm)] as const] : [])),
     ),
   }))
-  jobs.edit(
-    setSeat(`${next.length} sizes pasted`, (s) => ({
-      // The first row is the seat that is drawn.
-      ...Object.entries(next[0]!.readings).reduce(
-        (so, [slot, dimension]) =>
-          slotsOf(so)
-            .find((own) => own.slot === slot)!
-            .with(dimension),
-        s,
-      ),
-      division: { kind: 'rows', rows: next.map((row, i) => (i === 0 ? { ...row, readings: {} } : row)) },
-    })),
-  )
+  jobs.edit(setSeat(`${cells.length} sizes pasted`, (s) => seatOfRows(s, [first!, ...others])))
 }
 </script>
 

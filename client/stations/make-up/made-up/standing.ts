@@ -1,4 +1,5 @@
 import type { DesignPlan, WorkedPart, WorkedPlan } from '../../../../core/planned/index.ts'
+import { isRow } from '../../../../core/seat/index.ts'
 
 /** A cushion where it will stand, mm: x along the row, y towards the back, z up; turned about z, then tilted back. */
 export interface Standing {
@@ -24,7 +25,7 @@ export function standing({ worked }: Pick<WorkedPlan, 'worked'>): readonly Stand
     lying.push(rowOf(part, startMm))
   }
   const [seat] = lying
-  const others = worked.flatMap((part): readonly Standing[] => {
+  return worked.flatMap((part): readonly Standing[] => {
     const { pose, follows } = part.part
     const under = (letter?: string) => lying.find((row) => row.part.part.letter === letter) ?? seat
     switch (pose.kind) {
@@ -40,7 +41,6 @@ export function standing({ worked }: Pick<WorkedPlan, 'worked'>): readonly Stand
         return pose satisfies never
     }
   })
-  return others
 }
 
 interface Row {
@@ -61,14 +61,12 @@ const sizeOf = ({ cover: { solid } }: DesignPlan) => ({
 /** On its seat, or side by side where cushions are single. */
 function rowOf(part: WorkedPart, startMm: number): Row {
   const { inOrder } = part.cushions
-  const kind = part.part.seat.division.kind
-  const isSingles = kind === 'singles' || kind === 'rows'
   let left = 0
   const cushions = inOrder.map(({ design, place, leftMm }, cushion): Standing => {
     const own = part.designs[design]!
-    const at = isSingles
-      ? { x: left, y: 0, turnRad: 0 }
-      : { x: place?.x ?? leftMm, y: place?.y ?? 0, turnRad: place?.angleRad ?? 0 }
+    const at = isRow(part.part.seat.division)
+      ? { x: place?.x ?? leftMm, y: place?.y ?? 0, turnRad: place?.angleRad ?? 0 }
+      : { x: left, y: 0, turnRad: 0 }
     left += sizeOf(own).width + APART_MM
     return { part, cushion, design: own, ...at, x: at.x + startMm, z: 0, tiltRad: 0 }
   })
