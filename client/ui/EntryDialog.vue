@@ -40,6 +40,6 @@ const andClose = (work: () => Promise<void>) =>
 }
 
 .left {
-  float: left;
+  margin-right: auto;
 }
 </style>
