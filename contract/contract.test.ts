@@ -157,7 +157,7 @@ describe('a job document', () => {
       cloth: { ...old.cloth, others: { liner: old.cloth.cloth } },
     })
     expect(kept.ok && kept.value.lays).toEqual({
-      'lamp-room-ticking': { problemKey: 'k', lay, byHand: false, locked: [] },
+      'lamp-room-ticking': { problemKey: 'k', lay, byHand: false, locked: [], joint: null },
     })
     expect(kept.ok && kept.value.cloth.others.liner).toMatchObject({
       pattern: { runs: 'along' },

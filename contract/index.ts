@@ -29,6 +29,8 @@ export {
   Job,
   JOB_FORMAT,
   JOB_VERSION,
+  type JointCut,
+  MOST_JOINT_TICKETS,
   type ClothChoice,
   type PartJob,
   type PlannedPart,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Cutting } from './filling.ts'
-import { Lay } from './lay.ts'
+import { Lay, Margin } from './lay.ts'
 import { FewOf, Words } from './lengths.ts'
 import { Fitting, Making } from './making.ts'
 import { ClothRole, MOST_PARTS, Part, type PartCloth } from './part.ts'
@@ -22,6 +22,31 @@ export type TicketCloth = z.infer<typeof TicketCloth>
 
 /** The cloths of a part, wherever they were chosen, and how they lie. */
 export type ClothChoice = Omit<PartCloth, 'own'> & TicketCloth
+
+/** More tickets than this are not cut from one cloth at once. */
+export const MOST_JOINT_TICKETS = 8
+
+/** A cloth cut for several tickets at once, as each of them keeps it. */
+export const JointCut = z.strictObject({
+  id: z.uuid().describe('the same in every ticket cut with it: the cloth leaves the shelf once'),
+  lengthMm: Margin.describe('what all of them take'),
+  boundMm: Margin,
+  shareMm: Margin.describe('what this ticket pays for; the shares of all add up to the length'),
+  place: z.int().min(0).max(MOST_JOINT_TICKETS).describe('where this ticket stands among the others, from 0'),
+  others: z
+    .array(
+      z.strictObject({
+        jobId: Words(60),
+        ticket: Words(40),
+        problemKey: Words(64).describe('of its pieces as they were laid: others have to be laid anew'),
+        placements: Lay.shape.placements,
+        offsets: Lay.shape.offsets,
+      }),
+    )
+    .min(1)
+    .max(MOST_JOINT_TICKETS - 1),
+})
+export type JointCut = z.infer<typeof JointCut>
 
 /** What one customer ordered. */
 export const Job = z
@@ -49,6 +74,7 @@ export const Job = z
         lay: Lay,
         byHand: z.boolean().describe('changed by hand: it stands, however short others are'),
         locked: z.array(Words(220)).max(5000).describe('pieces that the planner may not move, as `id#copy`'),
+        joint: JointCut.nullable().default(null).describe('cut with other tickets; the lay then holds its own pieces'),
       }),
     ).describe('lays that were kept, by the id of their cloth, with the key of the pieces they were made for'),
     making: Making,

@@ -3,7 +3,7 @@ import { FewOf } from './lengths.ts'
 
 const Finite = z.number().min(-1e7).max(1e7)
 const Length = z.number().positive().max(1e7)
-const Margin = z.number().min(0).max(1e7)
+export const Margin = z.number().min(0).max(1e7)
 const Id = z.string().min(1).max(200)
 const Outline = z
   .array(z.tuple([Finite, Finite]))

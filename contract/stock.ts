@@ -8,13 +8,16 @@ const Amount = z.number().positive('must be more than nought').max(1e6)
 /** Acts that change a stock name themselves: one that is asked for twice, because the answer was lost, is done once. */
 const ActId = z.uuid()
 
+/** A cloth cut for several jobs at once leaves the shelf once, with the first of them. */
+const JointId = z.uuid().nullable().default(null)
+
 /** What a job takes from the shelves, all or nothing, and once until it is given back. */
 export const TakeStock = z.strictObject({
   id: ActId,
   jobId: z.string().min(1),
   ticket: Words(40),
   trims: z.array(z.strictObject({ id: Words(60), amount: Amount })).max(100),
-  cloths: z.array(z.strictObject({ id: Words(60), mm: Amount })).max(20),
+  cloths: z.array(z.strictObject({ id: Words(60), mm: Amount, jointId: JointId })).max(20),
   foam: z.array(z.strictObject({ id: Words(60), count: z.int().min(1).max(500) })).max(100),
 })
 export type TakeStock = z.infer<typeof TakeStock>
@@ -26,7 +29,7 @@ export type GiveBack = z.infer<typeof GiveBack>
 /** What lay on the shelves before a taking, of what it took. */
 export const Taken = z.strictObject({
   trims: z.array(z.strictObject({ id: z.string(), amount: z.number() })),
-  cloths: z.array(z.strictObject({ was: Cloth, mm: z.number() })),
+  cloths: z.array(z.strictObject({ was: Cloth, mm: z.number(), jointId: JointId })),
   foam: z.array(z.strictObject({ was: FoamStock, count: z.int() })),
 })
 export type Taken = z.infer<typeof Taken>

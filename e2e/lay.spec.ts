@@ -63,7 +63,7 @@ test('keys move a piece to the next place of its pattern and turn it', async ({ 
   await expect(page.getByText(/lies the wrong way/)).toHaveCount(0)
 })
 
-test('widths beside each other, with money, and two jobs together', async ({ page }) => {
+test('widths beside each other, with money', async ({ page }) => {
   test.setTimeout(90_000)
   await bench(page)
   await layPage(page, 'Compare')
@@ -74,10 +74,68 @@ test('widths beside each other, with money, and two jobs together', async ({ pag
   await expect(rows.filter({ hasText: 'waits' })).toHaveCount(0, { timeout: 90_000 })
   await expect(rows.filter({ hasText: /^1370/ })).toContainText('mm')
   await expect(page.locator('.compare tr.own')).toHaveCount(1)
-  await pick(page, 'Other jobs', "SL-02 Keepers' bench")
+})
+
+test('two tickets cut from one length: tried, kept in both, marked out, and taken apart again', async ({ page }) => {
+  test.setTimeout(120_000)
+  await bench(page)
+  const own = page.url()
+  await layPage(page, 'Cut together')
+  await pick(page, 'Other tickets', "SL-02 Keepers' bench")
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Lay them together' }).click()
-  await expect(page.getByText(/^Together .* mm, one by one .* mm\.$/)).toBeVisible({ timeout: 90_000 })
+  const keep = page.getByRole('button', { name: 'Keep it in all 2 tickets' })
+  await expect(keep).toBeEnabled({ timeout: 60_000 })
+  const mm = async (row: RegExp) =>
+    Number((await page.getByRole('row', { name: row }).locator('.n').textContent())!.replace(' mm', ''))
+  const [alone, other, together] = [
+    await mm(/^(?!SL-02).* by itself/),
+    await mm(/^SL-02 by itself/),
+    await mm(/^together/),
+  ]
+  expect(together).toBeLessThanOrEqual(alone + other)
+  await keep.click()
+  await expect(page.getByText(/Cut together with SL-02: .* in all, of which this ticket pays/)).toBeVisible()
+  await saved(page)
+
+  // All pieces are drawn and stand on the chalk list; none of them is dragged.
+  await layPage(page, 'Cloth')
+  for (const name of [/^SL-02: Top plate, cushion 1/, /^J-\d+: Top plate, cushion 1/])
+    await expect(page.locator('.chalk').getByRole('cell', { name }).first()).toBeVisible()
+  await expect(page.getByRole('heading', { name: `${together} mm`, exact: false })).toBeVisible()
+
+  // The other ticket keeps the same length, and its bill has what is left of it.
+  await page.goto('/')
+  await page
+    .getByRole('link', { name: /Keepers' bench/ })
+    .first()
+    .click()
+  await station(page, 'Lay')
+  await expect(page.getByRole('heading', { name: `${together} mm`, exact: false })).toBeVisible()
+  await layPage(page, 'Cut together')
+  await expect(page.getByText(/Cut together with J-\d+:/)).toBeVisible()
+  const shareOf = async () => {
+    const says = await page.getByText(/of which this ticket pays/).textContent()
+    return Number(/pays\s+([\d.]+)/.exec(says!)![1])
+  }
+  const theirs = await shareOf()
+  expect(theirs).toBeCloseTo((together * other) / (alone + other), -1)
+
+  // The first one changes: what is kept in this one no longer holds, and says so.
+  await page.goto(own)
+  await station(page, 'Measure')
+  await typeLine(page, 'depth 500')
+  await saved(page)
+  await page.goto('/')
+  await page
+    .getByRole('link', { name: /Keepers' bench/ })
+    .first()
+    .click()
+  await station(page, 'Lay')
+  await layPage(page, 'Cut together')
+  await expect(page.getByText(/changed since, or cannot be read/)).toBeVisible()
+  await page.getByRole('button', { name: 'Cut apart again' }).click()
+  await expect(page.getByText(/of which this ticket pays/)).toHaveCount(0)
 })
 
 test('piping that drives a lay apart is offered in shorter strips, and less cloth is bought', async ({ page }) => {

@@ -4,8 +4,7 @@ import type { Job, Lay, Placement } from '../../contract/index.ts'
 import type { ClothLay, Shortfall } from '../../core/cloth/index.ts'
 import { held } from '../../core/keyed/index.ts'
 import { acceptLay, isShorter, placementKey, withPlacement, type LayFailure } from '../../core/lay/index.ts'
-import { inHandOf } from '../../core/what-if/index.ts'
-import { textKey } from '../../core/text-key/index.ts'
+import { inHandOf, problemKey, takenBy } from '../../core/what-if/index.ts'
 import { useJob } from './job.ts'
 import type { Task } from '../workers/task.ts'
 import { laneCount, searchInLanes } from './lay-lanes.ts'
@@ -33,9 +32,7 @@ export const useLay = defineStore('lay', () => {
 
   /** What is cut from each cloth, and the key of its pieces. */
   const cloths = computed(() =>
-    jobs.plan?.kind === 'worked'
-      ? jobs.plan.cloth.lays.map((own) => ({ ...own, key: textKey(JSON.stringify(own.problem)) }))
-      : [],
+    jobs.plan?.kind === 'worked' ? jobs.plan.cloth.lays.map((own) => ({ ...own, key: problemKey(own.problem) })) : [],
   )
   const index = computed(() => Math.min(wanted.value, Math.max(0, cloths.value.length - 1)))
   const chosen = computed(() => cloths.value[index.value] ?? null)
@@ -43,13 +40,20 @@ export const useLay = defineStore('lay', () => {
     const kept = jobs.whole && held(jobs.whole.lays, own.cloth.id)
     return kept?.problemKey === own.key ? kept : null
   }
-  /** A lay changed by hand; else the shorter of the kept lay and the one just found, for these very pieces. */
+  /** A lay changed by hand or shared with other tickets; else the shorter of the kept lay and the one just found, for these very pieces. */
   function bestFor(own: KeyedLay): Lay | null {
     const [kept, fresh] = [keptFor(own), found.value.get(own.key)?.lay ?? null]
-    if (!kept || !fresh || kept.byHand) return kept?.lay ?? fresh
+    if (!kept || !fresh || kept.byHand || kept.joint) return kept?.lay ?? fresh
     return isShorter(fresh, kept.lay) ? fresh : kept.lay
   }
   const all = computed(() => cloths.value.map(bestFor))
+  /** How long the cloth of each lay is, mm, and which share of it the ticket pays for; null while there is no lay. */
+  const taken = computed(() =>
+    cloths.value.map((own, i) => {
+      const [kept, best] = [keptFor(own), all.value[i] ?? null]
+      return kept && best === kept.lay ? takenBy(kept) : best && { laidMm: best.length, share: 1 }
+    }),
+  )
   /** The best lay of a cloth, by its id; null while it has none. */
   const of = (clothId: string): Lay | null => all.value[cloths.value.findIndex((c) => c.cloth.id === clothId)] ?? null
   const current = computed(() => all.value[index.value] ?? null)
@@ -59,7 +63,9 @@ export const useLay = defineStore('lay', () => {
   const shortfall = computed(() => failed.value?.shortfall ?? null)
   const kept = computed(() => chosen.value && keptFor(chosen.value))
   const isKept = computed(
-    () => kept.value !== null && (kept.value.byHand || kept.value.lay.length <= (current.value?.length ?? Infinity)),
+    () =>
+      kept.value !== null &&
+      (kept.value.byHand || kept.value.joint !== null || kept.value.lay.length <= (current.value?.length ?? Infinity)),
   )
   const byHand = computed(() => kept.value?.byHand ?? false)
   const locked = computed<ReadonlySet<string>>(() => new Set(kept.value?.locked))
@@ -172,7 +178,10 @@ export const useLay = defineStore('lay', () => {
         says,
         apply: (job) => ({
           ...job,
-          lays: { ...job.lays, [own.cloth.id]: { problemKey: own.key, lay, byHand: isByHand, locked: [...keys] } },
+          lays: {
+            ...job.lays,
+            [own.cloth.id]: { problemKey: own.key, lay, byHand: isByHand, locked: [...keys], joint: null },
+          },
         }),
       },
       key,
@@ -222,6 +231,7 @@ export const useLay = defineStore('lay', () => {
     index,
     wanted,
     all,
+    taken,
     of,
     current,
     failure,
@@ -231,6 +241,7 @@ export const useLay = defineStore('lay', () => {
     locked,
     running,
     seconds,
+    kept,
     isKept,
     search: searchOn,
     complete,

@@ -27,8 +27,8 @@ export const useQuote = defineStore('quote', () => {
       plan.value?.cloth.lays.map(({ cloth, problem }, i): ClothLength =>
         longer(
           cloth.id,
-          lays.all[i]
-            ? { laidMm: lays.all[i]!.length, boundMm: 0 }
+          lays.taken[i]
+            ? { ...lays.taken[i], boundMm: 0 }
             : { laidMm: null, boundMm: lowerBound(instanceOf(problem)).length },
         ),
       ) ?? [],
@@ -36,9 +36,9 @@ export const useQuote = defineStore('quote', () => {
   const quote = computed(() => plan.value && priced(jobs.whole!, plan.value, lengths.value))
 
   /** By what the shop has learnt of its waste, where it has. */
-  function longer(clothId: string, { laidMm, boundMm }: ClothLength): ClothLength {
+  function longer(clothId: string, { laidMm, boundMm, share = 1 }: ClothLength): ClothLength {
     const by = wasteFactor(clothId, shop.workshop.learned)
-    return { laidMm: laidMm === null ? null : laidMm * by, boundMm: boundMm * by }
+    return { laidMm: laidMm === null ? null : laidMm * by, boundMm: boundMm * by, share }
   }
   function priced(job: Job, own: WorkedPlan, clothLengths: readonly ClothLength[]) {
     return quoteFor(

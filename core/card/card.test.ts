@@ -67,7 +67,9 @@ it('cloth in hand that is washed first is wanted by what goes into the wash', ()
     placements: [],
     offsets: {},
   }
-  const card = jobCard(jobOf({ ...job, lays: { [cloth.id]: { problemKey: 'x', lay, byHand: true, locked: [] } } }))
+  const card = jobCard(
+    jobOf({ ...job, lays: { [cloth.id]: { problemKey: 'x', lay, byHand: true, locked: [], joint: null } } }),
+  )
   // 3800 on the table is 95 % of 4000.
   expect(card.needs.cloths).toEqual([{ id: cloth.id, mm: expect.closeTo(4000, 6) as number }])
 })

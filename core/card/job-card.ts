@@ -8,6 +8,7 @@ import { beforeWash } from '../pattern/index.ts'
 import { planJob } from '../plan/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 import { held } from '../keyed/index.ts'
+import { takenBy } from '../what-if/index.ts'
 
 /** The contract's `CARD_VERSION`, of which this room may take types only: a test holds both together. */
 const VERSION = 4
@@ -79,11 +80,15 @@ const NOTHING_WORKED: WorkedPart = {
 function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
   const steps = workOrder(job, plan)
   const isDone = (s: Step) => recordOf(job, s.id).doneAt !== null
-  const laid = plan.cloth.lays.map(({ cloth }) => ({ cloth, mm: held(job.lays, cloth.id)?.lay.length ?? 0 }))
+  const laid = plan.cloth.lays.map(({ cloth }) => {
+    const kept = held(job.lays, cloth.id)
+    const { laidMm, share } = kept ? takenBy(kept) : NOTHING_TAKEN
+    return { cloth, length: { laidMm, boundMm: laidMm, share }, mm: laidMm * share }
+  })
   const buying = buyingList(
     job,
     plan,
-    laid.map(({ mm }) => ({ laidMm: mm, boundMm: mm })),
+    laid.map(({ length }) => length),
   )
   return {
     steps: { done: steps.filter(isDone).length, of: steps.length },
@@ -117,6 +122,8 @@ function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
     }),
   }
 }
+
+const NOTHING_TAKEN = { laidMm: 0, share: 1 }
 
 const NOTHING_KNOWN: Omit<JobCard, 'worked'> = {
   version: VERSION,

@@ -26,6 +26,8 @@ export interface LaidPiece {
   /** Null for a strip of piping, which belongs to no cushion yet. */
   readonly of: (Omit<PieceOf, 'panel'> & { readonly panel: Panel }) | null
   readonly matched: boolean
+  /** Of which ticket, where several are cut together. */
+  readonly ticket?: string
 }
 
 /** What is cut from one cloth. */

@@ -49,6 +49,8 @@ type MaterialLine = Pick<BuyLine, 'what' | 'amount' | 'cost'>
 export interface ClothLength {
   readonly laidMm: number | null
   readonly boundMm: number
+  /** What the ticket pays of it, where others are cut from it too. */
+  readonly share?: number
 }
 
 /**
@@ -134,8 +136,9 @@ function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Tr
 }
 
 /** Cloth that is washed first is bought longer by what washing takes. */
-function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): MaterialLine {
-  if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, laidMm, boundMm, i)
+function clothLine(cloth: Cloth, clothLength: ClothLength, i: number): MaterialLine {
+  if (cloth.supply.kind !== 'to-buy') return inHandLine(cloth, clothLength, i)
+  const { laidMm, boundMm, share = 1 } = clothLength
   const id = i === 0 ? 'buy' : `buy.${cloth.id}`
   const used = entered({
     id: `${id}.used`,
@@ -156,14 +159,24 @@ function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): M
           rule: 'washed before it is cut',
         })
       : used
-  const length = figure({
-    id: `${id}.cloth`,
-    label: `${cloth.name}, to buy`,
+  const whole = figure({
+    id: share < 1 ? `${id}.joint` : `${id}.cloth`,
+    label: `${cloth.name}, to buy${share < 1 ? ' for all tickets cut from it' : ''}`,
     quantity: 'run',
     sum: roundUp(unwashed, cloth.buyingStepMm, 'run'),
     rule: `sold by the ${cloth.buyingStepMm} mm`,
     setBy: 'catalogue',
   })
+  const length =
+    share < 1
+      ? figure({
+          id: `${id}.cloth`,
+          label: `${cloth.name}, this ticket's share`,
+          quantity: 'run',
+          sum: times(whole, given(share, 'share', 'share of the joint lay')),
+          rule: 'cut with other tickets: shared as each would take by itself',
+        })
+      : whole
   const cost = figure({
     id: `${id}.clothCost`,
     label: 'Cloth cost',
@@ -176,8 +189,8 @@ function clothLine(cloth: Cloth, { laidMm, boundMm }: ClothLength, i: number): M
 }
 
 /** What lies in the shop is used, not bought; without a lay nobody knows whether it is enough. */
-function inHandLine(cloth: Cloth, laidMm: number | null, boundMm: number, i: number): MaterialLine {
-  const usedMm = beforeWash(cloth, laidMm ?? boundMm)
+function inHandLine(cloth: Cloth, { laidMm, boundMm, share = 1 }: ClothLength, i: number): MaterialLine {
+  const usedMm = beforeWash(cloth, laidMm ?? boundMm) * share
   const amount = entered({
     id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`,
     label: `${cloth.name}, from the shelf`,

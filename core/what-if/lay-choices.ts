@@ -84,27 +84,6 @@ const ofWidth = (job: Job, clothId: string, widthMm: number): Job =>
       : part,
   )
 
-/** Several jobs cut from one cloth together: their pieces on one lay, each job's pattern free of the others'. */
-export function cutTogether(problems: readonly { readonly name: string; readonly problem: LayProblem }[]): LayProblem {
-  const [first] = problems
-  if (!first) throw new RangeError('cutTogether: no problems')
-  return {
-    ...first.problem,
-    groups: Object.fromEntries(
-      problems.flatMap(({ name, problem }) =>
-        Object.entries(problem.groups).map(([group, phases]) => [`${name}/${group}`, phases]),
-      ),
-    ),
-    pieces: problems.flatMap(({ name, problem }) =>
-      problem.pieces.map((p) => ({
-        ...p,
-        id: `${name}/${p.id}`,
-        match: p.match && { ...p.match, group: `${name}/${p.match.group}` },
-      })),
-    ),
-  }
-}
-
 /** What the cloth of a lay costs: longer by what washing takes, bought by the step, at the price of a metre. */
 export function clothCost(
   cloth: Pick<Cloth, 'pricePerMetre' | 'buyingStepMm' | 'washFirst' | 'shrink'>,

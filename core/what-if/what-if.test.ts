@@ -7,7 +7,7 @@ import { worked } from '../testing/jobs.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { shortfallWords } from '../cloth/index.ts'
 import { buyingList } from '../lists/index.ts'
-import { clothCost, cutTogether, inHandOf, layChoices, RESCUES, shortfallOf, tryRescue } from './index.ts'
+import { clothCost, inHandOf, layChoices, RESCUES, shortfallOf, tryRescue } from './index.ts'
 import { joined } from './join-pieces.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
@@ -181,15 +181,6 @@ describe('ways of cutting beside each other', () => {
       [4, 652.3],
     ])
     expect(Math.min(...all.slice(1).map((c) => lengthOf(c.problem!)))).toBeLessThanOrEqual(lengthOf(all[0]!.problem!))
-  })
-  it('together: all pieces on one lay, at once hardly longer than one after the other', () => {
-    const [a] = worked(job).cloth.lays
-    const both = cutTogether([
-      { name: 'SL-02', problem: a.problem },
-      { name: 'again', problem: a.problem },
-    ])
-    expect(both.pieces).toHaveLength(2 * a.problem.pieces.length)
-    expect(lengthOf(both)).toBeLessThanOrEqual(2.1 * lengthOf(a.problem))
   })
   it('costs the length bought: 3.42 m at 34 by the 100 mm is 3.5 m, 119', () =>
     expect(clothCost({ ...calico, pricePerMetre: 34, buyingStepMm: 100 }, 3420)).toEqual({ boughtMm: 3500, cost: 119 }))

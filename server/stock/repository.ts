@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm'
+import { desc, eq, like } from 'drizzle-orm'
 import { StockMove, Trim, type GiveBack, type TakeStock } from '../../contract/index.ts'
 import { cloths, foamStock, stockMoves, trims, type Database } from '../db/index.ts'
 import { type ShopRepository } from '../shop/repository.ts'
@@ -40,6 +40,30 @@ export function stockRepository(database: Database, shop: ShopRepository, now: (
     const back = new Set(moves.map((m) => m.givesBack))
     return moves.find((m) => m.taken !== null && !back.has(m.id)) ?? null
   }
+  /** A joint lay leaves the shelf once: what another job has taken of it is not taken again. */
+  async function withoutTakenJoints(taking: TakeStock): Promise<{ left: TakeStock; lines: readonly string[] }> {
+    const lines: string[] = []
+    const still: TakeStock['cloths'] = []
+    for (const cloth of taking.cloths) {
+      const before = cloth.jointId === null ? null : await takingOf(cloth.jointId)
+      const was = before?.taken?.cloths.find((c) => c.jointId === cloth.jointId)?.was
+      if (before && was) lines.push(`${was.name}: cut together, ${before.says.replace(/^Taken/, 'taken')}`)
+      else still.push(cloth)
+    }
+    return { left: { ...taking, cloths: still }, lines }
+  }
+  /** The taking of a joint lay that was not given back. */
+  async function takingOf(jointId: string): Promise<StockMove | null> {
+    const rows = await orm
+      .select()
+      .from(stockMoves)
+      .where(like(stockMoves.document, `%"jointId":"${jointId}"%`))
+    for (const { document } of rows) {
+      const move = StockMove.parse(JSON.parse(document))
+      if (move.jobId && (await standing(move.jobId))?.id === move.id) return move
+    }
+    return null
+  }
   async function keep(move: StockMove, { trims: t, cloths: c, clothsGone, foam, foamGone }: Movement): Promise<void> {
     const put = (table: typeof trims | typeof cloths | typeof foamStock) => (thing: { readonly id: string }) => {
       const document = JSON.stringify(thing)
@@ -66,14 +90,15 @@ export function stockRepository(database: Database, shop: ShopRepository, now: (
         if (done) return { kind: 'done', move: done }
         const before = await standing(taking.jobId)
         if (before) return { kind: 'taken-already', move: before }
-        const planned = plannedTaking(await shelves(), taking)
+        const { left, lines } = await withoutTakenJoints(taking)
+        const planned = plannedTaking(await shelves(), left)
         if (!planned.ok) return { kind: 'short', faults: planned.faults }
         const move: StockMove = {
           id: taking.id,
           at: now().toISOString(),
           jobId: taking.jobId,
           says: `Taken for ${taking.ticket}`,
-          lines: [...planned.lines],
+          lines: [...planned.lines, ...lines],
           taken: planned.taken,
           givesBack: null,
         }

@@ -59,6 +59,32 @@ describe('the trims shelf', () => {
     expect([await inHand('slider-5'), await inHand('rings')]).toEqual(before)
   })
 
+  it('a cloth cut for two jobs leaves the shelf once, and comes back with the job that took it', async () => {
+    const own = {
+      ...DEMO_CLOTHS[0]!,
+      id: 'joint-length',
+      supply: { kind: 'length', lengthMm: 9000 },
+      flaws: [],
+    } as Cloth
+    await api().put(`/api/shop/cloths/${own.id}`).send({ value: own, base: null }).expect(200)
+    const left = async () => {
+      const { supply } = ((await api().get('/api/shop/cloths')).body as Cloth[]).find((c) => c.id === own.id)!
+      return supply.kind === 'length' && supply.lengthMm
+    }
+    const [first, second] = [randomUUID(), randomUUID()]
+    const cloths = [{ id: own.id, mm: 6400, jointId: randomUUID() }]
+    await take({ jobId: first, cloths }).expect(201)
+    const again = await take({ jobId: second, ticket: 'SL-07', cloths }).expect(201)
+    expect([await left(), again.body.lines]).toEqual([2600, [`${own.name}: cut together, taken for SL-02`]])
+    await api().post('/api/stock/give-back').send({ id: randomUUID(), jobId: second }).expect(201)
+    expect(await left()).toBe(2600)
+    await api().post('/api/stock/give-back').send({ id: randomUUID(), jobId: first }).expect(201)
+    expect(await left()).toBe(9000)
+    // Given back, it can be taken by the other one.
+    await take({ jobId: second, cloths }).expect(201)
+    expect(await left()).toBe(2600)
+  })
+
   it('two takings at once share what is there: one of them is refused', async () => {
     const left = await inHand('snaps')
     const answers = await Promise.all([
@@ -85,7 +111,7 @@ describe('what a taking leaves', () => {
   const taking = { id: randomUUID(), jobId: 'x', ticket: 'T', trims: [], cloths: [], foam: [] }
 
   it('a length is shorter, its flaws nearer the start, and what was cut off is gone', () => {
-    const left = plannedTaking(shelves, { ...taking, cloths: [{ id: length.id, mm: 1000 }] })
+    const left = plannedTaking(shelves, { ...taking, cloths: [{ id: length.id, mm: 1000, jointId: null }] })
     expect(left.ok && left.cloths[0]!.supply).toEqual({ kind: 'length', lengthMm: 4000 })
     expect(left.ok && left.cloths[0]!.flaws.map((f) => [f.yMm, f.lengthMm])).toEqual([
       [0, 200],
@@ -96,7 +122,7 @@ describe('what a taking leaves', () => {
   it('a length used up leaves the shelf; foam is counted', () => {
     const left = plannedTaking(shelves, {
       ...taking,
-      cloths: [{ id: length.id, mm: 5000 }],
+      cloths: [{ id: length.id, mm: 5000, jointId: null }],
       foam: [{ id: foam.id, count: 2 }],
     })
     expect(left).toMatchObject({ ok: true, clothsGone: [length.id], foam: [{ count: 1 }] })
@@ -110,8 +136,8 @@ describe('what a taking leaves', () => {
       plannedTaking(shelves, {
         ...taking,
         cloths: [
-          { id: length.id, mm: 5001 },
-          { id: 'gone', mm: 1 },
+          { id: length.id, mm: 5001, jointId: null },
+          { id: 'gone', mm: 1, jointId: null },
         ],
         foam: [{ id: foam.id, count: 4 }],
       }),

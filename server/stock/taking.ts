@@ -37,14 +37,14 @@ export function plannedTaking(shelves: Shelves, taking: TakeStock): Taking {
   })
   const cloths: Cloth[] = []
   const clothsGone: string[] = []
-  for (const { id, mm } of taking.cloths) {
+  for (const { id, mm, jointId } of taking.cloths) {
     const own = shelves.cloths.find((c) => c.id === id)
     if (!own) miss(faults, `A cloth (${id}) is not there any more.`)
     else if (own.supply.kind === 'length' && own.supply.lengthMm < mm - HAIR)
       miss(faults, `${own.name}: ${round(mm)} mm are needed, ${round(own.supply.lengthMm)} mm are in hand.`)
     else {
       lines.push(`${own.name}: ${round(mm)} mm`)
-      taken.cloths.push({ was: own, mm })
+      taken.cloths.push({ was: own, mm, jointId })
       if (own.supply.kind === 'remnant') clothsGone.push(id)
       else if (own.supply.kind === 'length' && own.supply.lengthMm - mm > HAIR) cloths.push(shortened(own, mm))
       else if (own.supply.kind === 'length') clothsGone.push(id)

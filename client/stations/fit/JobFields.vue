@@ -23,7 +23,7 @@ const fitting = computed(() => jobs.job!.fitting)
 const cloths = computed(() =>
   props.plan.cloth.lays.map(({ cloth }, i) => ({
     cloth,
-    laidMm: lays.all[i]?.length ?? null,
+    laidMm: lays.taken[i] ? lays.taken[i].laidMm * lays.taken[i].share : null,
     usedMm: held(fitting.value.clothUsedMm, cloth.id) ?? null,
   })),
 )

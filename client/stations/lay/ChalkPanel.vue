@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
+import type { ClothLay } from '../../../core/cloth/index.ts'
 import { chalkList } from '../../../core/lists/index.ts'
 import { formatLength } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -8,18 +9,18 @@ import { useLay } from '../../stores/lay.ts'
 import RowPreview from './RowPreview.vue'
 
 /** The row of cushions as this lay cuts it, and the corners to chalk. */
-const props = defineProps<{ lay: Lay; marked: string | null }>()
+const props = defineProps<{ plan: ClothLay; lay: Lay; marked: string | null }>()
 const emit = defineEmits<{ mark: [piece: string | null] }>()
 const jobs = useJob()
 const lays = useLay()
 const unit = computed(() => jobs.job!.units)
-const chalk = computed(() => chalkList(lays.chosen!, props.lay))
+const chalk = computed(() => chalkList(props.plan, props.lay))
 </script>
 
 <template>
-  <template v-if="lays.index === 0">
+  <template v-if="lays.index === 0 && lays.current">
     <h2>The row as this lay cuts it</h2>
-    <RowPreview :lay="lay" />
+    <RowPreview :lay="lays.current" />
   </template>
   <h2>Chalk list</h2>
   <p class="quiet">

@@ -1,19 +1,15 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
-import type { JobSummary, LayProblem } from '../../../contract/index.ts'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { firstPart } from '../../../core/job/index.ts'
-import { planJob } from '../../../core/plan/index.ts'
 import { formatLength, formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { sayAmount } from '../../../core/working/index.ts'
-import { clothCost, cutTogether, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
-import { listShelf, openJob } from '../../api/jobs.ts'
+import { clothCost, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { Bar } from '../../ui/chart.ts'
 import { useWhatIf } from './what-if.ts'
 
 /**
- * The same job from other widths, the other way round, matched and not, piped and not, or with other jobs: before
- * anything is bought.
+ * The same job from other widths, the other way round, matched and not, piped and not: before anything is bought.
  */
 const SECONDS = 1.5
 const jobs = useJob()
@@ -23,30 +19,11 @@ const first = computed(() => firstPart(jobs.whole!))
 const varied = ref({ widths: true, direction: true, match: false, piping: false, joins: false })
 const choices = shallowRef<readonly LayChoice[]>([])
 const lengths = ref(new Map<number, number | null>())
-const others = shallowRef<readonly JobSummary[]>([])
-const withIds = ref<string[]>([])
-const together = ref<{ apartMm: number; togetherMm: number | null } | null>(null)
-const failed = ref('')
-/** Keys of questions that are no choice: the other jobs apart from 1000 on, and all of them together. */
-const APART = 1000
-const TOGETHER = 999
-const apart = new Map<number, number>()
 
 const { open, ask, stop } = useWhatIf((answer) => {
-  if (answer.kind !== 'lay') return
-  if (answer.key === TOGETHER) together.value = { apartMm: together.value?.apartMm ?? 0, togetherMm: answer.lengthMm }
-  else if (answer.key >= APART) {
-    apart.set(answer.key, answer.lengthMm ?? 0)
-    together.value = {
-      togetherMm: together.value?.togetherMm ?? null,
-      apartMm: [...apart.values()].reduce((a, b) => a + b, 0),
-    }
-  } else lengths.value = new Map(lengths.value).set(answer.key, answer.lengthMm)
+  if (answer.kind === 'lay') lengths.value = new Map(lengths.value).set(answer.key, answer.lengthMm)
 })
 
-onMounted(async () => {
-  others.value = (await listShelf().catch(() => [])).filter((j) => j.id !== jobs.id)
-})
 watch(() => jobs.job?.cloth.cloth.id, stop)
 
 function compare(): void {
@@ -59,34 +36,11 @@ function compare(): void {
     joins: v.joins,
   })
   lengths.value = new Map()
-  together.value = null
   ask(
     choices.value.flatMap(({ problem }, key) =>
       problem ? [{ kind: 'lay' as const, key, problem, seconds: SECONDS }] : [],
     ),
   )
-}
-
-/** This job and others from the same cloth: one lay for all against a lay for each. */
-async function compareTogether(): Promise<void> {
-  failed.value = ''
-  const { cloth } = first.value.cloth
-  const named: { name: string; problem: LayProblem }[] = []
-  for (const job of [jobs.whole!, ...(await Promise.all(withIds.value.map(async (id) => (await openJob(id)).job)))]) {
-    const plan = planJob({ ...job, cloth: { ...job.cloth, cloth } })
-    if (plan.kind !== 'worked') failed.value = `${job.ticket} cannot be worked out: open it and see why.`
-    else
-      named.push({
-        name: job.ticket,
-        problem: (plan.cloth.lays.find((l) => l.cloth.id === cloth.id) ?? plan.cloth.lays[0]).problem,
-      })
-  }
-  apart.clear()
-  together.value = { apartMm: 0, togetherMm: null }
-  ask([
-    { kind: 'lay', key: TOGETHER, problem: cutTogether(named), seconds: 3 * SECONDS },
-    ...named.map(({ problem }, i) => ({ kind: 'lay' as const, key: APART + i, problem, seconds: SECONDS })),
-  ])
 }
 
 const rows = computed(() => {
@@ -225,23 +179,6 @@ const TICKS = [
       Each searched for {{ SECONDS }} s, at this cloth's price a metre; the job as it stands is shaded, the least cloth
       in bold.
     </p>
-    <template v-if="others.length > 0">
-      <h3>Cut together with</h3>
-      <ElSelect v-model="withIds" multiple filterable aria-label="Other jobs" placeholder="other jobs from this cloth"
-        ><ElOption v-for="j in others" :key="j.id" :value="j.id" :label="`${j.ticket} ${j.title}`"
-      /></ElSelect>
-      <button type="button" class="plain-button" :disabled="withIds.length === 0 || open > 0" @click="compareTogether">
-        Lay them together
-      </button>
-      <p v-if="together && open === 0">
-        {{
-          together.togetherMm === null
-            ? 'They do not go on this cloth together.'
-            : `Together ${formatLengthWithUnit(together.togetherMm, unit)}, one by one ${formatLengthWithUnit(together.apartMm, unit)}.`
-        }}
-      </p>
-      <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    </template>
   </div>
 </template>
 

@@ -19,26 +19,27 @@ import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts
 import { clothCost } from '../../../core/what-if/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useJoint } from '../../stores/joint.ts'
 import { useShop } from '../../stores/shop.ts'
 import { download } from '../../ui/download.ts'
 import CuttingTable from './CuttingTable.vue'
 
 /** The lay as files for the table, the printer and other programs; single pieces as patterns; the cutting table. */
 const jobs = useJob()
-const lays = useLay()
 const shop = useShop()
+/** All that is cut at once: other tickets too, where they share the cloth. */
+const table = computed(() => useJoint().table)
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 const pageName = ref(shop.lists?.settings.paper === 'letter' ? 'Letter' : 'A4')
 const piece = ref('')
 const failed = ref('')
 const drawing = computed(() =>
-  lays.chosen && lays.current && plan.value
-    ? layDrawing(jobs.job!.ticket, lays.chosen, lays.current, plan.value.worked[0].allowances.notchMm.value)
+  table.value && plan.value
+    ? layDrawing(jobs.job!.ticket, table.value.plan, table.value.lay, plan.value.worked[0].allowances.notchMm.value)
     : null,
 )
 const page = computed(() => PAGES.find((p) => p.name === pageName.value)!)
-const pieces = computed(() => lays.chosen?.pieces.filter((p) => p.of) ?? [])
+const pieces = computed(() => table.value?.plan.pieces.filter((p) => p.of) ?? [])
 
 async function save(name: string, make: () => Promise<string | Uint8Array> | string, type: string): Promise<void> {
   failed.value = ''
@@ -51,10 +52,10 @@ async function save(name: string, make: () => Promise<string | Uint8Array> | str
 }
 /** What the lay leaves of the cloth, for the shelf. */
 const left = computed(() => {
-  const own = lays.chosen
-  if (!own || !lays.current) return null
-  const { boughtMm } = clothCost(own.cloth, lays.current.length)
-  return leftover(own.laidOn, lays.current, boughtMm * leftByWash(own.cloth, 'along'), {
+  if (!table.value) return null
+  const { plan: own, lay } = table.value
+  const { boughtMm } = clothCost(own.cloth, lay.length)
+  return leftover(own.laidOn, lay, boughtMm * leftByWash(own.cloth, 'along'), {
     id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60),
     name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80),
   })
@@ -68,20 +69,20 @@ const leftWords = computed(() => {
       : supply.kind === 'remnant'
         ? Math.max(...supply.outline.map((p) => p[1]))
         : 0
-  return `${formatLengthWithUnit(mm, jobs.job!.units)} of ${lays.chosen!.cloth.name} are left at the end.`
+  return `${formatLengthWithUnit(mm, jobs.job!.units)} of ${table.value!.plan.cloth.name} are left at the end.`
 })
 /** The largest piece that the lay leaves free between its pieces; smaller ones are scraps. */
 const gap = computed(() => {
-  const free = lays.chosen && lays.current ? freeIn(lays.chosen.problem, lays.current) : null
+  const free = table.value ? freeIn(table.value.plan.problem, table.value.lay) : null
   return free && Math.min(free.width, free.height) >= LEAST_LEFTOVER_MM ? free : null
 })
 const gapCloth = computed(
   () =>
     gap.value &&
-    lays.chosen &&
-    remnantFrom(lays.chosen.laidOn, gap.value, lays.current!, {
-      id: `gap-${jobs.job!.ticket}-${lays.chosen.cloth.id}`.slice(0, 60),
-      name: `${lays.chosen.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80),
+    table.value &&
+    remnantFrom(table.value.plan.laidOn, gap.value, table.value.lay, {
+      id: `gap-${jobs.job!.ticket}-${table.value.plan.cloth.id}`.slice(0, 60),
+      name: `${table.value.plan.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80),
     }),
 )
 const returned = ref('')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
-import type { LaidPiece } from '../../../core/cloth/index.ts'
+import type { ClothLay, LaidPiece } from '../../../core/cloth/index.ts'
 import { sewnOutline, shortName } from '../../../core/cover/index.ts'
 import { onTheCloth, placementKey } from '../../../core/lay/index.ts'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
@@ -14,11 +14,11 @@ import { useLay } from '../../stores/lay.ts'
 import { useHand } from './use-hand.ts'
 
 /** The roll lies from left to right, its left selvedge at the top, its starting end at the left. */
-const props = defineProps<{ lay: Lay; marked: string | null }>()
+const props = defineProps<{ plan: ClothLay; lay: Lay; isFixed: boolean; marked: string | null }>()
 const emit = defineEmits<{ mark: [piece: string | null] }>()
 const jobs = useJob()
 const lays = useLay()
-const cloth = computed(() => lays.chosen!.laidOn)
+const cloth = computed(() => props.plan.laidOn)
 const place = ref<HTMLElement | null>(null)
 /**
  * Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale.
@@ -56,7 +56,7 @@ const inOrder = computed(() =>
 )
 const pieces = computed(() =>
   inOrder.value.map((place) => {
-    const piece = lays.chosen!.pieces.find((p) => p.id === place.id)!
+    const piece = props.plan.pieces.find((p) => p.id === place.id)!
     const put = (p: Point) => onCloth(...onTheCloth(place, p.x, p.y))
     const cut = flatten(piece.cut, DRAWN_MM).map(put)
     const box = boxOf(cut)
@@ -95,7 +95,8 @@ function labelFit(width: number, height: number, label: string): 'level' | 'upri
   if (width > needs && height > 15) return 'level'
   return height > needs && width > 13 ? 'upright' : null
 }
-const shortLabel = ({ of }: LaidPiece): string => (of ? `${of.part}${of.cushion + 1} ${shortName(of.panel)}` : '')
+const shortLabel = ({ of, ticket }: LaidPiece): string =>
+  of ? [ticket, `${of.part}${of.cushion + 1}`, shortName(of.panel)].filter(Boolean).join(' ') : ''
 </script>
 
 <template>
@@ -142,7 +143,7 @@ const shortLabel = ({ of }: LaidPiece): string => (of ? `${of.part}${of.cushion 
         v-for="p in pieces"
         :key="p.key"
         class="piece"
-        :class="{ marked: marked === p.id, wrong: p.isWrong, locked: p.isLocked }"
+        :class="{ marked: marked === p.id, wrong: p.isWrong, locked: p.isLocked || isFixed }"
         tabindex="0"
         role="button"
         :aria-label="`${p.title}${p.isLocked ? ', locked' : ''}${p.isWrong ? ', lies wrong' : ''}`"
@@ -150,12 +151,13 @@ const shortLabel = ({ of }: LaidPiece): string => (of ? `${of.part}${of.cushion 
         @mouseleave="emit('mark', null)"
         @focus="emit('mark', p.id)"
         @blur="emit('mark', null)"
-        @pointerdown.prevent="drag($event, p.place)"
-        @dblclick="lays.toggleLock(p.place)"
-        @keydown="press($event, p.place)"
+        @pointerdown.prevent="!isFixed && drag($event, p.place)"
+        @dblclick="!isFixed && lays.toggleLock(p.place)"
+        @keydown="!isFixed && press($event, p.place)"
       >
         <title>
-          {{ p.title }}{{ p.isLocked ? ', locked' : '' }}. Drag it; arrows, R turns, L or a double click locks.
+          {{ p.title
+          }}{{ isFixed ? '' : `${p.isLocked ? ', locked' : ''}. Drag it; arrows, R turns, L or a double click locks.` }}
         </title>
         <polygon :points="path(p.cut)" fill="url(#lay-cloth)" class="cut" />
         <polygon v-if="p.sew" :points="path(p.sew)" class="sew" />

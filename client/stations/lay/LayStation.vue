@@ -5,6 +5,7 @@ import { formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { wasteWords } from '../../job/key-figures.ts'
 import { isProven } from '../../../core/lay/index.ts'
 import { useJob } from '../../stores/job.ts'
+import { useJoint } from '../../stores/joint.ts'
 import { useLay } from '../../stores/lay.ts'
 import LeftOut from '../../ui/LeftOut.vue'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -23,7 +24,10 @@ const COMPLETE_SECONDS = 5
 const jobs = useJob()
 const lays = useLay()
 const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
-const lay = computed(() => lays.current)
+const joint = useJoint()
+/** What lies on the table: of this ticket, or of all that are cut together. */
+const table = computed(() => joint.table)
+const lay = computed(() => table.value?.lay ?? null)
 const marked = ref<string | null>(null)
 const page = ref<Page>('cloth')
 const shown = computed(() => LAY_PAGES.find((p) => p.page === page.value)!)
@@ -44,7 +48,14 @@ const gapWords = computed(() => {
   <section v-if="plan" class="lay-station" :class="{ wide: shown.isWide }">
     <div class="roll sheet">
       <LeftOut />
-      <LayDrawing v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
+      <LayDrawing
+        v-if="table"
+        :plan="table.plan"
+        :lay="table.lay"
+        :is-fixed="table.isJoint"
+        :marked="marked"
+        @mark="(p) => (marked = p)"
+      />
       <div v-else class="empty">
         <p v-if="lays.failure" role="alert" class="fault">
           {{ layFailureWords(lays.failure, lays.chosen!, unit)
@@ -57,9 +68,9 @@ const gapWords = computed(() => {
     </div>
     <div class="sheet panel">
       <div class="head">
-        <h2 v-if="lay">
-          {{ formatLengthWithUnit(lay.length, unit) }},
-          {{ wasteWords(lays.chosen!.pieces, lay.length, lays.chosen!.laidOn.widthMm) }} waste
+        <h2 v-if="table">
+          {{ formatLengthWithUnit(table.lay.length, unit) }},
+          {{ wasteWords(table.plan.pieces, table.lay.length, table.plan.laidOn.widthMm) }} waste
         </h2>
         <h2 v-else>No lay yet</h2>
         <div class="buttons no-print" data-field="lay.plan">
@@ -78,7 +89,7 @@ const gapWords = computed(() => {
             <button type="button" class="plain-button" @click="lays.forgetHand()">Back to the planner's</button>
           </template>
           <button
-            v-else
+            v-else-if="!table?.isJoint"
             type="button"
             class="plain-button"
             :disabled="lays.failure !== null || isShortest"
@@ -87,18 +98,26 @@ const gapWords = computed(() => {
             Search {{ SEARCH_SECONDS }} s more
           </button>
           <button
-            v-if="!lays.byHand"
+            v-if="!lays.byHand && !joint.trial"
             type="button"
             class="plain-button"
-            :class="{ main: lay && !lays.isKept }"
-            :disabled="!lay || lays.isKept"
+            :class="{ main: lays.current && !lays.isKept }"
+            :disabled="!lays.current || lays.isKept"
             @click="lays.keep()"
           >
             {{ lays.isKept ? 'Kept with the job' : 'Keep this lay' }}
           </button>
         </div>
       </div>
-      <p v-if="lay && lays.byHand" class="quiet bound">
+      <p v-if="lay && table?.isJoint" class="quiet bound">
+        {{
+          joint.trial
+            ? 'Tried, not kept:'
+            : `Cut together with ${joint.joint?.others.map((o) => o.ticket).join(', ')}, kept in each:`
+        }}
+        no lay of all can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}.
+      </p>
+      <p v-else-if="lay && lays.byHand" class="quiet bound">
         Changed by hand, {{ lays.locked.size === 0 ? 'nothing locked' : `${lays.locked.size} locked` }}. No lay can be
         shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.
       </p>
@@ -106,7 +125,7 @@ const gapWords = computed(() => {
         No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}. Pieces can
         be dragged.
       </p>
-      <ShorterStrips />
+      <ShorterStrips v-if="!table?.isJoint" />
       <ul v-if="faults.length > 0" class="faults" role="alert">
         <li v-for="says in faults.slice(0, MOST_FAULTS)" :key="says">{{ says }}</li>
         <li v-if="faults.length > MOST_FAULTS">and {{ faults.length - MOST_FAULTS }} more.</li>
@@ -133,7 +152,7 @@ const gapWords = computed(() => {
       <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lay')" />
     </div>
     <div v-if="!shown.isWide" class="sheet panel" tabindex="0" role="region" aria-label="Row preview and chalk list">
-      <ChalkPanel v-if="lay" :lay="lay" :marked="marked" @mark="(p) => (marked = p)" />
+      <ChalkPanel v-if="table" :plan="table.plan" :lay="table.lay" :marked="marked" @mark="(p) => (marked = p)" />
     </div>
   </section>
   <NotYet v-else />

@@ -3,8 +3,9 @@ import ClothPage from './ClothPage.vue'
 import ComparePage from './ComparePage.vue'
 import FilesPage from './FilesPage.vue'
 import RemnantPage from './RemnantPage.vue'
+import TogetherPage from './TogetherPage.vue'
 
-export type Page = 'cloth' | 'compare' | 'remnant' | 'files'
+export type Page = 'cloth' | 'compare' | 'together' | 'remnant' | 'files'
 
 interface LayPage {
   readonly page: Page
@@ -18,6 +19,7 @@ interface LayPage {
 export const LAY_PAGES: readonly LayPage[] = [
   { page: 'cloth', label: 'Cloth', fields: ClothPage, isWide: false },
   { page: 'compare', label: 'Compare', fields: ComparePage, isWide: true },
+  { page: 'together', label: 'Cut together', fields: TogetherPage, isWide: false },
   { page: 'remnant', label: 'From what is in hand', fields: RemnantPage, isWide: true },
   { page: 'files', label: 'Mark out', fields: FilesPage, isWide: false },
 ]

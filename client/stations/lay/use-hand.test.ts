@@ -56,7 +56,7 @@ function layOut(job: Job): void {
   const lay: Lay = { ...solved.value.lay, seconds: 0 }
   useJob().edit({
     says: 'Keep the lay',
-    apply: (job) => ({ ...job, lays: { [cloth.id]: { problemKey, lay, byHand: false, locked: [] } } }),
+    apply: (job) => ({ ...job, lays: { [cloth.id]: { problemKey, lay, byHand: false, locked: [], joint: null } } }),
   })
   hand = useHand(ref({ width: 900, height: 400, k: PIXELS_PER_MM, x: (mm: number) => mm, y: (mm: number) => mm }))
   take('1/boxing-left')

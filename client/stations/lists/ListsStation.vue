@@ -29,8 +29,9 @@ const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 /** Without a lay the cloth is only known from below; kept off the way of every keystroke elsewhere. */
 const lengths = computed(() =>
   lays.cloths.map(({ problem }, i) => ({
-    laidMm: lays.all[i]?.length ?? null,
-    boundMm: lays.all[i] ? 0 : lowerBound(instanceOf(problem)).length,
+    laidMm: lays.taken[i]?.laidMm ?? null,
+    boundMm: lays.taken[i] ? 0 : lowerBound(instanceOf(problem)).length,
+    share: lays.taken[i]?.share ?? 1,
   })),
 )
 const buying = computed(() => plan.value && buyingList(job.value, plan.value, lengths.value, shop.lists?.trims ?? []))

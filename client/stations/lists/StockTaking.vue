@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { TakeStock } from '../../../contract/index.ts'
 import type { BuyingList } from '../../../core/lists/index.ts'
+import { held } from '../../../core/keyed/index.ts'
 import { beforeWash } from '../../../core/pattern/index.ts'
 import type { WorkedPlan } from '../../../core/planned/index.ts'
 import type { Edit } from '../../../core/job/index.ts'
@@ -35,11 +36,13 @@ const taking = computed((): Omit<TakeStock, 'id'> => {
     trims: [...needs]
       .map(([id, amount]) => ({ id, amount: Math.round(amount * 1000) / 1000 }))
       .filter((t) => t.amount > 0),
-    cloths: props.plan.cloth.lays.flatMap(({ cloth }, i) =>
-      cloth.supply.kind !== 'to-buy' && lays.all[i]
-        ? [{ id: cloth.id, mm: beforeWash(cloth, lays.all[i]!.length) }]
-        : [],
-    ),
+    cloths: props.plan.cloth.lays.flatMap(({ cloth }, i) => {
+      const taken = lays.taken[i]
+      const jointId = held(jobs.whole!.lays, cloth.id)?.joint?.id ?? null
+      return cloth.supply.kind !== 'to-buy' && taken
+        ? [{ id: cloth.id, mm: beforeWash(cloth, taken.laidMm), jointId: taken.share < 1 ? jointId : null }]
+        : []
+    }),
     foam: [...new Set(pieces)].map((id) => ({ id, count: pieces.filter((p) => p === id).length })),
   }
 })
