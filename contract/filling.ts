@@ -15,14 +15,19 @@ const SitterKg = z
 const OwnLoad = z
   .strictObject({
     massShare: z.number().min(0.05, 'must be at least 0.05').max(1.5),
-    contactM2: z
+    radiusMm: z
       .number()
-      .min(0.005, 'must be at least 0.005 m², the area of a knee: on no area there is no end of pressure')
-      .max(2),
-    peak: z.number().min(1, 'the peak is never below the mean').max(6),
+      .min(30, 'must be at least 30 mm, the roundness of a knee')
+      .max(2000, 'is above 2000 mm: that is flat, and nobody is')
+      .describe('how round the body is where it rests on the foam'),
+    reachMm: z
+      .number()
+      .min(20, 'must be at least 20 mm from its middle: on no width there is no end of pressure')
+      .max(600, 'is above 600 mm from its middle: nobody is so wide')
+      .describe('how far from its middle the body touches at most'),
     slam: z.number().min(1, 'must be at least 1: no slam').max(4),
-    leastCompression: z.number().min(0).max(0.6),
-    mostCompression: z.number().min(0.05).max(0.7),
+    leastCompression: z.number().min(0).max(0.85).describe('less under the middle sitter is a firm seat'),
+    mostCompression: z.number().min(0.05).max(0.9).describe('more under the middle sitter is a soft seat'),
   })
   .partial()
 

@@ -89,9 +89,14 @@ describe('a filling', () => {
       /^\$\.parts\[0\]\.filling\.load\.heaviestKg is above 250 kg/,
     ],
     [
-      'a contact area of nought',
-      { load: { ...load, own: { contactM2: 0 } } },
-      /^\$\.parts\[0\]\.filling\.load\.own\.contactM2 must be at least 0\.005 m²/,
+      'a body of no width',
+      { load: { ...load, own: { reachMm: 0 } } },
+      /^\$\.parts\[0\]\.filling\.load\.own\.reachMm must be at least 20 mm/,
+    ],
+    [
+      'a body as flat as a board',
+      { load: { ...load, own: { radiusMm: 9000 } } },
+      /^\$\.parts\[0\]\.filling\.load\.own\.radiusMm is above 2000 mm: that is flat/,
     ],
     [
       'the light sitter heavier than the heavy one',
@@ -138,7 +143,8 @@ describe('a job of version 2', () => {
     const now = demoParts()[2]!
     const before = read((f) => f)
     if (before.filling.kind !== 'foam' || now.filling.kind !== 'foam') throw new Error('not foam')
-    expect(before.filling.layers).toEqual(now.filling.layers)
+    const grade = DEMO_GRADES.find((g) => g.name === 'Fulmar 35/120')
+    expect(before.filling.layers).toEqual([{ grade, thicknessMm: null }])
     expect(before.filling.school).toEqual(now.filling.school)
     expect(before.filling.wadding).toEqual(now.filling.wadding)
     expect(before.seat).toEqual(now.seat)

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import type { Lay } from '../../contract/index.ts'
 import { jobOf } from '../../core/job/index.ts'
 import { planJob } from '../../core/plan/index.ts'
-import { keepersBench, keepersBenchPart } from '../../core/demo/index.ts'
-import { benchJob } from '../../core/testing/jobs.ts'
+import { keepersBench } from '../../core/demo/index.ts'
+import { benchJob, mediumBenchPart } from '../../core/testing/jobs.ts'
 import { withCount } from '../../core/typing/index.ts'
 import { nextTicket } from '../shelf/next-ticket.ts'
 import { differences } from './differences.ts'
@@ -13,8 +13,8 @@ describe('differences between two versions', () => {
   it('none between equal ones', () => expect(differences(keepersBench(), keepersBench())).toEqual([]))
 
   it('names the place and both sides', () => {
-    const mine = { ...keepersBench(), title: 'mine' }
-    const theirs = jobOf({ ...keepersBenchPart(), seat: withCount(keepersBenchPart().seat, 4) })
+    const mine = { ...jobOf(mediumBenchPart()), title: 'mine' }
+    const theirs = jobOf({ ...mediumBenchPart(), seat: withCount(mediumBenchPart().seat, 4) })
     expect(differences(mine, theirs)).toEqual([
       { path: 'title', mine: '"mine"', theirs: '"Keepers\' bench"' },
       { path: 'parts A seat division count', mine: '3', theirs: '4' },
@@ -29,7 +29,7 @@ describe('differences between two versions', () => {
 })
 
 describe('the key figure of each station', () => {
-  const job = keepersBench()
+  const job = jobOf(mediumBenchPart())
   const plan = planJob(job)
   const lay: Lay = {
     format: 'loft-seam/lay',

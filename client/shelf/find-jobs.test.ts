@@ -40,7 +40,7 @@ describe('the shelf', () => {
     [{ stage: 'making' }, ['J-9']],
     [{ stage: 'archived' }, ['J-3']],
     [{ text: 'GALLERY skerrow' }, ['J-2', 'J-10']],
-    [{ text: 'ticking gannet' }, ['J-2', 'J-9', 'J-10']],
+    [{ text: 'ticking fulmar' }, ['J-2', 'J-9', 'J-10']],
     [{ text: 'gallery kelp' }, []],
     [{ order: 'due' }, ['J-9', 'J-10', 'J-2']],
     [{ order: 'saved' }, ['J-10', 'J-9', 'J-2']],

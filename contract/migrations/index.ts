@@ -5,6 +5,7 @@ import { withManyMakeUps } from './from-3-many-make-ups.ts'
 import { withAnyPattern } from './from-4-any-pattern.ts'
 import { withWork } from './from-5-with-work.ts'
 import { withParts } from './from-6-with-parts.ts'
+import { withRoundSitters } from './from-7-round-sitters.ts'
 
 export { migrateCloth } from './cloth.ts'
 export { migrateGrade } from './grade.ts'
@@ -18,6 +19,7 @@ const STEPS: readonly (readonly [from: number, step: (document: Document) => Doc
   [4, withAnyPattern],
   [5, withWork],
   [6, withParts],
+  [7, withRoundSitters],
 ]
 
 /**

@@ -8,8 +8,8 @@ import { FACTORY_BOOK } from '../defaults/index.ts'
 export const keepersBench = (): Job => jobOf(keepersBenchPart())
 
 /** The same, as its only part sees it. */
-export function keepersBenchPart(): PartJob {
-  const grade = DEMO_GRADES.find((g) => g.name === 'Gannet 30/140')!
+export function keepersBenchPart(gradeName = 'Fulmar 50/220'): PartJob {
+  const grade = DEMO_GRADES.find((g) => g.name === gradeName)!
   const cloth = DEMO_CLOTHS.find((c) => c.id === 'lamp-room-ticking')!
   const seat = newSeat('bench', 2236, 468, 75, 3)
   const job = newPartJob({

@@ -4,7 +4,17 @@ import { usualWadding } from '../filling/index.ts'
 import { jobOf, newSeat, partJobs, reading, shapedSeat, USUAL_PIPING } from '../job/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { keepersBench } from './demo-job.ts'
-import { built, clothNamed, filledWith, gradeNamed, meets, readings, ticket, withCloths } from './demo-part.ts'
+import {
+  built,
+  clothNamed,
+  filledWith,
+  gradeNamed,
+  meets,
+  orderedWhole,
+  readings,
+  ticket,
+  withCloths,
+} from './demo-part.ts'
 import { dayBed, gallery, readingChairs, stairChairs } from './demo-sets.ts'
 
 /** The tickets of the demo shop, in the order of their numbers. */
@@ -42,15 +52,15 @@ function watchRoom(): PartJob {
     90,
     { kind: 'run', count: 5, gapMm: 0, cuts: 'radial' },
   )
-  const job = ticket('SL-01', 'Watch room window seat', 'Gannet 30/140', 'lamp-room-ticking', {
+  const job = ticket('SL-01', 'Watch room window seat', 'Gannet 36/180', 'lamp-room-ticking', {
     ...seat,
     edges: { far: meets('wall') },
   })
-  return {
+  return orderedWhole({
     ...job,
     makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'bias' } },
     cloth: { ...job.cloth, match: { kind: 'matched', rule: { kind: 'band-at-mark', band: 3, markMm: 1820 } } },
-  }
+  })
 }
 
 /** SL-04: three bunk mattresses with one corner cut off by the stair, without a zip: the bottom is slit across. */
@@ -75,7 +85,7 @@ function bunks(): PartJob {
   const railroaded: PartJob = { ...built(job, 'slit-back'), cloth: { ...job.cloth, direction: 'railroaded' } }
   return filledWith(railroaded, (foam) => ({
     ...foam,
-    load: { ...foam.load, use: 'sleeping', base: 'slats', own: { contactM2: 0.4 } },
+    load: { ...foam.load, use: 'sleeping', base: 'slats', own: {} },
     school: { kind: 'full-block', thicknessExtraMm: 5 },
     layers: [...foam.layers, { grade: soft, thicknessMm: 25 }],
   }))
@@ -109,7 +119,7 @@ function lockerLids(): PartJob {
     construction: { ...construction, stapleRows: 2, airHoles: true } as Construction,
     trims: { ...trims, finishing: 'none' },
   }))
-  return filledWith(withCloths(covered, { base: clothNamed('brine-mesh') }), (foam) => ({
+  return filledWith(orderedWhole(withCloths(covered, { base: clothNamed('brine-mesh') })), (foam) => ({
     ...foam,
     load: { ...foam.load, use: 'cockpit', exposure: 'wet' },
     boardMm: { now: 9, before: 9 },
@@ -139,7 +149,11 @@ function forwardBerth(): PartJob {
     clearanceMm: USUAL_CLEARANCE_MM.aboard,
   })
   const covered = withCloths(built(job, 'capped'), { base: clothNamed('brine-mesh') })
-  return filledWith(covered, (foam) => ({ ...foam, load: { ...foam.load, use: 'sleeping', exposure: 'damp' } }))
+  return filledWith(covered, (foam) => ({
+    ...foam,
+    load: { ...foam.load, use: 'sleeping', exposure: 'damp' },
+    layers: [{ grade: gradeNamed('Auk 33/400'), thicknessMm: 25 }, ...foam.layers],
+  }))
 }
 
 /**
@@ -160,7 +174,7 @@ function kneelers(): PartJob {
     },
   }
   return filledWith(
-    built(job, 'boxed', () => ({ construction: { kind: 'boxed', boxing: 'one-per-side' } })),
+    orderedWhole(built(job, 'boxed', () => ({ construction: { kind: 'boxed', boxing: 'one-per-side' } }))),
     (foam) => ({
       ...foam,
       load: { ...foam.load, use: 'kneeler', base: 'board' },
@@ -188,7 +202,7 @@ function hassock(): PartJob {
 
 /** SL-09: seat and back in one cover, tied to the settle. */
 function deckSettle(): PartJob {
-  const job = ticket('SL-09', 'Deck settle', 'Skua 30/150', 'storm-canvas', {
+  const job = ticket('SL-09', 'Deck settle', 'Auk 33/400', 'storm-canvas', {
     ...newSeat('singles', 470, 455, 35, 1),
     clearanceMm: 0,
   })
@@ -196,7 +210,7 @@ function deckSettle(): PartJob {
     construction: { ...construction, backDepthMm: 530 } as Construction,
     trims: { ...trims, ties: USUAL_TIES },
   }))
-  return filledWith(covered, (foam) => ({
+  return filledWith(orderedWhole(covered), (foam) => ({
     ...foam,
     load: { ...foam.load, use: 'bench', exposure: 'wet', base: 'slats' },
   }))

@@ -31,6 +31,9 @@ export const gradeNamed = (name: string) => DEMO_GRADES.find((g) => g.name === n
 export const filledWith = (job: PartJob, change: (foam: FoamFilling) => FoamFilling): PartJob =>
   setFoam('', change).apply(job)
 
+/** Its foam comes cut to size: no sheet is so thick. */
+export const orderedWhole = (job: PartJob): PartJob => ({ ...job, cutting: { ...job.cutting, supply: 'cut-to-size' } })
+
 /** A ticket of one part, as that part sees it. */
 export function ticket(number: string, title: string, gradeName: string, clothId: string, seat: Seat): PartJob {
   const grade = gradeNamed(gradeName)

@@ -3,7 +3,7 @@ import { USUAL_TIES } from '../cover/index.ts'
 import { USUAL_FIBRE, usualWadding } from '../filling/index.ts'
 import { addPart, jobOf, newSeat, partFrom, reading, shapedSeat, USUAL_PIPING } from '../job/index.ts'
 import { DEMO_FOAM_STOCK } from './demo-grades.ts'
-import { built, clothNamed, filledWith, readings, ticket, withCloths } from './demo-part.ts'
+import { built, clothNamed, filledWith, orderedWhole, readings, ticket, withCloths } from './demo-part.ts'
 
 /** One ticket of several parts: the cloths of the first are those of the ticket. */
 const together = (first: PartJob, ...others: readonly PartJob[]): Job =>
@@ -24,7 +24,7 @@ function chairSeats(): PartJob {
   const rounded = Object.fromEntries(
     ['near left', 'near right'].map((corner) => [corner, { kind: 'round' as const, radiusMm: 35 }]),
   )
-  const job = ticket('SL-03', 'Reading chairs', 'Fulmar 35/120', 'moss-loop', {
+  const job = ticket('SL-03', 'Reading chairs', 'Fulmar 40/160', 'moss-loop', {
     ...seat,
     corners: rounded,
     old: {
@@ -32,7 +32,7 @@ function chairSeats(): PartJob {
       label: { widthMm: 635, depthMm: 560, thicknessMm: 100 },
     },
   })
-  return filledWith({ ...job, name: 'Seats' }, (foam) => ({
+  return filledWith(orderedWhole({ ...job, name: 'Seats' }), (foam) => ({
     ...foam,
     load: { ...foam.load, use: 'lounge', base: 'webbing' },
     school: { kind: 'wrap-then-measure' },
@@ -42,7 +42,7 @@ function chairSeats(): PartJob {
 
 /** Their knife-edge backs, fibre in a liner. */
 function chairBacks(): PartJob {
-  const job = ticket('SL-03', 'Reading chairs', 'Fulmar 35/120', 'moss-loop', {
+  const job = ticket('SL-03', 'Reading chairs', 'Fulmar 40/160', 'moss-loop', {
     ...newSeat('singles', 560, 480, 140, 4),
     clearanceMm: 0,
   })
@@ -74,12 +74,12 @@ function bolsters(): PartJob {
     { piping: clothNamed('moss-loop') },
   )
   return filledWith(
-    {
+    orderedWhole({
       ...covered,
       name: 'Bolsters',
       pose: { kind: 'stands-at-end', end: 'both' },
       cloth: { ...covered.cloth, match: { kind: 'none' } },
-    },
+    }),
     (foam) => ({ ...foam, load: { ...foam.load, use: 'back' }, school: { kind: 'size-for-size' } }),
   )
 }
@@ -135,12 +135,12 @@ export function stairChairs(): Job {
     count: 1,
     readings: { width: reading(width), depth: reading(depth) },
   })
-  const job = ticket('SL-12', 'Tower stair chairs', 'Gannet 36/180', 'tern-check', {
+  const job = ticket('SL-12', 'Tower stair chairs', 'Fulmar 50/220', 'tern-check', {
     ...newSeat('singles', 452, 431, 60, 1),
     clearanceMm: 0,
     division: { kind: 'rows', rows: [{ count: 1, readings: {} }, chair(449, 436), chair(452, 431), chair(455, 433)] },
   })
-  const tied = built(job, 'boxed', ({ trims }) => ({ trims: { ...trims, ties: USUAL_TIES } }))
+  const tied = orderedWhole(built(job, 'boxed', ({ trims }) => ({ trims: { ...trims, ties: USUAL_TIES } })))
   return jobOf(
     filledWith(
       { ...tied, cloth: { ...tied.cloth, match: { kind: 'matched', rule: { kind: 'band-on-each-centre', band: 0 } } } },

@@ -33,8 +33,8 @@ describe('any filling on any seat', () => {
           expect(planned.mass.value).toBeGreaterThan(0)
           if (planned.kind !== 'foam') continue
           const { fresh, aged } = planned.verdict.support
-          expect(aged.worstStrain).toBeGreaterThanOrEqual(fresh.worstStrain - 1e-6)
-          expect(fresh.worstStrain).toBeLessThan(0.9)
+          expect(aged.worst.strain).toBeGreaterThanOrEqual(fresh.worst.strain - 1e-6)
+          expect(fresh.worst.strain).toBeLessThan(0.9)
         }
       }),
       { numRuns: 120 },

@@ -8,7 +8,7 @@ import { firmnessOf, type Firmness } from './firmness.ts'
 import { settleLayers, stackHardnessN } from './layers.ts'
 import { linerFor, type Liner } from './loose-fibre.ts'
 import { WADDING_GRADE } from './wadding-grade.ts'
-import { loadCaseOf, type SettledLayer } from './model/index.ts'
+import { loadCaseOf, type LoadCase, type SettledLayer } from './model/index.ts'
 import {
   blockThicknessMm,
   fitByDirection,
@@ -39,6 +39,8 @@ export interface FoamPlan {
   readonly fit: Fit
   /** The same by width, depth and thickness, signed. */
   readonly directions: readonly DirectionFit[]
+  /** What the foam is held against. */
+  readonly loadCase: LoadCase
   readonly verdict: Verdict
 }
 
@@ -79,6 +81,7 @@ function planFoam(
   const firmness = firmnessOf(hardnessN)
   const sizing = sizeBlock(cushion, { school, wadding, firmness, seam })
   const pressed = withWadding(layers, filling)
+  const loadCase = loadCaseOf(load, isRoll ? Infinity : Math.min(cushion.width.value, cushion.depth.value))
   return {
     kind: 'foam',
     sizing,
@@ -90,7 +93,8 @@ function planFoam(
     firmness,
     fit: fitOf(sizing, firmness, fitShiftShare, borderLost),
     directions: fitByDirection(sizing, { seat: cushion, school, isWadded: wadding !== null, borderLost }),
-    verdict: judgeStack(pressed, loadCaseOf(load)),
+    loadCase,
+    verdict: judgeStack(pressed, loadCase),
   }
 }
 

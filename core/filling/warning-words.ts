@@ -1,7 +1,7 @@
 import { percent, words, type WordsOf } from '../warning/index.ts'
 import { HEAVY_KG, LONG_MM } from '../seat/index.ts'
 import { sayAmountWithUnit } from '../working/index.ts'
-import { doubtWords, failureWords, isMatterOfTaste } from './choice/index.ts'
+import { doubtWords, failureWords, isCalm } from './choice/index.ts'
 import { FRONT_CLEAR_MM, SITTER_CLEAR_MM, STAGGER_MM } from './cutting/index.ts'
 import { FIT_CAUSES } from './sizing/index.ts'
 import type { FillingWarning } from './warning.ts'
@@ -28,15 +28,15 @@ export const FILLING_WORDS: WordsOf<FillingWarning> = {
       `No stack of up to three sheets (${w.offered.map(mm).join(', ')}) makes ${mm(w.wanted)}.`,
       `The nearest stack is ${mm(w.nearest)}: change the thickness, or have a sheet split to order.`,
     ),
-  'foam-fails': (w) =>
+  'foam-fails': (w, { unit }) =>
     words(
-      `The foam ${FAILS[w.failure.code]}${failureWords(w.failure)}.${w.failure.code === 'bottoms' ? ` ${BASES[w.base]}` : ''}`,
+      `The foam ${w.failure.code === 'exposure' ? 'does not suit the place' : 'is'}${w.failure.code === 'exposure' ? ': ' : ' '}${failureWords(w.failure, unit)}.${w.failure.code === 'on-board' ? ` ${BASES[w.base]}` : ''}`,
       FOAM_CURES[w.failure.code],
     ),
-  'foam-doubt': (w) =>
+  'foam-doubt': (w, { unit }) =>
     words(
-      `This foam: ${doubtWords(w.doubt)}.${w.doubt.code === 'near-bottom' || w.doubt.code === 'bottoms-aged' ? ` ${BASES[w.base]}` : ''}`,
-      isMatterOfTaste(w.doubt) ? '' : 'A denser or firmer grade lasts; the advice ranks them.',
+      `This foam: ${doubtWords(w.doubt, unit)}.`,
+      isCalm(w.doubt) ? '' : 'A denser or firmer grade, or a thicker block; the advice ranks them.',
     ),
   'layers-over-block': (w, { mm }) =>
     words(
@@ -155,14 +155,9 @@ export const FILLING_WORDS: WordsOf<FillingWarning> = {
     ),
 }
 
-/** What leads up to the words of a failure. */
-const FAILS = { exposure: 'does not suit the place: ', bottoms: '', 'too-firm': 'is ', 'too-soft': 'is ' } as const
-
 const FOAM_CURES = {
   exposure: 'Choose a grade for that place; the advice names them.',
-  bottoms: 'Choose a firmer or more supportive grade, a firm layer below, or a thicker block.',
-  'too-firm': 'Choose a softer grade, or a softer layer on top.',
-  'too-soft': 'Choose a firmer grade.',
+  'on-board': 'Choose a thicker block, a firmer or more supportive grade, or a firm layer below.',
 } as const
 
 const BASES = {

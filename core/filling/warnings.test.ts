@@ -1,21 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import type { FoamFilling, Grade, PartJob } from '../../contract/index.ts'
 import { newSeat } from '../job/index.ts'
-import { DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
-import { foamJob, planOne } from '../testing/jobs.ts'
+import { DEMO_GRADES } from '../demo/index.ts'
+import { foamJob, planOne, mediumBenchPart } from '../testing/jobs.ts'
 import { USUAL_FIBRE, usualWadding } from './index.ts'
 
 const named = (name: string): Grade => DEMO_GRADES.find((g) => g.name === name)!
 const filledJob = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}): PartJob =>
   foamJob((foam) => ({ ...foam, ...change }), {
-    ...keepersBenchPart(),
+    ...mediumBenchPart(),
     seat: newSeat('singles', ...(size as [number, number, number]), 1),
   })
 const warned = (size: readonly [number, number, number], change: Partial<FoamFilling> = {}) =>
   planOne(filledJob(size, change))
     .warnings.filter((w) => w.station === 'filling')
     .map((w) => w.code)
-const { load } = keepersBenchPart().filling
+const { load } = mediumBenchPart().filling
 const layers = (...of: (readonly [string, number | null])[]) =>
   of.map(([name, thicknessMm]) => ({ grade: named(name), thicknessMm }))
 
@@ -24,7 +24,7 @@ describe('what the filling station objects to', () => {
     ['a hot wire', { tool: 'hot-wire' as const }, 'hot-wire'],
     ['film', { film: true }, 'film'],
   ])('%s', (_name, change, code) => {
-    const job = keepersBenchPart()
+    const job = mediumBenchPart()
     const said = planOne({ ...job, cutting: { ...job.cutting, ...change } }).warnings.map((w) => w.code)
     expect(said.filter((c) => c === code)).toHaveLength(1)
     expect(planOne(job).warnings.map((w) => w.code)).not.toContain(code)
@@ -133,7 +133,7 @@ describe('beds for infants', () => {
 describe('loose fibre', () => {
   const seat = newSeat('singles', 560, 480, 140, 4)
   const job: PartJob = {
-    ...keepersBenchPart(),
+    ...mediumBenchPart(),
     seat,
     filling: { kind: 'loose-fibre', load, boardMm: { now: 0, before: 0 }, ...USUAL_FIBRE },
   }

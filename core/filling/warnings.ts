@@ -7,7 +7,7 @@ import type { CuttingPlan } from './cutting/index.ts'
 import type { FillingPlan, FoamPlan } from './filling.ts'
 import { LEAST_LAYER_MM } from './layers.ts'
 import { directionWarnings, expectedSize, fitWarnings, NOTICED_MM } from './sizing/index.ts'
-import { isMatterOfTaste, MOST_SHEETS } from './choice/index.ts'
+import { isCalm, MOST_SHEETS } from './choice/index.ts'
 
 const at = (level: Raised<FillingWarning>['level']) => ({ station: 'filling', level }) as const
 
@@ -55,7 +55,7 @@ function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly
     base: load.base,
   }))
   const doubts = verdict.doubts.map((doubt): Raised<FillingWarning> => ({
-    ...at(isMatterOfTaste(doubt) ? 'note' : 'warning'),
+    ...at(isCalm(doubt) ? 'note' : 'warning'),
     code: 'foam-doubt',
     doubt,
     base: load.base,

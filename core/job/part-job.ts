@@ -86,7 +86,7 @@ export function jobOf({
   const { cloth: face, others, ...lies } = cloth
   return {
     format: 'loft-seam/job',
-    version: 7,
+    version: 8,
     ...ticket,
     parts: [{ letter, name, pose, follows, seat, filling, makeUp, cloth: { ...lies, own: {} }, allowances: allowed }],
     cloth: { cloth: face, others },

@@ -2,11 +2,10 @@ import { jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
 import type { PartJob, Learned } from '../../contract/index.ts'
 import { normal as normalOf, seeded } from '../random/index.ts'
-import { keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { jobCard } from '../card/index.ts'
 import { setRecord, started, ticked, workOrder } from '../making/index.ts'
-import { worked } from '../testing/jobs.ts'
+import { worked, mediumBenchPart } from '../testing/jobs.ts'
 import {
   evidenceOf,
   joined,
@@ -165,7 +164,7 @@ describe('simulated shops', () => {
 
 describe('evidence of a job', () => {
   it('holds measured cushions, timed steps and used cloth against the plan', () => {
-    const bench = keepersBenchPart()
+    const bench = mediumBenchPart()
     const log = (widthMm: number) => ({
       day: TODAY,
       widthMm,
@@ -208,7 +207,7 @@ describe('what was learnt', () => {
   ]
 
   it('is offered to jobs of that make-up and cloth alone', () => {
-    const job = keepersBenchPart()
+    const job = mediumBenchPart()
     expect(learnedFor(job, worked(job), learned)).toMatchObject({ widthShare: 0.007, depthShare: 0.004 })
     expect(
       learnedFor({ ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, id: 'other' } } }, null, learned),
@@ -216,7 +215,7 @@ describe('what was learnt', () => {
   })
 
   it('cuts plates smaller by its shares, boxing by the one of the way it runs, and still sews; given up, all is as before', () => {
-    const job = keepersBenchPart()
+    const job = mediumBenchPart()
     const own = worked(setLearned(learnedFor(job, null, learned)).apply(job))
     const cut = (plan: ReturnType<typeof worked>, what: string) => plan.cutList.find((l) => l.what === what)!
     // 746.67 x 0.993 + 24 = 765.4; 468 x 0.996 + 24 = 490.1; the front boxing by the width's share too, so that it

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { PartJob, Lay } from '../../contract/index.ts'
-import { demoParts, keepersBenchPart } from '../demo/index.ts'
-import { benchJob, worked } from '../testing/jobs.ts'
+import { demoParts } from '../demo/index.ts'
+import { benchJob, worked, mediumBenchPart } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { textKey } from '../text-key/index.ts'
 import { blockLabels, buyingList, chalkList, sheetSize } from './index.ts'
 
-const job = keepersBenchPart()
+const job = mediumBenchPart()
 const plan = worked(job)
 
 describe('the cut list', () => {
@@ -34,8 +34,8 @@ describe('the cut list', () => {
   it('counts a block of two layers twice, by sheet thickness', () => {
     const thick = worked(benchJob({ thickness: 125 }))
     expect(thick.cutList.filter((l) => l.material === 'foam').map((l) => [l.count, l.what])).toEqual([
-      [3, 'Foam A1, Gannet 30/140, 100 mm sheet'],
-      [3, 'Foam A2, Gannet 30/140, 25 mm sheet'],
+      [3, 'Foam A1, Fulmar 50/220, 100 mm sheet'],
+      [3, 'Foam A2, Fulmar 50/220, 25 mm sheet'],
     ])
   })
 
@@ -118,10 +118,12 @@ describe('the cut list of shapes', () => {
       lines(berth!)
         .filter((l) => l.material === 'foam')
         .map((l) => [l.what, l.count, l.note]),
-    ).toEqual([
-      ['Foam A1, Skua 30/150, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
-      ['Foam B1, Skua 30/150, 100 mm sheet', 1, 'cut to the template; knife tilt: hull 24° outwards going up'],
-    ])
+    ).toEqual(
+      ['A', 'B'].flatMap((letter) => [
+        [`Foam ${letter}1, Auk 33/400, 25 mm sheet`, 1, expect.stringContaining('knife tilt: hull 24° outwards')],
+        [`Foam ${letter}2, Skua 30/150, 75 mm sheet`, 1, expect.stringContaining('knife tilt: hull 24° outwards')],
+      ]),
+    )
     expect(lines(ring!)[0]!.note).toBe('cut to the template')
     expect(lines(bunks!)[0]!.note).toBe('on the board; cut to the template')
     expect(

@@ -2,9 +2,9 @@ import { jobOf } from '../job/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PartJob } from '../../contract/index.ts'
-import { demoParts, keepersBenchPart } from '../demo/index.ts'
+import { demoParts } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
-import { worked, planOne } from '../testing/jobs.ts'
+import { worked, planOne, mediumBenchPart } from '../testing/jobs.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
 import { sayWorking } from '../working/index.ts'
 import {
@@ -28,7 +28,7 @@ import {
 
 const { rates } = USUAL_WORKSHOP
 const order = (job: PartJob) => workOrder(jobOf(job), worked(job))
-const bench = keepersBenchPart()
+const bench = mediumBenchPart()
 const steps = order(bench)
 
 describe('the work order of the keepers bench', () => {

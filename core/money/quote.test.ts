@@ -3,9 +3,9 @@ import { describe, expect, it } from 'vitest'
 import type { Charges, PartJob } from '../../contract/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { workOrder } from '../making/index.ts'
-import { DEMO_CLOTHS, DEMO_TRIMS, keepersBenchPart } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
-import { worked } from '../testing/jobs.ts'
+import { worked, mediumBenchPart } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { alternatives, chargesOf, quoteDoubtWords, quoteFor } from './index.ts'
 
@@ -18,7 +18,7 @@ const charges: Charges = {
   depositShare: 0.5,
   roundTo: 0.5,
 }
-const job = keepersBenchPart()
+const job = mediumBenchPart()
 function quote(
   change: (j: PartJob) => PartJob = (j) => j,
   by: Charges = charges,

@@ -2,10 +2,9 @@ import { jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
 import { solveLay } from '../lay/index.ts'
 import { planDocument } from './plan-document.ts'
-import { keepersBenchPart } from '../demo/index.ts'
-import { benchJob, planOne } from '../testing/jobs.ts'
+import { benchJob, planOne, mediumBenchPart } from '../testing/jobs.ts'
 
-const job = keepersBenchPart()
+const job = mediumBenchPart()
 const plan = planOne(job)
 const solved =
   plan.kind === 'worked'

@@ -1,7 +1,7 @@
 import type { Job, Lay } from '../../contract/index.ts'
 import type { PipingStrips } from '../cloth/index.ts'
 import { cutOutline, marksOnPiece, notchOnPiece, noteWords, sewnOutline, type Panel } from '../cover/index.ts'
-import { doubtWords, failureWords } from '../filling/index.ts'
+import { doubtWords, failureWords, verdictWords, type Sunk } from '../filling/index.ts'
 import { instanceOf, lowerBound } from '../lay/index.ts'
 import { buyingList, chalkList, shapeNote } from '../lists/index.ts'
 import { workOrder } from '../making/index.ts'
@@ -168,18 +168,11 @@ function fillingDocument({ part, filling }: DesignPlan, say: Say) {
       liner: { ...sizesDocument(filling.liner, say), openMm: filling.liner.openMm },
     }
   const { support, failures, doubts } = filling.verdict
-  const age = ({ sinks, worstStrain, bottoming, marginMm }: typeof support.fresh) => ({
-    worstStrain,
-    bottoming,
-    marginMm,
-    sitters: sinks.map((s) => ({
-      end: s.sitter.end,
-      massKg: s.sitter.massKg,
-      meanPa: s.sitter.meanPa,
-      peakPa: s.sitter.peakPa,
-      strain: s.strain,
-      leftMm: s.leftMm,
-    })),
+  const sunk = ({ strain, leftMm, contactM2, meanPa, peakPa }: Sunk) => ({ strain, leftMm, contactM2, meanPa, peakPa })
+  const age = ({ sinks, worst, standing }: typeof support.fresh) => ({
+    standing,
+    worst: sunk(worst),
+    sitters: sinks.map((s) => ({ end: s.sitter.end, massKg: s.sitter.massKg, forceN: s.sitter.restN, ...sunk(s) })),
   })
   return {
     kind: filling.kind,
@@ -208,11 +201,14 @@ function fillingDocument({ part, filling }: DesignPlan, say: Say) {
     },
     support: {
       years: support.years,
-      bottomsInYear: support.bottomsInYear,
+      onBoardInYear: support.onBoardInYear,
+      holdsKg: support.holdsKg,
+      feel: filling.verdict.feel,
+      says: verdictWords(filling.verdict, filling.loadCase, part.units),
       fresh: age(support.fresh),
       aged: age(support.aged),
-      failures: failures.map(failureWords),
-      doubts: doubts.map(doubtWords),
+      failures: failures.map((f) => failureWords(f, part.units)),
+      doubts: doubts.map((d) => doubtWords(d, part.units)),
     },
   }
 }

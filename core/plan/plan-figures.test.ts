@@ -6,15 +6,15 @@ import { newSeat, setCloth, setLooseFibre, shapedSeat, reading } from '../job/in
 import { solveLay } from '../lay/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { flatten, onEdge, outwardOn, type Point, type Polygon } from '../outline/index.ts'
-import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
-import { onlyDesign, worked, planOne } from '../testing/jobs.ts'
+import { DEMO_CLOTHS, demoParts } from '../demo/index.ts'
+import { onlyDesign, worked, planOne, mediumBenchPart } from '../testing/jobs.ts'
 
 /* Figures of whole jobs, recomputed from what is drawn, exported or bought. */
 
 const single = (w: number, d: number, t: number, change: Partial<PartJob> = {}): PartJob => ({
-  ...keepersBenchPart(),
+  ...mediumBenchPart(),
   seat: { ...newSeat('singles', w, d, t, 1), clearanceMm: 0 },
-  cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
+  cloth: { ...mediumBenchPart().cloth, match: { kind: 'none' } },
   ...change,
 })
 

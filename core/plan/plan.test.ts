@@ -5,15 +5,15 @@ import { acceptLay, solveLay } from '../lay/index.ts'
 import { buyingList, chalkList } from '../lists/index.ts'
 import { usualFoam } from '../filling/index.ts'
 import { jobOf, setFilling, setGrade, USUAL_PIPING } from '../job/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
-import { benchJob, foamJob, foamOf, onlyDesign, worked, planOne } from '../testing/jobs.ts'
+import { DEMO_CLOTHS, DEMO_GRADES } from '../demo/index.ts'
+import { benchJob, foamJob, foamOf, onlyDesign, worked, planOne, mediumBenchPart } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 
 const codes = (job: PartJob) => planOne(job).warnings.map((w) => w.code)
 const steps = (n: number) => ({ seed: 1, budget: { steps: n, isStopped: () => false } })
 
 describe("the keepers' bench, worked by hand", () => {
-  const job = keepersBenchPart()
+  const job = mediumBenchPart()
   const plan = worked(job)
   const { filling, design } = onlyDesign(plan)
   const { block, cover } = filling.sizing
@@ -113,7 +113,7 @@ describe('a bench in inches, worked by hand', () => {
 
 describe('railroaded', () => {
   it('puts plates on their side, matches the side boxing, and says the front cannot match', () => {
-    const base = keepersBenchPart()
+    const base = mediumBenchPart()
     const job: PartJob = { ...base, cloth: { ...base.cloth, direction: 'railroaded' } }
     const plan = worked(job)
     const piece = (id: string) => plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
@@ -133,7 +133,7 @@ describe('railroaded', () => {
 })
 
 describe('warnings', () => {
-  const job = keepersBenchPart()
+  const job = mediumBenchPart()
   it.each<[string, PartJob, string]>([
     ['readings 9 mm apart on 468', benchJob({ depth: { readings: [{ mm: 468 }, { mm: 477 }] } }), 'readings-spread'],
     ['thickness larger than the depth', benchJob({ thickness: 600 }), 'thickness-over-depth'],
@@ -201,7 +201,7 @@ describe('planJob is total', () => {
           bias: fc.boolean(),
         }),
         (r) => {
-          const job = keepersBenchPart()
+          const job = mediumBenchPart()
           const tried: PartJob = {
             ...benchJob({ width: r.w, depth: r.d, thickness: r.t, count: r.n, gapMm: r.gap }),
             filling: usualFoam(DEMO_GRADES[r.grade]!),

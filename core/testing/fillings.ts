@@ -60,15 +60,15 @@ const anyLoad: fc.Arbitrary<Load> = fc
     base: fc.constantFrom('board', 'slats', 'webbing', 'mesh'),
     light: mm(15, 250),
     heavy: mm(15, 250),
-    contactM2: fc.option(fc.double({ min: 0.005, max: 2, noNaN: true })),
+    reachMm: fc.option(fc.double({ min: 20, max: 600, noNaN: true })),
   })
-  .map(({ use, exposure, base, light, heavy, contactM2 }) => ({
+  .map(({ use, exposure, base, light, heavy, reachMm }) => ({
     use,
     exposure,
     base,
     lightestKg: Math.min(light, heavy),
     heaviestKg: Math.max(light, heavy),
-    own: contactM2 === null ? {} : { contactM2 },
+    own: reachMm === null ? {} : { reachMm },
   }))
 
 const stockOf = (gradeId: string): fc.Arbitrary<FoamStock> =>

@@ -104,3 +104,6 @@ export function benchJob(
     },
   }
 }
+
+/** The keepers' bench in foam of medium firmness, for figures worked by hand. */
+export const mediumBenchPart = (): PartJob => keepersBenchPart('Gannet 30/140')

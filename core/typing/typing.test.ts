@@ -1,12 +1,13 @@
+import { mediumBenchPart } from '../testing/jobs.ts'
 import { jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
 import { JOB_LIMITS, readJob, type PartJob } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES } from '../demo/index.ts'
 import { slotOf } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { GRAMMAR, readTyped, typingWords } from './index.ts'
 
-const context = (units: LengthUnit = 'mm', job: PartJob | null = { ...keepersBenchPart(), units }) => ({
+const context = (units: LengthUnit = 'mm', job: PartJob | null = { ...mediumBenchPart(), units }) => ({
   job,
   units,
   grades: DEMO_GRADES,
@@ -17,10 +18,10 @@ const edited = (line: string, units: LengthUnit = 'mm'): PartJob => {
   const typed = readTyped(line, context(units))
   if (!typed.ok || typed.value.kind !== 'edit')
     throw new Error(`${line}: ${typed.ok ? 'a seat' : typingWords(typed.error)}`)
-  return typed.value.edit.apply({ ...keepersBenchPart(), units })
+  return typed.value.edit.apply({ ...mediumBenchPart(), units })
 }
 const read = (job: PartJob, slot: string) => slotOf(job.seat, slot)!.dimension.readings
-const refused = (line: string, job: PartJob | null = keepersBenchPart()) => {
+const refused = (line: string, job: PartJob | null = mediumBenchPart()) => {
   const typed = readTyped(line, context('mm', job))
   return typed.ok ? 'understood' : typed.error.code
 }
@@ -135,7 +136,7 @@ describe('every shape typed in one line', () => {
   ])('%s', (line, expected) => {
     const { seat } = shape(line)
     expect(seat).toMatchObject(expected)
-    expect(readJob(JSON.parse(JSON.stringify(jobOf({ ...keepersBenchPart(), seat })))).ok).toBe(true)
+    expect(readJob(JSON.parse(JSON.stringify(jobOf({ ...mediumBenchPart(), seat })))).ok).toBe(true)
   })
 
   it('in inches, with fractions, in a metric shop', () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { loadCaseOf, supportOf, USUAL_LOAD } from '../../../core/filling/index.ts'
 import { DEMO_GRADES } from '../../../core/demo/index.ts'
 import { foamColour } from './foam-colour.ts'
-import { dentOf, sectionWidthMm } from './foam/section-shape.ts'
+import { restOf, sectionWidthMm } from './foam/section-shape.ts'
 import { FILLING_PAGES, pageOf } from './pages.ts'
 
 const named = (name: string) => DEMO_GRADES.find((g) => g.name === name)!
@@ -13,25 +13,33 @@ const layers = [
 ]
 const lowest = (line: readonly (readonly [number, number])[]) => Math.min(...line.map(([, y]) => y))
 
-describe('the dent of a sitter', () => {
-  it('is as deep as the model says, new and aged', () => {
+describe('a sitter at rest, cut through', () => {
+  it('lies as deep as the model says, new and aged', () => {
     const support = supportOf(layers, load)
     for (const which of [0, 1, 2] as const) {
-      const dent = dentOf(layers, load, which)
-      expect(lowest(dent.boundaries.at(-1)!)).toBeCloseTo(support.fresh.sinks[which].leftMm, 2)
-      expect(lowest(dent.aged)).toBeCloseTo(support.aged.sinks[which].leftMm, 2)
+      const rest = restOf(layers, load, which)
+      expect(lowest(rest.boundaries.at(-1)!)).toBeCloseTo(support.fresh.sinks[which].leftMm, 1)
+      expect(lowest(rest.aged)).toBeCloseTo(support.aged.sinks[which].leftMm, 1)
+      expect(lowest(rest.body)).toBeCloseTo(support.fresh.sinks[which].leftMm, 1)
     }
-    expect(dentOf(layers, load, 2).peakMm).toBeCloseTo(100 * (1 - support.fresh.worstStrain), 2)
+  })
+
+  it('the body is a piece of a circle, and the foam touches it where it is in touch', () => {
+    const { body, boundaries } = restOf(layers, load, 1)
+    const foot = lowest(body)
+    for (const [x, y] of body) expect(Math.hypot(x, y - foot - 500)).toBeCloseTo(500, 3)
+    const surface = new Map(boundaries.at(-1)!.map(([x, y]) => [x, y]))
+    for (const [x, y] of body) if (y < 100) expect(surface.get(x)).toBeCloseTo(y, 1)
   })
 
   it('leaves the foam beside it as thick as it was, and its layers in order everywhere', () => {
-    const { boundaries } = dentOf(layers, load, 2)
+    const { boundaries } = restOf(layers, load, 2)
     expect(boundaries.map((line) => line[0]![1])).toEqual([75, 100])
     boundaries[0]!.forEach(([, y], i) => expect(y).toBeLessThan(boundaries[1]![i]![1]))
   })
 
   it('is as wide as its section to scale, and even on both sides', () => {
-    const surface = dentOf(layers, load, 1).boundaries.at(-1)!
+    const surface = restOf(layers, load, 1).boundaries.at(-1)!
     expect(surface.at(-1)![0] - surface[0]![0]).toBeCloseTo(sectionWidthMm(load), 6)
     surface.forEach(([x, y], i) => {
       const [other, same] = surface[surface.length - 1 - i]!

@@ -1,11 +1,13 @@
 import type { Grade } from '../../../contract/index.ts'
 import {
-  curveBook,
   hardnessOf,
-  NEAR_BOTTOM,
-  supportOf,
+  depthUnder,
+  goodYears,
+  NEAR_BOARD,
+  ON_BOARD,
+  pressed,
+  stackOf,
   whereReaches,
-  type CurveBook,
   type LoadCase,
   type SettledLayer,
 } from '../model/index.ts'
@@ -33,8 +35,8 @@ export interface Relaxation {
 
 export interface Advice {
   /**
-   * Those that work: the soundest first, then those that please most sitters with fewest layers, then the least cost
-   * for a year of their life.
+   * Those that work, in the order of the aim; all round: the soundest first, then those that feel right with fewest
+   * layers, then the least cost for a year of their life.
    */
   readonly works: readonly Candidate[]
   /** For every grade that does not, its stack that comes nearest, with the reasons. */
@@ -46,7 +48,17 @@ export interface Advice {
   readonly softest: Candidate | null
 }
 
+/** What the maker is after, of foams that hold. */
+export type Aim =
+  | { readonly kind: 'all-round' }
+  | { readonly kind: 'cheapest'; readonly years: number }
+  | { readonly kind: 'softest' }
+  /** As the middle sitter found the old one. */
+  | { readonly kind: 'as-before'; readonly strain: number }
+  | { readonly kind: 'lightest' }
+
 export interface AdviceQuestion {
+  readonly aim?: Aim
   readonly load: LoadCase
   readonly limits: { readonly leastMm: number; readonly mostMm: number }
   /** Plan area of one block, for its mass and cost. */
@@ -59,24 +71,23 @@ export interface AdviceQuestion {
  */
 export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): Advice {
   const { leastMm, mostMm } = question.limits
-  const curves = curveBook()
   const screen = (layers: readonly SettledLayer[]): Rejected => ({
     layers,
-    failures: screenStack(layers, question.load, curves),
+    failures: screenStack(layers, question.load),
   })
-  const full = ({ layers }: Rejected) => candidate(layers, question, curves)
+  const full = ({ layers }: Rejected) => candidate(layers, question)
   const singles = grades.map((grade) =>
     thicknessesWithin(grade.thicknessesMm, leastMm, mostMm).map((thicknessMm) => screen([{ grade, thicknessMm }])),
   )
   const all = [...singles.flat(), ...pairStacks(grades, question).map(screen)]
-  const works = bestOfEach(all.filter((c) => c.failures.length === 0).map(full)).toSorted(byWorth)
+  const works = bestOfEach(all.filter((c) => c.failures.length === 0).map(full))
   const working = new Set(works.flatMap((c) => (c.layers.length === 1 ? [c.layers[0]!.grade] : [])))
   const fails = singles
     .flatMap((own) => (own.length === 0 || working.has(own[0]!.layers[0]!.grade) ? [] : [own.toSorted(byNearness)[0]!]))
     .toSorted(byNearness)
   const alone = works.filter((c) => c.layers.length === 1)
   return {
-    works,
+    works: byAim(works, question.aim ?? { kind: 'all-round' }),
     fails,
     notInThickness: grades.filter((_, i) => singles[i]!.length === 0),
     relax: works.length > 0 ? [] : relaxations(all).map(({ demand, lets }) => ({ demand, lets: full(lets) })),
@@ -88,26 +99,29 @@ export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): 
 }
 
 /**
- * The thinnest block of a grade that the heaviest sitter's peak leaves under 65 % strain, new and at the end
- * of its life; null where none does. In this model thickness helps by its edges alone.
+ * The thinnest block of a grade that keeps the heaviest off the board, new and at the end of its life, and that leaves
+ * him well clear of it; null where none does.
  */
 export function thinnestWorkable(
   grade: Grade,
   load: LoadCase,
-): { readonly freshMm: number | null; readonly agedMm: number | null } {
-  const find = (age: 'fresh' | 'aged'): number | null => {
-    const clear = (thicknessMm: number) => NEAR_BOTTOM - supportOf([{ grade, thicknessMm }], load)[age].worstStrain
-    if (clear(THICKEST_MM) < 0) return null
-    return clear(THINNEST_MM) >= 0 ? THINNEST_MM : whereReaches(0, clear, THINNEST_MM, THICKEST_MM, 0.05)
+): { readonly freshMm: number | null; readonly agedMm: number | null; readonly clearMm: number | null } {
+  const find = (lifeShare: number, most: number): number | null => {
+    const room = (thicknessMm: number) => {
+      const stack = stackOf(pressed([{ grade, thicknessMm }], lifeShare))
+      return most - depthUnder(load.sitters[2].slamN, load.body, stack) / thicknessMm
+    }
+    if (room(THICKEST_MM) < 0) return null
+    return room(THINNEST_MM) >= 0 ? THINNEST_MM : whereReaches(0, room, THINNEST_MM, THICKEST_MM, 0.05)
   }
-  return { freshMm: find('fresh'), agedMm: find('aged') }
+  return { freshMm: find(0, ON_BOARD), agedMm: find(1, ON_BOARD), clearMm: find(0, NEAR_BOARD) }
 }
 
 export const THINNEST_MM = 10
 const THICKEST_MM = 300
 
-function candidate(layers: readonly SettledLayer[], { load, areaMm2 }: AdviceQuestion, curves: CurveBook): Candidate {
-  const verdict = judgeStack(layers, load, curves)
+function candidate(layers: readonly SettledLayer[], { load, areaMm2 }: AdviceQuestion): Candidate {
+  const verdict = judgeStack(layers, load)
   const volume = (l: SettledLayer) => (areaMm2 * l.thicknessMm) / 1e9
   const massKg = layers.reduce((sum, l) => sum + volume(l) * l.grade.densityKgM3, 0)
   const cost = layers.reduce((sum, l) => sum + volume(l) * l.grade.pricePerM3, 0)
@@ -177,6 +191,28 @@ const unsound = (c: Candidate): number => c.doubts.filter((d) => !isMatterOfTast
 /** A layer more is glue and work; a sitter less pleased is a reproach. */
 const bother = (c: Candidate): number => c.layers.length + c.doubts.filter(isMatterOfTaste).length
 
+/** In the order of an aim; cheapest only of what lasts. */
+function byAim(works: readonly Candidate[], aim: Aim): readonly Candidate[] {
+  switch (aim.kind) {
+    case 'all-round':
+      return works.toSorted(byWorth)
+    case 'cheapest':
+      return works.filter((c) => goodYears(c.support) >= aim.years).toSorted((a, b) => a.cost - b.cost || byWorth(a, b))
+    case 'softest':
+      return works.toSorted((a, b) => middleStrain(b) - middleStrain(a) || byWorth(a, b))
+    case 'as-before':
+      return works.toSorted(
+        (a, b) => Math.abs(middleStrain(a) - aim.strain) - Math.abs(middleStrain(b) - aim.strain) || byWorth(a, b),
+      )
+    case 'lightest':
+      return works.toSorted((a, b) => a.massKg - b.massKg || byWorth(a, b))
+    default:
+      return aim satisfies never
+  }
+}
+
+const middleStrain = (c: Candidate): number => c.support.fresh.sinks[1].strain
+
 const byNearness = (a: Rejected, b: Rejected): number => a.failures.length - b.failures.length || missBy(a) - missBy(b)
 
 /** How far a stack misses its demands, in strain. */
@@ -185,12 +221,8 @@ function missBy(c: Rejected): number {
     switch (f.code) {
       case 'exposure':
         return sum + 1
-      case 'bottoms':
-        return sum + f.strain - NEAR_BOTTOM
-      case 'too-firm':
-        return sum + f.least - f.strain
-      case 'too-soft':
-        return sum + f.strain - f.most
+      case 'on-board':
+        return sum + f.strain - ON_BOARD
       default:
         return f satisfies never
     }

@@ -3,6 +3,7 @@ export {
   THINNEST_MM,
   thinnestWorkable,
   type Advice,
+  type Aim,
   type AdviceQuestion,
   type Candidate,
   type Rejected,
@@ -12,13 +13,16 @@ export { estimateFoam, gradeFromTest, type FoamEstimate, type FoamTestFault, typ
 export { startGrade } from './start-grade.ts'
 export { judgeOldFoam, MOST_LOST, type OldFoamReason, type OldFoamVerdict } from './old-foam.ts'
 export { MOST_SHEETS, nearestStack, stackFor } from './stacks.ts'
-export { isMatterOfTaste, judgeStack, type Doubt, type Failure, type Verdict } from './verdict.ts'
+export { isCalm, isMatterOfTaste, judgeStack, type Doubt, type Failure, type Feel, type Verdict } from './verdict.ts'
 export {
   doubtWords,
   EXPOSURE_WORDS,
   failureWords,
+  FEEL_WORDS,
   layerWords,
   OLD_FOAM_WORDS,
   percent,
   relaxationWords,
+  STANDING_WORDS,
+  verdictWords,
 } from './words.ts'

@@ -1,68 +1,68 @@
 import type { Exposure } from '../../../contract/index.ts'
 import {
-  BOTTOM,
+  depthUnder,
   FAMILIES,
+  goodYears,
+  NEAR_BOARD,
+  ON_BOARD,
   pressed,
-  strainUnder,
+  stackOf,
   supportOf,
-  type CurveBook,
   type LoadCase,
   type SettledLayer,
   type Support,
+  type UseDemands,
 } from '../model/index.ts'
 
 /** Why a stack cannot be used. */
 export type Failure =
   | { readonly code: 'exposure'; readonly grade: string; readonly place: Exposure; readonly why: string }
-  | { readonly code: 'too-firm'; readonly strain: number; readonly least: number }
-  | { readonly code: 'too-soft'; readonly strain: number; readonly most: number }
-  | { readonly code: 'bottoms'; readonly strain: number }
+  | { readonly code: 'on-board'; readonly massKg: number; readonly leftMm: number; readonly strain: number }
 
 /** What to think about before using it. */
 export type Doubt =
-  | { readonly code: 'near-bottom'; readonly strain: number }
-  | { readonly code: 'bottoms-aged'; readonly year: number }
-  | { readonly code: 'near-bottom-aged'; readonly strain: number }
-  | { readonly code: 'light-feels-hard'; readonly strain: number; readonly least: number }
-  | { readonly code: 'heavy-sinks-deep'; readonly strain: number; readonly most: number }
+  | { readonly code: 'middle-near-board'; readonly leftMm: number }
+  | { readonly code: 'on-board-aged'; readonly year: number; readonly isSoon: boolean }
+  | { readonly code: 'feels-firm' | 'feels-soft'; readonly strain: number }
+
+/** How the middle sitter finds it: no fault, whichever it is. */
+export type Feel = 'soft' | 'right' | 'firm'
 
 /** Not everybody is comfortable; the foam itself is sound. */
-export const isMatterOfTaste = (d: Doubt): boolean => d.code === 'light-feels-hard' || d.code === 'heavy-sinks-deep'
+export const isMatterOfTaste = (d: Doubt): boolean => d.code === 'feels-firm' || d.code === 'feels-soft'
+
+/** Nothing a customer would complain of. */
+export const isCalm = (d: Doubt): boolean => isMatterOfTaste(d) || (d.code === 'on-board-aged' && !d.isSoon)
 
 export interface Verdict {
   readonly support: Support
+  readonly feel: Feel
   readonly failures: readonly Failure[]
   readonly doubts: readonly Doubt[]
 }
 
 /** Holds a stack of layers against what the job asks of it. */
-export function judgeStack(layers: readonly SettledLayer[], load: LoadCase, curves?: CurveBook): Verdict {
-  const support = supportOf(layers, load, curves)
+export function judgeStack(layers: readonly SettledLayer[], load: LoadCase): Verdict {
+  const support = supportOf(layers, load)
+  const feel = feelOf(support.fresh.sinks[1].strain, load.demands)
   return {
     support,
-    failures: failuresOf(layers, load, support.fresh.sinks[1].strain, support.fresh.worstStrain),
-    doubts: doubtsOf(support, load),
+    feel,
+    failures: failuresOf(layers, load, support.fresh.worst.strain),
+    doubts: doubtsOf(support, feel),
   }
 }
 
 /** Its failures alone, for looking through many stacks. */
-export function screenStack(layers: readonly SettledLayer[], load: LoadCase, curves: CurveBook): readonly Failure[] {
-  const stack = pressed(layers, 0, curves)
-  return failuresOf(
-    layers,
-    load,
-    strainUnder(load.sitters[1].meanPa, stack, load.acrossMm),
-    strainUnder(load.sitters[2].peakPa, stack, load.acrossMm),
-  )
+export function screenStack(layers: readonly SettledLayer[], load: LoadCase): readonly Failure[] {
+  const stack = stackOf(pressed(layers, 0))
+  return failuresOf(layers, load, depthUnder(load.sitters[2].slamN, load.body, stack) / stack.totalMm)
 }
 
-function failuresOf(
-  layers: readonly SettledLayer[],
-  load: LoadCase,
-  strain: number,
-  worst: number,
-): readonly Failure[] {
-  const { leastCompression: least, mostCompression: most } = load.demands
+const feelOf = (strain: number, { leastCompression, mostCompression }: UseDemands): Feel =>
+  strain < leastCompression ? 'firm' : strain > mostCompression ? 'soft' : 'right'
+
+function failuresOf(layers: readonly SettledLayer[], load: LoadCase, strain: number): readonly Failure[] {
   const misplaced = layers.filter((l) => !l.grade.exposures.includes(load.exposure))
   const failures: Failure[] = [...new Set(misplaced.map((l) => l.grade))].map((grade) => ({
     code: 'exposure',
@@ -70,22 +70,24 @@ function failuresOf(
     place: load.exposure,
     why: FAMILIES[grade.family].notFor,
   }))
-  if (worst > BOTTOM) failures.push({ code: 'bottoms', strain: worst })
-  if (strain < least) failures.push({ code: 'too-firm', strain, least })
-  if (strain > most) failures.push({ code: 'too-soft', strain, most })
+  const totalMm = layers.reduce((sum, l) => sum + l.thicknessMm, 0)
+  if (strain > ON_BOARD)
+    failures.push({ code: 'on-board', massKg: load.sitters[2].massKg, leftMm: totalMm * (1 - strain), strain })
   return failures
 }
 
-function doubtsOf({ fresh, aged, bottomsInYear }: Support, load: LoadCase): readonly Doubt[] {
-  const { leastCompression: least, mostCompression: most } = load.demands
-  const [light, , heavy] = fresh.sinks
+function doubtsOf(support: Support, feel: Feel): readonly Doubt[] {
+  const { fresh, onBoardInYear, years } = support
+  const middle = fresh.sinks[1]
   const doubts: Doubt[] = []
-  if (fresh.bottoming === 'near') doubts.push({ code: 'near-bottom', strain: fresh.worstStrain })
-  if (fresh.bottoming !== 'bottoms' && bottomsInYear !== null)
-    doubts.push({ code: 'bottoms-aged', year: bottomsInYear })
-  else if (fresh.bottoming === 'clear' && aged.bottoming === 'near')
-    doubts.push({ code: 'near-bottom-aged', strain: aged.worstStrain })
-  if (light.strain < least) doubts.push({ code: 'light-feels-hard', strain: light.strain, least })
-  if (heavy.strain > most) doubts.push({ code: 'heavy-sinks-deep', strain: heavy.strain, most })
+  if (fresh.standing !== 'on-board' && middle.strain > NEAR_BOARD)
+    doubts.push({ code: 'middle-near-board', leftMm: middle.leftMm })
+  if (fresh.standing !== 'on-board' && onBoardInYear !== null)
+    doubts.push({ code: 'on-board-aged', year: onBoardInYear, isSoon: goodYears(support) < years * SOON_SHARE })
+  if (feel === 'firm') doubts.push({ code: 'feels-firm', strain: middle.strain })
+  if (feel === 'soft' && middle.strain <= NEAR_BOARD) doubts.push({ code: 'feels-soft', strain: middle.strain })
   return doubts
 }
+
+/** Foam that is done before this share of the life that its density promises was the wrong one. */
+const SOON_SHARE = 0.5

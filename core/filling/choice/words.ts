@@ -1,9 +1,10 @@
 import type { Exposure } from '../../../contract/index.ts'
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../../units/index.ts'
-import type { SettledLayer } from '../model/index.ts'
+import { sayAmountWithUnit } from '../../working/index.ts'
+import { goodYears, type LoadCase, type SettledLayer, type Standing } from '../model/index.ts'
 import type { Relaxation } from './advice.ts'
 import { MOST_LOST, type OldFoamReason } from './old-foam.ts'
-import type { Doubt, Failure } from './verdict.ts'
+import type { Doubt, Failure, Feel, Verdict } from './verdict.ts'
 
 export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = {
   indoors: 'dry indoors',
@@ -12,37 +13,57 @@ export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = {
   wet: 'outdoors or aboard, uncovered',
 }
 
-export function failureWords(f: Failure): string {
+export function failureWords(f: Failure, unit: LengthUnit): string {
   switch (f.code) {
     case 'exposure':
       return `${f.grade} is not for ${EXPOSURE_WORDS[f.place]}${f.why === '' ? '' : `: ${f.why}`}`
-    case 'bottoms':
-      return `bottoms: the heaviest sitter's peak presses it by ${percent(f.strain)}`
-    case 'too-firm':
-      return `too firm: the middle sitter sinks ${percent(f.strain)}, ${percent(f.least)} is wanted`
-    case 'too-soft':
-      return `too soft: the middle sitter sinks ${percent(f.strain)}, ${percent(f.most)} at most`
+    case 'on-board':
+      return `on the board under ${sayAmountWithUnit(f.massKg, 'mass', unit)}: pressed together by ${percent(f.strain)}`
     default:
       return f satisfies never
   }
 }
 
-export function doubtWords(d: Doubt): string {
+export function doubtWords(d: Doubt, unit: LengthUnit): string {
   switch (d.code) {
-    case 'near-bottom':
-      return `close to the board under the heaviest sitter's peak (${percent(d.strain)})`
-    case 'bottoms-aged':
-      return `fine new, bottoms in its ${ordinal(d.year)} year`
-    case 'near-bottom-aged':
-      return `aged, it comes close to the board (${percent(d.strain)})`
-    case 'light-feels-hard':
-      return `the lightest sitter finds it hard (${percent(d.strain)})`
-    case 'heavy-sinks-deep':
-      return `the heaviest sitter sinks deep (${percent(d.strain)})`
+    case 'middle-near-board':
+      return `close to the board already under the middle sitter: ${formatLengthWithUnit(Math.round(d.leftMm), unit)} left`
+    case 'on-board-aged':
+      return `fine new, on the board under the heaviest in its ${ordinal(d.year)} year`
+    case 'feels-firm':
+      return `a firm seat: the middle sitter sinks ${percent(d.strain)}`
+    case 'feels-soft':
+      return `a soft seat: the middle sitter sinks ${percent(d.strain)}`
     default:
       return d satisfies never
   }
 }
+
+/** What a customer wants to know of a foam, in one line. */
+export function verdictWords({ support }: Verdict, { sitters }: LoadCase, unit: LengthUnit): string {
+  const { worst, standing } = support.fresh
+  const kg = (massKg: number) => sayAmountWithUnit(Math.round(massKg * 10) / 10, 'mass', unit)
+  if (standing === 'on-board')
+    return support.holdsKg < sitters[0].massKg
+      ? `on the board even under ${kg(sitters[0].massKg)}`
+      : `holds up to ${kg(Math.floor(support.holdsKg))}, on the board under ${kg(sitters[2].massKg)}`
+  const years = goodYears(support)
+  return [
+    `holds ${trimmed(sitters[0].massKg, 1)} to ${kg(sitters[2].massKg)}`,
+    `${formatLengthWithUnit(Math.round(worst.leftMm), unit)} left under the heaviest${sitters[2].slamN > sitters[2].restN ? ' in a slam' : ''}`,
+    years < 1
+      ? 'good for less than a year of daily use'
+      : `good for about ${years} year${years === 1 ? '' : 's'} of daily use`,
+  ].join(', ')
+}
+
+export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
+  clear: 'stands clear of the board',
+  near: 'close to the board under the heaviest',
+  'on-board': 'on the board',
+}
+
+export const FEEL_WORDS: Readonly<Record<Feel, string>> = { soft: 'soft', right: 'feels right', firm: 'firm' }
 
 /** Which demand to give up, and what that brings. */
 export function relaxationWords({ demand, lets }: Relaxation, unit: LengthUnit): string {
@@ -51,16 +72,14 @@ export function relaxationWords({ demand, lets }: Relaxation, unit: LengthUnit):
 
 const DEMANDS: Readonly<Record<Failure['code'], string>> = {
   exposure: 'Keep it out of the wet (another exposure)',
-  bottoms: 'Accept that the heaviest sitter touches the board, or lower the heaviest sitter',
-  'too-firm': 'Accept a firmer seat (compression wanted)',
-  'too-soft': 'Accept a softer seat (compression wanted)',
+  'on-board': 'Accept that the heaviest sitter feels the board, or lower the heaviest sitter',
 }
 
 export const OLD_FOAM_WORDS: Readonly<Record<OldFoamReason, string>> = {
   lost: `more than ${percent(MOST_LOST)} of its thickness is gone for good`,
   crumbles: 'it crumbles',
   smells: 'it smells',
-  bottoms: 'the heaviest sitter presses it to the board',
+  'on-board': 'the heaviest sitter presses it to the board',
 }
 
 /** Layers from the top down, as they are spoken of. */

@@ -1,5 +1,5 @@
 import { edgeFactor, diameterOf } from './curve.ts'
-import type { PressedLayer } from './pressed.ts'
+import type { PressedLayer } from './stack.ts'
 
 /** Force on a round area against its travel into a stack, from rest to just short of packed. */
 export function forceTravel(

@@ -4,19 +4,21 @@ export { curveThrough, diameterOf, edgeFactor, PACKED_STRAIN, type FoamCurve } f
 export { FAMILIES, type FamilyHabits } from './families.ts'
 export { demandsOf, loadCaseOf, USES, USUAL_LOAD, type LoadCase, type Sitter, type UseDemands } from './load.ts'
 export { hardnessOf, supportFactorOf, testForces, TEST_PLATE_MM2, TEST_SAMPLE_MM, type TestForces } from './points.ts'
-export { layerStrains, strainUnder, type PressedLayer } from './pressed.ts'
+export { type Body, riseMm, touchMm } from './body.ts'
+export { stackOf, type PressedLayer, type Stack } from './stack.ts'
+export { depthUnder, forceAt, sunkUnder, type Sunk } from './sunk.ts'
 export { whereReaches } from './rising.ts'
 export {
-  BOTTOM,
-  curveBook,
   curveOf,
-  NEAR_BOTTOM,
+  goodYears,
+  NEAR_BOARD,
+  ON_BOARD,
   pressed,
+  standingOf,
   supportOf,
   type Age,
-  type Bottoming,
-  type CurveBook,
   type SettledLayer,
   type Sink,
+  type Standing,
   type Support,
 } from './support.ts'

@@ -2,8 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { SizingSchool, Wadding } from '../../../contract/index.ts'
 import { newSeat } from '../../job/index.ts'
-import { keepersBenchPart } from '../../demo/index.ts'
-import { boxSolid, foamJob, worked } from '../../testing/jobs.ts'
+import { boxSolid, foamJob, worked, mediumBenchPart } from '../../testing/jobs.ts'
 import { usualMakeUp } from '../../cover/index.ts'
 import { entered, sayWorking } from '../../working/index.ts'
 import {
@@ -222,7 +221,7 @@ it('a corner rounded by just the seam allowance is sharp on a snug cover, and th
     ...newSeat('singles', 600, 500, 80, 1),
     corners: { 'near left': { kind: 'round' as const, radiusMm: 12 } },
   }
-  const snug = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } }), { ...keepersBenchPart(), seat })
+  const snug = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' } }), { ...mediumBenchPart(), seat })
   const plan = worked({ ...snug, cloth: { ...snug.cloth, match: { kind: 'none' } } })
   const [design] = plan.designs
   expect(design!.design.solid.outline).toHaveLength(5)
@@ -237,7 +236,7 @@ it('a corner rounded by just the seam allowance is sharp on a snug cover, and th
 describe('fit by direction', () => {
   const snug = () => {
     const job = foamJob((foam) => ({ ...foam, school: { kind: 'snug-cover' }, wadding: null }), {
-      ...keepersBenchPart(),
+      ...mediumBenchPart(),
       seat: { ...newSeat('singles', 680, 545, 76, 1), clearanceMm: 0 },
     })
     return worked({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 6 } } })
@@ -269,8 +268,8 @@ describe('fit by direction', () => {
   it('a border drawn to the thickness is short by its seam, and both girths are', () => {
     const capped = (school: 'drawn-to-thickness' | 'full-depth') =>
       worked({
-        ...keepersBenchPart(),
-        cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
+        ...mediumBenchPart(),
+        cloth: { ...mediumBenchPart().cloth, match: { kind: 'none' } },
         seat: { ...newSeat('singles', 600, 500, 100, 1), clearanceMm: 0 },
         makeUp: { ...usualMakeUp('capped'), construction: { kind: 'capped', school } },
       })

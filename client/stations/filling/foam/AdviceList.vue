@@ -1,39 +1,64 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import {
   adviseFoam,
   doubtWords,
   failureWords,
+  FEEL_WORDS,
   hardnessOf,
   layerWords,
   limitsOf,
-  loadCaseOf,
+  isCalm,
   relaxationWords,
+  supportOf,
+  verdictWords,
+  type Aim,
   type Candidate,
 } from '../../../../core/filling/index.ts'
 import { setLayers } from '../../../../core/job/index.ts'
 import { areaOf } from '../../../../core/outline/index.ts'
-import { formatLength, formatLengthWithUnit } from '../../../../core/units/index.ts'
 import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { useShop } from '../../../stores/shop.ts'
+import AmountField from '../../../ui/AmountField.vue'
 import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
 
 /** What the catalogue has for this job: what works, in order, and why the rest does not. */
-const { jobs, foam, plan, change } = useFoam()
+const { jobs, foam, plan, testedGrade, change } = useFoam()
 const shop = useShop()
 const units = computed(() => jobs.job!.units)
 const limits = computed(() => limitsOf(foam.value, plan.value.sizing.cover.thickness.value))
+/** What the maker is after. The old foam is known once it was pressed. */
+const wanted = ref<Aim['kind']>('all-round')
+const years = ref(8)
+const oldStrain = computed(() => {
+  if (!testedGrade.value) return null
+  const thicknessMm = foam.value.old?.restedMm ?? foam.value.test!.thicknessMm
+  return supportOf([{ grade: testedGrade.value, thicknessMm }], plan.value.loadCase).fresh.sinks[1].strain
+})
+const AIMS = computed((): readonly { value: Aim['kind']; label: string }[] => [
+  { value: 'all-round', label: 'good all round' },
+  { value: 'cheapest', label: 'cheapest that lasts' },
+  { value: 'softest', label: 'softest that holds' },
+  ...(oldStrain.value === null ? [] : [{ value: 'as-before', label: 'as the old one' } as const]),
+  { value: 'lightest', label: 'lightest' },
+])
+const aim = computed((): Aim => {
+  if (wanted.value === 'cheapest') return { kind: 'cheapest', years: years.value }
+  if (wanted.value === 'as-before')
+    return oldStrain.value === null ? { kind: 'all-round' } : { kind: 'as-before', strain: oldStrain.value }
+  return { kind: wanted.value }
+})
 const advice = computed(() =>
   adviseFoam(shop.lists?.grades ?? [], {
-    load: loadCaseOf(foam.value.load),
+    load: plan.value.loadCase,
+    aim: aim.value,
     limits: limits.value,
     areaMm2: areaOf(plan.value.sizing.block.outline),
   }),
 )
 const SHOWN = 8
 const words = (c: Pick<Candidate, 'layers'>) => layerWords(c.layers, units.value)
-const sinks = (c: Candidate) => c.support.fresh.sinks.map((s) => formatLength(s.leftMm, units.value)).join(' / ')
 const money = (amount: number) => `${amount.toFixed(2)} ${jobs.job!.currency}`
 const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
   change('Thickness limits', (f) => ({ ...f, limits: { ...limits.value, ...with_ } }), 'limits')
@@ -41,6 +66,23 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
 
 <template>
   <h2>What would do</h2>
+  <div class="limits">
+    <span>Wanted</span>
+    <ElSelect v-model="wanted" aria-label="What is wanted" class="aim"
+      ><ElOption v-for="a in AIMS" :key="a.value" :value="a.value" :label="a.label"
+    /></ElSelect>
+    <template v-if="wanted === 'cheapest'">
+      <AmountField
+        :model-value="years"
+        kind="plain"
+        name="Years it shall last"
+        :min="1"
+        :max="15"
+        @update:model-value="$event !== null && (years = $event)"
+      />
+      <span>years</span>
+    </template>
+  </div>
   <div class="limits">
     <span>Thickness</span>
     <LengthField
@@ -82,12 +124,12 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
       <div>
         <b>{{ words(c) }}</b>
         <div class="quiet">
-          left under light / middle / heavy {{ sinks(c) }}; margin
-          {{ formatLength(c.support.fresh.marginMm, units) }} new,
-          {{ formatLengthWithUnit(c.support.aged.marginMm, units) }} aged;
+          {{ verdictWords(c, plan.loadCase, units) }}; {{ FEEL_WORDS[c.feel] }};
           {{ sayAmountWithUnit(c.massKg, 'mass', units) }}, {{ money(c.cost) }}, {{ money(c.costPerYear) }} a year
         </div>
-        <div v-for="d in c.doubts" :key="d.code" class="doubt">{{ doubtWords(d) }}</div>
+        <div v-for="d in c.doubts.filter((d) => !isCalm(d))" :key="d.code" class="doubt">
+          {{ doubtWords(d, units) }}
+        </div>
       </div>
     </li>
   </ol>
@@ -111,7 +153,7 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
     <ul class="fails">
       <li v-for="c in advice.fails" :key="c.layers[0]!.grade.id">
         <b>{{ words(c) }}</b> <span class="quiet">{{ Math.round(hardnessOf(c.layers[0]!.grade)) }} N</span>
-        {{ c.failures.map(failureWords).join('; ') }}
+        {{ c.failures.map((f) => failureWords(f, units)).join('; ') }}
       </li>
       <li v-for="g in advice.notInThickness" :key="g.id">
         <b>{{ g.name }}</b> comes in no thickness within the limits
@@ -126,6 +168,10 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
   flex-wrap: wrap;
   gap: 6px 10px;
   align-items: center;
+}
+
+.aim {
+  width: 190px;
 }
 
 .works {

@@ -5,12 +5,12 @@ import {
   ageingOf,
   firmnessOf,
   hardnessOf,
-  loadCaseOf,
   mainGrade,
   THINNEST_MM,
   thinnestWorkable,
 } from '../../../../core/filling/index.ts'
-import { formatLength, formatLengthWithUnit } from '../../../../core/units/index.ts'
+import { formatLengthWithUnit } from '../../../../core/units/index.ts'
+import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import FigureValue from '../../../ui/FigureValue.vue'
 import LengthField from '../../../ui/LengthField.vue'
@@ -29,7 +29,7 @@ const shown = computed(() =>
 )
 const choices = (layer: Layer): readonly Grade[] =>
   grades.value.some((g) => g.id === layer.grade.id) ? grades.value : [layer.grade, ...grades.value]
-const thinnest = computed(() => thinnestWorkable(mainGrade(foam.value.layers), loadCaseOf(foam.value.load)))
+const thinnest = computed(() => thinnestWorkable(mainGrade(foam.value.layers), plan.value.loadCase))
 const thinnestWords = (length: number | null) =>
   length === null ? 'none' : length <= THINNEST_MM ? `${mm(length)} or less` : mm(length)
 
@@ -107,13 +107,14 @@ function removeLayer(i: number): void {
   <table class="results">
     <tbody>
       <tr>
-        <th scope="row">Feel</th>
+        <th scope="row">Firmness</th>
         <td>{{ plan.firmness }}, as {{ Math.round(plan.hardnessN) }} N at 40 %</td>
       </tr>
       <tr>
-        <th scope="row">Margin to bottoming</th>
-        <td :class="{ bad: support.fresh.marginMm < 0 }">
-          {{ formatLength(support.fresh.marginMm, jobs.job!.units) }} new, {{ mm(support.aged.marginMm) }} aged
+        <th scope="row">Left under the heaviest</th>
+        <td :class="{ bad: support.fresh.standing === 'on-board' }">
+          {{ mm(support.fresh.worst.leftMm) }} new, {{ mm(support.aged.worst.leftMm) }} aged; holds up to
+          {{ sayAmountWithUnit(Math.floor(support.holdsKg), 'mass', jobs.job!.units) }}
         </td>
       </tr>
       <tr>
@@ -129,7 +130,7 @@ function removeLayer(i: number): void {
           {{
             thinnest.freshMm === null
               ? 'no thickness carries this'
-              : `${thinnestWords(thinnest.freshMm)} new, ${thinnestWords(thinnest.agedMm)} aged`
+              : `${thinnestWords(thinnest.freshMm)} new, ${thinnestWords(thinnest.agedMm)} aged; well clear from ${thinnestWords(thinnest.clearMm)}`
           }}
         </td>
       </tr>

@@ -2,12 +2,14 @@
 import type { ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import {
-  forceTravel,
+  forceAt,
   hardnessOf,
-  loadCaseOf,
   mainGrade,
+  PACKED_STRAIN,
   pressed,
+  stackOf,
   type SettledLayer,
+  type Sunk,
 } from '../../../../core/filling/index.ts'
 import { mmPerUnit, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
@@ -16,13 +18,12 @@ import { comparedGrade } from './compared.ts'
 import { useFoam } from '../use-foam.ts'
 
 /**
- * Force on the sitter's area against travel: this block new and aged, another grade beside it, and where the sitters
- * come to rest.
+ * The force that holds a body so deep: this block new and aged, another grade beside it, and where the sitters come to
+ * rest.
  */
 const { jobs, foam, plan } = useFoam()
 const shop = useShop()
-const load = computed(() => loadCaseOf(foam.value.load))
-const areaMm2 = computed(() => load.value.demands.contactM2 * 1e6)
+const load = computed(() => plan.value.loadCase)
 const toUnit = computed(() => mmPerUnit(jobs.job!.units))
 const others = computed(() =>
   (shop.lists?.grades ?? [])
@@ -30,13 +31,18 @@ const others = computed(() =>
     .toSorted((a, b) => hardnessOf(a) - hardnessOf(b)),
 )
 const other = computed(() => others.value.find((g) => g.id === comparedGrade.value) ?? null)
-const mostN = computed(() => (load.value.sitters[2].peakPa * areaMm2.value * 1.1) / 1e6)
+const mostN = computed(() => load.value.sitters[2].slamN * 1.15)
+const POINTS = 60
 
-const points = (layers: readonly SettledLayer[], lifeShare: number) =>
-  forceTravel(pressed(layers, lifeShare), areaMm2.value, mostN.value).map((p) => ({
-    x: p.travelMm / toUnit.value,
-    y: p.forceN,
-  }))
+/** Up to a little more than the heaviest presses. */
+function points(layers: readonly SettledLayer[], lifeShare: number) {
+  const stack = stackOf(pressed(layers, lifeShare))
+  const all = Array.from({ length: POINTS }, (_, i) => {
+    const depthMm = (PACKED_STRAIN * stack.totalMm * i) / POINTS
+    return { x: depthMm / toUnit.value, y: forceAt(depthMm, load.value.body, stack) }
+  })
+  return all.filter((p, i) => i === 0 || all[i - 1]!.y <= mostN.value)
+}
 const line = (label: string, layers: readonly SettledLayer[], lifeShare: number, colour: string, dash: number[]) => ({
   label,
   data: points(layers, lifeShare),
@@ -50,14 +56,10 @@ const line = (label: string, layers: readonly SettledLayer[], lifeShare: number,
 const data = computed(() => {
   const block = plan.value.pressed
   const { fresh } = plan.value.verdict.support
-  const totalMm = plan.value.verdict.support.totalMm
-  const atMean = fresh.sinks.map((s) => ({
-    x: (totalMm * s.strain) / toUnit.value,
-    y: (s.sitter.meanPa * areaMm2.value) / 1e6,
-  }))
-  const atPeak = [
-    { x: (totalMm * fresh.worstStrain) / toUnit.value, y: (load.value.sitters[2].peakPa * areaMm2.value) / 1e6 },
-  ]
+  const { totalMm } = plan.value.verdict.support
+  const at = (s: Sunk, forceN: number) => ({ x: s.depthMm / toUnit.value, y: forceN })
+  const atRest = fresh.sinks.map((s) => at(s, s.sitter.restN))
+  const { slamN, restN } = load.value.sitters[2]
   return {
     datasets: [
       line('this block, new', block, 0, '#2a638e', []),
@@ -67,19 +69,23 @@ const data = computed(() => {
         : []),
       {
         label: 'light, middle, heavy',
-        data: atMean,
+        data: atRest,
         pointRadius: 5,
         borderColor: '#22282c',
         backgroundColor: '#22282c',
       },
-      {
-        label: 'peak of the heaviest',
-        data: atPeak,
-        pointRadius: 6,
-        pointStyle: 'triangle' as const,
-        borderColor: '#9c3d1b',
-        backgroundColor: '#9c3d1b',
-      },
+      ...(slamN > restN
+        ? [
+            {
+              label: 'the heaviest in a slam',
+              data: [at(fresh.worst, slamN)],
+              pointRadius: 6,
+              pointStyle: 'triangle' as const,
+              borderColor: '#9c3d1b',
+              backgroundColor: '#9c3d1b',
+            },
+          ]
+        : []),
     ],
   }
 })
@@ -89,11 +95,16 @@ const options = computed((): ChartOptions<'scatter'> => ({
   animation: false,
   scales: {
     x: {
-      title: { display: true, text: `travel, ${unitName(jobs.job!.units)}` },
+      title: { display: true, text: `sunk in, ${unitName(jobs.job!.units)}` },
       min: 0,
       max: plan.value.verdict.support.totalMm / toUnit.value,
     },
-    y: { title: { display: true, text: 'force, N' }, min: 0, suggestedMax: mostN.value, ticks: { maxTicksLimit: 6 } },
+    y: {
+      title: { display: true, text: 'force, N' },
+      min: 0,
+      max: Math.ceil(mostN.value / 100) * 100,
+      ticks: { maxTicksLimit: 6 },
+    },
   },
   plugins: { legend: { position: 'right', labels: { boxWidth: 18, boxHeight: 2, font: { size: 13 } } } },
 }))
@@ -102,7 +113,7 @@ const options = computed((): ChartOptions<'scatter'> => ({
 <template>
   <div class="force-chart">
     <div class="head">
-      <span class="caption">Force against travel, on the sitter's area</span>
+      <span class="caption">The force that holds a body so deep</span>
       <label class="no-print"
         >beside
         <ElSelect
@@ -116,7 +127,7 @@ const options = computed((): ChartOptions<'scatter'> => ({
           ><ElOption v-for="g in others" :key="g.id" :value="g.id" :label="g.name" /></ElSelect
       ></label>
     </div>
-    <div class="canvas"><Scatter :data="data" :options="options" aria-label="Force against travel" /></div>
+    <div class="canvas"><Scatter :data="data" :options="options" aria-label="Force against depth" /></div>
   </div>
 </template>
 

@@ -1,14 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Filling, Load } from '../../../../contract/index.ts'
-import {
-  demandsOf,
-  EXPOSURE_WORDS,
-  loadCaseOf,
-  mainGrade,
-  USES,
-  type UseDemands,
-} from '../../../../core/filling/index.ts'
+import { demandsOf, EXPOSURE_WORDS, mainGrade, USES } from '../../../../core/filling/index.ts'
 import { setFilling, setGrade, setLooseFibre } from '../../../../core/job/index.ts'
 import type { AmountKind } from '../../../../core/units/index.ts'
 import { useDesign } from '../../../stores/design.ts'
@@ -26,8 +19,8 @@ const design = useDesign()
 const filling = computed(() => jobs.job!.filling)
 const load = computed(() => filling.value.load)
 const demands = computed(() => demandsOf(load.value))
-const sitters = computed(() => loadCaseOf(load.value).sitters)
 const planned = computed(() => design.chosen?.filling ?? null)
+const sinks = computed(() => (planned.value?.kind === 'foam' ? planned.value.verdict.support.fresh.sinks : []))
 
 const setLoad = (says: string, change: Partial<Load>, key: string | null = null) =>
   jobs.edit(setFilling(says, { load: { ...load.value, ...change } }), key)
@@ -49,8 +42,9 @@ const setFibre = (says: string, change: object) =>
     says,
   )
 
-type OwnField = {
-  readonly name: keyof Load['own'] & keyof UseDemands
+type OwnShare = 'massShare' | 'slam' | 'leastCompression' | 'mostCompression'
+interface OwnField {
+  readonly name: OwnShare
   readonly label: string
   readonly kind: AmountKind
   readonly min: number
@@ -58,12 +52,14 @@ type OwnField = {
 }
 const OWN: readonly OwnField[] = [
   { name: 'massShare', label: 'Share of body mass', kind: 'share', min: 0.05, max: 1.5 },
-  { name: 'contactM2', label: 'Contact area', kind: 'area', min: 0.005, max: 2 },
-  { name: 'peak', label: 'Peak over mean', kind: 'plain', min: 1, max: 6 },
-  { name: 'slam', label: 'Slam at the peak', kind: 'plain', min: 1, max: 4 },
-  { name: 'leastCompression', label: 'Sinks at least', kind: 'share', min: 0, max: 0.6 },
-  { name: 'mostCompression', label: 'Sinks at most', kind: 'share', min: 0.05, max: 0.7 },
+  { name: 'slam', label: 'Slam of the heaviest', kind: 'plain', min: 1, max: 4 },
+  { name: 'leastCompression', label: 'Firm, when it sinks less than', kind: 'share', min: 0, max: 0.85 },
+  { name: 'mostCompression', label: 'Soft, when it sinks more than', kind: 'share', min: 0.05, max: 0.9 },
 ]
+const ROUND = [
+  { name: 'radiusMm', label: 'Roundness, radius', min: 30, max: 2000 },
+  { name: 'reachMm', label: 'Touches at most, from its middle', min: 20, max: 600 },
+] as const
 const BASES = { board: 'solid board', slats: 'slats', webbing: 'webbing', mesh: 'mesh' } as const
 const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
 </script>
@@ -201,10 +197,11 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
   </div>
   <table class="results">
     <tbody>
-      <tr>
+      <tr v-if="sinks.length > 0">
         <th scope="row">Pressure</th>
         <td>
-          mean {{ sitters.map((s) => asKpa(s.meanPa)).join(', ') }}; peak of the heaviest {{ asKpa(sitters[2].peakPa) }}
+          under the middle {{ sinks.map((s) => asKpa(s.peakPa)).join(', ') }}; on the average
+          {{ sinks.map((s) => asKpa(s.meanPa)).join(', ') }}
         </td>
       </tr>
       <tr v-if="planned">
@@ -231,6 +228,27 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
         :placeholder="String(field.kind === 'share' ? Math.round(demands[field.name] * 100) : demands[field.name])"
         @update:model-value="setOwn(field.name, field.label, $event)"
       />
+    </div>
+    <div v-for="field in ROUND" :key="field.name" class="field-row own">
+      <span class="label">{{ field.label }}</span>
+      <div class="pair">
+        <LengthField
+          :model-value="demands.body[field.name]"
+          :unit="jobs.job!.units"
+          :name="field.label"
+          :min="field.min"
+          :max="field.max"
+          @update:model-value="setOwn(field.name, field.label, $event)"
+        />
+        <button
+          v-if="load.own[field.name] !== undefined"
+          type="button"
+          class="plain-button"
+          @click="setOwn(field.name, `${field.label} as usual`, null)"
+        >
+          As usual
+        </button>
+      </div>
     </div>
     <p class="quiet">Grey: as usual for this use. Empty goes back to it.</p>
   </details>

@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { loadCaseOf, percent } from '../../../../core/filling/index.ts'
+import { percent } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit } from '../../../../core/units/index.ts'
 import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { foamColour } from '../foam-colour.ts'
 import { useFoam } from '../use-foam.ts'
 import ForceChart from './ForceChart.vue'
-import { dentOf, sectionWidthMm } from './section-shape.ts'
+import { restOf, sectionWidthMm } from './section-shape.ts'
+import VerdictLine from './VerdictLine.vue'
 
-/** Cut through under each sitter, true to scale: the layers, the board, and how far each sinks, new and aged. */
+/** Cut through under each sitter, true to scale: the body's round, the layers, the board; new and aged. */
 const { jobs, foam, plan } = useFoam()
 const place = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(place, { width: 700, height: 360 })
-const load = computed(() => loadCaseOf(foam.value.load))
+const load = computed(() => plan.value.loadCase)
+const slams = computed(() => load.value.demands.slam > 1)
 const support = computed(() => plan.value.verdict.support)
 const totalMm = computed(() => support.value.totalMm)
 const LEFT = 124
@@ -29,17 +31,17 @@ const k = computed(() =>
 )
 const rows = computed(() =>
   ([0, 1, 2] as const).map((which) => {
-    const dent = dentOf(plan.value.pressed, load.value, which)
+    const rest = restOf(plan.value.pressed, load.value, which)
     const floor = HEAD + (which + 1) * rowHeight.value - BOARD - 4
     const middle = LEFT + (width.value - LEFT - RIGHT) / 2
     const at = ([x, y]: readonly [number, number]) =>
       `${(middle + x * k.value).toFixed(1)},${(floor - y * k.value).toFixed(1)}`
     const half = (sectionWidthMm(load.value) / 2) * k.value
-    const bands = dent.boundaries.map((line, i) => {
+    const bands = rest.boundaries.map((line, i) => {
       const below =
         i === 0
           ? [`${middle + half},${floor}`, `${middle - half},${floor}`]
-          : dent.boundaries[i - 1]!.map(at).toReversed()
+          : rest.boundaries[i - 1]!.map(at).toReversed()
       const layer = plan.value.pressed[i]!
       return { points: [...line.map(at), ...below].join(' '), fill: foamColour(layer.grade), name: layer.grade.name }
     })
@@ -51,8 +53,8 @@ const rows = computed(() =>
       middle,
       half,
       bands,
-      aged: dent.aged.map(at).join(' '),
-      peakY: floor - dent.peakMm * k.value,
+      aged: rest.aged.map(at).join(' '),
+      body: rest.body.map(at).join(' '),
       rest: floor - totalMm.value * k.value,
       fresh,
       old: support.value.aged.sinks[which],
@@ -65,6 +67,7 @@ const NAMES = ['light', 'middle', 'heavy'] as const
 </script>
 
 <template>
+  <VerdictLine :verdict="plan.verdict" :load="load" class="verdict" />
   <div ref="place" class="section">
     <svg :width="width" :height="height" role="img" aria-label="Block cut through under each sitter, to scale">
       <text x="16" y="24" class="caption">
@@ -74,14 +77,7 @@ const NAMES = ['light', 'middle', 'heavy'] as const
         <line :x1="r.middle - r.half" :x2="r.middle + r.half" :y1="r.rest" :y2="r.rest" class="rest" />
         <polygon v-for="(b, i) in r.bands" :key="i" :points="b.points" :style="{ fill: b.fill }" class="foam" />
         <polyline :points="r.aged" class="aged" />
-        <line
-          v-if="r.which === 2"
-          :x1="r.middle - r.half * 0.35"
-          :x2="r.middle + r.half * 0.35"
-          :y1="r.peakY"
-          :y2="r.peakY"
-          class="peak"
-        />
+        <polyline :points="r.body" class="body" />
         <rect
           :x="r.middle - r.half"
           :y="r.floor"
@@ -92,8 +88,8 @@ const NAMES = ['light', 'middle', 'heavy'] as const
         <text :x="16" :y="(r.rest + r.floor) / 2" class="who">{{ NAMES[r.which] }}</text>
         <text :x="16" :y="(r.rest + r.floor) / 2 + 19">{{ kg(r.fresh.sitter.massKg) }}</text>
         <text :x="r.middle + r.half + 14" :y="r.wordsY" class="who">{{ mm(r.fresh.leftMm) }} left</text>
-        <text v-if="r.which === 2" :x="r.middle + r.half + 14" :y="r.wordsY + 38" class="peak-words">
-          at the peak {{ percent(support.fresh.worstStrain) }}, aged {{ percent(support.aged.worstStrain) }}
+        <text v-if="r.which === 2 && slams" :x="r.middle + r.half + 14" :y="r.wordsY + 38">
+          in a slam {{ percent(support.fresh.worst.strain) }}, aged {{ percent(support.aged.worst.strain) }}
         </text>
         <text :x="r.middle + r.half + 14" :y="r.wordsY + 19">
           sinks {{ percent(r.fresh.strain) }}, aged {{ percent(r.old.strain) }}
@@ -132,13 +128,15 @@ const NAMES = ['light', 'middle', 'heavy'] as const
   stroke-dasharray: 6 4;
 }
 
-.peak {
-  stroke: var(--rust);
-  stroke-width: 2;
+.body {
+  fill: #e9ddcd;
+  fill-opacity: 0.55;
+  stroke: var(--ink);
+  stroke-width: 1.5;
 }
 
-.peak-words {
-  fill: var(--rust);
+.verdict {
+  padding: 10px 16px 0;
 }
 
 .base {

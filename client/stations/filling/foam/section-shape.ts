@@ -1,52 +1,54 @@
-import { layerStrains, pressed, strainUnder, type LoadCase, type SettledLayer } from '../../../../core/filling/index.ts'
+import {
+  pressed,
+  riseMm,
+  stackOf,
+  sunkUnder,
+  touchMm,
+  type LoadCase,
+  type SettledLayer,
+} from '../../../../core/filling/index.ts'
 
-/** One sitter's dent, as lines of height over the distance from its middle; millimetres. */
-export interface Dent {
+type Line = readonly (readonly [x: number, y: number])[]
+
+/** One sitter at rest, as lines of height above the board over the distance from its middle; millimetres. */
+export interface Rest {
   /** From the board up: the boundary above each layer. */
-  readonly boundaries: readonly (readonly (readonly [number, number])[])[]
+  readonly boundaries: readonly Line[]
   /** The surface at the end of the foam's life. */
-  readonly aged: readonly (readonly [number, number])[]
-  /** The lowest the peak presses the surface. */
-  readonly peakMm: number
+  readonly aged: Line
+  /** The underside of the body. */
+  readonly body: Line
 }
 
-/** How far a dent reaches to either side, in contact widths, and where its flat middle ends. */
-const REACH = 0.75
-const FLAT = 0.3
+const POINTS = 96
+/** Foam shown beside the body, as a share of how far it reaches. */
+const BESIDE = 0.3
 
-/** A section wide enough for one dent and the flat beside it. */
-export const sectionWidthMm = (load: LoadCase): number => load.acrossMm * 2 * REACH * 1.25
+/** A section wide enough for one body and the foam beside it. */
+export const sectionWidthMm = ({ body }: LoadCase): number => 2 * body.reachMm * (1 + BESIDE)
 
-/** The shape a sitter makes in a stack: the model gives its depth, the rounding of its rim is for the eye. */
-export function dentOf(layers: readonly SettledLayer[], load: LoadCase, which: 0 | 1 | 2): Dent {
-  const { meanPa, peakPa } = load.sitters[which]
-  const [fresh, old] = [pressed(layers, 0), pressed(layers, 1)]
-  const totalMm = layers.reduce((sum, l) => sum + l.thicknessMm, 0)
-  const strains = layerStrains(meanPa, fresh, load.acrossMm)
-  const agedStrain = strainUnder(meanPa, old, load.acrossMm)
+/** The body's round and the foam under it, as the model has them: column by column. */
+export function restOf(layers: readonly SettledLayer[], load: LoadCase, which: 0 | 1 | 2): Rest {
+  const { body, sitters } = load
+  const [fresh, old] = [stackOf(pressed(layers, 0)), stackOf(pressed(layers, 1))]
+  const { totalMm } = fresh
+  const { restN } = sitters[which]
+  const depth = { fresh: sunkUnder(restN, body, fresh).depthMm, aged: sunkUnder(restN, body, old).depthMm }
   const half = sectionWidthMm(load) / 2
-  const xs = Array.from({ length: 61 }, (_, i) => -half + (i * half) / 30)
-  const depth = (x: number) => depthShare(Math.abs(x) / load.acrossMm)
-  const boundaries = layers.map((_, i) =>
-    xs.map(
-      (x) =>
-        [
-          x,
-          layers.slice(0, i + 1).reduce((sum, l, k) => sum + l.thicknessMm * (1 - strains[k]! * depth(x)), 0),
-        ] as const,
-    ),
-  )
+  const xs = Array.from({ length: POINTS + 1 }, (_, i) => -half + (2 * half * i) / POINTS)
+  const shortenedMm = (x: number, depthMm: number) =>
+    Math.abs(x) < touchMm(body, depthMm) ? Math.max(0, depthMm - riseMm(body, Math.abs(x))) : 0
+  const columns = xs.map((x) => fresh.layerStrains(shortenedMm(x, depth.fresh) / totalMm))
   return {
-    boundaries,
-    aged: xs.map((x) => [x, totalMm * (1 - agedStrain * depth(x))] as const),
-    peakMm: totalMm * (1 - strainUnder(peakPa, fresh, load.acrossMm)),
+    boundaries: layers.map((_, i) =>
+      xs.map((x, c) => [
+        x,
+        layers.slice(0, i + 1).reduce((sum, l, k) => sum + l.thicknessMm * (1 - columns[c]![k]!), 0),
+      ]),
+    ),
+    aged: xs.map((x) => [x, totalMm - shortenedMm(x, depth.aged)]),
+    body: xs
+      .filter((x) => Math.abs(x) <= body.reachMm)
+      .map((x) => [x, totalMm - depth.fresh + riseMm(body, Math.abs(x))]),
   }
-}
-
-/** 1 in the middle, falling smoothly to 0 at the rim. */
-function depthShare(widths: number): number {
-  if (widths <= FLAT) return 1
-  if (widths >= REACH) return 0
-  const t = (REACH - widths) / (REACH - FLAT)
-  return t * t * (3 - 2 * t)
 }

@@ -1,24 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { OldFoam } from '../../../../contract/index.ts'
-import { estimateFoam, gradeFromTest, judgeOldFoam, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
-import { useShop } from '../../../stores/shop.ts'
+import { judgeOldFoam, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
 import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
 import FoamTestFields from './FoamTestFields.vue'
 
 /** May the old foam be kept, and what is a foam of which nothing is known? */
-const { jobs, foam, plan, change } = useFoam()
-const shop = useShop()
+const { jobs, foam, plan, testedGrade, change } = useFoam()
 const old = computed(() => foam.value.old)
-const tested = computed(() => {
-  const { test } = foam.value
-  const estimate = test && estimateFoam(test, shop.lists?.grades ?? [])
-  return test && estimate && typeof estimate !== 'string'
-    ? gradeFromTest(test, estimate, 'as tested', 'as-tested')
-    : null
-})
-const verdict = computed(() => (old.value ? judgeOldFoam(old.value, foam.value.load, tested.value) : null))
+const verdict = computed(() => (old.value ? judgeOldFoam(old.value, foam.value.load, testedGrade.value) : null))
 const setOld = (with_: Partial<OldFoam>, says: string, key: string | null = null) =>
   change(says, (f) => (f.old ? { ...f, old: { ...f.old, ...with_ } } : f), key)
 function start(): void {
@@ -73,7 +64,7 @@ const SIZES = [
       back with rest<template v-if="verdict.reasons.length > 0"
         >: {{ verdict.reasons.map((r) => OLD_FOAM_WORDS[r]).join('; ') }}</template
       >.
-      <template v-if="!tested"> Whether it bottoms only a press can tell.</template>
+      <template v-if="!testedGrade"> Whether it still holds only a press can tell.</template>
     </p>
     <button type="button" class="plain-button" @click="change('No old foam', (f) => ({ ...f, old: null }))">
       There is no old foam

@@ -1,0 +1,18 @@
+import { chromium } from '@playwright/test'
+import { CHROMIUM } from './chromium.mjs'
+const browser = await chromium.launch(CHROMIUM)
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+page.on('pageerror', (e) => console.log('ERR', e.message))
+await page.goto('http://127.0.0.1:4174/')
+await page.getByRole('link', { name: /Keepers' bench/ }).first().click()
+await page.locator('.spine .stop').filter({ has: page.getByText('Filling', { exact: true }) }).click()
+await page.waitForTimeout(2500)
+await page.screenshot({ path: '/tmp/x/a.png' })
+await page.goto('http://127.0.0.1:4174/')
+await page.getByRole('link', { name: /Kittiwake cockpit/ }).first().click()
+await page.locator('.spine .stop').filter({ has: page.getByText('Filling', { exact: true }) }).click()
+await page.getByRole('radiogroup', { name: 'Page of the filling' }).getByText('Carries', { exact: true }).click()
+await page.getByText('Figures of this use').click()
+await page.waitForTimeout(2000)
+await page.screenshot({ path: '/tmp/x/b.png' })
+await browser.close()
