@@ -15,8 +15,14 @@ export const migrateSettings = (settings: unknown, workshop: unknown): unknown =
         locale: '',
         paper: 'A4',
         schools: [],
-        workshop,
         ...settings,
+        workshop: withAllRates(settings['workshop'] ?? workshop, workshop),
         book: migrateBook(settings['book']),
       }
     : settings
+
+/** Kinds of work that came later start at the usual rates. */
+const withAllRates = (own: unknown, usual: unknown): unknown =>
+  isDocument(own) && isDocument(own['rates']) && isDocument(usual) && isDocument(usual['rates'])
+    ? { ...own, rates: { ...usual['rates'], ...own['rates'] } }
+    : own

@@ -25,6 +25,8 @@ export interface Seam {
   readonly kind: SeamKind
   /** A zip that shows keeps its two sides so far apart. */
   readonly apartMm?: number
+  /** Of a cover in a cover: its lining, or the inner cover that the block is sewn into; left out for the cover itself. */
+  readonly layer?: 'lining' | 'inner'
   readonly pairs: readonly SeamPair[]
 }
 

@@ -1,14 +1,52 @@
 import type { Job } from '../../contract/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
+import { act, type Act, type Garment } from './acts/act.ts'
+import { canBeMade } from './acts/can-be-made.ts'
+import { allGarments } from './acts/garments.ts'
+import { inOrder } from './acts/in-order.ts'
+import { boardActs, coveringActs } from './steps/board-steps.ts'
 import { clothSteps } from './steps/cloth-steps.ts'
-import { closingSteps } from './steps/closing-steps.ts'
+import { closingActs, lastLook } from './steps/closing-steps.ts'
 import { foamSteps } from './steps/foam-steps.ts'
-import { orderOf } from './steps/order-of.ts'
-import { sewingSteps } from './steps/sewing-steps.ts'
+import { orderOf, type OrderOf } from './steps/order-of.ts'
+import { sewingActs } from './steps/sewing-steps.ts'
+import { wrapActs } from './steps/wrap-steps.ts'
 import type { Step } from './step.ts'
 
 /** Every step of a job in an order that can be worked, from its own make-up, seams, closure and cloth. */
 export function workOrder(job: Job, plan: WorkedPlan): readonly Step[] {
   const of = orderOf(job, plan)
-  return [...foamSteps(of), ...clothSteps(of), ...sewingSteps(of), ...closingSteps(of)]
+  const { order, stuck } = inOrder(actsOf(of))
+  // What never finds its time is still told: the sixth check names it.
+  return [...order, ...stuck].map((a) => a.step)
+}
+
+/** Whether the work order of a job can be done, played on its covers: empty, or what stands in the way. */
+export function orderFaults(job: Job, plan: WorkedPlan): readonly string[] {
+  const { order, stuck } = inOrder(actsOf(orderOf(job, plan)))
+  return [...canBeMade(order, garmentsIn(plan)), ...stuck.map((a) => `${a.step.title}: what it needs never comes`)]
+}
+
+export const garmentsIn = (plan: WorkedPlan): readonly Garment[] => allGarments(plan)
+
+/** Every act that the plan implies, in the order in which they are best begun. */
+export function actsOf(of: OrderOf): readonly Act[] {
+  const foam = foamSteps(of).map((s) => act(s, s.id === 'foam.weigh' ? 'fibre' : 'foam', { kind: 'prepare' }))
+  const cloth = clothSteps(of).map((s) => act(s, 'cloth', { kind: 'prepare' }))
+  const acts = [
+    ...foam,
+    ...boardActs(of),
+    ...cloth,
+    ...sewingActs(of),
+    ...coveringActs(of),
+    ...wrapActs(of),
+    ...closingActs(of),
+  ]
+  const all = acts.map((a) => a.step.id)
+  return [
+    ...acts,
+    ...lastLook(of).map((s, i, last) =>
+      act(s, 'ticket', { kind: 'look' }, { after: i === 0 ? all : [last[i - 1]!.id] }),
+    ),
+  ]
 }

@@ -108,7 +108,12 @@ export const cube: Recipe<'cube'> = (input) => {
   })
   return drafted({
     panels: [...outer.panels, ...lined.panels, ...inner.panels],
-    seams: [opening, ...outer.seams, ...lined.seams, ...inner.seams],
+    seams: [
+      opening,
+      ...outer.seams,
+      ...lined.seams.map((s) => ({ ...s, layer: 'lining' as const })),
+      ...inner.seams.map((s) => ({ ...s, layer: 'inner' as const })),
+    ],
     closures: [planClosure(closure, opening, length, allowances, [hem])],
     patches: [...outer.patches, ...lined.patches, ...inner.patches],
     surfaceMm2: null,

@@ -33,7 +33,8 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
       resource: 'table',
       title: `Prepare the ${cloth.name}`,
       says: [
-        ...(cloth.washFirst ? ['Wash it, dry it as it will be dried, press it.'] : ['Press it.']),
+        ...(cloth.washFirst ? ['Wash it, dry it as it will be dried.'] : []),
+        smoothing(cloth),
         'Find the right side and mark it with chalk at the starting end.',
         cloth.nap === 'one-way'
           ? 'One-way pile: chalk an arrow the way it strokes smooth, every metre.'
@@ -77,6 +78,14 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
       : []),
   ]
 }
+
+/** Deep pile is not ironed, and what is synthetic only where a corner has borne it. */
+const smoothing = (cloth: Cloth): string =>
+  cloth.nap === 'one-way'
+    ? 'Shake it out and brush it; no iron on pile.'
+    : cloth.fibre === 'synthetic'
+      ? 'Roll it out flat; no iron unless a corner has borne it.'
+      : 'Press it.'
 
 function cord({ plan, say }: OrderOf): readonly Step[] {
   const cords = plan.worked.flatMap(({ part: { makeUp } }) =>
@@ -147,7 +156,14 @@ function cutting(lay: ClothLay, i: number): readonly Step[] {
 }
 
 function together({ plan }: OrderOf, pieces: number): readonly Step[] {
+  const count = plan.designs.reduce((sum, d) => sum + d.design.count, 0)
   const several = plan.designs.some((d) => d.design.count > 1)
+  const hasBoxing = plan.designs.some((d) =>
+    [d.cover, d.liner].some((c) => c?.panels.some((p) => p.role === 'boxing' || p.role === 'gusset')),
+  )
+  const hasNap = plan.cloth.lays.some((l) => l.cloth.nap === 'one-way')
+  const isMatched = plan.worked.some(({ part }) => part.cloth.match.kind === 'matched')
+  const hasNotches = plan.designs.some((d) => d.cover.panels.some((p) => p.notches.length > 0))
   return [
     ...(several
       ? [
@@ -168,7 +184,9 @@ function together({ plan }: OrderOf, pieces: number): readonly Step[] {
       part: 'cloth',
       resource: 'table',
       title: 'Label the pieces and lay them out',
-      says: ['As they will sit: plates in their row, boxing beside its edge, right side up.'],
+      says: [
+        `As they will sit${hasBoxing ? ', boxing beside its edge' : ''}${count > 1 ? ', in their row' : ''}; right side up.`,
+      ],
       work: countOfWork('label', 'cloth.label', pieces, 'every piece'),
     }),
     gate(
@@ -177,22 +195,24 @@ function together({ plan }: OrderOf, pieces: number): readonly Step[] {
         part: 'cloth',
         resource: 'table',
         title: 'Laid out as they will sit',
-        asks: plan.worked.some(({ part }) => part.cloth.match.kind === 'matched')
-          ? 'Do the stripes run on from piece to piece, with every pile arrow the same way?'
-          : 'Does everything lie the right way, with every pile arrow the same way?',
+        asks: `${isMatched ? 'Do the stripes run on from piece to piece' : 'Does everything lie the right way'}${hasNap ? ', with every pile arrow the same way' : ''}?`,
       },
       checking('cloth.laid'),
     ),
-    gate(
-      {
-        id: 'cloth.notches',
-        part: 'cloth',
-        resource: 'table',
-        title: 'Notches on both halves',
-        asks: 'Is every notch letter there twice: on a piece and on its partner?',
-      },
-      checking('cloth.notches'),
-    ),
+    ...(hasNotches
+      ? [
+          gate(
+            {
+              id: 'cloth.notches',
+              part: 'cloth',
+              resource: 'table',
+              title: 'Notches on both halves',
+              asks: 'Is every notch letter there twice: on a piece and on its partner?',
+            },
+            checking('cloth.notches'),
+          ),
+        ]
+      : []),
   ]
 }
 

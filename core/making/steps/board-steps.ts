@@ -1,0 +1,191 @@
+import { areaOf, edgeLength } from '../../outline/index.ts'
+import type { DesignPlan } from '../../planned/index.ts'
+import { act, type Act } from '../acts/act.ts'
+import { garmentsOf, recordKey } from '../acts/garments.ts'
+import { gate, step, type Step } from '../step.ts'
+import { areaOfWork, checking, countOfWork, lengthOfWork } from '../work.ts'
+import type { OrderOf } from './order-of.ts'
+import { nameOf } from './sewing-steps.ts'
+
+/** Boards sized, holed and eased, their foam glued on. */
+export const boardActs = (of: OrderOf): readonly Act[] =>
+  of.plan.designs.filter(isPulledOver).flatMap((d) => boardOf(of, d))
+
+/** The cloth pulled over its board and stapled: no cover is turned. */
+export const coveringActs = (of: OrderOf): readonly Act[] =>
+  of.plan.designs.filter(isPulledOver).flatMap((d, i) => coveringOf(of, d, i === 0))
+
+const isPulledOver = ({ part }: DesignPlan): boolean => part.makeUp.construction.kind === 'pull-over'
+
+const pullOver = ({ part }: DesignPlan) =>
+  part.makeUp.construction as Extract<DesignPlan['part']['makeUp']['construction'], { kind: 'pull-over' }>
+
+function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
+  const { say } = of
+  const key = recordKey(design)
+  const { count } = design.design
+  const { boardMm, clearanceMm, airHoles } = pullOver(design)
+  const { cover } = design
+  const [garment] = garmentsOf(design)
+  const name = nameOf(of, garment!)
+  const size = (way: string) => cover.figures.find((f) => f.id === `cover.board.${way}`)!
+  const holes = cover.fittings.find((f) => f.amount.id === 'cover.airHoles')
+  const roundMm = 2 * (size('width').value + size('depth').value)
+  const foamMm2 = areaOf(cover.solid.outline)
+  const thing = `board ${key}`
+  const made = (s: Step, after: readonly string[]) => act(s, thing, { kind: 'prepare' }, { after })
+  const id = (what: string) => `board.${key}.${what}`
+  const base = { part: 'foam', resource: 'bench' } as const
+  return [
+    made(
+      step({
+        ...base,
+        id: id('cut'),
+        title: `${name}Cut the board`,
+        says: [
+          `${count} of ${say(size('width').value)} x ${say(size('depth').value)} over all, ${say(boardMm)} thick: the seat's outline, ${say(clearanceMm)} smaller all round for the cloth.`,
+          'Traced from the old board where it fitted, else from the outline; edges and corners eased.',
+        ],
+        work: lengthOfWork('board', id('cut'), [{ count, mm: roundMm }], 'round the board'),
+        safety: ['knives'],
+      }),
+      [],
+    ),
+    made(
+      gate(
+        {
+          ...base,
+          id: id('seat'),
+          title: `${name}The board on its seat`,
+          asks: 'Does the board lie in its place, with room for the cloth all round?',
+        },
+        checking(id('seat')),
+      ),
+      [id('cut')],
+    ),
+    ...(airHoles
+      ? [
+          made(
+            step({
+              ...base,
+              id: id('holes'),
+              title: `${name}Drill the air holes`,
+              says: [
+                `${holes ? `${holes.amount.value} on each, ${holes.note}` : 'Evenly over the board'}; before the foam is glued down.`,
+              ],
+              work: countOfWork('check', id('holes'), count, 'every board'),
+            }),
+            [id('seat')],
+          ),
+        ]
+      : []),
+    design.liner
+      ? lined(of, design, thing, [id('seat'), id('holes')])
+      : made(
+          step({
+            ...base,
+            id: id('glue'),
+            title: `${name}Glue the foam to the board`,
+            says: ['Two thin coats on both faces; wait until it tacks, lay it on from one edge, press.'],
+            checks: ['Foam flush with the edge all round.'],
+            work: areaOfWork('glue', id('glue'), foamMm2 * count, 'the foot of every block'),
+            safety: ['glue'],
+            cures: true,
+          }),
+          ['foam.cut', 'foam.checked', 'foam.glue', id('holes'), id('seat')],
+        ),
+  ]
+}
+
+/** A block that has a liner goes onto its board in it: nothing is glued to cloth. */
+function lined(of: OrderOf, design: DesignPlan, thing: string, after: readonly string[]): Act {
+  const key = recordKey(design)
+  const [garment] = garmentsOf(design)
+  return act(
+    step({
+      id: `board.${key}.glue`,
+      part: 'closing',
+      resource: 'bench',
+      title: `${nameOf(of, garment!)}Lay the filled liner on its board`,
+      says: ['Tacked through its seam allowance at the middles of the sides.'],
+    }),
+    thing,
+    { kind: 'prepare' },
+    { after, needs: [{ thing: `${key}, liner`, stage: 'shut' }] },
+  )
+}
+
+function coveringOf(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act[] {
+  const { say } = of
+  const key = recordKey(design)
+  const { count } = design.design
+  const { stapleMm, stapleRows, dustCover } = pullOver(design)
+  const [garment] = garmentsOf(design)
+  const name = nameOf(of, garment!)
+  const id = (what: string) => (isFirst ? `close.${what}` : `close.${key}.${what}`)
+  const roundMm = (panel: string) =>
+    design.cover.panels
+      .filter((p) => p.id === panel)
+      .reduce(
+        (sum, p) =>
+          sum + p.edges.reduce((s, e, i) => s + (e.treatment === 'staple' ? edgeLength(p.finished, i) : 0), 0),
+        0,
+      )
+  const base = { part: 'closing', resource: 'bench' } as const
+  const { thing } = garment!
+  return [
+    act(
+      step({
+        ...base,
+        id: id('staple'),
+        title: `${name}Pull over and staple`,
+        says: [
+          'The cloth over the foam, its folds on the edge of the top.',
+          `From the middles outwards, opposite sides in turn, every ${say(stapleMm)}, ${stapleRows} row${stapleRows > 1 ? 's' : ''}; corners last, their folds worked out.`,
+          'Drive proud staples flat.',
+        ],
+        checks: ['No wave along the edge.'],
+        work: lengthOfWork(
+          'staple',
+          id('staple'),
+          [{ count: count * stapleRows, mm: roundMm('blank') }],
+          'round the blank, each row',
+        ),
+        safety: ['stapler'],
+      }),
+      thing,
+      { kind: 'cover-over', body: `board ${key}` },
+      { leaves: 'shut', after: [`board.${key}.glue`] },
+    ),
+    act(
+      gate(
+        {
+          ...base,
+          id: id('flush'),
+          title: `${name}Staples flush`,
+          asks: 'Is every staple flush, and none through the face of the board?',
+        },
+        checking(id('flush')),
+      ),
+      thing,
+      { kind: 'look' },
+      { at: 'shut' },
+    ),
+    ...(dustCover
+      ? [
+          act(
+            step({
+              ...base,
+              id: id('dust'),
+              title: `${name}Dust cover`,
+              says: ['Folded under all round, and stapled over the edge of the cloth.'],
+              work: lengthOfWork('staple', id('dust'), [{ count, mm: roundMm('dust-cover') }], 'round the dust cover'),
+            }),
+            thing,
+            { kind: 'look' },
+            { at: 'shut', after: [id('flush')] },
+          ),
+        ]
+      : []),
+  ]
+}
