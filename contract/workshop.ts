@@ -22,6 +22,7 @@ export const WorkKind = z.enum([
   'top-stitch',
   'roll',
   'board',
+  'drill',
   'turn',
   'fill',
   'close',

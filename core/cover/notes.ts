@@ -32,7 +32,7 @@ export function noteWords(note: CoverNote, unit: LengthUnit): string {
     case 'drill-first':
       return 'Drill the air holes before the foam is glued down.'
     case 'ties-in-divider':
-      return 'Ties are caught in the divider and at the top.'
+      return 'Ties are caught in the side seams at the hinge, and at the top.'
     case 'bonded':
       return 'Not washable; the bond softens in heat.'
     case 'pinned':

@@ -29,6 +29,7 @@ export const USUAL_WORKSHOP: Workshop = {
     'top-stitch': 5,
     roll: 6,
     board: 8,
+    drill: 0.5,
     turn: 3,
     fill: 6,
     close: 3,

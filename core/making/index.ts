@@ -1,4 +1,4 @@
-export { machineCardFor } from './machine-card.ts'
+export { machineCardFor, settingsWords } from './machine-card.ts'
 export { minutesByKind, ratesOf, stepMinutes, totalMinutes, unitsOf } from './minutes.ts'
 export {
   clockWasSetBack,
@@ -13,6 +13,6 @@ export {
   workedSeconds,
   type Progress,
 } from './record.ts'
-export { PARTS, type Part, type Step, type Work } from './step.ts'
+export { PARTS, type Part, type Sewing, type Step, type Work } from './step.ts'
 export { WORK } from './work.ts'
-export { workOrder } from './work-order.ts'
+export { orderFaults, workOrder } from './work-order.ts'

@@ -1,4 +1,28 @@
 import type { Cloth, MachineCard } from '../../contract/index.ts'
+import type { Sewing } from './step.ts'
+
+/**
+ * How the machine is set at a step, from the shop's card for the cloth; what no card says is said to be unknown. The
+ * foot goes by what is sewn.
+ */
+export function settingsWords({ kind, cloth, lock }: Sewing, cards: readonly MachineCard[]): readonly string[] {
+  const card = machineCardFor(cards, cloth)
+  const stitchMm = card && (kind === 'top-stitch' ? card.topStitchMm : card.stitchMm)
+  const foot = { zip: 'zip foot', piping: 'piping foot' }[kind as 'zip'] ?? card?.foot
+  return [
+    stitchMm ? `stitch ${stitchMm} mm` : 'stitch length unknown: try it on a scrap',
+    card?.needle ? `needle ${card.needle}` : 'needle unknown',
+    card?.thread ? card.thread : 'thread unknown',
+    ...(foot ? [foot] : []),
+    LOCKS[lock],
+  ]
+}
+
+const LOCKS: Readonly<Record<Sewing['lock'], string>> = {
+  'both-ends': 'locked at both ends',
+  'stop-short': 'not locked where a corner opens later',
+  overlap: 'start and end overlap by 50 mm',
+}
 
 /**
  * The card for a cloth: the lightest one that still takes its mass and thickness, and one for outdoors where the cloth

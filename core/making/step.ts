@@ -1,4 +1,4 @@
-import type { Resource, WorkKind } from '../../contract/index.ts'
+import type { Cloth, Resource, WorkKind } from '../../contract/index.ts'
 import type { WarningCase } from '../warnings/index.ts'
 import type { Figure } from '../working/index.ts'
 
@@ -11,6 +11,13 @@ export interface Work {
 /** The parts of a work order, in the order of the work. */
 export const PARTS = ['foam', 'cloth', 'sewing', 'closing', 'fitting'] as const
 export type Part = (typeof PARTS)[number]
+
+/** What the machine is set up for at a step, and how the seam is held at its ends. */
+export interface Sewing {
+  readonly kind: 'seam' | 'zip' | 'piping' | 'top-stitch' | 'hem'
+  readonly cloth: Cloth
+  readonly lock: 'both-ends' | 'stop-short' | 'overlap'
+}
 
 /** One step of a work order, with the job's own figures in its words. */
 export interface Step {
@@ -31,6 +38,8 @@ export interface Step {
   readonly cures: boolean
   /** The seam that is sewn, and of which design; null where none is. */
   readonly sews: { readonly design: string; readonly seam: string } | null
+  /** Null where no machine is used. */
+  readonly sewing: Sewing | null
 }
 
 type StepDraft = Pick<Step, 'id' | 'part' | 'title' | 'resource'> & Partial<Step>
@@ -43,6 +52,7 @@ export const step = (draft: StepDraft): Step => ({
   safety: [],
   cures: false,
   sews: null,
+  sewing: null,
   ...draft,
 })
 

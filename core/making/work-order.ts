@@ -6,10 +6,12 @@ import { allGarments } from './acts/garments.ts'
 import { inOrder } from './acts/in-order.ts'
 import { boardActs, coveringActs } from './steps/board-steps.ts'
 import { clothSteps } from './steps/cloth-steps.ts'
-import { closingActs, lastLook } from './steps/closing-steps.ts'
+import { closingActs } from './steps/closing-steps.ts'
 import { foamSteps } from './steps/foam-steps.ts'
+import { lastLook } from './steps/last-look.ts'
 import { orderOf, type OrderOf } from './steps/order-of.ts'
-import { sewingActs } from './steps/sewing-steps.ts'
+import { rightSideActs } from './steps/right-side-steps.ts'
+import { insideActs } from './steps/sewing-steps.ts'
 import { wrapActs } from './steps/wrap-steps.ts'
 import type { Step } from './step.ts'
 
@@ -37,7 +39,7 @@ export function actsOf(of: OrderOf): readonly Act[] {
     ...foam,
     ...boardActs(of),
     ...cloth,
-    ...sewingActs(of),
+    ...allGarments(of.plan).flatMap((g) => [...insideActs(of, g), ...rightSideActs(of, g)]),
     ...coveringActs(of),
     ...wrapActs(of),
     ...closingActs(of),

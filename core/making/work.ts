@@ -30,6 +30,7 @@ export const WORK: Readonly<
   'top-stitch': { label: 'Top-stitch from outside', per: 'metre', resource: 'machine' },
   roll: { label: 'Stitch a roll', per: 'metre', resource: 'machine' },
   board: { label: 'Cut a board', per: 'metre', resource: 'bench' },
+  drill: { label: 'Drill a hole', per: 'piece', resource: 'bench' },
   turn: { label: 'Turn out and work corners', per: 'cushion', resource: 'bench' },
   fill: { label: 'Fill', per: 'cushion', resource: 'bench' },
   close: { label: 'Close by hand', per: 'metre', resource: 'bench' },

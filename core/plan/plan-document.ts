@@ -4,7 +4,7 @@ import { cutOutline, marksOnPiece, notchOnPiece, noteWords, sewnOutline, type Pa
 import { doubtWords, failureWords, verdictWords, type Sunk } from '../filling/index.ts'
 import { instanceOf, lowerBound } from '../lay/index.ts'
 import { buyingList, chalkList, shapeNote } from '../lists/index.ts'
-import { workOrder } from '../making/index.ts'
+import { orderFaults, workOrder } from '../making/index.ts'
 import { isStraight, type Outline, type Point } from '../outline/index.ts'
 import type { DesignPlan, PartPlan, Plan, WorkedPlan } from '../planned/index.ts'
 import { topOf, type Cushions, type CushionSize, type SeatEdge } from '../seat/index.ts'
@@ -37,10 +37,12 @@ export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]
     })),
     cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })),
     buying: buyingDocument(job, plan, lays),
-    workOrder: workOrder(job, plan).map(({ work, ...step }) => ({
+    workOrder: workOrder(job, plan).map(({ work, sewing, ...step }) => ({
       ...step,
+      sewing: sewing && { kind: sewing.kind, cloth: sewing.cloth.name, lock: sewing.lock },
       work: work.map((w) => ({ kind: w.kind, amount: say(w.amount) })),
     })),
+    orderFaults: orderFaults(job, plan),
     warnings,
   } as const
 }

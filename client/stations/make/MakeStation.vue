@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { onKeyStroke, useWakeLock } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { cushionCount } from '../../../core/planned/index.ts'
 import { trimmed } from '../../../core/units/index.ts'
 import { figure, given, over } from '../../../core/working/index.ts'
@@ -59,6 +60,16 @@ const each = computed(() =>
     rule: 'shared out evenly',
   }),
 )
+/** A liner's seam lights on the liner. */
+const shownCover = computed(() => (row.value.step.id.includes('.liner.') ? design.chosen?.liner : null))
+/** A foot pedal is a keyboard with one key or two. */
+const isTyping = (event: KeyboardEvent) =>
+  (event.target as HTMLElement).closest('input, textarea, select, [role=listbox]')
+onKeyStroke(['PageDown', 'ArrowRight'], (e) => !isTyping(e) && (e.preventDefault(), step(1)))
+onKeyStroke(['PageUp', 'ArrowLeft'], (e) => !isTyping(e) && (e.preventDefault(), step(-1)))
+/** The screen stays on while it is read from the machine, where the browser can. */
+const awake = useWakeLock()
+watch(isBig, (big) => void (big ? awake.request('screen') : awake.release()).catch(() => {}))
 const heading = computed(() => `${jobs.job!.ticket} ${jobs.job!.title}: work order`)
 const print = () => window.print()
 </script>
@@ -81,10 +92,10 @@ const print = () => window.print()
         </button>
       </div>
       <StepCard :row="row" :place="place" :of="rows.length" :is-big="isBig" @next="choose(null)" />
-      <FlatPanels v-if="!isBig && design.chosen" :cover="design.chosen.cover" class="panels" />
+      <FlatPanels v-if="design.chosen" :cover="shownCover ?? design.chosen.cover" class="panels" />
     </div>
-    <div v-if="!isBig" class="figures sheet no-print">
-      <div class="fields-in-line">
+    <div class="figures sheet no-print">
+      <div v-if="!isBig" class="fields-in-line">
         <ChoiceButtons
           :model-value="page"
           :choices="PAGES"
@@ -93,12 +104,12 @@ const print = () => window.print()
         />
         <button type="button" class="plain-button" @click="print">Print</button>
       </div>
-      <label class="field-row"
+      <label v-if="!isBig" class="field-row"
         ><span class="label">At the bench</span
         ><input v-model="maker" class="text" maxlength="40" placeholder="your name, for the ticks"
       /></label>
-      <template v-if="page === 'steps'">
-        <LessonNotes />
+      <template v-if="isBig || page === 'steps'">
+        <LessonNotes v-if="!isBig" />
         <div><StepList :rows="rows" :chosen="chosen" @choose="choose" /></div>
       </template>
       <SuppliesPage v-else-if="page === 'supplies'" />
@@ -111,7 +122,7 @@ const print = () => window.print()
 
 <style scoped>
 .make.big {
-  grid-template-columns: 1fr;
+  grid-template-columns: minmax(0, 7fr) minmax(0, 3fr);
 }
 
 .head {

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { clockWasSetBack, paused, started, ticked, unticked, workedSeconds } from '../../../core/making/index.ts'
+import {
+  clockWasSetBack,
+  paused,
+  settingsWords,
+  started,
+  ticked,
+  unticked,
+  workedSeconds,
+} from '../../../core/making/index.ts'
 import type { Warning } from '../../../core/warnings/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import WarningList from '../../ui/WarningList.vue'
@@ -12,7 +20,11 @@ import { moment } from '../../ui/manner.ts'
 /** The step in hand: what to do, what to look at, its time, its tick. */
 const props = defineProps<{ row: StepRow; place: number; of: number; isBig: boolean }>()
 const emit = defineEmits<{ next: [] }>()
-const { jobs, maker, now, change, plan } = useWorkOrder()
+const { jobs, shop, maker, now, change, plan } = useWorkOrder()
+const settings = computed(() => {
+  const { sewing } = props.row.step
+  return sewing ? settingsWords(sewing, shop.workshop.machineCards).join(' · ') : ''
+})
 const overruling = ref(false)
 const why = ref('')
 watch(
@@ -53,6 +65,7 @@ const note = (event: Event) =>
     <ul v-if="row.step.says.length > 0" class="says">
       <li v-for="s in row.step.says" :key="s">{{ s }}</li>
     </ul>
+    <p v-if="settings" class="quiet settings">{{ settings }}</p>
     <ul v-if="row.step.checks.length > 0" class="checks">
       <li v-for="c in row.step.checks" :key="c">{{ c }}</li>
     </ul>

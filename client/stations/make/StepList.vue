@@ -1,29 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PARTS, type Part } from '../../../core/making/index.ts'
 import { sayAmount } from '../../../core/working/index.ts'
+import { GROUP_NAMES, groupsOf } from './step-groups.ts'
 import type { StepRow } from './use-work-order.ts'
 
 /** Every step in its order, with its tick; the one in hand is marked. */
 const props = defineProps<{ rows: readonly StepRow[]; chosen: string }>()
 const emit = defineEmits<{ choose: [id: string] }>()
-const NAMES: Record<Part, string> = {
-  foam: 'Foam',
-  cloth: 'Cloth',
-  sewing: 'Sewing',
-  closing: 'Filling and closing',
-  fitting: 'On the seat',
-}
-const groups = computed(() =>
-  PARTS.map((part) => ({ part, rows: props.rows.filter((r) => r.step.part === part) })).filter(
-    (g) => g.rows.length > 0,
-  ),
-)
+const groups = computed(() => groupsOf(props.rows))
 </script>
 
 <template>
   <section v-for="g in groups" :key="g.part">
-    <h3>{{ NAMES[g.part] }}</h3>
+    <h3>{{ GROUP_NAMES[g.part] }}</h3>
     <ol>
       <li v-for="r in g.rows" :key="r.step.id">
         <button

@@ -1,24 +1,45 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { settingsWords } from '../../../core/making/index.ts'
 import { sayFigure } from '../../../core/working/index.ts'
+import { useJob } from '../../stores/job.ts'
+import { useShop } from '../../stores/shop.ts'
+import { GROUP_NAMES, groupsOf } from './step-groups.ts'
 import type { StepRow } from './use-work-order.ts'
 
-/** The whole work order on paper, with boxes to tick. */
-defineProps<{ rows: readonly StepRow[]; heading: string }>()
+/** The whole work order on paper, group by group, with boxes to tick. */
+const props = defineProps<{ rows: readonly StepRow[]; heading: string }>()
+const jobs = useJob()
+const shop = useShop()
+const groups = computed(() => groupsOf(props.rows))
+const settings = ({ step }: StepRow) => (step.sewing ? settingsWords(step.sewing, shop.workshop.machineCards) : [])
+const about = computed(() =>
+  [
+    jobs.whole!.customer,
+    jobs.whole!.terms.dueOn ? `due ${jobs.whole!.terms.dueOn}` : '',
+    `revision ${jobs.revision}`,
+  ].filter((w) => w !== ''),
+)
 </script>
 
 <template>
   <div class="print-only">
     <h1>{{ heading }}</h1>
-    <ol>
-      <li v-for="r in rows" :key="r.step.id">
-        <span class="box">{{ r.record.doneAt ? '✓' : '' }}</span>
-        <div>
-          <b>{{ r.step.title }}</b> <span class="quiet">{{ sayFigure(r.minutes, 'mm') }}</span><br
-            v-if="r.step.gate"
-          />{{ r.step.gate }} {{ r.step.says.join(' ') }} <i>{{ r.step.checks.join(' ') }}</i>
-        </div>
-      </li>
-    </ol>
+    <p class="quiet">{{ about.join(' · ') }}</p>
+    <section v-for="g in groups" :key="g.part">
+      <h2>{{ GROUP_NAMES[g.part] }}</h2>
+      <ol>
+        <li v-for="r in g.rows" :key="r.step.id">
+          <span class="box">{{ r.record.doneAt ? '✓' : '' }}</span>
+          <div>
+            <b>{{ r.step.title }}</b> <span class="quiet">{{ sayFigure(r.minutes, 'mm') }}</span><br
+              v-if="r.step.gate"
+            />{{ r.step.gate }} {{ r.step.says.join(' ') }} <i>{{ r.step.checks.join(' ') }}</i>
+            <span v-if="settings(r).length > 0" class="quiet"><br />{{ settings(r).join(' · ') }}</span>
+          </div>
+        </li>
+      </ol>
+    </section>
   </div>
 </template>
 
@@ -26,6 +47,10 @@ defineProps<{ rows: readonly StepRow[]; heading: string }>()
 ol {
   list-style: none;
   padding: 0;
+}
+
+h2 {
+  break-after: avoid;
 }
 
 li {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { noteWords, seamLength } from '../../../core/cover/index.ts'
+import { orderFaults } from '../../../core/making/index.ts'
 import { formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
@@ -46,6 +47,8 @@ const cutWay = computed(() => {
   return choice && choice.kind !== 'ready-made' ? choice.cut : ''
 })
 const unit = computed(() => jobs.job!.units)
+/** The sixth check is of the ticket: its covers, liners, boards and fillings in one order. */
+const made = computed(() => (jobs.plan?.kind === 'worked' ? orderFaults(jobs.whole!, jobs.plan) : []))
 </script>
 
 <template>
@@ -132,6 +135,14 @@ const unit = computed(() => jobs.job!.units)
             <span
               >{{ c.name }} <span class="quiet">({{ c.asks }})</span
               ><template v-for="f in c.faults" :key="f"><br />{{ f }}</template></span
+            >
+          </li>
+          <li :class="made.length === 0 ? 'right' : 'wrong'">
+            <b>{{ made.length === 0 ? 'right' : 'wrong' }}</b>
+            <span
+              >it can be made in this order
+              <span class="quiet">(the work order of the whole ticket, played act by act on its covers)</span
+              ><template v-for="f in made" :key="f"><br />{{ f }}</template></span
             >
           </li>
         </ul>

@@ -5,7 +5,7 @@ import { garmentsOf, recordKey } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
 import { areaOfWork, checking, countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
-import { nameOf } from './sewing-steps.ts'
+import { nameOf } from './names.ts'
 
 /** Boards sized, holed and eased, their foam glued on. */
 export const boardActs = (of: OrderOf): readonly Act[] =>
@@ -30,7 +30,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
   const name = nameOf(of, garment!)
   const size = (way: string) => cover.figures.find((f) => f.id === `cover.board.${way}`)!
   const holes = cover.fittings.find((f) => f.amount.id === 'cover.airHoles')
-  const roundMm = 2 * (size('width').value + size('depth').value)
+  const roundMm = cover.closures[0]!.lengthMm.value
   const foamMm2 = areaOf(cover.solid.outline)
   const thing = `board ${key}`
   const made = (s: Step, after: readonly string[]) => act(s, thing, { kind: 'prepare' }, { after })
@@ -73,7 +73,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
               says: [
                 `${holes ? `${holes.amount.value} on each, ${holes.note}` : 'Evenly over the board'}; before the foam is glued down.`,
               ],
-              work: countOfWork('check', id('holes'), count, 'every board'),
+              work: countOfWork('drill', id('holes'), count * (holes?.amount.value ?? 0), 'every hole'),
             }),
             [id('seat')],
           ),

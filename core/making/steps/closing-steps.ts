@@ -6,11 +6,14 @@ import { figure, given, over, plus, times, type Expression } from '../../working
 import { act, type Act } from '../acts/act.ts'
 import { allGarments, recordKey, type InWork } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
-import { areaOfWork, checking, countOfWork, lengthOfWork } from '../work.ts'
+import { checking, lengthOfWork } from '../work.ts'
 import { fillFactor } from './foam-steps.ts'
+import { buttons } from './button-steps.ts'
+import { closesWith } from './closes-with.ts'
 import type { OrderOf } from './order-of.ts'
+import { slippedOver } from './slip-cover-steps.ts'
 import { isStitchedOutside, turned } from './right-side-steps.ts'
-import { nameOf, prefixOf } from './sewing-steps.ts'
+import { nameOf } from './names.ts'
 
 /** A cushion of so many litres takes twice the minutes of a very small one. */
 const FILL_LITRES = 50
@@ -56,6 +59,7 @@ function filledActs(of: OrderOf, garment: InWork, isFirst: boolean): readonly Ac
       : []),
     ...fills,
     act(dressed(of, garment, id('corners')), thing, { kind: 'look' }, { at: 'filled' }),
+    ...secondHalf(of, garment, id),
     ...shuts,
     ...(layer === 'cover' ? buttons(of, garment, id) : []),
   ]
@@ -72,6 +76,7 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
   const { say } = of
   const isLast = i === pockets.length - 1
   const contents = contentsOf(garment)
+  const isInFilm = contents.thing === 'foam' && of.plan.cutting?.cutting.film === true
   const own = pockets.length > 1 ? `fill-${pocket}` : 'fill'
   const plan = pocket === 'back' && design.backFilling ? design.backFilling : design.filling
   const openMm = openOf(garment, i)
@@ -97,12 +102,15 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
           ? [
               pockets.length > 1
                 ? `The block of the ${pocket}, in from its own end; flat faces the same way as the other.`
-                : 'Fold the block, far corners first.',
+                : design.part.makeUp.construction.kind === 'bolster'
+                  ? 'Slide the roll in, its ends square.'
+                  : 'Fold the block, far corners first.',
             ]
           : []),
         ...(!contents.needsShut && plan.kind === 'loose-fibre'
           ? ['The fibre that was weighed out, corners first.']
           : []),
+        ...(isInFilm ? ['In its film, which is drawn out again once it is in, unless it is meant to stay.'] : []),
         ...(openMm > 0 ? [`Through ${say(openMm)} of opening.`] : []),
         `${count} of ${size(plan.sizing.cover)}.`,
       ],
@@ -158,6 +166,30 @@ function dressed(of: OrderOf, garment: InWork, id: string): Step {
     },
     checking(id),
   )
+}
+
+/** The closure of a wrapped tube is set to the body that it has to close round. */
+function secondHalf(of: OrderOf, garment: InWork, id: (what: string) => string): readonly Act[] {
+  const { design, cover, layer, thing } = garment
+  const [closure] = cover.closures
+  const { kind } = design.part.makeUp.construction
+  if (kind !== 'wrapped-tube' || layer !== 'cover' || !closure?.lap) return []
+  const set = step({
+    id: id('second-half'),
+    part: 'closing',
+    resource: 'machine',
+    title: `${nameOf(of, garment)}Second half of the closure, with the cover on the body`,
+    says: [
+      `Lap the ends by ${of.say(closure.lap.value)} and as tight as they shall sit; mark, set the second half from the same end as the first.`,
+    ],
+    work: lengthOfWork(
+      'zip',
+      id('second-half'),
+      [{ count: design.design.count, mm: over(closure.lengthMm, given(2, 'count', 'halves')) }],
+      'half of the closure',
+    ),
+  })
+  return [act(set, thing, { kind: 'look' }, { at: 'filled' })]
 }
 
 function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (what: string) => string): Act {
@@ -232,182 +264,4 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
     'close',
     ['No stitch shows.'],
   )
-}
-
-/** A pull is hidden where there is one; a lap is closed; what is open at the foot is pulled on. */
-function closesWith({ cover, design, layer }: InWork): string {
-  const kind = layer === 'cover' ? design.part.makeUp.closure.kind : cover.closures[0]?.choice.kind
-  switch (kind) {
-    case 'zip-gusset':
-      return 'Close the zip and hide the pull; bend the cushion backwards once.'
-    case 'zip-seam':
-    case 'horseshoe':
-      return 'Close the zip; bend the cushion backwards once.'
-    case 'hook-and-loop':
-      return 'Press the tape shut from one end to the other.'
-    case 'snap-tape':
-    case 'snaps':
-      return 'Press every snap shut.'
-    case 'buttons':
-      return 'Button it.'
-    case 'ties':
-      return 'Tie it, the bows inside the lap.'
-    case 'lacing':
-      return 'Lace it from the middle outwards.'
-    case 'slit':
-      return 'Lay the laps over each other, flat.'
-    case 'sewn-shut':
-    case 'fixed':
-    case undefined:
-      return 'Close it.'
-    default:
-      return kind satisfies never
-  }
-}
-
-/** A cube's slip cover: lined, turned, and pulled over the inner cover from above; never folded through its closure. */
-function slippedOver(of: OrderOf, garment: InWork): readonly Act[] {
-  const { design, cover, thing } = garment
-  const key = recordKey(design)
-  const { count } = design.design
-  const name = nameOf(of, garment)
-  const id = (what: string) => `slip.${key}.${what}`
-  const base = { part: 'closing', resource: 'bench' } as const
-  const wadding = cover.fittings.find((f) => f.use === 'wadding')
-  const { grip } = design.part.makeUp.trims
-  return [
-    turned(of, garment, 'closing', id('turn')),
-    act(
-      step({
-        ...base,
-        id: id('lining'),
-        title: `${name}Wadding and lining into the slip cover`,
-        says: [
-          'Both shorter than the cover by its hem; wrong sides together, caught at the seam of the top.',
-          ...(wadding ? [`${wadding.note}.`] : []),
-        ],
-        work: wadding ? areaOfWork('wrap', id('lining'), wadding.amount.value * count, 'the wadding') : [],
-      }),
-      thing,
-      { kind: 'look' },
-      { at: 'right-side', after: lastSeamOf(design) },
-    ),
-    act(
-      step({
-        ...base,
-        id: id('over'),
-        title: `${name}Pull the slip cover over`,
-        says: [
-          'From above, a corner at a time; never folded through its closure.',
-          ...(grip.kind === 'non-slip' ? ['The non-slip base stays in sight below.'] : []),
-          closesWith(garment),
-        ],
-        checks: ['Corners upright, the hem level all round.'],
-        work: countOfWork('fill', id('over'), count, 'every cushion'),
-      }),
-      thing,
-      { kind: 'cover-over', body: `${key}, inner cover` },
-      { at: 'right-side', leaves: 'shut', needs: [{ thing: `${key}, inner cover`, stage: 'shut' }] },
-    ),
-  ]
-}
-
-/** The lining is sewn before it goes in. */
-const lastSeamOf = (design: InWork['design']): readonly string[] =>
-  design.cover.seams
-    .filter((s) => s.layer === 'lining')
-    .slice(-1)
-    .map((s) => `${prefixOf({ design, layer: 'cover' } as InWork)}${s.letter}`)
-
-function buttons(
-  of: OrderOf,
-  { design, cover, thing, ...garment }: InWork,
-  id: (what: string) => string,
-): readonly Act[] {
-  const { buttons: wanted } = design.part.makeUp.trims
-  const places = cover.panels.find((p) => p.marks.some((m) => m.kind === 'button'))?.marks ?? []
-  const each = places.filter((m) => m.kind === 'button').length
-  if (!wanted || each === 0) return []
-  const count = design.design.count * each
-  const name = nameOf(of, { design, cover, thing, ...garment })
-  const base = { part: 'closing', resource: 'bench' } as const
-  const at = 'shut'
-  return [
-    act(
-      gate(
-        {
-          ...base,
-          id: id('caps'),
-          title: `${name}Caps of the buttons`,
-          asks: 'Was each covered button pulled hard by its shank before it is set?',
-        },
-        checking(id('caps')),
-      ),
-      thing,
-      { kind: 'look' },
-      { at },
-    ),
-    act(
-      step({
-        ...base,
-        id: id('buttons'),
-        title: `${name}Set the buttons`,
-        says: [`${count} buttons, twine doubled, through the block; from the middle outwards, all at one depth.`],
-        work: countOfWork('button', id('buttons'), count, 'every button'),
-        safety: ['small-parts'],
-      }),
-      thing,
-      { kind: 'button' },
-      { at, after: [id('caps')] },
-    ),
-    act(
-      gate(
-        { ...base, id: id('pulled'), title: `${name}Buttons hold`, asks: 'Was each button pulled hard once?' },
-        checking(id('pulled')),
-      ),
-      thing,
-      { kind: 'look' },
-      { at, after: [id('buttons')] },
-    ),
-  ]
-}
-
-/** When everything is closed: pins counted, the seat, the papers. */
-export function lastLook({ job, plan }: OrderOf): readonly Step[] {
-  const count = plan.designs.reduce((sum, d) => sum + d.design.count, 0)
-  const matched = plan.worked.some(({ part }) => part.cloth.match.kind === 'matched')
-  const hasOld = plan.worked.some(({ part }) => part.seat.old.measured !== null)
-  return [
-    gate(
-      {
-        id: 'close.pins',
-        part: 'closing',
-        resource: 'bench',
-        title: 'Pins and needles',
-        asks: 'Are all pins, clips and needles counted, and none missing?',
-      },
-      checking('close.pins'),
-    ),
-    step({
-      id: 'fit.seat',
-      part: 'fitting',
-      resource: 'bench',
-      title: 'Fit on the seat, and look',
-      says: [
-        `${count} ${count === 1 ? 'cushion' : 'cushions in their row'} on ${job.terms.furniture || 'the seat'}.`,
-        ...(hasOld ? ['Keep one old cushion whole until the last new one is fitted.'] : []),
-      ],
-      checks: [`${matched ? 'Stripes run on; ' : ''}${count > 1 ? 'fronts in one line; ' : ''}nothing rocks.`],
-      work: countOfWork('fit', 'fit.seat', count, 'every cushion'),
-      safety: ['not-a-lifebuoy'],
-    }),
-    step({
-      id: 'fit.papers',
-      part: 'fitting',
-      resource: 'bench',
-      title: 'Papers',
-      says: ['Foam batch, cloth batch and fire certificate of every cushion, below; the old label comes off.'],
-      safety: ['fire-label'],
-    }),
-  ]
 }

@@ -10,7 +10,7 @@ import type { OrderOf } from './order-of.ts'
 /** From the readings to wrapped blocks: measuring again, cutting, gluing, wrapping, measuring once more. */
 export const foamSteps = (of: OrderOf): readonly Step[] => [
   measured(of),
-  ...(of.plan.cutting ? [...cutting(of), ...gluing(of), ...wrapping(of)] : []),
+  ...(of.plan.cutting ? [...cutting(of), ...gluing(of), ...wrapping(of), ...filming(of)] : []),
   ...weighing(of),
 ]
 
@@ -153,6 +153,24 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
       checking('foam.wrapped'),
     ),
   ]
+}
+
+/** Film eases a tight block into its cover. */
+function filming({ job, plan }: OrderOf): readonly Step[] {
+  const { filmM2 } = plan.cutting!.supplies
+  return filmM2
+    ? [
+        step({
+          id: 'foam.film',
+          part: 'foam',
+          resource: 'bench',
+          title: 'Slip the blocks into film',
+          says: [`${sayFigure(filmM2, job.units)} of film; close round the block, open at the end that goes in last.`],
+          work: areaOfWork('wrap', 'foam.film', filmM2, 'the film'),
+          safety: ['film'],
+        }),
+      ]
+    : []
 }
 
 function weighing({ job, plan, say }: OrderOf): readonly Step[] {

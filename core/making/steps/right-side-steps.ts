@@ -4,7 +4,8 @@ import { type InWork } from '../acts/garments.ts'
 import { step, type Step } from '../step.ts'
 import { countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
-import { nameOf, prefixOf, seamStep } from './sewing-steps.ts'
+import { nameOf, prefixOf } from './names.ts'
+import { seamStep } from './seam-step.ts'
 
 /** What is stitched from the right side before anything is in the cover: a divider, the rolls of a rolled edge. */
 export function rightSideActs(of: OrderOf, garment: InWork): readonly Act[] {
@@ -67,6 +68,7 @@ function rolls(of: OrderOf, { design, cover, seams, layer, ...garment }: InWork)
             title: `${nameOf(of, own)}${title}`,
             says: [`${of.say(mm)} on each cushion, stitched ${of.say(construction.rollMm)} from the fold.`, ...says],
             checks: ['The roll is even, the seam in its very edge.'],
+            sewing: { kind: 'top-stitch', cloth: design.part.cloth.cloth, lock: 'both-ends' },
             work: lengthOfWork('roll', `${prefixOf(own)}${id}`, [{ count, mm }], 'rolled edges of every cushion'),
           }),
         ]

@@ -1,23 +1,19 @@
 import type { Cover, Panel } from '../../cover/index.ts'
 import { finishingWords, seamLength, type Seam } from '../../cover/index.ts'
-import { cushionName } from './order-of.ts'
 import { edgeLength } from '../../outline/index.ts'
-import type { DesignPlan } from '../../planned/index.ts'
 import { act, type Act, type Deed } from '../acts/act.ts'
-import { allGarments, recordKey, type InWork } from '../acts/garments.ts'
-import { gate, step, type Step, type Work } from '../step.ts'
-import { rightSideActs } from './right-side-steps.ts'
+import { type InWork } from '../acts/garments.ts'
+import { gate, step, type Step } from '../step.ts'
+import { nameOf, prefixOf } from './names.ts'
+import { seamStep, type SewnCover } from './seam-step.ts'
 import { checking, countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
 
 /** Cloth that gives more than this is tried on before the last seam. */
 const TRIED_ON_SHARE = 0.03
 
-/** Every cover and liner sewn flat and from inside: what goes on first, its seams, and the stops between. */
-export const sewingActs = (of: OrderOf): readonly Act[] =>
-  allGarments(of.plan).flatMap((garment) => [...insideActs(of, garment), ...rightSideActs(of, garment)])
-
-function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
+/** A cover or liner sewn flat and from inside: what goes on first, its seams, and the stops between. */
+export function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
   const { design, layer, cover, thing } = garment
   const sewn: Sewn = { of, design, cover, garment, prefix: prefixOf(garment), name: nameOf(of, garment) }
   // Seams of a lining and an inner cover say of which they are by themselves.
@@ -40,7 +36,7 @@ function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
       : []),
     ...inside.flatMap((seam) => [
       ...(seam === firstPlate ? on(ring(sewn)) : []),
-      ...(seam === last ? beforeTheLast(sewn) : []),
+      ...(seam === last ? [...triedOn(sewn, inside), ...beforeTheLast(sewn)] : []),
       act(
         seamStep(seamNamed, seam),
         thing,
@@ -59,27 +55,8 @@ function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
   ]
 }
 
-interface Sewn {
-  readonly of: OrderOf
-  readonly design: DesignPlan
-  readonly cover: Cover
+interface Sewn extends SewnCover {
   readonly garment: InWork
-  /** Before the id of each step: `sew.A.` or `sew.A.liner.`. */
-  readonly prefix: string
-  /** Before the title, where there are several designs or a liner. */
-  readonly name: string
-}
-
-/** The cover, its lining and its inner cover keep their records under one name: their letters differ. */
-export const prefixOf = ({ design, layer }: InWork): string =>
-  `sew.${recordKey(design)}.${layer === 'liner' ? 'liner.' : ''}`
-
-export function nameOf(of: OrderOf, { design, layer }: InWork): string {
-  const name = [
-    of.plan.designs.length > 1 ? cushionName(design) : '',
-    { cover: '', liner: 'Liner', lining: 'Lining', inner: 'Inner cover' }[layer],
-  ].filter((w) => w !== '')
-  return name.length > 0 ? `${name.join(', ')}, ` : ''
 }
 
 const seamId = ({ prefix }: Pick<Sewn, 'prefix'>, seam: Seam): string => `${prefix}${seam.letter}`
@@ -116,6 +93,7 @@ function piping({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
           : []),
       ],
       checks: ['Cord close in its strip all round.'],
+      sewing: { kind: 'piping', cloth: design.part.cloth.cloth, lock: 'overlap' },
       work: length,
     }),
   ]
@@ -175,6 +153,7 @@ function hems({ design, cover, prefix, name }: Sewn): readonly Step[] {
       resource: 'machine',
       title: `${name}Hem the free edges`,
       says: [`${[...new Set(all.map((h) => h.panel.name.toLowerCase()))].join(', ')}: along the hem line.`],
+      sewing: { kind: 'hem', cloth: design.part.cloth.cloth, lock: 'both-ends' },
       work: lengthOfWork(
         'hem',
         `${prefix}hems`,
@@ -285,6 +264,23 @@ const corners = ({ prefix, name, garment }: Sewn, seam: Seam): Step =>
     checking(`${prefix}corners`),
   )
 
+/** A wrapped tube is tried on its body once it has its first end. */
+function triedOn({ design, garment, prefix, name }: Sewn, inside: readonly Seam[]): readonly Act[] {
+  const first = inside.find((s) => s.kind === 'plate')
+  if (design.part.makeUp.construction.kind !== 'wrapped-tube' || !first) return []
+  const tried = gate(
+    {
+      id: `${prefix}tube`,
+      part: 'sewing',
+      resource: 'machine',
+      title: `${name}Try the wrap on its body`,
+      asks: 'With its first end on: does the wrap reach the other end of the body? Note what is trimmed off.',
+    },
+    checking(`${prefix}tube`),
+  )
+  return [act(tried, garment.thing, { kind: 'look' }, { at: 'wrong-side', after: [`${prefix}${first.letter}`] })]
+}
+
 function beforeTheLast({ design, cover, garment, prefix, name }: Sewn): readonly Act[] {
   // The lining and the inner cover of a cube do not open.
   const opens = garment.layer === 'cover' || garment.layer === 'liner'
@@ -324,159 +320,6 @@ function beforeTheLast({ design, cover, garment, prefix, name }: Sewn): readonly
       : []),
   ]
 }
-
-export function seamStep(sewn: Omit<Sewn, 'garment'>, seam: Seam): Step {
-  const { of, design, cover, prefix, name } = sewn
-  const length = seamLength(seam)
-  const letters = notchLetters(cover, seam)
-  return step({
-    id: `${prefix}${seam.letter}`,
-    part: 'sewing',
-    resource: 'machine',
-    title: `${name}${name ? 'seam' : 'Seam'} ${seam.letter}: ${seam.name}`,
-    says: [
-      ...(length > 0
-        ? [`${of.say(length)}${design.design.count > 1 ? ` on each of ${design.design.count} cushions` : ''}.`]
-        : []),
-      ...seamSays(seam, cover),
-      ...(isHingedRound(design, seam) ? ['Ties caught between the layers, at the hinge and at the top.'] : []),
-      ...(letters.length > 0 ? [`Notches ${letters.join(' ')} meet.`] : []),
-    ],
-    checks: checksOf(seam, design),
-    work: seamWork(sewn, seam, length),
-    safety: seam === cover.seams[0] ? ['needles'] : [],
-    sews: { design: design.design.id, seam: seam.letter },
-  })
-}
-
-/** The ties of a hinged pair are sewn in with its sides. */
-const isHingedRound = ({ part: { makeUp } }: DesignPlan, seam: Seam): boolean =>
-  makeUp.construction.kind === 'hinged-pair' && seam.kind === 'plate' && makeUp.trims.ties !== null
-
-function seamSays(seam: Seam, cover: Cover): readonly string[] {
-  const closure = cover.closures.find((c) => c.seam === seam.letter)
-  switch (seam.kind) {
-    case 'closure':
-      return closure ? closureSays(closure) : []
-    case 'join':
-      return [
-        cover.panels.some(
-          (p) => p.role === 'boxing' && seam.pairs.some((x) => x.a.panel === p.id || x.b.panel === p.id),
-        )
-          ? 'Right sides together, band to band. Do not backstitch where a corner opens later: stop one allowance short.'
-          : 'Right sides together; lock both ends.',
-      ]
-    case 'corner':
-      return ['Right sides together, from the cut edge to the corner point; lock both ends.']
-    case 'tuck':
-      return ['Fold on the marks towards the middle, baste across.']
-    case 'plate':
-      return [
-        'Right sides together, panel with clips on top. Start in the middle of a side; at each corner clip, needle down, lift, pivot.',
-      ]
-    case 'divider':
-      return ['Through both panels on the chalked line, from outside, straight from side to side; lock both ends.']
-    case 'final':
-      return []
-    default:
-      return seam.kind satisfies never
-  }
-}
-
-/** How each kind of opening is set in, half by half. */
-function closureSays({ choice, fittings, places }: Cover['closures'][number]): readonly string[] {
-  const notes = fittings.map((f) => f.note).filter((n) => n !== '')
-  switch (choice.kind) {
-    case 'slit':
-      return ['Lapped, and tacked at both ends only.']
-    case 'zip-gusset':
-    case 'zip-seam':
-    case 'horseshoe':
-      return ['Both sides of the zip marked from the same end; the slider put on before the ends are held.', ...notes]
-    case 'hook-and-loop':
-    case 'snap-tape':
-      return ['One half of the tape on each side, from the same end, clear of the seams.', ...notes]
-    case 'snaps':
-    case 'buttons':
-    case 'ties':
-    case 'lacing':
-      return [`${places.length} places, marked from the same end on both halves.`, ...notes]
-    case 'sewn-shut':
-    case 'fixed':
-      return notes
-    default:
-      return choice satisfies never
-  }
-}
-
-const checksOf = (seam: Seam, { part }: DesignPlan): readonly string[] =>
-  seam.kind === 'plate' && part.cloth.match.kind === 'matched'
-    ? [...SEAM_CHECKS.plate, 'Stripes meet.']
-    : SEAM_CHECKS[seam.kind]
-
-const SEAM_CHECKS: Readonly<Record<Seam['kind'], readonly string[]>> = {
-  closure: ['It opens and closes along its whole length.'],
-  join: ['Both bands the same height at the join.'],
-  corner: ['The point is sharp, no pucker.'],
-  tuck: ['Tucks on both sides alike.'],
-  plate: ['Corners without holes, no tuck caught.'],
-  divider: ['Straight, at the same distance from both sides.'],
-  final: ['Stitches small and drawn in.'],
-}
-
-function seamWork(
-  { design, cover, prefix }: Pick<Sewn, 'design' | 'cover' | 'prefix'>,
-  seam: Seam,
-  length: number,
-): readonly Work[] {
-  const { count } = design.design
-  const id = `${prefix}${seam.letter}`
-  const along = (kind: 'zip' | 'join' | 'plate' | 'top-stitch') =>
-    lengthOfWork(kind, id, [{ count, mm: length }], 'this seam on every cushion')
-  switch (seam.kind) {
-    case 'closure':
-      return along(cover.closures.find((c) => c.seam === seam.letter)?.choice.kind === 'slit' ? 'join' : 'zip')
-    case 'plate':
-      return [
-        ...along('plate'),
-        ...countOfWork('corner', id, count * turnsOf(cover, seam), 'where the plate turns, on every cushion'),
-      ]
-    case 'join':
-    case 'corner':
-    case 'tuck':
-    case 'final':
-      return along('join')
-    case 'divider':
-      return along('top-stitch')
-    default:
-      return seam.kind satisfies never
-  }
-}
-
-/** A plate turns once between any two of its edges that the seam follows. */
-function turnsOf(cover: Pick<Cover, 'panels'>, seam: Seam): number {
-  const plates = cover.panels.filter(
-    (p) => (p.role === 'plate' || p.role === 'base') && seam.pairs.some((x) => x.a.panel === p.id),
-  )
-  const edges = (p: Panel) => new Set(seam.pairs.filter((x) => x.a.panel === p.id).map((x) => x.a.edge)).size
-  return plates.reduce((sum, p) => sum + (edges(p) === p.edges.length ? edges(p) : Math.max(0, edges(p) - 1)), 0)
-}
-
-function notchLetters(cover: Cover, seam: Seam): readonly string[] {
-  const edges = seam.pairs.map((p) => p.a)
-  return [
-    ...new Set(
-      cover.panels.flatMap((p) =>
-        p.notches
-          .filter((n) => edges.some((e) => e.panel === p.id && e.edge === n.edge && isWithin(n.atMm, e.from, e.to)))
-          .map((n) => n.letter),
-      ),
-    ),
-  ]
-}
-
-const isWithin = (at: number, from: number, to: number): boolean =>
-  at > Math.min(from, to) - 0.5 && at < Math.max(from, to) + 0.5
 
 function finishing({ design, garment, prefix, name }: Sewn): readonly Step[] {
   const way = design.part.makeUp.trims.finishing

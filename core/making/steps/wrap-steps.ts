@@ -4,7 +4,7 @@ import { garmentsOf, recordKey } from '../acts/garments.ts'
 import { gate, step } from '../step.ts'
 import { areaOfWork, checking, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
-import { nameOf } from './sewing-steps.ts'
+import { nameOf } from './names.ts'
 
 /** A parcel: film round the block, then cloth, folded, pinned and bonded. Nothing is sewn, turned or filled. */
 export const wrapActs = (of: OrderOf): readonly Act[] =>

@@ -1,0 +1,43 @@
+import { gate, step, type Step } from '../step.ts'
+import { checking, countOfWork } from '../work.ts'
+import type { OrderOf } from './order-of.ts'
+
+/** When everything is closed: pins counted, the seat, the papers. */
+export function lastLook({ job, plan }: OrderOf): readonly Step[] {
+  const count = plan.designs.reduce((sum, d) => sum + d.design.count, 0)
+  const matched = plan.worked.some(({ part }) => part.cloth.match.kind === 'matched')
+  const hasOld = plan.worked.some(({ part }) => part.seat.old.measured !== null)
+  return [
+    gate(
+      {
+        id: 'close.pins',
+        part: 'closing',
+        resource: 'bench',
+        title: 'Pins and needles',
+        asks: 'Are all pins, clips and needles counted, and none missing?',
+      },
+      checking('close.pins'),
+    ),
+    step({
+      id: 'fit.seat',
+      part: 'fitting',
+      resource: 'bench',
+      title: 'Fit on the seat, and look',
+      says: [
+        `${count} ${count === 1 ? 'cushion' : 'cushions in their row'} on ${job.terms.furniture || 'the seat'}.`,
+        ...(hasOld ? ['Keep one old cushion whole until the last new one is fitted.'] : []),
+      ],
+      checks: [`${matched ? 'Stripes run on; ' : ''}${count > 1 ? 'fronts in one line; ' : ''}nothing rocks.`],
+      work: countOfWork('fit', 'fit.seat', count, 'every cushion'),
+      safety: ['not-a-lifebuoy'],
+    }),
+    step({
+      id: 'fit.papers',
+      part: 'fitting',
+      resource: 'bench',
+      title: 'Papers',
+      says: ['Foam batch, cloth batch and fire certificate of every cushion, below; the old label comes off.'],
+      safety: ['fire-label'],
+    }),
+  ]
+}
