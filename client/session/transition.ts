@@ -15,6 +15,8 @@ export type SessionEvent =
       readonly key: string | null
       readonly alongside?: Alongside
     }
+  /** What the program itself worked out and keeps with the job: no step to take back. */
+  | { readonly kind: 'worked-out'; readonly job: Job; readonly says: string }
   | { readonly kind: 'undone' | 'redone'; readonly step: Step }
   /** The pause after typing is over, or somebody leaves. */
   | { readonly kind: 'save-due' }
@@ -60,6 +62,8 @@ export function transition(session: Session, event: SessionEvent): Stepped {
         { ...session, ...withStep(session, event.says, event.key, event.alongside), job: event.job },
         event.says,
       )
+    case 'worked-out':
+      return session.conflict ? quiet(session) : scheduled({ ...session, job: event.job }, session.says || event.says)
     case 'undone':
       if (session.past.at(-1) !== event.step) return quiet(session)
       return scheduled({ ...session, ...takenBack(session, event.step) }, `undo: ${event.step.says}`)

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { placeOf, readJob, type PartJob, type StoredJob } from '../../contract/index.ts'
+import { placeOf, readJob, type Job, type PartJob, type StoredJob } from '../../contract/index.ts'
 import { applyEdit, partJob, type Edit, type JobEdit } from '../../core/job/index.ts'
 import { keepingPlanner, planJob, planKey } from '../../core/plan/index.ts'
 import type { Plan } from '../../core/planned/index.ts'
@@ -149,6 +149,13 @@ export const useJob = defineStore('job', () => {
     return true
   }
 
+  /** Keeps with the job what was worked out for it. Nothing to take back, and nothing that anybody did. */
+  function keepWorkedOut(says: string, change: (job: Job) => Job): void {
+    const before = session.value?.job
+    const read = before && readJob(change(before))
+    if (before && read?.ok && !sameJob(read.value, before)) void here({ kind: 'worked-out', job: read.value, says })
+  }
+
   function undo(): void {
     const step = session.value?.past.at(-1)
     if (step) beside(step.alongside?.undo, { kind: 'undone', step })
@@ -219,6 +226,7 @@ export const useJob = defineStore('job', () => {
     open,
     show,
     edit,
+    keepWorkedOut,
     undo,
     redo,
     flush,

@@ -35,6 +35,9 @@ vi.mock('../workers/lay.worker.ts?worker', () => ({
 /** Saving never answers here; what is saved is another test's. */
 vi.mock('../api/jobs.ts', () => ({ openJob: () => new Promise(() => {}), saveJob: () => new Promise(() => {}) }))
 
+vi.mock('../api/records.ts', () => ({ accessState: () => Promise.resolve({ role: role.now }) }))
+const role = vi.hoisted(() => ({ now: 'maker' as 'maker' | 'viewer' }))
+
 /** What the worker would find in so many steps. */
 function found({ asked }: Stand, steps = 2) {
   const { problem, seed, lane, locked } = asked!
@@ -66,6 +69,40 @@ describe('the lay of the open job', () => {
     vi.useFakeTimers()
     vi.stubGlobal('navigator', { ...globalThis.navigator, hardwareConcurrency: 2 })
     showJob(keepersBench())
+  })
+
+  it('the best found stays with the job by itself, with nothing to undo; a better one takes its place, a worse one never', async () => {
+    const lays = await firstLay()
+    const jobs = useJob()
+    const { id } = lays.chosen!.cloth
+    const first = jobs.whole!.lays[id]!.lay
+    expect([first.length, lays.isKept, jobs.past.length]).toEqual([lays.current!.length, true, 0])
+    lays.search(10, 3)
+    for (const w of workers.slice(1)) done(w, (lay) => ({ ...lay, length: first.length - 40, bound: 0 }))
+    expect(jobs.whole!.lays[id]!.lay.length).toBe(first.length - 40)
+    lays.search(10, 4)
+    for (const w of workers.slice(3)) done(w, (lay) => ({ ...lay, length: first.length + 40, bound: 0 }))
+    expect(jobs.whole!.lays[id]!.lay.length).toBe(first.length - 40)
+  })
+
+  it('once it is quoted it lies as it lay, however short others are', async () => {
+    const lays = await firstLay()
+    const jobs = useJob()
+    const { id } = lays.chosen!.cloth
+    const was = jobs.whole!.lays[id]!.lay.length
+    jobs.edit({ says: 'ordered', applyToJob: (job) => ({ ...job, terms: { ...job.terms, orderedOn: '2026-05-01' } }) })
+    lays.search(10, 3)
+    for (const w of workers.slice(1)) done(w, (lay) => ({ ...lay, length: was - 40, bound: 0 }))
+    expect(jobs.whole!.lays[id]!.lay.length).toBe(was)
+  })
+
+  it("a viewer's page keeps nothing", async () => {
+    role.now = 'viewer'
+    setActivePinia(createPinia())
+    showJob(keepersBench())
+    const lays = await firstLay()
+    expect([lays.current !== null, useJob().whole!.lays]).toEqual([true, {}])
+    role.now = 'maker'
   })
 
   it('is looked for by one lane at first, by one on each core when asked to go on', async () => {

@@ -1,4 +1,4 @@
-import { defineStore } from 'pinia'
+import { defineStore, storeToRefs } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job, Lay, Placement } from '../../contract/index.ts'
 import type { ClothLay, Shortfall } from '../../core/cloth/index.ts'
@@ -8,6 +8,7 @@ import { inHandOf, problemKey, takenBy } from '../../core/what-if/index.ts'
 import { useJob } from './job.ts'
 import type { Task } from '../workers/task.ts'
 import { laneCount, searchInLanes } from './lay-lanes.ts'
+import { useRole } from './role.ts'
 
 const FIRST_LAY_SECONDS = 1.5
 const AFTER_TYPING_MS = 250
@@ -20,6 +21,7 @@ const MOST_REMEMBERED = 20
  */
 export const useLay = defineStore('lay', () => {
   const jobs = useJob()
+  const { mayChange } = storeToRefs(useRole())
   const found = shallowRef<ReadonlyMap<string, FoundLay>>(new Map())
   const failures = shallowRef<ReadonlyMap<string, { readonly why: LayFailure; readonly shortfall: Shortfall | null }>>(
     new Map(),
@@ -82,7 +84,10 @@ export const useLay = defineStore('lay', () => {
       stop()
       failures.value = new Map()
       clearTimeout(timer)
-      timer = setTimeout(searchNext, AFTER_TYPING_MS)
+      timer = setTimeout(() => {
+        settle()
+        searchNext()
+      }, AFTER_TYPING_MS)
     },
     { immediate: true },
   )
@@ -95,6 +100,26 @@ export const useLay = defineStore('lay', () => {
     const waiting = cloths.value.filter((own) => !bestFor(own) && !failures.value.has(own.key))
     const next = waiting.find((own) => own.key === chosen.value?.key) ?? waiting[0]
     if (next) searchFor(next, FIRST_LAY_SECONDS, 1, 1)
+  }
+
+  /**
+   * The best lay found stays with the job as its working lay, so that no figure moves by itself: a longer one of the
+   * planner's gives way to it, unless the job is quoted or ordered as it lies.
+   */
+  function settle(): void {
+    if (!mayChange.value || !jobs.whole) return
+    const { given, orderedOn } = jobs.whole.terms
+    const isFrozen = given !== null || orderedOn !== null
+    const working = cloths.value.flatMap((own) => {
+      const [kept, fresh] = [keptFor(own), found.value.get(own.key)?.lay]
+      const isBetter = !kept || (!kept.byHand && !kept.joint && !isFrozen && fresh && isShorter(fresh, kept.lay))
+      return fresh && isBetter ? [[own.cloth.id, keptAs(own, fresh, false, [])] as const] : []
+    })
+    if (working.length > 0)
+      jobs.keepWorkedOut('the working lay', (job) => ({
+        ...job,
+        lays: { ...job.lays, ...Object.fromEntries(working) },
+      }))
   }
 
   /** Searches on for so many seconds on all cores; each better lay shows at once. */
@@ -125,6 +150,7 @@ export const useLay = defineStore('lay', () => {
         onEnd: (why, shortfall) => {
           if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall })
           stop()
+          settle()
           searchNext()
         },
       },
@@ -174,16 +200,7 @@ export const useLay = defineStore('lay', () => {
     key: string | null = null,
   ) =>
     jobs.edit(
-      {
-        says,
-        apply: (job) => ({
-          ...job,
-          lays: {
-            ...job.lays,
-            [own.cloth.id]: { problemKey: own.key, lay, byHand: isByHand, locked: [...keys], joint: null },
-          },
-        }),
-      },
+      { says, apply: (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: keptAs(own, lay, isByHand, keys) } }) },
       key,
     )
 
@@ -251,6 +268,14 @@ export const useLay = defineStore('lay', () => {
     toggleLock,
     forgetHand,
   }
+})
+
+const keptAs = (own: KeyedLay, lay: Lay, byHand: boolean, locked: readonly string[]): KeptLay => ({
+  problemKey: own.key,
+  lay,
+  byHand,
+  locked: [...locked],
+  joint: null,
 })
 
 const NOTHING_LOCKED = { lay: { placements: [], offsets: {} }, keys: [] }

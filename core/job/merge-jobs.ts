@@ -1,5 +1,6 @@
 import type { Job, Part } from '../../contract/index.ts'
 import { mergeDocuments } from './merge.ts'
+import { mergeLays } from './merge-lays.ts'
 import { withoutLooseEnds } from './parts.ts'
 
 export interface MergedJobs {
@@ -12,15 +13,20 @@ export interface MergedJobs {
 
 /**
  * Two versions of a job put together over what both started from, part by part. Of two ticks of one step the first
- * stays; minutes worked at one step are added; everything else that both changed otherwise, a note among it, is for the
+ * stays; minutes worked at one step are added; kept lays go by `mergeLays`; everything else that both changed otherwise, a note among it, is for the
  * maker to choose.
  */
 export function mergeJobs(base: Job, mine: Job, theirs: Job): MergedJobs {
-  const { value, clashes } = mergeDocuments(byLetter(base), byLetter(mine), byLetter(theirs), (path) =>
-    WORKED.test(path),
+  const { lays, clashes: laid } = mergeLays(base.lays, mine.lays, theirs.lays)
+  // Lays are put together whole: two halves of two lays are no lay.
+  const { value, clashes } = mergeDocuments(
+    byLetter(base),
+    byLetter({ ...mine, lays: base.lays }),
+    byLetter({ ...theirs, lays: base.lays }),
+    (path) => WORKED.test(path),
   )
   const asked = clashes.filter((path) => !TICK.test(path))
-  return { job: inOrder(value), clashes: asked, isSecondTick: asked.length < clashes.length }
+  return { job: { ...inOrder(value), lays }, clashes: [...asked, ...laid], isSecondTick: asked.length < clashes.length }
 }
 
 const WORKED = /^making\.steps\..*\.workedS$/
