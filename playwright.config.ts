@@ -8,5 +8,6 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   workers: 1,
   outputDir: 'test-results',
-  use: { launchOptions: CHROMIUM, viewport: { width: 1280, height: 800 } },
+  // Pages answer from the shop itself; what stands without it has a test of its own.
+  use: { serviceWorkers: 'block', launchOptions: CHROMIUM, viewport: { width: 1280, height: 800 } },
 })

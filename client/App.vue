@@ -5,6 +5,7 @@ import { beAlive } from './storage/page-alive.ts'
 import { useJob } from './stores/job.ts'
 import { useLive } from './stores/live.ts'
 import { sendLeftDrafts } from './session/outbox.ts'
+import ThumbKeys from './ui/ThumbKeys.vue'
 import TroubleBanner from './ui/TroubleBanner.vue'
 
 /** What other pages of this browser left unsaved is sent again so often. */
@@ -24,4 +25,5 @@ useIntervalFn(sendLeft, AGAIN_MS)
 <template>
   <TroubleBanner />
   <RouterView />
+  <ThumbKeys />
 </template>

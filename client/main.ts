@@ -4,6 +4,7 @@ import '@fontsource-variable/source-sans-3/wght.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { keepForOffline } from './offline/kept.ts'
 import { router } from './router.ts'
 import { useElement } from './ui/element.ts'
 import { tellMissingPart } from './stores/trouble.ts'
@@ -19,3 +20,4 @@ router.onError((error: Error) => {
 })
 useElement(app)
 app.mount('#app')
+keepForOffline()

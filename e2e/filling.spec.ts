@@ -26,7 +26,7 @@ test('choosing foam: what the seat carries, what bottoms and why, an advised sta
   await expect(page.locator('.layer').first()).toContainText(words.split(' on ')[0]!.split(' ')[0]!)
   await expect(page.getByText('hard stop')).toHaveCount(0)
   await page.getByText(/grades do not do alone, and why/).click()
-  await expect(page.getByText(/on the board under 180 lb/).first()).toBeVisible()
+  await expect(page.getByText(/on the board under [\d.]+ kg/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText('hard stop').first()).toBeVisible()
   await saved(page)

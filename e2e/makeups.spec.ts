@@ -24,7 +24,7 @@ test('a knife-edge cushion of loose fibre: cover, liner, two cloths, two lays, a
   await expect(figure(page, 'Top plate, cut height')).toContainText('644')
   await typeLine(page, 'close sewn shut 300')
   await expect(figure(page, 'Top plate, cut height')).toContainText('644')
-  await expect(page.locator('.checks .right')).toHaveCount(5)
+  await expect(page.locator('.checks .right')).toHaveCount(6)
   await page.getByRole('radiogroup', { name: 'Panels of' }).getByText('Liner').click()
   await expect(figure(page, 'Top plate, net width')).toContainText('728')
   await station(page, 'Lay')
@@ -60,7 +60,7 @@ test('every make-up in the list is drawn, or says why not and what can be made i
     await pick(page, 'Make-up', name)
     await expect(page.getByRole('img', { name: 'One cushion, made up' }), name).toBeVisible()
     await station(page, 'Pieces')
-    await expect(page.locator('.checks .right'), name).toHaveCount(5)
+    await expect(page.locator('.checks .right'), name).toHaveCount(6)
     await station(page, 'Make-up')
   }
   await pick(page, 'Make-up', 'Bolster')
@@ -85,7 +85,7 @@ test('a closure is chosen with its side, and its figures follow', async ({ page 
   await typeLine(page, 'close sewn shut 900 left')
   await expect(page.getByText('longer than its edge', { exact: false })).toBeVisible()
   await typeLine(page, 'close sewn shut 300 left')
-  await expect(page.locator('.checks .right')).toHaveCount(5)
+  await expect(page.locator('.checks .right')).toHaveCount(6)
 })
 
 test('piping on chosen edges, a strip too narrow, both ways of getting bias strips', async ({ page }) => {

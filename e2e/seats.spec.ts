@@ -38,7 +38,7 @@ test('a locker lid by its taper, in inches', async ({ page }) => {
   await expect(derived(page, 'Edge right')).toContainText('19')
   await typeLine(page, 'overhang 1 1/2 far')
   await station(page, 'Pieces')
-  await expect(page.locator('.checks .right')).toHaveCount(5)
+  await expect(page.locator('.checks .right')).toHaveCount(6)
   await expect(figure(page, 'Top plate, net height')).toContainText('17 3/8')
 })
 
@@ -50,7 +50,7 @@ test('berth halves: hull side leaning, a mirrored partner, both through to the l
   await expect(page.getByRole('radiogroup', { name: 'Which cushion' })).toBeVisible()
   await page.getByText('Cushion B, 1 of').click()
   await station(page, 'Pieces')
-  await expect(page.locator('.checks .right')).toHaveCount(5)
+  await expect(page.locator('.checks .right')).toHaveCount(6)
   await expect(figure(page, 'Right boxing, net height')).toContainText('109.5')
   await station(page, 'Cut & buy')
   await expect(page.getByRole('row', { name: /Foam A1/ })).toContainText('knife tilt: hull 24° outwards going up')

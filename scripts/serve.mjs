@@ -2,6 +2,7 @@
 import { existsSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { spawn } from 'node:child_process'
+import { BUILDS } from './builds.mjs'
 import { bin, ensureInstalled, fail, ROOT, run } from './ensure-installed.mjs'
 
 const isDemo = process.argv.includes('--demo')
@@ -11,7 +12,7 @@ if (isDemo && process.argv.includes('--fresh')) {
     rmSync(path.join(ROOT, 'data', name), { force: true })
 }
 process.stderr.write('Building …\n')
-for (const args of [['build'], ['build', '--config', 'vite.server.config.ts']]) {
+for (const args of BUILDS) {
   if (run(bin('vite'), [...args, '--logLevel', 'warn']) !== 0) fail('The build did not finish; see above.')
 }
 if (!existsSync(path.join(ROOT, 'dist/server/main.js'))) fail('The build left no server.')

@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { spawnSync } from 'node:child_process'
+import { BUILDS } from './builds.mjs'
 import { bin, ensureInstalled, ROOT, run } from './ensure-installed.mjs'
 
 ensureInstalled()
@@ -33,8 +34,7 @@ const unit = path.join(folder, 'unit.json')
 run(bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`])
 countVitest(unit)
 
-step('build', bin('vite'), ['build', '--logLevel', 'warn'])
-step('build', bin('vite'), ['build', '--config', 'vite.server.config.ts', '--logLevel', 'warn'])
+for (const args of BUILDS) step('build', bin('vite'), [...args, '--logLevel', 'warn'])
 
 const browser = path.join(folder, 'browser.json')
 run(bin('playwright'), ['test', '--reporter=line,json'], {

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { AccessState, ArchiveLook, Backup, BackupContents, HistorySize } from '../../contract/index.ts'
+import { forgetKept } from '../offline/kept.ts'
 import { fetchJson, known, newAct } from './http.ts'
 
 export const listBackups = async (): Promise<readonly Backup[]> =>
@@ -21,7 +22,10 @@ export const takeArchive = async (token: string): Promise<void> =>
 export const accessState = async (): Promise<AccessState> => known(AccessState, await fetchJson('/api/access'))
 export const signIn = async (passphrase: string): Promise<void> =>
   void (await fetchJson('/api/access/in', { method: 'POST', body: { passphrase } }))
-export const signOut = async (): Promise<void> => void (await fetchJson('/api/access/out', { method: 'POST' }))
+export async function signOut(): Promise<void> {
+  await fetchJson('/api/access/out', { method: 'POST' })
+  await forgetKept()
+}
 export const setPassphrases = async (words: {
   readonly maker?: string
   readonly viewer?: string | null

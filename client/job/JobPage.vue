@@ -254,4 +254,45 @@ main {
   color: var(--rust);
   background: var(--rust-wash);
 }
+
+/* On a phone the page scrolls as one; what is typed stays in reach of the thumb. */
+@media (max-width: 760px) {
+  .job-page {
+    height: auto;
+    min-height: 100%;
+  }
+
+  header {
+    flex-wrap: wrap;
+    gap: 4px 8px;
+    padding: 6px 10px;
+  }
+
+  .name {
+    flex: 1 1 70%;
+  }
+
+  h1 {
+    font-size: 18px;
+    text-align: left;
+  }
+
+  .customer {
+    display: none;
+  }
+
+  .save {
+    flex-basis: 100%;
+    max-width: none;
+  }
+
+  header > .plain-button {
+    flex: 1;
+    padding-inline: 6px;
+  }
+
+  main {
+    padding: 8px;
+  }
+}
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import type { Station } from '../../core/warning/index.ts'
 import { useJob } from '../stores/job.ts'
 import { useLay } from '../stores/lay.ts'
@@ -8,6 +9,15 @@ import { keyFigure } from './key-figures.ts'
 
 const jobs = useJob()
 const lays = useLay()
+const route = useRoute()
+const strip = ref<HTMLElement>()
+/** Where the strip scrolls, the station in hand stands in its middle. */
+function centre(): void {
+  const here = strip.value?.querySelector<HTMLElement>('.here')
+  if (here) strip.value!.scrollLeft = here.offsetLeft - (strip.value!.clientWidth - here.offsetWidth) / 2
+}
+onMounted(centre)
+watch(() => route.path, centre, { flush: 'post' })
 const rows = computed(() =>
   STATION_PAGES.map(({ station, title }) => {
     const mine = jobs.warningsAt(station as Station)
@@ -28,7 +38,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <nav class="spine no-print" aria-label="Stations of the job">
+  <nav ref="strip" class="spine no-print" aria-label="Stations of the job">
     <RouterLink
       v-for="(row, i) in rows"
       :key="row.station"
@@ -114,5 +124,21 @@ const rows = computed(() =>
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
   overflow: hidden;
+}
+
+/* On a phone a strip that scrolls, the station in hand in its middle. */
+@media (max-width: 760px) {
+  .spine {
+    display: flex;
+    overflow-x: auto;
+    scroll-snap-type: x proximity;
+  }
+
+  .stop {
+    flex: 0 0 124px;
+    scroll-snap-align: center;
+    min-height: 60px;
+    padding-bottom: 12px;
+  }
 }
 </style>

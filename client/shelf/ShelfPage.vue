@@ -305,4 +305,29 @@ main {
   background: var(--rust-wash);
   color: var(--rust);
 }
+
+@media (max-width: 760px) {
+  .shelf {
+    height: auto;
+    min-height: 100%;
+  }
+
+  .search {
+    padding: 8px 10px;
+  }
+
+  .search input {
+    width: 100%;
+    max-width: none;
+  }
+
+  main {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 16px 12px;
+  }
+
+  .nails {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

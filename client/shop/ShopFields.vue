@@ -102,4 +102,14 @@ textarea.text {
   padding: 7px 9px;
   resize: vertical;
 }
+
+@media (max-width: 760px) {
+  .field-row {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  textarea.text {
+    width: 100%;
+  }
+}
 </style>

@@ -31,6 +31,8 @@ const group = useId()
 <style scoped>
 .choice-buttons {
   display: inline-flex;
+  flex-wrap: wrap;
+  max-width: 100%;
   border: 1px solid #b9ab8f;
   border-radius: 3px;
   overflow: hidden;

@@ -4,7 +4,15 @@ import { useId } from 'vue'
 /**
  * A typed field with its unit, and what was understood or what is wrong beside it. What the text means is the caller's.
  */
-defineProps<{ name: string; unit: string; fault: string; echo: string; placeholder?: string; narrow?: boolean }>()
+defineProps<{
+  name: string
+  unit: string
+  fault: string
+  echo: string
+  placeholder?: string
+  narrow?: boolean
+  lengths?: string
+}>()
 const text = defineModel<string>({ required: true })
 const emit = defineEmits<{ typed: []; entered: []; left: [] }>()
 const fieldId = useId()
@@ -21,7 +29,8 @@ const fieldId = useId()
         :aria-invalid="fault !== ''"
         :aria-describedby="`${fieldId}-said`"
         :placeholder="placeholder ?? ''"
-        inputmode="text"
+        :inputmode="lengths ? 'decimal' : 'text'"
+        :data-lengths="lengths"
         autocomplete="off"
         spellcheck="false"
         @input="emit('typed')"

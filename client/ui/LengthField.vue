@@ -51,6 +51,7 @@ function leave(): void {
     v-model="text"
     :name="name"
     :unit="unitName(unit)"
+    :lengths="unit"
     :fault="fault"
     :echo="focused || touched ? echo : ''"
     @typed="typed"

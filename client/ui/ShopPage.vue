@@ -51,4 +51,20 @@ main :deep(.column) {
 main :deep(section.sheet > h2) {
   margin-bottom: 6px;
 }
+
+@media (max-width: 760px) {
+  .shop-page {
+    height: auto;
+    min-height: 100%;
+  }
+
+  main {
+    grid-template-columns: minmax(0, 1fr) !important;
+    padding: 10px;
+  }
+
+  main :deep(section.sheet) {
+    overflow-x: auto;
+  }
+}
 </style>

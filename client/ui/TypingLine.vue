@@ -102,7 +102,9 @@ defineExpose({ focus: () => field.value?.focus(), put })
       @input="((failed = false), (question = null))"
     />
     <output :class="{ failed }" aria-live="polite">{{ failed ? said : echo }}</output>
-    <button type="button" class="plain-button" @click="emit('help')">What can I type?</button>
+    <button type="button" class="plain-button" aria-label="What can I type?" @click="emit('help')">
+      <span class="in-full">What can I type?</span><span class="in-short">?</span>
+    </button>
     <div v-if="question" class="asked" role="group" :aria-label="question.says">
       <button v-for="r in question.readings" :key="r.says" type="button" class="plain-button" @click="take(r.typed)">
         {{ r.says }}
@@ -147,6 +149,10 @@ input::placeholder {
   gap: 8px;
 }
 
+.in-short {
+  display: none;
+}
+
 output {
   color: var(--moss);
   font-weight: 600;
@@ -154,5 +160,33 @@ output {
 
 output.failed {
   color: var(--rust);
+}
+
+@media (max-width: 760px) {
+  .typing-line {
+    position: sticky;
+    bottom: 0;
+    z-index: 5;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 4px 8px;
+    padding: 6px 8px;
+  }
+
+  output {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+
+  .in-full {
+    display: none;
+  }
+
+  .in-short {
+    display: inline;
+  }
+
+  .asked {
+    grid-row: auto;
+  }
 }
 </style>

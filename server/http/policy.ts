@@ -18,6 +18,7 @@ export const policy: RequestHandler = helmet({
       scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
       scriptSrcAttr: ["'none'"],
       workerSrc: ["'self'", 'blob:'],
+      manifestSrc: ["'self'"],
       connectSrc: ["'self'"],
     },
   },

@@ -47,3 +47,23 @@ const isStoppedHere = computed(() => jobs.warningsAt('filling').some((w) => w.le
     </template>
   </section>
 </template>
+
+<style scoped>
+/* On a phone section and chart stand below each other, each as high as it needs. */
+@media (max-width: 760px) {
+  .station > .drawing {
+    height: auto;
+  }
+
+  .drawing :deep(.section),
+  .drawing :deep(.drawing-place) {
+    flex: none;
+    height: 330px;
+  }
+
+  .drawing :deep(.chart) {
+    flex: none;
+    height: 200px;
+  }
+}
+</style>

@@ -221,4 +221,21 @@ const gapWords = computed(() => {
   background: var(--rust-wash);
   color: var(--rust);
 }
+
+@media (max-width: 760px) {
+  .lay-station,
+  .wide {
+    display: flex;
+    flex-direction: column;
+    height: auto;
+  }
+
+  .roll {
+    height: 46vh;
+  }
+
+  .head {
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -248,4 +248,16 @@ h2 {
     overflow: visible;
   }
 }
+
+@media (max-width: 760px) {
+  .lists {
+    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+  }
+
+  .head {
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+}
 </style>

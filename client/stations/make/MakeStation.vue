@@ -151,4 +151,19 @@ progress {
   flex: 1 1 220px !important;
   min-height: 220px !important;
 }
+
+@media (max-width: 760px) {
+  .make .drawing {
+    height: auto;
+    overflow: visible !important;
+  }
+
+  .head {
+    flex-wrap: wrap;
+  }
+
+  .panels {
+    min-height: 300px !important;
+  }
+}
 </style>

@@ -96,6 +96,7 @@ const listen = () => tape.aim({ slot: props.slotName, label: props.label })
 .foot {
   display: flex;
   align-items: flex-start;
+  flex-wrap: wrap;
   gap: 8px;
 }
 

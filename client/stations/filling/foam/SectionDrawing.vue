@@ -18,22 +18,28 @@ const load = computed(() => plan.value.loadCase)
 const slams = computed(() => load.value.demands.slam > 1)
 const support = computed(() => plan.value.verdict.support)
 const totalMm = computed(() => support.value.totalMm)
-const LEFT = 124
-const RIGHT = 190
+/** Words stand beside the section, or over it where there is no room. */
+const isNarrow = computed(() => width.value < 520)
+const left = computed(() => (isNarrow.value ? 4 : 124))
+const right = computed(() => (isNarrow.value ? 4 : 190))
+const overhead = computed(() => (isNarrow.value ? 40 : 16))
 const HEAD = 34
 const BOARD = 12
 const rowHeight = computed(() => (height.value - HEAD) / 3)
 const k = computed(() =>
   Math.max(
     0.05,
-    Math.min((width.value - LEFT - RIGHT) / sectionWidthMm(load.value), (rowHeight.value - BOARD - 16) / totalMm.value),
+    Math.min(
+      (width.value - left.value - right.value) / sectionWidthMm(load.value),
+      (rowHeight.value - BOARD - overhead.value) / totalMm.value,
+    ),
   ),
 )
 const rows = computed(() =>
   ([0, 1, 2] as const).map((which) => {
     const rest = restOf(plan.value.pressed, load.value, which)
     const floor = HEAD + (which + 1) * rowHeight.value - BOARD - 4
-    const middle = LEFT + (width.value - LEFT - RIGHT) / 2
+    const middle = left.value + (width.value - left.value - right.value) / 2
     const at = ([x, y]: readonly [number, number]) =>
       `${(middle + x * k.value).toFixed(1)},${(floor - y * k.value).toFixed(1)}`
     const half = (sectionWidthMm(load.value) / 2) * k.value
@@ -85,15 +91,22 @@ const NAMES = ['light', 'middle', 'heavy'] as const
           :height="foam.load.base === 'board' ? 8 : 6"
           :class="['base', foam.load.base]"
         />
-        <text :x="16" :y="(r.rest + r.floor) / 2" class="who">{{ NAMES[r.which] }}</text>
-        <text :x="16" :y="(r.rest + r.floor) / 2 + 19">{{ kg(r.fresh.sitter.massKg) }}</text>
-        <text :x="r.middle + r.half + 14" :y="r.wordsY" class="who">{{ mm(r.fresh.leftMm) }} left</text>
-        <text v-if="r.which === 2 && slams" :x="r.middle + r.half + 14" :y="r.wordsY + 38">
-          in a slam {{ percent(support.fresh.worst.strain) }}, aged {{ percent(support.aged.worst.strain) }}
-        </text>
-        <text :x="r.middle + r.half + 14" :y="r.wordsY + 19">
-          sinks {{ percent(r.fresh.strain) }}, aged {{ percent(r.old.strain) }}
-        </text>
+        <template v-if="isNarrow">
+          <text :x="left" :y="r.rest - 22" class="who">
+            {{ kg(r.fresh.sitter.massKg) }}: {{ mm(r.fresh.leftMm) }} left, sinks {{ percent(r.fresh.strain) }}
+          </text>
+        </template>
+        <template v-else>
+          <text :x="16" :y="(r.rest + r.floor) / 2" class="who">{{ NAMES[r.which] }}</text>
+          <text :x="16" :y="(r.rest + r.floor) / 2 + 19">{{ kg(r.fresh.sitter.massKg) }}</text>
+          <text :x="r.middle + r.half + 14" :y="r.wordsY" class="who">{{ mm(r.fresh.leftMm) }} left</text>
+          <text v-if="r.which === 2 && slams" :x="r.middle + r.half + 14" :y="r.wordsY + 38">
+            in a slam {{ percent(support.fresh.worst.strain) }}, aged {{ percent(support.aged.worst.strain) }}
+          </text>
+          <text :x="r.middle + r.half + 14" :y="r.wordsY + 19">
+            sinks {{ percent(r.fresh.strain) }}, aged {{ percent(r.old.strain) }}
+          </text>
+        </template>
       </g>
     </svg>
   </div>
@@ -103,7 +116,7 @@ const NAMES = ['light', 'middle', 'heavy'] as const
 <style scoped>
 .section {
   flex: 3;
-  min-height: 240px;
+  min-height: 300px;
   overflow: hidden;
 }
 

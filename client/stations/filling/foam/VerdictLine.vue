@@ -106,4 +106,11 @@ const dip = (strain: number) => `M3 3 Q ${WIDE / 2 - 1} ${13 + 2 * strain * (TAL
 .verdict.on-board b {
   color: var(--rust);
 }
+
+@media (max-width: 760px) {
+  .verdict {
+    flex-direction: column;
+    align-items: flex-start;
+  }
+}
 </style>

@@ -1,0 +1,95 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, test } from './own-shop.ts'
+import { figure, saved, start, station, typeLine } from './steps.ts'
+
+/** What stands outside the page without a place to scroll it in. */
+const cutOff = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('body *')].flatMap((e) => {
+      const box = e.getBoundingClientRect()
+      if (box.width === 0 || box.right <= innerWidth + 2 || e.closest('svg')) return []
+      for (let p = e.parentElement; p; p = p.parentElement)
+        if (/auto|scroll|hidden/.test(getComputedStyle(p).overflowX)) return []
+      return [`${e.tagName.toLowerCase()} ${(e.textContent ?? '').trim().slice(0, 40)}`]
+    }),
+  )
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+
+  test('a seat is measured in inches with the thumb: fractions, the next length, the strip of stations', async ({
+    page,
+  }) => {
+    await start(page, 'bench 88 x 18 1/2 x 3 in 3')
+    await page.getByLabel('Bench length', { exact: true }).tap()
+    const keys = page.getByRole('group', { name: 'Keys for lengths' })
+    await page.getByLabel('Bench length', { exact: true }).fill('88')
+    await keys.getByRole('button', { name: '3/8', exact: true }).tap()
+    await expect(page.getByLabel('Bench length', { exact: true })).toHaveValue('88 3/8')
+    // Another fraction takes the place of the first.
+    await keys.getByRole('button', { name: '1/4', exact: true }).tap()
+    await expect(page.getByLabel('Bench length', { exact: true })).toHaveValue('88 1/4')
+    await keys.getByRole('button', { name: 'Next' }).tap()
+    await expect(page.getByLabel('Depth', { exact: true })).toBeFocused()
+    await saved(page)
+    // The station in hand stands within the strip, and the drawing has the width of the page.
+    await station(page, 'Make')
+    const here = (await page.locator('.spine .here').boundingBox())!
+    expect(here.x).toBeGreaterThanOrEqual(0)
+    expect(here.x + here.width).toBeLessThanOrEqual(390)
+    await station(page, 'Measure')
+    expect((await page.locator('.drawing svg').first().boundingBox())!.width).toBeGreaterThan(330)
+  })
+
+  test('every station is one column, nothing is cut off, and axe finds nothing', async ({ page }) => {
+    test.setTimeout(180_000)
+    await start(page, 'bench 2236 x 468 x 75 in 3')
+    for (const name of ['Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill', 'Measure']) {
+      await station(page, name)
+      await page.waitForTimeout(400)
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(390)
+      expect(await cutOff(page), name).toEqual([])
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()
+      expect(
+        violations.map((v) => `${v.id}: ${v.nodes[0]?.target}`),
+        name,
+      ).toEqual([])
+    }
+  })
+
+  test('a step is ticked, and a stop answered', async ({ page }) => {
+    await start(page, 'seat 600 x 500 x 75')
+    await station(page, 'Make')
+    await page.getByRole('button', { name: 'Yes', exact: true }).tap()
+    await page.getByRole('button', { name: 'Done', exact: true }).tap()
+    await expect(page.getByText(/^2 of \d+ done/)).toBeVisible()
+    await saved(page)
+  })
+})
+
+test.describe('without the network', () => {
+  test.use({ serviceWorkers: 'allow' })
+
+  test('the page and an open ticket are there, and what is changed is sent when the network is back', async ({
+    page,
+    context,
+  }) => {
+    await start(page, 'seat 600 x 500 x 75')
+    await saved(page)
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready))
+    await page.reload()
+    await expect(figure(page, 'Cushion width')).toContainText('600')
+    await saved(page)
+    await context.setOffline(true)
+    await page.reload()
+    await expect(figure(page, 'Cushion width')).toContainText('600')
+    await typeLine(page, 'width 640')
+    await expect(figure(page, 'Cushion width')).toContainText('640')
+    await expect(page.locator('.save')).toContainText('not saved')
+    await context.setOffline(false)
+    await saved(page)
+    await page.reload()
+    await expect(figure(page, 'Cushion width')).toContainText('640')
+  })
+})
