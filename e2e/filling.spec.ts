@@ -12,6 +12,7 @@ const openFilling = async (page: Page, line: string) => {
 
 test('choosing foam: what the seat carries, what bottoms and why, an advised stack taken over', async ({ page }) => {
   await openFilling(page, 'bench 1900 x 500 x 75 in 2')
+  await typeLine(page, 'foam gannet 30')
   await expect(page.getByText('On a solid board that is a hard stop.').first()).toBeVisible()
   await fillingPage(page, 'Carries')
   await pick(page, 'Use', 'lounge')

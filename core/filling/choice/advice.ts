@@ -1,6 +1,7 @@
 import type { Grade } from '../../../contract/index.ts'
 import {
   hardnessOf,
+  isHardToSitOn,
   depthUnder,
   goodYears,
   NEAR_BOARD,
@@ -8,6 +9,7 @@ import {
   pressed,
   stackOf,
   whereReaches,
+  type Body,
   type LoadCase,
   type SettledLayer,
 } from '../model/index.ts'
@@ -71,6 +73,7 @@ export interface AdviceQuestion {
  */
 export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): Advice {
   const { leastMm, mostMm } = question.limits
+  const byWorth = worthOn(question.load)
   const screen = (layers: readonly SettledLayer[]): Rejected => ({
     layers,
     failures: screenStack(layers, question.load),
@@ -80,14 +83,14 @@ export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): 
     thicknessesWithin(grade.thicknessesMm, leastMm, mostMm).map((thicknessMm) => screen([{ grade, thicknessMm }])),
   )
   const all = [...singles.flat(), ...pairStacks(grades, question).map(screen)]
-  const works = bestOfEach(all.filter((c) => c.failures.length === 0).map(full))
+  const works = bestOfEach(all.filter((c) => c.failures.length === 0).map(full), byWorth)
   const working = new Set(works.flatMap((c) => (c.layers.length === 1 ? [c.layers[0]!.grade] : [])))
   const fails = singles
     .flatMap((own) => (own.length === 0 || working.has(own[0]!.layers[0]!.grade) ? [] : [own.toSorted(byNearness)[0]!]))
     .toSorted(byNearness)
   const alone = works.filter((c) => c.layers.length === 1)
   return {
-    works: byAim(works, question.aim ?? { kind: 'all-round' }),
+    works: byAim(works, question.aim ?? { kind: 'all-round' }, byWorth),
     fails,
     notInThickness: grades.filter((_, i) => singles[i]!.length === 0),
     relax: works.length > 0 ? [] : relaxations(all).map(({ demand, lets }) => ({ demand, lets: full(lets) })),
@@ -173,7 +176,7 @@ const MOST_IN_PAIRS = 6
 const CLEARLY_SOFTER = 0.9
 
 /** Of the thicknesses of one choice of grades only the best. */
-function bestOfEach(candidates: readonly Candidate[]): readonly Candidate[] {
+function bestOfEach(candidates: readonly Candidate[], byWorth: Order): readonly Candidate[] {
   const best = new Map<string, Candidate>()
   for (const c of candidates) {
     const key = c.layers.map((l) => l.grade.id).join('/')
@@ -183,16 +186,26 @@ function bestOfEach(candidates: readonly Candidate[]): readonly Candidate[] {
   return [...best.values()]
 }
 
-const byWorth = (a: Candidate, b: Candidate): number =>
-  unsound(a) - unsound(b) || bother(a) - bother(b) || a.costPerYear - b.costPerYear || a.totalMm - b.totalMm
+type Order = (a: Candidate, b: Candidate) => number
+
+const worthOn =
+  ({ body }: LoadCase): Order =>
+  (a, b) =>
+    unsound(a) - unsound(b) ||
+    bother(a, body) - bother(b, body) ||
+    a.costPerYear - b.costPerYear ||
+    a.totalMm - b.totalMm
 
 const unsound = (c: Candidate): number => c.doubts.filter((d) => !isMatterOfTaste(d)).length
 
-/** A layer more is glue and work; a sitter less pleased is a reproach. */
-const bother = (c: Candidate): number => c.layers.length + c.doubts.filter(isMatterOfTaste).length
+/** A layer more is glue and work; a sitter less pleased is a reproach; chip and closed cells are hard to sit on bare. */
+const bother = (c: Candidate, body: Body): number =>
+  c.layers.length +
+  c.doubts.filter(isMatterOfTaste).length +
+  (body.kind === 'ball' && isHardToSitOn(c.layers.at(-1)!.grade) ? 2 : 0)
 
 /** In the order of an aim; cheapest only of what lasts. */
-function byAim(works: readonly Candidate[], aim: Aim): readonly Candidate[] {
+function byAim(works: readonly Candidate[], aim: Aim, byWorth: Order): readonly Candidate[] {
   switch (aim.kind) {
     case 'all-round':
       return works.toSorted(byWorth)

@@ -1,21 +1,28 @@
 import type { Grade } from '../../../contract/index.ts'
-import { hardnessOf, loadCaseOf, USUAL_LOAD } from '../model/index.ts'
+import { goodYears, hardnessOf, isHardToSitOn, loadCaseOf, USUAL_LOAD } from '../model/index.ts'
 import { firmnessOf } from '../firmness.ts'
-import { adviseFoam } from './advice.ts'
+import { judgeStack, type Verdict } from './verdict.ts'
 
 /**
- * The grade a new job starts with: the best single grade for what a seat usually carries, about as thick as
- * this one; where none does, one of medium firmness. The catalogue is never empty.
+ * The grade a new job starts with: of those that hold what a seat usually carries, at this very thickness, the one that
+ * feels right and costs least for a year of its life; where none holds, one of medium firmness. The catalogue is never
+ * empty.
  */
 export function startGrade(grades: readonly Grade[], thicknessMm: number): Grade {
-  const { works } = adviseFoam(grades, {
-    load: loadCaseOf(USUAL_LOAD),
-    limits: { leastMm: thicknessMm * 0.6, mostMm: thicknessMm * 1.6 },
-    areaMm2: 1e6,
-  })
-  return (
-    works.find((c) => c.layers.length === 1)?.layers[0]!.grade ??
-    grades.find((g) => firmnessOf(hardnessOf(g)) === 'medium') ??
-    grades[0]!
-  )
+  const load = loadCaseOf(USUAL_LOAD)
+  const judged = grades.map((grade) => ({ grade, verdict: judgeStack([{ grade, thicknessMm }], load) }))
+  const [best] = judged
+    .filter(({ verdict }) => verdict.failures.length === 0)
+    .toSorted(
+      (a, b) =>
+        misses(a.grade, a.verdict) - misses(b.grade, b.verdict) ||
+        costPerYear(a.grade, a.verdict) - costPerYear(b.grade, b.verdict),
+    )
+  return best?.grade ?? grades.find((g) => firmnessOf(hardnessOf(g)) === 'medium') ?? grades[0]!
 }
+
+const misses = (grade: Grade, { doubts }: Verdict): number => doubts.length + (isHardToSitOn(grade) ? 2 : 0)
+
+/** By volume: the thickness is the same for all. */
+const costPerYear = ({ pricePerM3 }: Grade, { support }: Verdict): number =>
+  pricePerM3 / Math.max(1, goodYears(support))

@@ -1,4 +1,4 @@
-import type { Exposure, FoamFamily } from '../../../contract/index.ts'
+import type { Exposure, FoamFamily, Grade } from '../../../contract/index.ts'
 
 /** What the foams of a family have in common, where a supplier leaves it out. Rules of thumb. */
 export interface FamilyHabits {
@@ -70,3 +70,7 @@ export const FAMILIES: Readonly<Record<FoamFamily, FamilyHabits>> = {
     notFor: 'it mats when wet',
   },
 }
+
+/** Chip and closed cells carry, but nobody chooses to sit on them bare: they lie below, or under knees. */
+export const isHardToSitOn = ({ family }: Pick<Grade, 'family'>): boolean =>
+  family === 'rebond' || family === 'closed-cell'

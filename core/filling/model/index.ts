@@ -1,7 +1,7 @@
 export { forceTravel } from './force-travel.ts'
 export { ageingOf, type Ageing } from './ageing.ts'
 export { curveThrough, diameterOf, edgeFactor, PACKED_STRAIN, type FoamCurve } from './curve.ts'
-export { FAMILIES, type FamilyHabits } from './families.ts'
+export { FAMILIES, isHardToSitOn, type FamilyHabits } from './families.ts'
 export { demandsOf, loadCaseOf, USES, USUAL_LOAD, type LoadCase, type Sitter, type UseDemands } from './load.ts'
 export { hardnessOf, supportFactorOf, testForces, TEST_PLATE_MM2, TEST_SAMPLE_MM, type TestForces } from './points.ts'
 export { type Body, riseMm, touchMm } from './body.ts'
