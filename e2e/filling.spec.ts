@@ -29,7 +29,7 @@ test('choosing foam: what the seat carries, what bottoms and why, an advised sta
   await page.getByText(/grades do not do alone, and why/).click()
   await expect(page.getByText(/on the board under [\d.]+ kg/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByText('hard stop').first()).toBeVisible()
+  await expect(page.locator('.layer').first()).toContainText('Gannet 30/140')
   await saved(page)
 })
 

@@ -2,9 +2,9 @@
 import { useDebounceFn, useIntersectionObserver, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { JobSummary, Seat } from '../../contract/index.ts'
+import type { Job, JobSummary, Seat } from '../../contract/index.ts'
 import { startGrade } from '../../core/filling/index.ts'
-import { copyOf, newJob } from '../../core/job/index.ts'
+import { applyEdit, copyOf, newJob, setCloth, setFilling } from '../../core/job/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { amendJob, createJob, listShelf, openJob } from '../api/jobs.ts'
@@ -21,6 +21,7 @@ import { useAttempt } from '../ui/use-attempt.ts'
 import AllowanceBookDialog from './AllowanceBookDialog.vue'
 import { findJobs, furnitureOf, type Order, type Wanted } from './find-jobs.ts'
 import JobTicket from './JobTicket.vue'
+import NewTicketDialog, { type Begun } from './NewTicketDialog.vue'
 import { nextTicket } from './next-ticket.ts'
 import RemindersDue from './RemindersDue.vue'
 import { startTitle } from './start-title.ts'
@@ -105,12 +106,22 @@ const EXAMPLES = [
   'berth 1860 x 640 x 215 x 100 hull 24 pair',
 ] as const
 
-const start = (seat: Seat, says: string, units: LengthUnit) =>
-  attempt(async () => {
-    const { settings, grades, cloths } = shop.lists!
-    if (grades.length === 0 || cloths.length === 0) throw new Error(FIRST_ENTER)
-    const grade = startGrade(grades, valueOf(seat.thickness))
-    const stored = await createJob(
+const isBeginning = ref(false)
+const start = (seat: Seat, says: string, units: LengthUnit) => attempt(() => begun(seat, says, units, (job) => job))
+const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
+  begun(seat, 'begun field by field', units, (job) => {
+    const { load } = job.parts[0]!.filling
+    const used = applyEdit(job, 'A', setFilling('', { load: { ...load, use } }))
+    const cloth = shop.lists!.cloths.find((c) => c.id === clothId)!
+    return { ...applyEdit(used, 'A', setCloth(cloth)), customer: whose }
+  })
+/** A new ticket with the shop's usual choices, and what was asked for in their place. */
+async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: Job) => Job): Promise<void> {
+  const { settings, grades, cloths } = shop.lists!
+  if (grades.length === 0 || cloths.length === 0) throw new Error(FIRST_ENTER)
+  const grade = startGrade(grades, valueOf(seat.thickness))
+  const stored = await createJob(
+    asked(
       newJob({
         ticket: nextTicket(jobs.value),
         title: startTitle(seat),
@@ -121,10 +132,18 @@ const start = (seat: Seat, says: string, units: LengthUnit) =>
         cloth: cloths[0]!,
         seat,
       }),
-      says,
-    )
-    await router.push(`/jobs/${stored.id}/measure`)
-  })
+    ),
+    says,
+  )
+  await router.push(`/jobs/${stored.id}/measure`)
+}
+
+/** Without a foam and a cloth there is nothing to choose from. */
+function openNew(): void {
+  const { grades, cloths } = shop.lists!
+  if (grades.length > 0 && cloths.length > 0) isBeginning.value = true
+  else void attempt(() => Promise.reject(new Error(FIRST_ENTER)))
+}
 
 const copy = ({ id, ticket }: JobSummary) =>
   attempt(async () => {
@@ -164,6 +183,7 @@ const openFile = (event: Event) =>
 <template>
   <div class="shelf">
     <ShopHeader title="Loft Seam">
+      <button type="button" class="plain-button main" :disabled="!shop.lists" @click="openNew">New ticket</button>
       <button type="button" class="plain-button" :disabled="!shop.lists" @click="book = true">Allowance book</button>
       <button type="button" class="plain-button" @click="picker?.click()">Open a job file</button>
       <input ref="picker" type="file" accept=".json,application/json" hidden @change="openFile" />
@@ -211,7 +231,10 @@ const openFile = (event: Event) =>
         <RemindersDue :jobs="jobs" />
         <section v-if="isRead" class="teach sheet">
           <h2>Start from the tape</h2>
-          <p>Type the seat at the foot of the page, as you would say it:</p>
+          <p>
+            <button type="button" class="plain-button main" @click="openNew">New ticket</button> asks for sizes, use and
+            cloth. Or type the seat at the foot of the page, as you would say it:
+          </p>
           <button v-for="e in EXAMPLES" :key="e" type="button" class="say" @click="line?.put(e)">{{ e }}</button>
           <p>
             Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy, make, fit, bill. Every figure
@@ -229,6 +252,7 @@ const openFile = (event: Event) =>
       @help="help = true"
     />
     <HelpSheet v-model="help" @try="(example) => line?.put(example)" />
+    <NewTicketDialog v-if="isBeginning" :begin="begin" @close="isBeginning = false" />
     <AllowanceBookDialog v-if="shop.lists" v-model="book" />
   </div>
 </template>

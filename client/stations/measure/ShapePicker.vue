@@ -3,60 +3,15 @@ import { computed } from 'vue'
 import { setSeat } from '../../../core/job/index.ts'
 import { reshape } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
-import { SHAPE_KINDS } from './shape-kinds.ts'
+import ShapeChoice from '../../ui/ShapeChoice.vue'
 
 const jobs = useJob()
 const kind = computed(() => jobs.job!.seat.footprint.kind)
 </script>
 
 <template>
-  <div class="shapes" role="radiogroup" aria-label="Shape of the seat">
-    <button
-      v-for="s in SHAPE_KINDS"
-      :key="s.kind"
-      type="button"
-      role="radio"
-      :aria-checked="kind === s.kind"
-      :class="{ chosen: kind === s.kind }"
-      @click="jobs.edit(setSeat(`Shape: ${s.label.toLowerCase()}`, (seat) => reshape(seat, s.kind)))"
-    >
-      <svg width="32" height="24" viewBox="0 0 32 24" aria-hidden="true"><path :d="s.sketch" /></svg>
-      <span>{{ s.label }}</span>
-    </button>
-  </div>
+  <ShapeChoice
+    :model-value="kind"
+    @update:model-value="(k, label) => jobs.edit(setSeat(`Shape: ${label.toLowerCase()}`, (seat) => reshape(seat, k)))"
+  />
 </template>
-
-<style scoped>
-.shapes {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  gap: 5px;
-}
-
-button {
-  display: flex;
-  flex-direction: column;
-  align-items: center;
-  gap: 1px;
-  padding: 5px 2px 4px;
-  border: 1px solid #b9ab8f;
-  border-radius: 3px;
-  background: #fffdf8;
-  color: inherit;
-  font-size: 13px;
-  line-height: 1.15;
-  cursor: pointer;
-}
-
-button.chosen {
-  border-color: var(--chalk);
-  background: var(--chalk-wash);
-  box-shadow: inset 0 0 0 1px var(--chalk);
-}
-
-path {
-  fill: #f3ecdf;
-  stroke: var(--ink);
-  stroke-width: 1.6;
-}
-</style>

@@ -273,5 +273,8 @@ describe('words', () => {
     )
     expect(says('Gannet 30/140', 75)).toMatch(/^holds up to 8\d kg, on the board under 100 kg$/)
     expect(says('Skua 30/150', 35)).toBe('on the board even under 50 kg')
+    const load = loadCaseOf(USUAL_LOAD)
+    const verdict = judgeStack([{ grade: named('Fulmar 50/220'), thicknessMm: 75 }], load)
+    expect(verdictWords(verdict, load, 'inch-16')).toMatch(/^holds 110 to 220 lb, 1 1\/16 in left under the heaviest/)
   })
 })

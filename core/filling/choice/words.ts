@@ -1,6 +1,6 @@
 import type { Exposure } from '../../../contract/index.ts'
-import { formatLengthWithUnit, trimmed, type LengthUnit } from '../../units/index.ts'
-import { sayAmountWithUnit } from '../../working/index.ts'
+import { formatLengthWithUnit, isInch, KG_PER_LB, trimmed, type LengthUnit } from '../../units/index.ts'
+import { sayAmount, sayAmountWithUnit } from '../../working/index.ts'
 import { goodYears, type LoadCase, type SettledLayer, type Standing } from '../model/index.ts'
 import type { Relaxation } from './advice.ts'
 import { MOST_LOST, type OldFoamReason } from './old-foam.ts'
@@ -18,7 +18,7 @@ export function failureWords(f: Failure, unit: LengthUnit): string {
     case 'exposure':
       return `${f.grade} is not for ${EXPOSURE_WORDS[f.place]}${f.why === '' ? '' : `: ${f.why}`}`
     case 'on-board':
-      return `on the board under ${sayAmountWithUnit(f.massKg, 'mass', unit)}: pressed together by ${percent(f.strain)}`
+      return `on the board under ${sayAmountWithUnit(wholeMass(f.massKg, unit), 'mass', unit)}: pressed together by ${percent(f.strain)}`
     default:
       return f satisfies never
   }
@@ -42,20 +42,24 @@ export function doubtWords(d: Doubt, unit: LengthUnit): string {
 /** What a customer wants to know of a foam, in one line. */
 export function verdictWords({ support }: Verdict, { sitters }: LoadCase, unit: LengthUnit): string {
   const { worst, standing } = support.fresh
-  const kg = (massKg: number) => sayAmountWithUnit(Math.round(massKg * 10) / 10, 'mass', unit)
+  const kg = (massKg: number) => sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)
   if (standing === 'on-board')
     return support.holdsKg < sitters[0].massKg
       ? `on the board even under ${kg(sitters[0].massKg)}`
       : `holds up to ${kg(Math.floor(support.holdsKg))}, on the board under ${kg(sitters[2].massKg)}`
   const years = goodYears(support)
   return [
-    `holds ${trimmed(sitters[0].massKg, 1)} to ${kg(sitters[2].massKg)}`,
+    `holds ${sayAmount(wholeMass(sitters[0].massKg, unit), 'mass', unit)} to ${kg(sitters[2].massKg)}`,
     `${formatLengthWithUnit(Math.round(worst.leftMm), unit)} left under the heaviest${sitters[2].slamN > sitters[2].restN ? ' in a slam' : ''}`,
     years < 1
       ? 'good for less than a year of daily use'
       : `good for about ${years} year${years === 1 ? '' : 's'} of daily use`,
   ].join(', ')
 }
+
+/** Nobody is weighed to the gram: whole kilograms, or whole pounds. */
+const wholeMass = (massKg: number, unit: LengthUnit): number =>
+  isInch(unit) ? Math.round(massKg / KG_PER_LB) * KG_PER_LB : Math.round(massKg)
 
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   clear: 'stands clear of the board',

@@ -1,4 +1,4 @@
-import type { Footprint } from '../../../contract/index.ts'
+import type { Footprint } from '../../contract/index.ts'
 
 /** Each footprint with its name and a sketch on a 32 x 24 field. */
 export const SHAPE_KINDS: readonly {
