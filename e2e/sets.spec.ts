@@ -42,7 +42,7 @@ test('seats, backs and bolsters on one ticket, from one typed line to the bill',
   await expect(page.getByRole('row', { name: /^Body C/ })).toBeVisible()
 
   await station(page, 'Make')
-  await expect(page.getByRole('button', { name: /Back cushions B, seam A/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /Back cushions B: seam A/ })).toBeVisible()
   await expect(page.getByRole('button', { name: /Prepare the Lamp-room ticking/ })).toHaveCount(1)
 
   await station(page, 'Fit')

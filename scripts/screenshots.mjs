@@ -42,14 +42,17 @@ await station('SL-03', 'make-up', 6000)
 await tab('View', 'All, standing')
 await page.waitForTimeout(3000)
 await shot('set')
-await station('SL-02', 'lay', 2600)
-await tab('Page of the lay', 'Compare')
-await page
-  .getByRole('button', { name: /^(Compare|Lay)/ })
-  .first()
-  .click()
-await page.waitForTimeout(14_000)
-await shot('lay-compare')
+// On a phone, at the bench.
+const phone = await browser.newPage({
+  viewport: { width: 390, height: 844 },
+  hasTouch: true,
+  isMobile: true,
+  baseURL: address,
+})
+await phone.goto(`/jobs/${idOf('SL-02')}/make`)
+await phone.waitForTimeout(1500)
+await phone.screenshot({ path: `${folder}/phone.png` })
+await phone.close()
 for (const [path, name] of [
   ['/calendar', 'calendar'],
   ['/trims', 'trims'],

@@ -34,8 +34,9 @@ const size = reactive({ width: 600, depth: 500, thickness: 75 })
 const count = ref(1)
 const use = ref<Use>('bench')
 const customer = ref('')
-/** A plain cloth to begin with: nobody wastes cloth on stripes that were not asked for. */
-const clothId = ref((cloths.value.find((c) => c.pattern.kind === 'plain') ?? cloths.value[0]!).id)
+/** A plain cloth to begin with: nobody wastes cloth on stripes or pile that were not asked for. */
+const plain = cloths.value.filter((c) => c.pattern.kind === 'plain')
+const clothId = ref((plain.find((c) => c.nap === 'two-way') ?? plain[0] ?? cloths.value[0]!).id)
 
 const KINDS = [
   { value: 'singles', label: 'so many seats of this size' },

@@ -10,5 +10,5 @@ export function nameOf(of: OrderOf, { design, layer }: InWork): string {
     of.plan.designs.length > 1 ? cushionName(design) : '',
     { cover: '', liner: 'Liner', lining: 'Lining', inner: 'Inner cover' }[layer],
   ].filter((w) => w !== '')
-  return name.length > 0 ? `${name.join(', ')}, ` : ''
+  return name.length > 0 ? `${name.join(', ')}: ` : ''
 }
