@@ -1,4 +1,5 @@
 import type { Closure, TrimUse } from '../../contract/index.ts'
+import type { Outline, Point } from '../outline/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
 import type { CoverNote } from './notes.ts'
@@ -42,6 +43,16 @@ export interface PipingRow {
   readonly perimeter: Figure
 }
 
+/** A board under a cushion: the outline of its seat, smaller by cloth and clearance, as it is sawn. */
+export interface Board {
+  readonly outline: Outline
+  readonly thicknessMm: number
+  readonly width: Figure
+  readonly depth: Figure
+  /** Middles of the air holes; empty where there are none. */
+  readonly holes: readonly Point[]
+}
+
 /** What a recipe returns: panels and seams, and how they lie on the finished cushion. */
 export interface CoverDraft {
   readonly panels: readonly PanelDraft[]
@@ -63,6 +74,8 @@ export interface CoverDraft {
   /** What the machine or the bench has to know beside seams. */
   readonly notes: readonly CoverNote[]
   readonly fittings: readonly Fitting[]
+  /** What the cloth is pulled over and stapled to. */
+  readonly board: Board | null
 }
 
 /** Everything sewn for one cushion. `seams` stand in the order in which they are sewn. */

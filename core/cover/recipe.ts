@@ -24,4 +24,5 @@ export type Recipe<K extends Construction['kind'] = Construction['kind']> = (
 export const drafted = (
   draft: Pick<CoverDraft, 'panels' | 'seams' | 'closures' | 'patches' | 'perimeter' | 'surfaceMm2'> &
     Partial<CoverDraft>,
-): Result<CoverDraft, never> => ok({ rows: [], wall: null, figures: [], notes: [], fittings: [], ...draft })
+): Result<CoverDraft, never> =>
+  ok({ rows: [], wall: null, figures: [], notes: [], fittings: [], board: null, ...draft })

@@ -69,6 +69,7 @@ export function buyingList(
     ...closureLines(designs),
     ...pipingLines(job, designs),
     ...fittingLines(designs),
+    ...boardLines(job, designs),
     { what: 'Thread', use: 'thread', amount: threadLength(designs) },
   ]
   const lines: BuyLine[] = [
@@ -276,6 +277,26 @@ function pipingLines({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs
 /** Staples, buttons, vents: of one cushion for each. */
 const fittingLines = (designs: WorkedPlan['designs']): readonly TrimLine[] =>
   counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
+
+/** Boards by the area that they are sawn from, each with its size over all. */
+const boardLines = ({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs']): readonly TrimLine[] =>
+  designs.flatMap(({ design, cover: { board } }) =>
+    board
+      ? [
+          {
+            what: `Board ${design.id}, ${formatLengthWithUnit(board.thicknessMm, units)} thick, ${design.count} of ${formatLengthWithUnit(board.width.value, units)} x ${formatLengthWithUnit(board.depth.value, units)}`,
+            use: null,
+            amount: figure({
+              id: `buy.board.${design.id}`,
+              label: 'Board, sawn from',
+              quantity: 'area',
+              sum: times(given(design.count, 'count', 'boards'), board.width, board.depth),
+              rule: 'by their size over all',
+            }),
+          },
+        ]
+      : [],
+  )
 
 function counted(found: readonly { readonly fitting: Fitting; readonly count: number }[]): readonly TrimLine[] {
   const names = [...new Set(found.map((f) => f.fitting.what))]

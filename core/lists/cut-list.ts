@@ -37,8 +37,30 @@ export function cutList(
       }
     }),
   )
-  return [...foam, ...panels, ...strips]
+  return [...foam, ...designs.flatMap((d) => boardLines(d, letter(d))), ...panels, ...strips]
 }
+
+/** Boards are sawn before anything is pulled over them. */
+const boardLines = ({ design, part, cover: { board } }: DesignPlan, letter: string): readonly CutLine[] =>
+  board
+    ? [
+        {
+          what: `Board${letter}`,
+          part: part.letter,
+          material: 'board',
+          count: design.count,
+          width: board.width,
+          height: board.depth,
+          note: [
+            fillsItsBox(board.outline) ? '' : 'sawn to the template',
+            board.holes.length > 0 ? `${board.holes.length} air holes` : '',
+          ]
+            .filter((n) => n !== '')
+            .join('; '),
+          from: 'board',
+        },
+      ]
+    : []
 
 const panelLines = (
   { design, part }: DesignPlan,

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { PartJob, Lay } from '../../contract/index.ts'
+import type { Construction, PartJob, Lay } from '../../contract/index.ts'
+import { usualMakeUp } from '../cover/index.ts'
 import { demoParts } from '../demo/index.ts'
+import { newSeat } from '../job/index.ts'
 import { benchJob, worked, mediumBenchPart } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { textKey } from '../text-key/index.ts'
@@ -106,6 +108,40 @@ describe('block labels', () => {
       parts: 'glued from A1, A2',
       note: 'cut to the template',
     })
+  })
+})
+
+describe('boards', () => {
+  const clearance = 3
+  const covered = usualMakeUp('pull-over')
+  const pulled: PartJob = {
+    ...job,
+    seat: { ...newSeat('singles', 600, 400, 60, 2), clearanceMm: 0 },
+    makeUp: {
+      ...covered,
+      construction: { ...covered.construction, clearanceMm: clearance, boardMm: 9, airHoles: true } as Construction,
+    },
+    cloth: { ...job.cloth, match: { kind: 'none' } },
+  }
+  const plan = worked(pulled)
+
+  it('are sawn before cloth is cut: the seat less the clearance at each side, with their holes', () => {
+    const at = plan.cutList.findIndex((l) => l.material === 'board')
+    const line = plan.cutList[at]!
+    expect([line.what, line.count, line.width.value, line.height.value]).toEqual(['Board', 2, 594, 394])
+    expect(at).toBeLessThan(plan.cutList.findIndex((l) => l.material === 'cloth'))
+    // Fields of at most 150 mm: four of 148.5 by three of 131.3, each with its middle clear of the edge.
+    expect(line.note).toBe('12 air holes')
+    expect(plan.designs[0]!.cover.board!.holes.map((h) => Math.round(h.x - clearance)).slice(0, 4)).toEqual([
+      74, 74, 74, 223,
+    ])
+  })
+
+  it('are bought by what they are sawn from: 2 x 594 x 394 mm are 0.468 m²', () => {
+    const { lines } = buyingList(pulled, plan, [{ laidMm: 3000, boundMm: 3000 }])
+    const board = lines.find((l) => l.what.startsWith('Board'))!
+    expect(board.what).toBe('Board A, 9 mm thick, 2 of 594 mm x 394 mm')
+    expect(board.amount.value).toBeCloseTo(2 * 594 * 394, 6)
   })
 })
 

@@ -36,7 +36,8 @@ describe('a job file of version 6, in every make-up', () => {
       const pieces = plan.cloth.lays.flatMap((l) => l.problem.pieces)
       expect({
         cushions: plan.cushions.count,
-        cutLines: plan.cutList.length,
+        // Boards were not listed then.
+        cutLines: plan.cutList.filter((l) => l.material !== 'board').length,
         pieces: pieces.reduce((sum, p) => sum + p.qty, 0),
         clothMm2: pieces.reduce((sum, p) => sum + p.qty * areaOf(p.outline), 0),
       }).toEqual({ ...(stood as object), clothMm2: expect.closeTo((stood as { clothMm2: number }).clothMm2, -1) })

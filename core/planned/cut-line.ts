@@ -5,7 +5,7 @@ export interface CutLine {
   readonly what: string
   /** The letter of the part that it is cut for. */
   readonly part: string
-  readonly material: 'foam' | 'cloth'
+  readonly material: 'foam' | 'board' | 'cloth'
   readonly count: number
   readonly width: Figure
   readonly height: Figure

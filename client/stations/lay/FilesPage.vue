@@ -131,6 +131,29 @@ function savePiece(): void {
     'application/pdf',
   )
 }
+/** Boards at true size, to be glued together from pages and traced; a cross at each hole. */
+const boards = computed(
+  () => plan.value?.designs.flatMap((d) => (d.cover.board ? [{ id: d.design.id, board: d.cover.board }] : [])) ?? [],
+)
+const saveBoard = ({ id, board }: (typeof boards.value)[number]) =>
+  save(
+    `board ${id}.pdf`,
+    () =>
+      templatePdf(
+        {
+          title: `${jobs.job!.ticket}: board ${id}`,
+          foot: board.outline,
+          top: board.outline,
+          labels: board.holes.map((at) => ({ at, text: '+' })),
+          notes: [
+            `${formatLengthWithUnit(board.thicknessMm, jobs.job!.units)} thick, smaller than the seat for the cloth.`,
+            ...(board.holes.length > 0 ? ['Drill 12 mm at each cross, edges broken.'] : []),
+          ],
+        },
+        page.value,
+      ),
+    'application/pdf',
+  )
 </script>
 
 <template>
@@ -157,6 +180,11 @@ function savePiece(): void {
         /></ElSelect>
         <button type="button" class="plain-button" :disabled="pieces.length === 0" @click="savePiece">
           This piece, PDF over pages
+        </button>
+      </div>
+      <div v-if="boards.length > 0" class="fields-in-line">
+        <button v-for="b in boards" :key="b.id" type="button" class="plain-button" @click="saveBoard(b)">
+          Board {{ b.id }} to trace, PDF over pages
         </button>
       </div>
       <div class="fields-in-line">

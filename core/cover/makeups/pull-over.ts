@@ -1,4 +1,13 @@
-import { areaOf, boxOf, keepsShape, offsetEdges, perimeterOf, type Outline } from '../../outline/index.ts'
+import {
+  areaOf,
+  boxOf,
+  isInside,
+  keepsShape,
+  offsetEdges,
+  perimeterOf,
+  type Outline,
+  type Point,
+} from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { entered, figure, given, minus, over, plus, roundUp, times } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
@@ -85,6 +94,8 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
       rule: 'footprint less cover and clearance',
       change: 'make-up.construction',
     })
+  const [boardWidth, boardDepth] = [size('width', box.maxX - box.minX), size('depth', box.maxY - box.minY)]
+  const holes = construction.airHoles ? holesOf(board) : []
   const top: Outline = blank.patches[0]!.outline
   return drafted({
     panels: [
@@ -110,8 +121,9 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
     surfaceMm2: areaOf(wall.top) + wallArea(wall),
     perimeter: perimeterFigure(solid),
     wall,
-    figures: [side, size('width', box.maxX - box.minX), size('depth', box.maxY - box.minY)],
-    fittings: fittings(input, board),
+    figures: [side, boardWidth, boardDepth],
+    board: { outline: board, thicknessMm: construction.boardMm, width: boardWidth, depth: boardDepth, holes },
+    fittings: fittings(input, board, holes.length),
     notes: [
       { code: 'staple-from-middle', apartMm: construction.stapleMm },
       ...(construction.airHoles ? [{ code: 'drill-first' } as const] : []),
@@ -121,7 +133,26 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
 
 const DUST_INSET_MM = 12
 const DUST_FOLD_MM = 15
-const AIR_HOLE_EVERY_MM2 = 150 * 150
+const AIR_HOLE_EVERY_MM = 150
+/** A hole nearer to the edge than this lies under the staples. */
+const AIR_HOLE_CLEAR_MM = 40
+
+/** Middles of even fields over the board, those that lie within it and clear of its edge. */
+function holesOf(board: Outline): readonly Point[] {
+  const clear = offsetEdges(
+    board,
+    board.map(() => -AIR_HOLE_CLEAR_MM),
+  )
+  if (!keepsShape(board, clear)) return []
+  const box = boxOf(board)
+  const fields = (from: number, to: number) => {
+    const n = Math.max(1, Math.ceil((to - from) / AIR_HOLE_EVERY_MM))
+    return Array.from({ length: n }, (_, i) => from + ((to - from) * (i + 0.5)) / n)
+  }
+  return fields(box.minX, box.maxX).flatMap((x) =>
+    fields(box.minY, box.maxY).flatMap((y) => (isInside(clear, { x, y }) ? [{ x, y }] : [])),
+  )
+}
 
 function dustCover({ solid }: RecipeInput<'pull-over'>, outline: Outline): PanelDraft {
   const fold = entered({
@@ -154,7 +185,7 @@ function dustCover({ solid }: RecipeInput<'pull-over'>, outline: Outline): Panel
 }
 
 /** Staples by the edge of the board, and holes that let air in and water out. */
-function fittings({ construction }: RecipeInput<'pull-over'>, board: Outline): readonly Fitting[] {
+function fittings({ construction }: RecipeInput<'pull-over'>, board: Outline, holeCount: number): readonly Fitting[] {
   const round = given(perimeterOf(board), 'length', 'round the board')
   const rows = given(construction.stapleRows, 'count', 'rows')
   const staples = figure({
@@ -190,12 +221,8 @@ function fittings({ construction }: RecipeInput<'pull-over'>, board: Outline): r
             id: 'cover.airHoles',
             label: 'Air holes',
             quantity: 'count' as const,
-            sum: roundUp(
-              over(given(areaOf(board), 'area', 'board'), given(AIR_HOLE_EVERY_MM2, 'area', 'for each hole')),
-              1,
-              'count',
-            ),
-            rule: 'one for each 150 x 150 mm of the board',
+            sum: times(given(holeCount, 'count', 'places')),
+            rule: 'every 150 mm or less each way, clear of the edge',
           }),
           note: '12 mm, edges broken',
         },
