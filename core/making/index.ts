@@ -1,4 +1,5 @@
 export { machineCardFor, settingsWords } from './machine-card.ts'
+export { isOtherThanPlanned, MEASURED_WORDS, plannedWith, type Measured } from './measured.ts'
 export { minutesByKind, ratesOf, stepMinutes, totalMinutes, unitsOf } from './minutes.ts'
 export {
   clockWasSetBack,

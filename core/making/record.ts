@@ -2,7 +2,15 @@ import type { PartJob, StepRecord } from '../../contract/index.ts'
 import type { Edit } from '../job/index.ts'
 import type { Step } from './step.ts'
 
-const UNTOUCHED: StepRecord = { doneAt: null, doneBy: '', overruled: null, workedS: 0, runningSince: null, note: '' }
+const UNTOUCHED: StepRecord = {
+  doneAt: null,
+  doneBy: '',
+  overruled: null,
+  workedS: 0,
+  runningSince: null,
+  note: '',
+  measuredMm: null,
+}
 
 /** What happened to a step so far. */
 export const recordOf = ({ making }: Pick<PartJob, 'making'>, id: string): StepRecord => making.steps[id] ?? UNTOUCHED

@@ -1,6 +1,7 @@
 import type { Cloth, Resource, WorkKind } from '../../contract/index.ts'
 import type { WarningCase } from '../warnings/index.ts'
 import type { Figure } from '../working/index.ts'
+import type { Measured } from './measured.ts'
 
 /** So much of one kind of work. */
 export interface Work {
@@ -38,6 +39,8 @@ export interface Step {
   readonly cures: boolean
   /** The seam that is sewn, and of which design; null where none is. */
   readonly sews: { readonly design: string; readonly seam: string } | null
+  /** A number that is asked for with the question; null where none is. */
+  readonly measures: Measured | null
   /** Null where no machine is used. */
   readonly sewing: Sewing | null
 }
@@ -53,6 +56,7 @@ export const step = (draft: StepDraft): Step => ({
   cures: false,
   sews: null,
   sewing: null,
+  measures: null,
   ...draft,
 })
 
@@ -62,6 +66,7 @@ export const gate = (
     readonly asks: string
     readonly title: string
     readonly says?: readonly string[]
+    readonly measures?: Measured
   },
   work: readonly Work[],
 ): Step => {

@@ -2,7 +2,11 @@
 import { computed, ref, watch } from 'vue'
 import {
   clockWasSetBack,
+  isOtherThanPlanned,
+  type Measured,
+  MEASURED_WORDS,
   paused,
+  plannedWith,
   settingsWords,
   started,
   ticked,
@@ -11,6 +15,7 @@ import {
 } from '../../../core/making/index.ts'
 import type { Warning } from '../../../core/warnings/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
+import LengthField from '../../ui/LengthField.vue'
 import WarningList from '../../ui/WarningList.vue'
 import { clockWords } from './clock-words.ts'
 import { useWorkOrder, type StepRow } from './use-work-order.ts'
@@ -53,6 +58,13 @@ const timer = () =>
   change(props.row.step, isRunning.value ? 'timer paused' : 'timer started', (r) =>
     isRunning.value ? paused(r, Date.now()) : started(r, Date.now()),
   )
+const measure = (measuredMm: number) => change(props.row.step, 'measured', (r) => ({ ...r, measuredMm }))
+/** The plan follows what was measured only when the maker says so. */
+const planWith = (measured: Measured, mm: number) =>
+  jobs.edit({
+    says: `Planned with ${MEASURED_WORDS[measured.what].toLowerCase()} as measured`,
+    applyToJob: (job) => plannedWith(job, measured, mm),
+  })
 const note = (event: Event) =>
   change(props.row.step, 'note', (r) => ({ ...r, note: (event.target as HTMLTextAreaElement).value.slice(0, 1000) }))
 </script>
@@ -65,6 +77,25 @@ const note = (event: Event) =>
     <ul v-if="row.step.says.length > 0" class="says">
       <li v-for="s in row.step.says" :key="s">{{ s }}</li>
     </ul>
+    <div v-if="row.step.measures" class="fields-in-line">
+      <span>{{ MEASURED_WORDS[row.step.measures.what] }}, measured</span>
+      <LengthField
+        :model-value="row.record.measuredMm ?? row.step.measures.plannedMm"
+        :unit="jobs.job!.units"
+        :name="`${MEASURED_WORDS[row.step.measures.what]}, measured`"
+        :min="0.5"
+        :max="5000"
+        @update:model-value="measure($event)"
+      />
+      <button
+        v-if="row.record.measuredMm !== null && isOtherThanPlanned(row.step.measures, row.record.measuredMm)"
+        type="button"
+        class="plain-button no-print"
+        @click="planWith(row.step.measures, row.record.measuredMm)"
+      >
+        Plan with it
+      </button>
+    </div>
     <p v-if="settings" class="quiet settings">{{ settings }}</p>
     <ul v-if="row.step.checks.length > 0" class="checks">
       <li v-for="c in row.step.checks" :key="c">{{ c }}</li>

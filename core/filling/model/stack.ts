@@ -19,40 +19,43 @@ export interface Stack {
 export function stackOf(layers: readonly PressedLayer[]): Stack {
   const totalMm = layers.reduce((sum, l) => sum + l.thicknessMm, 0)
   if (!(totalMm > 0)) throw new RangeError(`stackOf: ${totalMm} mm of foam`)
-  const stressPa = stressOf(layers, totalMm)
   const [{ curve }] = layers as readonly [PressedLayer]
-  return {
-    totalMm,
-    stressPa,
-    layerStrains: layers.every((l) => l.curve === curve)
-      ? (strain) => layers.map(() => strain)
-      : (strain) => layers.map((l) => l.curve.strainAt(stressPa(strain))),
-  }
+  return layers.every((l) => l.curve === curve)
+    ? { totalMm, stressPa: curve.stressPa, layerStrains: (strain) => layers.map(() => strain) }
+    : unlike(layers, totalMm)
 }
 
-function stressOf(layers: readonly PressedLayer[], totalMm: number): (strain: number) => number {
-  const [{ curve }] = layers as readonly [PressedLayer]
-  if (layers.every((l) => l.curve === curve)) return curve.stressPa
+/** Layers of unlike foam, by their curves turned round: at one stress their strains add up by thickness. */
+function unlike(layers: readonly PressedLayer[], totalMm: number): Stack {
   const own = layers.map((l) => strainsOf(l.curve))
   const shares = layers.map((l) => l.thicknessMm / totalMm)
+  const last = STRESSES_PA.length - 1
   /** Read off as it is asked for: most stacks of an advice are looked at only a few times. */
   const strainAt = (j: number): number => {
     let sum = 0
     for (let i = 0; i < own.length; i++) sum += shares[i]! * own[i]![j]!
     return sum
   }
-  const last = STRESSES_PA.length - 1
-  return (strain) => {
-    if (strain <= 0) return 0
-    if (strain >= strainAt(last)) return strain >= PACKED_STRAIN ? Infinity : STRESSES_PA[last]!
+  /** The stress below which it lies, as a place among those that are read, with what is over as a share of a step. */
+  const placeOf = (strain: number): number => {
+    if (strain >= strainAt(last)) return last
     let [low, high] = [0, last]
     while (high - low > 1) {
       const middle = (low + high) >> 1
       if (strainAt(middle) <= strain) low = middle
       else high = middle
     }
-    const share = (strain - strainAt(low)) / (strainAt(high) - strainAt(low))
-    return STRESSES_PA[low]! + share * (STRESSES_PA[high]! - STRESSES_PA[low]!)
+    return low + (strain - strainAt(low)) / (strainAt(high) - strainAt(low))
+  }
+  const between = (values: Float64Array, place: number): number => {
+    const low = Math.floor(place)
+    return low === last ? values[last]! : values[low]! + (place - low) * (values[low + 1]! - values[low]!)
+  }
+  return {
+    totalMm,
+    stressPa: (strain) =>
+      strain <= 0 ? 0 : strain >= PACKED_STRAIN ? Infinity : between(STRESSES_PA, placeOf(strain)),
+    layerStrains: (strain) => own.map((strains) => (strain <= 0 ? 0 : between(strains, placeOf(strain)))),
   }
 }
 

@@ -53,6 +53,7 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
         part: 'cloth',
         resource: 'table',
         title: 'Width of this very piece',
+        measures: { what: 'cloth-width', clothId: cloth.id, plannedMm: usable },
         asks: `Is the ${cloth.name} ${say(usable)} wide between its selvedges, by the tape?`,
         says: [
           `${say(cloth.widthMm)} over all, selvedges ${say(cloth.selvedgeMm[0])} and ${say(cloth.selvedgeMm[1])}.`,
@@ -99,6 +100,7 @@ function cord({ plan, say }: OrderOf): readonly Step[] {
             part: 'cloth',
             resource: 'table',
             title: 'Measure the cord',
+            ...(new Set(cords).size === 1 ? { measures: { what: 'cord', plannedMm: cords[0]! } as const } : {}),
             asks: `Is the cord in hand ${[...new Set(cords)].map(say).join(' and ')} thick? The strips are cut for that.`,
           },
           checking('cloth.cord'),

@@ -1,0 +1,45 @@
+import type { Cloth, Job } from '../../contract/index.ts'
+import { inEveryPart } from '../job/index.ts'
+import { usableWidth } from '../cover/index.ts'
+
+/** A number that a stop asks for, beside what the plan has. Lengths in mm. */
+export type Measured =
+  | { readonly what: 'cord'; readonly plannedMm: number }
+  | { readonly what: 'cloth-width'; readonly clothId: string; readonly plannedMm: number }
+
+export const MEASURED_WORDS: Readonly<Record<Measured['what'], string>> = {
+  cord: 'Thickness of the cord',
+  'cloth-width': 'Width between the selvedges',
+}
+
+/** Nearer than this to the plan a measurement changes nothing worth planning anew for. */
+const NOTICED_MM: Readonly<Record<Measured['what'], number>> = { cord: 0.2, 'cloth-width': 1 }
+
+export const isOtherThanPlanned = ({ what, plannedMm }: Measured, mm: number): boolean =>
+  Math.abs(mm - plannedMm) > NOTICED_MM[what]
+
+/** The ticket planned with what was measured, wherever it has that cord or that cloth. */
+export function plannedWith(job: Job, measured: Measured, mm: number): Job {
+  switch (measured.what) {
+    case 'cord':
+      return inEveryPart(job, (part) => {
+        const { piping } = part.makeUp
+        return piping.kind === 'corded' && piping.cordMm === measured.plannedMm
+          ? { ...part, makeUp: { ...part.makeUp, piping: { ...piping, cordMm: mm } } }
+          : part
+      })
+    case 'cloth-width': {
+      const asMeasured = <C extends Cloth | undefined>(cloth: C): C =>
+        cloth?.id === measured.clothId ? { ...cloth, widthMm: cloth.widthMm - usableWidth(cloth) + mm } : cloth
+      const all = <T extends Readonly<Record<string, Cloth | undefined>>>(cloths: T): T =>
+        Object.fromEntries(Object.entries(cloths).map(([role, cloth]) => [role, asMeasured(cloth)])) as T
+      return {
+        ...job,
+        cloth: { cloth: asMeasured(job.cloth.cloth), others: all(job.cloth.others) },
+        parts: job.parts.map((part) => ({ ...part, cloth: { ...part.cloth, own: all(part.cloth.own) } })),
+      }
+    }
+    default:
+      return measured satisfies never
+  }
+}
