@@ -168,6 +168,7 @@ describe('plan', () => {
             footprint: {
               kind: 'points',
               source: { kind: 'typed' },
+              template: null,
               points: [
                 [0, 0],
                 [500, 500],

@@ -7,7 +7,7 @@ import { Resource, WorkKind } from './workshop.ts'
 /**
  * Raised when a card holds something new, or what it holds is worked out otherwise: cards of before are written anew.
  */
-export const CARD_VERSION = 4
+export const CARD_VERSION = 5
 
 const Part = z.enum(['foam', 'cloth', 'sewing', 'closing', 'fitting'])
 const Sizes = z.strictObject({
@@ -70,6 +70,17 @@ export const JobCard = z.strictObject({
       measured: Sizes,
       verdict: z.enum(['unknown', 'loose', 'right', 'tight']),
       fitShare: z.number().nullable(),
+      /** A sitter with a rule beside him: what was left above the board, and how the foam's force compares. */
+      sat: z
+        .strictObject({
+          gradeId: z.string(),
+          grade: z.string(),
+          massKg: z.number(),
+          plannedMm: z.number(),
+          leftMm: z.number(),
+          factor: z.number(),
+        })
+        .nullable(),
     }),
   ),
   times: z.array(z.strictObject({ work: z.array(WorkUnits), workedMin: z.number() })),

@@ -182,6 +182,20 @@ describe('a job document', () => {
     expect(read.value.note).toBe('Ring first.\nOwn load figures of an older release, Seats: peak over mean 1.9.')
   })
 
+  it('of version 8: the old foam is a body of what is there, film is drawn out again, every part is made whole', () => {
+    const read = readJob(
+      JSON.parse(readFileSync(new URL('./testing/job-version-8.json', import.meta.url), 'utf8')) as unknown,
+    )
+    if (!read.ok) throw new Error(JSON.stringify(read.faults))
+    const [seats, ...others] = read.value.parts
+    expect(read.value.cutting).toMatchObject({ film: 'taken-out', oversizeMm: 0, glueFaces: 2, glueCoats: 1 })
+    expect(seats!.there.bodies).toMatchObject([
+      { found: { thicknessMm: 82 }, recovered: { thicknessMm: 93 }, newMm: 100, smells: true, use: 'replace' },
+    ])
+    expect(others.every((p) => p.there.bodies.length === 0 && p.work.kind === 'cover-and-filling')).toBe(true)
+    expect(seats!.filling).toMatchObject({ trials: [] })
+  })
+
   it('of version 1 with a fault is refused by the name of the fault', () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
     const read = readJob({ ...old, seat: { ...old.seat, depth: { readings: [] } } })

@@ -48,12 +48,27 @@ export type Load = z.infer<typeof Load>
 
 const Thickness = PositiveMm.max(1000)
 
-/** One material of a block. The layer without a thickness takes what the others leave. */
+/** One material of a block. The new layer without a thickness takes what the others leave. */
 export const Layer = z.strictObject({
   grade: Grade.describe('a copy of the grade as it was when chosen'),
   thicknessMm: Thickness.nullable(),
+  body: Words(40)
+    .nullable()
+    .default(null)
+    .describe('the old body that stays as this layer: not cut, not bought, as thick as it is'),
+  profile: z
+    .enum(['up', 'down'])
+    .nullable()
+    .default(null)
+    .describe('where a profiled face lies; null: both faces are flat'),
 })
 export type Layer = z.infer<typeof Layer>
+
+const Squeeze = z
+  .number()
+  .min(-0.1, 'leaves the cover more than a tenth too large')
+  .max(0.3, 'squeezes by more than three tenths: nobody closes that')
+  .describe('of the block, that the cover takes away; negative: the block lies loose')
 
 export const SizingSchool = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('size-for-size') }),
@@ -61,6 +76,7 @@ export const SizingSchool = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('snug-cover') }),
   z.strictObject({ kind: z.literal('wrap-then-measure') }),
   z.strictObject({ kind: z.literal('thinner-block'), thinnerShare: z.number().min(0.05).max(0.3) }),
+  z.strictObject({ kind: z.literal('into-cover'), widthShare: Squeeze, depthShare: Squeeze, thicknessShare: Squeeze }),
 ])
 export type SizingSchool = z.infer<typeof SizingSchool>
 
@@ -99,15 +115,14 @@ export const FoamTest = z.strictObject({
 })
 export type FoamTest = z.infer<typeof FoamTest>
 
-/** The foam of the old cushion: may it be kept? */
-export const OldFoam = z.strictObject({
-  freshMm: Thickness.describe('thickness at an edge nobody sat on'),
-  sunkMm: Thickness.describe('thickness where the sitter sits, as found'),
-  restedMm: Thickness.describe('the same after steaming or a day of rest'),
-  crumbles: z.boolean(),
-  smells: z.boolean(),
+/** Somebody sat on it: a reading as good as a press, where no press is at hand. */
+export const Trial = z.strictObject({
+  who: Words(60),
+  massKg: SitterKg,
+  minutes: z.number().positive('must be more than nought').max(1440, 'is more than a day'),
+  verdict: z.enum(['too-soft', 'right', 'too-firm', 'felt-the-board']),
 })
-export type OldFoam = z.infer<typeof OldFoam>
+export type Trial = z.infer<typeof Trial>
 
 export const Cutting = z.strictObject({
   tool: z.enum(['electric-knife', 'bread-knife', 'hot-wire']),
@@ -115,7 +130,16 @@ export const Cutting = z.strictObject({
   joint: z.enum(['butt', 'scarf']),
   supply: z.enum(['sheets', 'cut-to-size']),
   glueGM2: z.number().min(10, 'is too little to hold').max(500).describe('grams for a square metre of each face'),
-  film: z.boolean().describe('slipped over the block to ease it into its cover'),
+  glueFaces: z.union([z.literal(1), z.literal(2)]).describe('spread on one face of a joint, or on both'),
+  glueCoats: z.union([z.literal(1), z.literal(2)]),
+  film: z
+    .enum(['none', 'taken-out', 'left-in'])
+    .describe('slipped over the block to ease it into its cover, and drawn out again or left round it'),
+  oversizeMm: z
+    .number()
+    .min(0, 'cannot be negative')
+    .max(50, 'is more than 50 mm: that is another block')
+    .describe('by how much each length and width of a cut-to-size order is larger, for trimming'),
   stock: z.array(FoamStock).max(40).describe('pieces of the shop that this job may use, as they were when chosen'),
   nest: z
     .strictObject({
@@ -147,7 +171,7 @@ export const FoamFilling = z
   .strictObject({
     kind: z.literal('foam'),
     ...Common,
-    layers: z.array(Layer).min(1).max(3).describe('from the board up'),
+    layers: z.array(Layer).min(1).max(4).describe('from the board up'),
     limits: z
       .strictObject({ leastMm: Thickness, mostMm: Thickness })
       .nullable()
@@ -155,11 +179,12 @@ export const FoamFilling = z
     school: SizingSchool,
     wadding: Wadding.nullable(),
     test: FoamTest.nullable(),
-    old: OldFoam.nullable(),
+    trials: z.array(Trial).max(20).describe('of this foam, in this thickness'),
   })
   .superRefine(({ layers, limits }, context) => {
-    const free = layers.filter((l) => l.thicknessMm === null).length
-    if (free !== 1)
+    const free = layers.filter((l) => l.thicknessMm === null && l.body === null).length
+    const stays = layers.some((l) => l.body !== null)
+    if (free !== 1 && !(stays && free === 0))
       context.addIssue({
         code: 'custom',
         path: ['layers'],
@@ -174,21 +199,42 @@ export const FoamFilling = z
   })
 export type FoamFilling = z.infer<typeof FoamFilling>
 
-export const FibreFilling = z.strictObject({
-  kind: z.literal('loose-fibre'),
-  ...Common,
-  fillKgM3: z
-    .number()
-    .min(18, 'is below 18 kg/m³: it would sit empty')
-    .max(35, 'is above 35 kg/m³: it would be a sack')
-    .describe('mass for a cubic metre of cover'),
-  linerLargerShare: z
-    .number()
-    .min(0.03, 'is below 3 %: the fill would not reach the corners')
-    .max(0.05, 'is above 5 %: the liner would crease'),
-  pricePerKg: z.number().min(0).max(1e5),
-})
+/** Loose fills, and how full they are packed, in kg for a cubic metre of cover. Rules of thumb of the trade. */
+export const FILL_KG_M3 = { fibre: { least: 18, most: 35 }, scrap: { least: 30, most: 90 } } as const
+
+export const FibreFilling = z
+  .strictObject({
+    kind: z.literal('loose-fibre'),
+    ...Common,
+    of: z.enum(['fibre', 'scrap']).describe('polyester fibre, or mixed scrap: cut-up foam and old wadding'),
+    trials: z.array(Trial).max(20),
+    fillKgM3: z.number().positive('must be more than nought').describe('mass for a cubic metre of cover'),
+    linerLargerShare: z
+      .number()
+      .min(0.03, 'is below 3 %: the fill would not reach the corners')
+      .max(0.05, 'is above 5 %: the liner would crease'),
+    pricePerKg: z.number().min(0).max(1e5),
+  })
+  .superRefine(({ of, fillKgM3 }, context) => {
+    const { least, most } = FILL_KG_M3[of]
+    const fault = (message: string) => context.addIssue({ code: 'custom', path: ['fillKgM3'], message })
+    if (fillKgM3 < least) fault(`is below ${least} kg/m³: it would sit empty`)
+    if (fillKgM3 > most) fault(`is above ${most} kg/m³: it would be a sack`)
+  })
 export type FibreFilling = z.infer<typeof FibreFilling>
 
-export const Filling = z.discriminatedUnion('kind', [FoamFilling, FibreFilling])
+/** A ready-made insert: bought as it is, in its own case. */
+export const InsertFilling = z.strictObject({
+  kind: z.literal('insert'),
+  ...Common,
+  name: Words(80),
+  flatWidthMm: PositiveMm.describe('of its case, laid flat and empty'),
+  flatDepthMm: PositiveMm,
+  filledMm: Thickness.describe('how thick it stands, filled'),
+  massKg: z.number().positive('must be more than nought').max(100).nullable(),
+  price: z.number().min(0).max(1e5).describe('of one'),
+})
+export type InsertFilling = z.infer<typeof InsertFilling>
+
+export const Filling = z.discriminatedUnion('kind', [FoamFilling, FibreFilling, InsertFilling])
 export type Filling = z.infer<typeof Filling>

@@ -124,8 +124,8 @@ describe('a filling', () => {
       /^\$\.parts\[0\]\.filling\.limits\.leastMm is more than the largest thickness/,
     ],
     [
-      'four layers',
-      { layers: Array.from({ length: 4 }, (_, i) => ({ grade: DEMO_GRADES[0]!, thicknessMm: i === 0 ? null : 20 })) },
+      'five layers',
+      { layers: Array.from({ length: 5 }, (_, i) => ({ grade: DEMO_GRADES[0]!, thicknessMm: i === 0 ? null : 20 })) },
       /^\$\.parts\[0\]\.filling\.layers/,
     ],
   ])('with %s is refused in words', (_name, change, says) => expect(fillingFault(change)).toMatch(says))
@@ -144,7 +144,7 @@ describe('a job of version 2', () => {
     const before = read((f) => f)
     if (before.filling.kind !== 'foam' || now.filling.kind !== 'foam') throw new Error('not foam')
     const grade = DEMO_GRADES.find((g) => g.name === 'Fulmar 35/120')
-    expect(before.filling.layers).toEqual([{ grade, thicknessMm: null }])
+    expect(before.filling.layers).toEqual([{ grade, thicknessMm: null, body: null, profile: null }])
     expect(before.filling.school).toEqual(now.filling.school)
     expect(before.filling.wadding).toEqual(now.filling.wadding)
     expect(before.seat).toEqual(now.seat)

@@ -28,17 +28,21 @@ const RISE = { to40: 1.05, to65: 1.08 } as const
 
 /**
  * A foam as the supplier describes it. Forces are those on a 200 mm plate (323 cm²) pressed into a sample
- * 100 mm thick; what is null is not known and is filled in by what the family usually has.
+ * 100 mm thick; of what is null, something is filled in by what the
+ * family usually has; where no force is known at all, and where there is no density, nobody knows.
  */
 export const Grade = z
   .strictObject({
     id: Words(60).min(1, 'cannot be empty'),
     name: Words(80).min(1, 'cannot be empty'),
     family: FoamFamily,
+    said: Words(120).default('').describe("the supplier's own words: never read as a figure"),
     densityKgM3: z
       .number()
       .min(5, 'is less than any foam: check the unit (kg/m³)')
-      .max(400, 'is more than any foam: check the unit (kg/m³)'),
+      .max(400, 'is more than any foam: check the unit (kg/m³)')
+      .nullable()
+      .describe('null: nobody knows'),
     at25N: Newtons.describe('force at 25 % compression, newtons'),
     at40N: Newtons.describe('force at 40 % compression, newtons'),
     at65N: Newtons.describe('force at 65 % compression, newtons'),
@@ -62,7 +66,8 @@ export const Grade = z
   })
   .superRefine(({ at25N, at40N, at65N, supportFactor }, context) => {
     const fault = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message })
-    if (at25N === null && at40N === null) fault('at40N', 'is missing: give the force at 40 %, or that at 25 %')
+    if (at25N === null && at40N === null && (at65N !== null || supportFactor !== null))
+      fault('at40N', 'is missing: give the force at 40 %, or that at 25 %, or leave all of them out as not known')
     const steps = [
       ['at25N', at25N],
       ['at40N', at40N],

@@ -17,10 +17,12 @@ export {
   Filling,
   FoamFilling,
   FoamTest,
+  FILL_KG_M3,
+  InsertFilling,
   Layer,
   Load,
-  OldFoam,
   SizingSchool,
+  Trial,
   Use,
   Wadding,
 } from './filling.ts'
@@ -90,6 +92,7 @@ export {
   SizeRow,
 } from './seat.ts'
 export { Charges, GivenQuote, Stage, Terms } from './terms.ts'
+export { type BodySizes, Inside, KeepOrNot, OldBody, PartWork, There, ThingThere } from './there.ts'
 export { Trim, TrimUnit, TrimUse } from './trims.ts'
 export { Calendar, Learned, MachineCard, Rates, Resource, WorkKind, Workshop } from './workshop.ts'
 export {

@@ -9,7 +9,7 @@ import { AllowanceBook, Cloth } from './shop.ts'
 import { Terms } from './terms.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 8
+export const JOB_VERSION = 9
 
 /** The cloths of a ticket: of all its parts, where a part has none of its own. */
 export const TicketCloth = z.strictObject({
@@ -93,5 +93,16 @@ export type PartJob = Omit<Job, 'format' | 'version' | 'parts' | 'cloth' | 'book
 /** What the plan of a part follows from: nothing of what is made, fitted or agreed. */
 export type PlannedPart = Pick<
   PartJob,
-  'units' | 'letter' | 'name' | 'pose' | 'follows' | 'seat' | 'filling' | 'makeUp' | 'cloth' | 'allowances'
+  | 'units'
+  | 'letter'
+  | 'name'
+  | 'pose'
+  | 'follows'
+  | 'work'
+  | 'there'
+  | 'seat'
+  | 'filling'
+  | 'makeUp'
+  | 'cloth'
+  | 'allowances'
 > & { readonly cutting: Pick<Cutting, 'film'> }

@@ -41,6 +41,14 @@ export const CushionFit = z.strictObject({
   depthMm: Size,
   thicknessMm: Size,
   verdict: z.enum(['unknown', 'loose', 'right', 'tight']),
+  leftAbove: z
+    .strictObject({
+      massKg: z.number().min(10, 'is below 10 kg').max(250, 'is above 250 kg: check the unit (kg)'),
+      leftMm: z.number().min(0, 'cannot be negative').max(1000),
+    })
+    .nullable()
+    .default(null)
+    .describe('what was left above the board beside a sitter of so many kilograms, by a rule pushed in'),
   wrinkles: Words(300).describe('where it wrinkles'),
   stripesOffMm: z
     .number()

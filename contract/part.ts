@@ -4,6 +4,7 @@ import { AllowanceMm, FewOf, Words } from './lengths.ts'
 import { MakeUp } from './make-up.ts'
 import { Seat } from './seat.ts'
 import { AllowanceBook, Cloth } from './shop.ts'
+import { PartWork, There } from './there.ts'
 
 /** Where the stripes fall. Bands are counted from 0; lengths run from the left end of the seat. */
 export const PlacementRule = z.discriminatedUnion('kind', [
@@ -93,6 +94,8 @@ export const Part = z.strictObject({
   name: Words(60).describe('empty: it goes by its letter'),
   pose: Pose,
   follows: Follows.nullable(),
+  work: PartWork,
+  there: There,
   seat: Seat,
   filling: Filling,
   makeUp: MakeUp,

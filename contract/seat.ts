@@ -77,6 +77,14 @@ export type Ear = z.infer<typeof Ear>
 
 const Letter = z.string().regex(/^[A-P]$/, 'must be a corner letter from A to P')
 
+/** An old panel traced: which of its edges are cut lines, and whether it is half a panel. */
+const Template = z.strictObject({
+  lines: z.enum(['net', 'cut']).describe('what the traced line is where an edge does not say otherwise'),
+  edges: FewOf(1000, Words(40), z.enum(['net', 'cut'])),
+  allowanceMm: AllowanceMm.describe('beyond the sewing line, on every edge that is a cut line'),
+  fold: Words(40).nullable().describe('the edge that half a panel is mirrored over; null: it is whole'),
+})
+
 /** The shape of a seat as the tape finds it; near is the bottom of the drawing. */
 export const Footprint = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rectangle'), width: Dimension, depth: Dimension, ...Diagonals }),
@@ -159,6 +167,7 @@ export const Footprint = z.discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('typed') }),
       z.strictObject({ kind: z.literal('file'), name: Words(200), report: z.array(Words(300)).max(20) }),
     ]),
+    template: Template.nullable().default(null).describe('null: the outline of a seat, not of an old panel'),
   }),
 ])
 export type Footprint = z.infer<typeof Footprint>

@@ -31,6 +31,8 @@ export const WorkKind = z.enum([
   'staple',
   'check',
   'fit',
+  'unpick',
+  'steam',
 ])
 export type WorkKind = z.infer<typeof WorkKind>
 
@@ -96,6 +98,13 @@ export const Learned = z.discriminatedUnion('kind', [
     kind: z.literal('waste'),
     clothId: Words(60),
     factor: z.number().min(0.5).max(3),
+    says: Words(300),
+    on: Day,
+  }),
+  z.strictObject({
+    kind: z.literal('firmness'),
+    gradeId: Words(60),
+    factor: z.number().min(0.3).max(3).describe('the forces of the catalogue were multiplied by it'),
     says: Words(300),
     on: Day,
   }),

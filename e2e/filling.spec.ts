@@ -68,7 +68,7 @@ test('wet, or for nobody: exposure, impossible sitters and infants are refused i
 test('the schools side by side, wadding with folded ends, the height of the seat', async ({ page }) => {
   await openFilling(page, 'seat 600 x 500 x 80 times 1')
   await fillingPage(page, 'Sizing')
-  await expect(page.locator('.schools tbody tr')).toHaveCount(5)
+  await expect(page.locator('.schools tbody tr')).toHaveCount(6)
   await expect(page.getByRole('row', { name: /Snug cover/ })).toContainText('24 and 24 short')
   await page.locator('.el-switch').first().click()
   await page.getByRole('radiogroup', { name: 'Ends' }).getByText('folded, double').click()
@@ -110,10 +110,14 @@ test('a block longer than any sheet says where it is joined', async ({ page }) =
 
 test('an unknown foam: weighed, pressed by the simulated press, kept as a grade and used', async ({ page }) => {
   await openFilling(page, 'seat 600 x 500 x 75 times 1')
-  await fillingPage(page, 'Old foam')
-  await page.getByRole('button', { name: 'Judge the old foam' }).click()
-  await page.getByLabel('There, steamed or rested a day').fill('60')
+  await fillingPage(page, 'What is there')
+  await page.getByRole('button', { name: 'Add an old body' }).click()
+  await page.getByRole('button', { name: 'Measure it again' }).click()
+  await page.getByLabel('Old filling recovered, thickness').fill('60')
+  await page.getByRole('button', { name: 'Enter it' }).click()
+  await page.getByLabel('Old filling when new').fill('75')
   await expect(page.getByText('Replace it.')).toBeVisible()
+  await expect(page.getByText('20 % of its thickness is lost')).toBeVisible()
   await page.getByRole('button', { name: 'Test a foam' }).click()
   await page.getByRole('button', { name: 'Simulated press' }).click()
   await page.getByLabel('Wrong piece').fill('0')
@@ -131,7 +135,7 @@ test('an unknown foam: weighed, pressed by the simulated press, kept as a grade 
 test('loose fibre: liner and fill mass in place of a block', async ({ page }) => {
   await openFilling(page, 'seat 560 x 480 x 140 times 4')
   await fillingPage(page, 'Carries')
-  await page.getByRole('radiogroup', { name: 'Filled with' }).getByText('Loose fibre').click()
+  await page.getByRole('radiogroup', { name: 'Filled with' }).getByText('Loose fill').click()
   await expect(figure(page, 'Fibre in one cushion')).toContainText('0.9 kg')
   await expect(figure(page, 'Liner width')).toContainText('582.4')
   await station(page, 'Cut & buy')
@@ -194,10 +198,10 @@ test('every page of the filling, and the store, keep the accessibility rules', a
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
     ).toBeLessThanOrEqual(0)
   }
-  for (const name of ['Carries', 'Foam', 'Sizing', 'Cutting', 'Old foam']) {
+  for (const name of ['Carries', 'Foam', 'Sizing', 'Cutting', 'What is there']) {
     await fillingPage(page, name)
-    if (name === 'Old foam') {
-      await page.getByRole('button', { name: 'Judge the old foam' }).click()
+    if (name === 'What is there') {
+      await page.getByRole('button', { name: 'Add an old body' }).click()
       await page.getByRole('button', { name: 'Test a foam' }).click()
       await page.getByRole('button', { name: 'Add a weight' }).click()
       await page.getByRole('button', { name: 'Simulated press' }).click()

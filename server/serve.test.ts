@@ -133,7 +133,7 @@ describe('the server', () => {
     const plan = planJob(keepersBench())
     const problem =
       plan.kind === 'worked'
-        ? { ...plan.cloth.lays[0].problem, cloth: { ...plan.cloth.lays[0].problem.cloth, width: 1500 } }
+        ? { ...plan.cloth.lays[0]!.problem, cloth: { ...plan.cloth.lays[0]!.problem.cloth, width: 1500 } }
         : null
     const underWay = fetch(`${running.address}/api/lays`, {
       method: 'POST',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import type { FoamStock, Grade } from '../../contract/index.ts'
-import { ageingOf, firmnessOf, hardnessOf, supportFactorOf } from '../../core/filling/index.ts'
+import { ageingOf, isLifeKnown, firmnessOf, hardnessOf, supportFactorOf } from '../../core/filling/index.ts'
 import { writeCatalogue } from '../../core/formats/index.ts'
 import { sheetSize } from '../../core/lists/index.ts'
 import { useShop } from '../stores/shop.ts'
@@ -73,12 +73,19 @@ async function readFile(event: Event): Promise<void> {
               >
             </th>
             <td>{{ g.family }}</td>
-            <td class="n">{{ g.densityKgM3 }}</td>
-            <td class="n">{{ Math.round(hardnessOf(g)) }}</td>
-            <td>{{ firmnessOf(hardnessOf(g)) }}</td>
-            <td class="n">{{ supportFactorOf(g).toFixed(1) }}</td>
+            <td class="n">{{ g.densityKgM3 ?? '?' }}</td>
+            <template v-if="hardnessOf(g) !== null">
+              <td class="n">{{ Math.round(hardnessOf(g)!) }}</td>
+              <td>{{ firmnessOf(hardnessOf(g)!) }}</td>
+              <td class="n">{{ supportFactorOf(g).toFixed(1) }}</td>
+            </template>
+            <template v-else>
+              <td class="n">?</td>
+              <td>{{ g.said === '' ? 'not known' : `“${g.said}”` }}</td>
+              <td class="n">?</td>
+            </template>
             <td>{{ g.exposures.join(', ') }}</td>
-            <td>{{ ageingOf(g).years }} years</td>
+            <td>{{ isLifeKnown(g) ? `${ageingOf(g).years} years` : 'not known' }}</td>
             <td>
               {{ g.thicknessesMm.join(', ') }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span>
             </td>

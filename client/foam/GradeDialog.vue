@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { Exposure, FoamFamily, Grade, readWith } from '../../contract/index.ts'
-import { ageingOf, EXPOSURE_WORDS, FAMILIES, supportFactorOf, testForces } from '../../core/filling/index.ts'
+import {
+  ageingOf,
+  EXPOSURE_WORDS,
+  FAMILIES,
+  isLifeKnown,
+  supportFactorOf,
+  testForces,
+} from '../../core/filling/index.ts'
 import { idOfName } from '../../core/formats/index.ts'
 import { useShop } from '../stores/shop.ts'
 import AmountField from '../ui/AmountField.vue'
@@ -35,6 +42,8 @@ const fault = computed(() =>
       ? ''
       : faultWords(read.value.faults[0]!),
 )
+/** How it ages, where its density or its own years are known. */
+const usual = computed(() => (isLifeKnown(draft.value) ? ageingOf(draft.value) : null))
 /** What would be worked with, where the forces given make sense. */
 const filled = computed(() =>
   draft.value.at25N === null && draft.value.at40N === null ? null : testForces(draft.value),
@@ -85,7 +94,9 @@ async function keep(): Promise<void> {
         name="Density"
         :min="5"
         :max="400"
-        @update:model-value="$event !== null && (draft.densityKgM3 = $event)"
+        optional
+        placeholder="not known"
+        @update:model-value="draft.densityKgM3 = $event"
       />
     </div>
     <div class="field-row">
@@ -100,7 +111,7 @@ async function keep(): Promise<void> {
           :min="1"
           :max="10000"
           optional
-          :placeholder="filled ? filled[key].toFixed(0) : ''"
+          :placeholder="filled ? filled[key].toFixed(0) : 'not known'"
         />
       </div>
     </div>
@@ -115,6 +126,10 @@ async function keep(): Promise<void> {
         optional
         :placeholder="filled ? supportFactorOf(draft).toFixed(2) : ''"
       />
+    </div>
+    <div class="field-row">
+      <label for="grade-said">The supplier says</label
+      ><input id="grade-said" v-model="draft.said" class="text" maxlength="120" placeholder="in their own words" />
     </div>
     <div class="field-row">
       <span class="label">May be used</span>
@@ -139,10 +154,10 @@ async function keep(): Promise<void> {
           :min="0"
           :max="0.9"
           optional
-          :placeholder="String(Math.round(ageingOf(draft).lossShare * 100))"
+          :placeholder="usual ? String(Math.round(usual.lossShare * 100)) : 'not known'"
           @update:model-value="
             draft.ageing =
-              $event === null ? null : { lossShare: $event, years: draft.ageing?.years ?? ageingOf(draft).years }
+              $event === null ? null : { lossShare: $event, years: draft.ageing?.years ?? usual?.years ?? 5 }
           "
         />
         <AmountField
@@ -152,12 +167,10 @@ async function keep(): Promise<void> {
           :min="0.5"
           :max="50"
           optional
-          :placeholder="String(ageingOf(draft).years)"
+          :placeholder="usual ? String(usual.years) : 'not known'"
           @update:model-value="
             draft.ageing =
-              $event === null
-                ? null
-                : { years: $event, lossShare: draft.ageing?.lossShare ?? ageingOf(draft).lossShare }
+              $event === null ? null : { years: $event, lossShare: draft.ageing?.lossShare ?? usual?.lossShare ?? 0.2 }
           "
         />
       </div>

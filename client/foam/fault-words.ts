@@ -4,6 +4,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   name: 'The name',
   id: 'The name',
   family: 'The family',
+  said: 'What is said of it',
   densityKgM3: 'The density',
   at25N: 'The force at 25 %',
   at40N: 'The force at 40 %',

@@ -6,6 +6,7 @@ export const newGrade = (): Grade => ({
   id: '',
   name: '',
   family: 'conventional',
+  said: '',
   densityKgM3: 30,
   at25N: null,
   at40N: 140,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Seat } from '../../contract/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
@@ -20,6 +20,12 @@ const jobs = useJob()
 const shop = useShop()
 const router = useRouter()
 const route = useRoute()
+/** A cover that stays has no pieces and no lay. */
+const isLeftOut = computed(() => {
+  const station = String(route.name)
+  if (jobs.plan?.kind !== 'worked' || (station !== 'pieces' && station !== 'lay')) return false
+  return jobs.plan.sewn.length === 0 || (station === 'pieces' && jobs.job?.work.kind === 'filling-only')
+})
 const failed = ref('')
 const help = ref(false)
 const history = ref(false)
@@ -138,7 +144,12 @@ onBeforeUnmount(() => {
       </p>
       <p v-if="jobs.refused" class="refused" role="alert">Not taken: {{ jobs.refused }}</p>
       <main>
-        <RouterView />
+        <div v-if="isLeftOut" class="sheet left-out">
+          <h2>The cover stays</h2>
+          <p>Nothing of it is cut out, laid or sewn: there is no work at this station.</p>
+          <p><RouterLink :to="`/jobs/${id}/filling`">To the filling</RouterLink></p>
+        </div>
+        <RouterView v-else />
       </main>
       <TypingLine
         ref="line"
@@ -294,5 +305,10 @@ main {
   main {
     padding: 8px;
   }
+}
+
+.left-out {
+  padding: 20px;
+  align-self: start;
 }
 </style>

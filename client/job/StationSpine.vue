@@ -4,7 +4,7 @@ import { useRoute } from 'vue-router'
 import type { Station } from '../../core/warning/index.ts'
 import { useJob } from '../stores/job.ts'
 import { useLay } from '../stores/lay.ts'
-import { STATION_PAGES } from '../stations/index.ts'
+import { STATION_PAGES, stationsFor } from '../stations/index.ts'
 import { keyFigure } from './key-figures.ts'
 
 const jobs = useJob()
@@ -19,7 +19,7 @@ function centre(): void {
 onMounted(centre)
 watch(() => route.path, centre, { flush: 'post' })
 const rows = computed(() =>
-  STATION_PAGES.map(({ station, title }) => {
+  stationsFor(jobs.plan).map(({ station, title }) => {
     const mine = jobs.warningsAt(station as Station)
     const doubts =
       mine.filter((w) => w.level === 'stop' || w.level === 'warning').length +
@@ -27,6 +27,8 @@ const rows = computed(() =>
     return {
       station,
       title,
+      /** As Alt and a digit reach it, whatever is left out. */
+      place: STATION_PAGES.findIndex((p) => p.station === station) + 1,
       doubts,
       figure:
         jobs.whole && jobs.plan && jobs.part
@@ -38,15 +40,15 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <nav ref="strip" class="spine no-print" aria-label="Stations of the job">
+  <nav ref="strip" class="spine no-print" aria-label="Stations of the job" :style="{ '--stations': rows.length }">
     <RouterLink
-      v-for="(row, i) in rows"
+      v-for="row in rows"
       :key="row.station"
       :to="`/jobs/${jobs.id}/${row.station}`"
       class="stop"
       active-class="here"
     >
-      <span class="place">{{ i + 1 }}</span>
+      <span class="place">{{ row.place }}</span>
       <span class="title">{{ row.title }}</span>
       <span
         v-if="row.doubts > 0"
@@ -63,7 +65,7 @@ const rows = computed(() =>
 <style scoped>
 .spine {
   display: grid;
-  grid-template-columns: repeat(9, minmax(0, 1fr));
+  grid-template-columns: repeat(var(--stations), minmax(0, 1fr));
   background: #e9dcc0;
   border-top: 1px solid #cdbfa3;
   border-bottom: 3px solid var(--ink);

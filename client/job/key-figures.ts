@@ -1,3 +1,4 @@
+import { LOOSE_WORDS } from '../../core/filling/index.ts'
 import type { Job, Lay } from '../../contract/index.ts'
 import type { LaidPiece } from '../../core/cloth/index.ts'
 import { CLOSURES, MAKE_UPS } from '../../core/cover/index.ts'
@@ -32,13 +33,18 @@ export function keyFigure(
   const worked = part.kind === 'worked' ? part : plan.worked[0]
   switch (station) {
     case 'filling': {
-      if (!plan.cutting || part.part.filling.kind === 'loose-fibre') return `${worked.cushions.count} of loose fibre`
+      const { filling, work: ordered } = worked.part
+      if (ordered.kind === 'cover-only') return `${worked.cushions.count} that stay`
+      if (filling.kind === 'insert') return `${worked.cushions.count} ready-made`
+      if (!plan.cutting || filling.kind === 'loose-fibre')
+        return `${worked.cushions.count} of ${filling.kind === 'loose-fibre' ? LOOSE_WORDS[filling.of] : 'foam'}`
       const count = plan.cutting.blocks.reduce((sum, block) => sum + block.count, 0)
       if (plan.cutting.cutting.supply === 'cut-to-size') return `${count} block${count === 1 ? '' : 's'}, cut to size`
       const sheets = plan.cutting.sheets.value
       return `${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`
     }
     case 'make-up':
+      if (worked.part.work.kind === 'filling-only') return 'the cover stays'
       return `${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}`
     case 'pieces': {
       const wrong = worked.designs.flatMap((d) => d.checks).filter((c) => c.faults.length > 0).length
@@ -49,6 +55,7 @@ export function keyFigure(
       const [lay] = lays
       if (!lay) return 'not laid yet'
       const [main, ...others] = plan.cloth.lays
+      if (!main) return 'nothing to lay'
       return others.length === 0
         ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.laidOn.widthMm)} waste`
         : `${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, shallowRef, watch } from 'vue'
 import type { JobSummary, Learned } from '../../contract/index.ts'
-import { evidenceOf, joined, LEAST_LOGS, proposals } from '../../core/learning/index.ts'
+import { correctedGrade, evidenceOf, joined, LEAST_LOGS, proposals } from '../../core/learning/index.ts'
 import { listJobs } from '../api/jobs.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
@@ -32,8 +32,21 @@ watch(
   () => live.saves,
   () => void attempt(read),
 )
-const keep = (list: readonly Learned[]) =>
+/** What is learnt of a grade corrects the catalogue itself; taken back, its forces are as before. */
+async function correct(l: Learned, by: (factor: number) => number): Promise<void> {
+  if (l.kind !== 'firmness') return
+  const grade = shop.lists!.grades.find((g) => g.id === l.gradeId)
+  if (grade) await shop.keepGrades([correctedGrade(grade, by(l.factor))], [grade])
+}
+const accept = (l: Learned) => keep([...learned.value, l], () => correct(l, (factor) => factor))
+const takeBack = (at: number) =>
+  keep(
+    learned.value.filter((_, n) => n !== at),
+    () => correct(learned.value[at]!, (factor) => 1 / factor),
+  )
+const keep = (list: readonly Learned[], first: () => Promise<void>) =>
   attempt(async () => {
+    await first()
     const { settings } = shop.lists!
     await shop.changeSettings({ ...settings, workshop: { ...settings.workshop, learned: [...list] } })
   })
@@ -56,7 +69,7 @@ const keep = (list: readonly Learned[]) =>
             {{ (p.spread.spread * 100).toFixed(1) }} %.
           </p>
           <EvidenceChart :proposal="p" />
-          <button type="button" class="plain-button main" @click="keep([...learned, p.learned])">Accept</button>
+          <button type="button" class="plain-button main" @click="accept(p.learned)">Accept</button>
         </article>
         <p v-if="found.length === 0">There is nothing to propose.</p>
       </section>
@@ -65,9 +78,7 @@ const keep = (list: readonly Learned[]) =>
         <ul v-if="learned.length > 0">
           <li v-for="(l, i) in learned" :key="i">
             {{ l.says }} <span class="quiet">{{ l.on }}</span>
-            <button type="button" class="plain-button" @click="keep(learned.filter((_, n) => n !== i))">
-              Take back
-            </button>
+            <button type="button" class="plain-button" @click="takeBack(i)">Take back</button>
           </li>
         </ul>
         <p v-else class="quiet">

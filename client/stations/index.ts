@@ -1,4 +1,5 @@
 import type { Component } from 'vue'
+import type { Plan } from '../../core/planned/index.ts'
 import { STATIONS, type Station } from '../../core/warning/index.ts'
 
 interface StationPage {
@@ -20,6 +21,12 @@ const PAGES: Record<Station, StationPage> = {
 
 /** The stations in the order of the work. */
 export const STATION_PAGES = STATIONS.map((station) => ({ station, ...PAGES[station] }))
+
+/** Those a job has use for: where every cover stays, there is nothing to cut out or to lay. */
+export const stationsFor = (plan: Plan | null): typeof STATION_PAGES =>
+  plan?.kind === 'worked' && plan.sewn.length === 0
+    ? STATION_PAGES.filter(({ station }) => station !== 'pieces' && station !== 'lay')
+    : STATION_PAGES
 
 /** One station after the other is fetched, so that going to it takes no time. */
 export async function fetchStations(): Promise<void> {

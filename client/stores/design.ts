@@ -12,7 +12,7 @@ export const useDesign = defineStore('design', () => {
   /** How the piping of the chosen design is split. */
   const strips = computed(() => {
     const whole = jobs.plan?.kind === 'worked' ? jobs.plan : null
-    return (whole && chosen.value && whole.cloth.strips[whole.designs.indexOf(chosen.value)]) ?? []
+    return (whole && chosen.value && whole.cloth.strips[whole.sewn.indexOf(chosen.value)]) ?? []
   })
   return { wanted, index, chosen, strips }
 })

@@ -6,6 +6,7 @@ import { withAnyPattern } from './from-4-any-pattern.ts'
 import { withWork } from './from-5-with-work.ts'
 import { withParts } from './from-6-with-parts.ts'
 import { withRoundSitters } from './from-7-round-sitters.ts'
+import { withWhatIsThere } from './from-8-what-is-there.ts'
 
 export { migrateCloth } from './cloth.ts'
 export { migrateGrade } from './grade.ts'
@@ -20,6 +21,7 @@ const STEPS: readonly (readonly [from: number, step: (document: Document) => Doc
   [5, withWork],
   [6, withParts],
   [7, withRoundSitters],
+  [8, withWhatIsThere],
 ]
 
 /**

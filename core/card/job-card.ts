@@ -1,5 +1,5 @@
-import type { Job, JobCard } from '../../contract/index.ts'
-import { mainGrade } from '../filling/index.ts'
+import type { Filling, Job, JobCard } from '../../contract/index.ts'
+import { LOOSE_WORDS, mainGrade, sitterOn } from '../filling/index.ts'
 import { firstPart, partName } from '../job/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { recordOf, unitsOf, workOrder, type Step } from '../making/index.ts'
@@ -11,7 +11,7 @@ import { held } from '../keyed/index.ts'
 import { takenBy } from '../what-if/index.ts'
 
 /** The contract's `CARD_VERSION`, of which this room may take types only: a test holds both together. */
-const VERSION = 4
+const VERSION = 5
 
 /** The outline on a ticket is small: coarse arcs will do. */
 const COARSE_MM = 12
@@ -55,10 +55,24 @@ export function plainCard(
     makeUp: first.makeUp.construction.kind,
     parts: job.parts.map((p) => partName(p)),
     cloth: { id: cloth.cloth.id, name: cloth.cloth.name, colour: cloth.cloth.ground },
-    foam: first.filling.kind === 'foam' ? mainGrade(first.filling.layers).name : 'loose fibre',
+    foam: foamName(first.filling),
     stockTaken: job.making.stockTakenOn !== null,
     lesson: fitting.lesson,
     followUps: fitting.followUps.flatMap((f) => (f.doneOn === null ? [{ kind: f.kind, day: f.day }] : [])),
+  }
+}
+
+/** What a job is named by on the shelf. */
+function foamName(filling: Filling): string {
+  switch (filling.kind) {
+    case 'foam':
+      return mainGrade(filling.layers).name
+    case 'loose-fibre':
+      return LOOSE_WORDS[filling.of]
+    case 'insert':
+      return filling.name || 'ready-made insert'
+    default:
+      return filling satisfies never
   }
 }
 
@@ -150,26 +164,29 @@ const NOTHING_KNOWN: Omit<JobCard, 'worked'> = {
 const LEAST_WORKED_S = 20
 
 function fitsOf(job: Job, plan: WorkedPlan): JobCard['fits'] {
-  return Object.entries(job.fitting.fits).flatMap(([cushion, { widthMm, depthMm, thicknessMm, verdict }]) => {
-    const own = plan.worked.find((p) => cushion.startsWith(p.part.letter))
-    const place = own?.cushions.inOrder[Number(cushion.slice(1)) - 1]
-    if (!own || !place) return []
-    const { cover, filling } = own.designs[place.design]!
-    const { width, depth, thickness } = cover.solid
-    const foam =
-      filling.kind === 'foam'
-        ? { firmness: filling.firmness, fitShare: (filling.fit.across.value + filling.fit.frontToBack.value) / 2 }
-        : { firmness: null, fitShare: null }
-    return [
-      {
-        cushion: `${own.prefix}${cushion.slice(1)}`,
-        ...foam,
-        planned: { widthMm: width.value, depthMm: depth.value, thicknessMm: thickness.value },
-        measured: { widthMm, depthMm, thicknessMm },
-        verdict,
-      },
-    ]
-  })
+  return Object.entries(job.fitting.fits).flatMap(
+    ([cushion, { widthMm, depthMm, thicknessMm, verdict, leftAbove }]) => {
+      const own = plan.worked.find((p) => cushion.startsWith(p.part.letter))
+      const place = own?.cushions.inOrder[Number(cushion.slice(1)) - 1]
+      if (!own || !place) return []
+      const { cover, filling } = own.designs[place.design]!
+      const { width, depth, thickness } = cover.solid
+      const foam =
+        filling.kind === 'foam'
+          ? { firmness: filling.firmness, fitShare: (filling.fit.across.value + filling.fit.frontToBack.value) / 2 }
+          : { firmness: null, fitShare: null }
+      return [
+        {
+          cushion: `${own.prefix}${cushion.slice(1)}`,
+          ...foam,
+          planned: { widthMm: width.value, depthMm: depth.value, thicknessMm: thickness.value },
+          measured: { widthMm, depthMm, thicknessMm },
+          verdict,
+          sat: leftAbove && filling.kind === 'foam' ? sitterOn(filling, leftAbove, own.part.filling.load) : null,
+        },
+      ]
+    },
+  )
 }
 
 /** One line for each part, place and kind of work. */

@@ -55,7 +55,7 @@ it(
       fc.property(anyClothChoice, (cloth) => {
         const plan = planOne({ ...keepersBenchPart(), cloth })
         if (plan.kind !== 'worked') return
-        const { problem } = plan.cloth.lays[0]
+        const { problem } = plan.cloth.lays[0]!
         const solved = solveLay(problem, { seed: 1, budget: { steps: 1, isStopped: () => false } })
         if (!solved.ok)
           return void expect(['wider-than-cloth', 'longer-than-cloth', 'no-room', 'no-place']).toContain(

@@ -31,7 +31,7 @@ const jobIn = (cloth: Cloth, change: Partial<PartJob['cloth']> = {}): PartJob =>
 /** The bench laid, and what of the pattern lies under a point of a laid panel. */
 function laid(job: PartJob) {
   const plan = worked(job)
-  const [own] = plan.cloth.lays
+  const own = plan.cloth.lays[0]!
   const solved = solveLay(own.problem, { seed: 1, budget: { steps: 3, isStopped: () => false } })
   if (!solved.ok) throw new Error(JSON.stringify(solved.error))
   const { lay } = solved.value
@@ -184,7 +184,7 @@ describe('cloth in hand', () => {
   it('a remnant with its missing corner, its flaws and the phase at which it was cut', () => {
     const kelp = DEMO_CLOTHS.find((c) => c.id === 'kelp-check')!
     const { problem } = worked(jobIn({ ...kelp, flaws: [{ xMm: 300, yMm: 40, widthMm: 25, lengthMm: 60 }] })).cloth
-      .lays[0]
+      .lays[0]!
     expect(problem.cloth).toMatchObject({
       width: 1180,
       length: 870,
@@ -195,7 +195,7 @@ describe('cloth in hand', () => {
   })
   it('a length is a hard limit', () =>
     expect(
-      worked(jobIn({ ...check, supply: { kind: 'length', lengthMm: 4200 } })).cloth.lays[0].problem.cloth.length,
+      worked(jobIn({ ...check, supply: { kind: 'length', lengthMm: 4200 } })).cloth.lays[0]!.problem.cloth.length,
     ).toBe(4200))
 })
 
@@ -210,7 +210,7 @@ describe('what is more than can be laid', () => {
 
   it('eight hundred covered buttons on each of sixty cushions are told at once, and no lay of them is begun', () => {
     const plan = worked(job)
-    const [{ problem }] = plan.cloth.lays
+    const { problem } = plan.cloth.lays[0]!
     const pieces = problem.pieces.reduce((sum, p) => sum + p.qty, 0)
     expect(pieces).toBeGreaterThan(60 * 800)
     expect(plan.warnings.find((w) => w.code === 'too-many-pieces')).toMatchObject({ level: 'stop', pieces })

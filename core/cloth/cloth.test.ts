@@ -114,7 +114,7 @@ describe('where the ruling band falls', () => {
     })
     // The rust band's middle is 45 from the start of a repeat; it lies 211 from the left end of each cushion.
     for (const id of ['1/top-plate', '2/top-plate']) {
-      const top = plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
+      const top = plan.cloth.lays[0]!.problem.pieces.find((p) => p.id === id)!
       expect(stepBetween(job.cloth.cloth, 'across', patternUnder(top, [211, 9]).across!, 45)).toBeLessThan(0.01)
     }
   })
@@ -132,7 +132,7 @@ describe('where the ruling band falls', () => {
 
 describe('turns on the cloth', () => {
   const turnsOf = (job: PartJob, id: string) =>
-    worked(job).cloth.lays[0].problem.pieces.find((p) => p.id === `1/${id}`)!.turns
+    worked(job).cloth.lays[0]!.problem.pieces.find((p) => p.id === `1/${id}`)!.turns
   const oneSided = {
     ...ticking,
     pattern: {
@@ -186,7 +186,7 @@ describe('matching for real', () => {
     return colourAt(pattern.bands, place.x + dx - pattern.startMm)
   }
   const layOf = (plan: OnePlan) => {
-    const solved = solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 15, isStopped: () => false } })
+    const solved = solveLay(plan.cloth.lays[0]!.problem, { seed: 1, budget: { steps: 15, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     return solved.value.lay
   }
@@ -246,10 +246,10 @@ describe('matching on other shapes', () => {
   ): number {
     const place = lay.placements.find((p) => p.id === id)!
     const [dx] = turned(x, y, place.turn, place.flip)
-    return modulo(place.x + dx, plan.cloth.lays[0].problem.cloth.repeat.across!)
+    return modulo(place.x + dx, plan.cloth.lays[0]!.problem.cloth.repeat.across!)
   }
   const lay = (plan: OnePlan) => {
-    const solved = solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
+    const solved = solveLay(plan.cloth.lays[0]!.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     return solved.value.lay
   }
@@ -308,7 +308,7 @@ describe('matching on other shapes', () => {
       { kind: 'singles', count: 1, mirrored: 0 },
     )
     const plan = worked({ ...job, seat, cloth: { ...job.cloth, direction: 'railroaded' } })
-    const matched = plan.cloth.lays[0].pieces.filter((p) => p.matched).map((p) => p.id)
+    const matched = plan.cloth.lays[0]!.pieces.filter((p) => p.matched).map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/bottom-plate', '1/boxing-left'])
   })
 
@@ -324,7 +324,7 @@ describe('matching on other shapes', () => {
       },
     }
     const matched = worked(withCloth({ cloth: oneSided }))
-      .cloth.lays[0].pieces.filter((p) => p.matched && p.of?.cushion === 0)
+      .cloth.lays[0]!.pieces.filter((p) => p.matched && p.of?.cushion === 0)
       .map((p) => p.id)
     expect(matched).toEqual(['1/top-plate', '1/boxing-front'])
   })
@@ -340,7 +340,7 @@ describe('piping on the cloth', () => {
         piping: { ...USUAL_PIPING, cut },
       },
     }).cloth
-  const strip = (cut: 'across' | 'along' | 'bias') => piped(cut).lays[0].problem.pieces.find((p) => p.id === 'piping')!
+  const strip = (cut: 'across' | 'along' | 'bias') => piped(cut).lays[0]!.problem.pieces.find((p) => p.id === 'piping')!
 
   it('across: two strips a loop, none wider than the cloth', () => {
     expect(strip('across')).toMatchObject({ qty: 12, turns: [0] })

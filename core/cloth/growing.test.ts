@@ -22,7 +22,7 @@ const jobOn = (cloth: Cloth, change: Partial<ClothChoice> = {}, job = keepersBen
   cloth: { ...job.cloth, cloth, ...change },
 })
 const shrinking = (across: number, along: number, of: Cloth = ticking): Cloth => ({ ...of, shrink: { across, along } })
-const piece = (plan: WorkedPlan, id: string): LayPiece => plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
+const piece = (plan: WorkedPlan, id: string): LayPiece => plan.cloth.lays[0]!.problem.pieces.find((p) => p.id === id)!
 
 /** By hand: what is sewn at 1 is cut at, on a way of the roll. */
 const sewnAt = (cloth: Cloth, way: 'across' | 'along'): number =>
@@ -41,7 +41,7 @@ function stepsAt(
   b: { id: string; x: number; y: number },
   way: 'across' | 'along',
 ): number | null {
-  const [{ laidOn }] = plan.cloth.lays
+  const { laidOn } = plan.cloth.lays[0]!
   const [p, q] = [a, b].map(
     (at) => patternUnder(piece(plan, at.id), onItsPiece(laidOn, piece(plan, at.id).turns[0]!, at))[way],
   )
@@ -99,7 +99,7 @@ describe('what the piece is cut at', () => {
     ['stretching', { ...check, stretch: { across: 0.06, along: 0.02 } }, {}],
   ])('%s: boxing grows by the way it lies', (_name, cloth, change) => {
     const plan = worked(jobOn(cloth, change))
-    for (const { of, id } of plan.cloth.lays[0].pieces) {
+    for (const { of, id } of plan.cloth.lays[0]!.pieces) {
       if (of?.panel.role !== 'boxing' && of?.panel.role !== 'plate') continue
       const { outline, turns } = piece(plan, id)
       const box = boxOf(outline.map(([x, y]) => ({ x, y })))
@@ -142,7 +142,7 @@ describe('washed first, all of the cloth shrinks', () => {
     const plan = worked(
       jobOn({ ...shrinking(0.02, 0.05), washFirst: true, supply: { kind: 'length', lengthMm: 4000 } }),
     )
-    expect(plan.cloth.lays[0].problem.cloth).toMatchObject({
+    expect(plan.cloth.lays[0]!.problem.cloth).toMatchObject({
       length: 3800,
       repeat: { across: expect.closeTo(68 * 0.98, 9) },
     })
@@ -229,7 +229,7 @@ it('deep buttons stay where the cloth dips: spans of √(a² + 4q²) between the
   const a = (lastX(plate) - 200) / 3
   const span = Math.sqrt(a * a + 4 * 25 * 25)
   const drawn = worked({ ...job, makeUp: { ...job.makeUp, trims: { ...job.makeUp.trims, buttons } } })
-  const laid = drawn.cloth.lays[0].pieces.find((p) => p.id === '1/top-plate')!
+  const laid = drawn.cloth.lays[0]!.pieces.find((p) => p.id === '1/top-plate')!
   const cut = boxOf(laid.cut)
   expect(cut.maxX - cut.minX).toBeCloseTo(lastX(plate) + 3 * (span - a) + 24, 6)
   expect(laid.of!.panel.marks.length).toBe(8)
@@ -253,7 +253,7 @@ it('over random make-ups, cloths and directions: what is matched meets at every 
         const plan = planOne(job)
         if (plan.kind !== 'worked' || choice.match.kind === 'none') return
         const { cover } = onlyDesign(plan)
-        const top = plan.cloth.lays[0].pieces.find((p) => p.of?.panel.id === 'top-plate')?.of?.panel
+        const top = plan.cloth.lays[0]!.pieces.find((p) => p.of?.panel.id === 'top-plate')?.of?.panel
         const way = choice.direction === 'railroaded' ? 'along' : 'across'
         // A band on each cushion's own centre is asked not to go on.
         // A pillow is wider flat than it stands: there its middle counts.

@@ -43,7 +43,7 @@ export interface ClothLay {
 
 export interface ClothPlan {
   /** The cloths of the faces first; each only where something is cut from it. */
-  readonly lays: readonly [ClothLay, ...ClothLay[]]
+  readonly lays: readonly ClothLay[]
   /** How the piping of each design, of all parts in order, is split into strips. */
   readonly strips: readonly (readonly PipingStrips[])[]
   /** Parts that cannot follow the stripes of the part they are meant to. */
@@ -92,12 +92,8 @@ export function planCloth(parts: readonly PartCovers[]): ClothPlan {
     }
   })
   const lays = clothsOf(parts).map((cloth) => layOf(cloth, cut))
-  const [main, ...others] = lays.filter((l, i) => l.pieces.length > 0 || (i === 0 && lays.length === 1)) as [
-    ClothLay,
-    ...ClothLay[],
-  ]
   return {
-    lays: [main, ...others],
+    lays: lays.filter((l, i) => l.pieces.length > 0 || (i === 0 && lays.length === 1)),
     strips: cut.flatMap((p) => p.strips),
     loose: cut.flatMap((p) => {
       const because = notFollowing(p, cut)

@@ -29,7 +29,8 @@ export function openingVerdict(
 ): OpeningVerdict {
   const { width, depth, thickness } = filling.sizing.wrapped
   const [smaller, t] = [Math.min(width.value, depth.value), thickness.value]
-  const firmness = filling.kind === 'foam' ? filling.firmness : 'soft'
+  // Foam that nobody knows is taken as firm here: an opening too long is no harm.
+  const firmness = filling.kind === 'foam' ? (filling.firmness ?? 'firm') : 'soft'
   const folds = t <= FOLDS_UP_TO_MM[firmness]
   const bareMm = folds ? 0.55 * smaller + t : smaller + 0.3 * t
   const packedMm = PACKED * bareMm
@@ -39,7 +40,7 @@ export function openingVerdict(
   const neededMm = isFilmed ? packedMm : bareMm
   const way: WayIn = isWhole
     ? 'whole-end'
-    : filling.kind === 'loose-fibre'
+    : filling.kind !== 'foam'
       ? 'fibre'
       : isFilmed
         ? 'film'

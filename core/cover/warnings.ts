@@ -88,7 +88,7 @@ function openingDoubts(
     opening &&
     makeUp.construction.kind !== 'cube' &&
     !(makeUp.construction.kind === 'liner' && chosen.kind === 'loose-fibre')
-  const isFilmed = chosen.kind === 'foam' && cutting.film
+  const isFilmed = chosen.kind === 'foam' && cutting.film !== 'none'
   const warnings: Raised<CoverWarning>[] = []
   if (isPassed) {
     const { goes, way, neededMm, packedMm, girthMm } = openingVerdict(

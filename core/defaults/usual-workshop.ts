@@ -38,6 +38,8 @@ export const USUAL_WORKSHOP: Workshop = {
     staple: 4,
     check: 2,
     fit: 5,
+    unpick: 4,
+    steam: 5,
   },
   charges: { hourRate: 38, markUpShare: 0.25, wasteShare: 0.05, taxShare: 0.2, depositShare: 0.5, roundTo: 0.5 },
   machineCards: [

@@ -21,6 +21,7 @@ export const DEMO_GRADES: readonly Grade[] = ROWS.map(
     id: name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-'),
     name,
     family,
+    said: '',
     densityKgM3,
     at25N: null,
     at40N,

@@ -1,6 +1,6 @@
 import type { Construction, Job, PartJob } from '../../contract/index.ts'
 import { USUAL_TIES } from '../cover/index.ts'
-import { usualWadding } from '../filling/index.ts'
+import { newLayer, usualWadding } from '../filling/index.ts'
 import { jobOf, newSeat, partJobs, reading, shapedSeat, USUAL_PIPING } from '../job/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { keepersBench } from './demo-job.ts'
@@ -87,7 +87,7 @@ function bunks(): PartJob {
     ...foam,
     load: { ...foam.load, use: 'sleeping', base: 'slats', own: {} },
     school: { kind: 'full-block', thicknessExtraMm: 5 },
-    layers: [...foam.layers, { grade: soft, thicknessMm: 25 }],
+    layers: [...foam.layers, newLayer(soft, 25)],
   }))
 }
 
@@ -152,7 +152,7 @@ function forwardBerth(): PartJob {
   return filledWith(covered, (foam) => ({
     ...foam,
     load: { ...foam.load, use: 'sleeping', exposure: 'damp' },
-    layers: [{ grade: gradeNamed('Auk 33/400'), thicknessMm: 25 }, ...foam.layers],
+    layers: [newLayer(gradeNamed('Auk 33/400'), 25), ...foam.layers],
   }))
 }
 

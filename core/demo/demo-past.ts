@@ -77,6 +77,7 @@ function fitted(job: Job, day: string, off: number): Job {
         depthMm: round(depth.value),
         thicknessMm: null,
         verdict: 'right' as const,
+        leftAbove: null,
         wrinkles: '',
         stripesOffMm: null,
       },

@@ -50,6 +50,7 @@ function chairBacks(): PartJob {
     kind: 'loose-fibre',
     load: { ...job.filling.load, use: 'back' },
     boardMm: job.filling.boardMm,
+    trials: [],
     ...USUAL_FIBRE,
   }
   return {

@@ -5,15 +5,15 @@ import { describe, expect, it } from 'vitest'
 import { readJob, type PartJob } from '../../contract/index.ts'
 import { planDocument } from '../plan/index.ts'
 import { keepersBenchPart } from '../demo/index.ts'
-import { anyCuttingOf, anyFilling } from '../testing/fillings.ts'
+import { anyCuttingOf, anyFilling, anyWork } from '../testing/fillings.ts'
 import { anySeat } from '../testing/seats.ts'
 import { warningWords } from '../warnings/index.ts'
-import { nestGroup } from './index.ts'
+import { hardnessOf, nestGroup } from './index.ts'
 
 const filled = fc
-  .tuple(anySeat, anyFilling)
-  .chain(([seat, filling]) =>
-    anyCuttingOf(filling).map((cutting): PartJob => ({ ...keepersBenchPart(), seat, filling, cutting })),
+  .tuple(anySeat, anyFilling, anyWork)
+  .chain(([seat, filling, work]) =>
+    anyCuttingOf(filling).map((cutting): PartJob => ({ ...keepersBenchPart(), seat, filling, cutting, work })),
   )
 
 describe('any filling on any seat', () => {
@@ -30,8 +30,14 @@ describe('any filling on any seat', () => {
         for (const w of plan.warnings) expect(warningWords(w, 'inch-8').says).not.toMatch(/NaN|undefined|Infinity/)
         expect(JSON.stringify(planDocument(jobOf(job), plan, []))).not.toMatch(/NaN|Infinity|"value":null/)
         for (const { filling: planned } of plan.designs) {
-          expect(planned.mass.value).toBeGreaterThan(0)
+          if (planned.mass) expect(planned.mass.value).toBeGreaterThan(0)
           if (planned.kind !== 'foam') continue
+          expect(planned.verdict === null).toBe(
+            planned.layers.some(
+              (l) => hardnessOf(l.grade) === null || (l.grade.densityKgM3 === null && !l.grade.ageing),
+            ),
+          )
+          if (!planned.verdict) continue
           const { fresh, aged } = planned.verdict.support
           expect(aged.worst.strain).toBeGreaterThanOrEqual(fresh.worst.strain - 1e-6)
           expect(fresh.worst.strain).toBeLessThan(0.9)

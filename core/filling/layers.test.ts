@@ -4,7 +4,16 @@ import { readJob, type PartJob } from '../../contract/index.ts'
 import { jobOf, setFilling, setFoam, setGrade, setLayers, setLooseFibre } from '../job/index.ts'
 import { DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { anyGrade } from '../testing/fillings.ts'
-import { firmnessOf, hardnessOf, mainGrade, settleLayers, stackHardnessN, USUAL_LOAD, type Firmness } from './index.ts'
+import {
+  firmnessOf,
+  hardnessOf,
+  mainGrade,
+  newLayer,
+  settleLayers,
+  stackHardnessN,
+  USUAL_LOAD,
+  type Firmness,
+} from './index.ts'
 
 const named = (name: string) => DEMO_GRADES.find((g) => g.name === name)!
 const [firm, soft] = [named('Gannet 36/180'), named('Eider 50/60')]
@@ -12,44 +21,15 @@ const isSound = (job: PartJob) => readJob(JSON.parse(JSON.stringify(jobOf(job)))
 
 describe('layers of a block', () => {
   it('the free one takes what the others leave, wherever it lies', () => {
-    expect(
-      settleLayers(
-        [
-          { grade: firm, thicknessMm: null },
-          { grade: soft, thicknessMm: 25 },
-        ],
-        120,
-      ).map((l) => l.thicknessMm),
-    ).toEqual([95, 25])
-    expect(
-      settleLayers(
-        [
-          { grade: firm, thicknessMm: 50 },
-          { grade: soft, thicknessMm: null },
-        ],
-        120,
-      ).map((l) => l.thicknessMm),
-    ).toEqual([50, 70])
+    expect(settleLayers([newLayer(firm, null), newLayer(soft, 25)], 120).map((l) => l.thicknessMm)).toEqual([95, 25])
+    expect(settleLayers([newLayer(firm, 50), newLayer(soft, null)], 120).map((l) => l.thicknessMm)).toEqual([50, 70])
   })
 
   it('is never thinner than foam can be cut', () =>
-    expect(
-      settleLayers(
-        [
-          { grade: firm, thicknessMm: null },
-          { grade: soft, thicknessMm: 130 },
-        ],
-        120,
-      )[0]!.thicknessMm,
-    ).toBe(5))
+    expect(settleLayers([newLayer(firm, null), newLayer(soft, 130)], 120)[0]!.thicknessMm).toBe(5))
 
   it('a job is named by the layer that takes the rest', () =>
-    expect(
-      mainGrade([
-        { grade: soft, thicknessMm: 25 },
-        { grade: firm, thicknessMm: null },
-      ]),
-    ).toBe(firm))
+    expect(mainGrade([newLayer(soft, 25), newLayer(firm, null)])).toBe(firm))
 })
 
 describe('firmness of a stack', () => {
@@ -75,7 +55,7 @@ describe('firmness of a stack', () => {
             { grade: a, thicknessMm: t },
             { grade: b, thicknessMm: u },
           ])
-          const [low, high] = [Math.min(hardnessOf(a), hardnessOf(b)), Math.max(hardnessOf(a), hardnessOf(b))]
+          const [low, high] = [Math.min(hardnessOf(a)!, hardnessOf(b)!), Math.max(hardnessOf(a)!, hardnessOf(b)!)]
           expect(together).toBeGreaterThanOrEqual(low * 0.999)
           expect(together).toBeLessThanOrEqual(high * 1.001)
         },
@@ -92,7 +72,7 @@ describe('firmness of a stack', () => {
         stackHardnessN([
           { grade: firm, thicknessMm: 100 - t },
           { grade: named(name), thicknessMm: t },
-        ]),
+        ])!,
       ),
     ).toBe(feel)
   })

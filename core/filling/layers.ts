@@ -3,6 +3,7 @@ import {
   diameterOf,
   edgeFactor,
   hardnessOf,
+  isForceKnown,
   pressed,
   TEST_PLATE_MM2,
   TEST_SAMPLE_MM,
@@ -18,7 +19,11 @@ export const LEAST_LAYER_MM = 5
  */
 export function settleLayers(layers: readonly Layer[], blockMm: number): readonly SettledLayer[] {
   const rest = blockMm - layers.reduce((sum, l) => sum + (l.thicknessMm ?? 0), 0)
-  return layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm: thicknessMm ?? Math.max(LEAST_LAYER_MM, rest) }))
+  return layers.map(({ grade, thicknessMm, body }) => ({
+    grade,
+    thicknessMm: thicknessMm ?? Math.max(LEAST_LAYER_MM, rest),
+    ...(body === null ? {} : { stays: true }),
+  }))
 }
 
 /** The layer that takes what the others leave is the one a job is named by. */
@@ -26,9 +31,10 @@ export const mainGrade = (layers: readonly Layer[]): Grade =>
   (layers.find((l) => l.thicknessMm === null) ?? layers[0]!).grade
 
 /**
- * What a stack would measure on the standard test at 40 %: the stress at which its layers together are pressed by 40 %.
+ * What a stack would measure on the standard test at 40 %: the stress at which its layers together are pressed by 40 %. Null where nobody knows one of them.
  */
-export function stackHardnessN(layers: readonly SettledLayer[]): number {
+export function stackHardnessN(layers: readonly SettledLayer[]): number | null {
+  if (layers.some((l) => !isForceKnown(l.grade))) return null
   const [{ grade }] = layers as readonly [SettledLayer]
   if (layers.every((l) => l.grade === grade)) return hardnessOf(grade)
   const stack = pressed(layers, 0)

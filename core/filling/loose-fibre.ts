@@ -37,4 +37,14 @@ export function linerSize(cover: CushionSize, largerShare: number, change: strin
 export const USUAL_LINER = { largerShare: 0.04 } as const
 
 /** A new fill: 24 kg for a cubic metre of cover. A rule of thumb of the trade. */
-export const USUAL_FIBRE = { fillKgM3: 24, linerLargerShare: USUAL_LINER.largerShare, pricePerKg: 6.5 } as const
+export const USUAL_FIBRE = {
+  of: 'fibre',
+  fillKgM3: 24,
+  linerLargerShare: USUAL_LINER.largerShare,
+  pricePerKg: 6.5,
+} as const
+
+/** How full each kind is packed to begin with, in kg for a cubic metre of cover. Rules of thumb of the trade. */
+export const USUAL_FILL_KG_M3 = { fibre: USUAL_FIBRE.fillKgM3, scrap: 55 } as const
+
+export const LOOSE_WORDS = { fibre: 'loose fibre', scrap: 'mixed scrap' } as const

@@ -5,6 +5,7 @@ export const WADDING_GRADE: Grade = {
   id: 'wadding',
   name: 'wadding',
   family: 'wadding',
+  said: '',
   densityKgM3: 25,
   at25N: null,
   at40N: 30,

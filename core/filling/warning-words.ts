@@ -1,10 +1,16 @@
 import { percent, words, type WordsOf } from '../warning/index.ts'
 import { HEAVY_KG, LONG_MM } from '../seat/index.ts'
 import { sayAmountWithUnit } from '../working/index.ts'
-import { doubtWords, failureWords, isCalm } from './choice/index.ts'
+import { doubtWords, failureWords, isCalm, OLD_FOAM_WORDS, trialWords, UNKNOWN_WORDS } from './choice/index.ts'
 import { FRONT_CLEAR_MM, SITTER_CLEAR_MM, STAGGER_MM } from './cutting/index.ts'
 import { FIT_CAUSES } from './sizing/index.ts'
 import type { FillingWarning } from './warning.ts'
+
+/** What would settle it. */
+const UNKNOWN_CURES = [
+  ['density', 'Weigh a piece of known size for its density and its life.'],
+  ['force', 'Press it with a weight on a disc, or let somebody sit on it and write down what they found.'],
+] as const
 
 /** The filling's objections in plain words, with the cheapest cure. */
 export const FILLING_WORDS: WordsOf<FillingWarning> = {
@@ -32,6 +38,48 @@ export const FILLING_WORDS: WordsOf<FillingWarning> = {
     words(
       `The foam ${w.failure.code === 'exposure' ? 'does not suit the place' : 'is'}${w.failure.code === 'exposure' ? ': ' : ' '}${failureWords(w.failure, unit)}.${w.failure.code === 'on-board' ? ` ${BASES[w.base]}` : ''}`,
       FOAM_CURES[w.failure.code],
+    ),
+  'foam-unknown': (w) =>
+    words(
+      `Nobody knows ${w.unknown.map((u) => UNKNOWN_WORDS[u]).join(', nor ')} of this foam; it is sized, cut and covered all the same.${w.isTried ? ' A sitter found it right.' : ''}`,
+      UNKNOWN_CURES.filter(([unknown]) => w.unknown.includes(unknown))
+        .map(([, cure]) => cure)
+        .join(' '),
+    ),
+  'trial-against': (w, { unit }) =>
+    words(
+      `Sat on: ${w.trials.map((t) => trialWords(t, unit)).join('; ')}.`,
+      'A firmer or softer foam, or another thickness; then sit on it again.',
+    ),
+  'trials-differ': (w, { unit }) =>
+    words(
+      `Trials contradict each other: ${w.trials.map((t) => trialWords(t, unit)).join(', but ')}.`,
+      'Let both sit again for as long, or trust the press.',
+    ),
+  'body-not-recovered': (w) =>
+    words(
+      `${w.body} stays, and has not been measured since it rested or was steamed: it is taken as found.`,
+      'Steam it, let it lie a day, measure it again.',
+    ),
+  'body-is-done': (w) =>
+    words(
+      `${w.body} stays, though ${w.reasons.map((r) => OLD_FOAM_WORDS[r]).join(' and ')}.`,
+      'Replace it, or keep it below a new layer.',
+    ),
+  'cover-much-smaller': (w, { mm }) =>
+    words(
+      `The inside of the cover is ${mm(w.cover)} in ${w.way}, the block ${mm(w.block)}: smaller by more than a fifth.`,
+      'Measure the cover again: laid flat, seam to seam.',
+    ),
+  'sheet-squeezes': (w, { mm }) =>
+    words(
+      `Wanted are ${mm(w.wanted)}; the nearest sheet makes ${mm(w.made)}, which the cover squeezes by ${percent(w.share)}.`,
+      'Have a sheet split to order where it must be exact.',
+    ),
+  'film-left-in': () =>
+    words(
+      'Film stays round the block: soft foam comes back slowly in it, and it keeps water out, and in.',
+      'Prick it, or draw it out once the block lies in its corners.',
     ),
   'foam-doubt': (w, { unit }) =>
     words(

@@ -1,5 +1,6 @@
-import type { Load } from '../../contract/index.ts'
-import type { Doubt, Failure } from './choice/index.ts'
+import type { Load, Trial } from '../../contract/index.ts'
+import type { Doubt, Failure, OldFoamReason } from './choice/index.ts'
+import type { Unknown } from './model/index.ts'
 import type { FitCause } from './sizing/fit-causes.ts'
 
 /** What the filling can object to, as data; its words stand beside it. Lengths in mm. */
@@ -13,6 +14,17 @@ export type FillingWarning =
       readonly offered: readonly number[]
     }
   | { readonly code: 'foam-fails'; readonly failure: Failure; readonly base: Load['base'] }
+  | { readonly code: 'sheet-squeezes'; readonly made: number; readonly wanted: number; readonly share: number }
+  | { readonly code: 'foam-unknown'; readonly unknown: readonly Unknown[]; readonly isTried: boolean }
+  | { readonly code: 'trial-against' | 'trials-differ'; readonly trials: readonly Trial[] }
+  | { readonly code: 'body-not-recovered'; readonly body: string }
+  | { readonly code: 'body-is-done'; readonly body: string; readonly reasons: readonly OldFoamReason[] }
+  | {
+      readonly code: 'cover-much-smaller'
+      readonly way: 'width' | 'depth' | 'thickness'
+      readonly cover: number
+      readonly block: number
+    }
   | { readonly code: 'foam-doubt'; readonly doubt: Doubt; readonly base: Load['base'] }
   | { readonly code: 'layers-over-block'; readonly block: number; readonly layers: number }
   | { readonly code: 'too-many-layers'; readonly layers: number }
@@ -28,6 +40,7 @@ export type FillingWarning =
         | 'glue'
         | 'hot-wire'
         | 'film'
+        | 'film-left-in'
         | 'old-foam-dust'
         | 'infant-bed'
     }

@@ -1,4 +1,4 @@
-import type { Filling, FoamFilling, Load } from '../../contract/index.ts'
+import type { Filling, FoamFilling, Load, PartWork, PlannedPart, There, Trial } from '../../contract/index.ts'
 import { isSimple, keepsShape, type Outline } from '../outline/index.ts'
 import { HEAVY_KG, LONG_MM, type Cushions } from '../seat/index.ts'
 import type { Raised } from '../warning/index.ts'
@@ -6,8 +6,9 @@ import type { FillingWarning } from './warning.ts'
 import type { CuttingPlan } from './cutting/index.ts'
 import type { FillingPlan, FoamPlan } from './filling.ts'
 import { LEAST_LAYER_MM } from './layers.ts'
+import { bodiesIn } from './bodies.ts'
 import { directionWarnings, expectedSize, fitWarnings, NOTICED_MM } from './sizing/index.ts'
-import { isCalm, MOST_SHEETS } from './choice/index.ts'
+import { isCalm, judgeBody, MOST_SHEETS, stackFor } from './choice/index.ts'
 
 const at = (level: Raised<FillingWarning>['level']) => ({ station: 'filling', level }) as const
 
@@ -16,6 +17,7 @@ export function fillingWarnings(
   filling: Filling,
   plans: readonly FillingPlan[],
   cushions: Cushions,
+  { there, work }: Pick<PlannedPart, 'there' | 'work'>,
 ): readonly Raised<FillingWarning>[] {
   const first = plans[0]!
   const foam = plans.filter((p) => p.kind === 'foam')
@@ -30,7 +32,8 @@ export function fillingWarnings(
       : []),
     ...placeWarnings(filling),
     ...heightWarnings(first),
-    ...safetyWarnings(filling, plans),
+    ...safetyWarnings(filling, plans, there.bodies.length > 0),
+    ...thereWarnings(filling, there, work, first),
   ]
 }
 
@@ -47,7 +50,16 @@ const INFANT_KG = 15
 /** Longest and widest of an infant's bed. */
 const COT_MM = [1450, 800] as const
 
-function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly Raised<FillingWarning>[] {
+function supportWarnings(
+  { load, trials }: FoamFilling,
+  { verdict, unknown }: FoamPlan,
+): readonly Raised<FillingWarning>[] {
+  const said = trialWarnings(trials)
+  if (!verdict)
+    return [
+      { ...at('note'), code: 'foam-unknown', unknown, isTried: trials.some((t) => t.verdict === 'right') },
+      ...said,
+    ]
   const failures = verdict.failures.map((failure): Raised<FillingWarning> => ({
     ...at('warning'),
     code: 'foam-fails',
@@ -60,8 +72,24 @@ function supportWarnings({ load }: FoamFilling, { verdict }: FoamPlan): readonly
     doubt,
     base: load.base,
   }))
-  return [...failures, ...doubts]
+  return [...failures, ...doubts, ...said]
 }
+
+/** What sitters found: a complaint is a complaint, and two of one weight that differ are both told. */
+function trialWarnings(trials: readonly Trial[]): readonly Raised<FillingWarning>[] {
+  const bad = trials.filter((t) => t.verdict !== 'right')
+  const contrary = trials.flatMap((a, i) =>
+    trials.slice(i + 1).flatMap((b) => (contradicts(a, b) || contradicts(b, a) ? [[a, b] as const] : [])),
+  )[0]
+  return [
+    ...(bad.length > 0 ? [{ ...at('warning'), code: 'trial-against', trials: bad } as const] : []),
+    ...(contrary ? [{ ...at('note'), code: 'trials-differ', trials: contrary } as const] : []),
+  ]
+}
+
+/** Too soft under a lighter sitter, and too firm under one as heavy or heavier. */
+const contradicts = (a: Trial, b: Trial): boolean =>
+  (a.verdict === 'too-soft' || a.verdict === 'felt-the-board') && b.verdict === 'too-firm' && b.massKg >= a.massKg
 
 function layerWarnings(
   { layers, wadding }: FoamFilling,
@@ -150,9 +178,60 @@ export function cuttingWarnings({ blocks, groups, cutting, supplies }: CuttingPl
   }
   if (supplies.glue) warnings.push({ ...at('safety'), code: 'glue' })
   if (cutting.tool === 'hot-wire') warnings.push({ ...at('safety'), code: 'hot-wire' })
-  if (cutting.film) warnings.push({ ...at('safety'), code: 'film' })
+  if (cutting.film !== 'none') warnings.push({ ...at('safety'), code: 'film' })
+  if (cutting.film === 'left-in') warnings.push({ ...at('note'), code: 'film-left-in' })
   return warnings
 }
+
+/** What is doubtful about what stays. */
+function thereWarnings(
+  filling: Filling,
+  there: There,
+  work: PartWork,
+  { sizing }: FillingPlan,
+): readonly Raised<FillingWarning>[] {
+  const warnings: Raised<FillingWarning>[] = []
+  const kept = filling.kind === 'foam' ? bodiesIn(filling.layers, there) : []
+  const unmeasured = kept.filter((b) => b.recovered === null)
+  if (unmeasured.length > 0)
+    warnings.push({ ...at('note'), code: 'body-not-recovered', body: unmeasured[0]!.name || unmeasured[0]!.id })
+  for (const body of kept) {
+    const { keep, reasons } = judgeBody(body, filling.load, null)
+    if (!keep) warnings.push({ ...at('warning'), code: 'body-is-done', body: body.name || body.id, reasons })
+  }
+  if (work.kind === 'filling-only') {
+    const small = (['width', 'depth', 'thickness'] as const).find(
+      (way) => sizing.cover[way].value < sizing.block[way].value * MUCH_SMALLER,
+    )
+    if (small)
+      warnings.push({
+        ...at('warning'),
+        code: 'cover-much-smaller',
+        way: small,
+        cover: sizing.cover[small].value,
+        block: sizing.block[small].value,
+      })
+  }
+  if (filling.kind === 'foam' && filling.school.kind === 'into-cover' && filling.layers.length === 1) {
+    const { block, cover } = sizing
+    const made = stackFor(block.thickness.value, filling.layers[0]!.grade.thicknessesMm).reduce((sum, t) => sum + t, 0)
+    if (made > 0 && Math.abs(made - block.thickness.value) > UNTOLD_MM)
+      warnings.push({
+        ...at('note'),
+        code: 'sheet-squeezes',
+        made,
+        wanted: block.thickness.value,
+        share: (made - cover.thickness.value) / made,
+      })
+  }
+  return warnings
+}
+
+/** A sheet so near to the wanted thickness is as good as that. */
+const UNTOLD_MM = 0.2
+
+/** A cover smaller than its block by a fifth was measured wrongly, or is another's. */
+const MUCH_SMALLER = 0.8
 
 function placeWarnings({ load, kind }: Filling): readonly Raised<FillingWarning>[] {
   const warnings: Raised<FillingWarning>[] = []
@@ -169,18 +248,22 @@ function heightWarnings({ height }: FillingPlan): readonly Raised<FillingWarning
     : []
 }
 
-function safetyWarnings(filling: Filling, plans: readonly FillingPlan[]): readonly Raised<FillingWarning>[] {
+function safetyWarnings(
+  filling: Filling,
+  plans: readonly FillingPlan[],
+  hasOldFoam: boolean,
+): readonly Raised<FillingWarning>[] {
   const warnings: Raised<FillingWarning>[] = [{ ...at('safety'), code: 'fire-label' }]
-  const heaviest = plans.reduce((most, p) => (p.mass.value > most.mass.value ? p : most))
+  const heaviestKg = Math.max(0, ...plans.map((p) => p.mass?.value ?? 0))
   const lengthMm = Math.max(...plans.flatMap((p) => [p.sizing.block.width.value, p.sizing.block.depth.value]))
-  if (heaviest.mass.value > HEAVY_KG || lengthMm > LONG_MM)
-    warnings.push({ ...at('safety'), code: 'heavy', massKg: heaviest.mass.value, lengthMm })
+  if (heaviestKg > HEAVY_KG || lengthMm > LONG_MM)
+    warnings.push({ ...at('safety'), code: 'heavy', massKg: heaviestKg, lengthMm })
   const aboard =
     filling.load.use === 'cockpit' ||
     filling.load.exposure === 'wet' ||
     (filling.kind === 'foam' && filling.layers.some((l) => l.grade.family === 'closed-cell'))
   if (aboard) warnings.push({ ...at('safety'), code: 'not-a-lifebuoy' })
-  if (filling.kind === 'foam' && filling.old) warnings.push({ ...at('safety'), code: 'old-foam-dust' })
+  if (hasOldFoam) warnings.push({ ...at('safety'), code: 'old-foam-dust' })
   return warnings
 }
 

@@ -35,6 +35,7 @@ const COLUMNS: readonly Column[] = [
   { heading: 'sheets mm', field: 'sheets' },
   { heading: 'thicknesses mm', field: 'thicknessesMm' },
   { heading: 'price of a m3', field: 'pricePerM3' },
+  { heading: 'supplier says', field: 'said' },
 ]
 
 /** Headings that are read as well: the same in pounds and feet. */
@@ -128,6 +129,7 @@ function rowOf(cells: readonly string[], columns: readonly (Column | undefined)[
       .filter((t) => t.trim() !== '')
       .map((t) => number(column, t) ?? 0)
   const grade: Record<string, unknown> = {
+    densityKgM3: null,
     at25N: null,
     at40N: null,
     at65N: null,
@@ -143,6 +145,7 @@ function rowOf(cells: readonly string[], columns: readonly (Column | undefined)[
     switch (column.field) {
       case 'name':
       case 'family':
+      case 'said':
         grade[column.field] = text.trim()
         break
       case 'exposures':

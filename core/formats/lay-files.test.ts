@@ -13,7 +13,7 @@ import { cutListCsv, layDrawing, layDxf, layPagePdf, layRollPdf, laySvg, PAGES }
 /** Made with one library, read with another: rounded corners and all (SL-01 is a ring, SL-04 has cut corners). */
 const drawn = (job: PartJob) => {
   const plan = worked(job)
-  const [own] = plan.cloth.lays
+  const own = plan.cloth.lays[0]!
   const solved = solveLay(own.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
   if (!solved.ok) throw new Error(solved.error.code)
   return { plan, drawing: layDrawing(job.ticket, own, { ...solved.value.lay, seconds: 0 }, 4) }

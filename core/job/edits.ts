@@ -1,6 +1,6 @@
 import { usualMatch } from '../pattern/index.ts'
 import { SIDES, slotOf } from '../seat/index.ts'
-import { USUAL_FIBRE, usualFoam } from '../filling/index.ts'
+import { newLayer, USUAL_FIBRE, usualFoam } from '../filling/index.ts'
 import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/index.ts'
 import type {
   AllowanceBook,
@@ -14,7 +14,6 @@ import type {
   FoamFilling,
   Grade,
   PartJob,
-  Layer,
   MakeUp,
   Piping,
   Seat,
@@ -40,11 +39,14 @@ export const setGrade = (grade: Grade): Edit => ({
   says: `Foam ${grade.name}`,
   apply: (job) => {
     const { filling } = job
-    if (filling.kind === 'loose-fibre')
+    if (filling.kind !== 'foam')
       return { ...job, filling: { ...usualFoam(grade), load: filling.load, boardMm: filling.boardMm } }
     return {
       ...job,
-      filling: { ...filling, layers: filling.layers.map((l) => (l.thicknessMm === null ? { ...l, grade } : l)) },
+      filling: {
+        ...filling,
+        layers: filling.layers.map((l) => (l.thicknessMm === null && l.body === null ? { ...l, grade } : l)),
+      },
     }
   },
 })
@@ -54,9 +56,32 @@ export const setLooseFibre: Edit = {
   says: 'Filled with loose fibre',
   apply: (job) => ({
     ...job,
-    filling: { kind: 'loose-fibre', load: job.filling.load, boardMm: job.filling.boardMm, ...USUAL_FIBRE },
+    filling: { kind: 'loose-fibre', load: job.filling.load, boardMm: job.filling.boardMm, trials: [], ...USUAL_FIBRE },
   }),
 }
+
+/** A ready-made insert in place of foam: as large as the cushion until it is told. */
+export const setInsert = (size: {
+  readonly widthMm: number
+  readonly depthMm: number
+  readonly thicknessMm: number
+}): Edit => ({
+  says: 'A ready-made insert',
+  apply: (job) => ({
+    ...job,
+    filling: {
+      kind: 'insert',
+      load: job.filling.load,
+      boardMm: job.filling.boardMm,
+      name: '',
+      flatWidthMm: size.widthMm,
+      flatDepthMm: size.depthMm,
+      filledMm: size.thicknessMm,
+      massKg: null,
+      price: 0,
+    },
+  }),
+})
 
 /** Changes a foam filling; on loose fibre there is nothing to change. */
 export const setFoam = (says: string, change: (foam: FoamFilling) => FoamFilling): Edit => ({
@@ -84,7 +109,7 @@ export function setLayers(
   const thickest = layers.reduce((best, l, i) => (l.thicknessMm > layers[best]!.thicknessMm ? i : best), 0)
   return setFoam(says, (foam) => ({
     ...foam,
-    layers: layers.map((l, i): Layer => ({ grade: l.grade, thicknessMm: i === thickest ? null : l.thicknessMm })),
+    layers: layers.map((l, i) => newLayer(l.grade, i === thickest ? null : l.thicknessMm)),
   }))
 }
 

@@ -9,6 +9,7 @@ export {
   setEdgeAllowance,
   setFilling,
   setFoam,
+  setInsert,
   setGrade,
   setLayers,
   setLooseFibre,
@@ -19,6 +20,7 @@ export {
   type Edit,
   USUAL_PIPING,
 } from './edits.ts'
+export { keepBody, setThere, setWork } from './there-edits.ts'
 export {
   copyOf,
   newJob,

@@ -1,6 +1,6 @@
 import { usualMatch } from '../pattern/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
-import { USUAL_CUTTING, usualFoam } from '../filling/index.ts'
+import { NOTHING_THERE, USUAL_CUTTING, usualFoam } from '../filling/index.ts'
 import { FRONTS, USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import type {
   AllowanceBook,
@@ -44,6 +44,8 @@ export function newPartJob(input: NewJobInput): PartJob {
     name: '',
     pose: { kind: 'lies' },
     follows: null,
+    work: { kind: 'cover-and-filling' },
+    there: NOTHING_THERE,
     seat: input.seat,
     filling: usualFoam(input.grade),
     makeUp: usualMakeUp('boxed'),

@@ -25,7 +25,7 @@ export const partJobs = (job: Job): readonly PartJob[] => job.parts.map((p) => p
  * the ticket's, and so every part's that has none of its own; those match the new face as it is usual.
  */
 export function withPart(job: Job, letter: string, changed: PartJob): Job {
-  const { name, pose, follows, seat, filling, makeUp, cloth, allowances, letter: _, ...ticket } = changed
+  const { name, pose, follows, work, there, seat, filling, makeUp, cloth, allowances, letter: _, ...ticket } = changed
   const { book, ...allowed } = allowances
   const { cloth: face, others, ...lies } = cloth
   const before = job.parts.find((p) => p.letter === letter)!.cloth.own
@@ -44,7 +44,19 @@ export function withPart(job: Job, letter: string, changed: PartJob): Job {
     ...ticket,
     parts: job.parts.map((p) => {
       if (p.letter === letter)
-        return { letter, name, pose, follows, seat, filling, makeUp, cloth: { ...lies, own }, allowances: allowed }
+        return {
+          letter,
+          name,
+          pose,
+          follows,
+          work,
+          there,
+          seat,
+          filling,
+          makeUp,
+          cloth: { ...lies, own },
+          allowances: allowed,
+        }
       return isNewFace && !p.cloth.own.face ? { ...p, cloth: { ...p.cloth, match: usualMatch(face) } } : p
     }),
     cloth: { cloth: before.face ? job.cloth.cloth : face, others: shared },
@@ -75,6 +87,8 @@ export function jobOf({
   name,
   pose,
   follows,
+  work,
+  there,
   seat,
   filling,
   makeUp,
@@ -86,9 +100,23 @@ export function jobOf({
   const { cloth: face, others, ...lies } = cloth
   return {
     format: 'loft-seam/job',
-    version: 8,
+    version: 9,
     ...ticket,
-    parts: [{ letter, name, pose, follows, seat, filling, makeUp, cloth: { ...lies, own: {} }, allowances: allowed }],
+    parts: [
+      {
+        letter,
+        name,
+        pose,
+        follows,
+        work,
+        there,
+        seat,
+        filling,
+        makeUp,
+        cloth: { ...lies, own: {} },
+        allowances: allowed,
+      },
+    ],
     cloth: { cloth: face, others },
     book,
   }

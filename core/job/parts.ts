@@ -35,7 +35,7 @@ export function usualName({ filling, pose }: Pick<Part, 'filling' | 'pose'>): st
 /** A part of another ticket as a part of this one: cloths that are not this ticket's are its own. */
 export function partFrom(
   job: Job,
-  { letter, name, pose, follows, seat, filling, makeUp, cloth, allowances }: PartJob,
+  { letter, name, pose, follows, work, there, seat, filling, makeUp, cloth, allowances }: PartJob,
 ): Part {
   const { cloth: face, others, ...lies } = cloth
   const { book: _, ...own } = allowances
@@ -44,7 +44,19 @@ export function partFrom(
       ([role, c]) => c.id !== (role === 'face' ? job.cloth.cloth : job.cloth.others[role as keyof typeof others])?.id,
     ),
   )
-  return { letter, name, pose, follows, seat, filling, makeUp, cloth: { ...lies, own: foreign }, allowances: own }
+  return {
+    letter,
+    name,
+    pose,
+    follows,
+    work,
+    there,
+    seat,
+    filling,
+    makeUp,
+    cloth: { ...lies, own: foreign },
+    allowances: own,
+  }
 }
 
 /** Less one part; those that followed it or lay on it stand by themselves. The last part stays. */

@@ -1,6 +1,6 @@
 import type { Job, Part, PartJob, Pose, Seat } from '../../contract/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
-import { mainGrade, usualFoam } from '../filling/index.ts'
+import { mainGrade, NOTHING_THERE, usualFoam } from '../filling/index.ts'
 import { cushionsOf } from '../seat/index.ts'
 import { newSeat } from './new-job.ts'
 import { partJob } from './part-job.ts'
@@ -46,6 +46,8 @@ export function freshPart({ filling, cloth: { cloth: _, others: _o, ...lies } }:
     name: '',
     pose: USUAL_POSES.lies,
     follows: null,
+    work: { kind: 'cover-and-filling' },
+    there: NOTHING_THERE,
     seat,
     // A bed so small would be an infant's, which is not made here.
     filling: { ...made, load: { ...filling.load, use: filling.load.use === 'sleeping' ? 'lounge' : filling.load.use } },

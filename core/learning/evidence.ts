@@ -17,6 +17,8 @@ export interface FitEvidence {
     readonly thicknessMm: number | null
   }
   readonly verdict: 'unknown' | 'loose' | 'right' | 'tight'
+  /** A sitter measured on it. */
+  readonly sat: JobCard['fits'][number]['sat']
   /** How the cover squeezes its filling, the mean of both ways; null for loose fibre. */
   readonly fitShare: number | null
 }

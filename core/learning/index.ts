@@ -9,3 +9,4 @@ export {
 } from './evidence.ts'
 export { proposals, type Proposal } from './proposals.ts'
 export { learnedFor, setLearned, wasteFactor } from './use-learned.ts'
+export { correctedGrade } from './corrected-grade.ts'

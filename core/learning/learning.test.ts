@@ -1,12 +1,15 @@
 import { jobOf } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
-import type { PartJob, Learned } from '../../contract/index.ts'
+import type { Grade, PartJob, Learned } from '../../contract/index.ts'
 import { normal as normalOf, seeded } from '../random/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { jobCard } from '../card/index.ts'
 import { setRecord, started, ticked, workOrder } from '../making/index.ts'
+import { DEMO_GRADES } from '../demo/index.ts'
+import { depthUnder, loadCaseOf, pressed, sitterOn, stackOf, USUAL_LOAD } from '../filling/index.ts'
 import { worked, mediumBenchPart } from '../testing/jobs.ts'
 import {
+  correctedGrade,
   evidenceOf,
   joined,
   learnedFor,
@@ -41,6 +44,7 @@ function history(jobs: number, bias: number, sd: number, noise = normal): Eviden
         planned,
         measured: { widthMm: planned.widthMm * off(), depthMm: planned.depthMm * off(), thicknessMm: null },
         verdict: 'right',
+        sat: null,
         fitShare: 0.015 + 0.004 * noise(),
       }
     }),
@@ -101,6 +105,31 @@ describe('simulated shops', () => {
     const one = history(1, 0.01, 0.0005)
     const many = { ...one, fits: Array.from({ length: 50 }, (_, i) => ({ ...one.fits[0]!, cushion: String(i) })) }
     expect(proposals(many, [], TODAY)).toEqual([])
+  })
+
+  it('foam under which sitters rest deeper than planned acts softer: factor by hand from the force that holds them there', () => {
+    const grade = DEMO_GRADES.find((g) => g.name === 'Gannet 36/180')!
+    // What sitters of a foam four fifths as hard would leave, told from its own curve.
+    const soft = correctedGrade(grade, 0.8)
+    const load = { ...USUAL_LOAD, heaviestKg: 100, lightestKg: 50 }
+    const depthOn = (g: Grade, massKg: number) =>
+      depthUnder(massKg * 9.81 * 0.75, loadCaseOf(load).body, stackOf(pressed([{ grade: g, thicknessMm: 100 }], 0)))
+    const logs = [60, 70, 80, 90, 95].map((massKg, i): FitEvidence => ({
+      ...history(1, 0, 0).fits[0]!,
+      ticket: `J-${i}`,
+      sat: sitterOn(
+        { pressed: [{ grade, thicknessMm: 100 }], loadCase: loadCaseOf(load) },
+        { massKg, leftMm: 100 - depthOn(soft, massKg) },
+        load,
+      ),
+    }))
+    const found = proposals({ fits: logs, times: [], cloths: [] }, [], TODAY).find(
+      (p) => p.learned.kind === 'firmness',
+    )!
+    expect(found.learned).toMatchObject({ kind: 'firmness', gradeId: grade.id })
+    expect(found.learned.kind === 'firmness' && found.learned.factor).toBeCloseTo(0.8, 2)
+    expect(found.says).toMatch(/Gannet 36\/180 acts 20 % softer than its figures/)
+    expect(correctedGrade(grade, 0.8).at40N).toBe(144)
   })
 
   it('one slip of the tape does not make or hide a proposal', () => {
@@ -171,6 +200,7 @@ describe('evidence of a job', () => {
       depthMm: 470,
       thicknessMm: null,
       verdict: 'right' as const,
+      leftAbove: null,
       wrinkles: '',
       stripesOffMm: null,
     })

@@ -19,7 +19,7 @@ export interface Proposal {
 }
 
 /** Less than this is not worth a change. */
-const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004 } as const
+const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004, firmness: 0.05 } as const
 
 /** What may be proposed from the logs of all jobs, leaving out what was accepted already. */
 export function proposals(evidence: Evidence, learned: readonly Learned[], today: string): readonly Proposal[] {
@@ -40,6 +40,9 @@ export function proposals(evidence: Evidence, learned: readonly Learned[], today
     ),
     ...wasteProposals(evidence, today).filter(
       (p) => !known((l) => l.kind === 'waste' && p.learned.kind === 'waste' && l.clothId === p.learned.clothId),
+    ),
+    ...firmnessProposals(evidence, today).filter(
+      (p) => !known((l) => l.kind === 'firmness' && p.learned.kind === 'firmness' && l.gradeId === p.learned.gradeId),
     ),
     ...fitProposals(evidence, today).filter(
       (p) =>
@@ -139,6 +142,30 @@ function wasteProposals({ cloths }: Evidence, today: string): readonly Proposal[
           value: r.usedMm / r.laidMm - 1,
           planned: r.laidMm,
           measured: r.usedMm,
+        })),
+        spread,
+      },
+    ]
+  })
+}
+
+/** A grade under which sitters rest deeper, or higher, than its figures say. */
+function firmnessProposals({ fits }: Evidence, today: string): readonly Proposal[] {
+  const sat = fits.flatMap((f) => (f.sat ? [{ ...f.sat, ticket: f.ticket, cushion: f.cushion }] : []))
+  return grouped(sat, (s) => s.gradeId).flatMap((rows) => {
+    const spread = spreadOf(byJob(rows, (r) => Math.log(r.factor)))
+    const factor = Math.exp(spread.median)
+    if (!spread.isBias || Math.abs(factor - 1) < WORTH.firmness || factor < 0.3 || factor > 3) return []
+    const says = `${rows[0]!.grade} acts ${trimmed(Math.abs(factor - 1) * 100, 0)} % ${factor < 1 ? 'softer' : 'firmer'} than its figures, by what was left under sitters: its forces in the catalogue times ${trimmed(factor, 2)}.`
+    return [
+      {
+        learned: { kind: 'firmness', gradeId: rows[0]!.gradeId, factor, says, on: today },
+        says,
+        evidence: rows.map((r) => ({
+          label: `${r.ticket}, cushion ${r.cushion}, ${trimmed(r.massKg, 0)} kg`,
+          value: r.factor - 1,
+          planned: r.plannedMm,
+          measured: r.leftMm,
         })),
         spread,
       },

@@ -1,5 +1,4 @@
 import type { PartJob, Learned } from '../../contract/index.ts'
-import { firmnessOf, stackHardnessN } from '../filling/index.ts'
 import type { Edit } from '../job/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 
@@ -15,7 +14,7 @@ export function learnedFor(
     (l) => l.kind === 'size' && l.makeUp === job.makeUp.construction.kind && l.clothId === job.cloth.cloth.id,
   )
   const filling = plan?.designs[0]?.filling
-  const firmness = filling?.kind === 'foam' ? firmnessOf(stackHardnessN(filling.layers)) : null
+  const firmness = filling?.kind === 'foam' ? filling.firmness : null
   const fit = learned.find((l) => l.kind === 'fit-window' && l.firmness === firmness)
   if (size?.kind !== 'size' && fit?.kind !== 'fit-window') return null
   return {

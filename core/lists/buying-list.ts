@@ -2,7 +2,7 @@ import type { Cloth, Job, Trim, TrimUse } from '../../contract/index.ts'
 import { pipedPairs, seamLength, stretchLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import { beforeWash, leftByWash } from '../pattern/index.ts'
-import type { WorkedPlan } from '../planned/index.ts'
+import { staysThere, type WorkedPlan } from '../planned/index.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
 import {
   entered,
@@ -59,25 +59,23 @@ export interface ClothLength {
  */
 export function buyingList(
   job: Pick<Job, 'units'>,
-  plan: Pick<WorkedPlan, 'designs' | 'cutting' | 'cloth'>,
+  plan: Pick<WorkedPlan, 'designs' | 'sewn' | 'cutting' | 'cloth'>,
   lengths: readonly ClothLength[],
   shelf: readonly Trim[] = [],
 ): BuyingList {
-  const { cutting, designs } = plan
+  const { cutting, designs, sewn } = plan
   const trims: readonly TrimLine[] = [
     ...(cutting ? supplyLines(cutting) : []),
-    ...closureLines(designs),
-    ...pipingLines(job, designs),
-    ...fittingLines(designs),
-    ...boardLines(job, designs),
-    { what: 'Thread', use: 'thread', amount: threadLength(designs) },
+    ...closureLines(sewn),
+    ...pipingLines(job, sewn),
+    ...fittingLines(sewn),
+    ...boardLines(job, sewn),
+    ...(sewn.length > 0 ? [{ what: 'Thread', use: 'thread', amount: threadLength(sewn) } as const] : []),
   ]
   const lines: BuyLine[] = [
-    ...[...(cutting ? foamLines(cutting, job.units) : []), ...fibreLines(designs)].map((l) => ({
-      ...l,
-      from: 'foam' as const,
-      trim: null,
-    })),
+    ...[...(cutting ? foamLines(cutting, job.units) : []), ...fibreLines(designs), ...insertLines(designs)].map(
+      (l) => ({ ...l, from: 'foam' as const, trim: null }),
+    ),
     ...plan.cloth.lays.map(({ cloth }, i) => ({
       ...clothLine(cloth, lengths[i] ?? { laidMm: null, boundMm: 0 }, i),
       from: 'cloth' as const,
@@ -92,7 +90,7 @@ export function buyingList(
       id: 'buy.total',
       label: 'Materials',
       quantity: 'money',
-      sum: plus(...costs),
+      sum: costs.length > 0 ? plus(...costs) : given(0, 'money', 'nothing to buy'),
       rule: 'what has a price',
     }),
     hasLay: plan.cloth.lays.every((_, i) => typeof lengths[i]?.laidMm === 'number'),
@@ -209,8 +207,12 @@ function inHandLine(cloth: Cloth, { laidMm, boundMm, share = 1 }: ClothLength, i
 
 /** Zips and tapes of one length are one line with their number; snaps and buttons are counted over all cushions. */
 function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[] {
-  const found = designs.flatMap(({ design, cover }) =>
-    cover.closures.flatMap((c) => c.fittings.map((fitting) => ({ fitting, count: design.count }))),
+  const found = designs.flatMap(({ design, cover, part }) =>
+    cover.closures.flatMap((c) =>
+      c.fittings
+        .filter((fitting) => fitting.use !== 'zip' || !staysThere(part, 'zip'))
+        .map((fitting) => ({ fitting, count: design.count })),
+    ),
   )
   const lengths = new Map<string, { count: number; fitting: Fitting }>()
   for (const { fitting, count } of found.filter((f) => f.fitting.amount.quantity === 'length')) {
@@ -280,8 +282,8 @@ const fittingLines = (designs: WorkedPlan['designs']): readonly TrimLine[] =>
 
 /** Boards by the area that they are sawn from, each with its size over all. */
 const boardLines = ({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs']): readonly TrimLine[] =>
-  designs.flatMap(({ design, cover: { board } }) =>
-    board
+  designs.flatMap(({ design, part, cover: { board } }) =>
+    board && !staysThere(part, 'board')
       ? [
           {
             what: `Board ${design.id}, ${formatLengthWithUnit(board.thicknessMm, units)} thick, ${design.count} of ${formatLengthWithUnit(board.width.value, units)} x ${formatLengthWithUnit(board.depth.value, units)}`,
@@ -371,6 +373,7 @@ function foamLines({ groups, order, cost, cutting }: CuttingPlan, units: LengthU
     ),
     rule: 'as on the order list',
   })
+  if (groups.length === 0) return []
   return cutting.supply === 'cut-to-size'
     ? [{ what: 'Foam, cut to size', amount: pieces, cost }]
     : groups.flatMap((g) =>
@@ -414,9 +417,15 @@ function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): read
 }
 
 function fibreLines(designs: WorkedPlan['designs']): readonly MaterialLine[] {
-  const filled = designs.flatMap(({ part: { filling }, design, filling: { mass } }) =>
-    filling.kind === 'loose-fibre'
-      ? [{ price: filling.pricePerKg, mass: times(given(design.count, 'count', `cushions ${design.id}`), mass) }]
+  const filled = designs.flatMap(({ part: { filling, work }, design, filling: { mass } }) =>
+    filling.kind === 'loose-fibre' && work.kind !== 'cover-only' && mass
+      ? [
+          {
+            of: filling.of,
+            price: filling.pricePerKg,
+            mass: times(given(design.count, 'count', `cushions ${design.id}`), mass),
+          },
+        ]
       : [],
   )
   if (filled.length === 0) return []
@@ -446,6 +455,32 @@ function fibreLines(designs: WorkedPlan['designs']): readonly MaterialLine[] {
     },
   ]
 }
+
+/** Ready-made inserts, by name. */
+const insertLines = (designs: WorkedPlan['designs']): readonly MaterialLine[] =>
+  designs.flatMap(({ part: { filling, work }, design }) => {
+    if (filling.kind !== 'insert' || work.kind === 'cover-only') return []
+    const amount = entered({
+      id: `buy.insert.${design.id}`,
+      label: 'Inserts',
+      quantity: 'count',
+      value: design.count,
+      rule: 'one for each cushion',
+    })
+    return [
+      {
+        what: filling.name || 'Ready-made insert',
+        amount,
+        cost: figure({
+          id: `buy.insertCost.${design.id}`,
+          label: 'Inserts, cost',
+          quantity: 'money',
+          sum: times(amount, given(filling.price, 'money', 'price of one')),
+          rule: 'by the piece',
+        }),
+      },
+    ]
+  })
 
 /** Length, width and thickness of a sheet: `2000 x 1200 x 75 mm`. */
 export function sheetSize(

@@ -1,9 +1,8 @@
-import type { ClothPlan } from '../cloth/index.ts'
 import type { Job } from '../../contract/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
-import type { CutLine, DesignPlan } from '../planned/index.ts'
+import type { CutLine, DesignPlan, WorkedPlan } from '../planned/index.ts'
 import type { Solid } from '../seat/index.ts'
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
 import { entered } from '../working/index.ts'
@@ -11,18 +10,16 @@ import { entered } from '../working/index.ts'
 /** Everything to be cut, foam first, cut sizes throughout; the letter of a design where there are several. */
 export function cutList(
   job: Pick<Job, 'units'>,
-  designs: readonly DesignPlan[],
-  cutting: CuttingPlan | null,
-  cloth: ClothPlan,
+  { designs, sewn, cutting, cloth }: Pick<WorkedPlan, 'designs' | 'sewn' | 'cutting' | 'cloth'>,
 ): readonly CutLine[] {
   const { units } = job
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
   const foam = cutting ? foamLines(cutting, designs, units) : []
-  const panels = designs.flatMap((d) => [
+  const panels = sewn.flatMap((d) => [
     ...panelLines(d, d.cover, { letter: letter(d), prefix: '' }),
     ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ' }) : []),
   ])
-  const strips = designs.flatMap((d, i): readonly CutLine[] =>
+  const strips = sewn.flatMap((d, i): readonly CutLine[] =>
     cloth.strips[i]!.map(({ split, qty, group, length, width }) => {
       const { choice } = d.cover.piping!
       return {
@@ -37,7 +34,7 @@ export function cutList(
       }
     }),
   )
-  return [...foam, ...designs.flatMap((d) => boardLines(d, letter(d))), ...panels, ...strips]
+  return [...foam, ...sewn.flatMap((d) => boardLines(d, letter(d))), ...panels, ...strips]
 }
 
 /** Boards are sawn before anything is pulled over them. */

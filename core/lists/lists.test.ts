@@ -190,7 +190,7 @@ describe('the chalk list of bowed pieces', () => {
       offsets: {},
       placements: [{ id: '1/top-plate', copy: 1, x: 20, y: 20, turn: 0, flip: false }],
     }
-    const bows = chalkList(plan.cloth.lays[0], lay)[0]!.corners.map((c) => Number(c.bowMm.toFixed(1)))
+    const bows = chalkList(plan.cloth.lays[0]!, lay)[0]!.corners.map((c) => Number(c.bowMm.toFixed(1)))
     // Cut 12 mm outside the sewing line: radius 1858 over the same angle of 0.3893 and its allowance at the ends.
     const half = Math.asin(
       (2 * 1870 * Math.sin(728 / 1870 / 2) + 24 / Math.cos(728 / 1870 / 2) - 24 * Math.tan(728 / 1870 / 2)) / 2 / 1858,
@@ -216,7 +216,7 @@ describe('the chalk list', () => {
       { id: 'piping', copy: 2, x: 1300, y: 500, turn: 90, flip: false },
     ],
   }
-  const lines = chalkList(plan.cloth.lays[0], lay)
+  const lines = chalkList(plan.cloth.lays[0]!, lay)
 
   it('goes from the starting end on, left to right', () =>
     expect(lines.map((l) => `${l.order} ${l.name}`)).toEqual([

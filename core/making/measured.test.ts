@@ -38,7 +38,7 @@ describe('numbers that stops ask for', () => {
     const now = plannedWith(set, width, width.plannedMm - 6)
     expect(now.cloth.cloth.widthMm).toBe(set.cloth.cloth.widthMm - 6)
     const plan = planJob(now)
-    expect(plan.kind === 'worked' && plan.cloth.lays[0].cloth.widthMm).toBe(set.cloth.cloth.widthMm - 6)
+    expect(plan.kind === 'worked' && plan.cloth.lays[0]!.cloth.widthMm).toBe(set.cloth.cloth.widthMm - 6)
     expect(of('cloth-width', now).plannedMm).toBe(width.plannedMm - 6)
   })
 })

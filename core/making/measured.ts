@@ -6,14 +6,16 @@ import { usableWidth } from '../cover/index.ts'
 export type Measured =
   | { readonly what: 'cord'; readonly plannedMm: number }
   | { readonly what: 'cloth-width'; readonly clothId: string; readonly plannedMm: number }
+  | { readonly what: 'body'; readonly letter: string; readonly bodyId: string; readonly plannedMm: number }
 
 export const MEASURED_WORDS: Readonly<Record<Measured['what'], string>> = {
   cord: 'Thickness of the cord',
   'cloth-width': 'Width between the selvedges',
+  body: 'Thickness, recovered',
 }
 
 /** Nearer than this to the plan a measurement changes nothing worth planning anew for. */
-const NOTICED_MM: Readonly<Record<Measured['what'], number>> = { cord: 0.2, 'cloth-width': 1 }
+const NOTICED_MM: Readonly<Record<Measured['what'], number>> = { cord: 0.2, 'cloth-width': 1, body: 0.5 }
 
 export const isOtherThanPlanned = ({ what, plannedMm }: Measured, mm: number): boolean =>
   Math.abs(mm - plannedMm) > NOTICED_MM[what]
@@ -39,6 +41,25 @@ export function plannedWith(job: Job, measured: Measured, mm: number): Job {
         parts: job.parts.map((part) => ({ ...part, cloth: { ...part.cloth, own: all(part.cloth.own) } })),
       }
     }
+    case 'body':
+      return {
+        ...job,
+        parts: job.parts.map((part) =>
+          part.letter === measured.letter
+            ? {
+                ...part,
+                there: {
+                  ...part.there,
+                  bodies: part.there.bodies.map((b) =>
+                    b.id === measured.bodyId
+                      ? { ...b, recovered: { ...(b.recovered ?? b.found), thicknessMm: mm } }
+                      : b,
+                  ),
+                },
+              }
+            : part,
+        ),
+      }
     default:
       return measured satisfies never
   }

@@ -9,6 +9,7 @@ import { clothSteps } from './steps/cloth-steps.ts'
 import { closingActs } from './steps/closing-steps.ts'
 import { foamSteps } from './steps/foam-steps.ts'
 import { lastLook } from './steps/last-look.ts'
+import { refillingActs, thereActs } from './steps/there-steps.ts'
 import { orderOf, type OrderOf } from './steps/order-of.ts'
 import { rightSideActs } from './steps/right-side-steps.ts'
 import { insideActs } from './steps/sewing-steps.ts'
@@ -31,11 +32,15 @@ export function orderFaults(job: Job, plan: WorkedPlan): readonly string[] {
 
 export const garmentsIn = (plan: WorkedPlan): readonly Garment[] => allGarments(plan)
 
+/** Steps of the foam that make something else ready. */
+const FOAM_THINGS: Readonly<Record<string, string>> = { 'foam.weigh': 'fibre', 'foam.inserts': 'insert' }
+
 /** Every act that the plan implies, in the order in which they are best begun. */
 export function actsOf(of: OrderOf): readonly Act[] {
-  const foam = foamSteps(of).map((s) => act(s, s.id === 'foam.weigh' ? 'fibre' : 'foam', { kind: 'prepare' }))
+  const foam = foamSteps(of).map((s) => act(s, FOAM_THINGS[s.id] ?? 'foam', { kind: 'prepare' }))
   const cloth = clothSteps(of).map((s) => act(s, 'cloth', { kind: 'prepare' }))
   const acts = [
+    ...thereActs(of),
     ...foam,
     ...boardActs(of),
     ...cloth,
@@ -43,6 +48,7 @@ export function actsOf(of: OrderOf): readonly Act[] {
     ...coveringActs(of),
     ...wrapActs(of),
     ...closingActs(of),
+    ...refillingActs(of),
   ]
   const all = acts.map((a) => a.step.id)
   return [

@@ -39,6 +39,8 @@ export const WORK: Readonly<
   staple: { label: 'Staple', per: 'metre', resource: 'bench' },
   check: { label: 'Check', per: 'check', resource: 'bench' },
   fit: { label: 'Fit on the seat', per: 'cushion', resource: 'bench' },
+  unpick: { label: 'Unpick', per: 'metre', resource: 'bench' },
+  steam: { label: 'Steam a body', per: 'piece', resource: 'bench' },
 }
 
 const sum = (terms: readonly Expression[]): Expression => (terms.length === 1 ? terms[0]! : plus(...terms))

@@ -1,6 +1,6 @@
 import { seamLength } from '../cover/index.ts'
 import { areaOf } from '../outline/index.ts'
-import type { WorkedPlan } from '../planned/index.ts'
+import { isSewn, type WorkedPlan } from '../planned/index.ts'
 import type { Quote } from './quote.ts'
 
 /** What of the bill falls to a part of a ticket. */
@@ -49,7 +49,7 @@ const areas = ({ worked, cloth }: WorkedPlan): readonly number[] =>
 
 const seams = ({ worked }: WorkedPlan): readonly number[] =>
   worked.map((p) =>
-    p.designs.reduce(
+    (isSewn(p.part) ? p.designs : []).reduce(
       (sum, { design, cover }) => sum + design.count * cover.seams.reduce((mm, s) => mm + seamLength(s), 0),
       0,
     ),

@@ -60,6 +60,12 @@ it('papers and fits, kept by the number of the cushion, go with the only part; i
   const read = readJob({ ...job, making: { ...job.making, papers }, fitting: { ...job.fitting, fits: { '3': fit } } })
   if (!read.ok) throw new Error(JSON.stringify(read.faults))
   expect(read.value.making.papers).toEqual({ A2: papers['2'] })
-  expect(read.value.fitting.fits).toEqual({ A3: fit })
-  expect(read.value.cutting).toEqual(job.filling.cutting)
+  expect(read.value.fitting.fits).toEqual({ A3: { ...fit, leftAbove: null } })
+  expect(read.value.cutting).toEqual({
+    ...job.filling.cutting,
+    film: 'none',
+    oversizeMm: 0,
+    glueFaces: 2,
+    glueCoats: 1,
+  })
 })

@@ -8,7 +8,7 @@ const job = mediumBenchPart()
 const plan = planOne(job)
 const solved =
   plan.kind === 'worked'
-    ? solveLay(plan.cloth.lays[0].problem, { seed: 1, budget: { steps: 5, isStopped: () => false } })
+    ? solveLay(plan.cloth.lays[0]!.problem, { seed: 1, budget: { steps: 5, isStopped: () => false } })
     : null
 const lay = solved?.ok ? { ...solved.value.lay, seconds: 0 } : null
 
@@ -51,7 +51,7 @@ describe('the plan as a document', () => {
     expect(document.parts[0].designs[0].cover.checks.every((c: { faults: string[] }) => c.faults.length === 0)).toBe(
       true,
     )
-    expect(document.lays[0].chalkList).toHaveLength(document.lays[0].lay.placements.length)
+    expect(document.lays[0]!.chalkList).toHaveLength(document.lays[0]!.lay.placements.length)
     expect(document.buying.hasLay).toBe(true)
     expect(document.warnings.every((w: { says: string }) => w.says.length > 10)).toBe(true)
   })

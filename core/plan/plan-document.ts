@@ -1,9 +1,9 @@
 import type { Job, Lay } from '../../contract/index.ts'
 import type { PipingStrips } from '../cloth/index.ts'
 import { cutOutline, marksOnPiece, notchOnPiece, noteWords, sewnOutline, type Panel } from '../cover/index.ts'
-import { doubtWords, failureWords, verdictWords, type Sunk } from '../filling/index.ts'
+import { doubtWords, failureWords, verdictWords, type LoadCase, type Sunk, type Verdict } from '../filling/index.ts'
 import { instanceOf, lowerBound } from '../lay/index.ts'
-import { buyingList, chalkList, shapeNote } from '../lists/index.ts'
+import { buyingList, chalkList, keptList, shapeNote } from '../lists/index.ts'
 import { orderFaults, workOrder } from '../making/index.ts'
 import { isStraight, type Outline, type Point } from '../outline/index.ts'
 import type { DesignPlan, PartPlan, Plan, WorkedPlan } from '../planned/index.ts'
@@ -19,9 +19,9 @@ import { sayWorking, type Figure } from '../working/index.ts'
 export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[], stops: readonly Warning[] = []) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = [...stops, ...plan.warnings].map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 6, ticket: job.ticket, title: job.title, units: job.units } as const
+  const head = { format: 'loft-seam/plan', version: 7, ticket: job.ticket, title: job.title, units: job.units } as const
   const strips = plan.kind === 'worked' ? plan.cloth.strips : []
-  const stripsOf = (d: DesignPlan) => (plan.kind === 'worked' ? strips[plan.designs.indexOf(d)]! : [])
+  const stripsOf = (d: DesignPlan) => (plan.kind === 'worked' ? (strips[plan.sewn.indexOf(d)] ?? []) : [])
   const parts = plan.parts.map((p) => partDocument(p, say, stripsOf))
   if (plan.kind === 'unworkable') return { ...head, workable: false, parts, warnings } as const
   return {
@@ -35,6 +35,7 @@ export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]
       lay: lays[i] ?? null,
       chalkList: lays[i] ? chalkList(own, lays[i]) : null,
     })),
+    kept: keptList(job, plan),
     cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })),
     buying: buyingDocument(job, plan, lays),
     workOrder: workOrder(job, plan).map(({ work, sewing, ...step }) => ({
@@ -53,6 +54,7 @@ function partDocument(plan: PartPlan, say: Say, stripsOf: (design: DesignPlan) =
   const head = {
     letter,
     name,
+    work: plan.part.work.kind,
     workable: plan.kind === 'worked',
     cushions: plan.cushions && seatDocument(plan.cushions, say),
   }
@@ -159,7 +161,7 @@ function fillingDocument({ part, filling }: DesignPlan, say: Say) {
   const common = {
     reason: filling.sizing.reason,
     coverFinishes: sizesDocument(cover, say),
-    mass: say(filling.mass),
+    mass: filling.mass && say(filling.mass),
     height: say(filling.height.now),
     heightChange: filling.height.change && say(filling.height.change),
   }
@@ -169,13 +171,14 @@ function fillingDocument({ part, filling }: DesignPlan, say: Say) {
       ...common,
       liner: { ...sizesDocument(filling.liner, say), openMm: filling.liner.openMm },
     }
-  const { support, failures, doubts } = filling.verdict
-  const sunk = ({ strain, leftMm, contactM2, meanPa, peakPa }: Sunk) => ({ strain, leftMm, contactM2, meanPa, peakPa })
-  const age = ({ sinks, worst, standing }: typeof support.fresh) => ({
-    standing,
-    worst: sunk(worst),
-    sitters: sinks.map((s) => ({ end: s.sitter.end, massKg: s.sitter.massKg, forceN: s.sitter.restN, ...sunk(s) })),
-  })
+  const directions = filling.directions.map((d) => ({
+    way: d.way,
+    finished: say(d.finished),
+    overFilling: { by: say(d.overFilling.by), share: say(d.overFilling.share) },
+    overSeat: { by: say(d.overSeat.by), share: say(d.overSeat.share) },
+    causes: d.causes,
+  }))
+  if (filling.kind === 'insert') return { kind: filling.kind, ...common, insert: sizesDocument(block, say), directions }
   return {
     kind: filling.kind,
     layers: filling.layers.map((l) => ({ grade: l.grade.name, thicknessMm: l.thicknessMm })),
@@ -193,25 +196,31 @@ function fillingDocument({ part, filling }: DesignPlan, say: Say) {
       across: say(filling.fit.across),
       frontToBack: say(filling.fit.frontToBack),
       verdict: filling.fit.verdict,
-      directions: filling.directions.map((d) => ({
-        way: d.way,
-        finished: say(d.finished),
-        overFilling: { by: say(d.overFilling.by), share: say(d.overFilling.share) },
-        overSeat: { by: say(d.overSeat.by), share: say(d.overSeat.share) },
-        causes: d.causes,
-      })),
+      directions,
     },
-    support: {
-      years: support.years,
-      onBoardInYear: support.onBoardInYear,
-      holdsKg: support.holdsKg,
-      feel: filling.verdict.feel,
-      says: verdictWords(filling.verdict, filling.loadCase, part.units),
-      fresh: age(support.fresh),
-      aged: age(support.aged),
-      failures: failures.map((f) => failureWords(f, part.units)),
-      doubts: doubts.map((d) => doubtWords(d, part.units)),
-    },
+    unknown: filling.unknown,
+    support: filling.verdict && supportDocument(filling.verdict, filling.loadCase, part.units),
+  }
+}
+
+function supportDocument(verdict: Verdict, load: LoadCase, units: Job['units']) {
+  const { support, failures, doubts } = verdict
+  const sunk = ({ strain, leftMm, contactM2, meanPa, peakPa }: Sunk) => ({ strain, leftMm, contactM2, meanPa, peakPa })
+  const age = ({ sinks, worst, standing }: typeof support.fresh) => ({
+    standing,
+    worst: sunk(worst),
+    sitters: sinks.map((s) => ({ end: s.sitter.end, massKg: s.sitter.massKg, forceN: s.sitter.restN, ...sunk(s) })),
+  })
+  return {
+    years: support.years,
+    onBoardInYear: support.onBoardInYear,
+    holdsKg: support.holdsKg,
+    feel: verdict.feel,
+    says: verdictWords(verdict, load, units),
+    fresh: age(support.fresh),
+    aged: age(support.aged),
+    failures: failures.map((f) => failureWords(f, units)),
+    doubts: doubts.map((d) => doubtWords(d, units)),
   }
 }
 

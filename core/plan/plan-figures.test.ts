@@ -43,7 +43,7 @@ describe('a rounded knife-edge plate with an allowance of its own along the fron
         allowances: { ...job.allowances, edges: { [`top-plate/${front}`]: own } },
         makeUp: { ...job.makeUp, closure: CLOSURES['sewn-shut'].usual },
       })
-      const [lay] = plan.cloth.lays
+      const lay = plan.cloth.lays[0]!
       const solved = solveLay(lay.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
       if (!solved.ok) throw new Error(solved.error.code)
       const drawn = layDrawing('T', lay, { ...solved.value.lay, seconds: 0 }, 5).pieces.find((p) =>
@@ -207,7 +207,7 @@ describe('whether it can be filled', () => {
   it('film that is chosen is counted on', () => {
     const filmed = (openingMm: number) => {
       const job = closedBy(single(900, 400, 100), sewn(openingMm))
-      return { ...job, cutting: { ...job.cutting, film: true } }
+      return { ...job, cutting: { ...job.cutting, film: 'taken-out' as const } }
     }
     // 0.4 x (408 + 0.3 x 100) = 175: the block is cut 2 % larger.
     expect(opened(filmed(180))).toEqual([])

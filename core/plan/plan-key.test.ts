@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { Job, PartJob } from '../../contract/index.ts'
 import { demoParts } from '../demo/index.ts'
-import { jobOf } from '../job/index.ts'
+import { jobOf, setThere, setWork } from '../job/index.ts'
+import { oldBody } from '../testing/bodies.ts'
 import { planJob, planKey } from './index.ts'
 
 /** What can be compared of a plan: patches and figures carry functions of their own. */
@@ -21,4 +22,11 @@ describe('what a plan follows from', () => {
       else expect(key).not.toMatch(/ticket|title|customer|note|currency|lays|making|fitting|terms/)
     },
   )
+
+  it('what is ordered, and what is there, are part of it', () => {
+    const foam = { ...job, filling: demoParts()[1]!.filling }
+    const ordered = setWork('filling-only').apply(foam)
+    const noted = setThere('', (t) => ({ ...t, bodies: [oldBody()] })).apply(foam)
+    expect(new Set([foam, ordered, noted].map((j) => planKey(jobOf(j)))).size).toBe(3)
+  })
 })

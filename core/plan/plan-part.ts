@@ -28,7 +28,7 @@ import {
 } from '../seat/index.ts'
 import type { Warning } from '../warnings/index.ts'
 import { washedChoice } from '../pattern/index.ts'
-import type { DesignPlan, PartPlan } from '../planned/index.ts'
+import { isSewn, type DesignPlan, type PartPlan } from '../planned/index.ts'
 import { entered } from '../working/index.ts'
 
 /**
@@ -57,6 +57,8 @@ export function planPart(part: PlannedPart, prefix: string): PartPlan {
       seam: allowances.seamMm,
       oldThicknessMm,
       fitShiftShare: part.allowances.learned?.fitShiftShare ?? 0,
+      work: part.work,
+      there: part.there,
     }),
   )
   const unworkable = (stop: Warning): PartPlan => ({
@@ -82,8 +84,10 @@ export function planPart(part: PlannedPart, prefix: string): PartPlan {
     designs,
     warnings: [
       ...doubts,
-      ...fillingWarnings(part.filling, fillings, cushions),
-      ...unique(designs.flatMap((d) => coverWarnings(part, allowances, d.cover, d.filling, d.checks))),
+      ...fillingWarnings(part.filling, fillings, cushions, part),
+      ...unique(designs.flatMap((d) => coverWarnings(part, allowances, d.cover, d.filling, d.checks))).filter(
+        (w) => isSewn(part) || w.code === 'opening-too-small',
+      ),
     ],
   }
 }
@@ -124,12 +128,13 @@ function planDesign(
  * none.
  */
 function linerOf(
-  { filling, makeUp }: PlannedPart,
+  { filling, makeUp, work }: PlannedPart,
   solid: Solid,
   common: Pick<CoverInput, 'cloth' | 'allowances' | 'units'>,
 ): Result<Cover, Refusal> | null {
   const largerShare = filling.kind === 'loose-fibre' ? filling.linerLargerShare : (makeUp.liner?.largerShare ?? null)
-  if (largerShare === null || makeUp.construction.kind === 'liner') return null
+  const isThere = work.kind === 'filling-only' || (work.kind === 'cover-only' && filling.kind === 'loose-fibre')
+  if (isThere || largerShare === null || makeUp.construction.kind === 'liner') return null
   const open = (openingMm: number) =>
     makeCover({
       ...common,
@@ -156,7 +161,7 @@ function allChecks(cover: Cover, liner: Cover | null, units: PlannedPart['units'
 
 /** The back of a hinged pair: as wide as the seat, as deep as it is high. */
 function backFilling(
-  { makeUp: { construction }, filling }: PlannedPart,
+  { makeUp: { construction }, filling, work }: PlannedPart,
   design: Design,
   allowances: Allowances,
 ): FillingPlan | null {
@@ -172,7 +177,7 @@ function backFilling(
     change: 'make-up.construction',
   })
   const cushion = { ...design.solid, depth, outline: rectangle(design.solid.width.value, depth.value) }
-  return planFilling(filling, { cushion, isRoll: false, seam: allowances.seamMm, oldThicknessMm: null })
+  return planFilling(filling, { cushion, isRoll: false, seam: allowances.seamMm, oldThicknessMm: null, work })
 }
 
 function infantBed({ filling }: PlannedPart, { seat }: Cushions): readonly Warning[] {

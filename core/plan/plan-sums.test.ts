@@ -113,7 +113,7 @@ it('of random jobs', () => {
       anyMakeUp,
       anyClothChoice,
       fc.constantFrom(...UNITS),
-      fc.boolean(),
+      fc.constantFrom('none' as const, 'taken-out' as const),
       (seat, makeUp, cloth, units, film) => {
         const job = keepersBenchPart()
         const cutting = { ...job.cutting, film }

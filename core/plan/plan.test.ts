@@ -48,7 +48,7 @@ describe("the keepers' bench, worked by hand", () => {
     expect(cost.value).toBeCloseTo(46.8, 6)
   })
 
-  it('weighs 30 kg/m³ of its volume', () => expect(filling.mass.value).toBeCloseTo(0.7616 * 0.47736 * 0.075 * 30, 4))
+  it('weighs 30 kg/m³ of its volume', () => expect(filling.mass!.value).toBeCloseTo(0.7616 * 0.47736 * 0.075 * 30, 4))
 
   it('squeezes 1.8 % across and 1.7 % front to back: snug', () => {
     const { fit } = foamOf(onlyDesign(plan))
@@ -57,19 +57,19 @@ describe("the keepers' bench, worked by hand", () => {
   })
 
   it('lays everything, matched, and the lay passes the exact check', () => {
-    const solved = solveLay(plan.cloth.lays[0].problem, steps(200))
+    const solved = solveLay(plan.cloth.lays[0]!.problem, steps(200))
     if (!solved.ok) throw new Error(solved.error.code)
     const lay = { ...solved.value.lay, seconds: 0 }
-    expect(acceptLay(plan.cloth.lays[0].problem, lay)).toEqual([])
+    expect(acceptLay(plan.cloth.lays[0]!.problem, lay)).toEqual([])
     expect(lay.placements.length).toBe(3 * 7 + 6)
-    expect(chalkList(plan.cloth.lays[0], lay).map((l) => l.order)).toEqual(lay.placements.map((_, i) => i + 1))
+    expect(chalkList(plan.cloth.lays[0]!, lay).map((l) => l.order)).toEqual(lay.placements.map((_, i) => i + 1))
     const buying = buyingList(job, plan, [{ laidMm: lay.length, boundMm: lay.bound }])
     expect(buying.lines[1]!.amount.value).toBe(Math.ceil(lay.length / 100) * 100)
     expect(buying.total.value).toBeCloseTo(46.8 + (Math.ceil(lay.length / 100) / 10) * 34, 6)
   })
 
   it('continues the stripe along the row, and down each front boxing, at the sewing line', () => {
-    const solved = solveLay(plan.cloth.lays[0].problem, steps(30))
+    const solved = solveLay(plan.cloth.lays[0]!.problem, steps(30))
     if (!solved.ok) throw new Error(solved.error.code)
     const repeat = 68
     /**
@@ -116,7 +116,7 @@ describe('railroaded', () => {
     const base = mediumBenchPart()
     const job: PartJob = { ...base, cloth: { ...base.cloth, direction: 'railroaded' } }
     const plan = worked(job)
-    const piece = (id: string) => plan.cloth.lays[0].problem.pieces.find((p) => p.id === id)!
+    const piece = (id: string) => plan.cloth.lays[0]!.problem.pieces.find((p) => p.id === id)!
     expect(piece('2/top-plate').turns).toEqual([270, 90])
     expect(piece('2/boxing-front').match).toBeNull()
     expect(piece('2/boxing-right').match?.across).toBeTypeOf('number')
@@ -127,8 +127,8 @@ describe('railroaded', () => {
       edges: 'front',
       because: 'runs-along',
     })
-    const solved = solveLay(plan.cloth.lays[0].problem, steps(30))
-    expect(solved.ok && acceptLay(plan.cloth.lays[0].problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
+    const solved = solveLay(plan.cloth.lays[0]!.problem, steps(30))
+    expect(solved.ok && acceptLay(plan.cloth.lays[0]!.problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
   })
 })
 

@@ -3,7 +3,7 @@ import { clothWarnings, planCloth } from '../cloth/index.ts'
 import { cuttingWarnings, planCutting, type BlockToCut, type CuttingPlan, type FillingPlan } from '../filling/index.ts'
 import { partJobs } from '../job/index.ts'
 import { cutList } from '../lists/index.ts'
-import type { DesignPlan, Plan } from '../planned/index.ts'
+import { isSewn, staysThere, type DesignPlan, type Plan } from '../planned/index.ts'
 import type { Warning } from '../warnings/index.ts'
 import type { PartPlanner } from './part-planner.ts'
 import { planPart } from './plan-part.ts'
@@ -20,29 +20,33 @@ export function planJob(job: Job, plan: PartPlanner = planPart): Plan {
   if (!first) return { kind: 'unworkable', parts, warnings: own }
   const worked = [first, ...others] as const
   const designs = worked.flatMap((p) => p.designs)
+  const sewn = designs.filter((d) => isSewn(d.part))
   const cutting = cuttingOf(job.cutting, designs)
-  const covers = worked.map(({ part: { letter, follows, cloth, seat }, ...p }) => ({
-    ...p,
-    letter,
-    follows,
-    cloth,
-    division: seat.division,
-  }))
+  const covers = worked
+    .filter((p) => isSewn(p.part))
+    .map(({ part: { letter, follows, cloth, seat }, ...p }) => ({
+      ...p,
+      letter,
+      follows,
+      cloth,
+      division: seat.division,
+    }))
   const cloth = planCloth(covers)
   return {
     kind: 'worked',
     parts,
     worked,
     designs,
+    sewn,
     cutting,
     cloth,
-    cutList: cutList(job, designs, cutting, cloth),
+    cutList: cutList(job, { designs, sewn, cutting, cloth }),
     warnings: once([
       ...own,
       ...(cutting ? cuttingWarnings(cutting) : []),
       ...clothWarnings(covers, cloth),
       { station: 'lists', level: 'safety', code: 'knives' },
-      { station: 'make', level: 'safety', code: 'needles' },
+      ...(sewn.length > 0 ? [{ station: 'make', level: 'safety', code: 'needles' } as const] : []),
     ]),
   }
 }
@@ -59,7 +63,7 @@ function cuttingOf(cutting: Cutting, designs: readonly DesignPlan[]): CuttingPla
             block: plan.sizing.block,
             layers: plan.layers,
             use: part.filling.load.use,
-            wadding: part.filling.wadding,
+            wadding: staysThere(part, 'wadding') ? null : part.filling.wadding,
             sheetMm: part.makeUp.construction.kind === 'cube' ? part.makeUp.construction.sheetMm : null,
           },
         ]

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { readJob, type Follows, type Job, type LayPiece, type PartJob } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, demoJobs, keepersBench, keepersBenchPart } from '../demo/index.ts'
 import { addPart, jobOf, newSeat, partFrom, partJob, reading, removePart, startPart, withPart } from '../job/index.ts'
+import { newLayer } from '../filling/index.ts'
 import { solveLay } from '../lay/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { minutesByKind, workOrder } from '../making/index.ts'
@@ -340,7 +341,7 @@ describe('an open ticket', () => {
     const set = worked(
       benchAndBacks((b) => ({
         ...b,
-        filling: b.filling.kind === 'foam' ? { ...b.filling, layers: [{ grade, thicknessMm: null }] } : b.filling,
+        filling: b.filling.kind === 'foam' ? { ...b.filling, layers: [newLayer(grade)] } : b.filling,
         cloth: { ...b.cloth, cloth: clothNamed('house-calico'), match: { kind: 'none' } },
         follows: null,
       })),
@@ -349,7 +350,7 @@ describe('an open ticket', () => {
       ['lamp-room-ticking', true],
       ['house-calico', true],
     ])
-    expect(set.cloth.lays[0].pieces.some((p) => p.of?.part === 'B')).toBe(false)
+    expect(set.cloth.lays[0]!.pieces.some((p) => p.of?.part === 'B')).toBe(false)
     expect(set.cutting!.groups.map((g) => g.group.grade.name).toSorted()).toContain('Eider 50/60')
   })
 })

@@ -1,5 +1,5 @@
 import type { ClothPlan } from '../cloth/index.ts'
-import type { PlannedPart } from '../../contract/index.ts'
+import type { PlannedPart, ThingThere } from '../../contract/index.ts'
 import type { Allowances, Check, Cover } from '../cover/index.ts'
 import type { CuttingPlan, FillingPlan } from '../filling/index.ts'
 import type { Cushions, Design } from '../seat/index.ts'
@@ -50,6 +50,8 @@ export interface WorkedPlan {
   readonly worked: readonly [WorkedPart, ...WorkedPart[]]
   /** Of all parts that can be made, in order. */
   readonly designs: readonly DesignPlan[]
+  /** Those whose cover is made here; a cover that stays is neither cut nor sewn. */
+  readonly sewn: readonly DesignPlan[]
   /** How the foam of all parts is cut; null where every cushion is filled with loose fibre. */
   readonly cutting: CuttingPlan | null
   readonly cloth: ClothPlan
@@ -65,6 +67,15 @@ export interface UnworkablePlan {
 }
 
 export type Plan = WorkedPlan | UnworkablePlan
+
+/** Whether its cover is made here, or stays. */
+export const isSewn = ({ work }: Pick<PlannedPart, 'work'>): boolean => work.kind !== 'filling-only'
+
+/** Whether a thing that is there is used again, as it is or mended: it is not bought. */
+export function staysThere({ there }: Pick<PlannedPart, 'there'>, thing: ThingThere): boolean {
+  const use = there.things[thing]?.use
+  return use === 'keep' || use === 'mend'
+}
 
 /** Of all parts that can be made. */
 export const cushionCount = ({ worked }: Pick<WorkedPlan, 'worked'>): number =>

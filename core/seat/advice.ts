@@ -61,7 +61,7 @@ function adviceFor(
   unit: LengthUnit,
 ): Omit<CountAdvice, 'isBest'> {
   const widthMm = (bench.lengthMm - (count - 1) * bench.gapMm) / count
-  const massKg = (bench.areaMm2 / count / 1e6) * (bench.thicknessMm / 1e3) * grade.densityKgM3
+  const massKg = (bench.areaMm2 / count / 1e6) * (bench.thicknessMm / 1e3) * (grade.densityKgM3 ?? 0)
   return {
     count,
     widthMm,

@@ -21,6 +21,8 @@ const FAULTS: { readonly [C in Fault['code']]: readonly [Extract<Fault, { code: 
   'corner-not-held': [{ code: 'corner-not-held', corner: 'D' }, 'Corner D can still move'],
   'tape-names': [{ code: 'tape-names', tape: 'AZ', corners: 4 }, 'Tape AZ names a corner this shape has not'],
   'outline-crosses': [{ code: 'outline-crosses' }, 'crosses or touches itself'],
+  'template-swallowed': [{ code: 'template-swallowed', allowanceMm: 25.4 }, 'Less 25.4 mm on every cut line'],
+  'template-fold': [{ code: 'template-fold', edge: '4-1', because: 'bowed' }, 'The fold 4-1 is bowed'],
   'no-area': [{ code: 'no-area' }, 'encloses nothing'],
   'corner-too-large': [
     { code: 'corner-too-large', corner: 'near left', roomMm: 254 },

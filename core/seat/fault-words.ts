@@ -37,6 +37,21 @@ export function seatFaultWords(fault: SeatFault | DivisionFault, unit: LengthUni
         'The outline crosses or touches itself.',
         'Check the last entry, the order of the points, or a rise that is too large.',
       )
+    case 'template-swallowed':
+      return words(
+        `Less ${mm(fault.allowanceMm)} on every cut line, the template loses an edge, or crosses itself.`,
+        'Check the allowance, and which edges are cut lines: net ones stay where they are.',
+      )
+    case 'template-fold':
+      return fault.because === 'bowed'
+        ? words(
+            `The fold ${fault.edge} is bowed: half a panel is mirrored over a straight line.`,
+            'Choose the straight edge in the middle.',
+          )
+        : words(
+            `The template has no edge ${fault.edge} to mirror it over.`,
+            'Choose another edge as the fold, or none.',
+          )
     case 'no-area':
       return words('The outline encloses nothing.', 'Check the sizes.')
     case 'corner-too-large':

@@ -464,6 +464,7 @@ describe('bad input', () => {
     kind: 'points',
     points: list.map(([x, y]) => ({ x, y, riseMm: 0 })),
     source: { kind: 'typed' },
+    template: null,
   })
   it.each<[string, Footprint, Partial<Seat>, string]>([
     ['a self-crossing outline', points([0, 0], [500, 500], [500, 0], [0, 500]), {}, 'outline-crosses'],

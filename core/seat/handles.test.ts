@@ -91,6 +91,7 @@ describe('points put in and taken out', () => {
       {
         kind: 'points',
         source: { kind: 'typed' },
+        template: null,
         points: [
           [0, 0],
           [600, 0],

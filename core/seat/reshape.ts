@@ -114,6 +114,7 @@ function startFootprint(kind: Footprint['kind'], w: number, d: number): Footprin
       return {
         kind,
         source: { kind: 'typed' },
+        template: null,
         points: [
           [0, 0],
           [w, 0],

@@ -1,6 +1,25 @@
 import fc from 'fast-check'
-import type { Cutting, Filling, FoamStock, Grade, Layer, Load, SizingSchool, Wadding } from '../../contract/index.ts'
-import { FAMILIES, USES, USUAL_CUTTING, usualFoam, usualSchool, SCHOOL_KINDS, USUAL_FIBRE } from '../filling/index.ts'
+import type {
+  Cutting,
+  Filling,
+  FoamStock,
+  Grade,
+  Layer,
+  Load,
+  PartWork,
+  SizingSchool,
+  Wadding,
+} from '../../contract/index.ts'
+import {
+  FAMILIES,
+  newLayer,
+  USES,
+  USUAL_CUTTING,
+  usualFoam,
+  usualSchool,
+  SCHOOL_KINDS,
+  USUAL_FIBRE,
+} from '../filling/index.ts'
 import { DEMO_GRADES } from '../demo/index.ts'
 
 const mm = (min: number, max: number) => fc.integer({ min, max })
@@ -28,14 +47,24 @@ export const anyGrade: fc.Arbitrary<Grade> = fc
     exposures: [...FAMILIES[g.family].exposures],
   }))
 
+/** Grades of which a density, a force or both may be unknown. */
+const anyKnownOrNot: fc.Arbitrary<Grade> = fc
+  .tuple(anyGrade, fc.constantFrom('all', 'all', 'no density', 'no force', 'nothing'))
+  .map(([grade, known]) => ({
+    ...grade,
+    id: `${grade.id}-${known}`,
+    ...(known === 'no density' || known === 'nothing' ? { densityKgM3: null } : {}),
+    ...(known === 'no force' || known === 'nothing' ? { at40N: null, supportFactor: null } : {}),
+  }))
+
 const anyLayers: fc.Arbitrary<Layer[]> = fc
   .record({
-    grades: fc.array(anyGrade, { minLength: 1, maxLength: 3 }),
+    grades: fc.array(anyKnownOrNot, { minLength: 1, maxLength: 3 }),
     free: mm(0, 2),
     sizes: fc.tuple(mm(5, 60), mm(5, 60), mm(5, 60)),
   })
   .map(({ grades, free, sizes }) =>
-    grades.map((grade, i) => ({ grade, thicknessMm: i === free % grades.length ? null : sizes[i]! })),
+    grades.map((grade, i) => newLayer(grade, i === free % grades.length ? null : sizes[i]!)),
   )
 
 const anySchool: fc.Arbitrary<SizingSchool> = fc
@@ -93,10 +122,27 @@ const stockOf = (gradeId: string): fc.Arbitrary<FoamStock> =>
 export const anyFilling: fc.Arbitrary<Filling> = fc.oneof(
   {
     weight: 1,
+    arbitrary: fc
+      .tuple(anyLoad, mm(150, 900), mm(150, 900), mm(40, 250), fc.option(fc.constant(0.8)))
+      .map(([load, flatWidthMm, flatDepthMm, filledMm, massKg]): Filling => ({
+        kind: 'insert',
+        load,
+        boardMm: { now: 0, before: 0 },
+        name: 'Pad',
+        flatWidthMm,
+        flatDepthMm,
+        filledMm,
+        massKg,
+        price: 12,
+      })),
+  },
+  {
+    weight: 1,
     arbitrary: anyLoad.map((load): Filling => ({
       kind: 'loose-fibre',
       load,
       boardMm: { now: 9, before: 0 },
+      trials: [],
       ...USUAL_FIBRE,
     })),
   },
@@ -108,6 +154,20 @@ export const anyFilling: fc.Arbitrary<Filling> = fc.oneof(
   },
 )
 
+/** Both, the cover alone, or the filling alone, with the inside of the cover measured or not. */
+export const anyWork: fc.Arbitrary<PartWork> = fc.oneof(
+  { weight: 3, arbitrary: fc.constant<PartWork>({ kind: 'cover-and-filling' }) },
+  fc.constant<PartWork>({ kind: 'cover-only' }),
+  fc.constant<PartWork>({ kind: 'filling-only', inside: null, unpicking: '' }),
+  fc
+    .tuple(mm(200, 2000), mm(200, 900), mm(30, 200))
+    .map(([widthMm, depthMm, thicknessMm]): PartWork => ({
+      kind: 'filling-only',
+      inside: { from: 'laid-flat', widthMm, depthMm, thicknessMm },
+      unpicking: '',
+    })),
+)
+
 /** Any way of cutting a filling, with stock of its first layer's grade. */
 export const anyCuttingOf = (filling: Filling): fc.Arbitrary<Cutting> =>
   fc
@@ -115,7 +175,7 @@ export const anyCuttingOf = (filling: Filling): fc.Arbitrary<Cutting> =>
       tool: fc.constantFrom('electric-knife' as const, 'bread-knife' as const, 'hot-wire' as const),
       joint: fc.constantFrom('butt' as const, 'scarf' as const),
       supply: fc.constantFrom('sheets' as const, 'cut-to-size' as const),
-      film: fc.boolean(),
+      film: fc.constantFrom('none' as const, 'taken-out' as const, 'left-in' as const),
       trimMm: mm(0, 100),
       stock:
         filling.kind === 'foam'

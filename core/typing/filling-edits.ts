@@ -1,5 +1,5 @@
 import type { Exposure, Load, SizingSchool } from '../../contract/index.ts'
-import { EXPOSURE_WORDS, SCHOOL_KINDS, USES, usualSchool, usualWadding } from '../filling/index.ts'
+import { EXPOSURE_WORDS, newLayer, SCHOOL_KINDS, USES, usualSchool, usualWadding } from '../filling/index.ts'
 import { setFilling, setFoam, setLooseFibre } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { valueOf } from '../seat/index.ts'
@@ -110,7 +110,7 @@ function topLayer(rest: string, { job, grades, limits }: OpenJob): Answer {
       edit(
         setFoam(`${grade.name} ${formatLengthWithUnit(thicknessMm, job.units)} on top`, (foam) => ({
           ...foam,
-          layers: [...foam.layers, { grade, thicknessMm }],
+          layers: [...foam.layers, newLayer(grade, thicknessMm)],
         })),
       ),
     ),

@@ -1,5 +1,6 @@
 import { MAKE_UPS } from '../cover/index.ts'
-import { firmnessOf, FAMILIES, hardnessOf } from '../filling/index.ts'
+import type { Grade } from '../../contract/index.ts'
+import { firmnessOf, FAMILIES, hardnessOf, mainGrade } from '../filling/index.ts'
 import type { TypingContext } from './failure.ts'
 
 /**
@@ -186,16 +187,20 @@ const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
 /** The grade of the shop nearest the middle of a firmness, ordinary foam first. */
 function foamOf(word: string, { grades, job }: TypingContext): readonly string[] {
   const wanted = { soft: 'soft', medium: 'medium', firm: 'firm', hard: 'extra firm', 'extra firm': 'extra firm' }[word]
-  const now =
-    job?.filling.kind === 'foam' ? hardnessOf(job.filling.layers.find((l) => l.thicknessMm === null)!.grade) : 0
-  const ordinary = grades.filter((g) => g.family === 'conventional' || g.family === 'high-resilience')
+  const now = job?.filling.kind === 'foam' ? (hardnessOf(mainGrade(job.filling.layers)) ?? 0) : 0
+  const hardness = (g: Grade) => hardnessOf(g) ?? 0
+  const ordinary = grades.filter(
+    (g) => (g.family === 'conventional' || g.family === 'high-resilience') && hardnessOf(g) !== null,
+  )
   const fitting = wanted
-    ? ordinary.filter((g) => firmnessOf(hardnessOf(g)) === wanted)
-    : ordinary.filter((g) => (word === 'softer' ? hardnessOf(g) < now : hardnessOf(g) > now))
+    ? ordinary.filter((g) => firmnessOf(hardness(g)) === wanted)
+    : ordinary.filter((g) => (word === 'softer' ? hardness(g) < now : hardness(g) > now))
   const [best] = fitting.toSorted(
     (a, b) =>
       Number(b.family === 'conventional') - Number(a.family === 'conventional') ||
-      (wanted ? b.densityKgM3 - a.densityKgM3 : Math.abs(hardnessOf(a) - now) - Math.abs(hardnessOf(b) - now)),
+      (wanted
+        ? (b.densityKgM3 ?? 0) - (a.densityKgM3 ?? 0)
+        : Math.abs(hardness(a) - now) - Math.abs(hardness(b) - now)),
   )
   return best ? [`foam ${best.name}`] : []
 }

@@ -42,7 +42,7 @@ function outlineSeat(points: { x: number; y: number; riseMm: number }[], thickne
     y: Number(p.y.toFixed(3)),
     riseMm: Number(p.riseMm.toFixed(3)),
   }))
-  return shapedSeat({ kind: 'points', points: rounded, source: { kind: 'typed' } }, thicknessMm, {
+  return shapedSeat({ kind: 'points', points: rounded, source: { kind: 'typed' }, template: null }, thicknessMm, {
     kind: 'singles',
     count,
     mirrored: 0,

@@ -332,7 +332,7 @@ function readPoints({ word, rest, units, context }: Line): Answer {
     }
     if (points.length < 3) return fail({ code: 'pattern', word, example })
     return seat(
-      shapedSeat({ kind: 'points', points, source: { kind: 'typed' } }, t, singles(1)),
+      shapedSeat({ kind: 'points', points, source: { kind: 'typed' }, template: null }, t, singles(1)),
       units,
       `Outline of ${points.length} points, ${say([t], units)} thick`,
     )

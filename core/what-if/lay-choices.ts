@@ -67,7 +67,7 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
               isPiped: piped,
               stripJoins,
               take,
-              problem: plan.kind === 'worked' ? plan.cloth.lays[0].problem : null,
+              problem: plan.kind === 'worked' ? (plan.cloth.lays[0]?.problem ?? null) : null,
             }
           }),
         ),

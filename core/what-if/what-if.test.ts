@@ -101,7 +101,7 @@ describe('will it fit this remnant?', () => {
 
   it('a remnant that holds the tops and boxing alone is saved by another cloth for what is hidden', () => {
     const whole = lengthOf(
-      worked({ ...job, cloth: { ...job.cloth, cloth: remnant(9000), match: { kind: 'none' } } }).cloth.lays[0].problem,
+      worked({ ...job, cloth: { ...job.cloth, cloth: remnant(9000), match: { kind: 'none' } } }).cloth.lays[0]!.problem,
     )
     const tried = (rescue: readonly (typeof RESCUES)[number][number][]) =>
       tryRescue(jobOf(job), remnant(whole * 0.85), calico, rescue, steps(60))!
@@ -205,11 +205,11 @@ describe('a cloth in hand that is not enough', () => {
       },
     }
   }
-  const whole = lengthOf(worked(inHand(30_000)).cloth.lays[0].problem)
+  const whole = lengthOf(worked(inHand(30_000)).cloth.lays[0]!.problem)
 
   it('says how much is short, how many cushions it gives, and what it would take the other way', () => {
     const job = inHand(1500)
-    const own = worked(job).cloth.lays[0]
+    const own = worked(job).cloth.lays[0]!
     const found = shortfallOf(inHandOf(jobOf(job), own)!)
     // The same pieces on a roll without an end; the first lay of each search may be a little longer than the best.
     expect(found.shortMm!).toBeGreaterThanOrEqual(whole - 1500 - 1)
@@ -218,7 +218,7 @@ describe('a cloth in hand that is not enough', () => {
     // all.
     expect([found.of, found.fit]).toEqual([3, 2])
     const turned = worked({ ...job, cloth: { ...job.cloth, direction: 'railroaded', cloth: { ...calico } } }).cloth
-      .lays[0].problem
+      .lays[0]!.problem
     expect(found.turned).toMatchObject({ direction: 'railroaded' })
     expect(found.turned!.neededMm).toBeGreaterThanOrEqual(lengthOf(turned) - 1)
     expect(
@@ -253,7 +253,7 @@ describe('a cloth in hand that is not enough', () => {
     expect(stop).toMatchObject({ piece: 'Wrap', cure: 'other-direction', over: 1290 + 100 + 120 - 1300 })
     const railroaded = worked(wrap('railroaded'))
     expect(railroaded.warnings.map((w) => w.code)).not.toContain('piece-wider-than-cloth')
-    expect(lengthOf(railroaded.cloth.lays[0].problem)).toBeCloseTo(1510, 6)
+    expect(lengthOf(railroaded.cloth.lays[0]!.problem)).toBeCloseTo(1510, 6)
   })
 
   it('a piece as wide as the cloth lies on it, unwarned', () => {

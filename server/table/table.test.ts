@@ -97,7 +97,7 @@ describe('the simulated cutting table, over its port', () => {
   it('takes a real lay, and its length to cut is that of all outlines', async () => {
     const plan = planJob(keepersBench())
     if (plan.kind !== 'worked') throw new Error('not worked')
-    const [own] = plan.cloth.lays
+    const own = plan.cloth.lays[0]!
     const solved = solveLay(own.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     const dxf = await layDxf(layDrawing('SL-02', own, { ...solved.value.lay, seconds: 0 }, 4))

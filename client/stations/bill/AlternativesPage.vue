@@ -31,9 +31,8 @@ function compare(): void {
   ask(
     list.value.flatMap((a, key) => {
       const plan = planJob(a.job)
-      return plan.kind === 'worked'
-        ? [{ kind: 'lay' as const, key, problem: plan.cloth.lays[0].problem, seconds: SECONDS }]
-        : []
+      const problem = plan.kind === 'worked' ? plan.cloth.lays[0]?.problem : undefined
+      return problem ? [{ kind: 'lay' as const, key, problem, seconds: SECONDS }] : []
     }),
   )
 }

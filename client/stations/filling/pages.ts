@@ -1,4 +1,5 @@
 import type { Component } from 'vue'
+import type { Filling, PartWork } from '../../../contract/index.ts'
 import BlockDrawing from './sizing/BlockDrawing.vue'
 import SizingFields from './sizing/SizingFields.vue'
 import FoamFields from './foam/FoamFields.vue'
@@ -6,7 +7,7 @@ import SectionDrawing from './foam/SectionDrawing.vue'
 import LoadFields from './foam/LoadFields.vue'
 import CuttingFields from './cutting/CuttingFields.vue'
 import NestDrawing from './cutting/NestDrawing.vue'
-import OldFoamFields from './old-foam/OldFoamFields.vue'
+import TherePage from './there/TherePage.vue'
 import TestDrawing from './old-foam/TestDrawing.vue'
 
 export type Page = 'carries' | 'foam' | 'sizing' | 'cutting' | 'old'
@@ -38,8 +39,15 @@ export const FILLING_PAGES: readonly FillingPage[] = [
     has: ['school', 'thicknessExtra', 'wadding', 'measured'],
   },
   { page: 'cutting', label: 'Cutting', drawing: NestDrawing, fields: CuttingFields, has: ['glue', 'stock', 'trim'] },
-  { page: 'old', label: 'Old foam', drawing: TestDrawing, fields: OldFoamFields, has: ['test', 'old'] },
+  { page: 'old', label: 'What is there', drawing: TestDrawing, fields: TherePage, has: ['test', 'there'] },
 ]
+
+/** The pages that a part has use for: a filling that stays is neither advised on nor cut. */
+export const pagesFor = (filling: Filling, work: PartWork['kind']): readonly FillingPage[] =>
+  FILLING_PAGES.filter(({ page }) => {
+    if (filling.kind !== 'foam') return page === 'carries'
+    return work !== 'cover-only' || page !== 'cutting'
+  })
 
 /** The page that has the field a figure leads to (`filling.board`). */
 export const pageOf = (field: string | null): Page | null =>

@@ -6,6 +6,7 @@ import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { cushionKey } from '../../../core/job/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
+import AmountField from '../../ui/AmountField.vue'
 import LengthField from '../../ui/LengthField.vue'
 import { dayOf } from '../../ui/today.ts'
 import { setFit, UNMEASURED } from './fit-edits.ts'
@@ -64,6 +65,41 @@ const set = (change: Partial<CushionFit>, key: string) =>
       name="It sits"
       @update:model-value="set({ verdict: $event }, 'verdict')"
     />
+  </div>
+  <div class="field-row">
+    <span class="label">Left above the board</span>
+    <div class="fields-in-line">
+      <template v-if="fit.leftAbove !== null"
+        ><LengthField
+          :key="number"
+          :model-value="fit.leftAbove.leftMm"
+          :unit="unit"
+          name="Left above the board"
+          :min="0"
+          :max="1000"
+          @update:model-value="set({ leftAbove: { ...fit.leftAbove, leftMm: $event } }, 'left')"
+        />
+        under
+        <AmountField
+          :model-value="fit.leftAbove.massKg"
+          kind="mass"
+          name="Sitter, for what is left above the board"
+          :min="10"
+          :max="250"
+          @update:model-value="
+            $event !== null && fit.leftAbove && set({ leftAbove: { ...fit.leftAbove, massKg: $event } }, 'left-mass')
+          "
+        /><button type="button" class="plain-button" @click="set({ leftAbove: null }, 'left')">Not measured</button>
+      </template>
+      <button
+        v-else
+        type="button"
+        class="plain-button"
+        @click="set({ leftAbove: { massKg: 75, leftMm: Math.round(solid.thickness.value / 2) } }, 'left')"
+      >
+        Enter, by a rule beside the sitter
+      </button>
+    </div>
   </div>
   <div class="field-row">
     <label :for="`wrinkles-${number}`">Wrinkles</label

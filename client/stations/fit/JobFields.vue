@@ -44,7 +44,7 @@ const DAYS: Record<FollowUpKind, number> = { turn: 90, air: 30, wash: 365, foam:
 const daysUntil = (kind: FollowUpKind): number => {
   const [first] = props.plan.designs
   return kind === 'foam' && first?.filling.kind === 'foam'
-    ? Math.round(365 * first.filling.verdict.support.years)
+    ? Math.round(365 * (first.filling.verdict?.support.years ?? 0))
     : DAYS[kind]
 }
 const add = (kind: FollowUpKind) =>

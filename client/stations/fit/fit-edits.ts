@@ -7,6 +7,7 @@ export const UNMEASURED = (day: string): CushionFit => ({
   depthMm: null,
   thicknessMm: null,
   verdict: 'unknown',
+  leftAbove: null,
   wrinkles: '',
   stripesOffMm: null,
 })

@@ -9,7 +9,7 @@ import { rescueWords } from './rescue-words.ts'
 
 const plan = planJob(keepersBench())
 if (plan.kind !== 'worked') throw new Error('the demo job is planned')
-const [lay] = plan.cloth.lays
+const lay = plan.cloth.lays[0]!
 const [top, bottom] = ['1/top-plate', '1/bottom-plate'].map((id) => lay.pieces.find((p) => p.id === id)!)
 const placement = (id: string) => `${id} (1)`
 

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Cloth } from '../../../contract/index.ts'
 import { cushionKey } from '../../../core/job/index.ts'
 import { MAKE_UPS } from '../../../core/cover/index.ts'
-import type { WorkedPlan } from '../../../core/planned/index.ts'
+import { isSewn, type WorkedPlan } from '../../../core/planned/index.ts'
 import { formatLength, unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import QrCode from './QrCode.vue'
@@ -16,7 +16,7 @@ const { address } = useAddress()
 const labels = computed(() => {
   const { units, making } = jobs.whole!
   const say = (mm: number) => formatLength(mm, units)
-  const shown = props.plan.worked.filter((p) => props.only === '' || p.part.letter === props.only)
+  const shown = props.plan.worked.filter((p) => isSewn(p.part) && (props.only === '' || p.part.letter === props.only))
   const cushions = shown.flatMap((own) => own.cushions.inOrder.map(({ design }, i) => ({ own, design, i })))
   return cushions.map(({ own: { part, prefix, designs }, design, i }) => {
     const { width, depth, thickness } = designs[design]!.cover.solid

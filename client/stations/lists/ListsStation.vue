@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
-import { blockLabels, buyingList } from '../../../core/lists/index.ts'
+import { blockLabels, buyingList, keptList } from '../../../core/lists/index.ts'
 import { partName } from '../../../core/job/index.ts'
 import { cushionCount } from '../../../core/planned/index.ts'
 import { unitName } from '../../../core/units/index.ts'
@@ -43,6 +43,7 @@ const choices = computed(() => [
 ])
 const only = computed(() => (choices.value.some((c) => c.value === wantedPart.value) ? wantedPart.value : ''))
 const cutLines = computed(() => plan.value?.cutList.filter((l) => only.value === '' || l.part === only.value) ?? [])
+const kept = computed(() => (plan.value ? keptList(job.value, plan.value) : []))
 const labels = computed(() => {
   const designs = plan.value?.designs ?? []
   return (plan.value?.cutting ? blockLabels(plan.value.cutting, job.value) : []).filter(
@@ -98,6 +99,18 @@ const print = () => window.print()
           </tr>
         </tbody>
       </table>
+      <section v-if="kept.length > 0">
+        <h2>Stays</h2>
+        <table>
+          <tbody>
+            <tr v-for="k in kept" :key="k.what">
+              <th scope="row">{{ k.what }}</th>
+              <td class="n">{{ k.count ?? '' }}</td>
+              <td>{{ k.note }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
       <StripRows class="no-print" />
       <section v-if="labels.length > 0" class="block-labels">
         <h2>Block labels</h2>

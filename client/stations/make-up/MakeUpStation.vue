@@ -20,8 +20,11 @@ const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
 const page = ref<Page>('build')
 const inSpace = ref(false)
 watch(wantedField, (field) => (page.value = pageOf(field) ?? page.value), { immediate: true })
-const fields = computed(() => MAKE_UP_PAGES.find((p) => p.page === page.value)!.fields)
-const choices = MAKE_UP_PAGES.map((p) => ({ value: p.page, label: p.label }))
+const fields = computed(() => MAKE_UP_PAGES.find((p) => p.page === (stays.value ? 'build' : page.value))!.fields)
+const stays = computed(() => jobs.job?.work.kind === 'filling-only')
+const choices = computed(() =>
+  MAKE_UP_PAGES.filter((p) => !stays.value || p.page === 'build').map((p) => ({ value: p.page, label: p.label })),
+)
 /** A make-up that the cushion cannot take is mended here. */
 const isRefused = computed(() => jobs.plan?.warnings.some((w) => w.code === 'make-up-refused') ?? false)
 const VIEWS = [
@@ -51,7 +54,9 @@ const VIEWS = [
         <NotYet v-else />
       </div>
       <div class="figures sheet">
+        <p v-if="stays">The cover stays. What it is and where it opens tells how the new filling goes in.</p>
         <ChoiceButtons
+          v-else
           :model-value="page"
           :choices="choices"
           name="Page of the make-up"

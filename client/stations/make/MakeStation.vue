@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onKeyStroke, useWakeLock } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { cushionCount } from '../../../core/planned/index.ts'
+import { cushionCount, isSewn } from '../../../core/planned/index.ts'
 import { trimmed } from '../../../core/units/index.ts'
 import { figure, given, over } from '../../../core/working/index.ts'
 import LessonNotes from '../../job/LessonNotes.vue'
@@ -92,7 +92,11 @@ const print = () => window.print()
         </button>
       </div>
       <StepCard :row="row" :place="place" :of="rows.length" :is-big="isBig" @next="choose(null)" />
-      <FlatPanels v-if="design.chosen" :cover="shownCover ?? design.chosen.cover" class="panels" />
+      <FlatPanels
+        v-if="design.chosen && isSewn(design.chosen.part)"
+        :cover="shownCover ?? design.chosen.cover"
+        class="panels"
+      />
     </div>
     <div class="figures sheet no-print">
       <div v-if="!isBig" class="fields-in-line">

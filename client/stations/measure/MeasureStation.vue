@@ -19,12 +19,19 @@ import SeatDrawing from './SeatDrawing.vue'
 import ShapeFields from './ShapeFields.vue'
 import ShapePicker from './ShapePicker.vue'
 import TapePanel from './TapePanel.vue'
+import WorkFields from './WorkFields.vue'
 
 const jobs = useJob()
 const job = computed(() => jobs.job!)
 const seat = computed(() => job.value.seat)
 const cushions = computed(() => jobs.part!.cushions)
 const warnings = computed(() => jobs.plan!.warnings.filter((w) => w.station === 'measure'))
+/** What the tape goes round. */
+const TAPED = {
+  'cover-and-filling': 'The seat, by the tape',
+  'cover-only': 'The filling that stays, by the tape',
+  'filling-only': 'The seat, by the tape, as a check',
+} as const
 const slots = computed(() => slotsOf(seat.value))
 const picked = ref<Picked | null>(null)
 watch(
@@ -84,7 +91,8 @@ function setTurn(event: Event): void {
           Take over the shape of the diagonals
         </button>
       </p>
-      <h2>The seat, by the tape</h2>
+      <WorkFields />
+      <h2>{{ TAPED[job.work.kind] }}</h2>
       <ShapePicker />
       <ReadingsField v-for="s in slots" :key="s.slot" :slot-name="s.slot" :label="s.label" />
       <ShapeFields />

@@ -6,6 +6,7 @@ import { insertPoint, removePoint } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
 import LengthField from '../../ui/LengthField.vue'
 import { readDrawing } from './read-drawing.ts'
+import TemplateFields from './TemplateFields.vue'
 
 /** An outline as a table of points, typed or read from a drawing. */
 type Points = Extract<Footprint, { kind: 'points' }>
@@ -44,6 +45,7 @@ async function open(event: Event): Promise<void> {
           kind: 'points',
           points: [...points],
           source: { kind: 'file', name: file.name.slice(0, 200), report: [...report] },
+          template: shape.value.template,
         },
       })),
     )
@@ -68,6 +70,7 @@ async function open(event: Event): Promise<void> {
       </ul>
     </div>
   </div>
+  <TemplateFields />
   <div class="field-row">
     <span class="label">Points</span>
     <div>

@@ -1,6 +1,7 @@
 import type { Grade } from '../../../contract/index.ts'
 import {
   hardnessOf,
+  isJudgeable,
   isHardToSitOn,
   depthUnder,
   goodYears,
@@ -69,10 +70,11 @@ export interface AdviceQuestion {
 
 /**
  * Which foams can do a job: every grade in every thickness it comes in, and two-layer stacks, firm below and soft
- * above.
+ * above. Grades of which nobody knows how hard they are, or how long they live, are left out.
  */
-export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): Advice {
+export function adviseFoam(catalogue: readonly Grade[], question: AdviceQuestion): Advice {
   const { leastMm, mostMm } = question.limits
+  const grades = catalogue.filter((grade) => isJudgeable([{ grade, thicknessMm: leastMm }]))
   const byWorth = worthOn(question.load)
   const screen = (layers: readonly SettledLayer[]): Rejected => ({
     layers,
@@ -97,7 +99,7 @@ export function adviseFoam(grades: readonly Grade[], question: AdviceQuestion): 
     softest:
       alone.length === 0
         ? null
-        : alone.reduce((a, b) => (hardnessOf(b.layers[0]!.grade) < hardnessOf(a.layers[0]!.grade) ? b : a)),
+        : alone.reduce((a, b) => (hardnessOf(b.layers[0]!.grade)! < hardnessOf(a.layers[0]!.grade)! ? b : a)),
   }
 }
 
@@ -126,7 +128,7 @@ const THICKEST_MM = 300
 function candidate(layers: readonly SettledLayer[], { load, areaMm2 }: AdviceQuestion): Candidate {
   const verdict = judgeStack(layers, load)
   const volume = (l: SettledLayer) => (areaMm2 * l.thicknessMm) / 1e9
-  const massKg = layers.reduce((sum, l) => sum + volume(l) * l.grade.densityKgM3, 0)
+  const massKg = layers.reduce((sum, l) => sum + volume(l) * (l.grade.densityKgM3 ?? 0), 0)
   const cost = layers.reduce((sum, l) => sum + volume(l) * l.grade.pricePerM3, 0)
   return {
     ...verdict,
@@ -146,7 +148,7 @@ function pairStacks(grades: readonly Grade[], { load, limits }: AdviceQuestion):
   const fit = grades
     .flatMap((grade) =>
       grade.exposures.includes(load.exposure) && grade.sheets.length > 0
-        ? [{ grade, hardnessN: hardnessOf(grade) }]
+        ? [{ grade, hardnessN: hardnessOf(grade)! }]
         : [],
     )
     .toSorted((a, b) => a.hardnessN - b.hardnessN)

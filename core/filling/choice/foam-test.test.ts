@@ -13,7 +13,7 @@ const sampleOf = (grade: Grade, thicknessMm = 80): FoamTest => ({
   lengthMm: 500,
   widthMm: 400,
   thicknessMm,
-  massKg: grade.densityKgM3 * 0.5 * 0.4 * (thicknessMm / 1000),
+  massKg: grade.densityKgM3! * 0.5 * 0.4 * (thicknessMm / 1000),
   discMm: 200,
   presses: [],
   isSimulated: false,
@@ -159,7 +159,7 @@ describe('an unknown foam', () => {
     const grade = gradeFromTest(test, estimated(test), 'Old bench foam', 'old-bench-foam')
     expect(GradeSchema.safeParse(grade).success).toBe(true)
     expect(grade.sheets).toEqual([])
-    expect(Math.abs(grade.densityKgM3 - 30)).toBeLessThan(0.2)
+    expect(Math.abs(grade.densityKgM3! - 30)).toBeLessThan(0.2)
   })
 })
 

@@ -4,6 +4,7 @@ import {
   edgeFactor,
   FAMILIES,
   hardnessOf,
+  unknownsOf,
   supportFactorOf,
   testForces,
   type TestForces,
@@ -173,12 +174,13 @@ function scaledFit(
 /** The five nearest in firmness and density, and in support where that was measured. */
 function nearestGrades(estimate: Omit<FoamEstimate, 'nearest'>, grades: readonly Grade[]): readonly NearGrade[] {
   const of = (grade: Grade): number => {
-    const firmness = Math.log(hardnessOf(grade) / estimate.hardnessN) / Math.max(LEAST_SPREAD, estimate.hardnessError)
-    const density = Math.log(grade.densityKgM3 / estimate.densityKgM3) / DENSITY_ERROR
+    const firmness = Math.log(hardnessOf(grade)! / estimate.hardnessN) / Math.max(LEAST_SPREAD, estimate.hardnessError)
+    const density = Math.log(grade.densityKgM3! / estimate.densityKgM3) / DENSITY_ERROR
     const support = estimate.supportIsMeasured ? Math.log(supportFactorOf(grade) / estimate.supportFactor) / 0.1 : 0
     return Math.hypot(firmness, density, support)
   }
   return grades
+    .filter((grade) => unknownsOf([{ grade, thicknessMm: 1 }]).length === 0)
     .map((grade) => ({ grade, distance: of(grade) }))
     .toSorted((a, b) => a.distance - b.distance)
     .slice(0, 5)
@@ -188,6 +190,7 @@ function nearestGrades(estimate: Omit<FoamEstimate, 'nearest'>, grades: readonly
 export const gradeFromTest = (test: FoamTest, estimate: FoamEstimate, name: string, id: string): Grade => ({
   id,
   name,
+  said: '',
   family: test.family,
   densityKgM3: Number(estimate.densityKgM3.toFixed(1)),
   at25N: null,

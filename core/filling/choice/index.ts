@@ -10,8 +10,9 @@ export {
   type Relaxation,
 } from './advice.ts'
 export { estimateFoam, gradeFromTest, type FoamEstimate, type FoamTestFault, type NearGrade } from './foam-test.ts'
+export { sitterOn, type SitterFound } from './sitter.ts'
 export { startGrade } from './start-grade.ts'
-export { judgeOldFoam, MOST_LOST, type OldFoamReason, type OldFoamVerdict } from './old-foam.ts'
+export { judgeBody, MOST_LOST, type OldFoamReason, type OldFoamVerdict } from './old-foam.ts'
 export { MOST_SHEETS, nearestStack, stackFor } from './stacks.ts'
 export { isCalm, isMatterOfTaste, judgeStack, type Doubt, type Failure, type Feel, type Verdict } from './verdict.ts'
 export {
@@ -24,5 +25,7 @@ export {
   percent,
   relaxationWords,
   STANDING_WORDS,
+  trialWords,
+  UNKNOWN_WORDS,
   verdictWords,
 } from './words.ts'

@@ -1,6 +1,6 @@
 import type { Grade } from '../../../contract/index.ts'
-import { goodYears, hardnessOf, isHardToSitOn, loadCaseOf, USUAL_LOAD } from '../model/index.ts'
-import { firmnessOf } from '../firmness.ts'
+import { goodYears, hardnessOf, isHardToSitOn, isJudgeable, loadCaseOf, USUAL_LOAD } from '../model/index.ts'
+import { firmnessOf, type Firmness } from '../firmness.ts'
 import { judgeStack, type Verdict } from './verdict.ts'
 
 /**
@@ -10,7 +10,8 @@ import { judgeStack, type Verdict } from './verdict.ts'
  */
 export function startGrade(grades: readonly Grade[], thicknessMm: number): Grade {
   const load = loadCaseOf(USUAL_LOAD)
-  const judged = grades.map((grade) => ({ grade, verdict: judgeStack([{ grade, thicknessMm }], load) }))
+  const known = grades.filter((grade) => isJudgeable([{ grade, thicknessMm }]))
+  const judged = known.map((grade) => ({ grade, verdict: judgeStack([{ grade, thicknessMm }], load) }))
   const [best] = judged
     .filter(({ verdict }) => verdict.failures.length === 0)
     .toSorted(
@@ -18,7 +19,12 @@ export function startGrade(grades: readonly Grade[], thicknessMm: number): Grade
         misses(a.grade, a.verdict) - misses(b.grade, b.verdict) ||
         costPerYear(a.grade, a.verdict) - costPerYear(b.grade, b.verdict),
     )
-  return best?.grade ?? grades.find((g) => firmnessOf(hardnessOf(g)) === 'medium') ?? grades[0]!
+  return best?.grade ?? grades.find((g) => isFirmness(g, 'medium')) ?? grades[0]!
+}
+
+const isFirmness = (grade: Grade, wanted: Firmness): boolean => {
+  const hardnessN = hardnessOf(grade)
+  return hardnessN !== null && firmnessOf(hardnessN) === wanted
 }
 
 const misses = (grade: Grade, { doubts }: Verdict): number => doubts.length + (isHardToSitOn(grade) ? 2 : 0)

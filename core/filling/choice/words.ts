@@ -1,7 +1,7 @@
-import type { Exposure } from '../../../contract/index.ts'
+import type { Exposure, Trial } from '../../../contract/index.ts'
 import { formatLengthWithUnit, isInch, KG_PER_LB, trimmed, type LengthUnit } from '../../units/index.ts'
 import { sayAmount, sayAmountWithUnit } from '../../working/index.ts'
-import { goodYears, type LoadCase, type SettledLayer, type Standing } from '../model/index.ts'
+import { goodYears, type LoadCase, type SettledLayer, type Standing, type Unknown } from '../model/index.ts'
 import type { Relaxation } from './advice.ts'
 import { MOST_LOST, type OldFoamReason } from './old-foam.ts'
 import type { Doubt, Failure, Feel, Verdict } from './verdict.ts'
@@ -60,6 +60,23 @@ export function verdictWords({ support }: Verdict, { sitters }: LoadCase, unit: 
 /** Nobody is weighed to the gram: whole kilograms, or whole pounds. */
 const wholeMass = (massKg: number, unit: LengthUnit): number =>
   isInch(unit) ? Math.round(massKg / KG_PER_LB) * KG_PER_LB : Math.round(massKg)
+
+export const UNKNOWN_WORDS: Readonly<Record<Unknown, string>> = {
+  density: 'how heavy it is',
+  force: 'how hard it is',
+  life: 'how long it lasts',
+}
+
+const TRIAL_VERDICTS: Readonly<Record<Trial['verdict'], string>> = {
+  'too-soft': 'too soft',
+  right: 'right',
+  'too-firm': 'too firm',
+  'felt-the-board': 'felt the board',
+}
+
+/** `Wim, 80 kg, 20 minutes: too soft`. */
+export const trialWords = ({ who, massKg, minutes, verdict }: Trial, unit: LengthUnit): string =>
+  `${who === '' ? '' : `${who}, `}${sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)}, ${minutes} minutes: ${TRIAL_VERDICTS[verdict]}`
 
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   clear: 'stands clear of the board',

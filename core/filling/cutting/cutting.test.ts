@@ -205,11 +205,35 @@ describe('glue, wadding and film', () => {
     expect(wrapped('folded')).toBeCloseTo(2 * (0.6 + 0.12 + 0.2), 6)
   })
 
-  it('film right round and a tenth for laps', () =>
-    expect(cut(blockOf(600, 500, 100), { film: true }).supplies.filmM2!.value / 1e6).toBeCloseTo(
-      1.1 * (0.6 + 2.2 * 0.1),
-      6,
-    ))
+  it('film by hand: girth 2 x (500 + 100) and a lap of 50, by 600 and at both ends 50 and a lap of 50: 1250 x 800', () => {
+    const { supplies } = cut(blockOf(600, 500, 100), { film: 'taken-out' })
+    expect(supplies.pieces).toEqual([{ what: 'film', where: 'round block A', count: 1, lengthMm: 800, widthMm: 1250 }])
+    expect(supplies.filmM2!.value / 1e6).toBeCloseTo(1, 9)
+  })
+
+  it('wadding as it is cut from the roll: a strip, and for folded ends two pieces each, once for each layer', () => {
+    const wrapped = {
+      ...blockOf(600, 500, 100, 3),
+      wadding: { ...usualWadding(20), ends: 'folded', layers: 2 },
+    } as const
+    expect(planCutting([wrapped], USUAL_CUTTING).supplies.pieces).toEqual([
+      { what: 'wadding', where: 'round of block A', count: 6, widthMm: 600, lengthMm: 1200 },
+      { what: 'wadding', where: 'ends of block A', count: 24, widthMm: 100, lengthMm: 500 },
+    ])
+  })
+
+  it('glue by joint: one face is half as much, two coats twice; 0.3 m² between two sheets of 600 x 500', () => {
+    const glued = (glueFaces: 1 | 2, glueCoats: 1 | 2) => cut(blockOf(600, 500, 125), { glueFaces, glueCoats }).supplies
+    expect(glued(2, 1).joints).toMatchObject([{ letter: 'A', areaMm2: 300_000 }])
+    expect(glued(1, 1).glue!.value).toBeCloseTo(0.027, 9)
+    expect(glued(1, 2).glue!.value).toBeCloseTo(0.054, 9)
+    expect(glued(2, 2).glue!.value).toBeCloseTo(0.108, 9)
+  })
+
+  it('an order cut to size says how much larger, for trimming', () =>
+    expect(cut(blockOf(600, 500, 100), { supply: 'cut-to-size', oversizeMm: 10 }).order).toMatchObject([
+      { widthMm: 610, depthMm: 510, thicknessMm: 100 },
+    ]))
 })
 
 describe('tools', () => {

@@ -53,7 +53,7 @@ export function planCutting(blocks: readonly BlockToCut[], cutting: Cutting): Cu
       kept.filter((n) => n.group === group.id),
     ),
   )
-  const order = blocks.flatMap(orderLines)
+  const order = blocks.flatMap((b) => orderLines(b, cutting.oversizeMm))
   const bought = buys.flatMap((b) => b.buy ?? [])
   const sheets = figure({
     id: 'filling.sheets',
@@ -120,9 +120,9 @@ function buyOf(group: FoamGroup, nest: readonly NestLay[]): GroupBuy {
   }
 }
 
-function orderLines({ letter, count, block, layers }: BlockToCut): readonly OrderLine[] {
+function orderLines({ letter, count, block, layers }: BlockToCut, excessMm: number): readonly OrderLine[] {
   let fromMm = 0
-  return layers.map(({ grade, thicknessMm }, i): OrderLine => {
+  return layers.flatMap(({ grade, thicknessMm, stays = false }, i): readonly OrderLine[] => {
     const box = boxOf(
       needOf(
         block.outline,
@@ -131,14 +131,15 @@ function orderLines({ letter, count, block, layers }: BlockToCut): readonly Orde
         (fromMm += thicknessMm),
       ),
     )
-    return {
+    const line = {
       what: `Block ${letter}${layers.length > 1 ? `, layer ${i + 1} from the board` : ''}`,
       grade,
       count,
-      widthMm: box.maxX - box.minX,
-      depthMm: box.maxY - box.minY,
+      widthMm: box.maxX - box.minX + excessMm,
+      depthMm: box.maxY - box.minY + excessMm,
       thicknessMm,
     }
+    return stays ? [] : [line]
   })
 }
 
@@ -162,7 +163,7 @@ function orderCost(order: readonly OrderLine[]): Figure {
     id: 'filling.cost',
     label: 'Foam cost',
     quantity: 'money',
-    sum: lines.length === 1 ? lines[0]! : plus(...lines),
+    sum: lines.length === 0 ? given(0, 'money', 'all is there') : lines.length === 1 ? lines[0]! : plus(...lines),
     rule: 'cut to size, by the box of each part',
     setBy: 'catalogue',
     change: 'filling.layers',

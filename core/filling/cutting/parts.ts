@@ -41,6 +41,8 @@ export interface Slice {
   readonly thicknessMm: number
   readonly fromMm: number
   readonly joins: Joins
+  /** An old body: it lies in the block, and is not cut. */
+  readonly stays: boolean
 }
 
 export interface BlockParts {
@@ -48,8 +50,8 @@ export interface BlockParts {
   readonly slices: readonly Slice[]
   /** Layers whose thickness no stack of up to three sheets makes. */
   readonly unmade: readonly { readonly layer: number; readonly wantedMm: number; readonly nearestMm: number }[]
-  /** Glued on both sides: between slices and at joins, for one block. */
-  readonly gluedMm2: number
+  /** What is glued in one block: between sheets, and at joins. */
+  readonly joints: readonly { readonly where: string; readonly areaMm2: number }[]
 }
 
 export interface BlockToCut {
@@ -75,6 +77,7 @@ export function partsOf(block: BlockToCut, cutting: Cutting): BlockParts {
   const multiple = slices.length > 1
   let n = 0
   const parts = slices.flatMap((slice, i) => {
+    if (slice.stays) return []
     const outlines = piecesOf(block.block, slice, cutting)
     return outlines.map((outline, k): FoamPart => {
       const box = boxOf(outline)
@@ -98,16 +101,18 @@ export function partsOf(block: BlockToCut, cutting: Cutting): BlockParts {
   })
   const between = slices
     .slice(1)
-    .reduce((sum, s) => sum + areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)), 0)
-  const atJoins = slices.reduce(
-    (sum, s) =>
-      sum +
+    .map((s, i) => ({
+      where: `between sheet ${i + 1} and ${i + 2} from the board`,
+      areaMm2: areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)),
+    }))
+  const atJoins = slices.flatMap((s, i) => {
+    const areaMm2 =
       (s.joins.across.length * block.block.depth.value + s.joins.deep.length * block.block.width.value) *
-        s.thicknessMm *
-        (cutting.joint === 'scarf' ? Math.SQRT2 : 1),
-    0,
-  )
-  return { parts, slices, unmade: unmadeOf(block, cutting), gluedMm2: between + atJoins }
+      s.thicknessMm *
+      (cutting.joint === 'scarf' ? Math.SQRT2 : 1)
+    return areaMm2 > 0 ? [{ where: multiple ? `joins of sheet ${i + 1} from the board` : 'joins', areaMm2 }] : []
+  })
+  return { parts, slices, unmade: unmadeOf(block, cutting), joints: [...between, ...atJoins] }
 }
 
 /** Thicknesses that a layer can be built from: sheets sold, and pieces of the same grade in stock. */
@@ -130,16 +135,19 @@ const leansOf = (block: Solid): readonly number[] => block.edges.map((e) => e.le
 function slicesOf({ block, layers, use, sheetMm = null }: BlockToCut, cutting: Cutting): readonly Slice[] {
   const slices: Slice[] = []
   let fromMm = 0
-  layers.forEach(({ grade, thicknessMm: layerMm }, layer) => {
-    for (const thicknessMm of sheetMm === null
-      ? sheetsOf(layerMm, grade, cutting)
-      : Array<number>(Math.ceil(layerMm / sheetMm - 1e-9)).fill(sheetMm)) {
+  layers.forEach(({ grade, thicknessMm: layerMm, stays = false }, layer) => {
+    for (const thicknessMm of stays
+      ? [layerMm]
+      : sheetMm === null
+        ? sheetsOf(layerMm, grade, cutting)
+        : Array<number>(Math.ceil(layerMm / sheetMm - 1e-9)).fill(sheetMm)) {
       const box = boxOf(needOf(block.outline, leansOf(block), fromMm, fromMm + thicknessMm))
       const need = { width: box.maxX - box.minX, depth: box.maxY - box.minY }
-      const joins = isOrderedWhole(cutting)
-        ? NO_JOINS
-        : planJoins(block, need, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
-      slices.push({ layer, grade, thicknessMm, fromMm, joins })
+      const joins =
+        isOrderedWhole(cutting) || stays
+          ? NO_JOINS
+          : planJoins(block, need, roomsFor(grade, thicknessMm, cutting), use, slices.at(-1)?.joins ?? NO_JOINS)
+      slices.push({ layer, grade, thicknessMm, fromMm, joins, stays })
       fromMm += thicknessMm
     }
   })
@@ -155,7 +163,8 @@ function sheetsOf(layerMm: number, grade: Grade, cutting: Cutting): readonly num
 }
 
 const unmadeOf = ({ layers, sheetMm = null }: BlockToCut, cutting: Cutting): BlockParts['unmade'] =>
-  (isOrderedWhole(cutting) ? [] : layers).flatMap(({ grade, thicknessMm: layerMm }, layer) => {
+  (isOrderedWhole(cutting) ? [] : layers).flatMap(({ grade, thicknessMm: layerMm, stays = false }, layer) => {
+    if (stays) return []
     const thicknessMm = sheetMm ?? layerMm
     const offered = offeredFor(grade, cutting)
     return stackFor(thicknessMm, offered).length > 0

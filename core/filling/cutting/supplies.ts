@@ -1,5 +1,5 @@
-import type { Wadding } from '../../../contract/index.ts'
-import { areaOf, perimeterOf } from '../../outline/index.ts'
+import type { Cutting, Wadding } from '../../../contract/index.ts'
+import { areaOf } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import {
   entered,
@@ -18,22 +18,40 @@ export interface Supplies {
   readonly glue: Figure | null
   readonly waddingM2: Figure | null
   readonly filmM2: Figure | null
+  /** Wadding and film as they are cut from the roll. */
+  readonly pieces: readonly SupplyPiece[]
+  /** Glued joints of one block each. */
+  readonly joints: readonly GlueJoint[]
+}
+
+export interface SupplyPiece {
+  readonly what: 'wadding' | 'film'
+  readonly where: string
+  readonly count: number
+  readonly lengthMm: number
+  readonly widthMm: number
+}
+
+export interface GlueJoint {
+  readonly letter: string
+  readonly where: string
+  readonly areaMm2: number
 }
 
 export interface SuppliedBlock {
   readonly letter: string
   readonly count: number
   readonly block: Solid
-  readonly gluedMm2: number
+  readonly joints: readonly { readonly where: string; readonly areaMm2: number }[]
   readonly wadding: Wadding | null
 }
 
-/** Film laps over itself where it is taped. */
-const FILM_LAP = 0.1
+/** Film laps over itself where it is taped, and at both ends over half the thickness. */
+const FILM_LAP_MM = 50
 
 export function suppliesFor(
   blocks: readonly SuppliedBlock[],
-  cutting: { readonly glueGM2: number; readonly film: boolean },
+  cutting: Pick<Cutting, 'glueGM2' | 'glueFaces' | 'glueCoats' | 'film'>,
 ): Supplies {
   const all = (id: string, label: string, quantity: 'area', of: (b: SuppliedBlock) => number): Expression => {
     const terms = blocks
@@ -52,7 +70,9 @@ export function suppliesFor(
       )
     return terms.length === 1 ? terms[0]! : plus(...terms)
   }
-  const glued = blocks.some((b) => b.gluedMm2 > 0)
+  const gluedMm2 = (b: SuppliedBlock) => b.joints.reduce((sum, j) => sum + j.areaMm2, 0)
+  const glued = blocks.some((b) => gluedMm2(b) > 0)
+  const isFilmed = cutting.film !== 'none'
   return {
     glue: glued
       ? figure({
@@ -61,16 +81,14 @@ export function suppliesFor(
           quantity: 'mass',
           sum: over(
             times(
-              given(2, 'count', 'faces'),
-              over(
-                all('filling.glued', 'Glued area', 'area', (b) => b.gluedMm2),
-                unitsIn(1e6, 'mm² in a m²'),
-              ),
+              given(cutting.glueFaces, 'count', cutting.glueFaces === 1 ? 'face' : 'faces'),
+              over(all('filling.glued', 'Glued area', 'area', gluedMm2), unitsIn(1e6, 'mm² in a m²')),
               given(cutting.glueGM2, 'plain', 'grams for a m² of face'),
+              ...(cutting.glueCoats === 1 ? [] : [given(cutting.glueCoats, 'count', 'coats')]),
             ),
             given(1000, 'plain', 'grams in a kg'),
           ),
-          rule: 'both faces; a few minutes to tack',
+          rule: `${cutting.glueFaces === 1 ? 'one face' : 'both faces'}${cutting.glueCoats === 1 ? '' : ', two coats'}; a few minutes to tack`,
           change: 'filling.glue',
         })
       : null,
@@ -86,19 +104,51 @@ export function suppliesFor(
           change: 'filling.wadding',
         })
       : null,
-    filmM2: cutting.film
+    filmM2: isFilmed
       ? figure({
           id: 'filling.film',
           label: 'Film',
           quantity: 'area',
-          sum: times(
-            all('filling.filmed', 'Faces of the block', 'area', (b) => surfaceOf(b.block)),
-            plus(1, given(FILM_LAP, 'share', 'laps')),
-          ),
-          rule: 'right round the block',
+          sum: all('filling.filmed', 'Piece of film', 'area', (b) => {
+            const { lengthMm, widthMm } = filmPiece(b.block)
+            return lengthMm * widthMm
+          }),
+          rule: 'girth and a lap, by the length and at both ends half the thickness and a lap',
         })
       : null,
+    pieces: blocks.flatMap((b) => [
+      ...(b.wadding ? waddingPieces(b, b.wadding) : []),
+      ...(isFilmed
+        ? [{ what: 'film', where: `round block ${b.letter}`, count: b.count, ...filmPiece(b.block) } as const]
+        : []),
+    ]),
+    joints: blocks.flatMap((b) => b.joints.map((j) => ({ letter: b.letter, ...j }))),
   }
+}
+
+/** One sheet of film, rolled round the block and closed at its ends. */
+const filmPiece = ({ width, depth, thickness }: Solid): Pick<SupplyPiece, 'lengthMm' | 'widthMm'> => {
+  const [long, short] = [Math.max(width.value, depth.value), Math.min(width.value, depth.value)]
+  return {
+    lengthMm: long + 2 * (thickness.value / 2 + FILM_LAP_MM),
+    widthMm: 2 * (short + thickness.value) + FILM_LAP_MM,
+  }
+}
+
+/** The strip round front to back, and the ends. */
+function waddingPieces({ letter, count, block }: SuppliedBlock, wadding: Wadding): readonly SupplyPiece[] {
+  const strip = wrapStrip(block, wadding)
+  const ends = { bare: 0, covered: 1, folded: 2 }[wadding.ends]
+  const piece = (where: string, each: number, size: Pick<SupplyPiece, 'lengthMm' | 'widthMm'>): SupplyPiece => ({
+    what: 'wadding',
+    where: `${where} of block ${letter}`,
+    count: each * count * wadding.layers,
+    ...size,
+  })
+  return [
+    ...(strip.lengthMm > 0 ? [piece('round', 1, strip)] : []),
+    ...(ends > 0 ? [piece('ends', 2 * ends, { lengthMm: block.depth.value, widthMm: block.thickness.value })] : []),
+  ]
 }
 
 /** The strip that goes round front to back, as it is cut from the roll of wadding. */
@@ -121,6 +171,3 @@ function wrappedArea(block: Solid, { top, bottom, front, back, ends }: Wadding):
     { bare: 0, covered: 2, folded: 4 }[ends] * depth.value * thickness.value
   )
 }
-
-const surfaceOf = ({ outline, thickness }: Solid): number =>
-  2 * areaOf(outline) + perimeterOf(outline) * thickness.value

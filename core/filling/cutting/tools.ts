@@ -22,7 +22,10 @@ export const USUAL_CUTTING: Cutting = {
   joint: 'butt',
   supply: 'sheets',
   glueGM2: 90,
-  film: false,
+  glueFaces: 2,
+  glueCoats: 1,
+  film: 'none',
+  oversizeMm: 0,
   stock: [],
   nest: null,
 }

@@ -17,8 +17,14 @@ const BY_DENSITY = [
   { below: Infinity, years: [10, 15], lossShare: 0.08 },
 ] as const
 
+/** Whether its life is known: set on the grade, or by its density. */
+export const isLifeKnown = ({ densityKgM3, ageing }: Pick<Grade, 'densityKgM3' | 'ageing'>): boolean =>
+  ageing !== null || densityKgM3 !== null
+
+/** @throws RangeError when neither its density nor its own ageing is known (a bug of the caller). */
 export function ageingOf({ densityKgM3, ageing }: Pick<Grade, 'densityKgM3' | 'ageing'>): Ageing {
+  if (!ageing && densityKgM3 === null) throw new RangeError('ageingOf: nobody knows its density')
   if (ageing) return { ...ageing, says: `${ageing.years} years, set on this grade` }
-  const { years, lossShare } = BY_DENSITY.find((c) => densityKgM3 < c.below)!
+  const { years, lossShare } = BY_DENSITY.find((c) => densityKgM3! < c.below)!
   return { lossShare, years: years[1], says: `${years[0]} to ${years[1]} years of daily use, by density` }
 }

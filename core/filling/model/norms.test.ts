@@ -8,6 +8,7 @@ const foam = (pounds: number, supportFactor: number, family: FoamFamily = 'conve
   id: 'norm',
   name: `${pounds} lb`,
   family,
+  said: '',
   densityKgM3: 35,
   at25N: pounds * N_PER_LBF,
   at40N: null,

@@ -15,6 +15,8 @@ export interface TestForces {
 /**
  * The three forces of a grade; what the supplier leaves out comes from the support factor and the habits of
  * its family. A foam with a low support factor climbs less to 40 % as well.
+ *
+ * @throws RangeError when neither the force at 25 % nor that at 40 % is known (a bug of the caller).
  */
 export function testForces(grade: Pick<Grade, 'family' | 'at25N' | 'at40N' | 'at65N' | 'supportFactor'>): TestForces {
   const habits = FAMILIES[grade.family]
@@ -22,6 +24,7 @@ export function testForces(grade: Pick<Grade, 'family' | 'at25N' | 'at40N' | 'at
     grade.supportFactor ??
     (grade.at25N !== null && grade.at65N !== null ? grade.at65N / grade.at25N : habits.supportFactor)
   const ratio40 = Math.min(habits.ratio40, 1 + LOW_SUPPORT_SHARE * (support - 1))
+  if (grade.at25N === null && grade.at40N === null) throw new RangeError('testForces: nobody knows its force')
   const at25N = grade.at25N ?? grade.at40N! / ratio40
   const at40N = grade.at40N ?? at25N * ratio40
   // Where forces at 25 and 40 % are both given and rise fast, the factor may not bring 65 % below 40 %.
@@ -29,8 +32,12 @@ export function testForces(grade: Pick<Grade, 'family' | 'at25N' | 'at40N' | 'at
   return { at25N, at40N, at65N }
 }
 
-/** Force at 40 % compression in newtons: how the trade speaks of firmness. */
-export const hardnessOf = (grade: Grade): number => testForces(grade).at40N
+/** Whether anything of its force is known; never told from its density, or from a word. */
+export const isForceKnown = ({ at25N, at40N }: Pick<Grade, 'at25N' | 'at40N'>): boolean =>
+  at25N !== null || at40N !== null
+
+/** Force at 40 % compression in newtons: how the trade speaks of firmness. Null where nobody knows. */
+export const hardnessOf = (grade: Grade): number | null => (isForceKnown(grade) ? testForces(grade).at40N : null)
 
 export const supportFactorOf = (grade: Grade): number => {
   const { at25N, at65N } = testForces(grade)

@@ -11,6 +11,8 @@ import { depthUnder, forceAt, sunkUnder, type Sunk } from './sunk.ts'
 export interface SettledLayer {
   readonly grade: Layer['grade']
   readonly thicknessMm: number
+  /** An old body that stays: neither cut nor bought. */
+  readonly stays?: boolean
 }
 
 /** One sitter at rest. */
@@ -69,7 +71,7 @@ const known = new WeakMap<Grade, Map<number, FoamCurve>>()
 
 /** The curve of a grade after a share of its life. */
 function curveAfter(grade: Grade, lifeShare: number): FoamCurve {
-  const left = 1 - lifeShare * ageingOf(grade).lossShare
+  const left = lifeShare === 0 ? 1 : 1 - lifeShare * ageingOf(grade).lossShare
   if (lifeShare > 0 && lifeShare < 1) return curveOf(grade, left)
   const ages = known.get(grade) ?? new Map<number, FoamCurve>()
   known.set(grade, ages)

@@ -4,7 +4,7 @@ import type { Raised } from '../../warning/index.ts'
 import type { FillingWarning } from '../warning.ts'
 import { figure, minus, over, type Figure } from '../../working/index.ts'
 import type { FitCause } from './fit-causes.ts'
-import type { Sizing } from './size-block.ts'
+import type { Sizing } from './by-school.ts'
 
 export type Direction = 'width' | 'depth' | 'thickness'
 
@@ -27,6 +27,8 @@ export interface DirectionRules {
   readonly seat: CushionSize
   readonly school: SizingSchool
   readonly isWadded: boolean
+  /** The block, or the cover, is there already: its size is nobody's choice. */
+  readonly isThere?: boolean
   /** A border drawn to the thickness takes its bottom seam out of it. */
   readonly borderLost: Figure | null
 }
@@ -76,10 +78,14 @@ export function fitByDirection({ wrapped, cover }: Sizing, rules: DirectionRules
 /** Sizes nearer to each other than this are shown as one. */
 const SAME_MM = 0.05
 
-function causesOf(way: Direction, { school, isWadded, borderLost }: DirectionRules): readonly FitCause[] {
-  const causes: FitCause[] = []
+function causesOf(
+  way: Direction,
+  { school, isWadded, borderLost, isThere = false }: DirectionRules,
+): readonly FitCause[] {
+  const causes: FitCause[] = isThere ? ['as-it-is'] : []
   if (school.kind === 'full-block') causes.push(way === 'thickness' ? 'extra-thickness' : 'oversize')
   if (school.kind === 'snug-cover') causes.push('allowance-left-out')
+  if (school.kind === 'into-cover') causes.push('squeeze-asked')
   if (school.kind === 'thinner-block' && way === 'thickness') causes.push('thinner-block')
   if (isWadded) causes.push(school.kind === 'wrap-then-measure' ? 'cut-to-wrapped' : 'wadding')
   if (borderLost && way === 'thickness') causes.push('border-drawn')

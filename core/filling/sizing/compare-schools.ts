@@ -1,7 +1,8 @@
 import type { SizingSchool } from '../../../contract/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { fitOf, type Fit } from './fit.ts'
-import { sizeBlock, type Sizing, type SizingRules } from './size-block.ts'
+import type { Sizing, SizingRules } from './by-school.ts'
+import { sizeBlock, type Stays } from './size-block.ts'
 import { SCHOOL_KINDS, usualSchool } from './usual.ts'
 
 /** What one school would make of a cushion. */
@@ -16,10 +17,11 @@ export interface SchoolEffect {
 }
 
 /** All schools side by side on one cushion: the chosen one as it is set, the others as usual. */
-export function compareSchools(cushion: Solid, chosen: SizingRules): readonly SchoolEffect[] {
+export function compareSchools(cushion: Solid, chosen: SizingRules, stays?: Stays): readonly SchoolEffect[] {
   return SCHOOL_KINDS.map((kind) => {
     const isChosen = kind === chosen.school.kind
-    const sizing = sizeBlock(cushion, isChosen ? chosen : { ...chosen, ...usualSchool(kind, cushion.thickness.value) })
+    const rules = isChosen ? chosen : { ...chosen, ...usualSchool(kind, cushion.thickness.value) }
+    const sizing = sizeBlock(cushion, rules, stays)
     const finished = expectedSize(sizing)
     return {
       kind,

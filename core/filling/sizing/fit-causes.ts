@@ -7,6 +7,8 @@ export type FitCause =
   | 'wadding'
   | 'thinner-block'
   | 'cut-to-wrapped'
+  | 'squeeze-asked'
+  | 'as-it-is'
 
 export const FIT_CAUSES: Readonly<Record<FitCause, string>> = {
   oversize: 'the block is cut larger',
@@ -16,4 +18,6 @@ export const FIT_CAUSES: Readonly<Record<FitCause, string>> = {
   wadding: 'wadding',
   'thinner-block': 'the block is thinner',
   'cut-to-wrapped': 'the cover goes round the wadding',
+  'squeeze-asked': 'the squeeze that was asked for',
+  'as-it-is': 'what stays is as large as it is',
 }

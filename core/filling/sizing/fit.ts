@@ -1,5 +1,5 @@
 import type { Firmness } from '../firmness.ts'
-import type { Sizing } from './size-block.ts'
+import type { Sizing } from './by-school.ts'
 import type { Raised } from '../../warning/index.ts'
 import type { FillingWarning } from '../warning.ts'
 import { figure, minus, over, plus, times, type Figure } from '../../working/index.ts'
@@ -17,7 +17,12 @@ export interface Fit {
  * How the cover squeezes its filling, as girth of the filling over girth of the cover, each way. The windows move by
  * what the shop has learnt.
  */
-export function fitOf(sizing: Sizing, firmness: Firmness, shiftShare = 0, borderLost: Figure | null = null): Fit {
+export function fitOf(
+  sizing: Sizing,
+  firmness: Firmness | null,
+  shiftShare = 0,
+  borderLost: Figure | null = null,
+): Fit {
   const share = (way: 'width' | 'depth', id: string, label: string) =>
     figure({
       id,
@@ -47,8 +52,8 @@ export function fitOf(sizing: Sizing, firmness: Firmness, shiftShare = 0, border
 /** A twentieth of a percent is under what a tape shows. */
 const UNSEEN = 0.0005
 
-/** Windows of the trade: 0, 1, 3 and 5 %; soft foam moves the upper three by 1 %. */
-export function verdictOf(share: number, firmness: Firmness): FitVerdict {
+/** Windows of the trade: 0, 1, 3 and 5 %; soft foam moves the upper three by 1 %, foam that nobody knows does not. */
+export function verdictOf(share: number, firmness: Firmness | null): FitVerdict {
   const give = giveOf(firmness)
   if (share < -UNSEEN) return 'loose'
   if (share <= 0.01 + give) return 'easy'
@@ -57,7 +62,7 @@ export function verdictOf(share: number, firmness: Firmness): FitVerdict {
 }
 
 const SNUG_UP_TO = 0.03
-const giveOf = (firmness: Firmness): number => (firmness === 'soft' ? 0.01 : 0)
+const giveOf = (firmness: Firmness | null): number => (firmness === 'soft' ? 0.01 : 0)
 
 /** The middle of what is neither loose nor tight. */
 export const middleOfRight = (firmness: Firmness): number => (SNUG_UP_TO + giveOf(firmness)) / 2

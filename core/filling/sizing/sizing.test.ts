@@ -186,6 +186,7 @@ describe('the schools side by side', () => {
       'snug-cover',
       'wrap-then-measure',
       'thinner-block',
+      'into-cover',
     ])
     expect(effects.filter((e) => e.isChosen).map((e) => e.kind)).toEqual(['full-block'])
     expect(effect('full-block').sizing.block.thickness.value).toBe(84)

@@ -7,6 +7,7 @@ export const SCHOOL_KINDS = [
   'snug-cover',
   'wrap-then-measure',
   'thinner-block',
+  'into-cover',
 ] as const satisfies readonly SizingSchool['kind'][]
 
 /** One layer front to back, as a wrap is laid on; the ends bare. */
@@ -42,6 +43,8 @@ export function usualSchool(
         school: { kind, thinnerShare: 0.125 },
         wadding: usualWadding(Math.min(200, Math.max(1, Math.round((thicknessMm * 0.125 * 3) / 2)))),
       }
+    case 'into-cover':
+      return { school: { kind, widthShare: 0.01, depthShare: 0.015, thicknessShare: 0.04 }, wadding: null }
     default:
       return kind satisfies never
   }

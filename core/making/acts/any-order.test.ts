@@ -6,7 +6,7 @@ import { demoJobs, keepersBenchPart } from '../../demo/index.ts'
 import { jobOf, newSeat } from '../../job/index.ts'
 import { planJob } from '../../plan/index.ts'
 import type { WorkedPlan } from '../../planned/index.ts'
-import { anyFilling } from '../../testing/fillings.ts'
+import { anyFilling, anyWork } from '../../testing/fillings.ts'
 import { anyMakeUpOf } from '../../testing/make-ups.ts'
 import { anySeat } from '../../testing/seats.ts'
 import { planOne } from '../../testing/jobs.ts'
@@ -58,6 +58,10 @@ const THINGS: readonly (readonly [word: RegExp, isThere: (plan: WorkedPlan) => b
       p.designs.some((d) => d.part.makeUp.construction.kind === 'pull-over') || (p.cutting?.blocks.length ?? 0) > 0,
   ],
   [/\bstapl/i, (p) => p.designs.some((d) => d.part.makeUp.construction.kind === 'pull-over')],
+  [/\bcut the foam\b|electric knife/i, (p) => (p.cutting?.groups.length ?? 0) > 0],
+  [/\bchalk\b|\bshears\b|\bcloth batch\b/i, (p) => p.sewn.length > 0],
+  [/\bold cover\b/i, (p) => p.worked.some(({ part }) => part.work.kind === 'cover-only')],
+  [/\bunpick/i, (p) => p.worked.some(({ part }) => part.work.kind === 'filling-only')],
   [/\bfibre\b/i, (p) => p.designs.some((d) => d.filling.kind === 'loose-fibre')],
   [
     /\bwadding\b/i,
@@ -98,8 +102,8 @@ describe.each(CONSTRUCTIONS)('%s', (kind) => {
   it('can be made in its order, with any closure, piping, liner, filling and trims, and speaks of nothing that is not there', () => {
     let worked = 0
     fc.assert(
-      fc.property(fc.oneof(anySeat, anyBox), anyMakeUpOf(kind), anyFilling, (seat, makeUp, filling) => {
-        const job: PartJob = { ...keepersBenchPart(), cloth: unmatched, seat, makeUp, filling }
+      fc.property(fc.oneof(anySeat, anyBox), anyMakeUpOf(kind), anyFilling, anyWork, (seat, makeUp, filling, work) => {
+        const job: PartJob = { ...keepersBenchPart(), cloth: unmatched, seat, makeUp, filling, work }
         const plan = planOne(job)
         if (plan.kind === 'unworkable') return
         worked++

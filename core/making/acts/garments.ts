@@ -39,7 +39,7 @@ export function garmentsOf(design: DesignPlan): readonly InWork[] {
   ]
 }
 
-export const allGarments = ({ designs }: WorkedPlan): readonly InWork[] => designs.flatMap(garmentsOf)
+export const allGarments = ({ sewn }: WorkedPlan): readonly InWork[] => sewn.flatMap(garmentsOf)
 
 /** A cover over a board and a parcel are not filled: they go round what is there. */
 function pocketsOf(kind: DesignPlan['part']['makeUp']['construction']['kind']): readonly string[] {

@@ -9,11 +9,11 @@ import { nameOf } from './names.ts'
 
 /** Boards sized, holed and eased, their foam glued on. */
 export const boardActs = (of: OrderOf): readonly Act[] =>
-  of.plan.designs.filter(isPulledOver).flatMap((d) => boardOf(of, d))
+  of.plan.sewn.filter(isPulledOver).flatMap((d) => boardOf(of, d))
 
 /** The cloth pulled over its board and stapled: no cover is turned. */
 export const coveringActs = (of: OrderOf): readonly Act[] =>
-  of.plan.designs.filter(isPulledOver).flatMap((d, i) => coveringOf(of, d, i === 0))
+  of.plan.sewn.filter(isPulledOver).flatMap((d, i) => coveringOf(of, d, i === 0))
 
 const isPulledOver = ({ part }: DesignPlan): boolean => part.makeUp.construction.kind === 'pull-over'
 

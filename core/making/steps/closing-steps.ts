@@ -1,22 +1,18 @@
 import { seamLength } from '../../cover/index.ts'
-import { areaOf } from '../../outline/index.ts'
-import type { FillingPlan } from '../../filling/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
-import { figure, given, over, plus, times, type Expression } from '../../working/index.ts'
+import { given, over } from '../../working/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import { allGarments, recordKey, type InWork } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
 import { checking, lengthOfWork } from '../work.ts'
-import { fillFactor } from './foam-steps.ts'
+import { fillsOf } from './fill-work.ts'
+import { OLD_FILLING } from './there-steps.ts'
 import { buttons } from './button-steps.ts'
 import { closesWith } from './closes-with.ts'
 import type { OrderOf } from './order-of.ts'
 import { slippedOver } from './slip-cover-steps.ts'
 import { isStitchedOutside, turned } from './right-side-steps.ts'
 import { nameOf } from './names.ts'
-
-/** A cushion of so many litres takes twice the minutes of a very small one. */
-const FILL_LITRES = 50
 
 /** Turning, filling and shutting, each liner before the cover that it goes into. */
 export function closingActs(of: OrderOf): readonly Act[] {
@@ -68,28 +64,24 @@ function filledActs(of: OrderOf, garment: InWork, isFirst: boolean): readonly Ac
 /** What goes in: the liner of the cushion, its block, or fibre. */
 function contentsOf({ design, layer }: InWork): { readonly thing: string; readonly needsShut: boolean } {
   if (layer === 'cover' && design.liner) return { thing: `${recordKey(design)}, liner`, needsShut: true }
-  return { thing: design.filling.kind === 'foam' ? 'foam' : 'fibre', needsShut: false }
+  if (design.part.work.kind === 'cover-only') return { thing: OLD_FILLING, needsShut: false }
+  return { thing: THINGS[design.filling.kind], needsShut: false }
 }
+
+const THINGS = { foam: 'foam', 'loose-fibre': 'fibre', insert: 'insert' } as const
 
 function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (what: string) => string): Act {
   const { design, layer, thing, pockets } = garment
   const { say } = of
   const isLast = i === pockets.length - 1
   const contents = contentsOf(garment)
-  const isInFilm = contents.thing === 'foam' && of.plan.cutting?.cutting.film === true
+  const film = contents.thing === 'foam' && of.plan.cutting !== null ? of.plan.cutting.cutting.film : 'none'
   const own = pockets.length > 1 ? `fill-${pocket}` : 'fill'
   const plan = pocket === 'back' && design.backFilling ? design.backFilling : design.filling
   const openMm = openOf(garment, i)
   const size = ({ width, depth, thickness }: CushionSize) =>
     `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}`
   const { count } = design.design
-  const amount = figure({
-    id: `work.${id(own)}`,
-    label: 'Fillings, by size and firmness',
-    quantity: 'plain',
-    sum: fillsOf(design.design.id, count, plan),
-    rule: `a cushion counts one and one more for each ${FILL_LITRES} litres; firm foam a fifth more`,
-  })
   return act(
     step({
       id: id(own),
@@ -98,7 +90,7 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
       title: `${nameOf(of, garment)}${pockets.length > 1 ? `Fill the ${pocket}` : layer === 'liner' ? 'Fill the liner' : 'Fill'}`,
       says: [
         ...(contents.needsShut ? ['The filled liner, corners first.'] : []),
-        ...(!contents.needsShut && plan.kind === 'foam'
+        ...(!contents.needsShut && contents.thing !== OLD_FILLING && plan.kind === 'foam'
           ? [
               pockets.length > 1
                 ? `The block of the ${pocket}, in from its own end; flat faces the same way as the other.`
@@ -107,15 +99,16 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
                   : 'Fold the block, far corners first.',
             ]
           : []),
-        ...(!contents.needsShut && plan.kind === 'loose-fibre'
-          ? ['The fibre that was weighed out, corners first.']
-          : []),
-        ...(isInFilm ? ['In its film, which is drawn out again once it is in, unless it is meant to stay.'] : []),
+        ...(contents.thing === 'insert' ? ['The insert, far corners first.'] : []),
+        ...(contents.thing === 'fibre' ? ['The fibre that was weighed out, corners first.'] : []),
+        ...(film === 'taken-out' ? ['In its film, which is drawn out again once it is in.'] : []),
+        ...(film === 'left-in' ? ['In its film, which stays.'] : []),
+        ...(contents.thing === OLD_FILLING ? ['The filling that stays, its top face up and its front in front.'] : []),
         ...(openMm > 0 ? [`Through ${say(openMm)} of opening.`] : []),
         `${count} of ${size(plan.sizing.cover)}.`,
       ],
       checks: plan.kind === 'foam' && !contents.needsShut ? ['Arrow of the block to the front.'] : [],
-      work: [{ kind: 'fill', amount }],
+      work: [fillsOf(`work.${id(own)}`, [{ id: design.design.id, count, plan }])],
       safety: ['film', 'heavy'],
     }),
     thing,
@@ -134,17 +127,6 @@ function openOf({ cover, seams, layer }: InWork, i: number): number {
   const closure = layer === 'inner' ? undefined : cover.closures[Math.min(i, cover.closures.length - 1)]
   const final = finals[Math.min(i, finals.length - 1)]
   return closure?.lengthMm.value ?? (final ? seamLength(final) : 0)
-}
-
-/** How many plain fillings a design comes to. */
-function fillsOf(id: string, count: number, plan: FillingPlan): Expression {
-  const { outline, thickness } = plan.sizing.cover
-  const litres = given((areaOf(outline) * thickness.value) / 1e6, 'plain', `litres of a cushion ${id}`)
-  return times(
-    given(count, 'count', 'cushions'),
-    plus(1, over(litres, given(FILL_LITRES, 'plain', 'litres'))),
-    given(plan.kind === 'foam' ? fillFactor(plan.hardnessN) : 1, 'plain', 'for its firmness'),
-  )
 }
 
 function dressed(of: OrderOf, garment: InWork, id: string): Step {

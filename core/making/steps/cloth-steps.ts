@@ -5,16 +5,18 @@ import { perimeterOf } from '../../outline/index.ts'
 import { trimmed } from '../../units/index.ts'
 import { gate, step, type Step } from '../step.ts'
 import { checking, countOfWork, lengthOfWork } from '../work.ts'
+import { isSewn } from '../../planned/index.ts'
 import type { OrderOf } from './order-of.ts'
 
 /** From the roll to pieces that lie as they will sit. */
 export function clothSteps(of: OrderOf): readonly Step[] {
   const { lays } = of.plan.cloth
+  if (lays.length === 0) return []
   const pieces = lays.reduce((sum, l) => sum + piecesOf(l), 0)
   return [
     ...lays.flatMap((lay, i) => preparing(of, lay.cloth, i)),
     ...cord(of),
-    ...lays.flatMap((lay, i) => cutting(lay, i)),
+    ...lays.flatMap((lay, i) => cutting(of, lay, i)),
     ...together(of, pieces),
   ]
 }
@@ -89,8 +91,8 @@ const smoothing = (cloth: Cloth): string =>
       : 'Press it.'
 
 function cord({ plan, say }: OrderOf): readonly Step[] {
-  const cords = plan.worked.flatMap(({ part: { makeUp } }) =>
-    makeUp.piping.kind === 'corded' ? [makeUp.piping.cordMm] : [],
+  const cords = plan.worked.flatMap(({ part: { makeUp, work } }) =>
+    makeUp.piping.kind === 'corded' && isSewn({ work }) ? [makeUp.piping.cordMm] : [],
   )
   return cords.length > 0
     ? [
@@ -109,7 +111,7 @@ function cord({ plan, say }: OrderOf): readonly Step[] {
     : []
 }
 
-function cutting(lay: ClothLay, i: number): readonly Step[] {
+function cutting(of: OrderOf, lay: ClothLay, i: number): readonly Step[] {
   const matched = lay.pieces.some((p) => p.matched)
   const count = piecesOf(lay)
   return [
@@ -139,6 +141,7 @@ function cutting(lay: ClothLay, i: number): readonly Step[] {
           ),
         ]
       : []),
+    ...(i === 0 ? carriedOver(of) : []),
     step({
       id: idOf('cut', i),
       part: 'cloth',
@@ -157,15 +160,35 @@ function cutting(lay: ClothLay, i: number): readonly Step[] {
   ]
 }
 
+/** What the old cover had, marked on the new one before it is cut. */
+function carriedOver({ plan, say }: OrderOf): readonly Step[] {
+  const tucks = plan.worked.flatMap(({ part }) => (isSewn(part) ? part.there.tucks : []))
+  return tucks.length === 0
+    ? []
+    : [
+        step({
+          id: 'cloth.tucks',
+          part: 'cloth',
+          resource: 'table',
+          title: 'Carry over the tucks of the old cover',
+          says: tucks.map(
+            (t) =>
+              `${t.kind[0]!.toUpperCase()}${t.kind.slice(1)}, ${t.where}${t.intakeMm > 0 ? `, ${say(t.intakeMm)} taken in` : ''}.`,
+          ),
+          work: countOfWork('mark', 'cloth.tucks', tucks.length, 'every tuck, clip and dart'),
+        }),
+      ]
+}
+
 function together({ plan }: OrderOf, pieces: number): readonly Step[] {
-  const count = plan.designs.reduce((sum, d) => sum + d.design.count, 0)
-  const several = plan.designs.some((d) => d.design.count > 1)
-  const hasBoxing = plan.designs.some((d) =>
+  const count = plan.sewn.reduce((sum, d) => sum + d.design.count, 0)
+  const several = plan.sewn.some((d) => d.design.count > 1)
+  const hasBoxing = plan.sewn.some((d) =>
     [d.cover, d.liner].some((c) => c?.panels.some((p) => p.role === 'boxing' || p.role === 'gusset')),
   )
   const hasNap = plan.cloth.lays.some((l) => l.cloth.nap === 'one-way')
-  const isMatched = plan.worked.some(({ part }) => part.cloth.match.kind === 'matched')
-  const hasNotches = plan.designs.some((d) => d.cover.panels.some((p) => p.notches.length > 0))
+  const isMatched = plan.worked.some(({ part }) => isSewn(part) && part.cloth.match.kind === 'matched')
+  const hasNotches = plan.sewn.some((d) => d.cover.panels.some((p) => p.notches.length > 0))
   return [
     ...(several
       ? [

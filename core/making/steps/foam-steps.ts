@@ -1,17 +1,19 @@
-import { firmnessOf, toolWords } from '../../filling/index.ts'
+import { toolWords } from '../../filling/index.ts'
 import { partName } from '../../job/index.ts'
 import { boxOf, perimeterOf } from '../../outline/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
 import { sayFigure } from '../../working/index.ts'
 import { gate, step, type Step } from '../step.ts'
 import { areaOfWork, checking, lengthOfWork } from '../work.ts'
+import type { DesignPlan } from '../../planned/index.ts'
 import type { OrderOf } from './order-of.ts'
 
 /** From the readings to wrapped blocks: measuring again, cutting, gluing, wrapping, measuring once more. */
 export const foamSteps = (of: OrderOf): readonly Step[] => [
   measured(of),
-  ...(of.plan.cutting ? [...cutting(of), ...gluing(of), ...wrapping(of), ...filming(of)] : []),
+  ...(of.plan.cutting ? [...cutting(of), ...faceUp(of), ...gluing(of), ...wrapping(of), ...filming(of)] : []),
   ...weighing(of),
+  ...inserts(of),
 ]
 
 function measured({ job, plan, say }: OrderOf): Step {
@@ -32,7 +34,9 @@ function measured({ job, plan, say }: OrderOf): Step {
 }
 
 function cutting({ plan, say }: OrderOf): readonly Step[] {
-  const { blocks, cutting: ways } = plan.cutting!
+  const { blocks: all, cutting: ways } = plan.cutting!
+  const blocks = all.filter((b) => b.parts.length > 0)
+  if (blocks.length === 0) return []
   if (ways.supply === 'cut-to-size')
     return [
       step({
@@ -95,7 +99,7 @@ function cutting({ plan, say }: OrderOf): readonly Step[] {
 function gluing({ job, plan }: OrderOf): readonly Step[] {
   const { blocks, supplies } = plan.cutting!
   if (!supplies.glue) return []
-  const gluedMm2 = blocks.reduce((sum, b) => sum + b.count * b.gluedMm2, 0)
+  const gluedMm2 = blocks.reduce((sum, b) => sum + b.count * b.joints.reduce((s, j) => s + j.areaMm2, 0), 0)
   return [
     step({
       id: 'foam.glue',
@@ -174,7 +178,7 @@ function filming({ job, plan }: OrderOf): readonly Step[] {
 }
 
 function weighing({ job, plan, say }: OrderOf): readonly Step[] {
-  const filled = plan.designs.filter((d) => d.filling.kind === 'loose-fibre')
+  const filled = plan.designs.filter(isNewFilling('loose-fibre'))
   return filled.length === 0
     ? []
     : [
@@ -182,10 +186,12 @@ function weighing({ job, plan, say }: OrderOf): readonly Step[] {
           id: 'foam.weigh',
           part: 'foam',
           resource: 'bench',
-          title: 'Weigh out the fibre',
+          title: filled.every((d) => d.part.filling.kind === 'loose-fibre' && d.part.filling.of === 'scrap')
+            ? 'Weigh out the scrap'
+            : 'Weigh out the fibre',
           says: filled.map(
             (d) =>
-              `${d.design.count} liners ${d.design.id} with ${sayFigure(d.filling.mass, job.units)} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
+              `${d.design.count} liners ${d.design.id} with ${d.filling.mass ? sayFigure(d.filling.mass, job.units) : 'as much as fills it'} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
           ),
           checks: ['Tease it open; corners first.'],
           work: checking('foam.weigh'),
@@ -193,6 +199,52 @@ function weighing({ job, plan, say }: OrderOf): readonly Step[] {
       ]
 }
 
-/** How the firmness of a block slows its filling. */
-export const fillFactor = (hardnessN: number): number =>
-  ({ soft: 1, medium: 1, firm: 1.2, 'extra firm': 1.4 })[firmnessOf(hardnessN)]
+const isNewFilling = (kind: DesignPlan['filling']['kind']) => (d: DesignPlan) =>
+  d.filling.kind === kind && d.part.work.kind !== 'cover-only'
+
+/** Ready-made inserts come as they are, and are measured before a cover is cut for them. */
+function inserts({ plan, say }: OrderOf): readonly Step[] {
+  const bought = plan.designs.filter(isNewFilling('insert'))
+  return bought.length === 0
+    ? []
+    : [
+        gate(
+          {
+            id: 'foam.inserts',
+            part: 'foam',
+            resource: 'bench',
+            title: 'The inserts, by the tape',
+            asks: 'Are the inserts there, and as large as they were sold?',
+            says: bought.map(({ design, filling: { sizing } }) => {
+              const { width, depth, thickness } = sizing.block
+              return `${design.count} of ${say(width.value)} x ${say(depth.value)} flat, ${say(thickness.value)} thick filled.`
+            }),
+          },
+          checking('foam.inserts'),
+        ),
+      ]
+}
+
+/** A profiled face carries otherwise than a flat one. */
+function faceUp({ plan }: OrderOf): readonly Step[] {
+  const profiled = plan.designs.flatMap((d) =>
+    d.part.filling.kind === 'foam' && d.part.work.kind !== 'cover-only'
+      ? d.part.filling.layers.flatMap((l) => (l.profile ? [`${l.grade.name}: profiled face ${l.profile}.`] : []))
+      : [],
+  )
+  return profiled.length === 0
+    ? []
+    : [
+        gate(
+          {
+            id: 'foam.profile',
+            part: 'foam',
+            resource: 'bench',
+            title: 'Which face is up',
+            asks: 'Does the profiled face of every block lie the way it was planned?',
+            says: [...new Set(profiled)],
+          },
+          checking('foam.profile'),
+        ),
+      ]
+}

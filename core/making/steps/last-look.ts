@@ -1,12 +1,15 @@
 import { gate, step, type Step } from '../step.ts'
 import { checking, countOfWork } from '../work.ts'
+import { isSewn } from '../../planned/index.ts'
 import type { OrderOf } from './order-of.ts'
 
 /** When everything is closed: pins counted, the seat, the papers. */
 export function lastLook({ job, plan }: OrderOf): readonly Step[] {
   const count = plan.designs.reduce((sum, d) => sum + d.design.count, 0)
-  const matched = plan.worked.some(({ part }) => part.cloth.match.kind === 'matched')
-  const hasOld = plan.worked.some(({ part }) => part.seat.old.measured !== null)
+  const matched = plan.worked.some(({ part }) => isSewn(part) && part.cloth.match.kind === 'matched')
+  const hasOld = plan.worked.some(
+    ({ part }) => part.seat.old.measured !== null && part.work.kind === 'cover-and-filling',
+  )
   return [
     gate(
       {
@@ -36,7 +39,9 @@ export function lastLook({ job, plan }: OrderOf): readonly Step[] {
       part: 'fitting',
       resource: 'bench',
       title: 'Papers',
-      says: ['Foam batch, cloth batch and fire certificate of every cushion, below; the old label comes off.'],
+      says: [
+        `${plan.cutting?.groups.length ? 'Foam batch, ' : ''}${plan.sewn.length > 0 ? 'cloth batch ' : ''}${plan.cutting?.groups.length || plan.sewn.length > 0 ? 'and ' : ''}fire certificate of every cushion, below${plan.sewn.length > 0 ? '; the old label comes off' : ''}.`,
+      ],
       safety: ['fire-label'],
     }),
   ]

@@ -8,7 +8,7 @@ import { nameOf } from './names.ts'
 
 /** A parcel: film round the block, then cloth, folded, pinned and bonded. Nothing is sewn, turned or filled. */
 export const wrapActs = (of: OrderOf): readonly Act[] =>
-  of.plan.designs
+  of.plan.sewn
     .filter(({ part }) => part.makeUp.construction.kind === 'no-sew-wrap')
     .flatMap((d, i) => parcel(of, d, i === 0))
 

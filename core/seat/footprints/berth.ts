@@ -43,6 +43,3 @@ export function berthFooting(shape: Extract<Footprint, { kind: 'berth' }>): Resu
     ),
   )
 }
-
-/** The edge that carries the settings of a hull in several arcs. */
-export const settingName = (edge: string): string => edge.replace(/^hull \d+$/, 'hull')

@@ -32,6 +32,8 @@ export type FootprintFault =
   | { readonly code: 'corner-not-held'; readonly corner: string }
   | { readonly code: 'tape-names'; readonly tape: string; readonly corners: number }
   | { readonly code: 'outline-crosses' }
+  | { readonly code: 'template-swallowed'; readonly allowanceMm: number }
+  | { readonly code: 'template-fold'; readonly edge: string; readonly because: 'missing' | 'bowed' }
   | { readonly code: 'no-area' }
   | { readonly code: 'corner-too-large'; readonly corner: string; readonly roomMm: number }
   | {

@@ -27,14 +27,14 @@ export function footingOf(shape: Footprint): Result<Footing, FootprintFault> {
     case 'taped':
       return tapedFooting(shape)
     case 'points':
-      return ok(pointsFooting(shape))
+      return pointsFooting(shape)
     default:
       return shape satisfies never
   }
 }
 
-export { settingName } from './berth.ts'
 export type { Footing, FootprintFault, Mark } from './footing.ts'
+export { settingName } from './setting-name.ts'
 export { ringSizes, type RingSizes } from './ring.ts'
 export type { Survey, Suspicion } from './survey.ts'
 export { nameOf as tapeName, tapedSurvey } from './taped.ts'

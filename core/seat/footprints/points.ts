@@ -1,9 +1,18 @@
 import type { Footprint } from '../../../contract/index.ts'
 import { areaOf, at, bulgeOfRise, distance, vertex, type Vertex } from '../../outline/index.ts'
-import { footing, type Footing } from './footing.ts'
+import { ok, type Result } from '../../result/index.ts'
+import { footing, type Footing, type FootprintFault } from './footing.ts'
+import { fromTemplate } from './template.ts'
 
 /** An outline typed as a table of points or read from a drawing; turned round if it runs clockwise. */
-export function pointsFooting(shape: Extract<Footprint, { kind: 'points' }>): Footing {
+export function pointsFooting(shape: Points): Result<Footing, FootprintFault> {
+  const traced = tracedFooting(shape)
+  return shape.template ? fromTemplate(traced, shape.template) : ok(traced)
+}
+
+type Points = Extract<Footprint, { kind: 'points' }>
+
+function tracedFooting(shape: Points): Footing {
   const n = shape.points.length
   const outline: readonly Vertex[] = shape.points.map((p, i) => {
     const next = shape.points[(i + 1) % n]!

@@ -6,7 +6,8 @@ import { setCutting } from '../../../../core/job/index.ts'
 import { foamOrderCsv } from '../../../../core/formats/index.ts'
 import { sheetSize } from '../../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
-import { formatLength, formatLengthWithUnit, formatThin } from '../../../../core/units/index.ts'
+import { formatLength, formatLengthWithUnit, formatThin, unitName } from '../../../../core/units/index.ts'
+import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { useNest } from '../../../stores/nest.ts'
 import { useShop } from '../../../stores/shop.ts'
 import AmountField from '../../../ui/AmountField.vue'
@@ -217,10 +218,49 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
   </div>
   <div class="field-row">
     <span class="label">Film to ease it in</span>
-    <ElSwitch
+    <ChoiceButtons
       :model-value="cutting.film"
-      aria-label="Film"
-      @update:model-value="set('Film', { film: Boolean($event) })"
+      :choices="[
+        { value: 'none', label: 'none' },
+        { value: 'taken-out', label: 'drawn out again' },
+        { value: 'left-in', label: 'stays' },
+      ]"
+      name="Film"
+      @update:model-value="set('Film', { film: $event })"
+    />
+  </div>
+  <div class="field-row">
+    <span class="label">Glue on</span>
+    <div class="nesting">
+      <ChoiceButtons
+        :model-value="String(cutting.glueFaces)"
+        :choices="[
+          { value: '1', label: 'one face' },
+          { value: '2', label: 'both faces' },
+        ]"
+        name="Faces that are glued"
+        @update:model-value="set('Glued faces', { glueFaces: $event === '1' ? 1 : 2 })"
+      />
+      <ChoiceButtons
+        :model-value="String(cutting.glueCoats)"
+        :choices="[
+          { value: '1', label: 'one coat' },
+          { value: '2', label: 'two coats' },
+        ]"
+        name="Coats of glue"
+        @update:model-value="set('Coats of glue', { glueCoats: $event === '1' ? 1 : 2 })"
+      />
+    </div>
+  </div>
+  <div v-if="cutting.supply === 'cut-to-size'" class="field-row">
+    <span class="label">Ordered larger by</span>
+    <LengthField
+      :model-value="cutting.oversizeMm"
+      :unit="units"
+      name="Ordered larger, for trimming"
+      :min="0"
+      :max="50"
+      @update:model-value="set('Ordered larger', { oversizeMm: $event }, 'oversize')"
     />
   </div>
   <table class="results">
@@ -240,6 +280,23 @@ const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrder
       <tr v-if="plan.supplies.filmM2">
         <th scope="row">Film</th>
         <td><FigureValue :figure="plan.supplies.filmM2" /></td>
+      </tr>
+      <tr v-if="plan.supplies.pieces.length > 0">
+        <th scope="row">Cut from the roll</th>
+        <td>
+          <div v-for="p in plan.supplies.pieces" :key="`${p.what} ${p.where}`">
+            {{ p.count }} of {{ formatLength(p.lengthMm, units) }} x {{ formatLength(p.widthMm, units) }}
+            {{ unitName(units) }} {{ p.what }}, {{ p.where }}
+          </div>
+        </td>
+      </tr>
+      <tr v-if="plan.supplies.joints.length > 0">
+        <th scope="row">Glued</th>
+        <td>
+          <div v-for="j in plan.supplies.joints" :key="`${j.letter} ${j.where}`">
+            {{ sayAmountWithUnit(j.areaMm2, 'area', units) }} of block {{ j.letter }}, {{ j.where }}
+          </div>
+        </td>
       </tr>
     </tbody>
   </table>

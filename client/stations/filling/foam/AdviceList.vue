@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import {
   adviseFoam,
+  bodySizes,
   doubtWords,
   failureWords,
   FEEL_WORDS,
@@ -33,7 +34,8 @@ const wanted = ref<Aim['kind']>('all-round')
 const years = ref(8)
 const oldStrain = computed(() => {
   if (!testedGrade.value) return null
-  const thicknessMm = foam.value.old?.restedMm ?? foam.value.test!.thicknessMm
+  const [body] = jobs.job!.there.bodies
+  const thicknessMm = body ? bodySizes(body).thicknessMm : foam.value.test!.thicknessMm
   return supportOf([{ grade: testedGrade.value, thicknessMm }], plan.value.loadCase).fresh.sinks[1].strain
 })
 const AIMS = computed((): readonly { value: Aim['kind']; label: string }[] => [
@@ -152,7 +154,7 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
     <summary>{{ advice.fails.length + advice.notInThickness.length }} grades do not do alone, and why</summary>
     <ul class="fails">
       <li v-for="c in advice.fails" :key="c.layers[0]!.grade.id">
-        <b>{{ words(c) }}</b> <span class="quiet">{{ Math.round(hardnessOf(c.layers[0]!.grade)) }} N</span>
+        <b>{{ words(c) }}</b> <span class="quiet">{{ Math.round(hardnessOf(c.layers[0]!.grade)!) }} N</span>
         {{ c.failures.map((f) => failureWords(f, units)).join('; ') }}
       </li>
       <li v-for="g in advice.notInThickness" :key="g.id">

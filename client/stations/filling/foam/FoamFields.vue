@@ -5,7 +5,9 @@ import {
   ageingOf,
   firmnessOf,
   hardnessOf,
+  isLifeKnown,
   mainGrade,
+  newLayer,
   THINNEST_MM,
   thinnestWorkable,
 } from '../../../../core/filling/index.ts'
@@ -16,12 +18,13 @@ import FigureValue from '../../../ui/FigureValue.vue'
 import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
 import AdviceList from './AdviceList.vue'
+import TrialFields from './TrialFields.vue'
 
 /** The layers of the block, what they come to, and what else would do. */
 const { jobs, foam, plan, change } = useFoam()
 const shop = useShop()
 const grades = computed(() => shop.lists?.grades ?? [])
-const support = computed(() => plan.value.verdict.support)
+const support = computed(() => plan.value.verdict?.support ?? null)
 const mm = (length: number) => formatLengthWithUnit(length, jobs.job!.units)
 /** From the top down, as a block is seen. */
 const shown = computed(() =>
@@ -29,10 +32,19 @@ const shown = computed(() =>
 )
 const choices = (layer: Layer): readonly Grade[] =>
   grades.value.some((g) => g.id === layer.grade.id) ? grades.value : [layer.grade, ...grades.value]
-const thinnest = computed(() => thinnestWorkable(mainGrade(foam.value.layers), plan.value.loadCase))
+const main = computed(() => mainGrade(foam.value.layers))
+const thinnest = computed(() => (plan.value.verdict ? thinnestWorkable(main.value, plan.value.loadCase) : null))
+const hardness = (g: Grade) => hardnessOf(g) ?? 0
+const feel = (g: Grade) => {
+  const hardnessN = hardnessOf(g)
+  return hardnessN === null ? 'not known' : firmnessOf(hardnessN)
+}
 const thinnestWords = (length: number | null) =>
   length === null ? 'none' : length <= THINNEST_MM ? `${mm(length)} or less` : mm(length)
 
+/** Sheets with an egg-crate or waved face come in any family. */
+const hasProfile = (layer: Layer) => layer.grade.family !== 'wadding'
+const NEXT_FACE = { none: 'up', up: 'down', down: null } as const
 const setLayer = (i: number, with_: Partial<Layer>, says: string) =>
   change(says, (f) => ({ ...f, layers: f.layers.map((l, j) => (j === i ? { ...l, ...with_ } : l)) }))
 function pickGrade(i: number, id: string): void {
@@ -42,21 +54,23 @@ function pickGrade(i: number, id: string): void {
 function addLayer(): void {
   const own = mainGrade(foam.value.layers)
   const softer =
-    grades.value.filter((g) => hardnessOf(g) < hardnessOf(own)).toSorted((a, b) => hardnessOf(b) - hardnessOf(a))[0] ??
-    own
+    grades.value.filter((g) => hardness(g) < hardness(own)).toSorted((a, b) => hardness(b) - hardness(a))[0] ?? own
   change('A layer on top', (f) => ({
     ...f,
-    layers: [...f.layers, { grade: softer, thicknessMm: Math.min(...softer.thicknessesMm, 25) }],
+    layers: [...f.layers, newLayer(softer, hasFree(f.layers) ? Math.min(...softer.thicknessesMm, 25) : null)],
   }))
 }
+/** A block all of old bodies has no layer yet that takes what the others leave. */
+const hasFree = (layers: readonly Layer[]) => layers.some((l) => l.thicknessMm === null && l.body === null)
 function removeLayer(i: number): void {
   change('A layer less', (f) => {
     const layers = f.layers.filter((_, j) => j !== i)
     return {
       ...f,
-      layers: layers.some((l) => l.thicknessMm === null)
-        ? layers
-        : layers.map((l, j) => (j === 0 ? { ...l, thicknessMm: null } : l)),
+      layers:
+        hasFree(layers) || layers.every((l) => l.body !== null)
+          ? layers
+          : layers.map((l, j) => (j === layers.findIndex((x) => x.body === null) ? { ...l, thicknessMm: null } : l)),
     }
   })
 }
@@ -66,7 +80,9 @@ function removeLayer(i: number): void {
   <h2>Layers</h2>
   <div class="layers" data-field="filling.layers">
     <div v-for="{ layer, i, settledMm } in shown" :key="i" class="layer">
+      <span v-if="layer.body !== null" class="grade">{{ layer.grade.name }}</span>
       <ElSelect
+        v-else
         :model-value="layer.grade.id"
         :aria-label="`Grade of layer ${i + 1}`"
         filterable
@@ -75,12 +91,13 @@ function removeLayer(i: number): void {
       >
         <ElOption v-for="g in choices(layer)" :key="g.id" :value="g.id" :label="g.name"
           ><span class="option"
-            >{{ g.name }} <span class="quiet">{{ g.family }}, {{ firmnessOf(hardnessOf(g)) }}</span></span
+            >{{ g.name }} <span class="quiet">{{ g.family }}, {{ feel(g) }}</span></span
           ></ElOption
         >
       </ElSelect>
+      <span v-if="layer.body !== null" class="rest">stays, {{ mm(settledMm) }}</span>
       <LengthField
-        v-if="layer.thicknessMm !== null"
+        v-else-if="layer.thicknessMm !== null"
         :model-value="layer.thicknessMm"
         :unit="jobs.job!.units"
         :name="`Thickness of layer ${i + 1}`"
@@ -89,6 +106,15 @@ function removeLayer(i: number): void {
         @update:model-value="setLayer(i, { thicknessMm: $event }, 'Layer thickness')"
       />
       <span v-else class="rest">{{ foam.layers.length > 1 ? `the rest, ${mm(settledMm)}` : mm(settledMm) }}</span>
+      <button
+        v-if="layer.body === null && hasProfile(layer)"
+        type="button"
+        class="plain-button"
+        :aria-label="`Profiled face of layer ${i + 1}`"
+        @click="setLayer(i, { profile: NEXT_FACE[layer.profile ?? 'none'] }, 'Profiled face')"
+      >
+        {{ layer.profile ? `profile ${layer.profile}` : 'flat faces' }}
+      </button>
       <button
         v-if="foam.layers.length > 1"
         type="button"
@@ -99,7 +125,12 @@ function removeLayer(i: number): void {
         Take out
       </button>
     </div>
-    <button v-if="foam.layers.length < 3" type="button" class="plain-button" @click="addLayer">
+    <button
+      v-if="foam.layers.length < 4 && jobs.job!.work.kind !== 'cover-only'"
+      type="button"
+      class="plain-button"
+      @click="addLayer"
+    >
       Add a layer on top
     </button>
     <RouterLink to="/foam" class="store-link no-print">Foam store: catalogue and stock</RouterLink>
@@ -108,9 +139,10 @@ function removeLayer(i: number): void {
     <tbody>
       <tr>
         <th scope="row">Firmness</th>
-        <td>{{ plan.firmness }}, as {{ Math.round(plan.hardnessN) }} N at 40 %</td>
+        <td v-if="plan.hardnessN === null">not known</td>
+        <td v-else>{{ plan.firmness }}, as {{ Math.round(plan.hardnessN) }} N at 40 %</td>
       </tr>
-      <tr>
+      <tr v-if="support">
         <th scope="row">Left under the heaviest</th>
         <td :class="{ bad: support.fresh.standing === 'on-board' }">
           {{ mm(support.fresh.worst.leftMm) }} new, {{ mm(support.aged.worst.leftMm) }} aged; holds up to
@@ -119,12 +151,12 @@ function removeLayer(i: number): void {
       </tr>
       <tr>
         <th scope="row">Life</th>
-        <td>
-          {{ ageingOf(mainGrade(foam.layers)).says }},
-          {{ Math.round(ageingOf(mainGrade(foam.layers)).lossShare * 100) }} % firmness lost
+        <td v-if="isLifeKnown(main)">
+          {{ ageingOf(main).says }}, {{ Math.round(ageingOf(main).lossShare * 100) }} % firmness lost
         </td>
+        <td v-else>not known: weigh a piece</td>
       </tr>
-      <tr>
+      <tr v-if="thinnest">
         <th scope="row">Thinnest of it</th>
         <td>
           {{
@@ -136,10 +168,12 @@ function removeLayer(i: number): void {
       </tr>
       <tr>
         <th scope="row">Mass of a block</th>
-        <td><FigureValue :figure="plan.mass" /></td>
+        <td v-if="plan.mass"><FigureValue :figure="plan.mass" /></td>
+        <td v-else>not known</td>
       </tr>
     </tbody>
   </table>
+  <TrialFields />
   <AdviceList />
 </template>
 

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import {
   forceAt,
   hardnessOf,
+  isJudgeable,
   mainGrade,
   PACKED_STRAIN,
   pressed,
@@ -27,8 +28,8 @@ const load = computed(() => plan.value.loadCase)
 const toUnit = computed(() => mmPerUnit(jobs.job!.units))
 const others = computed(() =>
   (shop.lists?.grades ?? [])
-    .filter((g) => g.id !== mainGrade(foam.value.layers).id)
-    .toSorted((a, b) => hardnessOf(a) - hardnessOf(b)),
+    .filter((g) => g.id !== mainGrade(foam.value.layers).id && isJudgeable([{ grade: g, thicknessMm: 1 }]))
+    .toSorted((a, b) => hardnessOf(a)! - hardnessOf(b)!),
 )
 const other = computed(() => others.value.find((g) => g.id === comparedGrade.value) ?? null)
 const mostN = computed(() => load.value.sitters[2].slamN * 1.15)
@@ -55,8 +56,8 @@ const line = (label: string, layers: readonly SettledLayer[], lifeShare: number,
 })
 const data = computed(() => {
   const block = plan.value.pressed
-  const { fresh } = plan.value.verdict.support
-  const { totalMm } = plan.value.verdict.support
+  const { fresh } = plan.value.verdict!.support
+  const { totalMm } = plan.value.verdict!.support
   const at = (s: Sunk, forceN: number) => ({ x: s.depthMm / toUnit.value, y: forceN })
   const atRest = fresh.sinks.map((s) => at(s, s.sitter.restN))
   const { slamN, restN } = load.value.sitters[2]
@@ -97,7 +98,7 @@ const options = computed((): ChartOptions<'scatter'> => ({
     x: {
       title: { display: true, text: `sunk in, ${unitName(jobs.job!.units)}` },
       min: 0,
-      max: plan.value.verdict.support.totalMm / toUnit.value,
+      max: plan.value.verdict!.support.totalMm / toUnit.value,
     },
     y: {
       title: { display: true, text: 'force, N' },

@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Filling, Load } from '../../../../contract/index.ts'
-import { demandsOf, EXPOSURE_WORDS, mainGrade, USES } from '../../../../core/filling/index.ts'
-import { setFilling, setGrade, setLooseFibre } from '../../../../core/job/index.ts'
+import { FILL_KG_M3, type Filling, type Load } from '../../../../contract/index.ts'
+import {
+  demandsOf,
+  EXPOSURE_WORDS,
+  LOOSE_WORDS,
+  mainGrade,
+  USES,
+  USUAL_FILL_KG_M3,
+} from '../../../../core/filling/index.ts'
+import { setFilling, setGrade, setInsert, setLooseFibre } from '../../../../core/job/index.ts'
 import type { AmountKind } from '../../../../core/units/index.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
@@ -11,6 +18,8 @@ import AmountField from '../../../ui/AmountField.vue'
 import ChoiceButtons from '../../../ui/ChoiceButtons.vue'
 import FigureValue from '../../../ui/FigureValue.vue'
 import LengthField from '../../../ui/LengthField.vue'
+import InsertFields from './InsertFields.vue'
+import TrialFields from './TrialFields.vue'
 
 /** What the seat must carry, where it lives, and what lies under it. */
 const jobs = useJob()
@@ -20,7 +29,7 @@ const filling = computed(() => jobs.job!.filling)
 const load = computed(() => filling.value.load)
 const demands = computed(() => demandsOf(load.value))
 const planned = computed(() => design.chosen?.filling ?? null)
-const sinks = computed(() => (planned.value?.kind === 'foam' ? planned.value.verdict.support.fresh.sinks : []))
+const sinks = computed(() => (planned.value?.kind === 'foam' ? (planned.value.verdict?.support.fresh.sinks ?? []) : []))
 
 const setLoad = (says: string, change: Partial<Load>, key: string | null = null) =>
   jobs.edit(setFilling(says, { load: { ...load.value, ...change } }), key)
@@ -30,8 +39,18 @@ function setOwn(name: keyof Load['own'], label: string, value: number | null): v
 }
 function fillWith(kind: Filling['kind']): void {
   if (kind === filling.value.kind) return
+  const { cover } = planned.value?.sizing ?? { cover: null }
+  const round = (mm: number) => Math.max(1, Math.round(mm))
   if (kind === 'foam') jobs.edit(setGrade(shop.lists!.grades[0]!))
-  else jobs.edit(setLooseFibre)
+  else if (kind === 'loose-fibre') jobs.edit(setLooseFibre)
+  else
+    jobs.edit(
+      setInsert({
+        widthMm: round(cover?.width.value ?? 500),
+        depthMm: round(cover?.depth.value ?? 500),
+        thicknessMm: round(cover?.thickness.value ?? 100),
+      }),
+    )
 }
 const setFibre = (says: string, change: object) =>
   jobs.edit(
@@ -71,21 +90,35 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
       :model-value="filling.kind"
       :choices="[
         { value: 'foam', label: filling.kind === 'foam' ? mainGrade(filling.layers).name : 'Foam' },
-        { value: 'loose-fibre', label: 'Loose fibre' },
+        { value: 'loose-fibre', label: 'Loose fill' },
+        { value: 'insert', label: 'Ready-made insert' },
       ]"
       name="Filled with"
       @update:model-value="fillWith"
     />
   </div>
+  <InsertFields v-if="filling.kind === 'insert'" :insert="filling" />
   <template v-if="filling.kind === 'loose-fibre'">
+    <div class="field-row">
+      <span class="label">Fill</span>
+      <ChoiceButtons
+        :model-value="filling.of"
+        :choices="[
+          { value: 'fibre', label: 'polyester fibre' },
+          { value: 'scrap', label: 'mixed scrap' },
+        ]"
+        name="Kind of fill"
+        @update:model-value="setFibre(LOOSE_WORDS[$event], { of: $event, fillKgM3: USUAL_FILL_KG_M3[$event] })"
+      />
+    </div>
     <div class="field-row" data-field="filling.fill">
       <span class="label">Fill, per m³</span>
       <AmountField
         :model-value="filling.fillKgM3"
         kind="density"
         name="Fill"
-        :min="18"
-        :max="35"
+        :min="FILL_KG_M3[filling.of].least"
+        :max="FILL_KG_M3[filling.of].most"
         @update:model-value="$event !== null && setFibre('Fill', { fillKgM3: $event })"
       />
     </div>
@@ -111,11 +144,12 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
           </td>
         </tr>
         <tr>
-          <th scope="row">Fibre in each</th>
-          <td><FigureValue :figure="planned.mass" /></td>
+          <th scope="row">{{ filling.of === 'fibre' ? 'Fibre' : 'Scrap' }} in each</th>
+          <td><FigureValue v-if="planned.mass" :figure="planned.mass" /></td>
         </tr>
       </tbody>
     </table>
+    <TrialFields />
   </template>
   <div class="field-row" data-field="filling.load">
     <span class="label">Use</span>

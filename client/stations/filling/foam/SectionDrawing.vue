@@ -10,13 +10,13 @@ import ForceChart from './ForceChart.vue'
 import { restOf, sectionWidthMm } from './section-shape.ts'
 import VerdictLine from './VerdictLine.vue'
 
-/** Cut through under each sitter, true to scale: the body's round, the layers, the board; new and aged. */
+/** Cut through under each sitter, true to scale: the body's round, the layers, the board; new and aged. Of known foam. */
 const { jobs, foam, plan } = useFoam()
 const place = ref<HTMLElement | null>(null)
 const { width, height } = useElementSize(place, { width: 700, height: 360 })
 const load = computed(() => plan.value.loadCase)
 const slams = computed(() => load.value.demands.slam > 1)
-const support = computed(() => plan.value.verdict.support)
+const support = computed(() => plan.value.verdict!.support)
 const totalMm = computed(() => support.value.totalMm)
 /** Words stand beside the section, or over it where there is no room. */
 const isNarrow = computed(() => width.value < 520)
@@ -73,7 +73,7 @@ const NAMES = ['light', 'middle', 'heavy'] as const
 </script>
 
 <template>
-  <VerdictLine :verdict="plan.verdict" :load="load" class="verdict" />
+  <VerdictLine :verdict="plan.verdict!" :load="load" class="verdict" />
   <div ref="place" class="section">
     <svg :width="width" :height="height" role="img" aria-label="Block cut through under each sitter, to scale">
       <text x="16" y="24" class="caption">

@@ -218,7 +218,7 @@ async function keepGrade(): Promise<void> {
       <h3>Nearest grades</h3>
       <ul class="nearest">
         <li v-for="n in estimate.nearest" :key="n.grade.id">
-          <b>{{ n.grade.name }}</b>, {{ n.grade.densityKgM3 }} kg/m³, {{ Math.round(hardnessOf(n.grade)) }} N
+          <b>{{ n.grade.name }}</b>, {{ n.grade.densityKgM3 }} kg/m³, {{ Math.round(hardnessOf(n.grade)!) }} N
           <span class="quiet">{{ n.distance < 1.5 ? 'could well be' : n.distance < 4 ? 'perhaps' : 'hardly' }}</span>
         </li>
       </ul>

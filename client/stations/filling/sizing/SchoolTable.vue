@@ -11,12 +11,16 @@ import { SCHOOL_NAMES } from './school-names.ts'
 const { jobs, foam, plan } = useFoam()
 const design = useDesign()
 const effects = computed(() =>
-  compareSchools(design.chosen!.design.solid, {
-    school: foam.value.school,
-    wadding: foam.value.wadding,
-    firmness: plan.value.firmness,
-    seam: (jobs.part as WorkedPart).allowances.seamMm,
-  }),
+  compareSchools(
+    design.chosen!.design.solid,
+    {
+      school: foam.value.school,
+      wadding: foam.value.wadding,
+      firmness: plan.value.firmness,
+      seam: (jobs.part as WorkedPart).allowances.seamMm,
+    },
+    plan.value.stays,
+  ),
 )
 const mm = (length: number) => formatLength(length, jobs.job!.units)
 const percent = (share: number) => `${trimmed(share * 100, 1)} %`
@@ -29,7 +33,7 @@ function fills({ width, depth }: { readonly width: number; readonly depth: numbe
 </script>
 
 <template>
-  <div class="schools">
+  <div class="schools" tabindex="0" role="region" aria-label="The schools side by side">
     <span class="caption">The schools side by side ({{ unitName(jobs.job!.units) }})</span>
     <table>
       <thead>

@@ -22,6 +22,12 @@ const WAYS = { width: 'Width', depth: 'Depth', thickness: 'Thickness' } as const
 const plusSign = (value: number) => (value > 0 ? '+' : '−')
 const signed = (mm: number) => `${plusSign(mm)}${formatLengthWithUnit(Math.abs(mm), units.value)}`
 const signedShare = (share: number) => `${plusSign(share)}${trimmed(Math.abs(share) * 100, 1)} %`
+const SQUEEZES = [
+  { field: 'widthShare', label: 'Squeezed along' },
+  { field: 'depthShare', label: 'Squeezed across' },
+  { field: 'thicknessShare', label: 'Squeezed in thickness' },
+] as const
+const intoCover = computed(() => school.value as Extract<SizingSchool, { kind: 'into-cover' }>)
 const FACES = ['top', 'bottom', 'front', 'back'] as const
 
 const setSchool = (next: SizingSchool, says: string, key: string | null = null) =>
@@ -75,6 +81,19 @@ function measure(): void {
       "
     />
   </div>
+  <template v-if="school.kind === 'into-cover'">
+    <div v-for="way in SQUEEZES" :key="way.field" class="field-row">
+      <span class="label">{{ way.label }}</span>
+      <AmountField
+        :model-value="school[way.field]"
+        kind="share"
+        :name="way.label"
+        :min="-0.1"
+        :max="0.3"
+        @update:model-value="$event !== null && setSchool({ ...intoCover, [way.field]: $event }, way.label, way.field)"
+      />
+    </div>
+  </template>
   <div class="field-row" data-field="filling.wadding">
     <span class="label">Wadding</span>
     <ElSwitch

@@ -6,4 +6,5 @@ export const SCHOOL_NAMES: Readonly<Record<SizingSchool['kind'], string>> = {
   'snug-cover': 'Snug cover',
   'wrap-then-measure': 'Wrap, then measure',
   'thinner-block': 'Thinner block',
+  'into-cover': 'Wanted squeeze',
 }
