@@ -3,6 +3,7 @@ import { pipedPairs, seamLength, stretchLength, type Cover, type Fitting } from 
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
 import { beforeWash, leftByWash } from '../pattern/index.ts'
 import { staysThere, type WorkedPlan } from '../planned/index.ts'
+import { boardSheets } from './board-sheets.ts'
 import { formatLength, formatLengthWithUnit, unitName, type LengthUnit } from '../units/index.ts'
 import {
   entered,
@@ -69,7 +70,7 @@ export function buyingList(
     ...closureLines(sewn),
     ...pipingLines(job, sewn),
     ...fittingLines(sewn),
-    ...boardLines(job, sewn),
+    ...boardSheets(job, sewn).map(({ what, sheets }) => ({ what, use: null, amount: sheets })),
     ...(sewn.length > 0 ? [{ what: 'Thread', use: 'thread', amount: threadLength(sewn) } as const] : []),
   ]
   const lines: BuyLine[] = [
@@ -279,26 +280,6 @@ function pipingLines({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs
 /** Staples, buttons, vents: of one cushion for each. */
 const fittingLines = (designs: WorkedPlan['designs']): readonly TrimLine[] =>
   counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
-
-/** Boards by the area that they are sawn from, each with its size over all. */
-const boardLines = ({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs']): readonly TrimLine[] =>
-  designs.flatMap(({ design, part, cover: { board } }) =>
-    board && !staysThere(part, 'board')
-      ? [
-          {
-            what: `Board ${design.id}, ${formatLengthWithUnit(board.thicknessMm, units)} thick, ${design.count} of ${formatLengthWithUnit(board.width.value, units)} x ${formatLengthWithUnit(board.depth.value, units)}`,
-            use: null,
-            amount: figure({
-              id: `buy.board.${design.id}`,
-              label: 'Board, sawn from',
-              quantity: 'area',
-              sum: times(given(design.count, 'count', 'boards'), board.width, board.depth),
-              rule: 'by their size over all',
-            }),
-          },
-        ]
-      : [],
-  )
 
 function counted(found: readonly { readonly fitting: Fitting; readonly count: number }[]): readonly TrimLine[] {
   const names = [...new Set(found.map((f) => f.fitting.what))]

@@ -2,7 +2,7 @@ import type { Job } from '../../contract/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
-import type { CutLine, DesignPlan, WorkedPlan } from '../planned/index.ts'
+import { staysThere, type CutLine, type DesignPlan, type WorkedPlan } from '../planned/index.ts'
 import type { Solid } from '../seat/index.ts'
 import { formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
 import { entered } from '../working/index.ts'
@@ -39,7 +39,7 @@ export function cutList(
 
 /** Boards are sawn before anything is pulled over them. */
 const boardLines = ({ design, part, cover: { board } }: DesignPlan, letter: string): readonly CutLine[] =>
-  board
+  board && !staysThere(part, 'board')
     ? [
         {
           what: `Board${letter}`,

@@ -1,3 +1,4 @@
+export { boardSheets, type BoardSheets } from './board-sheets.ts'
 export { blockLabels, type BlockLabel } from './block-labels.ts'
 export { buyingList, type ClothLength, sheetSize, type BuyingList, type BuyLine } from './buying-list.ts'
 export { chalkList, type ChalkLine } from './chalk-list.ts'

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import type { Construction, PartJob, Lay } from '../../contract/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { demoParts } from '../demo/index.ts'
-import { newSeat } from '../job/index.ts'
+import { jobOf, newSeat } from '../job/index.ts'
+import { orderFaults, workOrder } from '../making/index.ts'
 import { benchJob, worked, mediumBenchPart } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { textKey } from '../text-key/index.ts'
@@ -137,11 +138,23 @@ describe('boards', () => {
     ])
   })
 
-  it('are bought by what they are sawn from: 2 x 594 x 394 mm are 0.468 m²', () => {
-    const { lines } = buyingList(pulled, plan, [{ laidMm: 3000, boundMm: 3000 }])
-    const board = lines.find((l) => l.what.startsWith('Board'))!
-    expect(board.what).toBe('Board A, 9 mm thick, 2 of 594 mm x 394 mm')
-    expect(board.amount.value).toBeCloseTo(2 * 594 * 394, 6)
+  it('are bought by the sheet: two of 594 x 394, a saw of 3 between them, come out of half a sheet', () => {
+    const bought = (count: number, keep = false) => {
+      const seat = { ...pulled.seat, division: { kind: 'singles', count, mirrored: 0 } } as const
+      const there = { ...pulled.there, things: keep ? { board: { use: 'keep', note: '' } as const } : {} }
+      const plan = worked({ ...pulled, seat, there })
+      const { lines } = buyingList(pulled, plan, [{ laidMm: 3000, boundMm: 3000 }])
+      return lines.filter((l) => l.what.startsWith('Board')).map((l) => [l.what, l.amount.value])
+    }
+    // 2 x 594 + 3 = 1191 of 1220, three rows of 394: six to a half sheet, and 4 x 3 to a whole one.
+    expect(bought(2)).toEqual([['Board 9 mm, sheets 1220 x 1220 mm', 1]])
+    expect(bought(12)).toEqual([['Board 9 mm, sheets 2440 x 1220 mm', 1]])
+    expect(bought(13)).toEqual([['Board 9 mm, sheets 1220 x 1220 mm', 3]])
+    expect(bought(2, true)).toEqual([])
+    const kept = { ...pulled, there: { ...pulled.there, things: { board: { use: 'mend', note: '' } as const } } }
+    expect(worked(kept).cutList.some((l) => l.material === 'board')).toBe(false)
+    expect(orderFaults(jobOf(kept), worked(kept))).toEqual([])
+    expect(workOrder(jobOf(kept), worked(kept)).map((s) => s.title)).not.toContain('Cut the board')
   })
 })
 

@@ -1,5 +1,5 @@
 import { areaOf, edgeLength } from '../../outline/index.ts'
-import type { DesignPlan } from '../../planned/index.ts'
+import { staysThere, type DesignPlan } from '../../planned/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import { garmentsOf, recordKey } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
@@ -38,17 +38,28 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
   const base = { part: 'foam', resource: 'bench' } as const
   return [
     made(
-      step({
-        ...base,
-        id: id('cut'),
-        title: `${name}Cut the board`,
-        says: [
-          `${count} of ${say(size('width').value)} x ${say(size('depth').value)} over all, ${say(boardMm)} thick: the seat's outline, ${say(clearanceMm)} smaller all round for the cloth.`,
-          'Traced from the old board where it fitted, else from the outline; edges and corners eased.',
-        ],
-        work: lengthOfWork('board', id('cut'), [{ count, mm: roundMm }], 'round the board'),
-        safety: ['knives'],
-      }),
+      staysThere(design.part, 'board')
+        ? step({
+            ...base,
+            id: id('cut'),
+            title: `${name}Make the old board good`,
+            says: [
+              'Staples out, glue and old foam scraped off, screws and hinges looked at; soft or split wood is replaced after all.',
+              ...(design.part.there.things.board!.note === '' ? [] : [design.part.there.things.board!.note]),
+            ],
+            work: checking(id('cut')),
+          })
+        : step({
+            ...base,
+            id: id('cut'),
+            title: `${name}Cut the board`,
+            says: [
+              `${count} of ${say(size('width').value)} x ${say(size('depth').value)} over all, ${say(boardMm)} thick: the seat's outline, ${say(clearanceMm)} smaller all round for the cloth.`,
+              'Traced from the old board where it fitted, else from the outline; edges and corners eased.',
+            ],
+            work: lengthOfWork('board', id('cut'), [{ count, mm: roundMm }], 'round the board'),
+            safety: ['knives'],
+          }),
       [],
     ),
     made(
@@ -63,7 +74,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
       ),
       [id('cut')],
     ),
-    ...(airHoles
+    ...(airHoles && !staysThere(design.part, 'board')
       ? [
           made(
             step({
