@@ -221,7 +221,7 @@ test('a job file goes out and comes in again; a broken one changes nothing', asy
   await page.setInputFiles('input[type=file]', {
     name: 'newer.json',
     mimeType: 'application/json',
-    buffer: Buffer.from('{"format":"loft-seam/job","version":9}'),
+    buffer: Buffer.from('{"format":"loft-seam/job","version":999}'),
   })
   await expect(page.getByRole('alert')).toContainText('newer release')
   expect(await jobsKept()).toBe(before)
