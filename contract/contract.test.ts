@@ -196,6 +196,14 @@ describe('a job document', () => {
     expect(seats!.filling).toMatchObject({ trials: [] })
   })
 
+  it('of version 9: no panel is joined', () => {
+    const read = readJob(
+      JSON.parse(readFileSync(new URL('./testing/job-version-9.json', import.meta.url), 'utf8')) as unknown,
+    )
+    if (!read.ok) throw new Error(JSON.stringify(read.faults))
+    expect(read.value.parts.map((p) => p.makeUp.joins)).toEqual(read.value.parts.map(() => []))
+  })
+
   it('of version 1 with a fault is refused by the name of the fault', () => {
     const old = JSON.parse(readFileSync(new URL('./testing/job-version-1.json', import.meta.url), 'utf8'))
     const read = readJob({ ...old, seat: { ...old.seat, depth: { readings: [] } } })

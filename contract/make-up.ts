@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { AllowanceMm, PositiveMm } from './lengths.ts'
+import { AllowanceMm, PositiveMm, Words } from './lengths.ts'
 
 export const Side = z.enum(['front', 'right', 'back', 'left'])
 export type Side = z.infer<typeof Side>
@@ -194,6 +194,42 @@ export const Trims = z.strictObject({
 })
 export type Trims = z.infer<typeof Trims>
 
+/** More pieces than this are patchwork. */
+export const MOST_PANEL_PIECES = 6
+
+const Pieces = z
+  .int()
+  .min(2, 'is not a join: two pieces at least')
+  .max(MOST_PANEL_PIECES, `are more than ${MOST_PANEL_PIECES}: that is patchwork`)
+
+/** Where a panel is joined. Lengths on the finished panel, from its left or its lower end as it is drawn. */
+export const JoinPlaces = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('even'), pieces: Pieces }).describe('pieces of one width; two meet in the middle'),
+  z
+    .strictObject({ kind: z.literal('outer'), pieces: Pieces.min(3), outerMm: PositiveMm })
+    .describe('the same on either side of the middle: both outer pieces so wide, the rest evenly between them'),
+  z.strictObject({
+    kind: z.literal('at'),
+    placesMm: z
+      .array(PositiveMm)
+      .min(1)
+      .max(MOST_PANEL_PIECES - 1),
+  }),
+  z
+    .strictObject({ kind: z.literal('least-seen'), pieces: Pieces })
+    .describe('where the joins show least: underneath, then at the back, away from folds'),
+])
+export type JoinPlaces = z.infer<typeof JoinPlaces>
+
+/** A panel that is sewn together of several pieces before anything else is done with it. */
+export const PanelJoins = z.strictObject({
+  panel: Words(60).min(1, 'names no panel').describe('its id, as the pieces of the plan have it'),
+  of: z.enum(['cover', 'liner']),
+  lines: z.enum(['up', 'across']).describe('whether the joins run up the panel as it is drawn, or across it'),
+  places: JoinPlaces,
+})
+export type PanelJoins = z.infer<typeof PanelJoins>
+
 export const MakeUp = z.strictObject({
   construction: Construction,
   closure: Closure,
@@ -203,5 +239,6 @@ export const MakeUp = z.strictObject({
     .strictObject({ largerShare: Share.max(0.1, 'is more than a tenth larger: 3 to 5 % fills the corners') })
     .nullable()
     .describe('an inner cover beside the cover'),
+  joins: z.array(PanelJoins).max(40).describe('panels that are sewn together of pieces; each panel once'),
 })
 export type MakeUp = z.infer<typeof MakeUp>

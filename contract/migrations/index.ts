@@ -7,6 +7,7 @@ import { withWork } from './from-5-with-work.ts'
 import { withParts } from './from-6-with-parts.ts'
 import { withRoundSitters } from './from-7-round-sitters.ts'
 import { withWhatIsThere } from './from-8-what-is-there.ts'
+import { withJoins } from './from-9-joins.ts'
 
 export { migrateCloth } from './cloth.ts'
 export { migrateGrade } from './grade.ts'
@@ -22,6 +23,7 @@ const STEPS: readonly (readonly [from: number, step: (document: Document) => Doc
   [6, withParts],
   [7, withRoundSitters],
   [8, withWhatIsThere],
+  [9, withJoins],
 ]
 
 /**

@@ -8,6 +8,7 @@ import {
   JOIN_CLEAR_MM,
   legMismatch,
   rowWay,
+  wholeId,
   type Cover,
   type Panel,
 } from '../cover/index.ts'
@@ -106,10 +107,10 @@ function matchDoubts(
   const off = pattern.row ? Math.max(...covers.map(frontMismatch)) : 0
   if (off > 0.5) warnings.push({ station: 'lay', level: 'note', code: 'curved-front-match', off })
   const repeats = { row: pattern.row?.repeat ?? null, depth: pattern.depth?.repeat ?? null }
-  const isOff = (panel: Panel) => main.pieces.some((p) => p.of?.panel === panel && !p.matched)
+  const isOff = (panel: Panel) => main.pieces.some((p) => p.of && wholeId(p.of.panel) === panel.id && !p.matched)
   for (const edges of ['front', 'side'] as const) {
     const strips = covers.flatMap((cover) =>
-      cover.panels.filter((p) => boxesSide(cover, p, edges)).map((panel) => ({ cover, panel })),
+      cover.whole.panels.filter((p) => boxesSide(cover, p, edges)).map((panel) => ({ cover, panel })),
     )
     if (strips.some(({ panel }) => isOff(panel)))
       warnings.push({
@@ -142,10 +143,10 @@ const LEGS_OFF_MM = 0.5
 /** Whether a strip of boxing is sewn to the top plate along the front, or along a side. */
 function boxesSide(cover: Cover, panel: Panel, edges: 'front' | 'side'): boolean {
   if (panel.role !== 'boxing') return false
-  const sides = cover.seams
+  const sides = cover.whole.seams
     .flatMap((s) => (s.kind === 'plate' ? s.pairs : []))
     .flatMap(({ a, b }) => {
-      const plate = b.panel === panel.id ? cover.panels.find((p) => p.id === a.panel && isTopPlate(p)) : undefined
+      const plate = b.panel === panel.id ? cover.whole.panels.find((p) => p.id === a.panel && isTopPlate(p)) : undefined
       return plate?.edges.find((e) => e.name === a.edge)?.side ?? []
     })
   return edges === 'front'

@@ -2,6 +2,7 @@ import type { Closure, TrimUse } from '../../contract/index.ts'
 import type { Outline, Point } from '../outline/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
+import type { JoinFault } from './joins/join-fault.ts'
 import type { CoverNote } from './notes.ts'
 import type { Panel } from './panel.ts'
 import type { PanelDraft } from './parts/panel-draft.ts'
@@ -78,6 +79,12 @@ export interface CoverDraft {
   readonly board: Board | null
 }
 
+/** A cover with every panel in one piece. */
+export interface WholeCover extends Pick<CoverDraft, 'patches' | 'wall' | 'seams'> {
+  readonly solid: Solid
+  readonly panels: readonly Panel[]
+}
+
 /** Everything sewn for one cushion. `seams` stand in the order in which they are sewn. */
 export interface Cover extends Omit<CoverDraft, 'panels' | 'seams' | 'closures'> {
   readonly solid: Solid
@@ -85,6 +92,10 @@ export interface Cover extends Omit<CoverDraft, 'panels' | 'seams' | 'closures'>
   readonly seams: readonly Seam[]
   readonly closures: readonly ClosurePlan[]
   readonly piping: PipingPlan | null
+  /** As it was drawn, before its panels were cut in pieces: patterns run over their joins. */
+  readonly whole: WholeCover
+  /** Joins that were asked for and could not be made. */
+  readonly joinFaults: readonly JoinFault[]
   /** Buttons of the grid that miss the plate. */
   readonly buttonsOutside: number
 }

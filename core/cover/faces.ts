@@ -6,17 +6,19 @@ import { inSpace, normalTo, type Space } from './space.ts'
 /**
  * What is seen from above, and from the front: the largest part of a panel that faces that way; null where none does.
  */
-export const topFace = (cover: Cover): Patch | null => largestFacing(cover, inSpace(0, 0, 1))
-export const frontFace = (cover: Cover): Patch | null => largestFacing(cover, inSpace(0, -1, 0))
+export const topFace = (cover: Faced): Patch | null => largestFacing(cover, inSpace(0, 0, 1))
+export const frontFace = (cover: Faced): Patch | null => largestFacing(cover, inSpace(0, -1, 0))
 
-function largestFacing(cover: Cover, way: Space): Patch | null {
+type Faced = Pick<Cover, 'panels' | 'patches'>
+
+function largestFacing(cover: Faced, way: Space): Patch | null {
   const facing = cover.patches.filter((p) => p.bend !== 'bent' && dot(normalOf(p), way) > FACES && isSeen(cover, p))
   return facing.reduce<Patch | null>((best, p) => (best && areaOf(best.outline) >= areaOf(p.outline) ? best : p), null)
 }
 
 const FACES = 0.9
 
-const isSeen = (cover: Cover, patch: Patch): boolean =>
+const isSeen = (cover: Faced, patch: Patch): boolean =>
   cover.panels.find((p) => p.id === patch.panel)!.cloth !== 'lining'
 
 /** Square to a patch in its middle, outwards: panels are drawn right side up. */

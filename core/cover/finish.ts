@@ -29,18 +29,19 @@ export function finishPanel(
   const isStrip = draft.role === 'boxing' || draft.role === 'gusset'
   const edges = draft.edges.map((e) =>
     finishEdge(
-      draft.id,
+      draft,
       reserve && isStrip && e.name === 'end' ? { ...e, allowances: [...e.allowances, reserve] } : e,
       own,
     ),
   )
-  const { id, name, role, face, isPart = false, cloth, isSeen, finished } = draft
+  const { id, name, role, face, isPart = false, piece = null, cloth, isSeen, finished } = draft
   const panel = {
     id,
     name,
     role,
     face,
     isPart,
+    piece,
     cloth,
     isSeen,
     finished,
@@ -61,9 +62,10 @@ const SAME_MM = 0.05
 const isCutAs = (a: Panel['figures'], b: Panel['figures']): boolean =>
   Math.abs(a.cutWidth.value - b.cutWidth.value) < SAME_MM && Math.abs(a.cutHeight.value - b.cutHeight.value) < SAME_MM
 
-function finishEdge(panel: string, e: EdgeDraft, own: Readonly<Record<string, number>>): PanelEdge {
+/** What the job sets on an edge of a whole panel holds on its pieces. */
+function finishEdge({ id: panel, piece }: PanelDraft, e: EdgeDraft, own: Readonly<Record<string, number>>): PanelEdge {
   const side = e.side ? { side: e.side } : {}
-  const set = own[`${panel}/${e.name}`]
+  const set = own[`${panel}/${e.name}`] ?? (piece ? own[`${piece.of}/${e.name}`] : undefined)
   const [only, ...more] = e.allowances
   const summed =
     only && more.length === 0

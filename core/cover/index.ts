@@ -30,6 +30,7 @@ export {
   isLyingRole,
   isTopPlate,
   shortName,
+  wholeId,
   type Mark,
   type Notch,
   type Panel,

@@ -13,11 +13,14 @@ import { lieOf, stripLie } from './lie.ts'
 import { buildDraft } from './makeups/index.ts'
 import { markNotches } from './notches.ts'
 import { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
-import { isTopPlate, type Growth, type Mark } from './panel.ts'
+import { isTopPlate, type Growth, type Mark, type Panel } from './panel.ts'
 import type { PanelDraft } from './parts/index.ts'
 import type { SewnUp } from './sewn-up.ts'
 import { planPiping } from './piping/piping.ts'
 import type { Refusal } from './refusal.ts'
+import { partedByPieces } from './joins/on-pieces.ts'
+import { piecesOf } from './joins/pieces-of.ts'
+import { withJoins, type WithJoins } from './joins/with-joins.ts'
 import { lettered, type Seam } from './seam.ts'
 import { planButtons, type ButtonPlan } from './trims/buttons.ts'
 import { tiePlace } from './trims/tie-place.ts'
@@ -76,21 +79,35 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
       ...(buttons && p.id === top?.id ? buttons.marks : []),
     ],
   }))
-  const seams = lettered(draft.value.seams)
   const sewnUp: SewnUp = { ...draft.value, panels: drafts, solid }
-  const finished = drafts.map((p) => {
+  const whole = drafts.map((p) => {
     const lies = lieOf(input.cloth, sewnUp, p)
     const growth = growthOf(input.cloth, { ...p, lies, depthShare: depthShareOf(p, draft.value) }, input.learned)
     return finishPanel(p, input.edges, { lies, growth: withFullness(growth, p, buttons) }, reserve)
   })
-  const panels = markNotches(finished, seams)
+  const joined = withJoins({ ...draft.value, panels: drafts }, makeUp.joins, {
+    seam: allowances.seamMm,
+    widestMm: (p, axis) =>
+      widestPiece(
+        input,
+        whole.find((w) => w.id === p.id)!,
+        axis,
+      ),
+  })
+  const seams = lettered(joined.seams)
+  const panels = piecesOf(joined, markNotches(whole, partedByPieces(draft.value.seams, joined.pieces)), (p, own) =>
+    finishPanel(p, input.edges, own, reserve),
+  )
   return ok({
     ...draft.value,
+    ...joined,
     solid,
     panels,
     seams,
-    closures: closuresOf(draft.value, seams),
-    piping: piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, panels, allowances, input.units),
+    whole: { ...draft.value, solid, panels: whole },
+    closures: closuresOf(joined, seams),
+    joinFaults: joined.faults,
+    piping: piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, whole, allowances, input.units),
     fittings: [...draft.value.fittings, ...trim.fittings, ...(buttons?.fittings ?? [])],
     buttonsOutside: buttons?.outside ?? 0,
   })
@@ -108,6 +125,13 @@ function longestStrip({ cloth: choice, allowances }: CoverInput): number | null 
     : Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * allowances.seamMm.value))
 }
 
+/** The widest piece of a panel that its cloth gives, where its joins part it across the roll. */
+function widestPiece({ cloth: choice, allowances }: CoverInput, panel: Panel, axis: 'x' | 'y'): number | null {
+  const cloth = clothFor(choice, panel.cloth)
+  const isAcross = (panel.lies === 'across') === (axis === 'x')
+  return isAcross ? Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * allowances.seamMm.value)) : null
+}
+
 /** How much of a strip's length runs front to back, by the walls it stands on. */
 function depthShareOf(panel: PanelDraft, { patches }: CoverDraft): number {
   const runs = patches
@@ -121,7 +145,7 @@ function depthShareOf(panel: PanelDraft, { patches }: CoverDraft): number {
   return across + deep === 0 ? 0 : deep / (across + deep)
 }
 
-function closuresOf(draft: CoverDraft, seams: readonly Seam[]): readonly ClosurePlan[] {
+function closuresOf(draft: Pick<WithJoins, 'closures' | 'seams'>, seams: readonly Seam[]): readonly ClosurePlan[] {
   return draft.closures.map((c) => ({ ...c, seam: c.seam ? seams[draft.seams.indexOf(c.seam)]!.letter : null }))
 }
 

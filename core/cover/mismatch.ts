@@ -1,7 +1,17 @@
 import { edgeLength, edgeOf, isStraight } from '../outline/index.ts'
 import { modulo } from '../pattern/index.ts'
 import type { CushionFrames } from './pattern-frame.ts'
-import { frontOf, hasPlate, LEVEL, mainEdge, pairOf, stripStretch, type MatchedPanel, type SewnUp } from './sewn-up.ts'
+import {
+  asDrawn,
+  frontOf,
+  hasPlate,
+  LEVEL,
+  mainEdge,
+  pairOf,
+  stripStretch,
+  type MatchedPanel,
+  type SewnUp,
+} from './sewn-up.ts'
 
 /** How far the ends of a bowed front run off the stripe when its middle matches; 0 for a straight front. */
 export function frontMismatch(cover: SewnUp): number {
@@ -16,11 +26,12 @@ export function frontMismatch(cover: SewnUp): number {
  * match.
  */
 export function legMismatch(
-  cover: SewnUp,
-  panel: MatchedPanel,
+  sewn: SewnUp,
+  piece: MatchedPanel,
   frames: CushionFrames,
   repeats: { readonly row: number | null; readonly depth: number | null },
 ): number {
+  const [cover, panel] = asDrawn(sewn, piece)
   const [frame, repeat] = frames.row?.axis === 'x' ? [frames.row, repeats.row] : [frames.depth, repeats.depth]
   if (panel.role !== 'boxing' || !cover.wall || !hasPlate(cover) || frame?.axis !== 'x' || repeat === null) return 0
   const alongRow = frame === frames.row

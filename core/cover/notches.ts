@@ -8,7 +8,10 @@ import { partnerPlace, type Seam, type SeamPair, type Stretch } from './seam.ts'
  * sides of a pair carry the same letter. The short edges of a traced outline, which run on without a corner, carry
  * none.
  */
-export function markNotches(panels: readonly Panel[], seams: readonly Seam[]): readonly Panel[] {
+export function markNotches(
+  panels: readonly Panel[],
+  seams: readonly Pick<Seam, 'kind' | 'pairs'>[],
+): readonly Panel[] {
   const marks = new Map<string, Notch[]>(panels.map((p) => [p.id, []]))
   const letters = letterSequence()
   const panel = (id: string) => panels.find((p) => p.id === id)!

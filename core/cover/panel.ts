@@ -28,6 +28,14 @@ export interface PanelEdge {
   readonly side?: SideName
 }
 
+/** A piece of a panel that is sewn together of several, from its left or its lower end on. */
+export interface PieceFact {
+  /** Id of the whole panel. */
+  readonly of: string
+  readonly number: number
+  readonly count: number
+}
+
 /** A small cut on an edge; the same letter stands on the edge it meets. */
 export interface Notch {
   readonly letter: string
@@ -76,6 +84,8 @@ export interface Panel {
   readonly growth: Growth
   /** One of several that make up a plate. */
   readonly isPart: boolean
+  /** Null for a panel in one piece. */
+  readonly piece: PieceFact | null
   /** Hidden panels may be turned on the cloth more freely than seen ones. */
   readonly isSeen: boolean
 }
@@ -114,8 +124,15 @@ export const isBottomPlate = ({
 export const isLyingRole = (role: PanelRole): boolean =>
   role === 'plate' || role === 'blank' || role === 'base' || role === 'body'
 
+/** Id of the panel as it was drawn: of the whole, for a piece of one. */
+export const wholeId = ({ id, piece }: Pick<Panel, 'id' | 'piece'>): string => piece?.of ?? id
+
 /** One word for a panel on a crowded drawing. */
-export function shortName({ role, face, name }: Pick<Panel, 'role' | 'face' | 'name'>): string {
+export function shortName(panel: Pick<Panel, 'role' | 'face' | 'name' | 'piece'>): string {
+  return panel.piece ? `${wholeName(panel)} ${panel.piece.number}` : wholeName(panel)
+}
+
+function wholeName({ role, face, name }: Pick<Panel, 'role' | 'face' | 'name'>): string {
   const isUpright = SIDES.some((side) => side === face)
   switch (role) {
     case 'plate':

@@ -4,6 +4,7 @@ import { repeatOf, type Way } from '../pattern/index.ts'
 import { clothFor } from './on-the-roll.ts'
 import { isBottomPlate } from './panel.ts'
 import {
+  asDrawn,
   frontOf,
   hasPlate,
   LEVEL,
@@ -44,7 +45,8 @@ export const depthWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way =>
  * on downwards, and so do sides where the repeat from front to back crosses their edge; a side that no repeat crosses
  * is not matched.
  */
-export function cushionFrames(choice: ClothChoice, cover: SewnUp, panel: MatchedPanel): CushionFrames {
+export function cushionFrames(choice: ClothChoice, sewn: SewnUp, piece: MatchedPanel): CushionFrames {
+  const [cover, panel] = asDrawn(sewn, piece)
   const cloth = clothFor(choice, panel.cloth)
   if (
     choice.match.kind === 'none' ||

@@ -5,13 +5,24 @@ import { isTopPlate, type Panel, type PanelShape } from './panel.ts'
 import type { Seam } from './seam.ts'
 
 /** A panel as far as it can be matched. */
-export type MatchedPanel = PanelShape & Pick<Panel, 'role' | 'face' | 'cloth'> & Partial<Pick<Panel, 'isPart'>>
+export type MatchedPanel = PanelShape &
+  Pick<Panel, 'role' | 'face' | 'cloth'> &
+  Partial<Pick<Panel, 'isPart' | 'piece'>>
 
 /** A cover as far as it can be matched, drafted or finished. */
 export interface SewnUp extends Pick<CoverDraft, 'patches' | 'wall'> {
   readonly solid: Solid
   readonly panels: readonly MatchedPanel[]
   readonly seams: readonly Pick<Seam, 'kind' | 'pairs'>[]
+  /** The cover before panels were cut in pieces; left out where it is that itself. */
+  readonly whole?: SewnUp
+}
+
+/** A panel on its whole cover: a piece of a joined panel lies where that does, drawn in the same plane. */
+export function asDrawn(cover: SewnUp, panel: MatchedPanel): readonly [SewnUp, MatchedPanel] {
+  const whole = cover.whole ?? cover
+  const { piece } = panel
+  return [whole, piece ? whole.panels.find((p) => p.id === piece.of)! : panel]
 }
 
 export const plateOf = (cover: SewnUp): MatchedPanel => cover.panels.find(isTopPlate)!

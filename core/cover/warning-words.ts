@@ -1,6 +1,7 @@
 import { percent, words, type WordsOf } from '../warning/index.ts'
 import { finishingWords } from './finishing.ts'
 import { refusalWords } from './refusal-words.ts'
+import type { JoinFault } from './joins/join-fault.ts'
 import type { CoverWarning } from './warning.ts'
 
 /** The cover's objections in plain words, with the cheapest cure. */
@@ -24,6 +25,7 @@ export const COVER_WORDS: WordsOf<CoverWarning> = {
     words(`The cord ${mm(w.cord)} is thick for a boxing of ${mm(w.thickness)}.`, 'Use a thinner cord.'),
   'check-failed': (w) =>
     words(`Check failed, ${w.check}: ${w.detail}.`, 'Do not cut. This combination of sizes cannot be sewn as drawn.'),
+  'not-joined': (w, { mm }) => notJoinedWords(w.fault, mm),
   'boxing-cut-per-side': () =>
     words('A wrap cannot match stripes round a corner: the boxing is cut as one piece per side.', ''),
   'make-up-refused': (w, { unit }) => refusalWords(w.refusal, unit),
@@ -137,4 +139,31 @@ const LONGER: Readonly<Record<TooSmall['closure'], string>> = {
   slit: 'A slit along the longer way, or a make-up with a zip',
   'sewn-shut': 'Leave a longer opening',
   fixed: 'Another make-up',
+}
+
+function notJoinedWords(fault: JoinFault, mm: (length: number) => string) {
+  const panel = fault.panel.toLowerCase()
+  switch (fault.because) {
+    case 'no-such-panel':
+      return words(
+        `A join waits for a panel that this make-up has not (${panel}).`,
+        'Take the join out, or go back to the make-up that has it.',
+      )
+    case 'twice':
+      return words(`The ${panel} is joined twice over: the first of both holds.`, 'Take one of them out.')
+    case 'too-narrow':
+      return words(
+        `The ${panel} stays whole: a piece of ${mm(fault.pieceMm)} would be left, and ${mm(fault.leastMm)} is the least that two seams leave anything of.`,
+        'Use fewer pieces, or move the join.',
+      )
+    case 'not-in-two':
+      return words(
+        `The ${panel} stays whole: the join would cut it in more than two parts, or run along its edge.`,
+        'Move the join clear of the hollow, or run it the other way.',
+      )
+    case 'through-opening':
+      return words(`The ${panel} stays whole: the join would cross its opening.`, 'Move the join beside the opening.')
+    default:
+      return fault satisfies never
+  }
 }

@@ -1,4 +1,5 @@
 import type { Closure, Finishing } from '../../contract/index.ts'
+import type { JoinFault } from './joins/join-fault.ts'
 import type { WayIn } from './opening.ts'
 import type { Refusal } from './refusal.ts'
 
@@ -18,6 +19,7 @@ export type CoverWarning =
   | { readonly code: 'piping-as-high-as-boxing'; readonly cord: number; readonly thickness: number }
   | { readonly code: 'check-failed'; readonly check: string; readonly detail: string }
   | { readonly code: 'boxing-cut-per-side' }
+  | { readonly code: 'not-joined'; readonly fault: JoinFault }
   | { readonly code: 'make-up-refused'; readonly refusal: Refusal }
   | { readonly code: 'no-allowance'; readonly panel: string }
   | { readonly code: 'lap-over-limit'; readonly lap: number; readonly most: number }

@@ -45,6 +45,12 @@ export function coverWarnings(
       })),
     ),
     ...cover.panels.flatMap(panelDoubts),
+    ...cover.joinFaults.map((fault): Raised<CoverWarning> => ({
+      station: 'make-up',
+      level: 'warning',
+      code: 'not-joined',
+      fault,
+    })),
     ...openingDoubts(job, cover, filling),
     ...pipingDoubts(cover, filling, allowances.seamMm, job.units),
     ...clothDoubts(job),
@@ -117,7 +123,7 @@ function openingDoubts(
 }
 
 function pipingDoubts(
-  { piping, panels }: Cover,
+  { piping, whole: { panels } }: Cover,
   filling: FillingPlan,
   seam: Figure,
   unit: LengthUnit,

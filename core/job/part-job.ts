@@ -100,7 +100,7 @@ export function jobOf({
   const { cloth: face, others, ...lies } = cloth
   return {
     format: 'loft-seam/job',
-    version: 9,
+    version: 10,
     ...ticket,
     parts: [
       {

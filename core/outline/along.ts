@@ -1,12 +1,24 @@
 import { arcBetween, arcPoint, bulgeOfShare, isStraight } from './arc.ts'
 import { edgeOf, vertex, type Outline, type Vertex } from './outline.ts'
-import { at, between, minusPoint, rightOf, unit, type Point } from './point.ts'
+import { at, between, distance, minusPoint, rightOf, unit, type Point } from './point.ts'
 
 /** A place on an edge at a share of its length. */
 export function onEdge(outline: Outline, i: number, share: number): Point {
   const [a, b] = edgeOf(outline, i)
   return isStraight(a.bulge) ? between(a, b, share) : arcPoint(arcBetween(a, b, a.bulge!), share)
 }
+
+/** How far along an edge a point on it lies, in mm from its first corner. */
+export function alongEdge(outline: Outline, i: number, p: Point): number {
+  const [a, b] = edgeOf(outline, i)
+  if (isStraight(a.bulge) || distance(a, p) < HAIR_MM) return distance(a, p)
+  const { centre, radius, startAngle, sweep } = arcBetween(a, b, a.bulge!)
+  const turned = (Math.atan2(p.y - centre.y, p.x - centre.x) - startAngle) * Math.sign(sweep)
+  return (((turned % TAU) + TAU) % TAU) * Math.abs(radius)
+}
+
+const HAIR_MM = 1e-6
+const TAU = 2 * Math.PI
 
 /** The direction of travel on an edge at a share of its length. */
 export function directionOn(outline: Outline, i: number, share: number): Point {

@@ -1,5 +1,5 @@
 export { withAllowances } from './allowance.ts'
-export { directionOn, isSmoothAt, onEdge, outwardOfChord, outwardOn, stretchOf, turnAt } from './along.ts'
+export { alongEdge, directionOn, isSmoothAt, onEdge, outwardOfChord, outwardOn, stretchOf, turnAt } from './along.ts'
 export { arcBetween, bulgeOfRise, isStraight, riseOfBulge, type Arc } from './arc.ts'
 export { atHeight, bevelVolume, leanOut, needOf, slantOf } from './bevel.ts'
 export { centroidOf } from './centroid.ts'

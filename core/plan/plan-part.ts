@@ -109,7 +109,13 @@ function planDesign(
   const { makeUp } = part
   const solid = filling.sizing.cover
   const common = { cloth: part.cloth, allowances, units: part.units }
-  const cover = makeCover({ ...common, edges: part.allowances.edges, learned: part.allowances.learned, solid, makeUp })
+  const cover = makeCover({
+    ...common,
+    edges: part.allowances.edges,
+    learned: part.allowances.learned,
+    solid,
+    makeUp: { ...makeUp, joins: makeUp.joins.filter((j) => j.of === 'cover') },
+  })
   if (!cover.ok) return err(cover.error)
   const liner = linerOf(part, solid, common)
   if (liner && !liner.ok) return err(liner.error)
@@ -144,6 +150,7 @@ function linerOf(
         ...usualMakeUp('liner'),
         construction: { kind: 'liner', of: linerShapeFor(makeUp.construction.kind), largerShare },
         closure: { ...CLOSURES['sewn-shut'].usual, openingMm },
+        joins: makeUp.joins.filter((j) => j.of === 'liner'),
       },
     })
   const usual = open(LINER_OPEN_MM)

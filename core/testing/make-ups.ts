@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Closure, Construction, MakeUp } from '../../contract/index.ts'
+import type { Closure, Construction, MakeUp, PanelJoins } from '../../contract/index.ts'
 import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, NO_TRIMS } from '../cover/index.ts'
 import { USUAL_PIPING } from '../job/index.ts'
 
@@ -87,6 +87,39 @@ const closureOf = (kind: Closure['kind']): fc.Arbitrary<Closure> =>
       return sided.kind === 'horseshoe' ? { ...sided, insetMm: inset, shape: lapped ? 'u' : 'straight' } : sided
     })
 
+const JOINED = [
+  'top-plate',
+  'bottom-plate',
+  'bottom-front',
+  'plate',
+  'blank',
+  'body',
+  'base',
+  'boxing-front',
+  'boxing-left',
+  'boxing',
+  'gusset',
+  'end-right',
+  'dust-cover',
+  'none-such',
+]
+
+/** Joins of panels that the make-up may have or not. */
+const anyJoin: fc.Arbitrary<PanelJoins> = fc.record({
+  panel: fc.constantFrom(...JOINED),
+  of: fc.constant('cover' as const),
+  lines: fc.constantFrom('up' as const, 'across' as const),
+  places: fc.oneof(
+    fc.record({ kind: fc.constant('even' as const), pieces: fc.integer({ min: 2, max: 6 }) }),
+    fc.record({ kind: fc.constant('least-seen' as const), pieces: fc.integer({ min: 2, max: 6 }) }),
+    fc.record({ kind: fc.constant('outer' as const), pieces: fc.integer({ min: 3, max: 6 }), outerMm: mm(20, 400) }),
+    fc.record({
+      kind: fc.constant('at' as const),
+      placesMm: fc.uniqueArray(fc.integer({ min: 1, max: 1500 }), { minLength: 1, maxLength: 5 }),
+    }),
+  ),
+})
+
 /** Any make-up of a kind, closed in any way it can be. */
 export const anyMakeUpOf = (kind: Construction['kind']): fc.Arbitrary<MakeUp> =>
   fc
@@ -103,6 +136,10 @@ export const anyMakeUpOf = (kind: Construction['kind']): fc.Arbitrary<MakeUp> =>
         }),
         trims: fc.constant(NO_TRIMS),
         liner: fc.constant(null),
+        joins: fc.oneof(
+          { weight: 2, arbitrary: fc.constant<PanelJoins[]>([]) },
+          { weight: 1, arbitrary: fc.array(anyJoin, { maxLength: 3 }) },
+        ),
       }),
     )
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
-import { boxOf, type Outline } from '../../../core/outline/index.ts'
+import { boxOf, type Box, type Outline } from '../../../core/outline/index.ts'
 import { pieceId } from '../../../core/cloth/index.ts'
 import { frontFace, topFace, type Cover, type Panel, type Patch } from '../../../core/cover/index.ts'
 import { isRow } from '../../../core/seat/index.ts'
@@ -45,28 +45,27 @@ function facesOf({ part, prefix, cushions, designs }: WorkedPart): readonly Face
   let left = 0
   return cushions.inOrder.flatMap(({ design }, i) => {
     const { cover } = designs[design]!
-    const { panels } = cover
-    const top = shownFrom(cover, topFace(cover)) ?? { panel: cover.panels[0]!, outline: cover.panels[0]!.finished }
+    const { panels } = cover.whole
+    const top = shownFrom(cover.whole, topFace(cover.whole)) ?? { panel: panels[0]!, outline: panels[0]!.finished }
     const boxing = panels.find((p) => p.role === 'boxing' && p.face === 'front')
-    const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover, frontFace(cover))
+    const front = boxing ? { panel: boxing, outline: boxing.finished } : shownFrom(cover.whole, frontFace(cover.whole))
     const box = boxOf(top.outline)
-    const face = ({ panel, outline }: Shown, x: number, y: number) => ({
-      id: pieceId({ part: prefix, cushion: i, layer: 'cover', panel: panel.id }),
-      panel,
-      outline,
-      x,
-      y,
-    })
+    const face = (shown: Shown, x: number, y: number) =>
+      inPieces(cover, shown).map(({ panel, outline }) => ({
+        id: pieceId({ part: prefix, cushion: i, layer: 'cover', panel: panel.id }),
+        panel,
+        outline,
+        x,
+        y,
+      }))
     const both = [
-      face(top, left - box.minX, -box.minY),
+      ...face(top, left - box.minX, -box.minY),
       ...(front
-        ? [
-            face(
-              front,
-              boxing ? left + frontLeft(top.panel) - box.minX : left - boxOf(front.outline).minX,
-              -boxOf(front.outline).maxY,
-            ),
-          ]
+        ? face(
+            front,
+            boxing ? left + frontLeft(top.panel) - box.minX : left - boxOf(front.outline).minX,
+            -boxOf(front.outline).maxY,
+          )
         : []),
     ]
     left += box.maxX - box.minX + gap
@@ -84,7 +83,20 @@ interface Shown {
   readonly panel: Panel
   readonly outline: Outline
 }
-const shownFrom = (cover: Cover, patch: Patch | null): Shown | null =>
+/** A joined panel is seen in its pieces. */
+function inPieces(cover: Cover, { panel, outline }: Shown): readonly Shown[] {
+  const pieces = cover.panels.filter((p) => p.piece?.of === panel.id)
+  if (pieces.length === 0) return [{ panel, outline }]
+  const around = boxOf(outline)
+  return pieces.flatMap((piece) => {
+    if (outline === panel.finished) return [{ panel: piece, outline: piece.finished }]
+    const seen = cover.patches.find((p) => p.panel === piece.id && isWithin(boxOf(p.outline), around))
+    return seen ? [{ panel: piece, outline: seen.outline }] : []
+  })
+}
+const isWithin = (a: Box, b: Box) =>
+  a.minX > b.minX - 0.1 && a.maxX < b.maxX + 0.1 && a.minY > b.minY - 0.1 && a.maxY < b.maxY + 0.1
+const shownFrom = (cover: Pick<Cover, 'panels'>, patch: Patch | null): Shown | null =>
   patch && { panel: cover.panels.find((p) => p.id === patch.panel)!, outline: patch.outline }
 const frontLeft = (top: Panel) =>
   Math.min(...top.edges.flatMap((e, i) => (e.side === 'front' ? [top.finished[i]!.x] : [])))

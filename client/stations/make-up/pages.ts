@@ -3,10 +3,11 @@ import AllowanceFields from './AllowanceFields.vue'
 import BuildFields from './BuildFields.vue'
 import ClothFields from './ClothFields.vue'
 import CompareFields from './CompareFields.vue'
+import JoinFields from './JoinFields.vue'
 import PipingFields from './PipingFields.vue'
 import TrimFields from './TrimFields.vue'
 
-export type Page = 'build' | 'piping' | 'trims' | 'cloths' | 'allowances' | 'compare'
+export type Page = 'build' | 'joins' | 'piping' | 'trims' | 'cloths' | 'allowances' | 'compare'
 
 /** The pages of the make-up station, and where each figure is changed. */
 export const MAKE_UP_PAGES: readonly {
@@ -22,6 +23,7 @@ export const MAKE_UP_PAGES: readonly {
     changes: ['make-up.construction', 'make-up.closure', 'make-up.liner'],
   },
   { page: 'piping', label: 'Piping', fields: PipingFields, changes: ['make-up.cord'] },
+  { page: 'joins', label: 'Joins', fields: JoinFields, changes: ['make-up.joins'] },
   { page: 'trims', label: 'Trims', fields: TrimFields, changes: ['make-up.buttons', 'make-up.reserve'] },
   { page: 'cloths', label: 'Cloths', fields: ClothFields, changes: [] },
   { page: 'allowances', label: 'Allowances', fields: AllowanceFields, changes: [] },

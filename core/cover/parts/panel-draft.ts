@@ -2,7 +2,7 @@ import type { ClothRole } from '../../../contract/index.ts'
 import { rectangle, type Outline } from '../../outline/index.ts'
 import type { SideName } from '../../seat/index.ts'
 import type { Figure, Operand } from '../../working/index.ts'
-import type { EdgeTreatment, Mark, PanelFace, PanelRole } from '../panel.ts'
+import type { EdgeTreatment, Mark, PanelFace, PanelRole, PieceFact } from '../panel.ts'
 import { asExpression, evaluate } from '../../working/index.ts'
 
 export interface PanelHead {
@@ -43,6 +43,8 @@ export interface PanelDraft extends PanelHead {
   readonly finished: Outline
   readonly edges: readonly EdgeDraft[]
   readonly sums: SizeSums | null
+  /** Which piece of a joined panel it is; left out for a whole one. */
+  readonly piece?: PieceFact
 }
 
 /** A rectangle by sums; its edges are bottom, right, top, left, as drawn. */

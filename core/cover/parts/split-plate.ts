@@ -1,9 +1,11 @@
-import { at, boxOf, edgeLength, isSimple, keepLeftOf, wholeOf, type CutOff, type Outline } from '../../outline/index.ts'
+import { at, boxOf, edgeLength, isSimple, keepLeftOf, wholeOf, type CutOff } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { entered, given, minus, times, type Figure } from '../../working/index.ts'
 import { halfLap } from '../closures/closure-plan.ts'
+import { spansOf } from '../joins/cut-panel.ts'
+import { onPieces } from '../joins/on-pieces.ts'
 import type { Patch } from '../patch.ts'
-import { partnerPlace, type SeamPair, type Stretch } from '../seam.ts'
+import type { SeamPair } from '../seam.ts'
 import { inSpace } from '../space.ts'
 import { rectanglePanel, shapedPanel, type EdgeDraft, type PanelDraft } from './panel-draft.ts'
 import { isLevelBox } from './plates.ts'
@@ -64,7 +66,16 @@ export function splitPlate(draft: SplitDraft): SplitPlate | null {
       a: { panel: front.id, edge: 'slit', from: 0, to: slitLength },
       b: { panel: back.id, edge: 'slit', from: slitLength, to: 0 },
     },
-    ring: (pairs) => pairs.flatMap((pair) => onParts(pair, whole, parts, { front, back })),
+    ring: (pairs) =>
+      onPieces(
+        pairs,
+        new Map([
+          [
+            whole.id,
+            [front, back].map(({ id }, i) => ({ id, spans: spansOf(whole, i === 0 ? parts.front : parts.back) })),
+          ],
+        ]),
+      ),
   }
 }
 
@@ -116,37 +127,4 @@ function partPanel(
       ? [named('front'), named('left'), named('slit'), named('right')]
       : [named('slit'), named('left'), named('back'), named('right')]
   return rectanglePanel(head, solid.width, depth, order)
-}
-
-/** A pair on the whole plate, on whichever parts hold it. */
-function onParts(
-  pair: SeamPair,
-  whole: PanelDraft,
-  parts: { front: CutOff; back: CutOff },
-  panels: { front: PanelDraft; back: PanelDraft },
-): readonly SeamPair[] {
-  const source = whole.edges.findIndex((e) => e.name === pair.a.edge)
-  const pieces = (['front', 'back'] as const).flatMap((which) => {
-    const i = parts[which].sources.indexOf(source)
-    if (i < 0) return []
-    const from = alongWhole(whole.finished, source, parts[which].outline, i)
-    return [{ panel: panels[which], from, to: from + edgeLength(parts[which].outline, i) }]
-  })
-  const [low, high] = [Math.min(pair.a.from, pair.a.to), Math.max(pair.a.from, pair.a.to)]
-  const held = pieces
-    .map((p) => ({ ...p, low: Math.max(low, p.from), high: Math.min(high, p.to) }))
-    .filter((p) => p.high - p.low > 1e-6)
-  const inOrder = held.toSorted((p, q) => (pair.a.from <= pair.a.to ? p.low - q.low : q.low - p.low))
-  return inOrder.map(({ panel, from, low: start, high: end }) => {
-    const [first, last] = pair.a.from <= pair.a.to ? [start, end] : [end, start]
-    const a: Stretch = { panel: panel.id, edge: pair.a.edge, from: first - from, to: last - from }
-    return { a, b: { ...pair.b, from: partnerPlace(pair.a, pair.b, first), to: partnerPlace(pair.a, pair.b, last) } }
-  })
-}
-
-/** How far along the whole edge a part of it begins. */
-function alongWhole(whole: Outline, source: number, part: Outline, i: number): number {
-  const [start, corner] = [part[i]!, whole[source]!]
-  if (Math.hypot(start.x - corner.x, start.y - corner.y) < 1e-6) return 0
-  return edgeLength(whole, source) - edgeLength(part, i)
 }

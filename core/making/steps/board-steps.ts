@@ -1,3 +1,4 @@
+import { wholeId } from '../../cover/index.ts'
 import { areaOf, edgeLength } from '../../outline/index.ts'
 import { staysThere, type DesignPlan } from '../../planned/index.ts'
 import { act, type Act } from '../acts/act.ts'
@@ -136,7 +137,7 @@ function coveringOf(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly
   const id = (what: string) => (isFirst ? `close.${what}` : `close.${key}.${what}`)
   const roundMm = (panel: string) =>
     design.cover.panels
-      .filter((p) => p.id === panel)
+      .filter((p) => wholeId(p) === panel)
       .reduce(
         (sum, p) =>
           sum + p.edges.reduce((s, e, i) => s + (e.treatment === 'staple' ? edgeLength(p.finished, i) : 0), 0),

@@ -1,0 +1,15 @@
+import { isDocument, type Document } from './document.ts'
+
+/** Version 9 cut every panel in one piece, or as the recipe joined it. */
+export const withJoins = (job: Document): Document => ({
+  ...job,
+  version: 10,
+  parts: Array.isArray(job['parts'])
+    ? job['parts'].map((part: unknown) => (isDocument(part) ? unjoined(part) : part))
+    : job['parts'],
+})
+
+const unjoined = (part: Document): Document => ({
+  ...part,
+  makeUp: isDocument(part['makeUp']) ? { ...part['makeUp'], joins: [] } : part['makeUp'],
+})
