@@ -187,7 +187,7 @@ test('will it fit the remnant? no, and what is missing; a smaller seat does', as
   await start(page, 'seat 300 x 220 x 40')
   await station(page, 'Lay')
   await expect(lengthShown(page)).toBeVisible()
-  await layPage(page, 'From what is in hand')
+  await layPage(page, 'Will it fit?')
   await page.getByRole('button', { name: 'Will it fit?' }).click()
   await expect(page.getByText('Yes, as it is.')).toBeVisible({ timeout: 90_000 })
   await page.getByRole('button', { name: 'Cut this job from it' }).click()
@@ -199,6 +199,28 @@ test('will it fit the remnant? no, and what is missing; a smaller seat does', as
       .filter({ hasText: /room|longer|wider|place/ })
       .first(),
   ).toBeVisible({ timeout: 90_000 })
+})
+
+test('a wrap wider than its cloth: from the complaint to the cut list, by one press, and back', async ({ page }) => {
+  test.setTimeout(150_000)
+  await start(page, 'seat 1210 x 365 x 80')
+  await station(page, 'Make-up')
+  await pick(page, 'Make-up', 'Wrapped tube')
+  await station(page, 'Lay')
+  await pick(page, 'Cloth', 'House calico')
+  await page.getByLabel('Cloth width', { exact: true }).fill('1000')
+  await expect(page.getByRole('alert').filter({ hasText: /wider/ }).first()).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'What would do?' }).click()
+  await page.getByRole('button', { name: 'Will it fit?' }).click()
+  await expect(page.getByRole('status').filter({ hasText: /Yes, in \d+ ways/ })).toBeVisible({ timeout: 120_000 })
+  await page.getByRole('button', { name: 'Cut it so: What is wider than the cloth joined' }).click()
+  await expect(lengthShown(page)).toBeVisible({ timeout: 60_000 })
+  await station(page, 'Cut & buy')
+  const cut = page.getByRole('region', { name: 'Cut list' })
+  await expect(cut.getByRole('row', { name: /Wrap, piece 1 of 2/ })).toBeVisible()
+  await expect(cut.getByRole('row', { name: /Wrap, piece 2 of 2/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(cut.getByRole('row', { name: /Wrap, piece/ })).toHaveCount(0)
 })
 
 test('the lay as a drawing for the table: saved, sent, jammed, resumed', async ({ page }) => {

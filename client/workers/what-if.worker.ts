@@ -1,6 +1,6 @@
-import type { Cloth, Job, LayProblem } from '../../contract/index.ts'
+import type { Job, LayProblem } from '../../contract/index.ts'
 import { solveLay } from '../../core/lay/index.ts'
-import { tryRescue, type Attempt, type Rescue } from '../../core/what-if/index.ts'
+import { tryRescue, type Attempt, type Rescue, type RescueCloths, type RescuePrices } from '../../core/what-if/index.ts'
 
 export type WhatIfRequest =
   | { readonly kind: 'lay'; readonly key: number; readonly problem: LayProblem; readonly seconds: number }
@@ -8,8 +8,8 @@ export type WhatIfRequest =
       readonly kind: 'rescue'
       readonly key: number
       readonly job: Job
-      readonly remnant: Cloth
-      readonly hidden: Cloth
+      readonly cloths: RescueCloths
+      readonly prices: RescuePrices
       readonly rescue: readonly Rescue[]
       readonly seconds: number
     }
@@ -29,7 +29,7 @@ function answer(asked: WhatIfRequest, isStopped: () => boolean): WhatIfAnswer {
     return {
       kind: 'rescue',
       key: asked.key,
-      attempt: tryRescue(asked.job, asked.remnant, asked.hidden, asked.rescue, isStopped),
+      attempt: tryRescue(asked.job, asked.cloths, asked.rescue, asked.prices, isStopped),
     }
   const solved = solveLay(asked.problem, { seed: 1, budget: { steps: Infinity, isStopped } })
   return {

@@ -1,4 +1,5 @@
 export { clothCost, layChoices, SOLD_WIDTHS_MM, type LayChoice, type Varied } from './lay-choices.ts'
-export { NARROW_MM, RESCUES, tryRescue, type Attempt, type Rescue } from './remnant.ts'
+export { tryRescue, type Attempt, type RescuePrices } from './rescue.ts'
+export { NARROW_MM, rescued, RESCUES, type Rescue, type RescueCloths } from './rescued.ts'
 export { inHandOf, shortfallOf, type InHand } from './shortfall.ts'
 export { cutTogether, jointShares, problemKey, takenBy, wholeLay, type JointTicket } from './joint-lay.ts'

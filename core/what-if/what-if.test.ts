@@ -1,14 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { LayProblem, type Cloth, type PartJob } from '../../contract/index.ts'
+import type { LayProblem} from '../../contract/index.ts';
+import { Job, type Cloth, type PartJob } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
 import { jobOf, newSeat, USUAL_PIPING, partJob, startPart, withPart } from '../job/index.ts'
-import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS, demoParts, keepersBenchPart } from '../demo/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { shortfallWords } from '../cloth/index.ts'
+import { planJob } from '../plan/index.ts'
+import { ratesOf } from '../making/index.ts'
+import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { buyingList } from '../lists/index.ts'
-import { clothCost, inHandOf, layChoices, RESCUES, shortfallOf, tryRescue } from './index.ts'
-import { joined } from './join-pieces.ts'
+import { clothCost, inHandOf, layChoices, rescued, RESCUES, shortfallOf, tryRescue, type Rescue } from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
 const once = () => false
@@ -18,55 +21,6 @@ const lengthOf = (problem: LayProblem) => {
   expect(acceptLay(problem, { ...solved.value.lay, seconds: 0 })).toEqual([])
   return solved.value.lay.length
 }
-
-describe('joins, by hand', () => {
-  const match = { group: 'g', anchor: [200, 0], across: 10, along: null }
-  const problem = LayProblem.parse({
-    format: 'loft-seam/lay-problem',
-    version: 1,
-    cloth: { width: 1000, repeat: { across: 50, along: null } },
-    pieces: [
-      {
-        id: '1/top-plate',
-        outline: [
-          [0, 0],
-          [400, 0],
-          [400, 300],
-          [0, 300],
-        ],
-        match,
-      },
-      {
-        id: '1/gusset',
-        outline: [
-          [0, 0],
-          [100, 0],
-          [100, 30],
-          [0, 30],
-        ],
-      },
-    ],
-  })
-  it('in the middle: 400 gives two of 200 + 12, on the same anchor', () => {
-    const [a, b] = joined(problem.pieces[0]!, 'middle', 12)
-    const xs = (p: typeof a) => [Math.min(...p!.outline.map((q) => q[0])), Math.max(...p!.outline.map((q) => q[0]))]
-    expect([a!.id, xs(a), b!.id, xs(b), a!.match]).toEqual([
-      '1/top-plate/part-1',
-      [0, 212],
-      '1/top-plate/part-2',
-      [188, 400],
-      { ...match, along: null },
-    ])
-  })
-  it('at the sides: the middle half whole with 12 at either end', () => {
-    const parts = joined(problem.pieces[0]!, 'sides', 12)
-    expect(parts.map((p) => Math.max(...p.outline.map((q) => q[0])) - Math.min(...p.outline.map((q) => q[0])))).toEqual(
-      [112, 224, 112],
-    )
-  })
-  it('what is too narrow stays whole', () =>
-    expect(joined(problem.pieces[1]!, 'middle', 12)).toEqual([problem.pieces[1]]))
-})
 
 describe('will it fit this remnant?', () => {
   const job = demoParts().find((j) => j.ticket === 'SL-07')!
@@ -82,16 +36,19 @@ describe('will it fit this remnant?', () => {
     let asked = 0
     return () => asked++ > n
   }
+  const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
+  const tryOn = (part: PartJob, cloth: Cloth, rescue: readonly Rescue[], n: number) =>
+    tryRescue(jobOf(part), { cloth, hidden: calico }, rescue, prices, steps(n))
 
   it('yes, with the lay, where there is enough', () => {
-    const attempt = tryRescue(jobOf(job), remnant(6000), calico, ['as-it-is'], steps(40))!
+    const attempt = tryOn(job, remnant(6000), ['as-it-is'], 40)!
     expect(attempt.missing).toEqual([])
     expect(acceptLay(attempt.problem, { ...attempt.found!.lay, seconds: 0 })).toEqual([])
   })
 
   it('the remnant of check is far too small for twelve kneelers: what is missing shrinks as more is given up, and is told by piece', () => {
     const kelp = DEMO_CLOTHS.find((c) => c.id === 'kelp-check')!
-    const attempts = RESCUES.flatMap((r) => tryRescue(jobOf(job), kelp, calico, r, steps(20)) ?? [])
+    const attempts = RESCUES.flatMap((r) => tryOn(job, kelp, r, 20) ?? [])
     expect(attempts.length).toBeGreaterThan(5)
     expect(attempts.every((a) => a.found === null)).toBe(true)
     const missing = (r: string) => attempts.find((a) => a.rescue.join() === r)!
@@ -104,21 +61,84 @@ describe('will it fit this remnant?', () => {
       worked({ ...job, cloth: { ...job.cloth, cloth: remnant(9000), match: { kind: 'none' } } }).cloth.lays[0]!.problem,
     )
     const tried = (rescue: readonly (typeof RESCUES)[number][number][]) =>
-      tryRescue(jobOf(job), remnant(whole * 0.85), calico, rescue, steps(60))!
+      tryOn(job, remnant(whole * 0.85), rescue, 60)!
     expect(tried(['as-it-is']).found).toBeNull()
     expect(tried(['hidden-in-another']).found).not.toBeNull()
   })
 
   it('a narrower allowance is no rescue where it is as narrow already', () =>
     expect(
-      tryRescue(
-        jobOf({ ...job, allowances: { ...job.allowances, overrides: { seamMm: 8 } } }),
+      tryOn(
+        { ...job, allowances: { ...job.allowances, overrides: { seamMm: 8 } } },
         remnant(3000),
-        calico,
         ['narrow-allowance'],
-        once,
+        5,
       ),
     ).toBeNull())
+
+  it('what fits is a ticket that can be kept: planned again it has the lay that was found, and is priced', () => {
+    const part = keepersBenchPart()
+    const cloth = remnant(4200, { widthMm: 1400 })
+    const attempt = tryOn(part, cloth, ['hidden-in-another'], 40)!
+    const changed = rescued(jobOf(part), { cloth, hidden: { ...calico, pricePerMetre: 10 } }, ['hidden-in-another'])!
+    expect(Job.safeParse(changed).success).toBe(true)
+    expect([changed.cloth.cloth.id, changed.cloth.others['second-face']?.id]).toEqual(['piece', 'house-calico'])
+    const plan = planJob(changed)
+    if (plan.kind !== 'worked') throw new Error('unworkable')
+    const lay = plan.cloth.lays.find((l) => l.cloth.id === 'piece')!
+    expect(acceptLay(lay.problem, { ...attempt.found!.lay, seconds: 0 })).toEqual([])
+    // Beside the same cloth in hand alone, the calico for what is hidden is all that is bought more.
+    const other = plan.cloth.lays.find((l) => l.cloth.id !== 'piece')!
+    const more = clothCost(calico, lengthOf(other.problem)).cost
+    expect(attempt.costs!.money).toBeGreaterThanOrEqual(more - 0.01)
+    expect(attempt.costs!.money).toBeLessThan(1.25 * more + 1)
+    expect(attempt.costs!.minutes).toBeGreaterThanOrEqual(0)
+  })
+
+  it('a wrap 1210 x 890 on 1000 of one-way cloth: too wide as it is, joined it lies, at the price of its join', () => {
+    const bench = keepersBenchPart()
+    const wrap: PartJob = {
+      ...bench,
+      seat: { ...newSeat('singles', 1210, 365, 80, 1), clearanceMm: 0 },
+      makeUp: usualMakeUp('wrapped-tube'),
+      cloth: { ...bench.cloth, cloth: remnant(4000, { widthMm: 1000, nap: 'one-way' }), match: { kind: 'none' } },
+    }
+    const cloth = wrap.cloth.cloth
+    expect(tryOn(wrap, cloth, ['as-it-is'], 5)!.found).toBeNull()
+    const joined = tryOn(wrap, cloth, ['joined-wide'], 30)!
+    const pieces = joined.problem.pieces.filter((p) => p.id.includes('body'))
+    const widths = pieces.map((p) => Math.max(...p.outline.map((q) => q[0])) - Math.min(...p.outline.map((q) => q[0])))
+    // 1210 in two, and an allowance at all four ends.
+    expect(pieces).toHaveLength(2)
+    expect(widths.reduce((a, b) => a + b)).toBeCloseTo(1210 + 4 * 12, 3)
+    expect(joined.found).not.toBeNull()
+    expect(joined.costs!.minutes).toBeGreaterThan(0)
+    // The wrap of the usual hook and loop is as long round as its girth and lap.
+    const deep = pieces.map((p) => Math.max(...p.outline.map((q) => q[1])) - Math.min(...p.outline.map((q) => q[1])))
+    expect(deep[0]).toBeGreaterThan(890)
+    expect(deep[0]).toBe(deep[1])
+  })
+
+  it('too short as it is, it says how much, how many cushions it gives, and the other way', () => {
+    const bench = keepersBenchPart()
+    const short = { ...bench, cloth: { ...bench.cloth, match: { kind: 'none' as const }, cloth: remnant(1500) } }
+    const attempt = tryOn(short, short.cloth.cloth, ['as-it-is'], 5)!
+    expect(attempt.shortfall).toMatchObject({ of: 3 })
+    expect(attempt.shortfall!.shortMm).toBeGreaterThan(0)
+  })
+
+  it('every way on every demo ticket is null or a sound ticket with a problem of its own', () => {
+    for (const part of demoParts())
+      for (const rescue of RESCUES) {
+        const changed = rescued(jobOf(part), { cloth: remnant(2500), hidden: calico }, rescue)
+        if (!changed) continue
+        expect(Job.safeParse(changed).error?.issues ?? [], `${part.ticket} ${rescue.join()}`).toEqual([])
+        const plan = planJob(changed)
+        if (plan.kind !== 'worked') continue
+        for (const d of plan.designs) expect(d.checks.flatMap((c) => c.faults)).toEqual([])
+        expect(plan.warnings.filter((w) => w.code === 'not-joined' && w.fault.because === 'no-such-panel')).toEqual([])
+      }
+  })
 })
 
 describe('ways of cutting beside each other', () => {

@@ -57,12 +57,17 @@ const gapWords = computed(() => {
         @mark="(p) => (marked = p)"
       />
       <div v-else class="empty">
-        <p v-if="lays.failure" role="alert" class="fault">
-          {{ layFailureWords(lays.failure, lays.chosen!, unit)
-          }}<template v-if="lays.shortfall">
-            {{ lays.chosen!.cloth.name }} is not enough: {{ shortfallWords(lays.shortfall, unit) }}.</template
-          >
-        </p>
+        <div v-if="lays.failure" class="fault">
+          <p role="alert">
+            {{ layFailureWords(lays.failure, lays.chosen!, unit)
+            }}<template v-if="lays.shortfall">
+              {{ lays.chosen!.cloth.name }} is not enough: {{ shortfallWords(lays.shortfall, unit) }}.</template
+            >
+          </p>
+          <button v-if="page !== 'remnant'" type="button" class="plain-button main" @click="page = 'remnant'">
+            What would do?
+          </button>
+        </div>
         <p v-else>Planning the first lay …</p>
       </div>
     </div>
@@ -211,8 +216,12 @@ const gapWords = computed(() => {
 }
 
 .fault {
-  color: var(--rust);
   max-width: 600px;
+  text-align: center;
+}
+
+.fault p {
+  color: var(--rust);
 }
 
 .faults {

@@ -1,29 +1,44 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Cloth } from '../../../contract/index.ts'
-import { setCloth } from '../../../core/job/index.ts'
+import { shortfallWords } from '../../../core/cloth/index.ts'
+import { ratesOf } from '../../../core/making/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
-import { sayAmountWithUnit } from '../../../core/working/index.ts'
-import { RESCUES, type Attempt } from '../../../core/what-if/index.ts'
+import { sayAmountWithUnit, sayMinutes } from '../../../core/working/index.ts'
+import { RESCUES, rescued, type Attempt, type Rescue } from '../../../core/what-if/index.ts'
 import ClothSwatch from '../../cloth/ClothSwatch.vue'
 import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay.ts'
 import { useShop } from '../../stores/shop.ts'
-import { rescueWords } from './rescue-words.ts'
+import { money } from '../../ui/manner.ts'
+import { missingWords, rescueWords } from './rescue-words.ts'
 import { useWhatIf } from './what-if.ts'
 
-/** Will this job fit a cloth in hand? Yes, with the lay; or what is missing, and what would have to be given up. */
+/**
+ * Will this job fit a cloth? Yes, with the lay; or how much is missing, and every way in which it would do all the
+ * same, tried, priced, and taken with one press.
+ */
 const SECONDS = 2
 const jobs = useJob()
+const lays = useLay()
 const shop = useShop()
 const unit = computed(() => jobs.job!.units)
-const inHand = computed(() => (shop.lists?.cloths ?? []).filter((c) => c.supply.kind !== 'to-buy'))
+const own = computed<Cloth>(() => lays.chosen?.cloth ?? jobs.job!.cloth.cloth)
+/** What is on the shelf, and the cloth that the job is planned on. */
+const cloths = computed(() => [
+  ...(shop.lists?.cloths ?? []).filter((c) => c.supply.kind !== 'to-buy' && c.id !== own.value.id),
+  own.value,
+])
 const wanted = ref('')
-const remnant = computed<Cloth | null>(() => inHand.value.find((c) => c.id === wanted.value) ?? inHand.value[0] ?? null)
+const cloth = computed(() => {
+  const isShort = lays.failure !== null || own.value.supply.kind !== 'to-buy'
+  return cloths.value.find((c) => c.id === wanted.value) ?? (isShort ? own.value : cloths.value[0]!)
+})
 /** What is hidden may be cut from the cheapest cloth that is bought. */
 const hidden = computed(
   () =>
     (shop.lists?.cloths ?? [])
-      .filter((c) => c.supply.kind === 'to-buy')
+      .filter((c) => c.supply.kind === 'to-buy' && c.id !== cloth.value.id)
       .toSorted((a, b) => a.pricePerMetre - b.pricePerMetre)[0] ?? null,
 )
 const attempts = ref(new Map<number, Attempt | null>())
@@ -33,108 +48,138 @@ const { open, ask, stop } = useWhatIf((answer) => {
 
 function tryAll(): void {
   attempts.value = new Map()
-  if (!remnant.value || !hidden.value) return
+  if (!hidden.value) return
   ask(
     RESCUES.map((rescue, key) => ({
       kind: 'rescue' as const,
       key,
       job: jobs.whole!,
-      remnant: remnant.value!,
-      hidden: hidden.value!,
+      cloths: { cloth: cloth.value, hidden: hidden.value! },
+      prices: { rates: ratesOf(shop.workshop), shelf: shop.lists?.trims ?? [] },
       rescue,
       seconds: SECONDS,
     })),
   )
 }
+/** What does comes first, each in the order of what shows least. */
 const rows = computed(() =>
   RESCUES.flatMap((rescue, key) => {
     const attempt = attempts.value.get(key)
-    return attempt === null ? [] : [{ key, says: rescueWords(rescue, hidden.value?.name ?? '', unit.value), attempt }]
-  }),
+    return attempt === null
+      ? []
+      : [{ key, rescue, says: rescueWords(rescue, hidden.value?.name ?? '', unit.value), attempt }]
+  }).toSorted((a, b) => Number(!a.attempt?.found) - Number(!b.attempt?.found)),
 )
-const best = computed(() => rows.value.find((r) => r.attempt?.found))
-/** Pieces that find no place, by what they are. */
-function missingWords(attempt: Attempt): string {
-  const counts = new Map<string, number>()
-  for (const name of attempt.missing) counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1)
-  return [...counts].map(([part, n]) => `${n} ${part}`).join(', ')
+const asItIs = computed(() => attempts.value.get(0) ?? null)
+const fitting = computed(() => rows.value.filter((r) => r.attempt?.found))
+const answer = computed(() => {
+  if (asItIs.value?.found) return 'Yes, as it is.'
+  if (open.value > 0 && !asItIs.value) return ''
+  const short = asItIs.value?.shortfall ? `${shortfallWords(asItIs.value.shortfall, unit.value)}. ` : ''
+  const ways = fitting.value.length
+  const end =
+    open.value > 0
+      ? ''
+      : ways === 0
+        ? 'No, not even with all that could be done.'
+        : `Yes, in ${ways === 1 ? 'one way' : `${ways} ways`}: take one below.`
+  return `${short.charAt(0).toUpperCase()}${short.slice(1)}${end}`
+})
+function costWords({ costs }: Attempt): string {
+  if (!costs) return ''
+  const signed = (v: number, words: string) => `${v < 0 ? '−' : '+'} ${words}`
+  return [
+    costs.money === null ? '' : signed(costs.money, money(Math.abs(costs.money), jobs.job!.currency)),
+    Math.abs(costs.minutes) < 0.5 ? '' : signed(costs.minutes, sayMinutes(Math.abs(costs.minutes))),
+  ]
+    .filter((s) => s !== '')
+    .join(', ')
 }
-const supplyWords = (cloth: Cloth) =>
-  cloth.supply.kind === 'length' ? formatLengthWithUnit(cloth.supply.lengthMm, unit.value) : 'remnant'
+function take(rescue: readonly Rescue[], says: string): void {
+  if (!hidden.value) return
+  const with_ = { cloth: cloth.value, hidden: hidden.value }
+  jobs.edit({ says: `Cut from ${cloth.value.name}: ${says}`, applyToJob: (job) => rescued(job, with_, rescue) ?? job })
+}
+const supplyWords = (c: Cloth) =>
+  c.supply.kind === 'length'
+    ? formatLengthWithUnit(c.supply.lengthMm, unit.value)
+    : c.supply.kind === 'remnant'
+      ? 'remnant'
+      : 'to be bought'
 </script>
 
 <template>
-  <div v-if="remnant" class="remnant">
+  <div class="remnant">
     <div class="ask">
       <div class="field-row">
-        <span class="label">Cloth in hand</span>
-        <ElSelect
-          :model-value="remnant.id"
-          aria-label="Cloth in hand"
-          @update:model-value="(id: string) => (wanted = id)"
-          ><ElOption v-for="c in inHand" :key="c.id" :value="c.id" :label="`${c.name}, ${supplyWords(c)}`"
+        <span class="label">Cloth</span>
+        <ElSelect :model-value="cloth.id" aria-label="Cloth in hand" @update:model-value="(id: string) => (wanted = id)"
+          ><ElOption v-for="c in cloths" :key="c.id" :value="c.id" :label="`${c.name}, ${supplyWords(c)}`"
         /></ElSelect>
       </div>
       <div class="side">
-        <ClothSwatch :cloth="remnant" :height="110" />
+        <ClothSwatch :cloth="cloth" :height="110" />
         <div>
           <button v-if="open > 0" type="button" class="plain-button" @click="stop">Stop, {{ open }} to try</button>
           <button v-else type="button" class="plain-button main" @click="tryAll">Will it fit?</button>
-          <p v-if="attempts.size > 0 && open === 0" :class="best ? 'right' : 'failed'" role="status">
-            {{
-              best
-                ? best.key === 0
-                  ? 'Yes, as it is.'
-                  : 'Yes, if something is given up: see below.'
-                : 'No, not even with all that could be given up.'
-            }}
-          </p>
+          <p v-if="attempts.size > 0" :class="fitting.length > 0 ? 'right' : 'failed'" role="status">{{ answer }}</p>
           <button
-            v-if="best?.key === 0 && open === 0"
+            v-if="asItIs?.found && open === 0 && cloth.id !== own.id"
             type="button"
             class="plain-button"
-            @click="jobs.edit(setCloth(remnant))"
+            @click="take(['as-it-is'], 'as it is')"
           >
             Cut this job from it
           </button>
         </div>
       </div>
-    </div>
-    <div>
-      <table v-if="attempts.size > 0" class="close-table">
-        <thead>
-          <tr>
-            <th>Cut so</th>
-            <th>Does it fit?</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="r in rows" :key="r.key">
-            <td>{{ r.says }}</td>
-            <td v-if="r.attempt === undefined" class="quiet">to be tried</td>
-            <td v-else-if="r.attempt?.found" class="right">
-              fits, {{ formatLengthWithUnit(r.attempt.found.lay.length, unit) }} used
-            </td>
-            <td v-else class="failed">
-              no room for {{ missingWords(r.attempt!) }}:
-              {{ sayAmountWithUnit(r.attempt!.missingMm2, 'area', jobs.job!.units) }} missing
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-if="attempts.size > 0" class="quiet">
-        In the order of what is seen least. Each was laid for {{ SECONDS }} s on the true outline with its flaws; a “no”
-        says what the best lay left over.
+      <p class="quiet">
+        In the order of what shows least. Each way is laid for {{ SECONDS }} s on the true outline with its flaws; a
+        “no” says what the best lay left over. Taken, it can be undone.
       </p>
     </div>
+    <table v-if="attempts.size > 0" class="close-table">
+      <thead>
+        <tr>
+          <th>Cut so</th>
+          <th>Does it fit?</th>
+          <th>Beside “as it is”</th>
+          <th></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.key">
+          <td>{{ r.says }}</td>
+          <td v-if="r.attempt === undefined" class="quiet">to be tried</td>
+          <td v-else-if="r.attempt?.found" class="right">
+            fits, {{ formatLengthWithUnit(r.attempt.found.lay.length, unit) }} used
+          </td>
+          <td v-else class="failed">
+            no room for {{ missingWords(r.attempt!) }}:
+            {{ sayAmountWithUnit(r.attempt!.missingMm2, 'area', jobs.job!.units) }} missing
+          </td>
+          <td class="costs">{{ r.attempt ? costWords(r.attempt) : '' }}</td>
+          <td>
+            <button
+              v-if="r.attempt?.found && r.key > 0"
+              type="button"
+              class="plain-button"
+              :aria-label="`Cut it so: ${r.says}`"
+              @click="take(r.rescue, r.says.toLowerCase())"
+            >
+              Cut it so
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
   </div>
-  <p v-else class="quiet">No length or remnant is noted in the cloth store: enter one there, with its true outline.</p>
 </template>
 
 <style scoped>
 .remnant {
   display: grid;
-  grid-template-columns: minmax(320px, 2fr) minmax(0, 3fr);
+  grid-template-columns: minmax(320px, 2fr) minmax(0, 4fr);
   gap: 24px;
   align-items: start;
 }
@@ -152,6 +197,10 @@ const supplyWords = (cloth: Cloth) =>
 
 p {
   margin: 4px 0 0;
+}
+
+.costs {
+  white-space: nowrap;
 }
 
 .right {

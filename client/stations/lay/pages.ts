@@ -20,6 +20,6 @@ export const LAY_PAGES: readonly LayPage[] = [
   { page: 'cloth', label: 'Cloth', fields: ClothPage, isWide: false },
   { page: 'compare', label: 'Compare', fields: ComparePage, isWide: true },
   { page: 'together', label: 'Cut together', fields: TogetherPage, isWide: false },
-  { page: 'remnant', label: 'From what is in hand', fields: RemnantPage, isWide: true },
+  { page: 'remnant', label: 'Will it fit?', fields: RemnantPage, isWide: true },
   { page: 'files', label: 'Mark out', fields: FilesPage, isWide: false },
 ]

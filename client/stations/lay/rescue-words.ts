@@ -1,20 +1,30 @@
-import { NARROW_MM, type Rescue } from '../../../core/what-if/index.ts'
+import { NARROW_MM, type Attempt, type Rescue } from '../../../core/what-if/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../../core/units/index.ts'
 
-/** What is given up, in words. */
+/** What is done otherwise, in words. */
 export function rescueWords(rescue: readonly Rescue[], hiddenCloth: string, unit: LengthUnit): string {
   const one = (r: Rescue): string => {
     switch (r) {
       case 'as-it-is':
         return 'as it is'
+      case 'other-direction':
+        return 'the cloth turned the other way'
+      case 'shorter-strips':
+        return 'piping in shorter strips'
       case 'narrow-allowance':
         return `seam allowance ${formatLengthWithUnit(NARROW_MM, unit)}, zigzagged`
       case 'hidden-in-another':
         return `bottom, piping and linings in ${hiddenCloth}`
-      case 'pieced-boxing':
+      case 'boxing-in-another':
+        return `boxing in ${hiddenCloth}`
+      case 'joined-wide':
+        return 'what is wider than the cloth joined'
+      case 'joined-boxing':
         return 'boxing and gusset joined in the middle'
       case 'joined-bottom':
         return 'bottom plates joined in the middle'
+      case 'joined-wrap':
+        return 'the wrap joined where it shows least'
       case 'joined-top-sides':
         return 'top plates with a narrow strip at either side'
       case 'joined-top-middle':
@@ -23,5 +33,13 @@ export function rescueWords(rescue: readonly Rescue[], hiddenCloth: string, unit
         return r satisfies never
     }
   }
-  return rescue.map(one).join('; ')
+  const says = rescue.map(one).join('; ')
+  return says.charAt(0).toUpperCase() + says.slice(1)
+}
+
+/** Pieces that find no place, by what they are. */
+export function missingWords({ missing }: Attempt): string {
+  const counts = new Map<string, number>()
+  for (const name of missing) counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1)
+  return [...counts].map(([part, n]) => `${n} ${part}`).join(', ')
 }
