@@ -69,6 +69,7 @@ export {
   Side,
   Ties,
   Trims,
+  TubeSeam,
   Vents,
 } from './make-up.ts'
 export { migrateCloth, migrateGrade, migrateSettings } from './migrations/index.ts'

@@ -21,6 +21,10 @@ export const EarCut = z.discriminatedUnion('kind', [
 ])
 export type EarCut = z.infer<typeof EarCut>
 
+/** The long edges of a tube. */
+export const TubeSeam = z.enum(['lower-back', 'lower-front', 'upper-front', 'upper-back'])
+export type TubeSeam = z.infer<typeof TubeSeam>
+
 const Boxing = z.enum(['wrap', 'one-per-side'])
 
 /** How a cover is built: one recipe each. */
@@ -40,7 +44,16 @@ export const Construction = z.discriminatedUnion('kind', [
     frontRadiusMm: z.number().min(0).max(500),
     tuckMm: z.number().min(0).max(80).describe('depth of the tuck at each front corner of a square front'),
   }),
-  z.strictObject({ kind: z.literal('wrapped-tube') }),
+  z.strictObject({
+    kind: z.literal('wrapped-tube'),
+    seams: z
+      .array(TubeSeam)
+      .max(4)
+      .describe(
+        'long seams, each once: so many panels lie round the four faces; none: one panel, seamed where it closes',
+      ),
+    closes: TubeSeam.describe('the long seam that opens; where it is none of the seams, the upper back or the first'),
+  }),
   z.strictObject({ kind: z.literal('capped'), school: z.enum(['drawn-to-thickness', 'full-depth']) }),
   z.strictObject({
     kind: z.literal('pinch-corner'),
@@ -97,6 +110,13 @@ export const Closure = z.discriminatedUnion('kind', [
     kind: z.literal('zip-seam'),
     side: Side,
     tapeMm: AllowanceMm.max(20).describe('from the edge of the zip tape to the stitching beside the teeth'),
+    overTwoEdges: z
+      .boolean()
+      .optional()
+      .describe('at an end: the zip runs on over the corner and up the short edge, an L'),
+    startMm: AllowanceMm.max(2000)
+      .optional()
+      .describe('at an end: where the zip starts, from the far corner of the long edge; 0 when left out'),
   }),
   z.strictObject({
     kind: z.literal('horseshoe'),
@@ -104,7 +124,16 @@ export const Closure = z.discriminatedUnion('kind', [
     insetMm: PositiveMm.max(300),
     radiusMm: PositiveMm.max(300),
   }),
-  z.strictObject({ kind: z.literal('hook-and-loop'), ...Tape }),
+  z.strictObject({
+    kind: z.literal('hook-and-loop'),
+    ...Tape,
+    spots: z
+      .int()
+      .min(1)
+      .max(20)
+      .optional()
+      .describe('closed by so many square spots of the tape, evenly; left out: along all of the lap'),
+  }),
   z.strictObject({ kind: z.literal('snap-tape'), ...Tape }),
   z.strictObject({ kind: z.literal('snaps'), ...Spaced }),
   z.strictObject({ kind: z.literal('buttons'), ...Spaced }),

@@ -1,6 +1,6 @@
 import { isDocument, type Document } from './document.ts'
 
-/** Version 9 cut every panel in one piece, or as the recipe joined it. */
+/** Version 9 cut every panel in one piece, or as the recipe joined it; a tube was one panel, closed at its lower back. */
 export const withJoins = (job: Document): Document => ({
   ...job,
   version: 10,
@@ -11,5 +11,12 @@ export const withJoins = (job: Document): Document => ({
 
 const unjoined = (part: Document): Document => ({
   ...part,
-  makeUp: isDocument(part['makeUp']) ? { ...part['makeUp'], joins: [] } : part['makeUp'],
+  makeUp: isDocument(part['makeUp'])
+    ? { ...part['makeUp'], construction: constructionOf(part['makeUp']['construction']), joins: [] }
+    : part['makeUp'],
 })
+
+const constructionOf = (construction: unknown): unknown =>
+  isDocument(construction) && construction['kind'] === 'wrapped-tube'
+    ? { ...construction, seams: [], closes: 'lower-back' }
+    : construction

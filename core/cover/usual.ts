@@ -55,8 +55,8 @@ export const MAKE_UPS: Readonly<Record<Kind, MakeUpEntry>> = {
   },
   'wrapped-tube': {
     label: 'Wrapped tube',
-    says: 'One panel round the four long faces, and two ends.',
-    usual: { kind: 'wrapped-tube' },
+    says: 'One to four panels round the four long faces, and two ends.',
+    usual: { kind: 'wrapped-tube', seams: [], closes: 'lower-back' },
     closures: ['snap-tape', 'hook-and-loop', 'snaps', 'buttons', 'zip-seam', 'sewn-shut'],
   },
   capped: {

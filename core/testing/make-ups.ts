@@ -4,6 +4,7 @@ import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, NO_TRIMS } from '../cover/index.ts'
 import { USUAL_PIPING } from '../job/index.ts'
 
 const side = fc.constantFrom('front' as const, 'right' as const, 'back' as const, 'left' as const)
+const tubeSeam = fc.constantFrom('lower-back' as const, 'lower-front', 'upper-front', 'upper-back')
 const boxing = fc.constantFrom('wrap' as const, 'one-per-side' as const)
 const share = fc.double({ min: 0.5, max: 0.8, noNaN: true })
 const mm = (min: number, max: number) => fc.integer({ min, max })
@@ -28,7 +29,11 @@ const CONSTRUCTION: { readonly [K in Construction['kind']]: fc.Arbitrary<Extract
     ),
   }),
   waterfall: fc.record({ kind: fc.constant('waterfall' as const), frontRadiusMm: mm(0, 60), tuckMm: mm(0, 30) }),
-  'wrapped-tube': fc.constant({ kind: 'wrapped-tube' }),
+  'wrapped-tube': fc.record({
+    kind: fc.constant('wrapped-tube' as const),
+    seams: fc.uniqueArray(tubeSeam, { maxLength: 4 }),
+    closes: tubeSeam,
+  }),
   capped: fc.record({
     kind: fc.constant('capped' as const),
     school: fc.constantFrom('drawn-to-thickness' as const, 'full-depth' as const),
@@ -84,6 +89,7 @@ const closureOf = (kind: Closure['kind']): fc.Arbitrary<Closure> =>
       if (sided.kind === 'zip-gusset')
         return { ...sided, lapped, pocketMm: pocket, ...(tape > 30 ? { showsMm: 6 } : {}) }
       if (sided.kind === 'hook-and-loop' || sided.kind === 'snap-tape') return { ...sided, tapeMm: tape }
+      if (sided.kind === 'zip-seam') return { ...sided, overTwoEdges: lapped, startMm: pocket }
       return sided.kind === 'horseshoe' ? { ...sided, insetMm: inset, shape: lapped ? 'u' : 'straight' } : sided
     })
 

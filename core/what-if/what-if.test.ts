@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { LayProblem} from '../../contract/index.ts';
+import type { LayProblem } from '../../contract/index.ts'
 import { Job, type Cloth, type PartJob } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
 import { jobOf, newSeat, USUAL_PIPING, partJob, startPart, withPart } from '../job/index.ts'

@@ -51,6 +51,19 @@ describe('every control that is shown changes the plan', () => {
   )
 })
 
+describe('at an end that opens, over one edge or two', () => {
+  it.each(
+    (['boxed', 'wrapped-tube'] as const).flatMap((kind) =>
+      (['left', 'right'] as const).flatMap((side) =>
+        [false, true].map((overTwoEdges) => [kind, side, overTwoEdges] as const),
+      ),
+    ),
+  )('%s, %s, %s: every control changes the plan', (kind, side, overTwoEdges) => {
+    const closure = { ...CLOSURES['zip-seam'].usual, side, overTwoEdges, startMm: 20 }
+    expect(idle({ ...usualMakeUp(kind), closure })).toEqual([])
+  })
+})
+
 describe('ties, piping and cloth', () => {
   const ties = {
     sides: ['back' as const],

@@ -1,4 +1,4 @@
-import type { EarCut, MakeUp } from '../../../contract/index.ts'
+import { TubeSeam, type EarCut, type MakeUp } from '../../../contract/index.ts'
 import { EARS } from '../../../core/cover/index.ts'
 
 /** A choice or a length of a make-up or a closure. */
@@ -32,7 +32,7 @@ const choice = (
   key: string,
   label: string,
   value: string,
-  choices: readonly (readonly [string, string])[],
+  choices: readonly (readonly [string, string, ...unknown[]])[],
   read: (value: string) => unknown = (v) => v,
 ): Option => ({ kind: 'choice', key, label, value, choices: choices.map(([v, l]) => ({ value: v, label: l })), read })
 const yesNo = (key: string, label: string, value: boolean): Option =>
@@ -55,6 +55,25 @@ const share = (key: string, label: string, value: number, shares: readonly numbe
     Number,
   )
 
+/** One cloth over top and front, another over bottom and back, in as many panels. */
+const TUBE_SPLITS = [
+  ['one', 'One', 0],
+  ['two', 'Two', 2],
+  ['three', 'Three', 3],
+  ['four', 'Four', 4],
+] as const
+const TUBE_SEAMS: Readonly<Record<(typeof TUBE_SPLITS)[number][0], readonly TubeSeam[]>> = {
+  one: [],
+  two: ['lower-front', 'upper-back'],
+  three: ['lower-back', 'lower-front', 'upper-back'],
+  four: TubeSeam.options,
+}
+const TUBE_WORDS: Readonly<Record<TubeSeam, string>> = {
+  'lower-back': 'Lower back',
+  'lower-front': 'Lower front',
+  'upper-front': 'Upper front',
+  'upper-back': 'Upper back',
+}
 const BOXING = [
   ['wrap', 'One wrap'],
   ['one-per-side', 'One per side'],
@@ -97,7 +116,29 @@ export function constructionOptions({ construction: c, closure }: Built): readon
         length('frontRadiusMm', 'Front rounded by', c.frontRadiusMm, 0, 500),
         ...(c.frontRadiusMm === 0 ? [length('tuckMm', 'Tuck at the corners', c.tuckMm, 0, 80)] : []),
       ]
-    case 'wrapped-tube':
+    case 'wrapped-tube': {
+      const panels = choice(
+        'seams',
+        'Panels round it',
+        TUBE_SPLITS.find(([, , s]) => s === c.seams.length)?.[0] ?? 'one',
+        TUBE_SPLITS,
+        (v) => TUBE_SEAMS[v as keyof typeof TUBE_SEAMS],
+      )
+      const isEnd = closure.kind === 'zip-seam' && (closure.side === 'left' || closure.side === 'right')
+      const seams = c.seams.length === 0 ? TubeSeam.options : TubeSeam.options.filter((s) => c.seams.includes(s))
+      const closes = seams.includes(c.closes) ? c.closes : seams.includes('upper-back') ? 'upper-back' : seams[0]!
+      return isEnd
+        ? [panels]
+        : [
+            panels,
+            choice(
+              'closes',
+              'Closes along',
+              closes,
+              seams.map((s) => [s, TUBE_WORDS[s]] as const),
+            ),
+          ]
+    }
     case 'bolster':
       return []
     case 'capped':
@@ -207,8 +248,24 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
             length('showsMm', 'Zip shows by', c.showsMm ?? 0, 0, 30),
             length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200),
           ]
-    case 'zip-seam':
-      return [...at(c.side), length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20)]
+    case 'zip-seam': {
+      const tape = length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20)
+      const isEnd = c.side === 'left' || c.side === 'right'
+      const overCorner = yesNo('overTwoEdges', 'On over the corner', c.overTwoEdges ?? false)
+      const start = length('startMm', 'Starts from the far corner', c.startMm ?? 0, 0, 2000)
+      if (construction.kind === 'boxed')
+        return [side(c.side), ...(isEnd ? [overCorner, ...(c.overTwoEdges ? [start] : [])] : []), tape]
+      if (construction.kind !== 'wrapped-tube') return [...at(c.side), tape]
+      return [
+        choice('side', 'Opens', isEnd ? c.side : 'back', [
+          ['back', 'A long seam'],
+          ['left', 'Left end'],
+          ['right', 'Right end'],
+        ]),
+        ...(isEnd ? [overCorner, start] : []),
+        tape,
+      ]
+    }
     case 'horseshoe':
       return [
         choice('shape', 'Slot', c.shape, [
@@ -219,6 +276,23 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
         ...(c.shape === 'u' ? [length('radiusMm', 'Corners rounded by', c.radiusMm, 1, 300)] : []),
       ]
     case 'hook-and-loop':
+      return [
+        ...at(c.side),
+        length('tapeMm', 'Tape', c.tapeMm, 1, 100),
+        choice(
+          'spots',
+          'Closed',
+          String(c.spots ?? 0),
+          [
+            ['0', 'All along'],
+            ['1', 'One spot'],
+            ['2', 'Two'],
+            ['3', 'Three'],
+            ['5', 'Five'],
+          ],
+          (v) => (v === '0' ? undefined : Number(v)),
+        ),
+      ]
     case 'snap-tape':
       return [...at(c.side), length('tapeMm', 'Tape', c.tapeMm, 1, 100)]
     case 'snaps':

@@ -21,8 +21,14 @@ export function planClosure(
   lost: readonly Figure[] = [allowances.seamMm, allowances.seamMm],
 ): DraftClosure {
   const lap = lapOf(choice, allowances)
-  const places = 'spacingMm' in choice ? placesAlong(lengthMm.value, choice.spacingMm) : []
+  const places = placesOf(choice, lengthMm.value)
   return { choice, seam, lengthMm, lap, places, fittings: fittingsOf(choice, lengthMm, places.length, lost) }
+}
+
+function placesOf(choice: Closure, lengthMm: number): readonly number[] {
+  if ('spacingMm' in choice) return placesAlong(lengthMm, choice.spacingMm)
+  const spots = choice.kind === 'hook-and-loop' ? (choice.spots ?? 0) : 0
+  return Array.from({ length: spots }, (_, i) => (lengthMm * (i + 0.5)) / spots)
 }
 
 /** How far two halves lap: the tape and a margin, or as set. */
@@ -107,6 +113,21 @@ function fittingsOf(choice: Closure, length: Figure, count: number, lost: readon
       ]
     case 'hook-and-loop':
     case 'snap-tape': {
+      if (count > 0)
+        return [
+          {
+            what: 'Hook and loop spots, both halves',
+            use: 'tape',
+            amount: figure({
+              id: 'closure.tape',
+              label: 'Tape',
+              quantity: 'length',
+              sum: times(given(count, 'count', 'spots'), given(choice.tapeMm, 'length', 'each as long as it is wide')),
+              rule: 'square spots, evenly along the opening',
+            }),
+            note: 'the hook side turned away from the filling; both halves marked from the same end',
+          },
+        ]
       const isEven = lost.length === 2 && lost[0] === lost[1]
       const tape = figure({
         id: 'closure.tape',

@@ -1,5 +1,6 @@
 import type { Closure, Side } from '../../../contract/index.ts'
-import type { CushionSize } from '../../seat/index.ts'
+import { edgeLength } from '../../outline/index.ts'
+import type { CushionSize, SideName, Solid } from '../../seat/index.ts'
 import { err, ok, type Result } from '../../result/index.ts'
 import { entered, figure, given, least, minus, over, type Figure } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
@@ -183,22 +184,29 @@ function zipInSeam(
   frame: BoxFrame,
 ): Result<CoverDraft, Refusal> {
   const side = sideOrBack(solid.edges, closure.side)
-  const along = shareWall(frame.wall, solid.edges, side, roundCorner(allowances, solid, side).value).gusset
+  const joins = ringJoins(frame)
+  const overCorner = closure.overTwoEdges ? overTheCorner(frame, solid, side, closure.startMm ?? 0, joins) : null
+  const along =
+    overCorner?.along ?? shareWall(frame.wall, solid.edges, side, roundCorner(allowances, solid, side).value).gusset
   const { inside, outside } = cutAt(frame, frame.rings.bottom, along)
-  const zip: SeamDraft = { name: 'zip between boxing and bottom plate', kind: 'closure', pairs: inside }
+  const zip: SeamDraft = {
+    name: 'zip between boxing and bottom plate',
+    kind: 'closure',
+    pairs: [...inside, ...(overCorner?.join.pairs ?? [])],
+  }
   const length = entered({
     id: 'closure.length',
     label: 'Zip',
     quantity: 'length',
     value: seamLength(zip),
-    rule: 'along the side, and round its corners',
+    rule: overCorner ? 'along the end, on over its corner and up it' : 'along the side, and round its corners',
     change: 'make-up.closure',
   })
   const sewn = withZipEdges(
     {
       ...frameDraft(frame),
       seams: [
-        ...ringJoins(frame),
+        ...joins.filter((j) => j !== overCorner?.join),
         zip,
         { name: 'boxing to the bottom plate', kind: 'plate' as const, pairs: outside },
         { name: 'boxing to the top plate', kind: 'plate' as const, pairs: frame.rings.top },
@@ -209,6 +217,35 @@ function zipInSeam(
   )
   return drafted({ ...sewn, closures: [planClosure(closure, sewn.zip, length, allowances)] })
 }
+
+/**
+ * An end opened over two of its edges: along the bottom, and up the join of the boxing at its back corner. Null where
+ * the boxing has no join there.
+ */
+function overTheCorner(
+  frame: BoxFrame,
+  { edges }: Solid,
+  side: SideName,
+  startMm: number,
+  joins: readonly SeamDraft[],
+) {
+  if (side !== 'left' && side !== 'right') return null
+  const { wall, strips } = frame
+  const own = edges.flatMap((e, i) => (e.side === side ? [i] : []))
+  const i = own.reduce((best, k) => (edgeLength(wall.foot, k) > edgeLength(wall.foot, best) ? k : best), own[0]!)
+  const length = edgeLength(wall.foot, i)
+  // Counter-clockwise the left side runs from the back to the front, the right one to the back.
+  const s = strips.findIndex(({ parts }) =>
+    side === 'left'
+      ? parts[0]!.part.edge === i && parts[0]!.part.from < HAIR_MM
+      : parts.at(-1)!.part.edge === i && parts.at(-1)!.part.to > length - HAIR_MM,
+  )
+  const join = s < 0 ? undefined : joins.at(side === 'left' ? s - 1 : s)
+  const [from, to] = side === 'left' ? [0, length - startMm] : [startMm, length]
+  return join && to - from > HAIR_MM ? { join, along: [{ edge: i, from, to }] } : null
+}
+
+const HAIR_MM = 1e-6
 
 /** One side of the bottom seam stays open for the filling and is sewn shut by hand. */
 function sewnShut(input: RecipeInput<'boxed'>, frame: BoxFrame): Result<CoverDraft, Refusal> {
