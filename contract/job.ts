@@ -77,6 +77,10 @@ export const Job = z
         joint: JointCut.nullable().default(null).describe('cut with other tickets; the lay then holds its own pieces'),
       }),
     ).describe('lays that were kept, by the id of their cloth, with the key of the pieces they were made for'),
+    meant: z
+      .array(Words(64))
+      .max(500)
+      .describe('doubts that were overruled, by their key: each holds until its figures change'),
     making: Making,
     fitting: Fitting,
     terms: Terms,

@@ -85,6 +85,7 @@ export const Cloth = z.strictObject({
   pricePerMetre: z.number().min(0).max(1e5),
   buyingStepMm: PositiveMm.max(5000),
   thicknessMm: z.number().min(0).max(20),
+  coatedBack: z.boolean().optional().describe('its back is coated; left out: nobody said'),
   stretch: TwoWays(0.5, 'is more than half: no cover holds its size in that; choose a steadier cloth').describe(
     'how far it gives, as a share',
   ),

@@ -64,6 +64,9 @@ const NAPS = [
   { value: 'two-way', label: 'either way up' },
   { value: 'one-way', label: 'one way only: pile or motif' },
 ] as const
+const BACKS = { 'back not known': undefined, 'back coated': true, 'back bare': false } as const
+const backOf = ({ coatedBack }: Cloth) =>
+  coatedBack === undefined ? 'back not known' : coatedBack ? 'back coated' : 'back bare'
 const SUPPLIES = [
   { value: 'to-buy', label: 'To buy' },
   { value: 'length', label: 'A length' },
@@ -306,6 +309,13 @@ const SUPPLIES = [
               class="pick"
               @update:model-value="(use: Cloth['use']) => set({ use })"
               ><ElOption v-for="u in Cloth.shape.use.options" :key="u" :value="u" :label="u"
+            /></ElSelect>
+            <ElSelect
+              :model-value="backOf(draft)"
+              aria-label="Its back"
+              class="pick"
+              @update:model-value="(back: keyof typeof BACKS) => set({ coatedBack: BACKS[back] })"
+              ><ElOption v-for="b in Object.keys(BACKS)" :key="b" :value="b" :label="b"
             /></ElSelect>
             <label class="tick"
               ><input

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Level } from '../../core/warning/index.ts'
 import { partName } from '../../core/job/index.ts'
-import { warningWords, type Warning } from '../../core/warnings/index.ts'
+import { canBeMeant, warningKey, warningWords, type Warning } from '../../core/warnings/index.ts'
 import { useJob } from '../stores/job.ts'
 
 const props = defineProps<{ warnings: readonly Warning[] }>()
@@ -17,6 +17,12 @@ const rows = computed(() =>
       return { w, words: warningWords(w, jobs.job?.units ?? 'mm'), part: part ? `${partName(part)}: ` : '' }
     }),
 )
+/** Said once, and never again while its figures are what they are; undo takes it back. */
+const overrule = (w: Warning) =>
+  jobs.edit({
+    says: 'A doubt overruled',
+    applyToJob: (job) => ({ ...job, meant: [...job.meant, warningKey(w)].slice(-500) }),
+  })
 </script>
 
 <template>
@@ -26,6 +32,14 @@ const rows = computed(() =>
       <span
         >{{ part }}{{ words.says }} <em v-if="words.cure">{{ words.cure }}</em></span
       >
+      <button
+        v-if="canBeMeant(w) && w.level === 'warning'"
+        type="button"
+        class="plain-button no-print"
+        @click="overrule(w)"
+      >
+        It is meant so
+      </button>
     </li>
   </ul>
 </template>
@@ -42,7 +56,8 @@ const rows = computed(() =>
 
 li {
   display: grid;
-  grid-template-columns: 74px 1fr;
+  grid-template-columns: 74px 1fr auto;
+  align-items: center;
   gap: 8px;
   padding: 7px 10px;
   border-left: 4px solid var(--paper-edge);
@@ -53,6 +68,12 @@ li {
 em {
   font-style: normal;
   color: var(--ink-soft);
+}
+
+button {
+  min-height: 28px;
+  padding: 2px 8px;
+  font-size: 14px;
 }
 
 .stop,

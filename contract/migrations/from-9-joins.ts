@@ -1,9 +1,13 @@
 import { isDocument, type Document } from './document.ts'
 
-/** Version 9 cut every panel in one piece, or as the recipe joined it; a tube was one panel, closed at its lower back. */
+/**
+ * Version 9 cut every panel in one piece, or as the recipe joined it; a tube was one panel, closed at its lower back; doubts could
+ * not be overruled.
+ */
 export const withJoins = (job: Document): Document => ({
   ...job,
   version: 10,
+  meant: [],
   parts: Array.isArray(job['parts'])
     ? job['parts'].map((part: unknown) => (isDocument(part) ? unjoined(part) : part))
     : job['parts'],

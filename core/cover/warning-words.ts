@@ -8,7 +8,7 @@ import type { CoverWarning } from './warning.ts'
 export const COVER_WORDS: WordsOf<CoverWarning> = {
   'seam-over-half': (w, { mm }) =>
     words(
-      `The seam allowance ${mm(w.seam)} is more than half of the ${w.panel} (${mm(w.size)}): the two allowances would meet.`,
+      `The seam allowances of the ${w.panel}, ${mm(w.seam)} together, are more than half of its ${mm(w.size)}: it would be more seam than cloth.`,
       'Use a smaller allowance.',
     ),
   'opening-too-small': (w, { mm }) =>
@@ -26,6 +26,21 @@ export const COVER_WORDS: WordsOf<CoverWarning> = {
   'check-failed': (w) =>
     words(`Check failed, ${w.check}: ${w.detail}.`, 'Do not cut. This combination of sizes cannot be sewn as drawn.'),
   'not-joined': (w, { mm }) => notJoinedWords(w.fault, mm),
+  'lap-under-hem': (w, { mm }) =>
+    words(
+      `The lap of ${mm(w.lap)} does not cover the ${mm(w.covered)} of hem or tape behind it.`,
+      'Make the lap wider, or the hem and the tape narrower.',
+    ),
+  'allowance-beside-book': (w, { mm }) =>
+    words(
+      `The ${w.name} is ${mm(w.own)} here; the shop’s own is ${mm(w.usual)}.`,
+      'Was another unit meant? Mend it, or say that it is meant.',
+    ),
+  'bare-foam': (w) =>
+    words(
+      `${w.cloth} has no coating on its back, and lies on bare foam: seams wear through from inside.`,
+      'Wrap the block in wadding, or sew a liner.',
+    ),
   'boxing-cut-per-side': () =>
     words('A wrap cannot match stripes round a corner: the boxing is cut as one piece per side.', ''),
   'make-up-refused': (w, { unit }) => refusalWords(w.refusal, unit),

@@ -19,6 +19,9 @@ export type CoverWarning =
   | { readonly code: 'piping-as-high-as-boxing'; readonly cord: number; readonly thickness: number }
   | { readonly code: 'check-failed'; readonly check: string; readonly detail: string }
   | { readonly code: 'boxing-cut-per-side' }
+  | { readonly code: 'lap-under-hem'; readonly lap: number; readonly covered: number }
+  | { readonly code: 'allowance-beside-book'; readonly name: string; readonly own: number; readonly usual: number }
+  | { readonly code: 'bare-foam'; readonly cloth: string }
   | { readonly code: 'not-joined'; readonly fault: JoinFault }
   | { readonly code: 'make-up-refused'; readonly refusal: Refusal }
   | { readonly code: 'no-allowance'; readonly panel: string }

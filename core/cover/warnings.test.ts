@@ -1,9 +1,20 @@
 import { describe, expect, it } from 'vitest'
-import { Job, type PartJob, readJob, type Closure, type Construction, type MakeUp } from '../../contract/index.ts'
+import {
+  Job,
+  type PartJob,
+  readJob,
+  type Closure,
+  type Construction,
+  type FoamFilling,
+  type MakeUp,
+} from '../../contract/index.ts'
 import { jobOf, newSeat, setCloth, setLooseFibre, setMakeUp, USUAL_PIPING } from '../job/index.ts'
 import { DEMO_CLOTHS, demoParts, keepersBenchPart } from '../demo/index.ts'
 import { boxSolid, onlyDesign, worked, planOne } from '../testing/jobs.ts'
-import { warningWords } from '../warnings/index.ts'
+import { warningKey, warningWords } from '../warnings/index.ts'
+import { planJob } from '../plan/index.ts'
+import { FACTORY_BOOK } from '../defaults/index.ts'
+import { usualWadding } from '../filling/index.ts'
 import { checkCover, CLOSURES, cutOutline, makeCover, MAKE_UPS, panelOf, usualMakeUp } from './index.ts'
 import { applied } from './allowances.ts'
 import { boxOf } from '../outline/index.ts'
@@ -24,6 +35,58 @@ const as =
 const said = (job: PartJob) =>
   planOne(job).warnings.map((w) => `${w.code}: ${warningWords(w, 'mm').says} ${warningWords(w, 'mm').cure}`)
 const codes = (job: PartJob) => planOne(job).warnings.map((w) => w.code)
+
+describe('snug on purpose, loose by accident: doubts, said once', () => {
+  const withSeam = (t: number, seamMm: number, book = FACTORY_BOOK) => {
+    const job = single(600, 400, t)
+    return { ...job, allowances: { ...job.allowances, book, overrides: { seamMm } } }
+  }
+  const inches = { ...FACTORY_BOOK, seamMm: 12.7 }
+  const bare = (coatedBack: boolean | undefined, wadding: 'wadded' | 'bare') => {
+    const job = single(600, 400, 80)
+    const foam = job.filling as FoamFilling
+    return {
+      ...job,
+      cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, coatedBack } },
+      filling: { ...foam, wadding: wadding === 'bare' ? null : usualWadding(10) },
+      makeUp: { ...job.makeUp, liner: null },
+    }
+  }
+
+  it('two seams of 12 eat more than half of a boxing 40 high, not of one 60 high', () => {
+    expect(codes(withSeam(40, 12))).toContain('seam-over-half')
+    expect(codes(withSeam(60, 12))).not.toContain('seam-over-half')
+  })
+  it('15 where the shop sews half an inch, and 38.1 for 12.7; 10 for 12 is another school', () => {
+    expect(codes(withSeam(80, 15, inches))).toContain('allowance-beside-book')
+    expect(codes(withSeam(120, 38.1, inches))).toContain('allowance-beside-book')
+    expect(codes(withSeam(80, 12.7))).toContain('allowance-beside-book')
+    expect(codes(withSeam(80, 10))).not.toContain('allowance-beside-book')
+    expect(codes(withSeam(80, 15))).not.toContain('allowance-beside-book')
+    expect(codes(withSeam(80, 9.525, inches))).not.toContain('allowance-beside-book')
+  })
+  it('a bare back on bare foam is told to be wadded; nobody said, or wadding, and it is not', () => {
+    expect(said(bare(false, 'bare')).join()).toMatch(/bare-foam: .*Wrap the block in wadding/)
+    for (const job of [bare(undefined, 'bare'), bare(true, 'bare'), bare(false, 'wadded')])
+      expect(codes(job)).not.toContain('bare-foam')
+  })
+  it('a lap of 20 does not cover a hem of 25', () => {
+    expect(codes(made(single(600, 400, 80), as('slit-back', { lapMm: 20, hemMm: 25 })))).toContain('lap-under-hem')
+    expect(codes(made(single(600, 400, 80), as('slit-back')))).not.toContain('lap-under-hem')
+  })
+
+  it('overruled it is not said again until its figures change; a stop and a caution cannot be overruled', () => {
+    const job = jobOf(withSeam(40, 12))
+    const doubt = planJob(job).warnings.find((w) => w.code === 'seam-over-half')!
+    const meant = (j: Job): Job => ({ ...j, meant: [warningKey(doubt)] })
+    expect(planJob(meant(job)).warnings.map((w) => w.code)).not.toContain('seam-over-half')
+    expect(planJob(meant(jobOf(withSeam(38, 12)))).warnings.map((w) => w.code)).toContain('seam-over-half')
+    const all = planJob(job).warnings
+    const every = { ...job, meant: all.map(warningKey) }
+    expect(planJob(every).warnings).toEqual(all.filter((w) => w.level === 'stop' || w.level === 'safety'))
+    expect(all.some((w) => w.level === 'safety')).toBe(true)
+  })
+})
 
 describe('bad input is stopped or warned of in words, with a cure', () => {
   it.each<[string, PartJob, RegExp]>([

@@ -5,7 +5,7 @@ import type { LengthUnit } from '../units/index.ts'
 import type { Raised } from '../warning/index.ts'
 import type { CoverWarning } from './warning.ts'
 import type { Figure } from '../working/index.ts'
-import type { Allowances } from './allowances.ts'
+import { ALLOWANCE_LABELS, ALLOWANCE_NAMES, type Allowances } from './allowances.ts'
 import { boxingAsCut } from './boxing-choice.ts'
 import type { Check } from './checks/check.ts'
 import type { Cover } from './cover.ts'
@@ -55,6 +55,8 @@ export function coverWarnings(
     ...pipingDoubts(cover, filling, allowances.seamMm, job.units),
     ...clothDoubts(job),
     ...trimDoubts(job, allowances.seamMm.value, cover),
+    ...lapDoubts(job, cover),
+    ...entryDoubts(job),
     ...(boxingAsCut(job.makeUp.construction, job.cloth) !== job.makeUp.construction && isWrap(job)
       ? [{ station: 'make-up', level: 'note', code: 'boxing-cut-per-side' } as const]
       : []),
@@ -68,19 +70,27 @@ function panelDoubts(panel: Panel): readonly Raised<CoverWarning>[] {
   const { minX, minY, maxX, maxY } = boxOf(panel.finished)
   const size = Math.min(maxX - minX, maxY - minY)
   const seams = panel.edges.filter((e) => e.treatment === 'seam').map((e) => e.allowance.value)
+  const eaten = eatenBySeams(panel, maxX - minX <= maxY - minY)
   const warnings: Raised<CoverWarning>[] = []
-  if (panel.role !== 'trim' && seams.length > 0 && Math.max(...seams) > size / 2)
+  if (panel.role !== 'trim' && eaten > size / 2)
     warnings.push({
       station: 'make-up',
       level: 'warning',
       code: 'seam-over-half',
       panel: panel.name.toLowerCase(),
-      seam: Math.max(...seams),
+      seam: eaten,
       size,
     })
   if (seams.length > 0 && Math.min(...seams) <= 0)
     warnings.push({ station: 'make-up', level: 'warning', code: 'no-allowance', panel: panel.name.toLowerCase() })
   return warnings
+}
+
+/** What lies folded back behind a panel from both its long sides: the allowances of its seams there. */
+function eatenBySeams({ edges }: Panel, isUpright: boolean): number {
+  const seam = (i: number) => (edges[i]!.treatment === 'seam' ? edges[i]!.allowance.value : 0)
+  if (edges.length === 4) return isUpright ? seam(1) + seam(3) : seam(0) + seam(2)
+  return 2 * Math.max(0, ...edges.map((_, i) => seam(i)))
 }
 
 function openingDoubts(
@@ -177,6 +187,9 @@ function clothDoubts(job: PlannedPart): readonly Raised<CoverWarning>[] {
   const { cloth } = job.cloth
   const stretch = Math.max(cloth.stretch.across, cloth.stretch.along)
   const warnings: Raised<CoverWarning>[] = []
+  const isBare = job.filling.kind === 'foam' && job.filling.wadding === null && job.makeUp.liner === null
+  if (cloth.coatedBack === false && isBare)
+    warnings.push({ station: 'make-up', level: 'warning', code: 'bare-foam', cloth: cloth.name })
   if (stretch > 0)
     warnings.push({
       station: 'make-up',
@@ -259,3 +272,46 @@ function trimDoubts(
   if (construction.kind === 'pull-over') warnings.push({ station: 'make-up', level: 'safety', code: 'stapler' })
   return warnings
 }
+
+/** A lap that does not cover its own hem or its tape. */
+function lapDoubts({ makeUp: { construction, closure } }: PlannedPart, cover: Cover): readonly Raised<CoverWarning>[] {
+  const lap = cover.closures[0]?.lap?.value ?? ('lapMm' in construction ? construction.lapMm : null)
+  const hem = 'hemMm' in construction && 'lapMm' in construction ? construction.hemMm : 0
+  const covered = Math.max(hem, 'tapeMm' in closure && closure.kind !== 'zip-seam' ? closure.tapeMm : 0)
+  return lap !== null && lap < covered
+    ? [{ station: 'make-up', level: 'warning', code: 'lap-under-hem', lap, covered }]
+    : []
+}
+
+/** Allowances that look like a slip: in the other unit than the shop's, or several times as much. */
+function entryDoubts({ allowances: { book, overrides } }: PlannedPart): readonly Raised<CoverWarning>[] {
+  return ALLOWANCE_NAMES.flatMap((name): Raised<CoverWarning>[] => {
+    const own = overrides[name]
+    const usual = book[name]
+    if (own === undefined || own === 0 || usual === 0 || own === usual) return []
+    const isFar = own >= FAR_OFF * usual || own <= usual / FAR_OFF
+    const isOtherUnit = isInchSize(usual) !== isInchSize(own) && Math.abs(own - usual) <= NEAR_MM
+    return isFar || isOtherUnit
+      ? [
+          {
+            station: 'make-up',
+            level: 'warning',
+            code: 'allowance-beside-book',
+            name: ALLOWANCE_LABELS[name].toLowerCase(),
+            own,
+            usual,
+          },
+        ]
+      : []
+  })
+}
+
+/** So many times the shop's own is more than another school: 38.1 for 12.7. */
+const FAR_OFF = 2.5
+/** So near to it, in another unit, it was meant to be the same: 15 for 12.7. */
+const NEAR_MM = 3
+const SIXTEENTH_MM = 25.4 / 16
+
+/** Fractions of an inch that are no whole millimetres. */
+const isInchSize = (mm: number): boolean =>
+  Math.abs(mm - Math.round(mm)) > 0.01 && Math.abs(mm / SIXTEENTH_MM - Math.round(mm / SIXTEENTH_MM)) < 0.01

@@ -62,6 +62,7 @@ export function newPartJob(input: NewJobInput): PartJob {
     allowances: { book: input.book, overrides: {}, edges: {}, learned: null },
     cutting: USUAL_CUTTING,
     lays: {},
+    meant: [],
     making: NO_MAKING,
     fitting: NO_FITTING,
     terms: USUAL_TERMS,
@@ -119,6 +120,7 @@ export const USUAL_TERMS: Terms = {
 export const copyOf = (job: Job, ticket: string): Job => ({
   ...job,
   ticket,
+  meant: [],
   making: NO_MAKING,
   fitting: NO_FITTING,
   terms: { ...USUAL_TERMS, furniture: job.terms.furniture },

@@ -212,16 +212,27 @@ function vanishing(fillings: readonly FillingPlan[]): readonly Warning[] {
   return []
 }
 
+/** What a doubt is about, where a cover can have several of one kind. */
+function aboutOf(w: Warning): string {
+  switch (w.code) {
+    case 'check-failed':
+      return `${w.check}: ${w.detail}`
+    case 'seam-over-half':
+      return w.panel
+    case 'allowance-beside-book':
+      return w.name
+    case 'not-joined':
+      return w.fault.panel
+    default:
+      return ''
+  }
+}
+
 /** Designs of one job share most doubts: each is said once. */
 function unique(warnings: readonly Warning[]): readonly Warning[] {
   const seen = new Set<string>()
   return warnings.filter((w) => {
-    const key =
-      w.code === 'check-failed'
-        ? `${w.check}: ${w.detail}`
-        : w.code === 'seam-over-half'
-          ? `${w.code} ${w.panel}`
-          : w.code
+    const key = `${w.code} ${aboutOf(w)}`
     if (seen.has(key)) return false
     seen.add(key)
     return true

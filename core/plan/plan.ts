@@ -4,7 +4,7 @@ import { cuttingWarnings, planCutting, type BlockToCut, type CuttingPlan, type F
 import { partJobs } from '../job/index.ts'
 import { cutList } from '../lists/index.ts'
 import { isSewn, staysThere, type DesignPlan, type Plan } from '../planned/index.ts'
-import type { Warning } from '../warnings/index.ts'
+import { withoutMeant, type Warning } from '../warnings/index.ts'
 import type { PartPlanner } from './part-planner.ts'
 import { planPart } from './plan-part.ts'
 
@@ -17,7 +17,7 @@ export function planJob(job: Job, plan: PartPlanner = planPart): Plan {
   const parts = partJobs(job).map((part) => plan(part, isSet ? part.letter : ''))
   const own = parts.flatMap((p) => (isSet ? p.warnings.map((w) => ({ ...w, part: p.part.letter })) : p.warnings))
   const [first, ...others] = parts.filter((p) => p.kind === 'worked')
-  if (!first) return { kind: 'unworkable', parts, warnings: own }
+  if (!first) return { kind: 'unworkable', parts, warnings: withoutMeant(job, own) }
   const worked = [first, ...others] as const
   const designs = worked.flatMap((p) => p.designs)
   const sewn = designs.filter((d) => isSewn(d.part))
@@ -41,13 +41,16 @@ export function planJob(job: Job, plan: PartPlanner = planPart): Plan {
     cutting,
     cloth,
     cutList: cutList(job, { designs, sewn, cutting, cloth }),
-    warnings: once([
-      ...own,
-      ...(cutting ? cuttingWarnings(cutting) : []),
-      ...clothWarnings(covers, cloth),
-      { station: 'lists', level: 'safety', code: 'knives' },
-      ...(sewn.length > 0 ? [{ station: 'make', level: 'safety', code: 'needles' } as const] : []),
-    ]),
+    warnings: withoutMeant(
+      job,
+      once([
+        ...own,
+        ...(cutting ? cuttingWarnings(cutting) : []),
+        ...clothWarnings(covers, cloth),
+        { station: 'lists', level: 'safety', code: 'knives' },
+        ...(sewn.length > 0 ? [{ station: 'make', level: 'safety', code: 'needles' } as const] : []),
+      ]),
+    ),
   }
 }
 

@@ -95,6 +95,10 @@ const EXAMPLES: readonly Warning[] = [
   { station: 'filling', level: 'warning', code: 'wrapped-size-not-measured' },
   { station: 'filling', level: 'safety', code: 'fire-label' },
   { station: 'make-up', level: 'warning', code: 'seam-over-half', panel: 'gusset, upper half', seam: 40, size: 37.5 },
+  { station: 'make-up', level: 'warning', code: 'lap-under-hem', lap: 20, covered: 25 },
+  { station: 'make-up', level: 'warning', code: 'allowance-beside-book', name: 'seam allowance', own: 15, usual: 12.7 },
+  { station: 'make-up', level: 'warning', code: 'bare-foam', cloth: 'Ebb linen' },
+  { station: 'make-up', level: 'warning', code: 'not-joined', fault: { panel: 'Wrap', because: 'not-in-two' } },
   {
     station: 'make-up',
     level: 'warning',
