@@ -65,6 +65,7 @@ export {
   MakeUp,
   MOST_PANEL_PIECES,
   PanelJoins,
+  PanelLayer,
   Piping,
   Side,
   Ties,

@@ -259,6 +259,23 @@ export const PanelJoins = z.strictObject({
 })
 export type PanelJoins = z.infer<typeof PanelJoins>
 
+/** What lies behind the cloth of a panel and is sewn as one with it. */
+export const PanelLayer = z.strictObject({
+  kind: z.enum(['lining', 'wadding', 'protector']).describe('cut from the cloth of that name'),
+  behind: z
+    .array(z.enum(['top', 'bottom', 'sides']))
+    .min(1, 'lies behind nothing: choose top, bottom or sides')
+    .max(3)
+    .describe('what goes round several faces has it with any of them'),
+  quilt: z
+    .strictObject({
+      spacingMm: PositiveMm.max(1000).describe('from line to line'),
+      mostMm: PositiveMm.max(1000).describe('no further apart, or the layer wanders: as its maker says'),
+    })
+    .nullable(),
+})
+export type PanelLayer = z.infer<typeof PanelLayer>
+
 export const MakeUp = z.strictObject({
   construction: Construction,
   closure: Closure,
@@ -268,6 +285,7 @@ export const MakeUp = z.strictObject({
     .strictObject({ largerShare: Share.max(0.1, 'is more than a tenth larger: 3 to 5 % fills the corners') })
     .nullable()
     .describe('an inner cover beside the cover'),
+  layers: z.array(PanelLayer).max(6),
   joins: z.array(PanelJoins).max(40).describe('panels that are sewn together of pieces; each panel once'),
 })
 export type MakeUp = z.infer<typeof MakeUp>

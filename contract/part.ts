@@ -16,7 +16,17 @@ export const PlacementRule = z.discriminatedUnion('kind', [
 export type PlacementRule = z.infer<typeof PlacementRule>
 
 /** What a panel is for, where that may want a cloth of its own. `face` is the cloth of the job. */
-export const ClothRole = z.enum(['face', 'second-face', 'boxing', 'piping', 'base', 'lining', 'liner'])
+export const ClothRole = z.enum([
+  'face',
+  'second-face',
+  'boxing',
+  'piping',
+  'base',
+  'lining',
+  'liner',
+  'wadding',
+  'protector',
+])
 export type ClothRole = z.infer<typeof ClothRole>
 
 const DepthRule = z.union([

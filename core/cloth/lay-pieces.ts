@@ -142,7 +142,7 @@ function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): reado
   const own: ClothChoice = cloth.id === choice.cloth.id ? choice : { ...choice, cloth, match: { kind: 'none' } }
   const cuts = designs.map(({ cover, liner }) =>
     layersOf({ cover, liner }).flatMap(({ of, layer }) =>
-      of.panels
+      [...of.panels, ...of.layers]
         .filter((p) => clothFor(choice, p.cloth).id === cloth.id)
         .map((panel) => ({ of, layer, panel, cut: cutOutline(panel) }))
         .map((p) => ({ ...p, flat: asOutline(p.cut) })),

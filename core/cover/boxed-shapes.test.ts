@@ -152,7 +152,8 @@ describe('the five checks on any shape', () => {
       fc.property(anySeat, (seat) => {
         const plan = planOne(withSeat(seat))
         if (plan.kind === 'unworkable') return
-        for (const { cover } of plan.designs) {
+        // An outline that cannot be sewn as drawn stops the plan by its checks.
+        for (const { cover } of plan.designs.filter((d) => d.checks.every((c) => c.faults.length === 0))) {
           const wall = cover.wall!
           wall.foot.forEach((_, i) => {
             const flat = unroll(wall, [wholePart(wall, i)])

@@ -92,6 +92,8 @@ export interface Cover extends Omit<CoverDraft, 'panels' | 'seams' | 'closures'>
   readonly seams: readonly Seam[]
   readonly closures: readonly ClosurePlan[]
   readonly piping: PipingPlan | null
+  /** What lies behind its panels, each piece cut from a cloth of its own and sewn as one with its panel. */
+  readonly layers: readonly Panel[]
   /** As it was drawn, before its panels were cut in pieces: patterns run over their joins. */
   readonly whole: WholeCover
   /** Joins that were asked for and could not be made. */

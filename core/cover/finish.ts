@@ -34,7 +34,7 @@ export function finishPanel(
       own,
     ),
   )
-  const { id, name, role, face, isPart = false, piece = null, cloth, isSeen, finished } = draft
+  const { id, name, role, face, isPart = false, piece = null, behind = null, cloth, isSeen, finished } = draft
   const panel = {
     id,
     name,
@@ -42,6 +42,7 @@ export function finishPanel(
     face,
     isPart,
     piece,
+    behind,
     cloth,
     isSeen,
     finished,
@@ -62,10 +63,16 @@ const SAME_MM = 0.05
 const isCutAs = (a: Panel['figures'], b: Panel['figures']): boolean =>
   Math.abs(a.cutWidth.value - b.cutWidth.value) < SAME_MM && Math.abs(a.cutHeight.value - b.cutHeight.value) < SAME_MM
 
-/** What the job sets on an edge of a whole panel holds on its pieces. */
-function finishEdge({ id: panel, piece }: PanelDraft, e: EdgeDraft, own: Readonly<Record<string, number>>): PanelEdge {
+const isSewnAsItsPanel = ({ treatment }: EdgeDraft): boolean => treatment !== 'hem' && treatment !== 'lap'
+
+/** What the job sets on an edge of a whole panel holds on its pieces, and on what lies behind it but at a hem. */
+function finishEdge(
+  { id: panel, piece, behind }: PanelDraft,
+  e: EdgeDraft,
+  own: Readonly<Record<string, number>>,
+): PanelEdge {
   const side = e.side ? { side: e.side } : {}
-  const set = own[`${panel}/${e.name}`] ?? (piece ? own[`${piece.of}/${e.name}`] : undefined)
+  const set = own[`${panel}/${e.name}`] ?? own[`${piece?.of ?? (isSewnAsItsPanel(e) ? behind : undefined)}/${e.name}`]
   const [only, ...more] = e.allowances
   const summed =
     only && more.length === 0

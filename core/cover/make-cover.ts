@@ -9,6 +9,7 @@ import { boxingAsCut } from './boxing-choice.ts'
 import type { ClosurePlan, Cover, CoverDraft } from './cover.ts'
 import { finishPanel } from './finish.ts'
 import { finishedWithin, growthOf, type LearnedShares } from './growth.ts'
+import { isBehind, layerDrafts, quiltLines } from './layers.ts'
 import { lieOf, stripLie } from './lie.ts'
 import { buildDraft } from './makeups/index.ts'
 import { markNotches } from './notches.ts'
@@ -75,16 +76,21 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     ...p,
     marks: [
       ...(p.marks ?? []),
+      ...makeUp.layers.flatMap((l) => (l.quilt && isBehind(p, l) ? quiltLines(p, l.quilt.spacingMm) : [])),
       ...sewnOn.flatMap((m) => (m.panel === p.id ? [m.mark] : [])),
       ...(buttons && p.id === top?.id ? buttons.marks : []),
     ],
   }))
   const sewnUp: SewnUp = { ...draft.value, panels: drafts, solid }
-  const whole = drafts.map((p) => {
+  const finished = (p: PanelDraft, depthShare: number) => {
     const lies = lieOf(input.cloth, sewnUp, p)
-    const growth = growthOf(input.cloth, { ...p, lies, depthShare: depthShareOf(p, draft.value) }, input.learned)
+    const growth = growthOf(input.cloth, { ...p, lies, depthShare }, input.learned)
     return finishPanel(p, input.edges, { lies, growth: withFullness(growth, p, buttons) }, reserve)
-  })
+  }
+  const whole = drafts.map((p) => finished(p, depthShareOf(p, draft.value)))
+  // What is only folded and bonded has nothing sewn behind it.
+  const isSewn = draft.value.seams.some((s) => s.pairs.length > 0)
+  const layers = layerDrafts(drafts, isSewn ? makeUp.layers : []).map((p) => finished(p, 0))
   const joined = withJoins({ ...draft.value, panels: drafts }, makeUp.joins, {
     seam: allowances.seamMm,
     widestMm: (p, axis) =>
@@ -105,6 +111,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     panels,
     seams,
     whole: { ...draft.value, solid, panels: whole },
+    layers,
     closures: closuresOf(joined, seams),
     joinFaults: joined.faults,
     piping: piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, whole, allowances, input.units),

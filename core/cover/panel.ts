@@ -46,7 +46,7 @@ export interface Notch {
 
 /** What is chalked inside a panel: a line to fold or sew on or to slit, or places of buttons and ties. */
 export interface Mark {
-  readonly kind: 'fold' | 'sew' | 'slot' | 'button' | 'tie' | 'vent' | 'grip'
+  readonly kind: 'fold' | 'sew' | 'quilt' | 'slot' | 'button' | 'tie' | 'vent' | 'grip'
   readonly label: string
   /** A path of points; a single one is a place. */
   readonly path: readonly Point[]
@@ -86,6 +86,8 @@ export interface Panel {
   readonly isPart: boolean
   /** Null for a panel in one piece. */
   readonly piece: PieceFact | null
+  /** Id of the panel that it lies behind as a layer; null for the cloth of the cover itself. */
+  readonly behind: string | null
   /** Hidden panels may be turned on the cloth more freely than seen ones. */
   readonly isSeen: boolean
 }

@@ -1,4 +1,4 @@
-import type { ClothChoice } from '../../contract/index.ts'
+import type { ClothChoice, ClothRole } from '../../contract/index.ts'
 import { areaOf, at, boxOf, edgeLength, edgeOf, isStraight, onEdge } from '../outline/index.ts'
 import { repeatOf, type Way } from '../pattern/index.ts'
 import { clothFor } from './on-the-roll.ts'
@@ -48,18 +48,15 @@ export const depthWay = ({ direction }: Pick<ClothChoice, 'direction'>): Way =>
 export function cushionFrames(choice: ClothChoice, sewn: SewnUp, piece: MatchedPanel): CushionFrames {
   const [cover, panel] = asDrawn(sewn, piece)
   const cloth = clothFor(choice, panel.cloth)
-  if (
-    choice.match.kind === 'none' ||
-    cloth.id !== choice.cloth.id ||
-    panel.cloth === 'liner' ||
-    panel.cloth === 'lining'
-  )
-    return NO_FRAMES
+  if (choice.match.kind === 'none' || cloth.id !== choice.cloth.id || HIDDEN.has(panel.cloth)) return NO_FRAMES
   const repeats = { row: repeatOf(cloth, rowWay(choice)) !== null, depth: repeatOf(cloth, depthWay(choice)) !== null }
   const isBoxing = panel.role === 'boxing' && cover.wall !== null && hasPlate(cover)
   const frames = isBoxing ? boxingFrames(cover, panel, repeats) : lyingFrames(cover, asTurnedOver(choice, cover, panel))
   return { row: repeats.row ? frames.row : null, depth: repeats.depth ? frames.depth : null }
 }
+
+/** Cloth that is never seen is not matched. */
+const HIDDEN: ReadonlySet<ClothRole> = new Set(['liner', 'lining', 'wadding', 'protector'])
 
 const NO_FRAMES: CushionFrames = { row: null, depth: null }
 

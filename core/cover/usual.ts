@@ -174,6 +174,7 @@ export function usualMakeUp(kind: Kind): MakeUp {
     piping: { kind: 'none' },
     trims: NO_TRIMS,
     liner: null,
+    layers: [],
     joins: [],
   }
 }

@@ -41,6 +41,21 @@ export const COVER_WORDS: WordsOf<CoverWarning> = {
       `${w.cloth} has no coating on its back, and lies on bare foam: seams wear through from inside.`,
       'Wrap the block in wadding, or sew a liner.',
     ),
+  'layer-without-cloth': (w) =>
+    words(
+      `The ${w.layer} has no cloth of its own yet: it is planned in the cloth of the face.`,
+      'Choose one on Cloths.',
+    ),
+  'quilted-too-wide': (w, { mm }) =>
+    words(
+      `The ${w.layer} is quilted every ${mm(w.spacing)}; it holds together no further apart than ${mm(w.most)}.`,
+      'Quilt it closer.',
+    ),
+  'thick-seam': (w, { mm }) =>
+    words(
+      `Where the top meets the sides ${mm(w.thickness)} lie under the foot.`,
+      'A longer stitch and a heavier needle; or trim the layers out of the seam.',
+    ),
   'boxing-cut-per-side': () =>
     words('A wrap cannot match stripes round a corner: the boxing is cut as one piece per side.', ''),
   'make-up-refused': (w, { unit }) => refusalWords(w.refusal, unit),

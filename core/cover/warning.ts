@@ -1,4 +1,4 @@
-import type { Closure, Finishing } from '../../contract/index.ts'
+import type { Closure, Finishing, PanelLayer } from '../../contract/index.ts'
 import type { JoinFault } from './joins/join-fault.ts'
 import type { WayIn } from './opening.ts'
 import type { Refusal } from './refusal.ts'
@@ -19,6 +19,14 @@ export type CoverWarning =
   | { readonly code: 'piping-as-high-as-boxing'; readonly cord: number; readonly thickness: number }
   | { readonly code: 'check-failed'; readonly check: string; readonly detail: string }
   | { readonly code: 'boxing-cut-per-side' }
+  | { readonly code: 'layer-without-cloth'; readonly layer: PanelLayer['kind'] }
+  | {
+      readonly code: 'quilted-too-wide'
+      readonly layer: PanelLayer['kind']
+      readonly spacing: number
+      readonly most: number
+    }
+  | { readonly code: 'thick-seam'; readonly thickness: number }
   | { readonly code: 'lap-under-hem'; readonly lap: number; readonly covered: number }
   | { readonly code: 'allowance-beside-book'; readonly name: string; readonly own: number; readonly usual: number }
   | { readonly code: 'bare-foam'; readonly cloth: string }

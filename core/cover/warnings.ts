@@ -56,6 +56,7 @@ export function coverWarnings(
     ...clothDoubts(job),
     ...trimDoubts(job, allowances.seamMm.value, cover),
     ...lapDoubts(job, cover),
+    ...layerDoubts(job),
     ...entryDoubts(job),
     ...(boxingAsCut(job.makeUp.construction, job.cloth) !== job.makeUp.construction && isWrap(job)
       ? [{ station: 'make-up', level: 'note', code: 'boxing-cut-per-side' } as const]
@@ -315,3 +316,37 @@ const SIXTEENTH_MM = 25.4 / 16
 /** Fractions of an inch that are no whole millimetres. */
 const isInchSize = (mm: number): boolean =>
   Math.abs(mm - Math.round(mm)) > 0.01 && Math.abs(mm / SIXTEENTH_MM - Math.round(mm / SIXTEENTH_MM)) < 0.01
+
+/** Under the foot of the machine wadding is squeezed to a fifth. A rule of thumb of the trade. */
+const WADDING_AT_SEAM = 0.2
+/** Thicker seams want a longer stitch and a heavier needle, or the layers trimmed out of them. */
+const THICK_SEAM_MM = 5
+
+function layerDoubts({ makeUp: { layers }, cloth }: PlannedPart): readonly Raised<CoverWarning>[] {
+  const warnings = layers.flatMap((l): Raised<CoverWarning>[] => [
+    ...(cloth.others[l.kind]
+      ? []
+      : [{ station: 'make-up', level: 'warning', code: 'layer-without-cloth', layer: l.kind } as const]),
+    ...(l.quilt && l.quilt.spacingMm > l.quilt.mostMm
+      ? [
+          {
+            station: 'make-up',
+            level: 'warning',
+            code: 'quilted-too-wide',
+            layer: l.kind,
+            spacing: l.quilt.spacingMm,
+            most: l.quilt.mostMm,
+          } as const,
+        ]
+      : []),
+  ])
+  if (layers.length === 0) return warnings
+  const behind = (face: 'top' | 'sides') =>
+    layers
+      .filter((l) => l.behind.includes(face))
+      .reduce((sum, l) => sum + clothFor(cloth, l.kind).thicknessMm * (l.kind === 'wadding' ? WADDING_AT_SEAM : 1), 0)
+  const thickness = cloth.cloth.thicknessMm + clothFor(cloth, 'boxing').thicknessMm + behind('top') + behind('sides')
+  return thickness > THICK_SEAM_MM
+    ? [...warnings, { station: 'make-up', level: 'note', code: 'thick-seam', thickness }]
+    : warnings
+}

@@ -70,6 +70,8 @@ const OTHER_ROLES: readonly Exclude<ClothRole, 'face'>[] = [
   'piping',
   'base',
   'lining',
+  'wadding',
+  'protector',
   'liner',
 ]
 

@@ -61,10 +61,10 @@ const boardLines = ({ design, part, cover: { board } }: DesignPlan, letter: stri
 
 const panelLines = (
   { design, part }: DesignPlan,
-  { panels }: Cover,
+  { panels, layers }: Cover,
   { letter, prefix }: { readonly letter: string; readonly prefix: string },
 ): readonly CutLine[] =>
-  panels.map((p) => ({
+  [...panels, ...layers].map((p) => ({
     what: `${prefix}${p.name}${letter}`,
     part: part.letter,
     material: 'cloth',

@@ -221,6 +221,9 @@ function aboutOf(w: Warning): string {
       return w.panel
     case 'allowance-beside-book':
       return w.name
+    case 'layer-without-cloth':
+    case 'quilted-too-wide':
+      return w.layer
     case 'not-joined':
       return w.fault.panel
     default:

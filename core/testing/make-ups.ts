@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Closure, Construction, MakeUp, PanelJoins } from '../../contract/index.ts'
+import type { Closure, Construction, MakeUp, PanelJoins, PanelLayer } from '../../contract/index.ts'
 import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, NO_TRIMS } from '../cover/index.ts'
 import { USUAL_PIPING } from '../job/index.ts'
 
@@ -126,6 +126,12 @@ const anyJoin: fc.Arbitrary<PanelJoins> = fc.record({
   ),
 })
 
+const anyLayer: fc.Arbitrary<PanelLayer> = fc.record({
+  kind: fc.constantFrom('lining' as const, 'wadding', 'protector'),
+  behind: fc.subarray(['top' as const, 'bottom', 'sides'], { minLength: 1 }),
+  quilt: fc.option(fc.record({ spacingMm: mm(60, 300), mostMm: fc.constant(150) })),
+})
+
 /** Any make-up of a kind, closed in any way it can be. */
 export const anyMakeUpOf = (kind: Construction['kind']): fc.Arbitrary<MakeUp> =>
   fc
@@ -142,6 +148,10 @@ export const anyMakeUpOf = (kind: Construction['kind']): fc.Arbitrary<MakeUp> =>
         }),
         trims: fc.constant(NO_TRIMS),
         liner: fc.constant(null),
+        layers: fc.oneof(
+          { weight: 3, arbitrary: fc.constant<PanelLayer[]>([]) },
+          { weight: 1, arbitrary: fc.array(anyLayer, { maxLength: 2 }) },
+        ),
         joins: fc.oneof(
           { weight: 2, arbitrary: fc.constant<PanelJoins[]>([]) },
           { weight: 1, arbitrary: fc.array(anyJoin, { maxLength: 3 }) },

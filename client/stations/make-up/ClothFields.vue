@@ -4,6 +4,7 @@ import type { ClothRole } from '../../../contract/index.ts'
 import { partName, setCloth, setOtherCloth, setOwnCloth } from '../../../core/job/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useShop } from '../../stores/shop.ts'
+import LayerFields from './LayerFields.vue'
 import OwnCloth from './OwnCloth.vue'
 
 /** Which cloth each part of the cover is cut from. */
@@ -18,6 +19,8 @@ const ROLES: readonly { readonly role: Exclude<ClothRole, 'face'>; readonly labe
   { role: 'base', label: 'Base, dust cover' },
   { role: 'lining', label: 'Lining' },
   { role: 'liner', label: 'Liner' },
+  { role: 'wadding', label: 'Wadding behind' },
+  { role: 'protector', label: 'Protector behind' },
 ]
 /** Roles that the present cover has panels for. */
 const used = computed(() => {
@@ -25,7 +28,7 @@ const used = computed(() => {
   if (plan?.kind !== 'worked') return new Set<string>()
   return new Set(
     plan.designs.flatMap((d) =>
-      [...d.cover.panels, ...(d.liner?.panels ?? [])]
+      [...d.cover.panels, ...d.cover.layers, ...(d.liner?.panels ?? [])]
         .map((p) => p.cloth as string)
         .concat(d.cover.piping?.stripWidth ? ['piping'] : []),
     ),
@@ -87,6 +90,7 @@ const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) =>
     </div>
   </div>
   <p class="quiet">Each cloth has a lay of its own. Stripes are matched on the face.</p>
+  <LayerFields />
 </template>
 
 <style scoped>

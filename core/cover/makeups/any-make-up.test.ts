@@ -110,6 +110,7 @@ it('a join of the boxing a hair beside the slit is no seam of its own', () => {
         piping: { kind: 'none' },
         trims,
         liner: null,
+        layers: [],
         joins: [],
       },
       5,

@@ -45,6 +45,8 @@ export interface PanelDraft extends PanelHead {
   readonly sums: SizeSums | null
   /** Which piece of a joined panel it is; left out for a whole one. */
   readonly piece?: PieceFact
+  /** The panel it lies behind; left out for the cloth of the cover itself. */
+  readonly behind?: string
 }
 
 /** A rectangle by sums; its edges are bottom, right, top, left, as drawn. */

@@ -69,6 +69,7 @@ const THINGS: readonly (readonly [word: RegExp, isThere: (plan: WorkedPlan) => b
       p.designs.some(
         (d) =>
           d.part.makeUp.construction.kind === 'cube' ||
+          d.cover.layers.some((l) => l.cloth === 'wadding') ||
           (d.part.filling.kind === 'foam' &&
             (d.part.filling.wadding !== null || d.part.filling.layers.some((l) => l.grade.family === 'wadding'))),
       ),

@@ -5,6 +5,7 @@ import { act, type Act, type Deed } from '../acts/act.ts'
 import { type InWork } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
 import { nameOf, prefixOf } from './names.ts'
+import { backed, backedPanels, joinsPieces, piecesIn } from './layer-steps.ts'
 import { seamStep, type SewnCover } from './seam-step.ts'
 import { checking, countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
@@ -22,15 +23,17 @@ export function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
   const inside = garment.seams.filter((s) => s.kind !== 'final' && s.kind !== 'divider' && s.pairs.length > 0)
   const last = inside.at(-1)
   const firstPlate = inside.find((s) => s.kind === 'plate')
+  const joins = inside.filter((s) => joinsPieces(s, cover)).map((s) => seamId(sewn, s))
   const flat = inside.filter((s) => isSewnFlat(s)).map((s) => seamId(sewn, s))
   const on = (steps: readonly Step[], does: Deed = { kind: 'look' }, after: readonly string[] = []) =>
     steps.map((s) => act(s, thing, does, { at: 'wrong-side', after }))
   return [
     ...(layer === 'cover' || layer === 'liner'
       ? [
-          ...on(piping(sewn), { kind: 'onto-flat', panels: cover.piping?.groups.map((g) => g.panel.id) ?? [] }),
+          ...on(backed(sewn), { kind: 'onto-flat', panels: backedPanels(cover) }, joins),
+          ...on(piping(sewn), { kind: 'onto-flat', panels: pipedPanels(cover) }, joins),
           ...on(sewnOn(sewn)),
-          ...on(hems(sewn), { kind: 'onto-flat', panels: hemmedPanels(cover) }),
+          ...on(hems(sewn), { kind: 'onto-flat', panels: hemmedPanels(cover) }, joins),
           ...(layer === 'cover' ? baseActs(sewn) : []),
         ]
       : []),
@@ -61,6 +64,9 @@ interface Sewn extends SewnCover {
 
 const seamId = ({ prefix }: Pick<Sewn, 'prefix'>, seam: Seam): string => `${prefix}${seam.letter}`
 const isSewnFlat = ({ kind }: Seam): boolean => kind === 'join' || kind === 'corner' || kind === 'tuck'
+
+/** The plates that piping is sewn onto, piece by piece where they are joined. */
+const pipedPanels = (cover: Cover) => piecesIn(cover, cover.piping?.groups.map((g) => g.panel.id) ?? [])
 
 function piping({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
   const { piping: plan } = cover
