@@ -74,7 +74,7 @@ describe('what is given up to fit a remnant', () => {
 
   it('several are told in their order', () => {
     expect(rescueWords(['narrow-allowance', 'hidden-in-another'], 'calico', 'mm')).toMatch(
-      /^seam allowance \d.* mm, zigzagged; bottom, piping and linings in calico$/,
+      /^Seam allowance \d.* mm, zigzagged; bottom, piping and linings in calico$/,
     )
   })
 })

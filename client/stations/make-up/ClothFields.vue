@@ -34,6 +34,10 @@ const used = computed(() => {
     ),
   )
 })
+/** What only layers take is asked where there is one. */
+const shown = computed(() =>
+  ROLES.filter(({ role }) => used.value.has(role) || (role !== 'wadding' && role !== 'protector')),
+)
 const SAME = 'same'
 const isSet = computed(() => jobs.whole!.parts.length > 1)
 const isOwn = (role: ClothRole) =>
@@ -69,7 +73,7 @@ const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) =>
       <OwnCloth v-if="isSet" :is-own="isOwn('face')" what="face" @set="(own) => setOwn('face', own)" />
     </div>
   </div>
-  <div v-for="r in ROLES" :key="r.role" class="field-row" :class="{ unused: !used.has(r.role) }">
+  <div v-for="r in shown" :key="r.role" class="field-row" :class="{ unused: !used.has(r.role) }">
     <span class="label">{{ r.label }}</span>
     <div>
       <ElSelect
