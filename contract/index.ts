@@ -58,6 +58,7 @@ export {
   Closure,
   Construction,
   EarCut,
+  EdgeReserve,
   Finishing,
   Grip,
   Handles,

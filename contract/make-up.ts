@@ -276,6 +276,14 @@ export const PanelLayer = z.strictObject({
 })
 export type PanelLayer = z.infer<typeof PanelLayer>
 
+/** Left on an edge to be trimmed at the try-on. */
+export const EdgeReserve = z.strictObject({
+  panel: Words(60).min(1, 'names no panel'),
+  edge: Words(60).min(1, 'names no edge'),
+  mm: AllowanceMm.max(200).describe('beyond its allowance'),
+})
+export type EdgeReserve = z.infer<typeof EdgeReserve>
+
 export const MakeUp = z.strictObject({
   construction: Construction,
   closure: Closure,
@@ -286,6 +294,7 @@ export const MakeUp = z.strictObject({
     .nullable()
     .describe('an inner cover beside the cover'),
   layers: z.array(PanelLayer).max(6),
+  reserves: z.array(EdgeReserve).max(40).describe('edges that are cut longer and trimmed at the try-on'),
   joins: z.array(PanelJoins).max(40).describe('panels that are sewn together of pieces; each panel once'),
 })
 export type MakeUp = z.infer<typeof MakeUp>

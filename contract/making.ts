@@ -16,7 +16,7 @@ export const StepRecord = z.strictObject({
     .describe('seconds worked, without the stretch that runs'),
   runningSince: Moment.nullable(),
   note: Words(1000),
-  measuredMm: PositiveMm.nullable().default(null).describe('what a stop asked to be measured'),
+  measuredMm: z.number().min(0).max(20_000).nullable().default(null).describe('what a stop asked to be measured'),
 })
 export type StepRecord = z.infer<typeof StepRecord>
 

@@ -16,7 +16,13 @@ export const withJoins = (job: Document): Document => ({
 const unjoined = (part: Document): Document => ({
   ...part,
   makeUp: isDocument(part['makeUp'])
-    ? { ...part['makeUp'], construction: constructionOf(part['makeUp']['construction']), layers: [], joins: [] }
+    ? {
+        ...part['makeUp'],
+        construction: constructionOf(part['makeUp']['construction']),
+        layers: [],
+        reserves: [],
+        joins: [],
+      }
     : part['makeUp'],
 })
 

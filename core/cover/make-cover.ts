@@ -16,6 +16,7 @@ import { markNotches } from './notches.ts'
 import { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
 import { isTopPlate, type Growth, type Mark, type Panel } from './panel.ts'
 import type { PanelDraft } from './parts/index.ts'
+import { withReserves } from './reserves.ts'
 import type { SewnUp } from './sewn-up.ts'
 import { planPiping } from './piping/piping.ts'
 import type { Refusal } from './refusal.ts'
@@ -72,7 +73,8 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
         })
       : null
   const sewnOn = placed(trim, draft.value, solid)
-  const drafts = [...draft.value.panels, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({
+  const bare = draft.value.panels.map((p) => withReserves(p, makeUp.reserves))
+  const drafts = [...bare, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({
     ...p,
     marks: [
       ...(p.marks ?? []),

@@ -46,7 +46,7 @@ export interface Notch {
 
 /** What is chalked inside a panel: a line to fold or sew on or to slit, or places of buttons and ties. */
 export interface Mark {
-  readonly kind: 'fold' | 'sew' | 'quilt' | 'slot' | 'button' | 'tie' | 'vent' | 'grip'
+  readonly kind: 'fold' | 'sew' | 'quilt' | 'trim' | 'slot' | 'button' | 'tie' | 'vent' | 'grip'
   readonly label: string
   /** A path of points; a single one is a place. */
   readonly path: readonly Point[]

@@ -175,6 +175,7 @@ export function usualMakeUp(kind: Kind): MakeUp {
     trims: NO_TRIMS,
     liner: null,
     layers: [],
+    reserves: [],
     joins: [],
   }
 }

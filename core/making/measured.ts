@@ -6,16 +6,30 @@ import { usableWidth } from '../cover/index.ts'
 export type Measured =
   | { readonly what: 'cord'; readonly plannedMm: number }
   | { readonly what: 'cloth-width'; readonly clothId: string; readonly plannedMm: number }
+  | {
+      readonly what: 'trimmed-off'
+      readonly letter: string
+      readonly panel: string
+      readonly edge: string
+      /** What was left to trim. */
+      readonly plannedMm: number
+    }
   | { readonly what: 'body'; readonly letter: string; readonly bodyId: string; readonly plannedMm: number }
 
 export const MEASURED_WORDS: Readonly<Record<Measured['what'], string>> = {
   cord: 'Thickness of the cord',
   'cloth-width': 'Width between the selvedges',
   body: 'Thickness, recovered',
+  'trimmed-off': 'Trimmed off',
 }
 
 /** Nearer than this to the plan a measurement changes nothing worth planning anew for. */
-const NOTICED_MM: Readonly<Record<Measured['what'], number>> = { cord: 0.2, 'cloth-width': 1, body: 0.5 }
+const NOTICED_MM: Readonly<Record<Measured['what'], number>> = {
+  cord: 0.2,
+  'cloth-width': 1,
+  body: 0.5,
+  'trimmed-off': 0.5,
+}
 
 export const isOtherThanPlanned = ({ what, plannedMm }: Measured, mm: number): boolean =>
   Math.abs(mm - plannedMm) > NOTICED_MM[what]
@@ -54,6 +68,26 @@ export function plannedWith(job: Job, measured: Measured, mm: number): Job {
                     b.id === measured.bodyId
                       ? { ...b, recovered: { ...(b.recovered ?? b.found), thicknessMm: mm } }
                       : b,
+                  ),
+                },
+              }
+            : part,
+        ),
+      }
+    case 'trimmed-off':
+      // What was not taken off was wanted: the next one is left so much.
+      return {
+        ...job,
+        parts: job.parts.map((part) =>
+          part.letter === measured.letter
+            ? {
+                ...part,
+                makeUp: {
+                  ...part.makeUp,
+                  reserves: part.makeUp.reserves.map((r) =>
+                    r.panel === measured.panel && r.edge === measured.edge
+                      ? { ...r, mm: Math.max(0, measured.plannedMm - mm) }
+                      : r,
                   ),
                 },
               }

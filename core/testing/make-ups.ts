@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Closure, Construction, MakeUp, PanelJoins, PanelLayer } from '../../contract/index.ts'
+import type { Closure, Construction, MakeUp, PanelJoins, PanelLayer, EdgeReserve } from '../../contract/index.ts'
 import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, NO_TRIMS } from '../cover/index.ts'
 import { USUAL_PIPING } from '../job/index.ts'
 
@@ -126,6 +126,8 @@ const anyJoin: fc.Arbitrary<PanelJoins> = fc.record({
   ),
 })
 
+const RESERVED = ['right', 'left', 'front', 'back', 'end', 'start', 'top', 'lower back', 'none such']
+
 const anyLayer: fc.Arbitrary<PanelLayer> = fc.record({
   kind: fc.constantFrom('lining' as const, 'wadding', 'protector'),
   behind: fc.subarray(['top' as const, 'bottom', 'sides'], { minLength: 1 }),
@@ -151,6 +153,16 @@ export const anyMakeUpOf = (kind: Construction['kind']): fc.Arbitrary<MakeUp> =>
         layers: fc.oneof(
           { weight: 3, arbitrary: fc.constant<PanelLayer[]>([]) },
           { weight: 1, arbitrary: fc.array(anyLayer, { maxLength: 2 }) },
+        ),
+        reserves: fc.oneof(
+          { weight: 3, arbitrary: fc.constant<EdgeReserve[]>([]) },
+          {
+            weight: 1,
+            arbitrary: fc.array(
+              fc.record({ panel: fc.constantFrom(...JOINED), edge: fc.constantFrom(...RESERVED), mm: mm(5, 40) }),
+              { maxLength: 3 },
+            ),
+          },
         ),
         joins: fc.oneof(
           { weight: 2, arbitrary: fc.constant<PanelJoins[]>([]) },

@@ -11,6 +11,7 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import CountField from '../../ui/CountField.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
+import ReserveFields from './ReserveFields.vue'
 
 /** Ties, handles, vents, grip, buttons, and how raw edges are finished. */
 const jobs = useJob()
@@ -355,6 +356,7 @@ const toSide = (s: string) => s as Side
       </tr>
     </tbody>
   </table>
+  <ReserveFields />
 </template>
 
 <style scoped>

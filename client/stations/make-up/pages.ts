@@ -24,7 +24,12 @@ export const MAKE_UP_PAGES: readonly {
   },
   { page: 'piping', label: 'Piping', fields: PipingFields, changes: ['make-up.cord'] },
   { page: 'joins', label: 'Joins', fields: JoinFields, changes: ['make-up.joins'] },
-  { page: 'trims', label: 'Trims', fields: TrimFields, changes: ['make-up.buttons', 'make-up.reserve'] },
+  {
+    page: 'trims',
+    label: 'Trims',
+    fields: TrimFields,
+    changes: ['make-up.buttons', 'make-up.reserve', 'make-up.reserves'],
+  },
   { page: 'cloths', label: 'Cloths', fields: ClothFields, changes: [] },
   { page: 'allowances', label: 'Allowances', fields: AllowanceFields, changes: [] },
   { page: 'compare', label: 'Compare', fields: CompareFields, changes: [] },

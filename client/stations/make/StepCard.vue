@@ -83,7 +83,7 @@ const note = (event: Event) =>
         :model-value="row.record.measuredMm ?? row.step.measures.plannedMm"
         :unit="jobs.job!.units"
         :name="`${MEASURED_WORDS[row.step.measures.what]}, measured`"
-        :min="0.5"
+        :min="row.step.measures.what === 'trimmed-off' ? 0 : 0.5"
         :max="5000"
         @update:model-value="measure($event)"
       />

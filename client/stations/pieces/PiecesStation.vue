@@ -90,7 +90,7 @@ const made = computed(() => (jobs.plan?.kind === 'worked' ? orderFaults(jobs.who
             </tr>
           </thead>
           <tbody>
-            <tr v-for="p in cover.panels" :key="p.id">
+            <tr v-for="p in [...cover.panels, ...cover.layers]" :key="p.id">
               <th scope="row">{{ p.name }}</th>
               <td>
                 <FigureValue :figure="p.figures.finishedWidth" bare unitless /> x

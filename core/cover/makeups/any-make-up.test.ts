@@ -111,6 +111,7 @@ it('a join of the boxing a hair beside the slit is no seam of its own', () => {
         trims,
         liner: null,
         layers: [],
+        reserves: [],
         joins: [],
       },
       5,

@@ -1,4 +1,4 @@
-import type { Seam, Stretch } from '../../cover/index.ts'
+import { wholeId, type Seam, type Stretch } from '../../cover/index.ts'
 import type { Act, Garment } from './act.ts'
 
 /**
@@ -161,8 +161,17 @@ const hasWay = ({ garment, sewn }: State): boolean =>
 
 /** Every edge of a panel is sewn to something: it no longer lies flat under the foot. */
 function isEnclosed({ garment, sewn }: State, panel: string): boolean {
-  const own = garment.seams.filter((s) => stretches(s).some((x) => x.panel === panel))
-  return own.length > 0 && own.every((s) => sewn.has(s.letter))
+  // Pieces that are joined flat are one panel.
+  const wholeOf = (id: string) => {
+    const found = garment.cover.panels.find((p) => p.id === id)
+    return found ? wholeId(found) : id
+  }
+  const own = wholeOf(panel)
+  const round = garment.seams.filter((s) => {
+    const wholes = stretches(s).map((x) => wholeOf(x.panel))
+    return wholes.includes(own) && !(s.kind === 'join' && wholes.every((id) => id === own))
+  })
+  return round.length > 0 && round.every((s) => sewn.has(s.letter))
 }
 
 const isSewnFlat = ({ kind }: Seam): boolean => kind === 'join' || kind === 'corner' || kind === 'tuck'

@@ -39,7 +39,7 @@ export function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
       : []),
     ...inside.flatMap((seam) => [
       ...(seam === firstPlate ? on(ring(sewn)) : []),
-      ...(seam === last ? [...triedOn(sewn, inside), ...beforeTheLast(sewn)] : []),
+      ...(seam === last ? [...triedOn(sewn, inside), ...trimmed(sewn, inside), ...beforeTheLast(sewn)] : []),
       act(
         seamStep(seamNamed, seam),
         thing,
@@ -285,6 +285,30 @@ function triedOn({ design, garment, prefix, name }: Sewn, inside: readonly Seam[
     checking(`${prefix}tube`),
   )
   return [act(tried, garment.thing, { kind: 'look' }, { at: 'wrong-side', after: [`${prefix}${first.letter}`] })]
+}
+
+/** Every edge that was left longer is trimmed once the cover can be tried on, and how much came off is told. */
+function trimmed({ of, design, cover, garment, prefix, name }: Sewn, inside: readonly Seam[]): readonly Act[] {
+  const first = inside.find((s) => s.kind === 'plate') ?? inside[0]!
+  return garment.layer !== 'cover'
+    ? []
+    : design.part.makeUp.reserves.flatMap(({ panel: id, edge, mm }): readonly Act[] => {
+        const panel = cover.whole.panels.find((p) => p.id === id && p.edges.some((e) => e.name === edge))
+        if (!panel || mm === 0) return []
+        const tried = gate(
+          {
+            id: `${prefix}trim.${id}.${edge}`,
+            part: 'sewing',
+            resource: 'machine',
+            title: `${name}Try it on, and trim the ${panel.name.toLowerCase()}`,
+            asks: `Tried on and trimmed at its ${edge}: how much of the ${of.say(mm)} came off?`,
+            measures: { what: 'trimmed-off', letter: design.part.letter, panel: id, edge, plannedMm: mm },
+          },
+          checking(`${prefix}trim.${id}.${edge}`),
+        )
+        const after = first === inside.at(-1) ? [] : [`${prefix}${first.letter}`]
+        return [act(tried, garment.thing, { kind: 'look' }, { at: 'wrong-side', after })]
+      })
 }
 
 function beforeTheLast({ design, cover, garment, prefix, name }: Sewn): readonly Act[] {

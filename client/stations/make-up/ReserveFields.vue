@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { EdgeReserve } from '../../../contract/index.ts'
+import { setMakeUp } from '../../../core/job/index.ts'
+import { useDesign } from '../../stores/design.ts'
+import { useJob } from '../../stores/job.ts'
+import LengthField from '../../ui/LengthField.vue'
+
+/** Edges that are cut longer, trimmed when the cover is tried on, and told of at the stop. */
+const USUAL_MM = 25
+const jobs = useJob()
+const design = useDesign()
+const reserves = computed(() => jobs.job!.makeUp.reserves)
+const set = (
+  says: string,
+  change: (all: readonly EdgeReserve[]) => readonly EdgeReserve[],
+  key: string | null = null,
+) =>
+  jobs.edit(
+    setMakeUp(says, (m) => ({ ...m, reserves: [...change(m.reserves)] })),
+    key,
+  )
+const edges = computed(() =>
+  (design.chosen?.cover.whole.panels ?? [])
+    .filter((p) => p.role !== 'trim')
+    .flatMap((p) =>
+      p.edges.map((e) => ({ key: `${p.id}/${e.name}`, panel: p.id, edge: e.name, label: `${p.name}, ${e.name}` })),
+    ),
+)
+const labelOf = (r: EdgeReserve) =>
+  edges.value.find((e) => e.panel === r.panel && e.edge === r.edge)?.label ?? `${r.panel}, ${r.edge}`
+const free = computed(() =>
+  edges.value.filter((e) => !reserves.value.some((r) => r.panel === e.panel && r.edge === e.edge)),
+)
+const add = (key: string) => {
+  const found = edges.value.find((e) => e.key === key)
+  if (found)
+    set(`${found.label} left to trim`, (all) => [...all, { panel: found.panel, edge: found.edge, mm: USUAL_MM }])
+}
+</script>
+
+<template>
+  <div v-for="(r, i) in reserves" :key="`${r.panel}/${r.edge}`" class="field-row">
+    <span class="label">{{ labelOf(r) }}</span>
+    <div class="line">
+      <LengthField
+        :model-value="r.mm"
+        :unit="jobs.job!.units"
+        :name="`Left to trim, ${labelOf(r)}`"
+        :min="0"
+        :max="200"
+        @update:model-value="
+          (mm) => set('Left to trim', (all) => all.map((x, k) => (k === i ? { ...x, mm } : x)), `reserve.${i}`)
+        "
+      />
+      <button
+        type="button"
+        class="plain-button"
+        @click="set('Nothing left to trim there', (all) => all.filter((_, k) => k !== i))"
+      >
+        Take out
+      </button>
+    </div>
+  </div>
+  <div v-if="free.length > 0" class="field-row" data-field="make-up.reserves">
+    <span class="label">Left to trim at</span>
+    <ElSelect
+      :model-value="''"
+      placeholder="choose a panel and edge"
+      aria-label="Left to trim at"
+      filterable
+      @update:model-value="add"
+    >
+      <ElOption v-for="e in free" :key="e.key" :value="e.key" :label="e.label" />
+    </ElSelect>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+</style>

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest'
+import type { PartJob } from '../../contract/index.ts'
+import { keepersBenchPart } from '../demo/index.ts'
+import { jobOf, newSeat } from '../job/index.ts'
+import { plannedWith, workOrder } from '../making/index.ts'
+import { boxOf } from '../outline/index.ts'
+import { onlyDesign, worked } from '../testing/jobs.ts'
+import { cutOutline, marksOnPiece, panelOf, usualMakeUp } from './index.ts'
+
+const tube = (mm: number): PartJob => ({
+  ...keepersBenchPart(),
+  seat: { ...newSeat('singles', 900, 450, 80, 1), clearanceMm: 0 },
+  makeUp: { ...usualMakeUp('wrapped-tube'), reserves: [{ panel: 'body', edge: 'right', mm }] },
+  cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
+})
+const body = (part: PartJob) => panelOf(onlyDesign(worked(part)).cover, 'body')
+
+describe('a wrap left 25 longer at its right end', () => {
+  it('is cut 25 wider there and nowhere else, with the usual cut line drawn', () => {
+    const [plain, longer] = [tube(0), tube(25)].map((p) => boxOf(cutOutline(body(p))))
+    expect(longer!.maxX - plain!.maxX).toBeCloseTo(25, 6)
+    expect([longer!.minX, longer!.minY, longer!.maxY]).toEqual([plain!.minX, plain!.minY, plain!.maxY])
+    const line = marksOnPiece(body(tube(25))).find((m) => m.kind === 'trim')!
+    for (const p of line.path) expect(p.x).toBeCloseTo(plain!.maxX, 6)
+  })
+
+  it('lies in the lay as it is cut', () => {
+    const piece = worked(tube(25)).cloth.lays[0]!.problem.pieces.find((p) => p.id === '1/body')!
+    const xs = piece.outline.map((p) => p[0])
+    const { cutWidth } = body(tube(25)).figures
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(cutWidth.value, 3)
+  })
+
+  it('is trimmed at a stop between its two ends, which asks how much came off', () => {
+    const part = tube(25)
+    const steps = workOrder(jobOf(part), worked(part))
+    const at = (title: RegExp) => steps.findIndex((s) => title.test(s.title))
+    const stop = steps.findIndex((s) => s.measures?.what === 'trimmed-off')
+    expect(steps[stop]!.gate).toMatch(/how much of the 25 mm came off/)
+    expect(at(/to the left end/i)).toBeLessThan(stop)
+    expect(stop).toBeLessThan(at(/to the right end/i))
+    const then = plannedWith(jobOf(part), steps[stop]!.measures!, 18)
+    // 7 of it was wanted.
+    expect(then.parts[0]!.makeUp.reserves).toEqual([{ panel: 'body', edge: 'right', mm: 7 }])
+  })
+})
