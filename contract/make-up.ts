@@ -145,9 +145,26 @@ export const Closure = z.discriminatedUnion('kind', [
 ])
 export type Closure = z.infer<typeof Closure>
 
+/** From and to as one stands before that side, from its left end. */
+const PipedPart = z
+  .strictObject({
+    row: z.enum(['top', 'bottom']),
+    side: Side,
+    fromMm: z.number().min(0).max(20_000),
+    toMm: PositiveMm.max(20_000),
+  })
+  .refine((p) => p.toMm > p.fromMm, 'ends before it starts')
+
 const PipedEdges = {
   rows: z.enum(['top', 'bottom', 'both']),
   sides: z.array(Side).min(1).max(4).describe('edges that are piped; all four make closed loops'),
+  bottomSides: z.array(Side).min(1).max(4).optional().describe('edges of the bottom row; left out: as the top row'),
+  parts: z
+    .array(PipedPart)
+    .max(8)
+    .optional()
+    .describe('sides that are piped in part only, each at most once for a row'),
+  ends: z.enum(['crossed', 'butted']).optional().describe('how the ends meet; left out: crossed'),
 } as const
 const StripCut = z.enum(['across', 'along', 'bias']).describe('straight across the roll, straight along it, or at 45°')
 

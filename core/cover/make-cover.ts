@@ -20,7 +20,7 @@ import { withReserves } from './reserves.ts'
 import type { SewnUp } from './sewn-up.ts'
 import { planPiping } from './piping/piping.ts'
 import type { Refusal } from './refusal.ts'
-import { partedByPieces } from './joins/on-pieces.ts'
+import { onPieces, partedByPieces } from './joins/on-pieces.ts'
 import { piecesOf } from './joins/pieces-of.ts'
 import { withJoins, type WithJoins } from './joins/with-joins.ts'
 import { lettered, type Seam } from './seam.ts'
@@ -106,6 +106,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const panels = piecesOf(joined, markNotches(whole, partedByPieces(draft.value.seams, joined.pieces)), (p, own) =>
     finishPanel(p, input.edges, own, reserve),
   )
+  const piped = piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, whole, allowances, input.units)
   return ok({
     ...draft.value,
     ...joined,
@@ -116,7 +117,7 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     layers,
     closures: closuresOf(joined, seams),
     joinFaults: joined.faults,
-    piping: piping.kind === 'none' ? null : planPiping(piping, draft.value.rows, whole, allowances, input.units),
+    piping: piped && { ...piped, pairs: onPieces(piped.pairs, joined.pieces) },
     fittings: [...draft.value.fittings, ...trim.fittings, ...(buttons?.fittings ?? [])],
     buttonsOutside: buttons?.outside ?? 0,
   })

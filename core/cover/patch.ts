@@ -11,12 +11,14 @@ export interface Patch {
   /** In the panel's plane, within its finished outline. */
   readonly outline: Outline
   readonly place: (p: Point) => Space
+  /** One of several on the panel as it was drawn: beyond its outline it tells nothing, though it is alone on a piece. */
+  readonly isOneOfSeveral?: boolean
 }
 
 /** Where a point of a panel lies on the finished cushion; null where no patch of the panel holds it. */
 export function placeOn(patches: readonly Patch[], panel: string, p: Point): Space | null {
   const own = patches.filter((patch) => patch.panel === panel)
-  const patch = own.length === 1 ? own[0] : own.find(({ outline }) => holds(outline, p))
+  const patch = own.length === 1 && !own[0]!.isOneOfSeveral ? own[0] : own.find(({ outline }) => holds(outline, p))
   return patch ? patch.place(p) : null
 }
 

@@ -10,6 +10,7 @@ import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
+import PipedParts from './PipedParts.vue'
 
 /** Which edges are piped, with what, how its strips are cut, and what they take of the cloth. */
 const jobs = useJob()
@@ -42,13 +43,14 @@ const CUTS = [
 ] as const
 function setKind(kind: Piping['kind']): void {
   const before = piping.value.kind === 'none' ? USUAL_PIPING : piping.value
-  const { rows, sides } = before
+  const { rows, sides, bottomSides, parts, ends } = before
+  const edges = { rows, sides, bottomSides, parts, ends }
   const cut = before.kind === 'ready-made' ? ('across' as const) : before.cut
   const cordMm = before.kind === 'flat' ? USUAL_PIPING.cordMm : before.cordMm
   if (kind === 'none') set('No piping', { kind })
-  else if (kind === 'corded') set('Corded piping', { ...USUAL_PIPING, rows, sides, cut, cordMm })
-  else if (kind === 'flat') set('Flat piping', { kind, rows, sides, cut, showMm: 6 })
-  else set('Ready-made piping', { kind, rows, sides, cordMm })
+  else if (kind === 'corded') set('Corded piping', { ...USUAL_PIPING, ...edges, cut, cordMm })
+  else if (kind === 'flat') set('Flat piping', { kind, ...edges, cut, showMm: 6 })
+  else set('Ready-made piping', { kind, ...edges, cordMm })
 }
 function toggle(side: Side): void {
   const now = piping.value
@@ -56,6 +58,18 @@ function toggle(side: Side): void {
   const sides = SIDES.filter((s) => (s === side) !== now.sides.includes(s))
   if (sides.length > 0) set(`Piped: ${sides.join(', ')}`, { ...now, sides })
 }
+/** The bottom row is piped as the top one until it is given edges of its own. */
+function toggleBelow(side: Side): void {
+  const now = piping.value
+  if (now.kind === 'none') return
+  const before = now.bottomSides ?? now.sides
+  const bottomSides = SIDES.filter((s) => (s === side) !== before.includes(s))
+  if (bottomSides.length > 0) set(`Piped below: ${bottomSides.join(', ')}`, { ...now, bottomSides })
+}
+const ENDS = [
+  { value: 'crossed', label: 'Crossed' },
+  { value: 'butted', label: 'Butted' },
+] as const
 const ways = computed(() => {
   const p = planned.value
   if (!p?.stripWidth || p.choice.kind === 'ready-made' || p.choice.cut !== 'bias' || !plan.value) return null
@@ -90,6 +104,34 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
           ><input type="checkbox" :checked="piping.sides.includes(s)" @change="toggle(s)" /> {{ s }}</label
         >
       </div>
+    </div>
+    <div v-if="piping.rows === 'both'" class="field-row">
+      <span class="label">Edges below</span>
+      <div class="sides">
+        <label v-for="s in SIDES" :key="s"
+          ><input
+            type="checkbox"
+            :checked="(piping.bottomSides ?? piping.sides).includes(s)"
+            :aria-label="`${s}, below`"
+            @change="toggleBelow(s)"
+          />
+          {{ s }}</label
+        >
+      </div>
+    </div>
+    <PipedParts
+      :piping="piping"
+      :unit="unit"
+      @set="(parts, key) => set('Piped in part', { ...piping, parts } as Piping, key)"
+    />
+    <div class="field-row">
+      <span class="label">Ends</span>
+      <ChoiceButtons
+        :model-value="piping.ends ?? 'crossed'"
+        :choices="ENDS"
+        name="Ends of the piping"
+        @update:model-value="(ends) => set(`Piping ends ${ends}`, { ...piping, ends } as Piping)"
+      />
     </div>
     <div v-if="piping.kind === 'flat'" class="field-row" data-field="make-up.cord">
       <span class="label">Shows</span>

@@ -11,7 +11,7 @@ import { joinPlaces } from './join-places.ts'
 import { onPieces, type PiecesOf } from './on-pieces.ts'
 
 /** What joins are made in: the draft of a cover, with everything that is sewn on. */
-export type Joinable = Pick<CoverDraft, 'panels' | 'seams' | 'closures' | 'patches' | 'rows'>
+export type Joinable = Pick<CoverDraft, 'panels' | 'seams' | 'closures' | 'patches'>
 
 export interface JoinLimits {
   readonly seam: Figure
@@ -55,9 +55,9 @@ export function withJoins(draft: Joinable, joins: readonly PanelJoins[], limits:
     closures: draft.closures.map((c) => ({ ...c, seam: c.seam && seams.get(c.seam)! })),
     patches: draft.patches.flatMap((p) => {
       const own = cuts.get(p.panel)
-      return own ? patchInPieces(p, own.cut, own.axis, own.places) : [p]
+      const isOneOfSeveral = draft.patches.some((q) => q !== p && q.panel === p.panel)
+      return own ? patchInPieces({ ...p, isOneOfSeveral }, own.cut, own.axis, own.places) : [p]
     }),
-    rows: draft.rows.map((r) => ({ ...r, pairs: onPieces(r.pairs, pieces) })),
     faults,
     pieces,
   }

@@ -1,6 +1,7 @@
 import type { Piping } from '../../../contract/index.ts'
 import type { Figure } from '../../working/index.ts'
 import type { Panel } from '../panel.ts'
+import type { SeamPair } from '../seam.ts'
 
 export type PipingChoice = Exclude<Piping, { kind: 'none' }>
 
@@ -17,6 +18,8 @@ export interface PipingGroup {
 export interface PipingPlan {
   readonly choice: PipingChoice
   readonly groups: readonly PipingGroup[]
+  /** Every stretch of seam that is piped: its first side lies on the plate. */
+  readonly pairs: readonly SeamPair[]
   /** Null for ready-made piping, which needs no strips. */
   readonly stripWidth: Figure | null
   /** Piping on one cushion. */

@@ -1,5 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { PanelJoins } from '../../../contract/index.ts'
+import { edgeLength, onEdge } from '../../outline/index.ts'
+import { panelOf, type Cover } from '../cover.ts'
 import { USUAL_PIPING } from '../../job/index.ts'
 import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
@@ -81,5 +84,66 @@ describe('splitting a loop into strips', () => {
         },
       ),
     )
+  })
+})
+
+describe('edges by row and by part', () => {
+  const piped = (change: object, joins: PanelJoins[] = []) =>
+    coverOf(boxSolid(900, 500, 80), { piping: { ...USUAL_PIPING, ...change }, joins })
+  const runs = (c: Cover) => c.piping!.groups.map((g) => [g.count, g.isClosed, Number(g.length.value.toFixed(1))])
+
+  it('each row has sides of its own: a loop on top, the front alone below', () => {
+    const c = piped({ bottomSides: ['front'] })
+    // 2 x (900 + 500) and 60 of overlap; 900 and 40 at either end.
+    expect(runs(c)).toEqual([
+      [1, true, 2860],
+      [1, false, 980],
+    ])
+    expect(c.piping!.perCushion.value).toBeCloseTo(2860 + 980, 6)
+  })
+
+  it('the front from 200 to 700, with run-offs at both ends: 500 + 80, at its place from the left', () => {
+    const c = piped({ rows: 'top', sides: ['front'], parts: [{ row: 'top', side: 'front', fromMm: 200, toMm: 700 }] })
+    expect(runs(c)).toEqual([[1, false, 580]])
+    const [pair] = c.piping!.pairs
+    const at = [pair!.a.from, pair!.a.to].map((mm) => onEdge(panelOf(c, 'top-plate').finished, 0, mm / 900).x)
+    expect(at).toEqual([expect.closeTo(200, 6), expect.closeTo(700, 6)])
+  })
+
+  it('under it the same place of the same side: 200 from the left as one stands before it', () => {
+    const c = piped({
+      rows: 'bottom',
+      sides: ['front'],
+      parts: [{ row: 'bottom', side: 'front', fromMm: 200, toMm: 300 }],
+    })
+    const [pair] = c.piping!.pairs
+    const xs = [0, 1].map((share) => {
+      const panel = panelOf(c, pair!.a.panel)
+      const i = panel.edges.findIndex((e) => e.name === pair!.a.edge)
+      const on = onEdge(
+        panel.finished,
+        i,
+        (pair!.a.from + share * (pair!.a.to - pair!.a.from)) / edgeLength(panel.finished, i),
+      )
+      return c.patches.find((p) => p.panel === panel.id)!.place(on).x
+    })
+    expect(Math.min(...xs)).toBeCloseTo(200, 6)
+    expect(Math.max(...xs)).toBeCloseTo(300, 6)
+  })
+
+  it('a loop with one side in part is one run round the rest: 2860 - 60 less 300 of bare front, and 80', () => {
+    const c = piped({ rows: 'top', parts: [{ row: 'top', side: 'front', fromMm: 300, toMm: 900 }] })
+    expect(runs(c)).toEqual([[1, false, 2800 - 300 + 80]])
+  })
+
+  it('on a joined plate the piping is as long, and told piece by piece', () => {
+    const join: PanelJoins = { panel: 'top-plate', of: 'cover', lines: 'up', places: { kind: 'even', pieces: 2 } }
+    const change = { rows: 'top', sides: ['front'], parts: [{ row: 'top', side: 'front', fromMm: 200, toMm: 700 }] }
+    const c = piped(change, [join])
+    expect(runs(c)).toEqual([[1, false, 580]])
+    expect(c.piping!.pairs.map((p) => [p.a.panel, p.a.from, p.a.to])).toEqual([
+      ['top-plate.1', expect.closeTo(200, 6), expect.closeTo(450, 6)],
+      ['top-plate.2', expect.closeTo(0, 6), expect.closeTo(250, 6)],
+    ])
   })
 })

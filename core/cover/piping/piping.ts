@@ -4,6 +4,7 @@ import type { Allowances } from '../allowances.ts'
 import type { Cover, PipingRow } from '../cover.ts'
 import type { Panel } from '../panel.ts'
 import { stretchLength, type SeamPair } from '../seam.ts'
+import { stretchesOf } from './piped-stretches.ts'
 import type { PipingChoice, PipingGroup, PipingPlan } from './piping-plan.ts'
 
 /** Cord is bought 2 % longer than the piping, for ends. */
@@ -44,24 +45,18 @@ export function planPiping(
           sum: times(perCushion, plus(1, given(CORD_SPARE, 'share', 'spare'))),
           rule: 'the piping and 2 %',
         })
-  return { choice, groups, stripWidth: stripWidthOf(choice, allowances.seamMm, unit), perCushion, cord }
+  const pairs = pipedRows(choice, rows).flatMap((row) =>
+    stretchesOf(choice, row, panels).flatMap((s) => (s.isPiped ? [s.pair] : [])),
+  )
+  return { choice, groups, pairs, stripWidth: stripWidthOf(choice, allowances.seamMm, unit), perCushion, cord }
 }
 
 /** The rows a choice pipes; a cover with a single row has no other. */
 const pipedRows = (choice: PipingChoice, rows: readonly PipingRow[]): readonly PipingRow[] =>
   rows.filter((r) => choice.rows === 'both' || r.row === choice.rows || rows.length === 1)
 
-/** Whether a stretch of a row lies on a piped side; edges that belong to no side always do. */
-function isPiped(choice: PipingChoice, { a }: SeamPair, panels: readonly Panel[]): boolean {
-  const side = panels.find((p) => p.id === a.panel)!.edges.find((e) => e.name === a.edge)!.side
-  return side === undefined || choice.sides.includes(side)
-}
-
 /** Every stretch of seam that is piped on a cover. */
-export const pipedPairs = ({ piping, rows, panels }: Pick<Cover, 'piping' | 'rows' | 'panels'>): readonly SeamPair[] =>
-  piping
-    ? pipedRows(piping.choice, rows).flatMap((r) => r.pairs.filter((pair) => isPiped(piping.choice, pair, panels)))
-    : []
+export const pipedPairs = ({ piping }: Pick<Cover, 'piping'>): readonly SeamPair[] => piping?.pairs ?? []
 
 /**
  * Strip width π·c + 2s round a cord c, thick cloth counted in; flat piping shows f: 2f + 2s. Up to the next step of the
@@ -124,21 +119,22 @@ function runsOf(
   allowances: Allowances,
 ): readonly PipingGroup[] {
   const panel = panels.find((p) => p.id === row.panel)!
-  const has = row.pairs.map((pair) => isPiped(choice, pair, panels))
-  if (has.every(Boolean)) return [{ count: 1, isClosed: true, panel, length: loopLength(row, allowances) }]
-  const n = row.pairs.length
-  const first = has.findIndex((is, i) => is && !has[(i + n - 1) % n])
+  const stretches = stretchesOf(choice, row, panels)
+  if (stretches.every((s) => s.isPiped))
+    return [{ count: 1, isClosed: true, panel, length: loopLength(row, allowances) }]
+  const n = stretches.length
+  const first = stretches.findIndex((s, i) => s.isPiped && !stretches[(i + n - 1) % n]!.isPiped)
   if (first < 0) return []
   const runs: number[] = []
   let inRun = false
   for (let k = 0; k < n; k++) {
-    const i = (first + k) % n
-    if (has[i]) {
-      const length = stretchLength(row.pairs[i]!.a)
+    const { pair, isPiped } = stretches[(first + k) % n]!
+    if (isPiped) {
+      const length = stretchLength(pair.a)
       if (inRun) runs[runs.length - 1]! += length
       else runs.push(length)
     }
-    inRun = has[i]!
+    inRun = isPiped
   }
   return runs.map((mm) => ({
     count: 1,

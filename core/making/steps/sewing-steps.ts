@@ -94,9 +94,12 @@ function piping({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
             `${g.count} ${g.isClosed ? 'loops' : 'runs'} of ${say(g.length.value)} on each, on ${g.panel.name.toLowerCase()}; joins away from front and corners.`,
         ),
         'Basted to the right side, raw edges together; clip at corners and curves.',
-        ...(plan.groups.some((g) => !g.isClosed)
-          ? ['Ends run off into the seam allowance and are crossed there.']
+        ...(plan.groups.some((g) => g.isClosed)
+          ? [
+              `Start and stop ${say(25)} to ${say(40)} from where the ends meet; ${plan.choice.ends === 'butted' ? 'cut the cord so that it butts, fold the strip over it' : 'cross the ends into the seam allowance'}.`,
+            ]
           : []),
+        ...(plan.groups.some((g) => !g.isClosed) ? ['Ends run off into the seam allowance.'] : []),
       ],
       checks: ['Cord close in its strip all round.'],
       sewing: { kind: 'piping', cloth: design.part.cloth.cloth, lock: 'overlap' },
