@@ -62,6 +62,9 @@ export const PartCloth = z.strictObject({
     .partialRecord(ClothRole, Cloth)
     .describe('cloths of this part alone, by what they are for; the rest is cut from the cloths of the ticket'),
   sideBoxing: z.enum(['upright', 'along']).describe('how the stripe runs on the side boxing'),
+  hiddenStrips: z
+    .enum(['across', 'along'])
+    .describe('which way of a patterned roll gussets lie: all of them one way, never some this way and some that'),
   stripJoins: z
     .int()
     .min(0)

@@ -355,3 +355,24 @@ describe('piping on the cloth', () => {
     expect((d![1] - a![1]) / Math.SQRT2).toBeCloseTo(40, 6)
   })
 })
+
+describe('strips that are never seen', () => {
+  it.each(['across', 'along'] as const)(
+    'lie %s the roll on a striped cloth, all of them, in the lay as it is cut',
+    (hiddenStrips) => {
+      const bench = keepersBenchPart()
+      const plan = worked({ ...bench, cloth: { ...bench.cloth, hiddenStrips } })
+      const { problem } = plan.cloth.lays[0]!
+      const solved = solveLay(problem, { seed: 1, budget: { steps: 30, isStopped: () => false } })
+      if (!solved.ok) throw new Error(solved.error.code)
+      const gussets = solved.value.lay.placements.filter((p) => p.id.includes('gusset'))
+      expect(gussets).toHaveLength(6)
+      for (const p of gussets) {
+        const { outline } = problem.pieces.find((piece) => piece.id === p.id)!
+        const size = (k: 0 | 1) => Math.max(...outline.map((q) => q[k])) - Math.min(...outline.map((q) => q[k]))
+        const liesAcross = size(0) > size(1) === (p.turn % 180 === 0)
+        expect(liesAcross, p.id).toBe(hiddenStrips === 'across')
+      }
+    },
+  )
+})

@@ -46,10 +46,7 @@ function keeps(turn: number, matching: Matching | null, way: Way): boolean {
  */
 export function turnsOf({ cloth }: ClothChoice, panel: Panel): number[] {
   const asItLies = turnsAsItLies(cloth, panel)
-  // The gusset is hidden at the back: on two-way cloth it may lie any way.
-  const isFree = looksAlikeEveryWay(cloth)
-    ? !isLyingRole(panel.role) || panel.role === 'base'
-    : !panel.isSeen && panel.role === 'gusset' && cloth.nap === 'two-way'
+  const isFree = looksAlikeEveryWay(cloth) && (!isLyingRole(panel.role) || panel.role === 'base')
   if (isFree && !givesOrShrinks(cloth)) return asItLies.flatMap((t) => [t, (t + 90) % 360])
   return panel.isSeen && !looksAlikeTurned(cloth) ? asItLies.slice(0, 1) : asItLies
 }

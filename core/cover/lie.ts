@@ -21,10 +21,11 @@ export function lieOf(choice: ClothChoice, cover: SewnUp, panel: MatchedPanel): 
 }
 
 /** How boxing lies where no match decides it. */
-export const stripLie = (choice: ClothChoice, panel: Pick<MatchedPanel, 'role' | 'cloth'>): Way =>
-  choice.sideBoxing === 'along' && panel.role === 'boxing' && clothFor(choice, panel.cloth).pattern.kind !== 'plain'
-    ? 'along'
-    : 'across'
+export function stripLie(choice: ClothChoice, panel: Pick<MatchedPanel, 'role' | 'cloth'>): Way {
+  if (clothFor(choice, panel.cloth).pattern.kind === 'plain') return 'across'
+  if (panel.role === 'gusset') return choice.hiddenStrips
+  return panel.role === 'boxing' && choice.sideBoxing === 'along' ? 'along' : 'across'
+}
 
 const otherWay = (way: Way): Way => (way === 'across' ? 'along' : 'across')
 

@@ -57,6 +57,7 @@ export function newPartJob(input: NewJobInput): PartJob {
       pairs: 'goes-on-under',
       others: {},
       sideBoxing: 'upright',
+      hiddenStrips: 'across',
       stripJoins: 0,
     },
     allowances: { book: input.book, overrides: {}, edges: {}, learned: null },

@@ -49,6 +49,10 @@ const DIRECTIONS = [
   { value: 'up-the-roll', label: 'Up the roll' },
   { value: 'railroaded', label: 'Railroaded' },
 ] as const
+const HIDDEN = [
+  { value: 'across', label: 'Across the roll' },
+  { value: 'along', label: 'Along it' },
+] as const
 const STRIPES = [
   { value: 'upright', label: 'stripe upright' },
   { value: 'along', label: 'stripe along it' },
@@ -213,6 +217,17 @@ function chooseDepthRule(kind: DepthKind): void {
               :choices="STRIPES"
               name="Stripe on boxing it does not cross"
               @update:model-value="(s) => setChoice('Stripe on the boxing', (c) => ({ ...c, sideBoxing: s }))"
+            />
+          </div>
+        </div>
+        <div class="field-row">
+          <span class="label">Gussets, cut</span>
+          <div>
+            <ChoiceButtons
+              :model-value="choice.hiddenStrips"
+              :choices="HIDDEN"
+              name="Gussets are cut"
+              @update:model-value="(s) => setChoice('Hidden strips', (c) => ({ ...c, hiddenStrips: s }))"
             />
           </div>
         </div>

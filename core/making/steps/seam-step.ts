@@ -2,6 +2,7 @@ import type { Construction } from '../../../contract/index.ts'
 import { seamLength, type Cover, type Panel, type Seam } from '../../cover/index.ts'
 import { distance } from '../../outline/index.ts'
 import type { DesignPlan } from '../../planned/index.ts'
+import type { InWork } from '../acts/garments.ts'
 import { step, type Sewing, type Step, type Work } from '../step.ts'
 import { countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
@@ -15,6 +16,11 @@ export interface SewnCover {
   readonly prefix: string
   /** Before the title, where there are several designs or a liner. */
   readonly name: string
+}
+
+/** One of the things in work, as its seams are sewn. */
+export interface Sewn extends SewnCover {
+  readonly garment: InWork
 }
 
 /** One seam, with its length, its way of sewing, the notches that meet, and its minutes. */
