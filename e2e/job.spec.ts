@@ -347,7 +347,7 @@ test('sizing schools, allowances and the book: what applies and who set it', asy
   await page.getByRole('button', { name: 'By the book' }).click()
   await expect(seam).toHaveValue('12')
   await seam.fill('45')
-  await expect(page.getByText('the two allowances would meet').first()).toBeVisible()
+  await expect(page.getByText('it would be more seam than cloth').first()).toBeVisible()
 })
 
 test("the shop's book changes new jobs, not those already started", async ({ page }) => {
