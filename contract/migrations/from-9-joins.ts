@@ -15,7 +15,7 @@ export const withJoins = (job: Document): Document => ({
 
 const unjoined = (part: Document): Document => ({
   ...part,
-  cloth: isDocument(part['cloth']) ? { ...part['cloth'], hiddenStrips: 'across' } : part['cloth'],
+  cloth: isDocument(part['cloth']) ? { ...part['cloth'], hiddenStrips: 'along' } : part['cloth'],
   makeUp: isDocument(part['makeUp'])
     ? {
         ...part['makeUp'],

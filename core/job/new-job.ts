@@ -57,7 +57,7 @@ export function newPartJob(input: NewJobInput): PartJob {
       pairs: 'goes-on-under',
       others: {},
       sideBoxing: 'upright',
-      hiddenStrips: 'across',
+      hiddenStrips: 'along',
       stripJoins: 0,
     },
     allowances: { book: input.book, overrides: {}, edges: {}, learned: null },
