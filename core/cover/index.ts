@@ -7,6 +7,7 @@ export { frontFace, normalOf, topFace } from './faces.ts'
 export { finishingWords, leastAllowance } from './finishing.ts'
 export { makeCover, type CoverInput } from './make-cover.ts'
 export { linerShapeFor } from './makeups/index.ts'
+export { tubeSeams } from './makeups/tube.ts'
 export { layDown, neighbourly, turnedOutline, type LaidDown } from './neighbours.ts'
 export { notchDepth } from './notches.ts'
 export {

@@ -1,5 +1,5 @@
 import { TubeSeam, type EarCut, type MakeUp } from '../../../contract/index.ts'
-import { EARS } from '../../../core/cover/index.ts'
+import { EARS, tubeSeams } from '../../../core/cover/index.ts'
 
 /** A choice or a length of a make-up or a closure. */
 export type Option =
@@ -125,8 +125,9 @@ export function constructionOptions({ construction: c, closure }: Built): readon
         (v) => TUBE_SEAMS[v as keyof typeof TUBE_SEAMS],
       )
       const isEnd = closure.kind === 'zip-seam' && (closure.side === 'left' || closure.side === 'right')
-      const seams = c.seams.length === 0 ? TubeSeam.options : TubeSeam.options.filter((s) => c.seams.includes(s))
-      const closes = seams.includes(c.closes) ? c.closes : seams.includes('upper-back') ? 'upper-back' : seams[0]!
+      // One panel may be seamed, and opened, at any of the long edges.
+      const places = c.seams.length === 0 ? TubeSeam.options : tubeSeams(c).seams
+      const closes = tubeSeams(c).closing
       return isEnd
         ? [panels]
         : [
@@ -135,7 +136,7 @@ export function constructionOptions({ construction: c, closure }: Built): readon
               'closes',
               'Closes along',
               closes,
-              seams.map((s) => [s, TUBE_WORDS[s]] as const),
+              places.map((s) => [s, TUBE_WORDS[s]] as const),
             ),
           ]
     }

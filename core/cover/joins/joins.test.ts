@@ -3,13 +3,13 @@ import { describe, expect, it } from 'vitest'
 import type { Cloth, MakeUp, PanelJoins, PartJob } from '../../../contract/index.ts'
 import { keepersBenchPart, DEMO_CLOTHS } from '../../demo/index.ts'
 import { newSeat, setMakeUp } from '../../job/index.ts'
-import { areaOf, boxOf, edgeLength } from '../../outline/index.ts'
+import { areaOf, boxOf, edgeLength, onEdge } from '../../outline/index.ts'
 import { warningWords } from '../../warnings/index.ts'
 import { workOrder } from '../../making/index.ts'
 import { jobOf } from '../../job/index.ts'
 import { boxSolid, coverOf, onlyDesign, planOne, worked } from '../../testing/jobs.ts'
 import { patternUnder, stepBetween } from '../../testing/pattern-under.ts'
-import { checkCover, cutOutline, panelOf, usualMakeUp, type Cover } from '../index.ts'
+import { checkCover, cutOutline, panelOf, usualMakeUp, type Cover, type Panel } from '../index.ts'
 
 const join = (panel: string, lines: PanelJoins['lines'], places: PanelJoins['places']): PanelJoins => ({
   panel,
@@ -174,6 +174,38 @@ describe('a panel in pieces is the panel', () => {
       { numRuns: 80 },
     )
     expect(joined).toBeGreaterThan(40)
+  })
+})
+
+describe('notches of a joined plate', () => {
+  const notchPoints = (panel: Panel) =>
+    panel.notches.map((n) => {
+      const i = panel.edges.findIndex((e) => e.name === n.edge)
+      return onEdge(panel.finished, i, n.atMm / edgeLength(panel.finished, i))
+    })
+  const cover = (joins: PanelJoins[]) => coverOf(boxSolid(1500, 600, 80), { joins })
+  const plain = panelOf(cover([]), 'top-plate')
+  const pieces = cover([join('top-plate', 'up', { kind: 'at', placesMm: [400, 1000] })]).panels.filter((p) => p.piece)
+
+  it('stand where they stand on the whole one, each on the piece that holds its place', () => {
+    const held = pieces.flatMap(notchPoints)
+    for (const p of notchPoints(plain))
+      expect(
+        held.some((q) => Math.hypot(p.x - q.x, p.y - q.y) < 1e-6),
+        `${p.x}, ${p.y}`,
+      ).toBe(true)
+    for (const piece of pieces)
+      for (const p of notchPoints(piece)) {
+        const { minX, maxX } = boxOf(piece.finished)
+        expect(p.x).toBeGreaterThanOrEqual(minX - 1e-6)
+        expect(p.x).toBeLessThanOrEqual(maxX + 1e-6)
+      }
+  })
+
+  it('and the boxing has one where each join meets it', () => {
+    const joined = cover([join('top-plate', 'up', { kind: 'at', placesMm: [400, 1000] })])
+    const front = (c: Cover) => panelOf(c, 'boxing-front').notches.filter((n) => n.edge === 'top').length
+    expect(front(joined)).toBe(front(cover([])) + 2)
   })
 })
 

@@ -38,9 +38,19 @@ export interface Tube {
   readonly closing: TubeSeam
 }
 
-export function tubeOf(solid: Solid, { seams: wanted, closes }: Extract<Construction, { kind: 'wrapped-tube' }>): Tube {
+type TubeBuild = Extract<Construction, { kind: 'wrapped-tube' }>
+
+/** The long seams of a tube, from the lower back up, and the one that opens where one of them does. */
+export function tubeSeams({ seams: wanted, closes }: Pick<TubeBuild, 'seams' | 'closes'>): {
+  readonly seams: readonly TubeSeam[]
+  readonly closing: TubeSeam
+} {
   const seams = wanted.length === 0 ? [closes] : EDGES.filter((e) => wanted.includes(e))
-  const closing = seams.includes(closes) ? closes : seams.includes('upper-back') ? 'upper-back' : seams[0]!
+  return { seams, closing: seams.includes(closes) ? closes : seams.includes('upper-back') ? 'upper-back' : seams[0]! }
+}
+
+export function tubeOf(solid: Solid, construction: TubeBuild): Tube {
+  const { seams, closing } = tubeSeams(construction)
   const [w, d, t] = [solid.width.value, solid.depth.value, solid.thickness.value]
   const size = (face: TubeFace) => (face === 'top' || face === 'bottom' ? solid.depth : solid.thickness)
   const panels = seams.map((from, i): TubePanel => {
