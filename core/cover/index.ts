@@ -21,6 +21,7 @@ export {
   type NotchOnPiece,
 } from './piece.ts'
 export { noteWords, type CoverNote } from './notes.ts'
+export { isBehind } from './layers.ts'
 export { framesAsLaid } from './lie.ts'
 export { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
 export { frontMismatch, legMismatch } from './mismatch.ts'

@@ -19,6 +19,7 @@ import { fillingWarnings, isInfantBed, LINER_OPEN_MM, planFilling, type FillingP
 import { boxOf, rectangle } from '../outline/index.ts'
 import {
   cushionsOf,
+  hasTop,
   LEAST_COVER_MM,
   seatFaultWarning,
   seatWarnings,
@@ -208,6 +209,10 @@ function vanishing(fillings: readonly FillingPlan[]): readonly Warning[] {
           left: sizing.cover[gone].value,
         },
       ]
+    // Measured for itself, a cover that stays may be too small for sides that lean so.
+    const { outline, edges, thickness } = sizing.cover
+    if (!hasTop(outline, edges, thickness.value))
+      return [{ station: 'measure', level: 'stop', code: 'seat-fault', fault: { code: 'top-vanishes' } }]
   }
   return []
 }

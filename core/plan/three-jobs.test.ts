@@ -34,6 +34,27 @@ const said = (part: PartJob) =>
     .flatMap((s) => [s.title, ...s.says, ...s.checks, s.gate ?? ''])
     .join('\n')
 
+it('a cover that stays and is too small for sides that lean so is a stop in words', () => {
+  const bench = keepersBenchPart()
+  const plan = planJob(
+    jobOf({
+      ...bench,
+      seat: {
+        ...newSeat('singles', 1400, 300, 60, 1),
+        edges: { far: { meets: 'open', lean: { by: 'angle', degrees: -40 }, riseMm: 0 } },
+      },
+      work: {
+        kind: 'filling-only',
+        inside: { from: 'laid-flat', widthMm: 200, depthMm: 60, thicknessMm: 90 },
+        unpicking: '',
+      },
+    }),
+  )
+  expect(plan.kind).toBe('unworkable')
+  const stop = plan.warnings.find((w) => w.level === 'stop')!
+  expect(warningWords(stop, 'mm').says).toMatch(/top, or one of its edges, vanishes/)
+})
+
 describe('a filling for a cover that stays', () => {
   const cover = setWork('filling-only').apply(single(1880, 690, 95))
   if (cover.filling.kind !== 'foam') throw new Error(cover.filling.kind)

@@ -103,9 +103,7 @@ function cutsOf(seat: Seat): Result<readonly CutSeat[], SeatFault | DivisionFaul
   if (!cuts.ok) return cuts
   const thickness = valueOf(seat.thickness)
   for (const cut of cuts.value) {
-    const leans = cut.edges.map((e) => e.leanRad)
-    if (leans.some((l) => l !== 0) && !keepsTop(cut.outline, atHeight(cut.outline, leans, thickness)))
-      return err({ code: 'top-vanishes' })
+    if (!hasTop(cut.outline, cut.edges, thickness)) return err({ code: 'top-vanishes' })
   }
   return ok(cuts.value.map((cut) => ({ cut, seat })))
 }
@@ -136,8 +134,11 @@ export const designLetter = (i: number): string =>
     ? String.fromCharCode(65 + i)
     : `${String.fromCharCode(64 + Math.floor(i / 26))}${String.fromCharCode(65 + (i % 26))}`
 
-/** No edge may be turned, crossed or all but gone at the top. */
-function keepsTop(foot: Outline, top: Outline): boolean {
+/** Between leaning sides no edge may be turned, crossed or all but gone at the top. */
+export function hasTop(foot: Outline, edges: Solid['edges'], thicknessMm: number): boolean {
+  const leans = edges.map((e) => e.leanRad)
+  if (leans.every((l) => l === 0)) return true
+  const top = atHeight(foot, leans, thicknessMm)
   return keepsShape(foot, top) && top.every((_, i) => edgeLength(top, i) > Math.min(LEAST_EDGE_MM, edgeLength(foot, i)))
 }
 

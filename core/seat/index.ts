@@ -4,6 +4,7 @@ export {
   cushionsOf,
   designLetter,
   frontSpan,
+  hasTop,
   LEAST_COVER_MM,
   LEAST_CUSHION_MM,
   topOf,

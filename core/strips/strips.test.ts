@@ -160,13 +160,14 @@ describe('strips by hand', () => {
   })
 })
 
-it('piping cut along the roll is no row across it; cut across it is', () => {
-  const heights = (cut: 'along' | 'across') =>
-    stripGroups(
-      worked(setMakeUp('', (m) => ({ ...m, piping: { ...USUAL_PIPING, cut } })).apply(keepersBenchPart())),
-    ).map((g) => g.heightMm)
-  expect(heights('along')).toEqual([99, 71.5])
-  expect(heights('across')).toEqual([99, 71.5, 40])
+it('what is cut along the roll is no row across it, gussets or piping; cut across it is', () => {
+  const heights = (hiddenStrips: 'along' | 'across', cut: 'along' | 'across') => {
+    const bench = setMakeUp('', (m) => ({ ...m, piping: { ...USUAL_PIPING, cut } })).apply(keepersBenchPart())
+    return stripGroups(worked({ ...bench, cloth: { ...bench.cloth, hiddenStrips } })).map((g) => g.heightMm)
+  }
+  expect(heights('along', 'along')).toEqual([99])
+  expect(heights('across', 'along')).toEqual([99, 71.5])
+  expect(heights('across', 'across')).toEqual([99, 71.5, 40])
 })
 
 it('a solver that was stopped before it found anything gives way to the first fit', () => {

@@ -1,4 +1,4 @@
-import { wholeId, type Cover, type Seam } from '../../cover/index.ts'
+import { isBehind, wholeId, type Cover, type Seam } from '../../cover/index.ts'
 import { distance, perimeterOf } from '../../outline/index.ts'
 import { step, type Step } from '../step.ts'
 import { lengthOfWork } from '../work.ts'
@@ -25,7 +25,8 @@ export const backedPanels = (cover: Cover): readonly string[] =>
 
 /** Layers are basted behind their panels, and quilted, before anything else is sewn. */
 export function backed({ of, design, cover, prefix, name }: SewnCover & { readonly of: OrderOf }): readonly Step[] {
-  const { layers } = design.part.makeUp
+  // A layer behind faces that this make-up has not is nowhere.
+  const layers = design.part.makeUp.layers.filter((l) => cover.whole.panels.some((p) => isBehind(p, l)))
   if (cover.layers.length === 0) return []
   const kinds = [...new Set(layers.map((l) => l.kind))]
   const round = cover.layers.reduce((sum, l) => sum + perimeterOf(l.finished), 0)
