@@ -1,4 +1,4 @@
-import type { ClothChoice, MakeUp, Side } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, MakeUp, Side } from '../../contract/index.ts'
 import { at, boxOf, type Point } from '../outline/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { Solid } from '../seat/index.ts'
@@ -132,14 +132,18 @@ function longestStrip({ cloth: choice, allowances }: CoverInput): number | null 
   const mayTurn = looksAlikeEveryWay(cloth) && !givesOrShrinks(cloth)
   return mayTurn || stripLie(choice, { role: 'boxing', cloth: 'boxing' }) === 'along'
     ? null
-    : Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * allowances.seamMm.value))
+    : widestAcross(cloth, allowances)
 }
+
+/** What lies across the roll between the selvedges, sewing line to sewing line. */
+const widestAcross = (cloth: Cloth, { seamMm }: Allowances): number =>
+  Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * seamMm.value))
 
 /** The widest piece of a panel that its cloth gives, where its joins part it across the roll. */
 function widestPiece({ cloth: choice, allowances }: CoverInput, panel: Panel, axis: 'x' | 'y'): number | null {
   const cloth = clothFor(choice, panel.cloth)
   const isAcross = (panel.lies === 'across') === (axis === 'x')
-  return isAcross ? Math.max(1, finishedWithin(cloth, 'across', usableWidth(cloth), 2 * allowances.seamMm.value)) : null
+  return isAcross ? widestAcross(cloth, allowances) : null
 }
 
 /** How much of a strip's length runs front to back, by the walls it stands on. */

@@ -210,7 +210,7 @@ function wideJoin(panel: Panel, cloth: Cloth): PanelJoins | null {
   const usable = usableWidth(cloth)
   if (wide <= usable || panel.role === 'trim') return null
   const seams = 2 * Math.max(...panel.edges.map((e) => e.allowance.value))
-  const pieces = Math.ceil(wide / Math.max(1, usable - seams))
+  const pieces = Math.ceil((wide - seams) / Math.max(1, usable - seams) - 1e-9)
   return pieces > 6
     ? null
     : joinOf(panel, lines, pieces === 2 ? { kind: 'least-seen', pieces } : { kind: 'even', pieces })

@@ -119,6 +119,23 @@ describe('will it fit this remnant?', () => {
     expect(deep[0]).toBe(deep[1])
   })
 
+  it('what is wider than the cloth is joined in as few pieces as it gives: 1952 is two of 976 and 24 on 1000', () => {
+    const bench = keepersBenchPart()
+    const cloth = remnant(9000, { widthMm: 1000, nap: 'one-way' })
+    const wrap = (width: number): PartJob => ({
+      ...bench,
+      seat: { ...newSeat('singles', width, 365, 80, 1), clearanceMm: 0 },
+      makeUp: { ...usualMakeUp('wrapped-tube'), closure: { kind: 'sewn-shut', side: 'back', openingMm: width } },
+      cloth: { ...bench.cloth, cloth, match: { kind: 'none' } },
+    })
+    const pieces = (width: number) =>
+      rescued(jobOf(wrap(width)), { cloth, hidden: calico }, ['joined-wide'])!.parts[0]!.makeUp.joins.map((j) =>
+        j.places.kind === 'at' ? j.places.placesMm.length + 1 : j.places.pieces,
+      )
+    expect(pieces(1952)).toEqual([2])
+    expect(pieces(1953)).toEqual([3])
+  })
+
   it('too short as it is, it says how much, how many cushions it gives, and the other way', () => {
     const bench = keepersBenchPart()
     const short = { ...bench, cloth: { ...bench.cloth, match: { kind: 'none' as const }, cloth: remnant(1500) } }

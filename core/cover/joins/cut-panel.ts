@@ -74,10 +74,15 @@ const EVEN_MM = 0.01
 /** An edge shorter than this, left where a join passes a corner, is closed up. */
 const SLIVER_MM = 0.2
 
+/** Lines square to an axis: a place on each, and the ways along it that keep what lies before it and after it. */
+export const linesOf = (axis: Axis) =>
+  axis === 'x'
+    ? { on: (v: number): Point => at(v, 0), up: at(0, 1), down: at(0, -1) }
+    : { on: (v: number): Point => at(0, v), up: at(-1, 0), down: at(1, 0) }
+
 /** What of an outline lies between two lines; null is its own end. */
-export function stripOf(outline: Outline, axis: Axis, fromMm: number | null, toMm: number | null): CutOff {
-  const on = (v: number): Point => (axis === 'x' ? at(v, 0) : at(0, v))
-  const [up, down] = axis === 'x' ? [at(0, 1), at(0, -1)] : [at(-1, 0), at(1, 0)]
+function stripOf(outline: Outline, axis: Axis, fromMm: number | null, toMm: number | null): CutOff {
+  const { on, up, down } = linesOf(axis)
   const after = fromMm === null ? wholeOf(outline) : keepLeftOf(wholeOf(outline), on(fromMm), down)
   const named = { outline: after.outline, sources: after.sources.map((s) => (s < 0 ? BEFORE : s)) }
   return withoutSlivers(toMm === null ? named : keepLeftOf(named, on(toMm), up), SLIVER_MM)

@@ -1,11 +1,11 @@
 import type { PanelJoins } from '../../../contract/index.ts'
-import { boxOf, islandsLeftOf, at, areaOf, wholeOf, type Outline } from '../../outline/index.ts'
+import { areaOf, boxOf, islandsLeftOf, wholeOf, type Outline } from '../../outline/index.ts'
 import type { Figure } from '../../working/index.ts'
 import type { CoverDraft } from '../cover.ts'
 import type { PanelDraft } from '../parts/panel-draft.ts'
 import type { Patch } from '../patch.ts'
 import type { SeamDraft } from '../seam.ts'
-import { cutPanel, type Axis, type CutPanel } from './cut-panel.ts'
+import { cutPanel, linesOf, type Axis, type CutPanel } from './cut-panel.ts'
 import type { JoinFault } from './join-fault.ts'
 import { joinPlaces } from './join-places.ts'
 import { onPieces, type PiecesOf } from './on-pieces.ts'
@@ -110,8 +110,7 @@ function patchInPieces(patch: Patch, { pieces }: CutPanel, axis: Axis, places: r
 
 /** All of an outline between two lines, in as many parts as they leave. */
 function between(outline: Outline, axis: Axis, from: number | null, to: number | null): readonly Outline[] {
-  const on = (v: number) => (axis === 'x' ? at(v, 0) : at(0, v))
-  const [up, down] = axis === 'x' ? [at(0, 1), at(0, -1)] : [at(-1, 0), at(1, 0)]
+  const { on, up, down } = linesOf(axis)
   const after = from === null ? [wholeOf(outline)] : islandsLeftOf(wholeOf(outline), on(from), down)
   return after.flatMap((part) => (to === null ? [part] : islandsLeftOf(part, on(to), up))).map((part) => part.outline)
 }
