@@ -7,6 +7,8 @@ export function failureWords(failure: LayFailure): string {
       return `${failure.piece} is ${failure.over.toFixed(1)} mm wider than the usable cloth${failure.wouldTurn ? '; turned by 90 it would fit' : '; it wants a join or a wider cloth'}`
     case 'longer-than-cloth':
       return `${failure.piece} is ${failure.over.toFixed(1)} mm longer than the cloth`
+    case 'never-at-side':
+      return `${failure.piece}: in none of its turns do its edges lie on the sides of the cloth they are demanded on`
     case 'no-place':
       return `${failure.piece} finds no place on this cloth, even alone`
     case 'no-room':

@@ -16,6 +16,12 @@ export const MOST_PIECES = 5000
 
 const Match = z.strictObject({ group: Id, anchor: z.tuple([Finite, Finite]), across: Phase, along: Phase })
 
+/** An edge of a piece that must be the cloth's own: its selvedge, a factory hem, or the fold of cloth that lies folded. */
+const AtSide = z.strictObject({
+  edge: z.int().min(0).max(4999).describe('of the outline: the one that leaves the point of that number, from 0'),
+  of: z.enum(['left', 'right', 'either']).describe('which side of the cloth it lies on, at x = 0 or x = width'),
+})
+
 export const LayPiece = z.strictObject({
   id: Id,
   qty: z.int().min(1).max(MOST_PIECES).default(1),
@@ -28,6 +34,11 @@ export const LayPiece = z.strictObject({
     .describe('allowed turns about the origin, degrees counter-clockwise'),
   flip: z.boolean().default(false).describe('may be mirrored, x to -x, before turning'),
   match: Match.nullable().default(null),
+  sides: z
+    .array(AtSide)
+    .max(4)
+    .optional()
+    .describe('version 2: edges that lie on a side of the cloth, beyond its selvedge; each of them a straight one'),
 })
 export type LayPiece = z.infer<typeof LayPiece>
 
@@ -50,7 +61,7 @@ export type LayCloth = z.infer<typeof LayCloth>
 
 export const LayProblem = z.strictObject({
   format: z.literal('loft-seam/lay-problem'),
-  version: z.literal(1),
+  version: z.literal([1, 2]).describe('2 where a piece names sides'),
   cloth: LayCloth,
   gap: Margin.default(0),
   groups: FewOf(MOST_PIECES, Id, z.strictObject({ across: Phase, along: Phase })).default({}),

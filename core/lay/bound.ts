@@ -1,7 +1,8 @@
 import type { Instance } from './instance.ts'
+import type { Posture } from './shape.ts'
 import { ROUNDING_MM } from './tolerances.ts'
 
-export type BoundName = 'area' | 'tallest piece' | 'wide pieces' | 'every way tried'
+export type BoundName = 'area' | 'tallest piece' | 'wide pieces' | 'pieces at one side' | 'every way tried'
 
 export interface Bound {
   readonly name: BoundName
@@ -13,7 +14,7 @@ export interface Bound {
 
 /** The best of the proven lower bounds of the used length (of all sheets together). */
 export function lowerBound(instance: Instance): Bound {
-  const bounds = [areaBound(instance), tallestBound(instance), widePiecesBound(instance)]
+  const bounds = [areaBound(instance), tallestBound(instance), widePiecesBound(instance), sidesBound(instance)]
   const best = bounds.reduce((a, b) => (b.length > a.length ? b : a))
   const onLastSheet = best.length - (instance.sheets > 1 ? instance.maxY * (leastSheets(instance) - 1) : 0)
   return { name: best.name, length: Math.max(0, onLastSheet - ROUNDING_MM) }
@@ -22,10 +23,10 @@ export function lowerBound(instance: Instance): Bound {
 /** Sheets that the area alone needs. */
 export const leastSheets = (instance: Instance): number =>
   Number.isFinite(instance.maxY)
-    ? Math.max(1, Math.ceil(instance.totalArea / ((instance.maxX - instance.minX) * instance.maxY) - 1e-9))
+    ? Math.max(1, Math.ceil(instance.totalArea / (usable(instance) * instance.maxY) - 1e-9))
     : 1
 
-const usable = (instance: Instance): number => Math.max(1e-9, instance.maxX - instance.minX)
+const usable = (instance: Instance): number => Math.max(1e-9, instance.reachMm)
 
 const areaBound = (instance: Instance): Bound => ({ name: 'area', length: instance.totalArea / usable(instance) })
 
@@ -35,6 +36,31 @@ function tallestBound(instance: Instance): Bound {
     Math.min(...item.postures.filter((p) => p.shape.width <= width + 0.05).map((p) => p.shape.height)),
   )
   return { name: 'tallest piece', length: Math.max(0, ...tallest.filter(Number.isFinite)) }
+}
+
+/**
+ * Pieces on one side of the cloth lie one after the other, each along the edge that it has there. An edge is no longer
+ * than its piece is high, and may be shorter: only boxes count with all of it. What may lie on either side counts half.
+ */
+function sidesBound({ items, hasSides }: Instance): Bound {
+  const name = 'pieces at one side'
+  if (!hasSides) return { name, length: 0 }
+  const wanting = items.filter(
+    (i) => i.postures.length > 0 && i.postures.every((p) => p.standsAt !== null && p.shape.isBox),
+  )
+  const high = (postures: readonly Posture[]) => Math.min(...postures.map((p) => p.shape.height))
+  const only = (isAt: (p: Posture) => boolean) =>
+    wanting.reduce((sum, { postures }) => sum + (postures.every(isAt) ? high(postures) : 0), 0)
+  const isLeft = (p: Posture) => Math.abs(p.standsAt!) < ROUNDING_MM
+  const all = wanting.reduce((sum, { postures }) => sum + high(postures), 0)
+  return {
+    name,
+    length: Math.max(
+      only(isLeft),
+      only((p) => !isLeft(p)),
+      all / 2,
+    ),
+  }
 }
 
 /**

@@ -1,7 +1,8 @@
 import { flawRing } from './flaw.ts'
 import type { LayPiece, LayProblem } from '../../contract/index.ts'
-import { convexParts, type Ring } from './convex-parts.ts'
+import { convexParts, counterClockwise, ringArea, type Ring } from './convex-parts.ts'
 import { posedRing, ShapeTable, turned, type Posture, type Shape } from './shape.ts'
+import { placesAtSides } from './at-side.ts'
 import { held } from '../keyed/index.ts'
 import { ROUNDING_MM } from './tolerances.ts'
 
@@ -33,6 +34,10 @@ export interface Instance {
   readonly shapes: readonly Shape[]
   readonly minX: number
   readonly maxX: number
+  /** Whether some piece lies on a side of the cloth, beyond its selvedge. */
+  readonly hasSides: boolean
+  /** As wide as pieces may lie: between the selvedges, or all of the cloth where some lie on its sides. */
+  readonly reachMm: number
   /** Top of one sheet; Infinity for a roll. */
   readonly maxY: number
   readonly sheets: number
@@ -65,8 +70,11 @@ export function instanceOf(problem: LayProblem, taken: readonly Ring[] = []): In
     Math.max(cloth.selvedge[0], outlineXs ? Math.min(...outlineXs) : 0),
     Math.min(cloth.width - cloth.selvedge[1], outlineXs ? Math.max(...outlineXs) : Infinity),
   ]
+  const hasSides = problem.pieces.some((p) => p.sides && p.sides.length > 0)
   return {
     items,
+    hasSides,
+    reachMm: hasSides ? cloth.width : maxX - minX,
     groups: groupNames.map((name) => {
       const given = held(problem.groups, name)
       return { name, across: given?.across ?? null, along: given?.along ?? null }
@@ -98,7 +106,7 @@ function itemOf(
     piece: piece.id,
     copy,
     postures,
-    area: postures[0]!.shape.area,
+    area: ringArea(counterClockwise(piece.outline.flat())),
     group: match ? groupNames.indexOf(match.group) : -1,
     across: match && repeat.across !== null ? match.across : null,
     along: match && repeat.along !== null ? match.along : null,
@@ -117,12 +125,18 @@ function posturesOf(piece: LayPiece, table: ShapeTable, problem: LayProblem): re
       const [dx, dy] = match ? turned(match.anchor[0], match.anchor[1], turn, flip) : [0, 0]
       const posture = {
         shape: table.shapeOf(ring),
+        standsAt: null,
         turn,
         flip,
         originX,
         originY,
         anchorX: originX + dx,
         anchorY: originY + dy,
+      }
+      const stands = placesAtSides(piece, turn, flip, problem.cloth.width)?.map((x) => ({ ...posture, standsAt: x }))
+      if (stands) {
+        postures.push(...stands)
+        continue
       }
       const isKnown = postures.some(
         (p) =>

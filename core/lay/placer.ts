@@ -120,9 +120,12 @@ export class Placer {
   ): { x: number; y: number } | null {
     const { minX, maxX, maxY, repeatAcross, repeatAlong } = this.instance
     const { shape } = posture
-    const [xLow, xHigh, yHigh] = [minX, maxX - shape.width + HAIR_MM, maxY - shape.height + HAIR_MM]
+    const { standsAt } = posture
+    const xLow = standsAt ?? minX
+    const [xHigh, yHigh] = [(standsAt ?? maxX - shape.width) + HAIR_MM, maxY - shape.height + HAIR_MM]
     if (xHigh < xLow || yHigh < 0) return null
-    const isBound = item.across !== null || item.along !== null
+    // A piece on a side of the cloth has its floor by itself: others of its shape lie anywhere.
+    const isBound = item.across !== null || item.along !== null || standsAt !== null
     const floor = floors.get(isBound ? posture : shape) ?? 0
     const blocks = this.blocksFor(shape, spots, xLow, xHigh, floor)
     const boundX =
@@ -133,14 +136,20 @@ export class Placer {
       item.along !== null && offset.along !== null
         ? { start: offset.along + item.along - posture.anchorY, step: repeatAlong! }
         : null
-    const xs = boundX ? latticePoints(boundX, xLow - HAIR_MM, xHigh) : freeLines(blocks, xLow, xHigh - HAIR_MM)
+    const xs = boundX
+      ? standsAt !== null
+        ? latticePoints(boundX, standsAt - HAIR_MM, standsAt + HAIR_MM).map(() => standsAt)
+        : latticePoints(boundX, xLow - HAIR_MM, xHigh)
+      : standsAt !== null
+        ? [standsAt]
+        : freeLines(blocks, xLow, xHigh - HAIR_MM)
     let best: { x: number; y: number } | null = null
     for (const x of xs) {
       const y = lowestOn(blocks, x, floor, boundY, this.scratch, best ? best.y + HAIR_MM : Infinity)
       if (y > yHigh || (best && (y > best.y + HAIR_MM || (y > best.y - HAIR_MM && x >= best.x)))) continue
       best = { x, y }
     }
-    if (best && !boundX && !boundY && !this.isBoxesOnly(shape, spots))
+    if (best && !boundX && !boundY && standsAt === null && !this.isBoxesOnly(shape, spots))
       best = settle(blocks, best.x, best.y, xLow, floor, this.scratch)
     if (best) floors.set(isBound ? posture : shape, best.y)
     return best

@@ -1,4 +1,5 @@
 import type { LayProblem } from '../../contract/index.ts'
+import { placesAtSides } from './at-side.ts'
 import { areaOf, at, isSimple } from '../outline/index.ts'
 
 /** What a schema cannot see: crossed outlines, ids used twice, sheets without a length, no usable width. */
@@ -19,6 +20,8 @@ export function problemFaults(
     seen.set(piece.id, i)
     const fault = outlineFault(piece.outline)
     if (fault) faults.push({ path: `$.pieces[${i}].outline`, message: fault })
+    const sides = sideFault(problem, piece)
+    if (sides) faults.push({ path: `$.pieces[${i}].sides`, message: sides })
   })
   const total = problem.pieces.reduce((sum, p) => sum + p.qty, 0)
   if (total > mostPieces)
@@ -35,6 +38,21 @@ export function problemFaults(
     if (fault) faults.push({ path: '$.cloth.outline', message: fault })
   }
   return faults
+}
+
+function sideFault({ version, cloth }: LayProblem, piece: LayProblem['pieces'][number]): string | null {
+  const { sides = [], outline, turns, flip } = piece
+  if (sides.length === 0) return null
+  if (version === 1) return 'is of version 2 of the format: say "version": 2'
+  if (cloth.outline) return 'a remnant with an outline of its own has no sides'
+  if (sides.some(({ edge }) => edge >= outline.length))
+    return `names an edge beyond the ${outline.length} of the outline`
+  const canStand = turns.some((turn) =>
+    (flip ? [false, true] : [false]).some((f) => placesAtSides(piece, turn, f, cloth.width)!.length > 0),
+  )
+  return canStand
+    ? null
+    : 'in none of its turns does that edge lie on that side of the cloth, all of the piece within it'
 }
 
 function outlineFault(outline: readonly (readonly [number, number])[]): string | null {

@@ -23,6 +23,8 @@ export interface Posture {
   readonly originY: number
   readonly anchorX: number
   readonly anchorY: number
+  /** Where the left of its box stands for an edge to lie on a side of the cloth; null where it may stand anywhere. */
+  readonly standsAt: number | null
 }
 
 /** Mirrored (x to −x), then turned counter-clockwise, about the piece's own origin. Quarter turns are exact. */

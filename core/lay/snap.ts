@@ -27,6 +27,7 @@ export function snapped(
     .filter((p) => placementKey(p) !== placementKey(moved))
     .map((p) => boxOn(problem.pieces.find((q) => q.id === p.id)!.outline, p))
   const { cloth, gap } = problem
+  const hasSides = (piece.sides ?? []).length > 0
   const group = piece.match && held(lay.offsets, piece.match.group)
   const [anchorX, anchorY] = piece.match ? onTheCloth(moved, ...piece.match.anchor) : [0, 0]
   const across = piece.match ? toPhase(anchorX, piece.match.across, group?.across ?? null, cloth.repeat.across) : null
@@ -36,8 +37,8 @@ export function snapped(
     flush(
       box.left,
       box.right,
-      [cloth.selvedge[0], ...others.map((o) => o.right + gap)],
-      [cloth.width - cloth.selvedge[1], ...others.map((o) => o.left - gap)],
+      [hasSides ? 0 : cloth.selvedge[0], ...others.map((o) => o.right + gap)],
+      [cloth.width - (hasSides ? 0 : cloth.selvedge[1]), ...others.map((o) => o.left - gap)],
       reach,
     )
   const dy =

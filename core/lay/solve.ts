@@ -31,6 +31,7 @@ import { mayTile, tilePolygons } from './tiling/index.ts'
 export type LayFailure =
   | { readonly code: 'wider-than-cloth'; readonly piece: string; readonly over: number; readonly wouldTurn: boolean }
   | { readonly code: 'longer-than-cloth'; readonly piece: string; readonly over: number }
+  | { readonly code: 'never-at-side'; readonly piece: string }
   | { readonly code: 'no-place'; readonly piece: string }
   | { readonly code: 'no-room'; readonly pieces: readonly string[] }
   | { readonly code: 'too-many-pieces'; readonly pieces: number; readonly most: number }
@@ -203,8 +204,13 @@ function strategiesFor(
       ...(instance.items.length <= FEW_BOXES ? [walks] : []),
     ]
   const flush =
-    beams.length === 0 && mayTile(instance) ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }] : []
-  const apart = instance.sheets === 1 ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }] : []
+    beams.length === 0 && !instance.hasSides && mayTile(instance)
+      ? [{ strategy: tilePolygons(instance, incumbent), share: 1 }]
+      : []
+  const apart =
+    instance.sheets === 1 && !instance.hasSides
+      ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }]
+      : []
   return [...flush, walks, ...beams, ...apart]
 }
 
@@ -219,7 +225,10 @@ const isBest = (instance: Instance, { left, sheets, length }: Arrangement, bound
 function neverFits(problem: LayProblem, instance: Instance): LayFailure | null {
   const width = instance.maxX - instance.minX
   for (const item of instance.items) {
-    const narrow = item.postures.filter((p) => p.shape.width <= width + ROUNDING_MM)
+    if (item.postures.length === 0) return { code: 'never-at-side', piece: item.piece }
+    const narrow = item.postures.filter(
+      (p) => p.shape.width <= (p.standsAt === null ? width : instance.reachMm) + ROUNDING_MM,
+    )
     if (narrow.length === 0) {
       const least = Math.min(...item.postures.map((p) => p.shape.width))
       const wouldTurn = item.postures.some((p) => p.shape.height <= width)

@@ -10,6 +10,8 @@ export function layFailureWords(failure: LayFailure, plan: ClothLay, unit: Lengt
       return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} wider than the usable cloth. What would help stands below.`
     case 'longer-than-cloth':
       return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} longer than the cloth in hand.`
+    case 'never-at-side':
+      return `${name(failure.piece)} has a ready edge, and in no way it may lie does that edge come to a selvedge. Give the edge a hem, or let the cloth run the other way.`
     case 'no-place':
       return `${name(failure.piece)} finds no place on this cloth, even alone.`
     case 'no-room':

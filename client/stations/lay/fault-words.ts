@@ -17,6 +17,8 @@ export function faultWords(fault: LayFault, plan: ClothLay, unit: LengthUnit): s
       return `${name(fault.piece)} covers flaw ${fault.flaw + 1}.`
     case 'out-of-phase':
       return `${name(fault.piece)} is ${mm(Math.abs(fault.off))} off its pattern ${fault.axis} the roll: drag it, and it finds its place.`
+    case 'not-at-side':
+      return `${name(fault.piece)} lies ${mm(fault.off)} off the side of the cloth that makes its edge: drag it there.`
     case 'turn-not-allowed':
       return `${name(fault.piece)} lies the wrong way for this cloth: turn it with R.`
     case 'unknown-piece':

@@ -26,6 +26,7 @@ const MANNERS = [
 
 /** Boxes only, on one length of cloth. */
 export const isBeamInstance = (instance: Instance): boolean =>
+  !instance.hasSides &&
   instance.sheets === 1 &&
   instance.obstacles.length === 0 &&
   instance.items.length <= MOST_BOXES &&

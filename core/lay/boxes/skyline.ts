@@ -10,6 +10,7 @@ const NONE = -1
  * round them.
  */
 export const hasSkyline = (instance: Instance): boolean =>
+  !instance.hasSides &&
   instance.sheets === 1 &&
   instance.maxY === Infinity &&
   instance.obstacles.length === 0 &&

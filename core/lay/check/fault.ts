@@ -8,4 +8,5 @@ export type LayFault =
   | { readonly code: 'off-cloth'; readonly piece: string; readonly over: number }
   | { readonly code: 'on-flaw'; readonly piece: string; readonly flaw: number }
   | { readonly code: 'out-of-phase'; readonly piece: string; readonly axis: 'across' | 'along'; readonly off: number }
+  | { readonly code: 'not-at-side'; readonly piece: string; readonly off: number }
   | { readonly code: 'wrong-length'; readonly claimed: number; readonly real: number }

@@ -8,16 +8,23 @@ export interface Laid {
   /** Points within it, one to an edge. */
   readonly innards: readonly (readonly [number, number])[]
   readonly sheet: number
+  /** Its edges that are to lie on a side of the cloth: where each of both ends lies, and which side it is for. */
+  readonly sides: readonly { readonly of: 'left' | 'right' | 'either'; readonly xs: readonly [number, number] }[]
   readonly box: Box
 }
 
-export function laidPiece({ id, qty, outline }: LayPiece, place: Placement): Laid {
+export function laidPiece({ id, qty, outline, sides = [] }: LayPiece, place: Placement): Laid {
   const ring = outline.flatMap(([x, y]) => [...onCloth(place, x, y)])
-  return { ...laidRing(ring, place.sheet ?? 1), name: qty > 1 ? `${id} (${place.copy})` : id }
+  return {
+    ...laidRing(ring, place.sheet ?? 1),
+    name: qty > 1 ? `${id} (${place.copy})` : id,
+    sides: sides.map(({ edge, of }) => ({ of, xs: [ring[2 * edge]!, ring[(2 * edge + 2) % ring.length]!] as const })),
+  }
 }
 
 export const laidRing = (ring: Ring, sheet: number): Laid => ({
   name: '',
+  sides: [],
   ring,
   innards: justWithin(ring, WITHIN_MM),
   sheet,

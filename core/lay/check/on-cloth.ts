@@ -6,18 +6,33 @@ import { distanceToRing, insideDeeper, isInside, type Ring } from './outlines.ts
 
 /** What of a piece lies beyond its cloth, or on a flaw. */
 export function clothFaults({ cloth }: LayProblem, piece: Laid): LayFault[] {
-  return [...edgeFaults(cloth, piece), ...remnantFaults(cloth, piece), ...flawFaults(cloth, piece)]
+  return [
+    ...edgeFaults(cloth, piece),
+    ...sideFaults(cloth, piece),
+    ...remnantFaults(cloth, piece),
+    ...flawFaults(cloth, piece),
+  ]
 }
 
-function edgeFaults(cloth: LayCloth, { name, sheet, box: [x0, y0, x1, y1] }: Laid): LayFault[] {
+/** A piece with an edge on a side of the cloth reaches over the selvedge there, and no further. */
+function edgeFaults(cloth: LayCloth, { name, sheet, sides, box: [x0, y0, x1, y1] }: Laid): LayFault[] {
+  const reaches = (x: number) => sides.some(({ xs }) => xs.every((v) => Math.abs(v - x) <= ACCEPTED_OVERLAP_MM))
   const over = Math.max(
-    cloth.selvedge[0] - x0,
-    x1 - (cloth.width - cloth.selvedge[1]),
+    (reaches(0) ? 0 : cloth.selvedge[0]) - x0,
+    x1 - (cloth.width - (reaches(cloth.width) ? 0 : cloth.selvedge[1])),
     -y0,
     cloth.length === null ? 0 : y1 - cloth.length,
     sheet > (cloth.count ?? 1) ? Infinity : 0,
   )
   return over > ACCEPTED_OVERLAP_MM ? [{ code: 'off-cloth', piece: name, over }] : []
+}
+
+function sideFaults({ width }: LayCloth, { name, sides }: Laid): LayFault[] {
+  return sides.flatMap(({ of, xs }) => {
+    const offFrom = (x: number) => Math.max(...xs.map((v) => Math.abs(v - x)))
+    const off = of === 'left' ? offFrom(0) : of === 'right' ? offFrom(width) : Math.min(offFrom(0), offFrom(width))
+    return off > ACCEPTED_OVERLAP_MM ? [{ code: 'not-at-side', piece: name, off } as const] : []
+  })
 }
 
 function remnantFaults({ outline }: LayCloth, { name, ring }: Laid): LayFault[] {
