@@ -7,7 +7,7 @@ import { Resource, WorkKind } from './workshop.ts'
 /**
  * Raised when a card holds something new, or what it holds is worked out otherwise: cards of before are written anew.
  */
-export const CARD_VERSION = 5
+export const CARD_VERSION = 6
 
 const Part = z.enum(['foam', 'cloth', 'sewing', 'closing', 'fitting'])
 const Sizes = z.strictObject({
@@ -84,6 +84,16 @@ export const JobCard = z.strictObject({
     }),
   ),
   times: z.array(z.strictObject({ work: z.array(WorkUnits), workedMin: z.number() })),
+  /** What was left on an edge to be trimmed at the try-on, and what came off. */
+  trimmed: z.array(
+    z.strictObject({
+      makeUp: z.string(),
+      clothId: z.string(),
+      cloth: z.string(),
+      leftMm: z.number(),
+      trimmedMm: z.number(),
+    }),
+  ),
   used: z.array(z.strictObject({ clothId: z.string(), cloth: z.string(), laidMm: z.number(), usedMm: z.number() })),
 })
 export type JobCard = z.infer<typeof JobCard>

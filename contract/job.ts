@@ -9,7 +9,7 @@ import { AllowanceBook, Cloth } from './shop.ts'
 import { Terms } from './terms.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 10
+export const JOB_VERSION = 11
 
 /** The cloths of a ticket: of all its parts, where a part has none of its own. */
 export const TicketCloth = z.strictObject({
@@ -65,6 +65,10 @@ export const Job = z
       .max(MOST_PARTS, `more than ${MOST_PARTS} parts: begin another ticket`),
     cloth: TicketCloth,
     book: AllowanceBook.describe("the shop's allowance book as it was when the job was started"),
+    folded: z
+      .array(Words(60))
+      .max(40)
+      .describe('cloths, by id, that are cut folded lengthwise: two layers at once, and halves on the fold'),
     cutting: Cutting.describe('how the foam of all parts is cut'),
     lays: FewOf(
       40,

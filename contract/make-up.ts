@@ -17,6 +17,13 @@ export const EarCut = z.discriminatedUnion('kind', [
     inMm: PositiveMm.max(40).describe('in at the corner'),
     overMm: PositiveMm.max(300).describe('along each edge'),
   }),
+  z
+    .strictObject({
+      kind: z.literal('cut-off'),
+      cutMm: PositiveMm.max(300).describe('along each edge from the corner'),
+      curveMm: AllowanceMm.max(300).describe('radius of the curve at both ends of the cut; 0: sharp'),
+    })
+    .describe('the corner cut off straight, each end of the cut a curve'),
   z.strictObject({ kind: z.literal('ears') }),
 ])
 export type EarCut = z.infer<typeof EarCut>
@@ -42,7 +49,9 @@ export const Construction = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('waterfall'),
     frontRadiusMm: z.number().min(0).max(500),
-    tuckMm: z.number().min(0).max(80).describe('depth of the tuck at each front corner of a square front'),
+    tuckMm: z.number().min(0).max(80).describe('depth of each tuck at the front corners of a square front; 0: none'),
+    tucks: z.int().min(1).max(4, 'are more than four tucks at a corner: gather it').describe('at each corner'),
+    tuckFromMm: AllowanceMm.max(300).describe('from the corner to the first of them, and from each to the next'),
   }),
   z.strictObject({
     kind: z.literal('wrapped-tube'),
@@ -93,6 +102,14 @@ export type Construction = z.infer<typeof Construction>
 const Tape = { tapeMm: PositiveMm.max(100).describe('width of the tape'), side: Side } as const
 const Spaced = { spacingMm: z.number().min(20).max(400), lapMm: PositiveMm.max(200), side: Side } as const
 
+/** What keeps a slider on its zip: stops clamped on, the tape sewn across, or a tab of cloth folded over each end. */
+export const ZipEnds = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('stops') }),
+  z.strictObject({ kind: z.literal('sewn-across') }),
+  z.strictObject({ kind: z.literal('tabs'), showMm: PositiveMm.max(80).describe('what is seen of each tab') }),
+])
+export type ZipEnds = z.infer<typeof ZipEnds>
+
 /** How the cover opens again, or is shut for good. */
 export const Closure = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -105,6 +122,7 @@ export const Closure = z.discriminatedUnion('kind', [
       .describe(
         'the strip of zip that shows between the folds: both halves together finish lower by so much; 0 when left out',
       ),
+    ends: ZipEnds.optional(),
   }),
   z.strictObject({
     kind: z.literal('zip-seam'),
@@ -117,6 +135,7 @@ export const Closure = z.discriminatedUnion('kind', [
     startMm: AllowanceMm.max(2000)
       .optional()
       .describe('at an end: where the zip starts, from the far corner of the long edge; 0 when left out'),
+    ends: ZipEnds.optional(),
   }),
   z.strictObject({
     kind: z.literal('horseshoe'),
@@ -133,6 +152,10 @@ export const Closure = z.discriminatedUnion('kind', [
       .max(20)
       .optional()
       .describe('closed by so many square spots of the tape, evenly; left out: along all of the lap'),
+    fixed: z
+      .enum(['sewn', 'pressed-on'])
+      .optional()
+      .describe('pressed on, a tape keeps its own width and a margin within the hem; left out: sewn'),
   }),
   z.strictObject({ kind: z.literal('snap-tape'), ...Tape }),
   z.strictObject({ kind: z.literal('snaps'), ...Spaced }),
@@ -140,7 +163,17 @@ export const Closure = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('ties'), ...Spaced }),
   z.strictObject({ kind: z.literal('lacing'), ...Spaced }),
   z.strictObject({ kind: z.literal('slit') }),
-  z.strictObject({ kind: z.literal('sewn-shut'), side: Side, openingMm: PositiveMm }),
+  z.strictObject({
+    kind: z.literal('sewn-shut'),
+    side: Side,
+    openingMm: PositiveMm,
+    shut: z
+      .enum(['by-hand', 'top-stitched', 'held-down'])
+      .optional()
+      .describe(
+        'a ladder stitch by hand, top-stitched by machine, or by machine while the filling is held down; left out: as the make-up is usually shut',
+      ),
+  }),
   z.strictObject({ kind: z.literal('fixed') }).describe('stapled to a board, bonded or pinned: it does not open'),
 ])
 export type Closure = z.infer<typeof Closure>
@@ -183,9 +216,41 @@ export const Piping = z.discriminatedUnion('kind', [
 ])
 export type Piping = z.infer<typeof Piping>
 
+const Count = z.int().min(1).max(8, 'are more than eight in one place: make them two places')
+
+/** Where ties are caught. */
+export const TiePlace = z.discriminatedUnion('at', [
+  z
+    .strictObject({
+      at: z.literal('edge'),
+      row: z.enum(['top', 'foot']),
+      side: Side,
+      count: Count,
+      endMm: PositiveMm.max(5000).optional().describe('the first and the last from the ends; left out: a sixth of it'),
+    })
+    .describe('in an edge, at the foot of a side or at its top'),
+  z
+    .strictObject({ at: z.literal('face'), side: Side, count: Count, upMm: AllowanceMm.max(1000) })
+    .describe('on the face of a side, so far up'),
+  z
+    .strictObject({ at: z.literal('corners'), side: Side, upMm: AllowanceMm.max(1000) })
+    .describe('in the upright seams at both ends of a side, so far up'),
+  z
+    .strictObject({ at: z.literal('hinge'), count: Count })
+    .describe('of a hinged pair: one in the middle, two at its ends, more evenly between these'),
+  z
+    .strictObject({
+      at: z.literal('underside'),
+      rows: z.int().min(1).max(6),
+      across: z.int().min(1).max(8),
+      marginMm: PositiveMm.max(1000).describe('from the edges to the outer ones'),
+    })
+    .describe('in a grid underneath'),
+])
+export type TiePlace = z.infer<typeof TiePlace>
+
 export const Ties = z.strictObject({
-  sides: z.array(Side).min(1).max(4),
-  perSide: z.int().min(1).max(8),
+  places: z.array(TiePlace).min(1).max(12),
   finishedMm: PositiveMm.max(100),
   lengthMm: PositiveMm.max(1500).describe('finished length of one tail'),
   way: z.enum(['folded', 'turned-out']),
@@ -301,6 +366,14 @@ export const EdgeReserve = z.strictObject({
 })
 export type EdgeReserve = z.infer<typeof EdgeReserve>
 
+/** An edge that the cloth brings ready: it takes no hem, and the piece is laid with it on the side of the cloth. */
+export const ReadyEdge = z.strictObject({
+  panel: Words(60).min(1, 'names no panel'),
+  edge: Words(60).min(1, 'names no edge'),
+  is: z.enum(['selvedge', 'factory-hem']),
+})
+export type ReadyEdge = z.infer<typeof ReadyEdge>
+
 export const MakeUp = z.strictObject({
   construction: Construction,
   closure: Closure,
@@ -312,6 +385,7 @@ export const MakeUp = z.strictObject({
     .describe('an inner cover beside the cover'),
   layers: z.array(PanelLayer).max(6),
   reserves: z.array(EdgeReserve).max(40).describe('edges that are cut longer and trimmed at the try-on'),
+  readyEdges: z.array(ReadyEdge).max(40).describe('edges that lie on the selvedge or on a factory hem'),
   joins: z.array(PanelJoins).max(40).describe('panels that are sewn together of pieces; each panel once'),
 })
 export type MakeUp = z.infer<typeof MakeUp>

@@ -17,6 +17,7 @@ export const StepRecord = z.strictObject({
   runningSince: Moment.nullable(),
   note: Words(1000),
   measuredMm: z.number().min(0).max(20_000).nullable().default(null).describe('what a stop asked to be measured'),
+  ofMm: z.number().min(0).max(20_000).nullable().default(null).describe('what the plan had of it then'),
 })
 export type StepRecord = z.infer<typeof StepRecord>
 

@@ -109,6 +109,14 @@ export const Learned = z.discriminatedUnion('kind', [
     on: Day,
   }),
   z.strictObject({
+    kind: z.literal('reserve'),
+    makeUp: Words(40),
+    clothId: Words(60),
+    mm: z.number().min(0).max(200).describe('what covers of this kind keep of what is left to trim'),
+    says: Words(300),
+    on: Day,
+  }),
+  z.strictObject({
     kind: z.literal('fit-window'),
     firmness: Words(20),
     shiftShare: z.number().min(-0.1).max(0.1),

@@ -71,6 +71,7 @@ describe('the key figure of each station', () => {
       ],
       of: null,
       matched: false,
+      way: 'flat' as const,
     }
     expect(wasteWords([piece], 100, 1250)).toBe('20 %')
   })

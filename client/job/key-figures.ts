@@ -87,6 +87,6 @@ export function keyFigure(
 
 /** Share of the cloth, selvedge to selvedge, that no piece uses. */
 export function wasteWords(pieces: readonly LaidPiece[], lengthMm: number, widthMm: number): string {
-  const used = pieces.reduce((sum, p) => sum + p.qty * areaOf(p.cut), 0)
+  const used = pieces.reduce((sum, p) => sum + p.qty * areaOf(p.cut) * (p.way === 'one-spare' ? 0.5 : 1), 0)
   return `${trimmed((1 - used / (lengthMm * widthMm)) * 100, 1)} %`
 }

@@ -74,6 +74,11 @@ export const useJoint = defineStore('joint', () => {
       const tickets = [mine(own), ...(await Promise.all(jobIds.map((id) => ticketOf(id, own.cloth.id))))]
       const alone = await Promise.all(tickets.map(({ own: { problem } }) => laidAlone(problem)))
       if (!running.value) return
+      const other = tickets.find((t) => t.own.isFolded !== own.isFolded)
+      if (other)
+        throw new Error(
+          `${other.ticket} is cut ${own.isFolded ? 'flat' : 'folded'}, this one is not: lay both alike first.`,
+        )
       const missing = tickets.find((_, i) => alone[i] === null)
       if (missing) throw new Error(`${missing.ticket} does not go on this cloth by itself.`)
       trial.value = {

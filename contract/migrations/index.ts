@@ -8,6 +8,7 @@ import { withParts } from './from-6-with-parts.ts'
 import { withRoundSitters } from './from-7-round-sitters.ts'
 import { withWhatIsThere } from './from-8-what-is-there.ts'
 import { withJoins } from './from-9-joins.ts'
+import { withPlaces } from './from-10-places.ts'
 
 export { migrateCloth } from './cloth.ts'
 export { migrateGrade } from './grade.ts'
@@ -24,6 +25,7 @@ const STEPS: readonly (readonly [from: number, step: (document: Document) => Doc
   [7, withRoundSitters],
   [8, withWhatIsThere],
   [9, withJoins],
+  [10, withPlaces],
 ]
 
 /**

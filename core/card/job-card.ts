@@ -11,7 +11,7 @@ import { held } from '../keyed/index.ts'
 import { takenBy } from '../what-if/index.ts'
 
 /** The contract's `CARD_VERSION`, of which this room may take types only: a test holds both together. */
-const VERSION = 5
+const VERSION = 6
 
 /** The outline on a ticket is small: coarse arcs will do. */
 const COARSE_MM = 12
@@ -79,7 +79,7 @@ function foamName(filling: Filling): string {
 /** The card of a document that cannot be read: it stays on the shelf by its name, and hides nothing else. */
 export const unreadableCard = (why: string): JobCard => ({ ...NOTHING_KNOWN, worked: { kind: 'unreadable', why } })
 
-type WorkedPart = Pick<JobCard, 'steps' | 'left' | 'buys' | 'needs' | 'fits' | 'times' | 'used'>
+type WorkedPart = Pick<JobCard, 'steps' | 'left' | 'buys' | 'needs' | 'fits' | 'times' | 'trimmed' | 'used'>
 
 const NOTHING_WORKED: WorkedPart = {
   steps: { done: 0, of: 0 },
@@ -88,6 +88,7 @@ const NOTHING_WORKED: WorkedPart = {
   needs: { trims: [], cloths: [] },
   fits: [],
   times: [],
+  trimmed: [],
   used: [],
 }
 
@@ -130,6 +131,7 @@ function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
         ? []
         : [{ work: s.work.map((w) => ({ kind: w.kind, units: unitsOf(w) })), workedMin: workedS / 60 }]
     }),
+    trimmed: steps.flatMap((s) => trimmedIn(job, plan, s)),
     used: laid.flatMap(({ cloth, mm }) => {
       const usedMm = held(job.fitting.clothUsedMm, cloth.id)
       return usedMm && mm > 0 ? [{ clothId: cloth.id, cloth: cloth.name, laidMm: mm, usedMm }] : []
@@ -187,6 +189,24 @@ function fitsOf(job: Job, plan: WorkedPlan): JobCard['fits'] {
       ]
     },
   )
+}
+
+/** What the stop between the two ends of a cover noted: of what was left there then, so much came off. */
+function trimmedIn(job: Job, plan: WorkedPlan, { id, measures }: Step): JobCard['trimmed'] {
+  const { measuredMm, ofMm } = recordOf(job, id)
+  if (measures?.what !== 'trimmed-off' || measuredMm === null) return []
+  const own = plan.worked.find((p) => p.part.letter === measures.letter)
+  if (!own) return []
+  const { makeUp, cloth } = own.part
+  return [
+    {
+      makeUp: makeUp.construction.kind,
+      clothId: cloth.cloth.id,
+      cloth: cloth.cloth.name,
+      leftMm: ofMm ?? measures.plannedMm,
+      trimmedMm: measuredMm,
+    },
+  ]
 }
 
 /** One line for each part, place and kind of work. */

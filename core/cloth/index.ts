@@ -1,14 +1,9 @@
 export { clothFaults } from './cloth-faults.ts'
 export { clothRow, type ClothRow } from './cloth-row.ts'
+export { foldFault, type FoldFault } from './folded/fold-fault.ts'
 export { LEAST_LEFTOVER_MM, leftover, remnantFrom } from './leftover.ts'
-export {
-  planCloth,
-  type ClothLay,
-  type ClothPlan,
-  type DesignCovers,
-  type LaidPiece,
-  type PartCovers,
-} from './lay-pieces.ts'
+export type { ClothLay, ClothPlan, CutWay, LaidPiece } from './cloth-lay.ts'
+export { planCloth, type DesignCovers, type PartCovers } from './lay-pieces.ts'
 export { pieceId, type PieceOf } from './piece-id.ts'
 export type { PipingStrips } from './piping-strips.ts'
 export { rowPattern, ruledPlaces } from './match.ts'

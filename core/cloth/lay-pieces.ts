@@ -1,54 +1,18 @@
 import type { Cloth, ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
-import {
-  clothFor,
-  cushionFrames,
-  cutOutline,
-  framesAsLaid,
-  usableWidth,
-  type Cover,
-  type Panel,
-} from '../cover/index.ts'
+import { clothFor, cushionFrames, cutOutline, framesAsLaid, usableWidth, type Cover } from '../cover/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
 import { patternStart, repeatOf, washed, washedChoice } from '../pattern/index.ts'
+import { CHORD_MM } from './chord.ts'
 import { clothRow } from './cloth-row.ts'
-import { notFollowing, ruledOf, type NotFollowing, type RuledPart } from './follow.ts'
+import type { ClothLay, ClothPlan, LaidPiece } from './cloth-lay.ts'
+import { foldFault } from './folded/fold-fault.ts'
+import { foldedLay } from './folded/fold.ts'
+import { notFollowing, ruledOf, type RuledPart } from './follow.ts'
 import { matchedWays, turnsOf } from './lay-turns.ts'
-import { pieceId, type PieceOf } from './piece-id.ts'
+import { pieceId } from './piece-id.ts'
 import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'
+import { readySides } from './ready-sides.ts'
 import { matchingsOf, matchOf, rowPattern, ruledPlaces } from './match.ts'
-
-/** A piece of the lay, and what it is: a panel of one cushion, or a strip of piping. */
-export interface LaidPiece {
-  readonly id: string
-  readonly name: string
-  readonly qty: number
-  readonly cut: Outline
-  /** Null for a strip of piping, which belongs to no cushion yet. */
-  readonly of: (Omit<PieceOf, 'panel'> & { readonly panel: Panel }) | null
-  readonly matched: boolean
-  /** Of which ticket, where several are cut together. */
-  readonly ticket?: string
-}
-
-/** What is cut from one cloth. */
-export interface ClothLay {
-  /** As it is bought or kept. */
-  readonly cloth: Cloth
-  /** As it lies on the table: shrunk, where it is washed first. */
-  readonly laidOn: Cloth
-  readonly pieces: readonly LaidPiece[]
-  readonly problem: LayProblem
-  readonly usableMm: number
-}
-
-export interface ClothPlan {
-  /** The cloths of the faces first; each only where something is cut from it. */
-  readonly lays: readonly ClothLay[]
-  /** How the piping of each design, of all parts in order, is split into strips. */
-  readonly strips: readonly (readonly PipingStrips[])[]
-  /** Parts that cannot follow the stripes of the part they are meant to. */
-  readonly loose: readonly { readonly part: string; readonly leader: string; readonly because: NotFollowing }[]
-}
 
 /** The covers of one cushion of a design: what is seen, and a liner inside it. */
 export interface DesignCovers {
@@ -73,8 +37,8 @@ interface CutPart extends PartCovers, RuledPart {
   readonly strips: readonly (readonly PipingStrips[])[]
 }
 
-/** Every piece of all parts to be laid, by cloth, with its turns and phases, as lay problems. */
-export function planCloth(parts: readonly PartCovers[]): ClothPlan {
+/** Every piece of all parts to be laid, by cloth, with its turns and phases, as lay problems; `folded` by the ids of their cloths. */
+export function planCloth(parts: readonly PartCovers[], folded: readonly string[] = []): ClothPlan {
   const isAlone = parts.length === 1 && parts[0]!.designs.length === 1
   const cut = parts.map((part): CutPart => {
     const laid = washedChoice(part.cloth)
@@ -91,10 +55,17 @@ export function planCloth(parts: readonly PartCovers[]): ClothPlan {
       ),
     }
   })
-  const lays = clothsOf(parts).map((cloth) => layOf(cloth, cut))
+  const lays = clothsOf(parts).map((cloth) => {
+    const lay = layOf(cloth, cut)
+    return folded.includes(cloth.id) && !foldFault(cloth) && lay.pieces.length > 0 ? foldedLay(lay) : lay
+  })
   return {
     lays: lays.filter((l, i) => l.pieces.length > 0 || (i === 0 && lays.length === 1)),
     strips: cut.flatMap((p) => p.strips),
+    notFolded: clothsOf(parts).flatMap((cloth) => {
+      const because = folded.includes(cloth.id) ? foldFault(cloth) : null
+      return because ? [{ cloth: cloth.name, because }] : []
+    }),
     loose: cut.flatMap((p) => {
       const because = notFollowing(p, cut)
       return because ? [{ part: p.letter, leader: p.follows!.part, because }] : []
@@ -118,11 +89,12 @@ function layOf(bought: Cloth, parts: readonly CutPart[]): ClothLay {
   return {
     cloth: bought,
     laidOn: cloth,
+    isFolded: false,
     pieces: cut.map((c) => c.laid),
     usableMm: usableWidth(cloth),
     problem: {
       format: 'loft-seam/lay-problem',
-      version: 1,
+      version: cut.some((c) => c.piece.sides) ? 2 : 1,
       ...clothProblem(cloth, isMatching),
       gap: 0,
       pieces: cut.map((c) => c.piece),
@@ -156,6 +128,7 @@ function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): reado
       const frames = layer === 'cover' ? framesAsLaid(own, cushionFrames(own, of, panel), panel.lies) : null
       const ways = frames && matchedWays(own, panel, matchingsOf(own, pattern, frames, ruled, row, cushion))
       const match = ways && matchOf(panel, ways.matchings)
+      const sides = readySides(cloth, panel, flat)
       return {
         laid: {
           id,
@@ -164,6 +137,7 @@ function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): reado
           cut,
           of: { part: prefix, cushion, layer, panel },
           matched: match !== null,
+          way: 'flat',
         },
         piece: {
           id,
@@ -172,6 +146,7 @@ function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): reado
           turns: [...(ways?.turns ?? turnsOf(own, panel))],
           flip: false,
           match,
+          ...(sides.length > 0 ? { sides } : {}),
         },
       }
     })
@@ -187,7 +162,15 @@ function stripsOf({ isAlone, laid: choice, designs, cushions, strips }: CutPart,
       const outline = stripOutline(piping, split, cloth)
       const name = isAlone ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
       return {
-        laid: { id, name: group.isClosed ? name : `${name}, open run`, qty, cut: outline, of: null, matched: false },
+        laid: {
+          id,
+          name: group.isClosed ? name : `${name}, open run`,
+          qty,
+          cut: outline,
+          of: null,
+          matched: false,
+          way: 'flat',
+        },
         piece: { id, qty, outline: asOutline(outline), turns: pipingTurns(cloth, piping), flip: false, match: null },
       }
     }),
@@ -233,8 +216,5 @@ function clothProblem(cloth: Cloth, isAsked: boolean): Pick<LayProblem, 'cloth' 
       : {},
   }
 }
-
-/** Arcs are laid as chords within this of them. */
-const CHORD_MM = 0.08
 
 const asOutline = (outline: Outline): [number, number][] => flatten(outline, CHORD_MM).map((p) => [p.x, p.y])

@@ -46,7 +46,9 @@ function keeps(turn: number, matching: Matching | null, way: Way): boolean {
  */
 export function turnsOf({ cloth }: ClothChoice, panel: Panel): number[] {
   const asItLies = turnsAsItLies(cloth, panel)
-  const isFree = looksAlikeEveryWay(cloth) && (!isLyingRole(panel.role) || panel.role === 'base')
+  // An edge that is to lie on the selvedge may ask for the turn that a plate is not given of itself.
+  const isAsked = panel.role === 'base' || panel.edges.some((e) => e.ready)
+  const isFree = looksAlikeEveryWay(cloth) && (!isLyingRole(panel.role) || isAsked)
   if (isFree && !givesOrShrinks(cloth)) return asItLies.flatMap((t) => [t, (t + 90) % 360])
   return panel.isSeen && !looksAlikeTurned(cloth) ? asItLies.slice(0, 1) : asItLies
 }

@@ -1,6 +1,7 @@
 import { words, type WordsOf } from '../warning/index.ts'
 import { shortfallWords } from './shortfall-words.ts'
 import type { NotFollowing } from './follow.ts'
+import type { FoldFault } from './folded/fold-fault.ts'
 import type { ClothWarning } from './warning.ts'
 
 /** The cloth's objections in plain words, with the cheapest cure. */
@@ -72,6 +73,20 @@ export const CLOTH_WORDS: WordsOf<ClothWarning> = {
       'Railroaded on a one-way cloth the pile runs from side to side of every cushion.',
       'Cut up the roll unless that is meant.',
     ),
+  'not-folded': (w) =>
+    words(`${w.cloth} cannot be cut folded: ${NOT_FOLDED[w.because]}. It is laid flat.`, 'Lay it flat.'),
+  'never-on-selvedge': (w) =>
+    words(
+      w.because === 'remnant'
+        ? `${w.piece}: an edge is said to be the cloth’s own, and a remnant of its own outline has none to give.`
+        : `${w.piece}: in no way it may lie does the edge that is said to be the cloth’s own come to a selvedge.`,
+      'Give the edge its hem again, let the cloth run the other way, or choose another edge.',
+    ),
+  'spare-pieces': (w) =>
+    words(
+      `Folded, ${w.count === 1 ? 'one piece' : `${w.count} pieces`} of ${w.cloth} ${w.count === 1 ? 'has' : 'have'} no partner and ${w.count === 1 ? 'comes' : 'come'} twice: the second is spare.`,
+      'Compare with the cloth laid flat.',
+    ),
   'piece-wider-than-cloth': (w, { mm }) =>
     words(`${w.piece} is ${mm(w.over)} wider than the usable cloth.`, WIDTH_CURES[w.cure]),
 }
@@ -107,4 +122,10 @@ const NOT_FOLLOWING: Readonly<Record<NotFollowing, { readonly why: string; reado
     why: 'there are more or fewer of them, and the others are no row',
     cure: 'Choose the same rule instead.',
   },
+}
+
+const NOT_FOLDED: Readonly<Record<FoldFault, string>> = {
+  patterned: 'its pattern has to be seen to be laid right',
+  'deep-pile': 'its pile creeps against itself',
+  remnant: 'a remnant of its own outline has no two halves',
 }

@@ -1,3 +1,4 @@
+import type { FoldFault } from './folded/fold-fault.ts'
 import type { NotFollowing } from './follow.ts'
 import type { Shortfall } from './shortfall-words.ts'
 
@@ -19,6 +20,9 @@ export type ClothWarning =
   | { readonly code: 'band-missing'; readonly band: number; readonly bands: number }
   | { readonly code: 'repeat-over-width'; readonly repeat: number; readonly usable: number }
   | { readonly code: 'pile-sideways' }
+  | { readonly code: 'not-folded'; readonly cloth: string; readonly because: FoldFault }
+  | { readonly code: 'never-on-selvedge'; readonly piece: string; readonly because: 'lies-otherwise' | 'remnant' }
+  | { readonly code: 'spare-pieces'; readonly cloth: string; readonly count: number }
   | { readonly code: 'cannot-follow'; readonly leader: string; readonly because: NotFollowing }
   | {
       readonly code: 'piece-wider-than-cloth'

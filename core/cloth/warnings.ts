@@ -13,11 +13,12 @@ import {
   type Panel,
 } from '../cover/index.ts'
 import { washedChoice } from '../pattern/index.ts'
-import { MOST_LAID, pieceCount } from '../lay/index.ts'
+import { MOST_LAID, pieceCount, placesAtSides } from '../lay/index.ts'
 import { boxOf } from '../outline/index.ts'
 import type { Raised } from '../warning/index.ts'
 import type { ClothWarning } from './warning.ts'
-import type { ClothLay, ClothPlan, LaidPiece, PartCovers } from './lay-pieces.ts'
+import type { ClothLay, ClothPlan, LaidPiece } from './cloth-lay.ts'
+import type { PartCovers } from './lay-pieces.ts'
 import { rowPattern, type RowPattern } from './match.ts'
 
 /** What is doubtful about cloth, stripes and direction of all parts, before anything is laid. */
@@ -38,9 +39,35 @@ export function clothWarnings(parts: readonly PartCovers[], plan: ClothPlan): re
       leader,
       because,
     })),
+    ...plan.notFolded.map(({ cloth, because }) => ({
+      station: 'lay' as const,
+      level: 'warning' as const,
+      code: 'not-folded' as const,
+      cloth,
+      because,
+    })),
+    ...plan.lays.flatMap(offTheSelvedge),
+    ...plan.lays.flatMap(spares),
     ...plan.lays.flatMap(tooMany),
     ...plan.lays.flatMap(tooWide),
   ]
+}
+
+/** Pieces with a ready edge that in no way they may lie comes to a side of the cloth. */
+function offTheSelvedge({ cloth, pieces, problem }: ClothLay): readonly Raised<ClothWarning>[] {
+  const off = pieces.filter(({ of }, i) => {
+    const piece = problem.pieces[i]!
+    if (!of?.panel.edges.some((e) => e.ready)) return false
+    return piece.turns.every((t) => (placesAtSides(piece, t, false, problem.cloth.width) ?? []).length === 0)
+  })
+  const because = cloth.supply.kind === 'remnant' ? 'remnant' : 'lies-otherwise'
+  return off.map(({ name }) => ({ station: 'lay', level: 'stop', code: 'never-on-selvedge', piece: name, because }))
+}
+
+/** Cut through two layers, a piece without a partner comes twice. */
+function spares({ cloth, pieces }: ClothLay): readonly Raised<ClothWarning>[] {
+  const count = pieces.reduce((sum, p) => sum + (p.way === 'one-spare' ? p.qty : 0), 0)
+  return count > 0 ? [{ station: 'lay', level: 'note', code: 'spare-pieces', cloth: cloth.name, count }] : []
 }
 
 function partWarnings(part: PartCovers, plan: ClothPlan): readonly Raised<ClothWarning>[] {

@@ -1,4 +1,4 @@
-import type { Closure, TrimUse } from '../../contract/index.ts'
+import type { Closure, ReadyEdge, TrimUse } from '../../contract/index.ts'
 import type { Outline, Point } from '../outline/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { Figure } from '../working/index.ts'
@@ -98,6 +98,10 @@ export interface Cover extends Omit<CoverDraft, 'panels' | 'seams' | 'closures'>
   readonly whole: WholeCover
   /** Joins that were asked for and could not be made. */
   readonly joinFaults: readonly JoinFault[]
+  /** Edges that were said to be ready and are not there, or are bowed. */
+  readonly readyNowhere: readonly ReadyEdge[]
+  /** Ties and handles that have no place on this cover. */
+  readonly tiesNowhere: number
   /** Buttons of the grid that miss the plate. */
   readonly buttonsOutside: number
 }

@@ -71,7 +71,7 @@ function finishEdge(
   e: EdgeDraft,
   own: Readonly<Record<string, number>>,
 ): PanelEdge {
-  const side = e.side ? { side: e.side } : {}
+  const kept = { ...(e.side ? { side: e.side } : {}), ...(e.ready && !behind ? { ready: e.ready } : {}) }
   const set = own[`${panel}/${e.name}`] ?? own[`${piece?.of ?? (isSewnAsItsPanel(e) ? behind : undefined)}/${e.name}`]
   const [only, ...more] = e.allowances
   const summed =
@@ -95,7 +95,7 @@ function finishEdge(
           rule: 'set on this edge, in place of what the make-up gives it',
           setBy: 'job',
         })
-  return { name: e.name, treatment: e.treatment, allowance, ...side }
+  return { name: e.name, treatment: e.treatment, allowance, ...kept }
 }
 
 function sizesBySum(draft: PanelDraft, sums: SizeSums, edges: readonly PanelEdge[], growth: Growth): Panel['figures'] {

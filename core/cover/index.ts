@@ -1,5 +1,6 @@
 export { ALLOWANCE_LABELS, ALLOWANCE_NAMES, applied, type AllowanceName, type Allowances } from './allowances.ts'
 export { boxingAsCut } from './boxing-choice.ts'
+export { isPressedOn } from './closures/closure-plan.ts'
 export { checkCover, type Check } from './checks/check.ts'
 export { panelOf, type ClosurePlan, type Cover, type Fitting } from './cover.ts'
 export { facetsOf, volumeWithin, type Facets } from './facets.ts'
@@ -22,12 +23,14 @@ export {
 } from './piece.ts'
 export { noteWords, type CoverNote } from './notes.ts'
 export { isBehind } from './layers.ts'
+export { FOLD_EDGE, halfPanel } from './half-panel.ts'
 export { framesAsLaid } from './lie.ts'
 export { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
 export { frontMismatch, legMismatch } from './mismatch.ts'
 export { cushionFrames, depthWay, rowWay, type CushionFrames, type PatternFrame } from './pattern-frame.ts'
 export { openingVerdict, type OpeningVerdict, type WayIn } from './opening.ts'
 export {
+  finishedEdgeLength,
   isBottomPlate,
   isLyingRole,
   isTopPlate,
@@ -59,6 +62,7 @@ export {
   USUAL_BUTTONS,
   USUAL_TIES,
   usualMakeUp,
+  usualShut,
 } from './usual.ts'
 export { unroll, type Wall } from './wall.ts'
 export { coverWarnings, refusalWarning } from './warnings.ts'

@@ -1,5 +1,5 @@
-import type { Cloth, ClothChoice, MakeUp, Side } from '../../contract/index.ts'
-import { at, boxOf, type Point } from '../outline/index.ts'
+import type { Cloth, ClothChoice, MakeUp } from '../../contract/index.ts'
+import { at, boxOf } from '../outline/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
@@ -16,6 +16,7 @@ import { markNotches } from './notches.ts'
 import { clothFor, givesOrShrinks, looksAlikeEveryWay, usableWidth } from './on-the-roll.ts'
 import { isTopPlate, type Growth, type Mark, type Panel } from './panel.ts'
 import type { PanelDraft } from './parts/index.ts'
+import { readyNowhere, withReadyEdges } from './ready-edges.ts'
 import { withReserves } from './reserves.ts'
 import type { SewnUp } from './sewn-up.ts'
 import { planPiping } from './piping/piping.ts'
@@ -25,8 +26,10 @@ import { piecesOf } from './joins/pieces-of.ts'
 import { withJoins, type WithJoins } from './joins/with-joins.ts'
 import { lettered, type Seam } from './seam.ts'
 import { planButtons, type ButtonPlan } from './trims/buttons.ts'
-import { tiePlace } from './trims/tie-place.ts'
-import { markOnSide, planTrims, type TrimPlan } from './trims/trims.ts'
+import { caughtAt, type Caught } from './trims/places.ts'
+import { markOnSide } from './trims/side-places.ts'
+import { planTrims, type TrimMark, type TrimPlan } from './trims/trims.ts'
+import { zipTabs } from './trims/zip-tabs.ts'
 import { ventPlace } from './trims/vent-place.ts'
 
 export interface CoverInput {
@@ -73,8 +76,10 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
         })
       : null
   const sewnOn = placed(trim, draft.value, solid)
-  const bare = draft.value.panels.map((p) => withReserves(p, makeUp.reserves))
-  const drafts = [...bare, ...trim.panels, ...(buttons?.panels ?? [])].map((p) => ({
+  const bare = draft.value.panels.map((p) => withReadyEdges(withReserves(p, makeUp.reserves), makeUp.readyEdges))
+  const zips = draft.value.closures.filter((c) => c.fittings.some((f) => f.use === 'zip')).length
+  const tabs = zipTabs(closure, zips, allowances)
+  const drafts = [...bare, ...trim.panels, ...tabs, ...(buttons?.panels ?? [])].map((p) => ({
     ...p,
     marks: [
       ...(p.marks ?? []),
@@ -119,7 +124,9 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     joinFaults: joined.faults,
     piping: piped && { ...piped, pairs: onPieces(piped.pairs, joined.pieces) },
     fittings: [...draft.value.fittings, ...trim.fittings, ...(buttons?.fittings ?? [])],
+    readyNowhere: readyNowhere(draft.value.panels, makeUp.readyEdges),
     buttonsOutside: buttons?.outside ?? 0,
+    tiesNowhere: trim.marks.filter((m) => m.kind === 'tie').length - sewnOn.filter((m) => m.mark.kind === 'tie').length,
   })
 }
 
@@ -167,28 +174,22 @@ function closuresOf(draft: Pick<WithJoins, 'closures' | 'seams'>, seams: readonl
  * Each tie and handle is marked once, where it is caught; each vent on the boxing, or on the plate where a zip runs in
  * that.
  */
-function placed(
+const placed = (
   trim: TrimPlan,
   draft: CoverDraft,
   solid: Solid,
-): readonly { readonly panel: string; readonly mark: Mark }[] {
-  return trim.marks.flatMap(({ side, share, kind, label }) => {
-    const found =
-      kind === 'vent'
-        ? (ventPlace(draft, side, share) ?? onTop(draft, side, share))
-        : tiePlace(draft, solid, side, share)
-    return found ? [{ panel: found.panel, mark: { kind, label, path: [found.at] } }] : []
+): readonly { readonly panel: string; readonly mark: Mark }[] =>
+  trim.marks.flatMap((wanted) => {
+    const found = wanted.kind === 'vent' ? ventAt(draft, wanted) : caughtAt(draft, solid, wanted.place)
+    return found ? [{ panel: found.panel, mark: { kind: wanted.kind, label: wanted.label, path: [found.at] } }] : []
   })
-}
 
-function onTop(
-  { panels }: CoverDraft,
-  side: Side,
-  share: number,
-): { readonly panel: string; readonly at: Point } | null {
-  const panel = panels.find((p) => p.edges.some((e) => e.side === side))
-  const found = panel && markOnSide(panel, side, share)
-  return found ? { panel: panel.id, at: found } : null
+function ventAt(draft: CoverDraft, { place }: TrimMark): Caught | null {
+  if (place.on !== 'edge') return null
+  const { side, share } = place
+  const panel = draft.panels.find((p) => p.edges.some((e) => e.side === side))
+  const onEdge = panel && markOnSide(panel, side, share)
+  return ventPlace(draft, side, share) ?? (onEdge ? { panel: panel.id, at: onEdge } : null)
 }
 
 function withFullness(growth: Growth, panel: PanelDraft, buttons: ButtonPlan | null): Growth {

@@ -1,4 +1,4 @@
-import type { ClothRole } from '../../contract/index.ts'
+import type { ClothRole, ReadyEdge } from '../../contract/index.ts'
 import { edgeLength, type Outline, type Point } from '../outline/index.ts'
 import type { Way } from '../pattern/index.ts'
 import { SIDES, type SideName } from '../seat/index.ts'
@@ -26,6 +26,8 @@ export interface PanelEdge {
   readonly allowance: Figure
   /** On a plate: the side of the cushion this edge lies at. */
   readonly side?: SideName
+  /** The cloth's own edge, where it is one: it is cut with that edge on a side of the cloth, and takes no hem. */
+  readonly ready?: ReadyEdge['is']
 }
 
 /** A piece of a panel that is sewn together of several, from its left or its lower end on. */

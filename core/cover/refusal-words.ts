@@ -52,6 +52,11 @@ export function refusalWords(
         `the front is rounded by ${mm(reason.radius)}; no more than ${mm(reason.most)} fits.`,
         'Use a smaller radius.',
       )
+    case 'tucks-over-half':
+      return say(
+        `the tucks reach ${mm(reason.reach)} from the front corners, more than half the depth (${mm(reason.most)}).`,
+        'Make fewer of them, or set them closer.',
+      )
     case 'slit-outside':
       return say('the slit does not part the bottom in two.', 'Move the slit.')
     case 'slot-outside':

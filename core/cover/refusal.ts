@@ -12,6 +12,7 @@ export type RefusalReason =
   | { readonly code: 'lap-too-wide'; readonly lap: number; readonly most: number }
   | { readonly code: 'opening-over-edge'; readonly opening: number; readonly edge: number }
   | { readonly code: 'radius-over-half'; readonly radius: number; readonly most: number }
+  | { readonly code: 'tucks-over-half'; readonly reach: number; readonly most: number }
   | { readonly code: 'slit-outside'; readonly share: number }
   | { readonly code: 'slot-outside'; readonly inset: number }
   | { readonly code: 'too-thin-to-border'; readonly left: number }

@@ -18,6 +18,7 @@ const LAPS = ['hook-and-loop', 'snap-tape', 'snaps', 'buttons', 'ties', 'lacing'
 export const EARS: Readonly<Record<EarCut['kind'], EarCut>> = {
   rounded: { kind: 'rounded', radiusShare: 0.8 },
   tapered: { kind: 'tapered', inMm: 12, overMm: 80 },
+  'cut-off': { kind: 'cut-off', cutMm: 25, curveMm: 20 },
   ears: { kind: 'ears' },
 }
 
@@ -50,7 +51,7 @@ export const MAKE_UPS: Readonly<Record<Kind, MakeUpEntry>> = {
   waterfall: {
     label: 'Waterfall',
     says: 'One plate over top, front and bottom; a band at each side.',
-    usual: { kind: 'waterfall', frontRadiusMm: 25, tuckMm: 0 },
+    usual: { kind: 'waterfall', frontRadiusMm: 25, tuckMm: 0, tucks: 1, tuckFromMm: 0 },
     closures: ['zip-gusset'],
   },
   'wrapped-tube': {
@@ -157,13 +158,16 @@ export const NO_TRIMS: Trims = {
 /** Buttons and ties as they start. */
 export const USUAL_BUTTONS: Buttons = { rows: 2, across: 3, layout: 'even', marginMm: 100, diameterMm: 22, depthMm: 0 }
 export const USUAL_TIES: Ties = {
-  sides: ['back'],
-  perSide: 2,
+  places: [{ at: 'edge', row: 'foot', side: 'back', count: 2 }],
   finishedMm: 15,
   lengthMm: 200,
   way: 'folded',
   caught: 'at-the-middle',
 }
+
+/** How an opening that is sewn shut is shut where nothing is said. */
+export const usualShut = (kind: Kind): 'by-hand' | 'top-stitched' =>
+  kind === 'hinged-pair' ? 'top-stitched' : 'by-hand'
 
 /** A make-up as it starts: its usual options and closure, no piping, nothing else sewn on. */
 export function usualMakeUp(kind: Kind): MakeUp {
@@ -176,6 +180,7 @@ export function usualMakeUp(kind: Kind): MakeUp {
     liner: null,
     layers: [],
     reserves: [],
+    readyEdges: [],
     joins: [],
   }
 }

@@ -101,6 +101,16 @@ export const COVER_WORDS: WordsOf<CoverWarning> = {
       'A hot knife burns, and its fumes harm: all-synthetic cloth only, never chlorinated vinyl.',
       "Open air, blade parked before reaching over; the cloth maker's sheet comes first.",
     ),
+  'ties-nowhere': (w) =>
+    words(
+      `Ties or handles without a place on this cover, ${w.count} of them: there is no such edge, seam or face, or a zip runs there.`,
+      'Choose another place for them.',
+    ),
+  'ready-nowhere': (w) =>
+    words(
+      `The ${w.edge} edge of ${w.panel} was said to be the cloth’s own edge: there is no such straight edge on this cover.`,
+      'Take it out, or choose another edge.',
+    ),
   'ties-unreachable': (w) =>
     words(
       `With ${w.perSide} ties to a side the middle ones cannot be reached on a mesh or slatted seat.`,

@@ -46,6 +46,8 @@ export type CoverWarning =
     }
   | { readonly code: 'hot-knife-cloth'; readonly cloth: string }
   | { readonly code: 'ties-unreachable'; readonly perSide: number }
+  | { readonly code: 'ties-nowhere'; readonly count: number }
+  | { readonly code: 'ready-nowhere'; readonly panel: string; readonly edge: string }
   | { readonly code: 'long-cords'; readonly length: number }
   | { readonly code: 'grip-vanishes'; readonly grip: 'non-slip' | 'hook-and-loop' }
   | { readonly code: 'buttons-outside'; readonly count: number }

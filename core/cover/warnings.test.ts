@@ -182,8 +182,7 @@ describe('bad input is stopped or warned of in words, with a cure', () => {
           trims: {
             ...m.trims,
             ties: {
-              sides: ['back'],
-              perSide: 4,
+              places: [{ at: 'edge', row: 'foot', side: 'back', count: 4 }],
               finishedMm: 15,
               lengthMm: 260,
               way: 'folded',

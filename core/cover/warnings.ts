@@ -1,4 +1,4 @@
-import type { PlannedPart } from '../../contract/index.ts'
+import type { PlannedPart, Ties } from '../../contract/index.ts'
 import type { FillingPlan } from '../filling/index.ts'
 import { arcBetween, boxOf, edgeOf, isStraight } from '../outline/index.ts'
 import type { LengthUnit } from '../units/index.ts'
@@ -46,6 +46,13 @@ export function coverWarnings(
       })),
     ),
     ...cover.panels.flatMap(panelDoubts),
+    ...cover.readyNowhere.map(({ panel, edge }): Raised<CoverWarning> => ({
+      station: 'make-up',
+      level: 'warning',
+      code: 'ready-nowhere',
+      panel: cover.whole.panels.find((p) => p.id === panel)?.name ?? panel,
+      edge,
+    })),
     ...cover.joinFaults.map((fault): Raised<CoverWarning> => ({
       station: 'make-up',
       level: 'warning',
@@ -210,6 +217,25 @@ function clothDoubts(job: PlannedPart): readonly Raised<CoverWarning>[] {
   return warnings
 }
 
+/** Most ties that stand beside each other in one place. */
+const mostTies = ({ places }: Ties): number =>
+  Math.max(
+    ...places.map((p) => {
+      switch (p.at) {
+        case 'edge':
+        case 'face':
+        case 'hinge':
+          return p.count
+        case 'corners':
+          return 0
+        case 'underside':
+          return p.across
+        default:
+          return p satisfies never
+      }
+    }),
+  )
+
 /** Rules of thumb: more ties than two to a side cannot be reached on a slatted or mesh seat. */
 const TIES_REACHED = 2
 const LONGEST_LOOP_MM = 220
@@ -240,10 +266,12 @@ function trimDoubts(
   }
   if (
     trims.ties &&
-    trims.ties.perSide > TIES_REACHED &&
+    mostTies(trims.ties) > TIES_REACHED &&
     (filling.load.base === 'slats' || filling.load.base === 'mesh')
   )
-    warnings.push({ station: 'make-up', level: 'warning', code: 'ties-unreachable', perSide: trims.ties.perSide })
+    warnings.push({ station: 'make-up', level: 'warning', code: 'ties-unreachable', perSide: mostTies(trims.ties) })
+  if (cover.tiesNowhere > 0)
+    warnings.push({ station: 'make-up', level: 'warning', code: 'ties-nowhere', count: cover.tiesNowhere })
   if (trims.ties && trims.ties.lengthMm > LONGEST_LOOP_MM)
     warnings.push({ station: 'make-up', level: 'safety', code: 'long-cords', length: trims.ties.lengthMm })
   if (!gripFits(trims.grip, cover.solid))

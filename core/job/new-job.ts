@@ -38,6 +38,7 @@ export function newPartJob(input: NewJobInput): PartJob {
     title: input.title,
     customer: '',
     note: '',
+    folded: [],
     units: input.units,
     currency: input.currency,
     letter: 'A',

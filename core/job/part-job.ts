@@ -102,7 +102,7 @@ export function jobOf({
   const { cloth: face, others, ...lies } = cloth
   return {
     format: 'loft-seam/job',
-    version: 10,
+    version: 11,
     ...ticket,
     parts: [
       {

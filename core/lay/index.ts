@@ -1,3 +1,4 @@
+export { placesAtSides } from './at-side.ts'
 export { onTheCloth, placementKey, solveAround } from './around.ts'
 export { compareLays, isProven, isShorter, measured } from './better.ts'
 export { acceptLay, type LayFault } from './check/index.ts'

@@ -42,10 +42,21 @@ export interface ClothEvidence {
   readonly usedMm: number
 }
 
+/** What was left on an edge to be trimmed at the try-on, and what came off. */
+export interface TrimEvidence {
+  readonly ticket: string
+  readonly makeUp: string
+  readonly clothId: string
+  readonly cloth: string
+  readonly leftMm: number
+  readonly trimmedMm: number
+}
+
 export interface Evidence {
   readonly fits: readonly FitEvidence[]
   readonly times: readonly TimeEvidence[]
   readonly cloths: readonly ClothEvidence[]
+  readonly trims: readonly TrimEvidence[]
 }
 
 /** What the logs of a job say, from its card. Times are held against the rates as entered, without what was learnt. */
@@ -72,6 +83,7 @@ export function evidenceOf(
       return minutes[0] && plannedMin > 0 ? [{ ticket, work: minutes[0].kind, plannedMin, workedMin: t.workedMin }] : []
     }),
     cloths: card.used.map((u) => ({ ...u, ticket })),
+    trims: card.trimmed.map((t) => ({ ...t, ticket })),
   }
 }
 
@@ -79,4 +91,5 @@ export const joined = (all: readonly Evidence[]): Evidence => ({
   fits: all.flatMap((e) => e.fits),
   times: all.flatMap((e) => e.times),
   cloths: all.flatMap((e) => e.cloths),
+  trims: all.flatMap((e) => e.trims),
 })

@@ -8,5 +8,5 @@ export {
   type TimeEvidence,
 } from './evidence.ts'
 export { proposals, type Proposal } from './proposals.ts'
-export { learnedFor, setLearned, wasteFactor } from './use-learned.ts'
+export { learnedFor, reserveFor, setLearned, wasteFactor } from './use-learned.ts'
 export { correctedGrade } from './corrected-grade.ts'

@@ -5,7 +5,8 @@ import { normal as normalOf, seeded } from '../random/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { jobCard } from '../card/index.ts'
 import { setRecord, started, ticked, workOrder } from '../making/index.ts'
-import { DEMO_GRADES } from '../demo/index.ts'
+import { usualMakeUp } from '../cover/index.ts'
+import { DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { depthUnder, loadCaseOf, pressed, sitterOn, stackOf, USUAL_LOAD } from '../filling/index.ts'
 import { worked, mediumBenchPart } from '../testing/jobs.ts'
 import {
@@ -14,6 +15,7 @@ import {
   joined,
   learnedFor,
   proposals,
+  reserveFor,
   setLearned,
   spreadOf,
   wasteFactor,
@@ -62,7 +64,7 @@ function history(jobs: number, bias: number, sd: number, noise = normal): Eviden
     laidMm: 3000,
     usedMm: 3000 * Math.exp(0.03 * noise()),
   }))
-  return { fits, times, cloths }
+  return { fits, times, cloths, trims: [] }
 }
 
 describe('a spread', () => {
@@ -123,7 +125,7 @@ describe('simulated shops', () => {
         load,
       ),
     }))
-    const found = proposals({ fits: logs, times: [], cloths: [] }, [], TODAY).find(
+    const found = proposals({ fits: logs, times: [], cloths: [], trims: [] }, [], TODAY).find(
       (p) => p.learned.kind === 'firmness',
     )!
     expect(found.learned).toMatchObject({ kind: 'firmness', gradeId: grade.id })
@@ -143,6 +145,7 @@ describe('simulated shops', () => {
       })),
       times: [],
       cloths: [],
+      trims: [],
     })
     const [found] = proposals(logs([...off.slice(1), 0.09]), [], TODAY)
     expect(found!.learned).toMatchObject({ kind: 'size', makeUp: 'boxed', clothId: 'moss-loop', depthShare: 0 })
@@ -150,6 +153,28 @@ describe('simulated shops', () => {
       'Boxed covers in Moss loop over Fulmar 35/120 finish 7 mm too large to the metre in width: cut them 0.7 % smaller.',
     )
     expect(proposals(logs([0.0002, -0.0003, 0.0001, -0.0002, 0.0003, 0.09]), [], TODAY)).toEqual([])
+  })
+
+  it('covers that keep a part of what is left to trim: by their median, and the next is left so much more', () => {
+    const trims = [18, 17, 19, 18, 16].map((kept, i) => ({
+      ticket: `J-${i}`,
+      makeUp: 'wrapped-tube',
+      clothId: 'moss-loop',
+      cloth: 'Moss loop',
+      leftMm: 25,
+      trimmedMm: 25 - kept,
+    }))
+    const none = { fits: [], times: [], cloths: [] }
+    const [found] = proposals({ ...none, trims }, [], TODAY)
+    expect(found!.learned).toMatchObject({ kind: 'reserve', makeUp: 'wrapped-tube', clothId: 'moss-loop', mm: 18 })
+    expect(found!.says).toContain('keep 18 mm of what is left to trim')
+    const tube = { ...keepersBenchPart(), makeUp: usualMakeUp('wrapped-tube') }
+    const like = { ...tube, cloth: { ...tube.cloth, cloth: { ...tube.cloth.cloth, id: 'moss-loop' } } }
+    expect([reserveFor(like, []), reserveFor(like, [found!.learned]), reserveFor(tube, [found!.learned])]).toEqual([
+      25, 43, 25,
+    ])
+    // All of it came off: nothing is wanted longer.
+    expect(proposals({ ...none, trims: trims.map((t) => ({ ...t, trimmedMm: 25 })) }, [], TODAY)).toEqual([])
   })
 
   it('slow work, wasteful cloth and a fit window off its middle are proposed, and once accepted no more', () => {
@@ -172,7 +197,7 @@ describe('simulated shops', () => {
       measured: { widthMm: null, depthMm: null, thicknessMm: null },
       fitShare: 0.03 + 0.001 * (j % 3),
     }))
-    const found = proposals({ fits, times, cloths }, [], TODAY)
+    const found = proposals({ fits, times, cloths, trims: [] }, [], TODAY)
     expect(found.map((p) => p.learned.kind)).toEqual(['rate', 'waste', 'fit-window'])
     expect(found[0]!.says).toBe('Set in a zip or tape: it takes 1.53 times as long as planned.')
     expect(
@@ -183,7 +208,7 @@ describe('simulated shops', () => {
     ).toBeCloseTo(3205 / 3000, 6)
     expect(
       proposals(
-        { fits, times, cloths },
+        { fits, times, cloths, trims: [] },
         found.map((p) => p.learned),
         TODAY,
       ),
@@ -216,8 +241,8 @@ describe('evidence of a job', () => {
     expect(times.map((t) => [t.work, t.workedMin, Math.round(t.plannedMin)])).toEqual([['cut-foam', 33, 22]])
     expect(
       joined([
-        { fits, times, cloths: [] },
-        { fits, times, cloths: [] },
+        { fits, times, cloths: [], trims: [] },
+        { fits, times, cloths: [], trims: [] },
       ]).fits,
     ).toHaveLength(2)
   })

@@ -19,7 +19,7 @@ export interface Proposal {
 }
 
 /** Less than this is not worth a change. */
-const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004, firmness: 0.05 } as const
+const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004, firmness: 0.05, reserve: 0.1 } as const
 
 /** What may be proposed from the logs of all jobs, leaving out what was accepted already. */
 export function proposals(evidence: Evidence, learned: readonly Learned[], today: string): readonly Proposal[] {
@@ -43,6 +43,16 @@ export function proposals(evidence: Evidence, learned: readonly Learned[], today
     ),
     ...firmnessProposals(evidence, today).filter(
       (p) => !known((l) => l.kind === 'firmness' && p.learned.kind === 'firmness' && l.gradeId === p.learned.gradeId),
+    ),
+    ...reserveProposals(evidence, today).filter(
+      (p) =>
+        !known(
+          (l) =>
+            l.kind === 'reserve' &&
+            p.learned.kind === 'reserve' &&
+            l.makeUp === p.learned.makeUp &&
+            l.clothId === p.learned.clothId,
+        ),
     ),
     ...fitProposals(evidence, today).filter(
       (p) =>
@@ -166,6 +176,31 @@ function firmnessProposals({ fits }: Evidence, today: string): readonly Proposal
           value: r.factor - 1,
           planned: r.plannedMm,
           measured: r.leftMm,
+        })),
+        spread,
+      },
+    ]
+  })
+}
+
+/** Covers that keep a part of what is left to trim: so much longer they are wanted. */
+function reserveProposals({ trims }: Evidence, today: string): readonly Proposal[] {
+  const left = trims.filter((t) => t.leftMm > 0)
+  return grouped(left, (t) => `${t.makeUp} ${t.clothId}`).flatMap((rows) => {
+    const { makeUp, clothId, cloth } = rows[0]!
+    const spread = spreadOf(byJob(rows, (r) => 1 - r.trimmedMm / r.leftMm))
+    const mm = spreadOf(byJob(rows, (r) => r.leftMm - r.trimmedMm)).median
+    if (!spread.isBias || spread.median < WORTH.reserve || mm > 200) return []
+    const says = `${sentence(makeUp)} covers in ${cloth} keep ${trimmed(mm, 1)} mm of what is left to trim: leave more than that.`
+    return [
+      {
+        learned: { kind: 'reserve', makeUp, clothId, mm, says, on: today },
+        says,
+        evidence: rows.map((r) => ({
+          label: r.ticket,
+          value: 1 - r.trimmedMm / r.leftMm,
+          planned: r.leftMm,
+          measured: r.leftMm - r.trimmedMm,
         })),
         spread,
       },

@@ -34,6 +34,16 @@ export const setLearned = (learned: JobLearned | null): Edit => ({
   apply: (job) => ({ ...job, allowances: { ...job.allowances, learned } }),
 })
 
+/** What to leave on an edge to be trimmed: what covers of this kind keep of it, and as much to trim as ever. */
+export const reserveFor = ({ makeUp, cloth }: Pick<PartJob, 'makeUp' | 'cloth'>, learned: readonly Learned[]): number =>
+  learned.reduce(
+    (mm, l) =>
+      l.kind === 'reserve' && l.makeUp === makeUp.construction.kind && l.clothId === cloth.cloth.id ? mm + l.mm : mm,
+    TO_TRIM_MM,
+  )
+
+const TO_TRIM_MM = 25
+
 /** How much longer than its lay a cloth is really used; 1 where nothing was learnt. */
 export const wasteFactor = (clothId: string, learned: readonly Learned[]): number =>
   learned.reduce((f, l) => (l.kind === 'waste' && l.clothId === clothId ? l.factor : f), 1)

@@ -1,4 +1,5 @@
 import type { Job } from '../../contract/index.ts'
+import type { CutWay } from '../cloth/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
@@ -16,8 +17,10 @@ export function cutList(
   const letter = (d: DesignPlan) => (designs.length === 1 ? '' : ` ${d.design.id}`)
   const foam = cutting ? foamLines(cutting, designs, units) : []
   const panels = sewn.flatMap((d) => [
-    ...panelLines(d, d.cover, { letter: letter(d), prefix: '' }),
-    ...(d.liner ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ' }) : []),
+    ...panelLines(d, d.cover, { letter: letter(d), prefix: '', says: cutWays(cloth, d, 'cover') }),
+    ...(d.liner
+      ? panelLines(d, d.liner, { letter: letter(d), prefix: 'Liner, ', says: cutWays(cloth, d, 'liner') })
+      : []),
   ])
   const strips = sewn.flatMap((d, i): readonly CutLine[] =>
     cloth.strips[i]!.map(({ split, qty, group, length, width }) => {
@@ -62,7 +65,11 @@ const boardLines = ({ design, part, cover: { board } }: DesignPlan, letter: stri
 const panelLines = (
   { design, part }: DesignPlan,
   { panels, layers }: Cover,
-  { letter, prefix }: { readonly letter: string; readonly prefix: string },
+  {
+    letter,
+    prefix,
+    says,
+  }: { readonly letter: string; readonly prefix: string; readonly says: (panel: string) => readonly string[] },
 ): readonly CutLine[] =>
   [...panels, ...layers].map((p) => ({
     what: `${prefix}${p.name}${letter}`,
@@ -71,12 +78,37 @@ const panelLines = (
     count: design.count * p.times,
     width: p.figures.cutWidth,
     height: p.figures.cutHeight,
-    note:
-      p.notches.length > 0
-        ? `${clothFor(part.cloth, p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}`
-        : '',
+    note: [
+      ...says(p.id),
+      ...p.edges.flatMap((e) => (e.ready ? [`${e.name} on the ${READY[e.ready]}`] : [])),
+      ...(p.notches.length > 0
+        ? [`${clothFor(part.cloth, p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}`]
+        : []),
+    ].join('; '),
     from: clothFor(part.cloth, p.cloth).name,
   }))
+
+const READY = { selvedge: 'selvedge', 'factory-hem': 'factory hem' } as const
+const WAYS: Readonly<Record<Exclude<CutWay, 'flat'>, string>> = {
+  'two-at-once': 'two at once',
+  'one-spare': 'two at once, one spare',
+  'on-the-fold': 'on the fold',
+}
+
+/** How the panels of a design are cut from folded cloth; nothing of what is cut flat. */
+function cutWays(
+  { lays }: WorkedPlan['cloth'],
+  { part }: DesignPlan,
+  layer: 'cover' | 'liner',
+): (panel: string) => readonly string[] {
+  const own = lays
+    .filter((l) => l.isFolded)
+    .flatMap((l) => l.pieces.flatMap((p) => [p.of, p.alsoOf ?? null].map((of) => ({ of, way: p.way }))))
+    .filter(({ of }) => of?.layer === layer && (of.part === '' || of.part === part.letter))
+  return (panel) => [
+    ...new Set(own.flatMap(({ of, way }) => (of!.panel.id === panel && way !== 'flat' ? [WAYS[way]] : []))),
+  ]
+}
 
 /** Parts of every block, with the sheet they come from, and what their size does not tell. */
 function foamLines({ blocks }: CuttingPlan, designs: readonly DesignPlan[], units: LengthUnit): readonly CutLine[] {

@@ -6,6 +6,7 @@ export {
   openGate,
   paused,
   progressOf,
+  asMeasured,
   recordOf,
   setRecord,
   started,

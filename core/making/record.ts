@@ -10,6 +10,7 @@ const UNTOUCHED: StepRecord = {
   runningSince: null,
   note: '',
   measuredMm: null,
+  ofMm: null,
 }
 
 /** What happened to a step so far. */
@@ -41,6 +42,17 @@ export const ticked = (record: StepRecord, by: string, now: number, overruled: s
     : { ...paused(record, now), doneAt: new Date(now).toISOString(), doneBy: by, overruled }
 
 export const unticked = (record: StepRecord): StepRecord => ({ ...record, doneAt: null, doneBy: '', overruled: null })
+
+/** What a stop measured, beside what the plan had when it was measured first. */
+export const asMeasured = (
+  record: StepRecord,
+  { measures }: Pick<Step, 'measures'>,
+  measuredMm: number,
+): StepRecord => ({
+  ...record,
+  measuredMm,
+  ofMm: record.measuredMm === null ? (measures?.plannedMm ?? null) : record.ofMm,
+})
 
 /** Changes the record of a step, as an edit of the job. */
 export const setRecord = (

@@ -3,7 +3,7 @@ export { alongEdge, directionOn, isSmoothAt, onEdge, outwardOfChord, outwardOn, 
 export { arcBetween, bulgeOfRise, isStraight, riseOfBulge, type Arc } from './arc.ts'
 export { atHeight, bevelVolume, leanOut, needOf, slantOf } from './bevel.ts'
 export { centroidOf } from './centroid.ts'
-export { dressCorners, type CornerCut, type CornerFault, type Dressed } from './corners.ts'
+export { dressCorners, type CornerCut, type CornerFault, type Dressed, type EdgeSource } from './corners.ts'
 export { islandsLeftOf, keepLeftOf, wholeOf, withoutSlivers, type CutOff } from './cut.ts'
 export { flatten } from './flatten.ts'
 export { distanceFromEdge } from './from-edge.ts'

@@ -27,4 +27,5 @@ export const partKey = (part: PlannedPart): string =>
   JSON.stringify([...PLANNED_KEYS.map((key) => part[key]), part.cutting.film])
 
 /** Jobs of one key have one plan. */
-export const planKey = (job: Job): string => JSON.stringify([partJobs(job).map(partKey), job.cutting, job.meant])
+export const planKey = (job: Job): string =>
+  JSON.stringify([partJobs(job).map(partKey), job.cutting, job.folded, job.meant])

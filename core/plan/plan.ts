@@ -31,7 +31,7 @@ export function planJob(job: Job, plan: PartPlanner = planPart): Plan {
       cloth,
       division: seat.division,
     }))
-  const cloth = planCloth(covers)
+  const cloth = planCloth(covers, job.folded)
   return {
     kind: 'worked',
     parts,

@@ -1,5 +1,13 @@
 import fc from 'fast-check'
-import type { Closure, Construction, MakeUp, PanelJoins, PanelLayer, EdgeReserve } from '../../contract/index.ts'
+import type {
+  Closure,
+  Construction,
+  MakeUp,
+  PanelJoins,
+  PanelLayer,
+  EdgeReserve,
+  ReadyEdge,
+} from '../../contract/index.ts'
 import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, NO_TRIMS } from '../cover/index.ts'
 import { USUAL_PIPING } from '../job/index.ts'
 
@@ -25,10 +33,18 @@ const CONSTRUCTION: { readonly [K in Construction['kind']]: fc.Arbitrary<Extract
     corners: fc.constantFrom(
       { kind: 'rounded' as const, radiusShare: 0.8 },
       { kind: 'tapered' as const, inMm: 12, overMm: 80 },
+      { kind: 'cut-off' as const, cutMm: 25, curveMm: 20 },
+      { kind: 'cut-off' as const, cutMm: 40, curveMm: 0 },
       { kind: 'ears' as const },
     ),
   }),
-  waterfall: fc.record({ kind: fc.constant('waterfall' as const), frontRadiusMm: mm(0, 60), tuckMm: mm(0, 30) }),
+  waterfall: fc.record({
+    kind: fc.constant('waterfall' as const),
+    frontRadiusMm: fc.oneof(fc.constant(0), mm(0, 60)),
+    tuckMm: mm(0, 30),
+    tucks: mm(1, 4),
+    tuckFromMm: fc.constantFrom(0, 12, 40),
+  }),
   'wrapped-tube': fc.record({
     kind: fc.constant('wrapped-tube' as const),
     seams: fc.uniqueArray(tubeSeam, { maxLength: 4 }),
@@ -161,6 +177,20 @@ export const anyMakeUpOf = (kind: Construction['kind']): fc.Arbitrary<MakeUp> =>
             arbitrary: fc.array(
               fc.record({ panel: fc.constantFrom(...JOINED), edge: fc.constantFrom(...RESERVED), mm: mm(5, 40) }),
               { maxLength: 3 },
+            ),
+          },
+        ),
+        readyEdges: fc.oneof(
+          { weight: 3, arbitrary: fc.constant<ReadyEdge[]>([]) },
+          {
+            weight: 1,
+            arbitrary: fc.array(
+              fc.record({
+                panel: fc.constantFrom(...JOINED),
+                edge: fc.constantFrom(...RESERVED, 'slit', 'hem'),
+                is: fc.constantFrom('selvedge' as const, 'factory-hem'),
+              }),
+              { maxLength: 2 },
             ),
           },
         ),

@@ -1,4 +1,5 @@
 import type { Cloth, ClothChoice, Job, LayProblem } from '../../contract/index.ts'
+import { foldFault } from '../cloth/index.ts'
 import { beforeWash } from '../pattern/index.ts'
 import { firstPart, inEveryPart } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
@@ -11,6 +12,7 @@ export interface LayChoice {
   readonly isPiped: boolean
   /** Joins in each run of piping beyond those needed. */
   readonly stripJoins: number
+  readonly isFolded: boolean
   /** The ticket cut so, in all its parts. */
   readonly take: (job: Job) => Job
   /** The lay of the job's own cloth; null where it cannot be worked. */
@@ -25,6 +27,8 @@ export interface Varied {
   readonly piping: boolean
   /** Piping strips split once and twice more than they must be. */
   readonly joins: boolean
+  /** Flat, and folded where the cloth may be. */
+  readonly fold: boolean
 }
 
 /** Widths that cloth is sold in. */
@@ -43,38 +47,48 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
   const pipings = varied.piping && isPiped ? [isPiped, false] : [isPiped]
   const joins =
     varied.joins && isPiped ? [...new Set([cloth.stripJoins, 0, 1, 2])].toSorted((a, b) => a - b) : [cloth.stripJoins]
+  const isFolded = job.folded.includes(cloth.cloth.id)
+  const folds = varied.fold && !foldFault(cloth.cloth) ? [false, true] : [isFolded]
   return widths.flatMap((widthMm) =>
     directions.flatMap((direction) =>
       matches.flatMap((match) =>
         pipings.flatMap((piped) =>
-          (piped ? joins : [cloth.stripJoins]).map((stripJoins): LayChoice => {
-            const take = (to: Job): Job =>
-              inEveryPart(to, (part) => ({
-                ...part,
-                makeUp: { ...part.makeUp, piping: piped ? part.makeUp.piping : { kind: 'none' } },
-                cloth: {
-                  ...part.cloth,
-                  direction: varied.direction ? direction : part.cloth.direction,
-                  match: match.kind === 'none' && varied.match ? match : part.cloth.match,
-                  stripJoins: varied.joins ? stripJoins : part.cloth.stripJoins,
-                },
-              }))
-            const plan = planJob(ofWidth(take(job), cloth.cloth.id, widthMm))
-            return {
-              widthMm,
-              direction,
-              isMatched: match.kind === 'matched',
-              isPiped: piped,
-              stripJoins,
-              take,
-              problem: plan.kind === 'worked' ? (plan.cloth.lays[0]?.problem ?? null) : null,
-            }
-          }),
+          (piped ? joins : [cloth.stripJoins]).flatMap((stripJoins) =>
+            folds.map((folded): LayChoice => {
+              const take = (to: Job): Job =>
+                inEveryPart(withFold(to, cloth.cloth.id, folded), (part) => ({
+                  ...part,
+                  makeUp: { ...part.makeUp, piping: piped ? part.makeUp.piping : { kind: 'none' } },
+                  cloth: {
+                    ...part.cloth,
+                    direction: varied.direction ? direction : part.cloth.direction,
+                    match: match.kind === 'none' && varied.match ? match : part.cloth.match,
+                    stripJoins: varied.joins ? stripJoins : part.cloth.stripJoins,
+                  },
+                }))
+              const plan = planJob(ofWidth(take(job), cloth.cloth.id, widthMm))
+              return {
+                widthMm,
+                direction,
+                isMatched: match.kind === 'matched',
+                isPiped: piped,
+                stripJoins,
+                isFolded: folded,
+                take,
+                problem: plan.kind === 'worked' ? (plan.cloth.lays[0]?.problem ?? null) : null,
+              }
+            }),
+          ),
         ),
       ),
     ),
   )
 }
+
+const withFold = (job: Job, clothId: string, isFolded: boolean): Job => ({
+  ...job,
+  folded: [...job.folded.filter((id) => id !== clothId), ...(isFolded ? [clothId] : [])],
+})
 
 /** The same cloth as it is sold in another width. */
 const ofWidth = (job: Job, clothId: string, widthMm: number): Job =>

@@ -167,11 +167,19 @@ describe('ways of cutting beside each other', () => {
       match: true,
       piping: false,
       joins: false,
+      fold: false,
     })
     expect(all).toHaveLength(3 * 2 * 2)
     expect(all.filter((c) => c.widthMm === 1370 && c.direction === 'up-the-roll' && c.isMatched)).toHaveLength(1)
     expect(
-      layChoices(jobOf(job), { widthsMm: [], direction: false, match: false, piping: false, joins: false }),
+      layChoices(jobOf(job), {
+        widthsMm: [],
+        direction: false,
+        match: false,
+        piping: false,
+        joins: false,
+        fold: false,
+      }),
     ).toHaveLength(1)
   })
   it('a set is cut so in all its parts, and what is not varied stays as each part has it', () => {
@@ -179,9 +187,14 @@ describe('ways of cutting beside each other', () => {
     const back = partJob(set, 'B')
     const turned = withPart(set, 'B', { ...back, cloth: { ...back.cloth, direction: 'railroaded' } })
     const ways = (varied: boolean) =>
-      layChoices(turned, { widthsMm: [], direction: varied, match: false, piping: true, joins: false }).map((c) =>
-        c.take(turned).parts.map((p) => `${p.cloth.direction} ${p.makeUp.piping.kind}`),
-      )
+      layChoices(turned, {
+        widthsMm: [],
+        direction: varied,
+        match: false,
+        piping: true,
+        joins: false,
+        fold: false,
+      }).map((c) => c.take(turned).parts.map((p) => `${p.cloth.direction} ${p.makeUp.piping.kind}`))
     expect(ways(false)).toEqual([
       ['up-the-roll corded', 'railroaded corded'],
       ['up-the-roll none', 'railroaded none'],
@@ -195,6 +208,7 @@ describe('ways of cutting beside each other', () => {
       match: true,
       piping: true,
       joins: false,
+      fold: false,
     }))
       expect(c.problem!.pieces.length).toBeGreaterThan(10)
   })
@@ -204,7 +218,14 @@ describe('ways of cutting beside each other', () => {
       makeUp: { ...job.makeUp, piping: { ...USUAL_PIPING, cut: 'across' as const } },
       cloth: { ...job.cloth, match: { kind: 'none' as const } },
     }
-    const all = layChoices(jobOf(across), { widthsMm: [], direction: false, match: false, piping: false, joins: true })
+    const all = layChoices(jobOf(across), {
+      widthsMm: [],
+      direction: false,
+      match: false,
+      piping: false,
+      joins: true,
+      fold: false,
+    })
     expect(all.map((c) => c.stripJoins)).toEqual([0, 1, 2])
     const strips = all.map((c) =>
       c

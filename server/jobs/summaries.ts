@@ -149,6 +149,7 @@ const shelfCard = (card: JobCard): JobCard => ({
   needs: { trims: [], cloths: [] },
   fits: [],
   times: [],
+  trimmed: [],
   used: [],
 })
 

@@ -10,6 +10,7 @@ import { useLay } from '../../stores/lay.ts'
 import { useShop } from '../../stores/shop.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import LengthField from '../../ui/LengthField.vue'
+import FoldField from './FoldField.vue'
 
 /** Which cloth, which way, and where its pattern falls. */
 const jobs = useJob()
@@ -171,6 +172,7 @@ function chooseDepthRule(kind: DepthKind): void {
           />
         </div>
       </div>
+      <FoldField />
       <template v-if="bands.length > 0">
         <div class="field-row">
           <span class="label">The band</span>
@@ -280,9 +282,10 @@ function chooseDepthRule(kind: DepthKind): void {
         </div>
       </div>
     </template>
-    <p v-else class="quiet bound">
-      {{ lays.chosen?.cloth.name }}: what is cut from it is chosen on the make-up station.
-    </p>
+    <template v-else>
+      <p class="quiet bound">{{ lays.chosen?.cloth.name }}: what is cut from it is chosen on the make-up station.</p>
+      <FoldField />
+    </template>
   </div>
 </template>
 

@@ -16,7 +16,7 @@ const jobs = useJob()
 const unit = computed(() => jobs.job!.units)
 /** The part whose face is the main cloth. */
 const first = computed(() => firstPart(jobs.whole!))
-const varied = ref({ widths: true, direction: true, match: false, piping: false, joins: false })
+const varied = ref({ widths: true, direction: true, match: false, piping: false, joins: false, fold: false })
 const choices = shallowRef<readonly LayChoice[]>([])
 const lengths = ref(new Map<number, number | null>())
 
@@ -34,6 +34,7 @@ function compare(): void {
     match: v.match,
     piping: v.piping,
     joins: v.joins,
+    fold: v.fold,
   })
   lengths.value = new Map()
   ask(
@@ -59,7 +60,8 @@ const rows = computed(() => {
         choice.direction === first.value.cloth.direction &&
         choice.isMatched === (first.value.cloth.match.kind === 'matched') &&
         choice.isPiped === (first.value.makeUp.piping.kind !== 'none') &&
-        choice.stripJoins === first.value.cloth.stripJoins,
+        choice.stripJoins === first.value.cloth.stripJoins &&
+        choice.isFolded === jobs.whole!.folded.includes(cloth.id),
     }
   })
   const least = Math.min(...all.flatMap((r) => (r.areaMm2 ? [r.areaMm2] : [])))
@@ -71,6 +73,7 @@ const words = (c: LayChoice) =>
     c.direction === 'railroaded' ? 'railroaded' : 'up',
     ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []),
     ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : []),
+    ...(varied.value.fold ? [c.isFolded ? 'folded' : 'flat'] : []),
     ...(varied.value.joins && c.isPiped ? [`${c.stripJoins} more joins`] : []),
   ].join(' ')
 /** Takes a way of cutting over into the job; another width is another cloth, and is bought first. */
@@ -101,6 +104,7 @@ const TICKS = [
   ['match', 'matched or not'],
   ['piping', 'piping or none'],
   ['joins', 'piping in shorter strips'],
+  ['fold', 'flat or folded'],
 ] as const
 </script>
 

@@ -13,7 +13,7 @@ import {
 } from '../../../core/formats/index.ts'
 import { sewnOutline } from '../../../core/cover/index.ts'
 import { LEAST_LEFTOVER_MM, leftover, remnantFrom } from '../../../core/cloth/index.ts'
-import { leftByWash } from '../../../core/pattern/index.ts'
+import { leftByWash, washed } from '../../../core/pattern/index.ts'
 import { freeIn } from '../../../core/lay/index.ts'
 import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts'
 import { clothCost } from '../../../core/what-if/index.ts'
@@ -55,7 +55,7 @@ const left = computed(() => {
   if (!table.value) return null
   const { plan: own, lay } = table.value
   const { boughtMm } = clothCost(own.cloth, lay.length)
-  return leftover(own.laidOn, lay, boughtMm * leftByWash(own.cloth, 'along'), {
+  return leftover(washed(own.cloth), lay, boughtMm * leftByWash(own.cloth, 'along'), {
     id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60),
     name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80),
   })
@@ -73,7 +73,8 @@ const leftWords = computed(() => {
 })
 /** The largest piece that the lay leaves free between its pieces; smaller ones are scraps. */
 const gap = computed(() => {
-  const free = table.value ? freeIn(table.value.plan.problem, table.value.lay) : null
+  // From within folded cloth two pieces would come, mirrored: they are scraps.
+  const free = table.value && !table.value.plan.isFolded ? freeIn(table.value.plan.problem, table.value.lay) : null
   return free && Math.min(free.width, free.height) >= LEAST_LEFTOVER_MM ? free : null
 })
 const gapCloth = computed(

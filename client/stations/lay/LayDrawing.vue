@@ -218,7 +218,8 @@ const shortLabel = ({ of, ticket }: LaidPiece): string =>
         :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)"
       />
       <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">
-        left selvedge · starting end at the left · arrows: back of plates, top of boxing
+        {{ plan.isFolded ? 'both selvedges here, the fold below' : 'left selvedge' }} · starting end at the left ·
+        arrows: back of plates, top of boxing
       </text>
     </svg>
   </div>

@@ -43,6 +43,7 @@ watch(
       match: false,
       piping: false,
       joins: true,
+      fold: false,
     }).filter((c) => c.stripJoins > cloth.value.stripJoins)
     ask(
       choices.value.flatMap(({ problem }, i) =>

@@ -7,7 +7,7 @@ export function layFailureWords(failure: LayFailure, plan: ClothLay, unit: Lengt
   const name = (id: string) => plan.pieces.find((p) => p.id === id)?.name ?? id
   switch (failure.code) {
     case 'wider-than-cloth':
-      return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} wider than the usable cloth. What would help stands below.`
+      return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} wider than the ${plan.isFolded ? 'folded cloth. Laid flat it may go.' : 'usable cloth. What would help stands below.'}`
     case 'longer-than-cloth':
       return `${name(failure.piece)} is ${formatLengthWithUnit(failure.over, unit)} longer than the cloth in hand.`
     case 'never-at-side':

@@ -72,7 +72,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
     </ElSelect>
   </div>
   <p class="quiet says">{{ entry.says }}</p>
-  <div v-for="o in options" :key="o.key" class="field-row">
+  <div v-for="o in options" :key="o.label" class="field-row">
     <span class="label">{{ o.label }}</span>
     <div>
       <LengthField
@@ -82,7 +82,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
         :name="o.label"
         :min="o.min"
         :max="o.max"
-        @update:model-value="(mm) => setConstructionOption(o.key, mm, o.label)"
+        @update:model-value="(mm) => setConstructionOption(o.key, o.write(mm), o.label)"
       />
       <ChoiceButtons
         v-else
@@ -106,7 +106,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
       <ElOption v-for="c in closures" :key="c.kind" :value="c.kind" :label="c.label" />
     </ElSelect>
   </div>
-  <div v-for="o in ofClosure" :key="o.key" class="field-row">
+  <div v-for="o in ofClosure" :key="o.label" class="field-row">
     <span class="label">{{ o.label }}</span>
     <div>
       <LengthField
@@ -116,7 +116,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
         :name="o.label"
         :min="o.min"
         :max="o.max"
-        @update:model-value="(mm) => setClosureOption(o.key, mm, o.label)"
+        @update:model-value="(mm) => setClosureOption(o.key, o.write(mm), o.label)"
       />
       <ChoiceButtons
         v-else

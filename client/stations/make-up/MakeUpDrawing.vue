@@ -25,7 +25,14 @@ const cover = computed(() => design.chosen!.cover)
 const cloths = computed(() => washedChoice(jobs.job!.cloth))
 const size = computed(() => cover.value.solid)
 const faces = computed(() => seenFaces(cover.value))
-const box = computed(() => boxOf(faces.value.flatMap((f) => [...f.corners])))
+/** The width over all is measured along the front, which may be shorter than it: its ends are in the picture too. */
+const front = computed(() => {
+  const { minX, maxX, minY } = boxOf(size.value.outline)
+  return { left: seen({ x: minX, y: minY, z: 0 }), right: seen({ x: maxX, y: minY, z: 0 }) }
+})
+const corners = computed(() => faces.value.flatMap((f) => [...f.corners]))
+const box = computed(() => boxOf([...corners.value, front.value.left, front.value.right]))
+const leftMost = computed(() => boxOf(corners.value).minX)
 const scale = useScale(place, box, { left: 80, right: 50, top: 56, bottom: 88 })
 /** The first cushion of this design, whose stripes are shown. */
 const cushion = computed(() => plan.value.cushions.inOrder.findIndex((c) => c.design === design.index))
@@ -82,10 +89,6 @@ const piped = computed(() => {
 })
 const litLines = computed(() => (lit.letter ? linesOf(lit.letter) : []))
 const closureLines = computed(() => cover.value.closures.flatMap((c) => (c.seam ? linesOf(c.seam) : [])))
-const front = computed(() => ({
-  left: seen({ x: 0, y: 0, z: 0 }),
-  right: seen({ x: size.value.width.value, y: 0, z: 0 }),
-}))
 const isBehind = computed(() => cover.value.closures.length > 0)
 </script>
 
@@ -139,9 +142,9 @@ const isBehind = computed(() => cover.value.closures.length > 0)
         :figure="size.width"
       />
       <DimensionLine
-        :x1="scale.x(box.minX) - 30"
+        :x1="scale.x(leftMost) - 30"
         :y1="scale.y(0)"
-        :x2="scale.x(box.minX) - 30"
+        :x2="scale.x(leftMost) - 30"
         :y2="scale.y(size.thickness.value)"
         :figure="size.thickness"
       />

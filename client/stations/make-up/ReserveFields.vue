@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { EdgeReserve } from '../../../contract/index.ts'
+import { reserveFor } from '../../../core/learning/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
+import { useShop } from '../../stores/shop.ts'
 import LengthField from '../../ui/LengthField.vue'
+import { panelEdges } from './panel-edges.ts'
 
 /** Edges that are cut longer, trimmed when the cover is tried on, and told of at the stop. */
-const USUAL_MM = 25
 const jobs = useJob()
 const design = useDesign()
+const shop = useShop()
 const reserves = computed(() => jobs.job!.makeUp.reserves)
 const set = (
   says: string,
@@ -20,13 +23,7 @@ const set = (
     setMakeUp(says, (m) => ({ ...m, reserves: [...change(m.reserves)] })),
     key,
   )
-const edges = computed(() =>
-  (design.chosen?.cover.whole.panels ?? [])
-    .filter((p) => p.role !== 'trim')
-    .flatMap((p) =>
-      p.edges.map((e) => ({ key: `${p.id}/${e.name}`, panel: p.id, edge: e.name, label: `${p.name}, ${e.name}` })),
-    ),
-)
+const edges = computed(() => panelEdges(design.chosen?.cover ?? null))
 const labelOf = (r: EdgeReserve) =>
   edges.value.find((e) => e.panel === r.panel && e.edge === r.edge)?.label ?? `${r.panel}, ${r.edge}`
 const free = computed(() =>
@@ -35,7 +32,10 @@ const free = computed(() =>
 const add = (key: string) => {
   const found = edges.value.find((e) => e.key === key)
   if (found)
-    set(`${found.label} left to trim`, (all) => [...all, { panel: found.panel, edge: found.edge, mm: USUAL_MM }])
+    set(`${found.label} left to trim`, (all) => [
+      ...all,
+      { panel: found.panel, edge: found.edge, mm: reserveFor(jobs.job!, shop.workshop.learned) },
+    ])
 }
 </script>
 

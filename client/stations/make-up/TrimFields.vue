@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Finishing, Side, Trims } from '../../../contract/index.ts'
+import type { Finishing, Side, TiePlace, Trims } from '../../../contract/index.ts'
 import { finishingWords, leastAllowance, USUAL_BUTTONS, USUAL_TIES } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
@@ -11,7 +11,9 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import CountField from '../../ui/CountField.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
+import ReadyEdgeFields from './ReadyEdgeFields.vue'
 import ReserveFields from './ReserveFields.vue'
+import TiePlaces from './TiePlaces.vue'
 
 /** Ties, handles, vents, grip, buttons, and how raw edges are finished. */
 const jobs = useJob()
@@ -61,6 +63,8 @@ const setGrip = (kind: string) =>
   })
 const finishings = Object.keys(finishingWords) as Finishing[]
 const fittings = computed(() => design.chosen?.cover.fittings ?? [])
+const setTiePlaces = (places: TiePlace[], key: string | null) =>
+  set('Ties', { ties: { ...trims.value.ties!, places } }, key)
 const toSide = (s: string) => s as Side
 </script>
 
@@ -77,27 +81,7 @@ const toSide = (s: string) => s as Side
     </div>
   </div>
   <template v-if="trims.ties">
-    <div class="field-row">
-      <span class="label">At the</span>
-      <div>
-        <ChoiceButtons
-          :model-value="trims.ties.sides[0]!"
-          :choices="AT"
-          name="Ties at the"
-          @update:model-value="(s) => set('Ties', { ties: { ...trims.ties!, sides: [toSide(s)] } })"
-        />
-      </div>
-    </div>
-    <div class="field-row">
-      <span class="label">To that side</span
-      ><CountField
-        :model-value="trims.ties.perSide"
-        name="Ties to a side"
-        :min="1"
-        :max="8"
-        @update:model-value="set('Ties', { ties: { ...trims.ties, perSide: $event } }, 'ties')"
-      />
-    </div>
+    <TiePlaces :places="trims.ties.places" :unit="unit" @change="setTiePlaces" />
     <div class="field-row">
       <span class="label">Width, tail</span>
       <div class="two">
@@ -357,6 +341,7 @@ const toSide = (s: string) => s as Side
     </tbody>
   </table>
   <ReserveFields />
+  <ReadyEdgeFields />
 </template>
 
 <style scoped>

@@ -25,7 +25,7 @@ const planned = (makeUp: MakeUp): string => JSON.stringify(planDocument(madeUp(m
 /** What a control may be turned to. */
 const others = (o: Option): readonly unknown[] =>
   o.kind === 'length'
-    ? [o.value + 5, o.value * 1.5, o.value / 2].filter((v) => v >= o.min && v <= o.max)
+    ? [o.value + 5, o.value * 1.5, o.value / 2].filter((v) => v >= o.min && v <= o.max).map(o.write)
     : o.choices.filter((c) => c.value !== o.value).map((c) => o.read(c.value))
 
 /** Controls that are shown and change nothing, whatever they are turned to. */
@@ -65,14 +65,7 @@ describe('at an end that opens, over one edge or two', () => {
 })
 
 describe('ties, piping and cloth', () => {
-  const ties = {
-    sides: ['back' as const],
-    perSide: 3,
-    finishedMm: 15,
-    lengthMm: 200,
-    way: 'folded' as const,
-    caught: 'at-the-middle' as const,
-  }
+  const ties = { finishedMm: 15, lengthMm: 200, way: 'folded' as const, caught: 'at-the-middle' as const }
   /** A roll has no side to be tied at, a wrap without seams nothing to catch a tie. */
   const TIED = CONSTRUCTIONS.filter(
     (kind) => kind !== 'bolster' && kind !== 'no-sew-wrap' && kind !== 'pull-over' && kind !== 'liner',
@@ -82,7 +75,10 @@ describe('ties, piping and cloth', () => {
     const marked = (side: 'front' | 'back' | 'left' | 'right') => {
       const job = madeUp({
         ...usualMakeUp(kind),
-        trims: { ...usualMakeUp(kind).trims, ties: { ...ties, sides: [side] } },
+        trims: {
+          ...usualMakeUp(kind).trims,
+          ties: { ...ties, places: [{ at: 'edge' as const, row: 'foot' as const, side, count: 3 }] },
+        },
       })
       const plan = planJob(job)
       return plan.kind === 'worked'

@@ -5,7 +5,7 @@ import { closureOptions, constructionOptions, type Option } from './options.ts'
 
 /** Every value that the page lets a maker choose of an option. */
 const values = (o: Option): readonly unknown[] =>
-  o.kind === 'length' ? [o.min, o.value, o.max] : o.choices.map((c) => o.read(c.value))
+  o.kind === 'length' ? [o.min, o.value, o.max].map(o.write) : o.choices.map((c) => o.read(c.value))
 const constructions = Object.values(MAKE_UPS).map(({ usual }) => [usual.kind, usual] as const)
 const closures = Object.values(CLOSURES).map(({ usual }) => [usual.kind, usual] as const)
 
@@ -49,7 +49,8 @@ describe('what the page offers of a make-up or a closure', () => {
     for (const option of options) {
       const set = (usual as unknown as Record<string, unknown>)[option.key]
       if (option.kind === 'length') {
-        expect(option.value, option.label).toBe(set ?? 0)
+        if (set !== undefined) expect(option.write(option.value), option.label).toEqual(set)
+        else expect(option.value, option.label).toBe(0)
         expect(option.value >= option.min && option.value <= option.max, option.label).toBe(true)
       } else
         expect(
@@ -62,9 +63,9 @@ describe('what the page offers of a make-up or a closure', () => {
   it('a tuck is only asked for where the front is not rounded', () => {
     const labels = (frontRadiusMm: number) =>
       constructionOptions({
-        construction: { kind: 'waterfall', frontRadiusMm, tuckMm: 0 },
+        construction: { kind: 'waterfall', frontRadiusMm, tuckMm: 0, tucks: 1, tuckFromMm: 0 },
         closure: CLOSURES['zip-gusset'].usual,
       }).map((o) => o.label)
-    expect([labels(25), labels(0)]).toEqual([['Front rounded by'], ['Front rounded by', 'Tuck at the corners']])
+    expect([labels(25), labels(0)]).toEqual([['Front rounded by'], ['Front rounded by', 'Depth of a tuck']])
   })
 })

@@ -1,5 +1,5 @@
-import { TubeSeam, type EarCut, type MakeUp } from '../../../contract/index.ts'
-import { EARS, tubeSeams } from '../../../core/cover/index.ts'
+import { TubeSeam, type Construction, type EarCut, type MakeUp, type ZipEnds } from '../../../contract/index.ts'
+import { EARS, tubeSeams, usualShut } from '../../../core/cover/index.ts'
 
 /** A choice or a length of a make-up or a closure. */
 export type Option =
@@ -10,6 +10,8 @@ export type Option =
       readonly value: number
       readonly min: number
       readonly max: number
+      /** What is set at its key. */
+      readonly write: (mm: number) => unknown
     }
   | {
       readonly kind: 'choice'
@@ -20,14 +22,14 @@ export type Option =
       readonly read: (value: string) => unknown
     }
 
-const length = (key: string, label: string, value: number, min: number, max: number): Option => ({
-  kind: 'length',
-  key,
-  label,
-  value,
-  min,
-  max,
-})
+const length = (
+  key: string,
+  label: string,
+  value: number,
+  min: number,
+  max: number,
+  write: (mm: number) => unknown = (mm) => mm,
+): Option => ({ kind: 'length', key, label, value, min, max, write })
 const choice = (
   key: string,
   label: string,
@@ -106,15 +108,17 @@ export function constructionOptions({ construction: c, closure }: Built): readon
           [
             ['rounded', 'Rounded'],
             ['tapered', 'Tapered'],
+            ['cut-off', 'Cut off'],
             ['ears', 'Left as ears'],
           ],
           (v) => EARS[v as EarCut['kind']],
         ),
+        ...cornerOptions(c.corners),
       ]
     case 'waterfall':
       return [
         length('frontRadiusMm', 'Front rounded by', c.frontRadiusMm, 0, 500),
-        ...(c.frontRadiusMm === 0 ? [length('tuckMm', 'Tuck at the corners', c.tuckMm, 0, 80)] : []),
+        ...(c.frontRadiusMm === 0 ? tuckOptions(c) : []),
       ]
     case 'wrapped-tube': {
       const panels = choice(
@@ -218,6 +222,85 @@ export function constructionOptions({ construction: c, closure }: Built): readon
   }
 }
 
+/** The corner template of a plate without boxing. */
+function cornerOptions(c: EarCut): readonly Option[] {
+  switch (c.kind) {
+    case 'ears':
+      return []
+    case 'rounded':
+      return [
+        choice(
+          'corners',
+          'Radius, of the thickness',
+          String(c.radiusShare),
+          [...new Set([0.5, 0.65, 0.8, 1, c.radiusShare])]
+            .toSorted((a, b) => a - b)
+            .map((s) => [String(s), `${Math.round(s * 100)} %`] as const),
+          (v) => ({ ...c, radiusShare: Number(v) }),
+        ),
+      ]
+    case 'tapered':
+      return [
+        length('corners', 'In at the corner', c.inMm, 1, 40, (inMm) => ({ ...c, inMm })),
+        length('corners', 'Over so much of each edge', c.overMm, 1, 300, (overMm) => ({ ...c, overMm })),
+      ]
+    case 'cut-off':
+      return [
+        length('corners', 'Cut off each edge', c.cutMm, 1, 300, (cutMm) => ({ ...c, cutMm })),
+        length('corners', 'Ends rounded by', c.curveMm, 0, 300, (curveMm) => ({ ...c, curveMm })),
+      ]
+    default:
+      return c satisfies never
+  }
+}
+
+function tuckOptions(c: Extract<Construction, { kind: 'waterfall' }>): readonly Option[] {
+  const depth = length('tuckMm', 'Depth of a tuck', c.tuckMm, 0, 80)
+  if (c.tuckMm === 0) return [depth]
+  const count = choice(
+    'tucks',
+    'Tucks at a corner',
+    String(c.tucks),
+    [1, 2, 3, 4].map((n) => [String(n), String(n)] as const),
+    Number,
+  )
+  return [depth, count, length('tuckFromMm', 'From the corner, and apart', c.tuckFromMm, 0, 300)]
+}
+
+const ZIP_ENDS: Readonly<Record<ZipEnds['kind'], ZipEnds>> = {
+  'sewn-across': { kind: 'sewn-across' },
+  stops: { kind: 'stops' },
+  tabs: { kind: 'tabs', showMm: 20 },
+}
+const zipEnds = (ends: ZipEnds = ZIP_ENDS['sewn-across']): readonly Option[] => [
+  choice(
+    'ends',
+    'Zip ends',
+    ends.kind,
+    [
+      ['sewn-across', 'Sewn across'],
+      ['stops', 'Stops'],
+      ['tabs', 'Tabs'],
+    ],
+    (v) => ZIP_ENDS[v as ZipEnds['kind']],
+  ),
+  ...(ends.kind === 'tabs'
+    ? [length('ends', 'Tab shows', ends.showMm, 1, 80, (showMm) => ({ kind: 'tabs', showMm }))]
+    : []),
+]
+
+/** How an opening is shut for good, where the make-up leaves the choice. */
+function shutOptions({ construction, closure }: Built): readonly Option[] {
+  if (closure.kind !== 'sewn-shut' || construction.kind === 'rolled-edge') return []
+  return [
+    choice('shut', 'Shut', closure.shut ?? usualShut(construction.kind), [
+      ['by-hand', 'By hand'],
+      ['top-stitched', 'Top-stitched'],
+      ['held-down', 'Held down, by machine'],
+    ]),
+  ]
+}
+
 const OPENS_ITS_OWN_WAY: ReadonlySet<MakeUp['construction']['kind']> = new Set([
   'waterfall',
   'wrapped-tube',
@@ -248,15 +331,16 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
             yesNo('lapped', 'Zip covered', c.lapped),
             length('showsMm', 'Zip shows by', c.showsMm ?? 0, 0, 30),
             length('pocketMm', 'Pocket at the ends', c.pocketMm, 0, 200),
+            ...zipEnds(c.ends),
           ]
     case 'zip-seam': {
-      const tape = length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20)
+      const tape = [length('tapeMm', 'Tape to stitching', c.tapeMm, 0, 20), ...zipEnds(c.ends)]
       const isEnd = c.side === 'left' || c.side === 'right'
       const overCorner = yesNo('overTwoEdges', 'On over the corner', c.overTwoEdges ?? false)
       const start = length('startMm', 'Starts from the far corner', c.startMm ?? 0, 0, 2000)
       if (construction.kind === 'boxed')
-        return [side(c.side), ...(isEnd ? [overCorner, ...(c.overTwoEdges ? [start] : [])] : []), tape]
-      if (construction.kind !== 'wrapped-tube') return [...at(c.side), tape]
+        return [side(c.side), ...(isEnd ? [overCorner, ...(c.overTwoEdges ? [start] : [])] : []), ...tape]
+      if (construction.kind !== 'wrapped-tube') return [...at(c.side), ...tape]
       return [
         choice('side', 'Opens', isEnd ? c.side : 'back', [
           ['back', 'A long seam'],
@@ -264,7 +348,7 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
           ['right', 'Right end'],
         ]),
         ...(isEnd ? [overCorner, start] : []),
-        tape,
+        ...tape,
       ]
     }
     case 'horseshoe':
@@ -293,6 +377,10 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
           ],
           (v) => (v === '0' ? undefined : Number(v)),
         ),
+        choice('fixed', 'Tape is', c.fixed ?? 'sewn', [
+          ['sewn', 'Sewn'],
+          ['pressed-on', 'Pressed on'],
+        ]),
       ]
     case 'snap-tape':
       return [...at(c.side), length('tapeMm', 'Tape', c.tapeMm, 1, 100)]
@@ -309,6 +397,7 @@ export function closureOptions({ construction, closure: c }: Built): readonly Op
       return [
         ...at(c.side),
         ...(construction.kind === 'wrapped-tube' ? [] : [length('openingMm', 'Opening', c.openingMm, 1, 20_000)]),
+        ...shutOptions({ construction, closure: c }),
       ]
     case 'slit':
     case 'fixed':

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import {
+  asMeasured,
   clockWasSetBack,
   isOtherThanPlanned,
   type Measured,
@@ -58,7 +59,8 @@ const timer = () =>
   change(props.row.step, isRunning.value ? 'timer paused' : 'timer started', (r) =>
     isRunning.value ? paused(r, Date.now()) : started(r, Date.now()),
   )
-const measure = (measuredMm: number) => change(props.row.step, 'measured', (r) => ({ ...r, measuredMm }))
+const measure = (measuredMm: number) =>
+  change(props.row.step, 'measured', (r) => asMeasured(r, props.row.step, measuredMm))
 /** The plan follows what was measured only when the maker says so. */
 const planWith = (measured: Measured, mm: number) =>
   jobs.edit({

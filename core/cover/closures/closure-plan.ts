@@ -67,18 +67,23 @@ export const halfLap = (lap: Figure): Figure =>
 
 /**
  * Beyond the line where two halves close: half the lap, and a hem a margin wider than the lap so that the tape is
- * stitched through it.
+ * stitched through it, or as wide where it is pressed on.
  */
-export const lapEdge = (lap: Figure, allowances: Allowances): readonly Figure[] => [
+export const lapEdge = (lap: Figure, allowances: Allowances, choice: Closure): readonly Figure[] => [
   halfLap(lap),
   figure({
     id: 'cover.lapHem',
     label: 'Hem of the lap',
     quantity: 'length',
-    sum: plus(lap, allowances.tapeMarginMm),
-    rule: 'turned in a margin wider than the lap',
+    ...(isPressedOn(choice)
+      ? { sum: plus(lap), rule: 'turned in as wide as the lap: a tape that is pressed on takes no stitches' }
+      : { sum: plus(lap, allowances.tapeMarginMm), rule: 'turned in a margin wider than the lap' }),
   }),
 ]
+
+/** Tape with its own glue, ironed or pressed on. */
+export const isPressedOn = (choice: Closure): boolean =>
+  choice.kind === 'hook-and-loop' && choice.fixed === 'pressed-on'
 
 /**
  * Places from the first end, the first and last a fixed way from the ends, the rest evenly no further apart than the
@@ -110,6 +115,7 @@ function fittingsOf(choice: Closure, length: Figure, count: number, lost: readon
     case 'horseshoe':
       return [
         { what: 'Zip', use: 'zip', amount: length, note: 'one slider; leave it partly open before the last seam' },
+        ...stopsOf(choice),
       ]
     case 'hook-and-loop':
     case 'snap-tape': {
@@ -178,6 +184,25 @@ function fittingsOf(choice: Closure, length: Figure, count: number, lost: readon
       return choice satisfies never
   }
 }
+
+/** What is clamped on both ends of a zip that is cut from the chain. */
+const stopsOf = (choice: Closure): readonly Fitting[] =>
+  'ends' in choice && choice.ends?.kind === 'stops'
+    ? [
+        {
+          what: 'Zip stops',
+          use: 'other',
+          amount: figure({
+            id: 'closure.stops',
+            label: 'Zip stops',
+            quantity: 'count',
+            sum: times(given(2, 'count', 'ends'), given(1, 'count', 'at each')),
+            rule: 'one clamped on each end of the chain',
+          }),
+          note: '',
+        },
+      ]
+    : []
 
 /** Sliders and pulls: one for each zip. */
 export const zipSize = (isOutside: boolean): string =>

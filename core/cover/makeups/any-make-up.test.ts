@@ -112,6 +112,7 @@ it('a join of the boxing a hair beside the slit is no seam of its own', () => {
         liner: null,
         layers: [],
         reserves: [],
+        readyEdges: [],
         joins: [],
       },
       5,

@@ -298,5 +298,5 @@ function openingEdge(
 ): EdgeDraft {
   if (closure.kind === 'zip-seam') return { name, treatment: 'zip', allowances: [tapeFigure(closure.tapeMm)] }
   const lap = lapOf(closure, allowances)
-  return lap ? { name, treatment: 'lap', allowances: lapEdge(lap, allowances) } : seamEdge(name, s)
+  return lap ? { name, treatment: 'lap', allowances: lapEdge(lap, allowances, closure) } : seamEdge(name, s)
 }

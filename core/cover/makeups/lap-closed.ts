@@ -42,7 +42,7 @@ export const lapClosed: Recipe<'lap-closed'> = (input) => {
       role: 'boxing',
       face: 'round',
       cloth: 'boxing',
-      edge: { treatment: 'lap', allowances: lapEdge(lap, allowances) },
+      edge: { treatment: 'lap', allowances: lapEdge(lap, allowances, closure) },
       share: 0.5,
       shows: null,
       round: null,

@@ -79,6 +79,7 @@ function threePanels(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinc
     panels: [blank.panel, ...split.panels],
     seams: [slit, ...blank.corners, { name: 'sides to the bottom, over both its parts', kind: 'plate', pairs: ring }],
     closures: [planClosure(closure, slit, slitLength(stretchLength(split.slit.a)), allowances)],
+    figures: split.figures,
     patches: [...blank.patches, ...split.patches],
     surfaceMm2: boxSurface(wall),
     perimeter: perimeterFigure(solid),

@@ -47,5 +47,6 @@ export const slitBack: Recipe<'slit-back'> = (input) => {
       { name: 'boxing to the top plate', kind: 'plate', pairs: frame.rings.top },
     ],
     closures: [planClosure(closure, slit, length, allowances)],
+    figures: split.figures,
   })
 }

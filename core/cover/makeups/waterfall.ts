@@ -1,4 +1,4 @@
-import { at, type Outline, type Vertex, vertex } from '../../outline/index.ts'
+import { at, type Outline, type Point, type Vertex, vertex } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { figure, given, minus, over, plus, times } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
@@ -19,7 +19,7 @@ import { inSpace, onPlane, type Space } from '../space.ts'
 /**
  * One long plate runs top, front and bottom; a band closes each side, its front end rounded, and a
  * gusset in two halves with the zip stands across the back. A rounded front saves (4 − π)·r of the
- * length; on a square front a tuck at each corner takes twice its depth.
+ * length; on a square front tucks at each corner take twice their depth.
  */
 export const waterfall: Recipe<'waterfall'> = (input) => {
   const { solid, construction, closure, allowances } = input
@@ -33,13 +33,22 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
       nearest: null,
     })
   const tuck = r > 0 ? 0 : construction.tuckMm
+  const tucked = construction.tucks * construction.tuckFromMm
+  if (tuck > 0 && tucked > d / 2)
+    return err({
+      construction: 'waterfall',
+      reason: { code: 'tucks-over-half', reach: tucked, most: d / 2 },
+      nearest: null,
+    })
+  const front: Front = { d, t, r, tuck, tucks: construction.tucks, tuckFromMm: construction.tuckFromMm }
+  const { runs, tuckStarts, whole } = upThePlate(front)
   const s = allowances.seamMm
   const wraps = plus(times(2, solid.depth), solid.thickness)
   const length =
     r > 0
       ? minus(wraps, times(minus(4, given(Math.PI, 'plain', 'pi')), given(r, 'length', 'front radius')))
       : tuck > 0
-        ? plus(wraps, times(given(4, 'count', 'times'), given(tuck, 'length', 'tuck')))
+        ? plus(wraps, times(given(4 * construction.tucks, 'count', 'times'), given(tuck, 'length', 'tuck')))
         : wraps
   const body = rectanglePanel(
     {
@@ -96,14 +105,14 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
           {
             name: 'tucks at the front corners, folded towards the middle of the front',
             kind: 'tuck',
-            pairs: (['left', 'right'] as const).flatMap((side) => tuckPairs(side, { d, t, tuck })),
+            pairs: (['left', 'right'] as const).flatMap((side) => tuckPairs(side, tuckStarts, tuck, whole)),
           },
         ]
       : []
   const sides = (['left', 'right'] as const).map((side): SeamDraft => ({
     name: `plate to the ${side} band`,
     kind: 'plate',
-    pairs: sidePairs(side, { d, t, r, tuck }),
+    pairs: sidePairs(side, runs, whole),
   }))
   return drafted({
     panels: [body, band('left', input), band('right', input), gusset('upper'), gusset('lower')],
@@ -142,7 +151,7 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
       ),
     ],
     patches: [
-      ...bodyPatches(w, d, t, r, tuck),
+      ...bodyPatches(w, front, runs),
       ...(['left', 'right'] as const).map((side): Patch => ({
         panel: `band-${side}`,
         bend: 'flat',
@@ -155,7 +164,7 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
       backPatch('lower', w, d, t),
       backPatch('upper', w, d, t),
     ],
-    surfaceMm2: w * (2 * d + 2 * t - (4 - Math.PI) * r + 4 * tuck) + 2 * (d * t - ((4 - Math.PI) / 2) * r * r),
+    surfaceMm2: w * (whole + t) + 2 * (d * t - ((4 - Math.PI) / 2) * r * r),
     rows: sides.map(({ pairs }, i) => ({
       row: i === 0 ? ('top' as const) : ('bottom' as const),
       panel: i === 0 ? 'band-left' : 'band-right',
@@ -246,48 +255,86 @@ interface Front {
   readonly t: number
   readonly r: number
   readonly tuck: number
+  readonly tucks: number
+  readonly tuckFromMm: number
 }
 
-/** Up the plate from the bottom back: bottom, round, front, round, top; tucks lie beside the front corners. */
-function sidePairs(side: 'left' | 'right', { d, t, r, tuck }: Front): readonly SeamPair[] {
+/** A stretch of the plate's side that lies against an edge of the right band, or part of one. */
+interface Run {
+  readonly edge: string
+  /** Where it begins on the plate, from the bottom back. */
+  readonly start: number
+  /** What of the way along that edge, walked as the plate is. */
+  readonly from: number
+  readonly to: number
+  readonly edgeMm: number
+}
+
+/**
+ * Up the plate from the bottom back: bottom, round, front, round, top. Tucks of twice their depth lie at the front
+ * corners, or so far before the lower one and beyond the upper one.
+ */
+function upThePlate({ d, t, r, tuck, tucks, tuckFromMm }: Front): {
+  readonly runs: readonly Run[]
+  readonly tuckStarts: readonly number[]
+  readonly whole: number
+} {
   const arc = (Math.PI / 2) * r
   const names = ['bottom', ...bandEdgeNames('right', t, r).slice(3).toReversed(), 'top']
-  const lengths = names.map((n) => (n === 'bottom' || n === 'top' ? d - r : n === 'front' ? t - 2 * r : arc))
-  const whole = 2 * (d - r) + (t - 2 * r) + 2 * arc + 4 * tuck
-  let at = 0
-  return names.map((name, k): SeamPair => {
-    const length = lengths[k]!
-    // A tuck of twice its depth lies before the front and after it.
-    if (tuck > 0 && (name === 'front' || name === 'top')) at += 2 * tuck
-    const [from, to] = [at, at + length]
-    at = to
-    const a: Stretch = {
-      panel: 'body',
-      edge: side,
-      from: side === 'right' ? from : whole - from,
-      to: side === 'right' ? to : whole - to,
+  const fromCorner = tuck > 0 ? Array.from({ length: tucks }, (_, k) => (k + 1) * tuckFromMm) : []
+  const runs: Run[] = []
+  const tuckStarts: number[] = []
+  let start = 0
+  for (const edge of names) {
+    const edgeMm = edge === 'bottom' || edge === 'top' ? d - r : edge === 'front' ? t - 2 * r : arc
+    const places = edge === 'bottom' ? fromCorner.map((v) => edgeMm - v).toReversed() : edge === 'top' ? fromCorner : []
+    let from = 0
+    const run = (to: number) => {
+      if (to - from > 1e-9) runs.push({ edge, start, from, to, edgeMm })
+      start += to - from
+      from = to
     }
-    // From the back to the front along the bottom: on the right band that is backwards, on the left forwards.
-    return {
-      a,
-      b: { panel: `band-${side}`, edge: name, from: side === 'right' ? length : 0, to: side === 'right' ? 0 : length },
+    for (const place of places) {
+      run(place)
+      tuckStarts.push(start)
+      start += 2 * tuck
     }
-  })
+    run(edgeMm)
+  }
+  return { runs, tuckStarts, whole: start }
 }
 
-function tuckPairs(
+/** On the body's side edge: upwards on the right, downwards on the left. */
+const onBody = (side: 'left' | 'right', from: number, to: number, whole: number): Stretch => ({
+  panel: 'body',
+  edge: side,
+  from: side === 'right' ? from : whole - from,
+  to: side === 'right' ? to : whole - to,
+})
+
+/** From the back to the front along the bottom: on the right band that is backwards, on the left forwards. */
+const sidePairs = (side: 'left' | 'right', runs: readonly Run[], whole: number): readonly SeamPair[] =>
+  runs.map(({ edge, start, from, to, edgeMm }) => ({
+    a: onBody(side, start, start + to - from, whole),
+    b: {
+      panel: `band-${side}`,
+      edge,
+      from: side === 'right' ? edgeMm - from : from,
+      to: side === 'right' ? edgeMm - to : to,
+    },
+  }))
+
+/** Each tuck is an edge folded on itself about its middle. */
+const tuckPairs = (
   side: 'left' | 'right',
-  { d, t, tuck }: { d: number; t: number; tuck: number },
-): readonly SeamPair[] {
-  const whole = 2 * d + t + 4 * tuck
-  const on = (from: number, to: number): Stretch => ({
-    panel: 'body',
-    edge: side,
-    from: side === 'right' ? from : whole - from,
-    to: side === 'right' ? to : whole - to,
-  })
-  return [d, d + 2 * tuck + t].map((start) => ({ a: on(start, start + tuck), b: on(start + 2 * tuck, start + tuck) }))
-}
+  starts: readonly number[],
+  tuck: number,
+  whole: number,
+): readonly SeamPair[] =>
+  starts.map((start) => ({
+    a: onBody(side, start, start + tuck, whole),
+    b: onBody(side, start + 2 * tuck, start + tuck, whole),
+  }))
 
 /** The gusset is drawn from behind: its start lies at the right end of the cushion. */
 function gussetEnds(t: number): readonly SeamPair[] {
@@ -319,33 +366,32 @@ const backPatch = (which: 'lower' | 'upper', w: number, d: number, t: number): P
   place: onPlane(at(0, 0), inSpace(w, d, which === 'lower' ? 0 : t / 2), inSpace(-1, 0, 0), UP),
 })
 
-function bodyPatches(w: number, d: number, t: number, r: number, tuck: number): readonly Patch[] {
+function bodyPatches(w: number, { d, t, r }: Front, runs: readonly Run[]): readonly Patch[] {
   const right = inSpace(1, 0, 0)
-  const arc = (Math.PI / 2) * r
-  const box = (from: number, to: number): Outline => [at(0, from), at(w, from), at(w, to), at(0, to)]
-  const flat = (from: number, to: number, start: Space, way: Space): Patch => ({
-    panel: 'body',
-    bend: 'flat',
-    outline: box(from, to),
-    place: onPlane(at(0, from), start, right, way),
-  })
   /** A quarter round about an axis along the front edge. */
-  const bent = (from: number, z: number, start: number): Patch => ({
-    panel: 'body',
-    bend: 'bent',
-    outline: box(from, from + arc),
-    place: (p) => {
-      const angle = start - (p.y - from) / r
-      return inSpace(p.x, r + r * Math.cos(angle), z + r * Math.sin(angle))
-    },
+  const bent = (y: number, z: number, start: number) => (p: Point) => {
+    const angle = start - (p.y - y) / r
+    return inSpace(p.x, r + r * Math.cos(angle), z + r * Math.sin(angle))
+  }
+  return runs.map(({ edge, start, from, to }): Patch => {
+    const outline = [at(0, start), at(w, start), at(w, start + to - from), at(0, start + to - from)]
+    const flat = (corner: Space, way: Space): Patch => ({
+      panel: 'body',
+      bend: 'flat',
+      outline,
+      place: onPlane(at(0, start), corner, right, way),
+    })
+    switch (edge) {
+      case 'bottom':
+        return flat(inSpace(0, d - from, 0), inSpace(0, -1, 0))
+      case 'front':
+        return flat(inSpace(0, 0, r), UP)
+      case 'top':
+        return flat(inSpace(0, r + from, t), inSpace(0, 1, 0))
+      case 'front, lower round':
+        return { panel: 'body', bend: 'bent', outline, place: bent(start, r, -Math.PI / 2) }
+      default:
+        return { panel: 'body', bend: 'bent', outline, place: bent(start, t - r, Math.PI) }
+    }
   })
-  const y = [0, d - r, d - r + arc + 2 * tuck, d - r + arc + t - 2 * r + 2 * tuck, 0]
-  const top = y[3]! + arc + 2 * tuck
-  return [
-    flat(0, y[1]!, inSpace(0, d, 0), inSpace(0, -1, 0)),
-    ...(r > 0 ? [bent(y[1]!, r, -Math.PI / 2)] : []),
-    ...(t - 2 * r > 1e-6 ? [flat(y[2]!, y[3]!, inSpace(0, 0, r), UP)] : []),
-    ...(r > 0 ? [bent(y[3]!, t - r, Math.PI)] : []),
-    flat(top, top + d - r, inSpace(0, r, t), inSpace(0, 1, 0)),
-  ]
 }

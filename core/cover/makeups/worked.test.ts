@@ -157,7 +157,7 @@ describe('make-ups worked by hand, s 12', () => {
     const c = cover(600, 500, 90, { kind: 'waterfall', closure: CLOSURES['zip-gusset'].usual })
     expect(panelOf(c, 'body').figures.finishedHeight.value).toBeCloseTo(1090 - (4 - Math.PI) * 25, 6)
     const tucked = cover(600, 500, 90, {
-      construction: { kind: 'waterfall', frontRadiusMm: 0, tuckMm: 15 },
+      construction: { kind: 'waterfall', frontRadiusMm: 0, tuckMm: 15, tucks: 1, tuckFromMm: 0 },
       closure: CLOSURES['zip-gusset'].usual,
     })
     // Two tucks on each side edge take twice 15 each.
@@ -355,14 +355,26 @@ describe('buttons, ties and trims by hand', () => {
     const c = cover(600, 400, 80, {
       trims: {
         ...trims,
-        ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'folded', caught: 'at-the-middle' },
+        ties: {
+          places: [{ at: 'edge', row: 'foot', side: 'back', count: 2 }],
+          finishedMm: 15,
+          lengthMm: 200,
+          way: 'folded',
+          caught: 'at-the-middle',
+        },
       },
     })
     expect([panelOf(c, 'tie').times, ...cut(c, 'tie')]).toEqual([2, 424, 60])
     const turned = cover(600, 400, 80, {
       trims: {
         ...trims,
-        ties: { sides: ['back'], perSide: 2, finishedMm: 15, lengthMm: 200, way: 'turned-out', caught: 'at-an-end' },
+        ties: {
+          places: [{ at: 'edge', row: 'foot', side: 'back', count: 2 }],
+          finishedMm: 15,
+          lengthMm: 200,
+          way: 'turned-out',
+          caught: 'at-an-end',
+        },
       },
     })
     expect([panelOf(turned, 'tie').times, ...cut(turned, 'tie')]).toEqual([4, 224, 54])

@@ -114,7 +114,7 @@ function wrapPanel(
   const long = (edge: Tube['closing'], name: string): EdgeDraft => {
     if (!opensLong || edge !== tube.closing) return seamEdge(name, s)
     if (closure.kind === 'zip-seam') return { name, treatment: 'zip', allowances: [tapeFigure(closure.tapeMm)] }
-    return lap ? { name, treatment: 'lap', allowances: lapEdge(lap, allowances) } : seamEdge(name, s)
+    return lap ? { name, treatment: 'lap', allowances: lapEdge(lap, allowances, closure) } : seamEdge(name, s)
   }
   return rectanglePanel(
     {

@@ -7,6 +7,7 @@ import {
   onEdge,
   stretchOf,
   turnAt,
+  type EdgeSource,
   type Outline,
   type Vertex,
 } from '../../outline/index.ts'
@@ -22,7 +23,7 @@ const EAR_RAD = (25 * Math.PI) / 180
 
 /**
  * The same template on every corner that would stand up as an ear: rounded by a share of the
- * thickness, or drawn in by so much over so much of each edge. Where an edge is too short for it,
+ * thickness, drawn in by so much over so much of each edge, or cut off and its ends rounded. Where an edge is too short for it,
  * the template is made smaller for all.
  */
 export function easeCorners(outline: Outline, ears: EarCut, thicknessMm: number): Eased {
@@ -35,6 +36,8 @@ export function easeCorners(outline: Outline, ears: EarCut, thicknessMm: number)
       return rounded(outline, sharp, Math.min(ears.radiusShare * thicknessMm, shortest * ROOM))
     case 'tapered':
       return tapered(outline, sharp, Math.min(ears.overMm, shortest * ROOM), Math.min(ears.inMm, shortest * ROOM * 0.5))
+    case 'cut-off':
+      return cutOff(outline, sharp, Math.min(ears.cutMm, shortest * ROOM), ears.curveMm)
     default:
       return ears satisfies never
   }
@@ -51,6 +54,29 @@ function rounded(outline: Outline, sharp: readonly boolean[], radiusMm: number):
   if (!('outline' in dressed))
     return radiusMm > 1 ? rounded(outline, sharp, radiusMm / 2) : { outline, sources: outline.map((_, i) => i) }
   return { outline: dressed.outline, sources: dressed.sources.map((s) => (s.kind === 'edge' ? s.edge : s.corner)) }
+}
+
+/** Cut off straight, by as much along both edges; then each end of the cut is rounded, as far as there is room. */
+function cutOff(outline: Outline, sharp: readonly boolean[], cutMm: number, curveMm: number): Eased {
+  const cut = dressCorners(
+    outline,
+    sharp.map((is) => (is ? { kind: 'cut', arrivingMm: cutMm, leavingMm: cutMm } : { kind: 'square' })),
+  )
+  if (!('outline' in cut)) return { outline, sources: outline.map((_, i) => i) }
+  const edgeOf = (s: EdgeSource): number => (s.kind === 'edge' ? s.edge : s.corner)
+  const isCut = (i: number) => cut.sources[i]!.kind === 'corner'
+  const before = (i: number) => (i + cut.outline.length - 1) % cut.outline.length
+  const curved = dressCorners(
+    cut.outline,
+    cut.outline.map((_, i) =>
+      isCut(i) || isCut(before(i)) ? { kind: 'round', radiusMm: curveMm } : { kind: 'square' },
+    ),
+  )
+  if (!('outline' in curved))
+    return curveMm > 1
+      ? cutOff(outline, sharp, cutMm, curveMm / 2)
+      : { outline: cut.outline, sources: cut.sources.map(edgeOf) }
+  return { outline: curved.outline, sources: curved.sources.map((s) => edgeOf(cut.sources[edgeOf(s)]!)) }
 }
 
 function tapered(outline: Outline, sharp: readonly boolean[], overMm: number, inMm: number): Eased {

@@ -1,4 +1,4 @@
-import type { ClothRole } from '../../../contract/index.ts'
+import type { ClothRole, ReadyEdge } from '../../../contract/index.ts'
 import { rectangle, type Outline } from '../../outline/index.ts'
 import type { SideName } from '../../seat/index.ts'
 import type { Figure, Operand } from '../../working/index.ts'
@@ -26,6 +26,8 @@ export interface EdgeDraft {
   /** Added one after the other from the sewing line outwards. */
   readonly allowances: readonly Figure[]
   readonly side?: SideName
+  /** The cloth's own edge, where it is one. */
+  readonly ready?: ReadyEdge['is']
 }
 
 /** Sizes over all as sums, and the edges (by name) whose allowances are added to them. */

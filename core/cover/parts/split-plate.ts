@@ -1,6 +1,6 @@
 import { at, boxOf, edgeLength, isSimple, keepLeftOf, wholeOf, type CutOff } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
-import { entered, given, minus, times, type Figure } from '../../working/index.ts'
+import { entered, figure, given, minus, over, plus, times, type Expression, type Figure } from '../../working/index.ts'
 import { halfLap } from '../closures/closure-plan.ts'
 import { spansOf } from '../joins/cut-panel.ts'
 import { onPieces } from '../joins/on-pieces.ts'
@@ -25,6 +25,8 @@ export interface SplitPlate {
   readonly panels: readonly PanelDraft[]
   readonly patches: readonly Patch[]
   readonly slit: SeamPair
+  /** Where the free edges lie when it is closed. */
+  readonly figures: readonly Figure[]
   /** Pairs of the whole bottom plate, on its two parts. */
   readonly ring: (pairs: readonly SeamPair[]) => readonly SeamPair[]
 }
@@ -62,6 +64,7 @@ export function splitPlate(draft: SplitDraft): SplitPlate | null {
         place: isBox ? (p) => inSpace(right.maxX - p.x, p.y + y, 0) : place,
       },
     ],
+    figures: freeEdges(draft, minY, maxY),
     slit: {
       a: { panel: front.id, edge: 'slit', from: 0, to: slitLength },
       b: { panel: back.id, edge: 'slit', from: slitLength, to: 0 },
@@ -77,6 +80,42 @@ export function splitPlate(draft: SplitDraft): SplitPlate | null {
         ]),
       ),
   }
+}
+
+/** Each part reaches half the lap past the line where they meet; how far its edge then lies from the cushion's own. */
+function freeEdges({ share, lapMm, hemMm }: SplitDraft, minY: number, maxY: number): readonly Figure[] {
+  const depth = given(maxY - minY, 'length', 'depth of the bottom')
+  const half = over(given(lapMm, 'length', 'lap'), given(2, 'count', 'parts'))
+  const edge = (id: string, label: string, sum: Expression) =>
+    figure({
+      id: `cover.${id}`,
+      label,
+      quantity: 'length',
+      line: 'net',
+      sum,
+      rule: 'its share of the depth, and half the lap',
+    })
+  return [
+    edge(
+      'frontFlap',
+      'Front part ends, from the front',
+      plus(times(depth, given(share, 'share', 'of the depth')), half),
+    ),
+    edge(
+      'backFlap',
+      'Back part ends, from the back',
+      plus(times(depth, given(1 - share, 'share', 'of the depth')), half),
+    ),
+    entered({
+      id: 'cover.flapFold',
+      label: 'Folded in at each free edge',
+      quantity: 'length',
+      value: hemMm,
+      rule: 'the hem, marked before it is turned',
+      setBy: 'job',
+      change: 'make-up.construction',
+    }),
+  ]
 }
 
 /** A part of the bottom plate; of a rectangle its size is said as a sum. */

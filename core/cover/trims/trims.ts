@@ -1,29 +1,31 @@
 import type { Grip, Handles, Side, Ties, Trims, Vents } from '../../../contract/index.ts'
-import { edgeLength, onEdge, type Point } from '../../outline/index.ts'
-import { alongSide, sideLength, type CushionSize, type Solid } from '../../seat/index.ts'
+import type { CushionSize, Solid } from '../../seat/index.ts'
 import { figure, given, minus, plus, times } from '../../working/index.ts'
 import type { Allowances } from '../allowances.ts'
 import type { Fitting } from '../cover.ts'
 import type { Mark } from '../panel.ts'
 import type { PanelDraft } from '../parts/index.ts'
+import { shares, singlePlaces, type TrimPlace } from './places.ts'
 import { stripPanel } from './strip-panel.ts'
 
 export interface TrimPlan {
   readonly panels: readonly PanelDraft[]
   readonly fittings: readonly Fitting[]
-  /** Places on the edge of a plate, by side, as shares of the side's length. */
-  readonly marks: readonly {
-    readonly side: Side
-    readonly share: number
-    readonly kind: Mark['kind']
-    readonly label: string
-  }[]
+  /** What is marked, and where on the cushion that is. */
+  readonly marks: readonly TrimMark[]
+}
+
+export interface TrimMark {
+  readonly kind: Mark['kind']
+  readonly label: string
+  /** A vent stands half way down the boxing of its side. */
+  readonly place: TrimPlace
 }
 
 /** Ties, handles, vents and grip: strips to cut, things to buy, places to mark. */
 export function planTrims(trims: Trims, solid: Solid, allowances: Allowances): TrimPlan {
   const parts = [
-    trims.ties && tiesOf(trims.ties, allowances),
+    trims.ties && tiesOf(trims.ties, solid, allowances),
     trims.handles && handlesOf(trims.handles, allowances),
     trims.vents && ventsOf(trims.vents),
     gripOf(trims.grip, solid),
@@ -36,17 +38,11 @@ export function planTrims(trims: Trims, solid: Solid, allowances: Allowances): T
   }
 }
 
-/** Evenly along a side, the first and last a sixth from its ends; a single one in the middle. */
-const along = (side: Side, count: number, kind: Mark['kind'], label: string): TrimPlan['marks'] =>
-  Array.from({ length: count }, (_, i) => ({
-    side,
-    share: count === 1 ? 0.5 : 1 / 6 + ((2 / 3) * i) / (count - 1),
-    kind,
-    label,
-  }))
+const alongSides = (side: Side, count: number, kind: Mark['kind'], label: string): TrimPlan['marks'] =>
+  shares(count).map((share) => ({ kind, label, place: { on: 'edge', row: 'foot', side, share } }))
 
 /** Folded to the middle and edge-stitched: four times the finished width; turned out: twice it and a seam. */
-function tiesOf(ties: Ties, allowances: Allowances): TrimPlan {
+function tiesOf(ties: Ties, solid: Solid, allowances: Allowances): TrimPlan {
   const finished = given(ties.finishedMm, 'length', 'finished width')
   const width =
     ties.way === 'folded' ? times(given(4, 'plain', 'layers'), finished) : times(2, plus(finished, allowances.seamMm))
@@ -55,7 +51,8 @@ function tiesOf(ties: Ties, allowances: Allowances): TrimPlan {
     times(tails, given(ties.lengthMm, 'length', 'one tail')),
     times(given(2, 'count', 'ends'), allowances.seamMm),
   )
-  const count = ties.sides.length * ties.perSide * (ties.caught === 'at-the-middle' ? 1 : 2)
+  const places = ties.places.flatMap((p) => singlePlaces(p, solid))
+  const count = places.length * (ties.caught === 'at-the-middle' ? 1 : 2)
   return {
     panels: [
       stripPanel(
@@ -70,7 +67,7 @@ function tiesOf(ties: Ties, allowances: Allowances): TrimPlan {
       ),
     ],
     fittings: [],
-    marks: ties.sides.flatMap((side) => along(side, ties.perSide, 'tie', 'tie')),
+    marks: places.map((place) => ({ kind: 'tie', label: 'tie', place })),
   }
 }
 
@@ -106,7 +103,7 @@ function handlesOf(handles: Handles, allowances: Allowances): TrimPlan {
       ),
     ],
     fittings: fitting,
-    marks: along(handles.side, handles.count, 'tie', 'handle'),
+    marks: alongSides(handles.side, handles.count, 'tie', 'handle'),
   }
 }
 
@@ -126,7 +123,7 @@ const ventsOf = ({ side, count }: Vents): TrimPlan => ({
       note: 'brass or plastic, no steel',
     },
   ],
-  marks: along(side, count, 'vent', 'vent'),
+  marks: alongSides(side, count, 'vent', 'vent'),
 })
 
 /** Whether what keeps a cushion from slipping leaves room for itself on its base. */
@@ -191,16 +188,4 @@ function gripOf(grip: Grip, solid: Solid): TrimPlan | null {
     default:
       return grip satisfies never
   }
-}
-
-/** A place on the edge of a panel that lies at a side; null where it has no such edge. */
-export function markOnSide(panel: PanelDraft, side: Side, share: number): Point | null {
-  const place = placeOnSide(panel, side, share)
-  return place && onEdge(panel.finished, place.edge, place.atMm / edgeLength(panel.finished, place.edge))
-}
-
-/** The edge on which a share of a side falls, and how far along that edge. */
-export function placeOnSide({ finished, edges }: PanelDraft, side: Side, share: number): ReturnType<typeof alongSide> {
-  const of = { outline: finished, edges }
-  return alongSide(of, side, share * sideLength(of, side))
 }

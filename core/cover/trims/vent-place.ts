@@ -3,7 +3,7 @@ import { at, boxOf, edgeLength, onEdge, outwardOn, type Point } from '../../outl
 import type { CoverDraft } from '../cover.ts'
 import { edgeIndex, isTopPlate } from '../panel.ts'
 import { partnerPlace } from '../seam.ts'
-import { placeOnSide } from './trims.ts'
+import { placeOnSide } from './side-places.ts'
 
 /**
  * Half way down the boxing below a place on the top plate's side; null where no boxing is sewn there, or a zip runs in

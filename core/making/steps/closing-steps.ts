@@ -1,4 +1,5 @@
-import { seamLength } from '../../cover/index.ts'
+import type { Ties } from '../../../contract/index.ts'
+import { seamLength, usualShut } from '../../cover/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
 import { given, over } from '../../working/index.ts'
 import { act, type Act } from '../acts/act.ts'
@@ -200,6 +201,7 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
     says: readonly string[],
     kind: 'close' | 'top-stitch' | 'roll',
     checks: readonly string[],
+    hands = 1,
   ) =>
     act(
       step({
@@ -209,7 +211,12 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
         says: [`${say(mm)}${design.design.count > 1 ? ` on each of ${design.design.count}` : ''}.`, ...says],
         checks,
         resource: kind === 'close' ? 'bench' : 'machine',
-        work: lengthOfWork(kind, named('sew'), [{ count: design.design.count, mm }], 'the opening'),
+        work: lengthOfWork(
+          kind,
+          named('sew'),
+          [{ count: hands * design.design.count, mm }],
+          hands > 1 ? 'the opening, by two' : 'the opening',
+        ),
         sews: { design: design.design.id, seam: seam.letter },
       }),
       thing,
@@ -226,24 +233,43 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
       'roll',
       ['The roll is as the others.'],
     )
-  if (pockets.length > 1)
-    return sewn(
-      `Close${where}`,
-      [
-        `Turn the end in, top-stitch it shut${pocket === 'back' && trims.ties ? '; the ties of the top are caught there' : ''}.`,
-      ],
-      'top-stitch',
-      ['Straight, both layers caught all along.'],
-    )
-  return sewn(
-    garment.layer === 'inner' ? 'Base to the sides, the block in it' : 'Sew it shut',
-    [
-      'Ladder stitch, small, doubled thread.',
-      ...(closure.kind === 'sewn-shut' && garment.layer === 'cover' && cover.panels.length > 1
-        ? ['Bend the cushion backwards once.']
-        : []),
-    ],
-    'close',
-    ['No stitch shows.'],
-  )
+  const way = closure.kind === 'sewn-shut' && garment.layer === 'cover' ? closure.shut : undefined
+  const pocketTies = pocket === 'back' && isTiedAtTheTop(trims.ties) ? '; the ties of the top are caught there' : ''
+  switch (garment.layer === 'inner' ? 'by-hand' : (way ?? usualShut(construction.kind))) {
+    case 'top-stitched':
+      return sewn(`Close${where}`, [`Turn the end in, top-stitch it shut${pocketTies}.`], 'top-stitch', [
+        'Straight, both layers caught all along.',
+      ])
+    case 'held-down':
+      return sewn(
+        `Close${where} by machine, the filling held down`,
+        [
+          `Press the filling back from the opening: in film with the air drawn out, or by a second pair of hands${pocketTies}.`,
+          'Stitch close to the fold, from end to end, then let it rise.',
+        ],
+        'top-stitch',
+        ['Straight, both layers caught all along; the filling has come up behind the seam.'],
+        HELD_BY,
+      )
+    case 'by-hand':
+      return sewn(
+        garment.layer === 'inner' ? 'Base to the sides, the block in it' : `Sew it shut${where}`,
+        [
+          'Ladder stitch, small, doubled thread.',
+          ...(pocketTies === '' ? [] : ['The ties of the top are caught there.']),
+          ...(closure.kind === 'sewn-shut' && garment.layer === 'cover' && cover.panels.length > 1
+            ? ['Bend the cushion backwards once.']
+            : []),
+        ],
+        'close',
+        ['No stitch shows.'],
+      )
+  }
 }
+
+/** One sews, one holds the filling down. */
+const HELD_BY = 2
+
+/** The far end of a hinged pair's back is its top. */
+const isTiedAtTheTop = (ties: Ties | null): boolean =>
+  ties?.places.some((p) => p.at === 'edge' && p.side === 'back') ?? false

@@ -121,6 +121,14 @@ function cutting(of: OrderOf, lay: ClothLay, i: number): readonly Step[] {
       resource: 'table',
       title: `Mark out the ${lay.cloth.name}`,
       says: [
+        ...(lay.isFolded
+          ? [
+              'Fold it lengthwise, right side in, selvedge on selvedge, and pin it: every line is cut through both layers.',
+              ...(lay.pieces.some((p) => p.way === 'on-the-fold')
+                ? ['What is marked on the fold is not cut there: opened out it is whole.']
+                : []),
+            ]
+          : []),
         `${count} pieces by the chalk list, from the starting end on.`,
         ...(lay.cloth.nap === 'one-way' ? ['Every arrow the way of the pile.'] : []),
       ],
@@ -147,7 +155,12 @@ function cutting(of: OrderOf, lay: ClothLay, i: number): readonly Step[] {
       part: 'cloth',
       resource: 'table',
       title: `Cut the ${lay.cloth.name}`,
-      says: ['On the cut line: allowances are counted in.'],
+      says: [
+        'On the cut line: allowances are counted in.',
+        ...(lay.pieces.some((p) => p.qty > 1)
+          ? ['Of equal pieces the first, once checked, is the template of the rest.']
+          : []),
+      ],
       checks: ['Notches no deeper than half the allowance.'],
       work: lengthOfWork(
         'cut-cloth',

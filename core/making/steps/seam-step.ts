@@ -1,5 +1,5 @@
-import type { Construction } from '../../../contract/index.ts'
-import { seamLength, type Cover, type Panel, type Seam } from '../../cover/index.ts'
+import type { Construction, ZipEnds } from '../../../contract/index.ts'
+import { isPressedOn, seamLength, type Cover, type Panel, type Seam } from '../../cover/index.ts'
 import { distance } from '../../outline/index.ts'
 import type { DesignPlan } from '../../planned/index.ts'
 import type { InWork } from '../acts/garments.ts'
@@ -38,7 +38,7 @@ export function seamStep(sewn: SewnCover, seam: Seam): Step {
         ? [`${of.say(length)}${design.design.count > 1 ? ` on each of ${design.design.count} cushions` : ''}.`]
         : []),
       ...seamSays(seam, cover, design.part.makeUp.construction.kind),
-      ...(isHingedRound(design, seam) ? ['Ties caught between the layers, at the hinge and at the top.'] : []),
+      ...hingedTies(design, seam),
       ...(letters.length > 0 ? [`Notches ${letters.join(' ')} meet.`] : []),
     ],
     checks: checksOf(seam, design),
@@ -49,9 +49,16 @@ export function seamStep(sewn: SewnCover, seam: Seam): Step {
   })
 }
 
-/** The ties of a hinged pair are sewn in with its sides. */
-const isHingedRound = ({ part: { makeUp } }: DesignPlan, seam: Seam): boolean =>
-  makeUp.construction.kind === 'hinged-pair' && seam.kind === 'plate' && makeUp.trims.ties !== null
+/** The ties of a hinged pair are sewn in with its sides: those of the hinge, and those at the ends of its edges. */
+function hingedTies({ part: { makeUp } }: DesignPlan, seam: Seam): readonly string[] {
+  if (makeUp.construction.kind !== 'hinged-pair' || seam.kind !== 'plate' || !makeUp.trims.ties) return []
+  const { places } = makeUp.trims.ties
+  const where = [
+    ...(places.some((p) => p.at === 'hinge') ? ['at the hinge'] : []),
+    ...(places.some((p) => p.at === 'edge' && (p.side === 'left' || p.side === 'right')) ? ['along the sides'] : []),
+  ]
+  return where.length > 0 ? [`Ties caught between the layers, ${where.join(' and ')}.`] : []
+}
 
 /** A divider joins no edges: it is as long as the line chalked for it. */
 const dividerMm = (cover: Cover): number =>
@@ -112,10 +119,20 @@ function closureSays(
       return ['Lapped, and tacked at both ends only.']
     case 'zip-gusset':
     case 'zip-seam':
+      return [
+        'Both sides of the zip marked from the same end; the slider put on before the ends are held.',
+        zipEndSays(choice.ends),
+        ...notes,
+      ]
     case 'horseshoe':
       return ['Both sides of the zip marked from the same end; the slider put on before the ends are held.', ...notes]
     case 'hook-and-loop':
     case 'snap-tape':
+      if (isPressedOn(choice))
+        return [
+          'Iron the hem flat, press the tape on within it, from the same end on both halves; let it set before it is closed.',
+          ...notes,
+        ]
       return [
         built === 'wrapped-tube'
           ? 'The first half of the tape now, clear of the seams; the second with the cover on the body.'
@@ -132,6 +149,19 @@ function closureSays(
       return notes
     default:
       return choice satisfies never
+  }
+}
+
+function zipEndSays(ends: ZipEnds = { kind: 'sewn-across' }): string {
+  switch (ends.kind) {
+    case 'sewn-across':
+      return 'Sew across both ends of the tape, back and forth, so that the slider cannot run off.'
+    case 'stops':
+      return 'Clamp a stop on both ends of the chain.'
+    case 'tabs':
+      return 'Fold a tab over each end of the tape and stitch it down.'
+    default:
+      return ends satisfies never
   }
 }
 

@@ -1,10 +1,11 @@
-import type { Cover, Panel } from '../../cover/index.ts'
+import type { Cover } from '../../cover/index.ts'
 import { finishingWords, seamLength, type Seam } from '../../cover/index.ts'
 import { edgeLength } from '../../outline/index.ts'
 import { act, type Act, type Deed } from '../acts/act.ts'
 import { type InWork } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
 import { nameOf, prefixOf } from './names.ts'
+import { flatTiedPanels, madeTrims, tiesOntoFlat } from './trim-steps.ts'
 import { triedOn, trimmed } from './try-on-steps.ts'
 import { backed, backedPanels, joinsPieces, piecesIn } from './layer-steps.ts'
 import { seamStep, type Sewn } from './seam-step.ts'
@@ -33,7 +34,10 @@ export function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
       ? [
           ...on(backed(sewn), { kind: 'onto-flat', panels: backedPanels(cover) }, joins),
           ...on(piping(sewn), { kind: 'onto-flat', panels: pipedPanels(cover) }, joins),
-          ...on(sewnOn(sewn)),
+          ...on(madeTrims(sewn)),
+          ...(layer === 'cover'
+            ? on(tiesOntoFlat(sewn), { kind: 'onto-flat', panels: flatTiedPanels(cover) }, joins)
+            : []),
           ...on(hems(sewn), { kind: 'onto-flat', panels: hemmedPanels(cover) }, joins),
           ...(layer === 'cover' ? baseActs(sewn) : []),
         ]
@@ -105,43 +109,13 @@ function piping({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
   ]
 }
 
-/** Ties, handles, vents: made before they are caught in a seam. */
-/** What is made beforehand, by its kinds. */
-const namesOf = (trims: readonly Panel[], hasVents: boolean): string =>
-  [...new Set(trims.map((p) => `${p.name.toLowerCase()}s`)), ...(hasVents ? ['vents'] : [])].join(', ')
-
-function sewnOn({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
-  const trims = cover.panels.filter((p) => p.role === 'trim')
-  const wanted = design.part.makeUp.trims.vents
-  const vents = wanted && prefix.endsWith('liner.') === false ? wanted.count : 0
-  const count = design.design.count * (trims.reduce((sum, p) => sum + p.times, 0) + vents)
-  if (count === 0) return []
-  return [
-    step({
-      id: `${prefix}trims`,
-      part: 'sewing',
-      resource: 'machine',
-      title: `${name}Make ${namesOf(trims, vents > 0)}`,
-      says: [
-        ...trims.map(
-          (p) =>
-            `${p.times} ${p.name.toLowerCase()} for each cushion, cut ${of.say(p.figures.cutWidth.value)} x ${of.say(p.figures.cutHeight.value)}.`,
-        ),
-        ...(vents > 0 ? [`${vents} vents in each boxing, at their marks.`] : []),
-      ],
-      work: countOfWork('tie', `${prefix}trims`, count, 'every one'),
-      safety: ['long-cords'],
-    }),
-  ]
-}
-
 /** Edges that are turned in and stitched, whether they lap or hang free. */
 const hemmed = (cover: Cover) =>
   cover.panels
     .filter((p) => p.role !== 'trim')
     .flatMap((p) =>
       p.edges.flatMap((e, i) =>
-        e.treatment === 'hem' || e.treatment === 'lap'
+        (e.treatment === 'hem' || e.treatment === 'lap') && !e.ready
           ? [{ panel: p, edge: e.name, mm: edgeLength(p.finished, i) }]
           : [],
       ),

@@ -1,0 +1,181 @@
+import type { Cloth, LayPiece } from '../../../contract/index.ts'
+import { cutOutline, finishedEdgeLength, FOLD_EDGE, halfPanel, notchOnPiece } from '../../cover/index.ts'
+import { boxOf, flatten } from '../../outline/index.ts'
+import type { ClothLay, LaidPiece } from '../cloth-lay.ts'
+import { CHORD_MM } from '../chord.ts'
+import { edgeAt } from '../ready-sides.ts'
+import { foldTurn, pairTurns, widthIn } from './mirror.ts'
+
+/**
+ * The lay of a cloth folded lengthwise, right side in: half as wide, the fold at its right. What comes in mirrored pairs
+ * is cut once through both layers; what is alone or too wide, and the same left and right, is cut as half on the fold; of what has no
+ * partner a second one comes, and is spare.
+ */
+export function foldedLay(flat: ClothLay): ClothLay {
+  const laidOn = foldedCloth(flat.laidOn)
+  const usableMm = laidOn.widthMm - laidOn.selvedgeMm[0]
+  const cut = foldedCuts(flat, usableMm)
+  return {
+    ...flat,
+    isFolded: true,
+    laidOn,
+    pieces: cut.map((c) => c.laid),
+    usableMm,
+    problem: {
+      ...flat.problem,
+      version: 2,
+      cloth: {
+        ...flat.problem.cloth,
+        width: laidOn.widthMm,
+        selvedge: laidOn.selvedgeMm,
+        flaws: laidOn.flaws.map((f) => [f.xMm, f.yMm, f.widthMm, f.lengthMm]),
+      },
+      pieces: cut.map((c) => c.piece),
+    },
+  }
+}
+
+/** Both selvedges lie on each other; a flaw of either layer is one of both. */
+function foldedCloth(cloth: Cloth): Cloth {
+  const half = cloth.widthMm / 2
+  return {
+    ...cloth,
+    widthMm: half,
+    selvedgeMm: [Math.max(...cloth.selvedgeMm), 0],
+    flaws: cloth.flaws.flatMap((f) => {
+      const [from, to] = [f.xMm, f.xMm + f.widthMm]
+      const below = from < half ? [{ ...f, widthMm: Math.min(to, half) - from }] : []
+      const above = to > half ? [{ ...f, xMm: cloth.widthMm - to, widthMm: to - Math.max(from, half) }] : []
+      return [...below, ...above]
+    }),
+  }
+}
+
+interface Cut {
+  readonly laid: LaidPiece
+  readonly piece: LayPiece
+}
+
+/** One copy of a piece that has no partner yet. */
+interface Single {
+  readonly laid: LaidPiece
+  readonly piece: LayPiece
+}
+
+function foldedCuts({ pieces, problem }: ClothLay, usableMm: number): readonly Cut[] {
+  const narrow = (piece: LayPiece, other: LayPiece): readonly number[] =>
+    pairTurns(piece, other).filter((t) => widthIn(piece.outline, t) <= usableMm + 1e-6)
+  const all = pieces.map((laid, i): Cut => ({ laid, piece: problem.pieces[i]! }))
+  const cuts: Cut[] = []
+  const singles: Single[] = []
+  for (const { laid, piece } of all) {
+    const turns = piece.qty > 1 ? narrow(piece, piece) : []
+    const pairs = turns.length > 0 ? piece.qty >> 1 : 0
+    if (pairs > 0) cuts.push(cutOf(laid, piece, { qty: pairs, turns, way: 'two-at-once' }))
+    for (let k = 2 * pairs; k < piece.qty; k++) singles.push({ laid, piece })
+  }
+  while (singles.length > 0) {
+    const single = singles.shift()!
+    const partner = partnerOf(single, singles, narrow)
+    if (partner) {
+      const [other] = singles.splice(partner.at, 1)
+      cuts.push(
+        cutOf(single.laid, single.piece, {
+          qty: 1,
+          turns: partner.turns,
+          way: 'two-at-once',
+          id: `${single.piece.id}+${other!.piece.id}`,
+          name: `${single.laid.name}, with ${other!.laid.name}`,
+          alsoOf: other!.laid.of,
+        }),
+      )
+    } else
+      cuts.push(
+        onTheFold(single) ?? cutOf(single.laid, single.piece, { qty: 1, turns: single.piece.turns, way: 'one-spare' }),
+      )
+  }
+  return merged(cuts)
+}
+
+/** The nearest single that is its mirror image: of its own cushion first, as they stand in order. */
+function partnerOf(
+  { laid, piece }: Single,
+  singles: readonly Single[],
+  turnsOfPair: (a: LayPiece, b: LayPiece) => readonly number[],
+): { at: number; turns: readonly number[] } | null {
+  const own = (s: Single) =>
+    s.laid.of && laid.of && s.laid.of.cushion === laid.of.cushion && s.laid.of.part === laid.of.part ? 0 : 1
+  const order = singles.map((_, i) => i).toSorted((a, b) => own(singles[a]!) - own(singles[b]!) || a - b)
+  for (const i of order) {
+    const turns = turnsOfPair(piece, singles[i]!.piece)
+    if (turns.length > 0) return { at: i, turns }
+  }
+  return null
+}
+
+interface CutAs {
+  readonly qty: number
+  readonly turns: readonly number[]
+  readonly way: LaidPiece['way']
+  readonly id?: string
+  readonly name?: string
+  readonly alsoOf?: LaidPiece['of']
+}
+
+function cutOf(
+  laid: LaidPiece,
+  piece: LayPiece,
+  { qty, turns, way, id = piece.id, name = laid.name, alsoOf }: CutAs,
+): Cut {
+  return {
+    laid: { ...laid, id, name, qty, way, ...(alsoOf ? { alsoOf } : {}) },
+    // Both layers have their selvedges at the left.
+    piece: {
+      ...piece,
+      id,
+      qty,
+      turns: [...turns],
+      ...(piece.sides ? { sides: piece.sides.map((s) => ({ ...s, of: 'left' as const })) } : {}),
+    },
+  }
+}
+
+/** Half of a piece, its middle on the fold; null for a strip, or where it is not the same left and right. */
+function onTheFold({ laid, piece }: Single): Cut | null {
+  const turn = foldTurn(piece)
+  const panel = laid.of?.panel
+  if (turn === null || !panel || piece.sides) return null
+  const axis = turn % 180 === 0 ? 'x' : 'y'
+  const { minX, maxX, minY, maxY } = boxOf(panel.finished)
+  const half = halfPanel(
+    panel,
+    axis,
+    axis === 'x' ? (minX + maxX) / 2 : (minY + maxY) / 2,
+    // What lies at the left on the cloth is kept.
+    turn === 0 || turn === 270 ? 'before' : 'after',
+  )
+  if (!half) return null
+  const cut = cutOutline(half)
+  const outline = flatten(cut, CHORD_MM).map((p): [number, number] => [p.x, p.y])
+  const middle = notchOnPiece(half, {
+    letter: '',
+    edge: FOLD_EDGE,
+    atMm: finishedEdgeLength(half, FOLD_EDGE) / 2,
+  }).below(0)
+  return {
+    laid: { ...laid, qty: 1, cut, of: { ...laid.of!, panel: half }, way: 'on-the-fold' },
+    piece: { ...piece, qty: 1, outline, turns: [turn], sides: [{ edge: edgeAt(outline, middle), of: 'right' }] },
+  }
+}
+
+/** Copies of one piece that are cut in one way are counted together; each id stands once. */
+function merged(cuts: readonly Cut[]): readonly Cut[] {
+  const byKey = new Map<string, Cut>()
+  for (const { laid, piece } of cuts) {
+    const id = laid.way === 'two-at-once' ? piece.id : `${piece.id} ${laid.way}`
+    const known = byKey.get(id)
+    const qty = piece.qty + (known?.piece.qty ?? 0)
+    byKey.set(id, { laid: { ...laid, id, qty }, piece: { ...piece, id, qty } })
+  }
+  return [...byKey.values()]
+}
