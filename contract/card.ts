@@ -83,7 +83,7 @@ export const JobCard = z.strictObject({
         .nullable(),
     }),
   ),
-  times: z.array(z.strictObject({ work: z.array(WorkUnits), workedMin: z.number() })),
+  times: z.array(z.strictObject({ work: z.array(WorkUnits), workedMin: z.number(), by: z.string() })),
   /** What was left on an edge to be trimmed at the try-on, and what came off. */
   trimmed: z.array(
     z.strictObject({

@@ -103,7 +103,7 @@ export {
 export { Charges, GivenQuote, Stage, Terms } from './terms.ts'
 export { type BodySizes, Inside, KeepOrNot, OldBody, PartWork, There, ThingThere } from './there.ts'
 export { Trim, TrimUnit, TrimUse } from './trims.ts'
-export { Calendar, Learned, MachineCard, Rates, Resource, WorkKind, Workshop } from './workshop.ts'
+export { BenchHand, Calendar, Learned, MachineCard, Rates, Resource, WorkKind, Workshop } from './workshop.ts'
 export {
   AccessState,
   ARCHIVE_FORMAT,

@@ -126,11 +126,19 @@ export const Learned = z.discriminatedUnion('kind', [
 ])
 export type Learned = z.infer<typeof Learned>
 
+/** Who works at the bench: a beginner takes so many times as long as the rates say. */
+export const BenchHand = z.strictObject({
+  name: Words(40).min(1, 'wants a name'),
+  factor: z.number().min(0.5, 'is less than half the time').max(5, 'is more than five times as long'),
+})
+export type BenchHand = z.infer<typeof BenchHand>
+
 export const Workshop = z.strictObject({
   calendar: Calendar,
   rates: Rates,
   charges: Charges,
   machineCards: z.array(MachineCard).max(60),
   learned: z.array(Learned).max(500),
+  people: z.array(BenchHand).max(60).default([]).describe('whoever is not named works by the rates'),
 })
 export type Workshop = z.infer<typeof Workshop>

@@ -1,5 +1,5 @@
 import { expect, test } from './own-shop.ts'
-import { figure, makeUpPage, pick, saved, start, station, typeLine } from './steps.ts'
+import { makeUpPage, pick, saved, start, station, typeLine } from './steps.ts'
 
 test('ties by place, from the fields to the bench', async ({ page }) => {
   await start(page, 'seat 600 x 500 x 100 times 2')

@@ -21,21 +21,21 @@ export interface Margins {
 
 export function useScale(place: Ref<HTMLElement | null>, box: Ref<Box>, margins: Margins): Ref<Scale> {
   const { width, height } = useElementSize(place, { width: 700, height: 460 })
-  return computed(() => {
-    const { minX, minY, maxX, maxY } = box.value
-    const freeW = Math.max(50, width.value - margins.left - margins.right)
-    const freeH = Math.max(50, height.value - margins.top - margins.bottom)
-    const k = Math.min(freeW / Math.max(1, maxX - minX), freeH / Math.max(1, maxY - minY))
-    const left = margins.left + (freeW - k * (maxX - minX)) / 2
-    const top = margins.top + (freeH - k * (maxY - minY)) / 2
-    return {
-      width: width.value,
-      height: height.value,
-      k,
-      x: (mm) => left + (mm - minX) * k,
-      y: (mm) => top + (maxY - mm) * k,
-    }
-  })
+  return computed(() => scaleWithin({ width: width.value, height: height.value }, box.value, margins))
+}
+
+/** The scale of a drawing of a given size, as of one on paper. */
+export function scaleWithin(
+  { width, height }: { readonly width: number; readonly height: number },
+  { minX, minY, maxX, maxY }: Box,
+  margins: Margins,
+): Scale {
+  const freeW = Math.max(50, width - margins.left - margins.right)
+  const freeH = Math.max(50, height - margins.top - margins.bottom)
+  const k = Math.min(freeW / Math.max(1, maxX - minX), freeH / Math.max(1, maxY - minY))
+  const left = margins.left + (freeW - k * (maxX - minX)) / 2
+  const top = margins.top + (freeH - k * (maxY - minY)) / 2
+  return { width, height, k, x: (mm) => left + (mm - minX) * k, y: (mm) => top + (maxY - mm) * k }
 }
 
 /** An outline, arcs and all, as the `d` of an SVG path. */

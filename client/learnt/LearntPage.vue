@@ -9,6 +9,7 @@ import ShopPage from '../ui/ShopPage.vue'
 import { dayOf } from '../ui/today.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 import EvidenceChart from './EvidenceChart.vue'
+import PeopleTable from './PeopleTable.vue'
 import RateTable from './RateTable.vue'
 
 /** What fits and times say, with their evidence; accepted or left, and taken back as easily. */
@@ -16,7 +17,7 @@ const shop = useShop()
 const live = useLive()
 const { failed, attempt } = useAttempt()
 const jobs = shallowRef<readonly JobSummary[]>([])
-const evidence = computed(() => joined(jobs.value.map((j) => evidenceOf(j, shop.workshop.rates))))
+const evidence = computed(() => joined(jobs.value.map((j) => evidenceOf(j, shop.workshop.rates, shop.workshop.people))))
 const learned = computed(() => shop.workshop.learned)
 const found = computed(() => proposals(evidence.value, learned.value, dayOf(new Date())))
 const read = async () => {
@@ -87,7 +88,10 @@ const keep = (list: readonly Learned[], first: () => Promise<void>) =>
         </p>
       </section>
     </div>
-    <RateTable />
+    <div class="column">
+      <PeopleTable />
+      <RateTable />
+    </div>
   </ShopPage>
 </template>
 

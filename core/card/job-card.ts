@@ -126,10 +126,10 @@ function workedPart(job: Job, plan: WorkedPlan): WorkedPart {
     },
     fits: fitsOf(job, plan),
     times: steps.flatMap((s) => {
-      const { doneAt, workedS } = recordOf(job, s.id)
+      const { doneAt, workedS, doneBy } = recordOf(job, s.id)
       return doneAt === null || workedS < LEAST_WORKED_S || s.work.length === 0
         ? []
-        : [{ work: s.work.map((w) => ({ kind: w.kind, units: unitsOf(w) })), workedMin: workedS / 60 }]
+        : [{ work: s.work.map((w) => ({ kind: w.kind, units: unitsOf(w) })), workedMin: workedS / 60, by: doneBy }]
     }),
     trimmed: steps.flatMap((s) => trimmedIn(job, plan, s)),
     used: laid.flatMap(({ cloth, mm }) => {

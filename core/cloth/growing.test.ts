@@ -301,7 +301,7 @@ it('over random make-ups, cloths and directions: what is matched meets at every 
           }
       },
     ),
-    { numRuns: 400 },
+    { numRuns: 500 },
   )
   expect(meetings).toBeGreaterThan(8)
   expect(seams).toBeGreaterThan(60)

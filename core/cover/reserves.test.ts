@@ -5,7 +5,7 @@ import { jobOf, newSeat } from '../job/index.ts'
 import { plannedWith, workOrder } from '../making/index.ts'
 import { boxOf } from '../outline/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
-import { cutOutline, marksOnPiece, panelOf, usualMakeUp } from './index.ts'
+import { acrossTheWholeCloth, cutOutline, marksOnPiece, panelOf, usualMakeUp } from './index.ts'
 
 const tube = (mm: number): PartJob => ({
   ...keepersBenchPart(),
@@ -43,4 +43,27 @@ describe('a wrap left 25 longer at its right end', () => {
     // 7 of it was wanted.
     expect(then.parts[0]!.makeUp.reserves).toEqual([{ panel: 'body', edge: 'right', mm: 7 }])
   })
+})
+
+describe('plates across the whole cloth, trimmed later', () => {
+  const bench = (width: number): PartJob => ({
+    ...keepersBenchPart(),
+    seat: { ...newSeat('singles', width, 450, 80, 1), clearanceMm: 0 },
+    makeUp: usualMakeUp('boxed'),
+    cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
+  })
+  const whole = (part: PartJob) =>
+    acrossTheWholeCloth(onlyDesign(worked(part)).cover.whole.panels, part.cloth, part.makeUp.reserves)
+  it('1300 wide on 1350 usable: 1324 is cut, 26 is left on one side of both plates; taken, nothing more is', () => {
+    const reserves = [...whole(bench(1300))]
+    expect(reserves.map((r) => [r.panel, r.mm])).toEqual([
+      ['top-plate', 26],
+      ['bottom-plate', 26],
+    ])
+    const taken = { ...bench(1300), makeUp: { ...bench(1300).makeUp, reserves } }
+    const { cover } = onlyDesign(worked(taken))
+    expect(panelOf(cover, 'top-plate').figures.cutWidth.value).toBeCloseTo(1350, 6)
+    expect(whole(taken)).toEqual(reserves)
+  })
+  it('where something goes beside them it is not offered', () => expect(whole(bench(1100))).toEqual([]))
 })

@@ -41,6 +41,7 @@ export const USUAL_WORKSHOP: Workshop = {
     unpick: 4,
     steam: 5,
   },
+  people: [],
   charges: { hourRate: 38, markUpShare: 0.25, wasteShare: 0.05, taxShare: 0.2, depositShare: 0.5, roundTo: 0.5 },
   machineCards: [
     {

@@ -1,5 +1,6 @@
-import type { JobCard, Rates, WorkKind } from '../../contract/index.ts'
+import type { BenchHand, JobCard, Rates, WorkKind } from '../../contract/index.ts'
 import type { Firmness } from '../filling/index.ts'
+import { paceOf } from '../making/index.ts'
 
 /** One cushion: what was planned and what was measured on the seat, mm. */
 export interface FitEvidence {
@@ -59,10 +60,11 @@ export interface Evidence {
   readonly trims: readonly TrimEvidence[]
 }
 
-/** What the logs of a job say, from its card. Times are held against the rates as entered, without what was learnt. */
+/** What the logs of a job say, from its card. Times are held against the rates as entered, without what was learnt, and without a beginner's pace. */
 export function evidenceOf(
   { ticket, card }: { readonly ticket: string; readonly card: JobCard },
   rates: Rates,
+  people: readonly BenchHand[] = [],
 ): Evidence {
   return {
     fits: card.fits.map((f) => ({
@@ -80,7 +82,9 @@ export function evidenceOf(
         .map((w) => ({ kind: w.kind, min: w.units * rates[w.kind] }))
         .toSorted((x, y) => y.min - x.min)
       const plannedMin = minutes.reduce((sum, m) => sum + m.min, 0)
-      return minutes[0] && plannedMin > 0 ? [{ ticket, work: minutes[0].kind, plannedMin, workedMin: t.workedMin }] : []
+      return minutes[0] && plannedMin > 0
+        ? [{ ticket, work: minutes[0].kind, plannedMin, workedMin: t.workedMin / paceOf(people, t.by) }]
+        : []
     }),
     cloths: card.used.map((u) => ({ ...u, ticket })),
     trims: card.trimmed.map((t) => ({ ...t, ticket })),

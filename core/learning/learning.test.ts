@@ -238,6 +238,11 @@ describe('evidence of a job', () => {
     expect(fits.map((f) => [f.cushion, f.measured.widthMm, Number(f.planned.widthMm.toFixed(1)), f.foam])).toEqual([
       ['2', 752, 746.7, 'Gannet 30/140'],
     ])
+    // At a pace of half as long again the same minutes are those of somebody who took 22.
+    const slow = evidenceOf({ ticket: 'SL-02', card: jobCard(jobOf(timed)) }, USUAL_WORKSHOP.rates, [
+      { name: 'Ada', factor: 1.5 },
+    ])
+    expect(slow.times[0]!.workedMin).toBe(22)
     expect(times.map((t) => [t.work, t.workedMin, Math.round(t.plannedMin)])).toEqual([['cut-foam', 33, 22]])
     expect(
       joined([

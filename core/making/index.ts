@@ -1,6 +1,6 @@
 export { machineCardFor, settingsWords } from './machine-card.ts'
 export { isOtherThanPlanned, MEASURED_WORDS, plannedWith, type Measured } from './measured.ts'
-export { minutesByKind, ratesOf, stepMinutes, totalMinutes, unitsOf } from './minutes.ts'
+export { minutesByKind, paceOf, ratesAtBench, ratesOf, stepMinutes, totalMinutes, unitsOf } from './minutes.ts'
 export {
   clockWasSetBack,
   openGate,

@@ -2,18 +2,21 @@ import { jobOf } from '../job/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PartJob } from '../../contract/index.ts'
-import { demoParts } from '../demo/index.ts'
+import { demoJobs, demoParts } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { worked, planOne, mediumBenchPart } from '../testing/jobs.ts'
 import { anyMakeUp } from '../testing/make-ups.ts'
+import { planJob } from '../plan/index.ts'
 import { sayWorking } from '../working/index.ts'
 import {
   clockWasSetBack,
   machineCardFor,
   minutesByKind,
   openGate,
+  orderFaults,
   paused,
   progressOf,
+  ratesAtBench,
   ratesOf,
   recordOf,
   setRecord,
@@ -121,6 +124,13 @@ describe('the work order of the keepers bench', () => {
     ).toBe(0)
   })
 
+  it('a beginner takes so many times as long, whoever is not named as long as the rates say', () => {
+    const workshop = { ...USUAL_WORKSHOP, people: [{ name: 'Wren', factor: 1.5 }] }
+    expect(ratesAtBench(workshop, ' wren ').plate).toBe(USUAL_WORKSHOP.rates.plate * 1.5)
+    expect(ratesAtBench(workshop, '')).toEqual(ratesOf(workshop))
+    expect(ratesAtBench(workshop, 'Tam').zip).toBe(USUAL_WORKSHOP.rates.zip)
+  })
+
   it('a learnt rate slows its own kind of work alone', () => {
     const learnt = ratesOf({
       rates,
@@ -207,6 +217,19 @@ describe('any make-up', () => {
       }),
       { numRuns: 60 },
     )
+  })
+})
+
+describe('batches over the covers of a ticket', () => {
+  it('zips of all covers first, then cover by cover; the order can still be made', () => {
+    const set = demoJobs().find((j) => j.ticket === 'SL-03')!
+    const plan = planJob(set)
+    if (plan.kind !== 'worked') throw new Error('not worked')
+    const titles = workOrder(set, plan).map((s) => s.title)
+    const at = (title: RegExp) => titles.findIndex((t) => title.test(t))
+    expect(at(/Backs B: seam A: zip/)).toBe(at(/Seats A: seam A: zip/) + 1)
+    expect(at(/Seats A: seam B/)).toBeGreaterThan(at(/Backs B: seam A: zip/))
+    expect(orderFaults(set, plan)).toEqual([])
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Rates, Workshop } from '../../contract/index.ts'
+import type { BenchHand, Rates, Workshop } from '../../contract/index.ts'
 import { entered, figure, given, over, plus, times, type Expression, unitsIn, type Figure } from '../working/index.ts'
 import type { Step, Work } from './step.ts'
 import { WORK } from './work.ts'
@@ -11,6 +11,16 @@ export function ratesOf({ rates, learned }: Pick<Workshop, 'rates' | 'learned'>)
       learned.reduce((m, l) => (l.kind === 'rate' && l.work === kind ? m * l.factor : m), minutes),
     ]),
   ) as Rates
+}
+
+/** How many times as long as the rates say somebody takes; 1 for whoever the shop says nothing of. */
+export const paceOf = (people: readonly BenchHand[], name: string): number =>
+  people.find((p) => p.name.toLowerCase() === name.trim().toLowerCase())?.factor ?? 1
+
+/** The rates as they are for whoever is at the bench. */
+export const ratesAtBench = (workshop: Pick<Workshop, 'rates' | 'learned' | 'people'>, name: string): Rates => {
+  const pace = paceOf(workshop.people, name)
+  return Object.fromEntries(Object.entries(ratesOf(workshop)).map(([kind, minutes]) => [kind, minutes * pace])) as Rates
 }
 
 /** Planned minutes of a step: each amount of work times its rate. */

@@ -32,6 +32,21 @@ export function orderFaults(job: Job, plan: WorkedPlan): readonly string[] {
 
 export const garmentsIn = (plan: WorkedPlan): readonly Garment[] => allGarments(plan)
 
+/**
+ * What is done on flat panels and at openings is done for all covers and liners of a ticket together, kind by kind:
+ * the foot is changed once for all piping and once for all zips. The rest follows cover by cover.
+ */
+const batched = (acts: readonly Act[]): readonly Act[] => acts.toSorted((a, b) => batchOf(a) - batchOf(b))
+
+function batchOf({ does, step }: Act): number {
+  if (does.kind === 'onto-flat') {
+    const kinds = new Set(step.work.map((w) => w.kind))
+    return kinds.has('wrap') ? 0 : kinds.has('piping') ? 1 : kinds.has('tie') ? 2 : 3
+  }
+  // Seams keep the order of their letters: an opening that follows the joins of its panels waits for them.
+  return does.kind === 'seam' && does.seam.kind === 'closure' && does.seam.letter === 'A' ? 4 : 5
+}
+
 /** Steps of the foam that make something else ready. */
 const FOAM_THINGS: Readonly<Record<string, string>> = { 'foam.weigh': 'fibre', 'foam.inserts': 'insert' }
 
@@ -44,7 +59,7 @@ export function actsOf(of: OrderOf): readonly Act[] {
     ...foam,
     ...boardActs(of),
     ...cloth,
-    ...allGarments(of.plan).flatMap((g) => [...insideActs(of, g), ...rightSideActs(of, g)]),
+    ...batched(allGarments(of.plan).flatMap((g) => [...insideActs(of, g), ...rightSideActs(of, g)])),
     ...coveringActs(of),
     ...wrapActs(of),
     ...closingActs(of),

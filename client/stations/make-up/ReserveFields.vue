@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { EdgeReserve } from '../../../contract/index.ts'
 import { reserveFor } from '../../../core/learning/index.ts'
+import { acrossTheWholeCloth } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
@@ -29,6 +30,17 @@ const labelOf = (r: EdgeReserve) =>
 const free = computed(() =>
   edges.value.filter((e) => !reserves.value.some((r) => r.panel === e.panel && r.edge === e.edge)),
 )
+/** Plates that nothing goes beside: cut across the whole cloth, and trimmed when they are sewn. */
+const wholeWidth = computed(() =>
+  acrossTheWholeCloth(design.chosen?.cover.whole.panels ?? [], jobs.job!.cloth, reserves.value).filter(
+    (w) => !reserves.value.some((r) => r.panel === w.panel && r.edge === w.edge && r.mm === w.mm),
+  ),
+)
+const takeWholeWidth = () =>
+  set('Plates across the whole cloth', (all) => [
+    ...all.filter((r) => !wholeWidth.value.some((w) => w.panel === r.panel && w.edge === r.edge)),
+    ...wholeWidth.value,
+  ])
 const add = (key: string) => {
   const found = edges.value.find((e) => e.key === key)
   if (found)
@@ -73,6 +85,12 @@ const add = (key: string) => {
     >
       <ElOption v-for="e in free" :key="e.key" :value="e.key" :label="e.label" />
     </ElSelect>
+  </div>
+  <div v-if="wholeWidth.length > 0" class="field-row">
+    <span class="label" />
+    <button type="button" class="plain-button" @click="takeWholeWidth">
+      Plates across the whole cloth, trimmed later
+    </button>
   </div>
 </template>
 

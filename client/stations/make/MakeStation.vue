@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { onKeyStroke, useWakeLock } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { cushionCount, isSewn } from '../../../core/planned/index.ts'
+import { paceOf } from '../../../core/making/index.ts'
 import { trimmed } from '../../../core/units/index.ts'
 import { figure, given, over } from '../../../core/working/index.ts'
 import LessonNotes from '../../job/LessonNotes.vue'
@@ -12,6 +13,7 @@ import FigureValue from '../../ui/FigureValue.vue'
 import LeftOut from '../../ui/LeftOut.vue'
 import NotYet from '../../ui/NotYet.vue'
 import FlatPanels from '../pieces/FlatPanels.vue'
+import BenchCard from './BenchCard.vue'
 import PapersPage from './PapersPage.vue'
 import StepCard from './StepCard.vue'
 import StepList from './StepList.vue'
@@ -19,7 +21,7 @@ import SuppliesPage from './SuppliesPage.vue'
 import { useWorkOrder } from './use-work-order.ts'
 import WorkOrderPrint from './WorkOrderPrint.vue'
 
-const { jobs, plan, maker, rows, progress, planned, workedMin } = useWorkOrder()
+const { jobs, shop, plan, maker, rows, progress, planned, workedMin } = useWorkOrder()
 const design = useDesign()
 const seam = useSeam()
 const picked = ref<string | null>(null)
@@ -70,8 +72,15 @@ onKeyStroke(['PageUp', 'ArrowLeft'], (e) => !isTyping(e) && (e.preventDefault(),
 /** The screen stays on while it is read from the machine, where the browser can. */
 const awake = useWakeLock()
 watch(isBig, (big) => void (big ? awake.request('screen') : awake.release()).catch(() => {}))
+const people = computed(() => shop.workshop.people)
+const pace = computed(() => paceOf(people.value, maker.value))
 const heading = computed(() => `${jobs.job!.ticket} ${jobs.job!.title}: work order`)
-const print = () => window.print()
+const printed = ref<'order' | 'card'>('order')
+async function print(what: 'order' | 'card'): Promise<void> {
+  printed.value = what
+  await nextTick()
+  window.print()
+}
 </script>
 
 <template>
@@ -106,12 +115,20 @@ const print = () => window.print()
           name="Page of the work order"
           @update:model-value="page = $event"
         />
-        <button type="button" class="plain-button" @click="print">Print</button>
+        <button type="button" class="plain-button" @click="print('order')">Print</button>
+        <button type="button" class="plain-button" @click="print('card')">Bench card</button>
       </div>
       <label v-if="!isBig" class="field-row"
         ><span class="label">At the bench</span
-        ><input v-model="maker" class="text" maxlength="40" placeholder="your name, for the ticks"
-      /></label>
+        ><input
+          v-model="maker"
+          class="text"
+          maxlength="40"
+          list="bench-people"
+          placeholder="your name, for the ticks" /><datalist id="bench-people">
+          <option v-for="p in people" :key="p.name" :value="p.name" /></datalist
+      ></label>
+      <p v-if="!isBig && pace !== 1" class="quiet">Minutes at {{ trimmed(pace, 2) }} times the rates.</p>
       <template v-if="isBig || page === 'steps'">
         <LessonNotes v-if="!isBig" />
         <div><StepList :rows="rows" :chosen="chosen" @choose="choose" /></div>
@@ -119,7 +136,8 @@ const print = () => window.print()
       <SuppliesPage v-else-if="page === 'supplies'" />
       <PapersPage v-else />
     </div>
-    <WorkOrderPrint :rows="rows" :heading="heading" />
+    <WorkOrderPrint v-if="printed === 'order'" :rows="rows" :heading="heading" :plan="plan" />
+    <BenchCard v-else :plan="plan" />
   </section>
   <NotYet v-else />
 </template>

@@ -2,13 +2,15 @@
 import { computed } from 'vue'
 import { settingsWords } from '../../../core/making/index.ts'
 import { sayFigure } from '../../../core/working/index.ts'
+import type { WorkedPlan } from '../../../core/planned/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useShop } from '../../stores/shop.ts'
+import GroupPictures from './GroupPictures.vue'
 import { GROUP_NAMES, groupsOf } from './step-groups.ts'
 import type { StepRow } from './use-work-order.ts'
 
 /** The whole work order on paper, group by group, with boxes to tick. */
-const props = defineProps<{ rows: readonly StepRow[]; heading: string }>()
+const props = defineProps<{ rows: readonly StepRow[]; heading: string; plan: WorkedPlan }>()
 const jobs = useJob()
 const shop = useShop()
 const groups = computed(() => groupsOf(props.rows))
@@ -28,6 +30,7 @@ const about = computed(() =>
     <p class="quiet">{{ about.join(' · ') }}</p>
     <section v-for="g in groups" :key="g.part">
       <h2>{{ GROUP_NAMES[g.part] }}</h2>
+      <GroupPictures :part="g.part" :plan="plan" />
       <ol>
         <li v-for="r in g.rows" :key="r.step.id">
           <span class="box">{{ r.record.doneAt ? '✓' : '' }}</span>

@@ -5,7 +5,7 @@ import type { StepRecord } from '../../../contract/index.ts'
 import {
   openGate,
   progressOf,
-  ratesOf,
+  ratesAtBench,
   recordOf,
   setRecord,
   stepMinutes,
@@ -25,7 +25,7 @@ export function useWorkOrder() {
   const now = useNow({ interval: 1000 })
   const plan = computed(() => (jobs.plan?.kind === 'worked' ? jobs.plan : null))
   const steps = computed(() => (plan.value ? workOrder(jobs.whole!, plan.value) : []))
-  const rates = computed(() => ratesOf(shop.workshop))
+  const rates = computed(() => ratesAtBench(shop.workshop, maker.value))
   const rows = computed(() => {
     const held = openGate(steps.value, jobs.whole!)
     return steps.value.map((step, i) => ({

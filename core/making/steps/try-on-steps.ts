@@ -1,4 +1,4 @@
-import type { Seam } from '../../cover/index.ts'
+import { oneToAnEdge, type Seam } from '../../cover/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import { gate } from '../step.ts'
 import { checking } from '../work.ts'
@@ -26,9 +26,9 @@ export function trimmed({ of, design, cover, garment, prefix, name }: Sewn, insi
   const first = inside.find((s) => s.kind === 'plate') ?? inside[0]!
   return garment.layer !== 'cover'
     ? []
-    : design.part.makeUp.reserves.flatMap(({ panel: id, edge, mm }): readonly Act[] => {
+    : oneToAnEdge(design.part.makeUp.reserves).flatMap(({ panel: id, edge, mm }): readonly Act[] => {
         const panel = cover.whole.panels.find((p) => p.id === id && p.edges.some((e) => e.name === edge))
-        if (!panel || mm === 0) return []
+        if (!panel) return []
         const tried = gate(
           {
             id: `${prefix}trim.${id}.${edge}`,
