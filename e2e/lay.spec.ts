@@ -251,3 +251,27 @@ test('the lay as a drawing for the table: saved, sent, jammed, resumed', async (
   await page.getByRole('button', { name: 'Resume' }).click()
   await expect(page.getByText(/is cut: \d+\.\d m\./)).toBeVisible({ timeout: 90_000 })
 })
+
+test('marked out corner by corner: its distances from the drawing, by keys, at any size', async ({ page }) => {
+  await start(page, 'seat 600 x 500 x 80 times 1')
+  await station(page, 'Lay')
+  await page.getByRole('button', { name: 'Corner by corner' }).click()
+  const steps = page.getByRole('region', { name: 'Marking out, corner by corner' })
+  await expect(steps).toContainText('1 of')
+  const first = await steps.locator('dd').allInnerTexts()
+  await page.keyboard.press('PageDown')
+  await expect(steps).toContainText('corner 2')
+  // Along one edge only one of both distances changes.
+  const second = await steps.locator('dd').allInnerTexts()
+  expect(second.filter((v, i) => v === first[i])).toHaveLength(1)
+  const lay = page.getByLabel('The lay; + and - make it larger')
+  const before = (await lay.locator('circle').last().boundingBox())!
+  await page.getByRole('button', { name: 'Larger' }).click()
+  await expect(async () => {
+    const after = (await lay.locator('circle').last().boundingBox())!
+    expect(Math.hypot(after.x - before.x, after.y - before.y)).toBeGreaterThan(5)
+  }).toPass()
+  await page.getByRole('button', { name: 'All', exact: true }).click()
+  await page.getByRole('button', { name: 'All of it' }).click()
+  await expect(page.getByRole('columnheader', { name: 'Corners' })).toBeVisible()
+})

@@ -2,16 +2,23 @@
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayAmount, sayFigure, sayWorking, workingLines, type Figure } from '../../core/working/index.ts'
+import { toCut } from '../../core/units/index.ts'
 import { useHighlight } from '../stores/highlight.ts'
 import { useJob } from '../stores/job.ts'
 import { focusField } from './focus-field.ts'
 
-const props = defineProps<{ figure: Figure; bare?: boolean; unitless?: boolean }>()
+/** `cuttable`: shown as it can be cut; opened, it is exact. */
+const props = defineProps<{ figure: Figure; bare?: boolean; unitless?: boolean; cuttable?: boolean }>()
 const jobs = useJob()
 const highlight = useHighlight()
 const router = useRouter()
 const wasOpened = ref(false)
 const unit = computed(() => jobs.job?.units ?? 'mm')
+const shown = computed(() => {
+  const { figure, cuttable, unitless } = props
+  const value = cuttable && figure.quantity === 'length' ? toCut(figure.value, unit.value) : figure.value
+  return unitless ? sayAmount(value, figure.quantity, unit.value) : sayFigure({ ...figure, value }, unit.value)
+})
 const money = computed(() => (props.figure.quantity === 'money' ? ` ${jobs.job?.currency ?? ''}` : ''))
 const lines = computed(() => (wasOpened.value ? workingLines(props.figure, unit.value) : []))
 const SET_BY = {
@@ -40,13 +47,13 @@ const change = computed(() => {
         type="button"
         class="figure"
         :class="{ lit: highlight.figure === figure.id }"
-        :aria-label="`${figure.label}: ${sayFigure(figure, unit)}${money}, show its sum`"
+        :aria-label="`${figure.label}: ${cuttable ? shown : sayFigure(figure, unit)}${money}, show its sum`"
         @mouseenter="highlight.figure = figure.id"
         @mouseleave="highlight.figure = null"
         @focus="highlight.figure = figure.id"
         @blur="highlight.figure = null"
       >
-        {{ unitless ? sayAmount(figure.value, figure.quantity, unit) : sayFigure(figure, unit) }}{{ money
+        {{ shown }}{{ money
         }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
       </button>
     </template>

@@ -1,5 +1,5 @@
 import { usualMatch } from '../pattern/index.ts'
-import { SIDES, slotOf } from '../seat/index.ts'
+import { cushionsOf, SIDES, slotOf } from '../seat/index.ts'
 import { newLayer, USUAL_FIBRE, usualFoam } from '../filling/index.ts'
 import { CLOSURES, MAKE_UPS, rebuilt } from '../cover/index.ts'
 import type {
@@ -126,12 +126,32 @@ export const setMakeUp = (says: string, change: (makeUp: MakeUp) => MakeUp): Edi
 })
 
 /** Another construction for the same cushions; a closure that it cannot have becomes its usual one. */
-export const setConstruction = (kind: Construction['kind']): Edit =>
-  setMakeUp(MAKE_UPS[kind].label, (makeUp) => rebuilt(makeUp, kind))
+export const setConstruction = (kind: Construction['kind']): Edit => ({
+  says: MAKE_UPS[kind].label,
+  apply: (job) => {
+    const makeUp = rebuilt(job.makeUp, kind)
+    return {
+      ...job,
+      makeUp: makeUp.closure === job.makeUp.closure ? makeUp : { ...makeUp, closure: openFor(job, makeUp.closure) },
+    }
+  },
+})
 
 /** The usual closure of a kind. */
-export const setClosure = (kind: Closure['kind']): Edit =>
-  setMakeUp(CLOSURES[kind].label, (makeUp) => ({ ...makeUp, closure: CLOSURES[kind].usual }))
+export const setClosure = (kind: Closure['kind']): Edit => ({
+  says: CLOSURES[kind].label,
+  apply: (job) => ({ ...job, makeUp: { ...job.makeUp, closure: openFor(job, CLOSURES[kind].usual) } }),
+})
+
+/** A block goes in through a whole side that is left open and sewn shut; what is poured in wants no more than a hand. */
+function openFor({ seat, filling }: PartJob, closure: Closure): Closure {
+  if (closure.kind !== 'sewn-shut' || filling.kind === 'loose-fibre') return closure
+  const cushions = cushionsOf(seat)
+  const solids = cushions.ok ? cushions.value.designs.map((d) => d.solid) : []
+  const isEnd = closure.side === 'left' || closure.side === 'right'
+  const side = Math.min(...solids.map((s) => (isEnd ? s.depth : s.width).value))
+  return side >= 1 && Number.isFinite(side) ? { ...closure, openingMm: Math.floor(side) } : closure
+}
 
 /** Corded piping as it starts: every edge, a thin cord, cut straight. */
 export const USUAL_PIPING: Extract<Piping, { kind: 'corded' }> = {

@@ -14,6 +14,9 @@ export const isInch = (unit: LengthUnit): boolean => unit === 'inch-8' || unit =
 /** The least step in which a job writes what is cut: a whole millimetre, an eighth or a sixteenth of an inch. */
 export const cutStepMm = (unit: LengthUnit): number => (isInch(unit) ? MM_PER_INCH / inchParts(unit) : 1)
 
+/** A length as it can be marked and cut: to the nearest whole millimetre, or part of an inch. */
+export const toCut = (mm: number, unit: LengthUnit): number => Math.round(mm / cutStepMm(unit)) * cutStepMm(unit)
+
 /** Into how many parts an inch is divided. */
 export const inchParts = (unit: LengthUnit): 8 | 16 => (unit === 'inch-8' ? 8 : 16)
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatLength, formatThin, parseLength, type LengthUnit } from './index.ts'
+import { formatLength, formatThin, parseLength, type LengthUnit, toCut } from './index.ts'
 
 const mmOf = (text: string, unit: LengthUnit = 'mm') => {
   const read = parseLength(text, unit)
@@ -91,4 +91,13 @@ describe('what is thinner than a step of the ruler', () => {
     [0.6, 'inch-8', '0.024 in'],
     [2, 'inch-16', '0.079 in'],
   ] as const)('%s mm in %s is %s', (mm, unit, says) => expect(formatThin(mm, unit)).toBe(says))
+})
+
+describe('a length as it can be cut', () => {
+  it.each([
+    [746.66, 'mm', 747],
+    [746.49, 'cm', 746],
+    [25.4 * 18.3, 'inch-16', 25.4 * 18.3125],
+    [25.4 * 18.3, 'inch-8', 25.4 * 18.25],
+  ] as const)('%s mm in %s is %s', (mm, unit, cut) => expect(toCut(mm, unit)).toBeCloseTo(cut, 9))
 })

@@ -9,12 +9,21 @@ import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { useScale } from '../../drawing/use-scale.ts'
+import { useZoom } from '../../drawing/use-zoom.ts'
+import ZoomButtons from '../../drawing/ZoomButtons.vue'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
 import { useHand } from './use-hand.ts'
 
 /** The roll lies from left to right, its left selvedge at the top, its starting end at the left. */
-const props = defineProps<{ plan: ClothLay; lay: Lay; isFixed: boolean; marked: string | null }>()
+const props = defineProps<{
+  plan: ClothLay
+  lay: Lay
+  isFixed: boolean
+  marked: string | null
+  /** A corner that is being chalked: from the left selvedge edge and from the starting end. */
+  point?: { readonly fromSelvedge: number; readonly fromStart: number } | null
+}>()
 const emit = defineEmits<{ mark: [piece: string | null] }>()
 const jobs = useJob()
 const lays = useLay()
@@ -30,11 +39,16 @@ const shownMm = computed(() => {
   return Math.max(props.lay.length, inHand, heldMm.value)
 })
 const heldMm = ref(0)
-const scale = useScale(
+const zoom = useZoom(
   place,
-  computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: shownMm.value, maxY: 0 })),
-  { left: 54, right: 24, top: 30, bottom: 44 },
+  useScale(
+    place,
+    computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: shownMm.value, maxY: 0 })),
+    { left: 54, right: 24, top: 40, bottom: 44 },
+  ),
+  { wheel: 'plain' },
 )
+const { scale } = zoom
 const { held, drag, press } = useHand(scale)
 watch(held, (key) => (heldMm.value = key === null ? 0 : shownMm.value))
 const faulty = computed(
@@ -42,6 +56,11 @@ const faulty = computed(
 )
 const isFaulty = (p: { id: string; copy: number }) => faulty.value.has(p.id) || faulty.value.has(`${p.id} (${p.copy})`)
 const onCloth = (across: number, along: number): Point => at(scale.value.x(along), scale.value.y(-across))
+const lit = computed(() => onCloth(props.point?.fromSelvedge ?? 0, props.point?.fromStart ?? 0))
+watch(
+  () => props.point,
+  (p) => p && zoom.bring(lit.value.x, lit.value.y),
+)
 /** Across the roll is down, along it is to the right. */
 const clothToPixels = computed(
   () => `matrix(0 ${scale.value.k} ${scale.value.k} 0 ${onCloth(0, 0).x} ${onCloth(0, 0).y})`,
@@ -100,7 +119,13 @@ const shortLabel = ({ of, ticket }: LaidPiece): string =>
 </script>
 
 <template>
-  <div ref="place" class="place">
+  <div
+    ref="place"
+    class="place"
+    :style="{ touchAction: zoom.factor.value === 1 ? 'pan-x pan-y' : 'none' }"
+    tabindex="0"
+    aria-label="The lay; + and - make it larger and smaller, arrows move it"
+  >
     <svg :width="scale.width" :height="scale.height" role="group" aria-label="The lay, to scale, on the cloth">
       <defs>
         <ClothPattern id="lay-cloth" :cloth="cloth" :lay="lay" :transform="clothToPixels" />
@@ -221,14 +246,34 @@ const shortLabel = ({ of, ticket }: LaidPiece): string =>
         {{ plan.isFolded ? 'both selvedges here, the fold below' : 'left selvedge' }} · starting end at the left ·
         arrows: back of plates, top of boxing
       </text>
+      <g v-if="point" class="point" aria-hidden="true">
+        <line :x1="onCloth(0, 0).x" :y1="lit.y" :x2="lit.x" :y2="lit.y" />
+        <line :x1="lit.x" :y1="onCloth(0, 0).y" :x2="lit.x" :y2="lit.y" />
+        <circle :cx="lit.x" :cy="lit.y" r="7" />
+      </g>
     </svg>
+    <ZoomButtons :zoom="zoom" :of="place" name="the lay" />
   </div>
 </template>
 
 <style scoped>
 .place {
+  position: relative;
   height: 100%;
   overflow: hidden;
+  background: var(--paper);
+}
+
+.point line {
+  stroke: var(--rust);
+  stroke-width: 2;
+  stroke-dasharray: 7 4;
+}
+
+.point circle {
+  fill: none;
+  stroke: var(--rust);
+  stroke-width: 3;
 }
 
 .waste {

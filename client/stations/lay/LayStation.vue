@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { shortfallWords } from '../../../core/cloth/index.ts'
 import { formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { wasteWords } from '../../job/key-figures.ts'
@@ -29,6 +29,8 @@ const joint = useJoint()
 const table = computed(() => joint.table)
 const lay = computed(() => table.value?.lay ?? null)
 const marked = ref<string | null>(null)
+/** The corner that is being chalked. */
+const point = shallowRef<{ readonly fromSelvedge: number; readonly fromStart: number } | null>(null)
 const page = ref<Page>('cloth')
 const shown = computed(() => LAY_PAGES.find((p) => p.page === page.value)!)
 const unit = computed(() => jobs.job!.units)
@@ -54,6 +56,7 @@ const gapWords = computed(() => {
         :lay="table.lay"
         :is-fixed="table.isJoint"
         :marked="marked"
+        :point="point"
         @mark="(p) => (marked = p)"
       />
       <div v-else class="empty">
@@ -157,7 +160,14 @@ const gapWords = computed(() => {
       <WarningList :warnings="plan.warnings.filter((w) => w.station === 'lay')" />
     </div>
     <div v-if="!shown.isWide" class="sheet panel" tabindex="0" role="region" aria-label="Row preview and chalk list">
-      <ChalkPanel v-if="table" :plan="table.plan" :lay="table.lay" :marked="marked" @mark="(p) => (marked = p)" />
+      <ChalkPanel
+        v-if="table"
+        :plan="table.plan"
+        :lay="table.lay"
+        :marked="marked"
+        @mark="(p) => (marked = p)"
+        @point="(c) => (point = c)"
+      />
     </div>
   </section>
   <NotYet v-else />

@@ -4,7 +4,7 @@ import type { Cloth } from '../../../contract/index.ts'
 import { cushionKey } from '../../../core/job/index.ts'
 import { MAKE_UPS } from '../../../core/cover/index.ts'
 import { isSewn, type WorkedPlan } from '../../../core/planned/index.ts'
-import { formatLength, unitName } from '../../../core/units/index.ts'
+import { formatLength, toCut, unitName } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import QrCode from './QrCode.vue'
 import { useAddress } from './use-address.ts'
@@ -15,7 +15,7 @@ const jobs = useJob()
 const { address } = useAddress()
 const labels = computed(() => {
   const { units, making } = jobs.whole!
-  const say = (mm: number) => formatLength(mm, units)
+  const say = (mm: number) => formatLength(toCut(mm, units), units)
   const shown = props.plan.worked.filter((p) => isSewn(p.part) && (props.only === '' || p.part.letter === props.only))
   const cushions = shown.flatMap((own) => own.cushions.inOrder.map(({ design }, i) => ({ own, design, i })))
   return cushions.map(({ own: { part, prefix, designs }, design, i }) => {

@@ -92,7 +92,8 @@ const print = () => window.print()
             <td>{{ l.from }}</td>
             <td class="n">{{ l.count }}</td>
             <td class="size">
-              <FigureValue :figure="l.width" bare unitless /> x <FigureValue :figure="l.height" bare unitless />
+              <FigureValue :figure="l.width" bare unitless cuttable /> x
+              <FigureValue :figure="l.height" bare unitless cuttable />
             </td>
             <td>{{ l.note }}</td>
             <td class="tick"><span class="box" /></td>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { MAKE_UPS, noteWords } from '../../../core/cover/index.ts'
 import { partName } from '../../../core/job/index.ts'
 import { isSewn, type WorkedPlan } from '../../../core/planned/index.ts'
-import { formatLength, unitName } from '../../../core/units/index.ts'
+import { formatLength, toCut, unitName } from '../../../core/units/index.ts'
 import CushionPicture from '../../drawing/picture/CushionPicture.vue'
 import PanelsPicture from '../../drawing/picture/PanelsPicture.vue'
 import { useJob } from '../../stores/job.ts'
@@ -14,7 +14,7 @@ import { useAddress } from '../lists/use-address.ts'
 const props = defineProps<{ plan: WorkedPlan }>()
 const jobs = useJob()
 const { address } = useAddress()
-const say = (mm: number) => formatLength(mm, jobs.whole!.units)
+const say = (mm: number) => formatLength(toCut(mm, jobs.whole!.units), jobs.whole!.units)
 const size = (...mm: readonly number[]) => mm.map(say).join(' x ')
 const cards = computed(() =>
   props.plan.designs.map((d) => {

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Part } from '../../../core/making/index.ts'
 import { isSewn, type WorkedPlan } from '../../../core/planned/index.ts'
-import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { formatLengthWithUnit, toCut } from '../../../core/units/index.ts'
 import BlockPicture from '../../drawing/picture/BlockPicture.vue'
 import CushionPicture from '../../drawing/picture/CushionPicture.vue'
 import LayPicture from '../../drawing/picture/LayPicture.vue'
@@ -17,7 +17,7 @@ const lays = useLay()
 const SIZE = { width: 210, height: 140 }
 /** More designs than this to a group would push the steps off the page. */
 const MOST_PICTURES = 6
-const say = (mm: number) => formatLengthWithUnit(mm, jobs.whole!.units)
+const say = (mm: number) => formatLengthWithUnit(toCut(mm, jobs.whole!.units), jobs.whole!.units)
 const designs = computed(() => props.plan.designs.slice(0, MOST_PICTURES))
 const name = (i: number) => (props.plan.designs.length > 1 ? props.plan.designs[i]!.design.id : '')
 const laid = computed(() =>

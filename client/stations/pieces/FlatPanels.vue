@@ -14,6 +14,8 @@ import {
 } from '../../../core/cover/index.ts'
 import { at, boxOf, type Point } from '../../../core/outline/index.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
+import { useZoom } from '../../drawing/use-zoom.ts'
+import ZoomButtons from '../../drawing/ZoomButtons.vue'
 import { useSeam } from '../../stores/seam.ts'
 
 /** All panels of a cover flat beside their neighbours, to one scale, with the letters of their seams. */
@@ -22,7 +24,8 @@ const lit = useSeam()
 const place = ref<HTMLElement | null>(null)
 const laid = computed(() => neighbourly(props.cover, 26))
 const box = computed(() => boxOf(laid.value.flatMap((l) => [...turnedOutline(l, cutOutline(l.panel))])))
-const scale = useScale(place, box, { left: 16, right: 16, top: 34, bottom: 16 })
+const zoom = useZoom(place, useScale(place, box, { left: 16, right: 16, top: 34, bottom: 16 }))
+const { scale } = zoom
 const px = (p: Point) => at(scale.value.x(p.x), scale.value.y(p.y))
 const panels = computed(() =>
   laid.value.map((l) => {
@@ -66,7 +69,12 @@ const labelFits = (p: { name: string; wide: number; high: number }) => p.wide > 
 </script>
 
 <template>
-  <div ref="place" class="drawing-place">
+  <div
+    ref="place"
+    class="drawing-place"
+    tabindex="0"
+    aria-label="The panels; + and - make the drawing larger and smaller, arrows move it"
+  >
     <svg :width="scale.width" :height="scale.height" role="img" aria-label="Panels beside their neighbours">
       <g v-for="p in panels" :key="p.id">
         <path :d="p.cut" class="cut" />
@@ -99,6 +107,7 @@ const labelFits = (p: { name: string; wide: number; high: number }) => p.wide > 
         </g>
       </g>
     </svg>
+    <ZoomButtons :zoom="zoom" :of="place" name="the panels" />
   </div>
 </template>
 

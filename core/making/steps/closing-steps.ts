@@ -1,5 +1,6 @@
 import type { Ties } from '../../../contract/index.ts'
-import { seamLength, usualShut } from '../../cover/index.ts'
+import { openingVerdict, seamLength, usualShut, type WayIn } from '../../cover/index.ts'
+import type { FillingPlan } from '../../filling/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
 import { given, over } from '../../working/index.ts'
 import { act, type Act } from '../acts/act.ts'
@@ -97,7 +98,7 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
                 ? `The block of the ${pocket}, in from its own end; flat faces the same way as the other.`
                 : design.part.makeUp.construction.kind === 'bolster'
                   ? 'Slide the roll in, its ends square.'
-                  : 'Fold the block, far corners first.',
+                  : blockGoesIn(garment, plan, film !== 'none'),
             ]
           : []),
         ...(contents.thing === 'insert' ? ['The insert, far corners first.'] : []),
@@ -105,7 +106,7 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
         ...(film === 'taken-out' ? ['In its film, which is drawn out again once it is in.'] : []),
         ...(film === 'left-in' ? ['In its film, which stays.'] : []),
         ...(contents.thing === OLD_FILLING ? ['The filling that stays, its top face up and its front in front.'] : []),
-        ...(openMm > 0 ? [`Through ${say(openMm)} of opening.`] : []),
+        ...(openMm > 0 && layer !== 'inner' ? [`Through ${say(openMm)} of opening.`] : []),
         `${count} of ${size(plan.sizing.cover)}.`,
       ],
       checks: plan.kind === 'foam' && !contents.needsShut ? ['Arrow of the block to the front.'] : [],
@@ -265,6 +266,21 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
         ['No stitch shows.'],
       )
   }
+}
+
+/** How a block goes in, by its opening, its thickness and its firmness: never folded where it cannot be. */
+function blockGoesIn({ cover, layer }: InWork, filling: FillingPlan, isFilmed: boolean): string {
+  const [closure] = cover.closures
+  if (layer === 'inner' || !closure) return 'Straight in through the open side, the block as it will stand.'
+  return blockWays[openingVerdict({ choice: closure.choice, lengthMm: closure.lengthMm.value }, filling, isFilmed).way]
+}
+
+const blockWays: Readonly<Record<WayIn, string>> = {
+  'whole-end': 'Straight in through the open side, far corners first.',
+  flat: 'Flat, squeezed at the opening, far corners first: it is too thick or too firm to fold.',
+  folded: 'Fold the block, far corners first.',
+  film: 'Drawn flat in its film, far corners first.',
+  fibre: 'Corners first.',
 }
 
 /** One sews, one holds the filling down. */

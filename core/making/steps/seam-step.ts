@@ -113,7 +113,7 @@ function closureSays(
   { choice, fittings, places }: Cover['closures'][number],
   built: Construction['kind'],
 ): readonly string[] {
-  const notes = fittings.map((f) => f.note).filter((n) => n !== '')
+  const notes = fittings.flatMap((f) => (f.note === '' ? [] : [`${f.note[0]!.toUpperCase()}${f.note.slice(1)}.`]))
   switch (choice.kind) {
     case 'slit':
       return ['Lapped, and tacked at both ends only.']

@@ -1,6 +1,6 @@
 import type { Cover } from '../../cover/index.ts'
 import { finishingWords, seamLength, type Seam } from '../../cover/index.ts'
-import { edgeLength } from '../../outline/index.ts'
+import { edgeLength, turnAt } from '../../outline/index.ts'
 import { act, type Act, type Deed } from '../acts/act.ts'
 import { type InWork } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
@@ -51,7 +51,7 @@ export function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
         { kind: 'seam', seam },
         { at: 'wrong-side', after: seam.kind === 'plate' ? flat : [] },
       ),
-      ...(seam === firstPlate && seam !== last
+      ...(seam === firstPlate && seam !== last && hasCorners(seam, cover)
         ? on([corners(sewn, seam)], { kind: 'look' }, [seamId(sewn, seam)])
         : []),
     ]),
@@ -62,6 +62,16 @@ export function insideActs(of: OrderOf, garment: InWork): readonly Act[] {
     ),
   ]
 }
+
+/** A round end has no corners to look at. */
+const hasCorners = (seam: Seam, { panels }: Cover): boolean =>
+  panels.some(
+    (p) =>
+      (p.role === 'plate' || p.role === 'base' || p.role === 'band') &&
+      seam.pairs.some(({ a, b }) => a.panel === p.id || b.panel === p.id) &&
+      p.finished.some((_, i) => Math.abs(turnAt(p.finished, i)) > CORNER_RAD),
+  )
+const CORNER_RAD = Math.PI / 9
 
 const seamId = ({ prefix }: Pick<Sewn, 'prefix'>, seam: Seam): string => `${prefix}${seam.letter}`
 const isSewnFlat = ({ kind }: Seam): boolean => kind === 'join' || kind === 'corner' || kind === 'tuck'
@@ -132,7 +142,7 @@ function hems({ design, cover, prefix, name }: Sewn): readonly Step[] {
       part: 'sewing',
       resource: 'machine',
       title: `${name}Hem the free edges`,
-      says: [`${[...new Set(all.map((h) => h.panel.name.toLowerCase()))].join(', ')}: along the hem line.`],
+      says: [`Along the hem line: ${[...new Set(all.map((h) => h.panel.name.toLowerCase()))].join('; ')}.`],
       sewing: { kind: 'hem', cloth: design.part.cloth.cloth, lock: 'both-ends' },
       work: lengthOfWork(
         'hem',
