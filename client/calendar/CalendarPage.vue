@@ -13,6 +13,8 @@ import DayField from '../ui/DayField.vue'
 import ShopPage from '../ui/ShopPage.vue'
 import { dayOf } from '../ui/today.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { download } from '../ui/download.ts'
+import { calendarFile } from './calendar-file.ts'
 import WeeksDrawing from './WeeksDrawing.vue'
 import { vTyped } from '../ui/v-typed.ts'
 
@@ -106,6 +108,9 @@ const NUMBERS = [
 ] as const
 const numberOf = (key: 'foam' | 'cloth' | 'cureHours') =>
   key === 'cureHours' ? calendar.value.cureHours : calendar.value.leadDays[key]
+/** For the calendar of a phone or a desk. */
+const save = () =>
+  attempt(async () => download('loft-seam-days.ics', await calendarFile(planned.value, jobs.value), 'text/calendar'))
 const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by))
 </script>
 
@@ -119,6 +124,7 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
         @update:model-value="(d) => (today = d ?? dayOf(new Date()))"
       />
       <button type="button" class="plain-button" aria-label="A week on" @click="shift(7)">›</button>
+      <button type="button" class="plain-button" @click="save">Calendar file</button>
     </template>
     <section class="sheet weeks" tabindex="0" role="region" aria-label="Weeks">
       <WeeksDrawing

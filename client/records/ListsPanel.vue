@@ -3,13 +3,14 @@ import { shelfCsv, trimsCsv } from '../../core/formats/index.ts'
 import { listJobs } from '../api/jobs.ts'
 import { useShop } from '../stores/shop.ts'
 import { download } from '../ui/download.ts'
+import { csvManner } from '../ui/manner.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 
 /** Lists for a spreadsheet. */
 const shop = useShop()
 const { failed, attempt } = useAttempt()
-const jobs = () => attempt(async () => download('jobs.csv', shelfCsv(await listJobs()), 'text/csv'))
-const trims = () => download('trims.csv', trimsCsv(shop.lists?.trims ?? []), 'text/csv')
+const jobs = () => attempt(async () => download('jobs.csv', shelfCsv(await listJobs(), csvManner()), 'text/csv'))
+const trims = () => download('trims.csv', trimsCsv(shop.lists?.trims ?? [], csvManner()), 'text/csv')
 </script>
 
 <template>

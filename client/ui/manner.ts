@@ -1,4 +1,5 @@
 import { shallowRef } from 'vue'
+import type { CsvManner } from '../../core/formats/index.ts'
 
 /** How days and amounts are written: as the shop set it, else as the browser writes them. */
 export const manner = shallowRef<string | undefined>(undefined)
@@ -25,3 +26,11 @@ export const shortDay = (day: string): string =>
 
 export const shortMonth = (day: string): string =>
   new Date(`${day}T12:00`).toLocaleDateString(manner.value, { month: 'short' })
+
+/** What spreadsheets of this shop expect: where numbers have a comma, columns are parted by semicolons. */
+export function csvManner(): CsvManner {
+  const parts = new Intl.NumberFormat(manner.value).formatToParts(1.5)
+  return parts.some((p) => p.type === 'decimal' && p.value === ',')
+    ? { delimiter: ';', decimal: ',' }
+    : { delimiter: ',', decimal: '.' }
+}

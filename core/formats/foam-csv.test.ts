@@ -84,7 +84,7 @@ describe('the foam order as a spreadsheet', () => {
   const job = demoParts()[3]!
   const lines = (change: Partial<Cutting>, units: PartJob['units'] = 'mm') => {
     const changed = { ...job, cutting: { ...job.cutting, ...change }, units }
-    return foamOrderCsv(worked(changed).cutting!, changed).split('\n')
+    return foamOrderCsv(worked(changed).cutting!, changed).split('\r\n')
   }
 
   it('names whole sheets of each grade', () => {

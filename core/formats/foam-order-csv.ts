@@ -1,22 +1,22 @@
-import Papa from 'papaparse'
 import type { PartJob } from '../../contract/index.ts'
 import type { CuttingPlan } from '../filling/index.ts'
+import { type CsvManner, writeCsv } from './csv.ts'
 import { formatLength, unitName } from '../units/index.ts'
 
 /**
  * What to order of the foam supplier, for a spreadsheet: whole sheets, or parts cut to size; lengths in the job's unit.
  */
-export function foamOrderCsv({ cutting, groups, order }: CuttingPlan, job: PartJob): string {
+export function foamOrderCsv({ cutting, groups, order }: CuttingPlan, job: PartJob, manner?: CsvManner): string {
   const say = (mm: number) => formatLength(mm, job.units)
   const unit = unitName(job.units)
   const fields = ['ticket', 'what', 'grade', 'kg/m3', 'count', `length ${unit}`, `width ${unit}`, `thickness ${unit}`]
-  const data =
+  const rows: readonly (readonly (string | number)[])[] =
     cutting.supply === 'cut-to-size'
       ? order.map((l) => [
           job.ticket,
           l.what,
           l.grade.name,
-          l.grade.densityKgM3,
+          l.grade.densityKgM3 ?? '',
           l.count,
           say(l.widthMm),
           say(l.depthMm),
@@ -29,7 +29,7 @@ export function foamOrderCsv({ cutting, groups, order }: CuttingPlan, job: PartJ
                   job.ticket,
                   'sheet',
                   group.grade.name,
-                  group.grade.densityKgM3,
+                  group.grade.densityKgM3 ?? '',
                   buy.sheets.value,
                   say(buy.sheet.lengthMm),
                   say(buy.sheet.widthMm),
@@ -38,5 +38,5 @@ export function foamOrderCsv({ cutting, groups, order }: CuttingPlan, job: PartJ
               ]
             : [],
         )
-  return Papa.unparse({ fields, data }, { delimiter: ',', newline: '\n', escapeFormulae: true })
+  return writeCsv({ fields, rows }, manner)
 }

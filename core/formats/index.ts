@@ -1,3 +1,5 @@
+export { writeCsv, type CsvManner, type Table } from './csv.ts'
+export { quoteTable } from './quote-table.ts'
 export { shelfCsv, trimsCsv } from './shop-csv.ts'
 import { err, type Result } from '../result/index.ts'
 import { tracedOutline, type OutlineFault, type TracedOutline } from './outline-file.ts'

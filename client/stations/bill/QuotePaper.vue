@@ -4,7 +4,7 @@ import type { PlannedPart } from '../../../contract/index.ts'
 import { MAKE_UPS, CLOSURES } from '../../../core/cover/index.ts'
 import { partName } from '../../../core/job/index.ts'
 import type { DesignPlan } from '../../../core/planned/index.ts'
-import { formatLength, unitName } from '../../../core/units/index.ts'
+import { formatLength, toCut, unitName } from '../../../core/units/index.ts'
 import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
@@ -32,7 +32,7 @@ const cushionsOf = (designs: readonly DesignPlan[]) =>
     return {
       key: d.design.id,
       count: d.design.count,
-      size: `${formatLength(width.value, job.value.units)} x ${formatLength(depth.value, job.value.units)} x ${formatLength(thickness.value, job.value.units)} ${unitName(job.value.units)}`,
+      size: `${[width, depth, thickness].map((f) => formatLength(toCut(f.value, job.value.units), job.value.units)).join(' x ')} ${unitName(job.value.units)}`,
     }
   })
 const madeOf = ({ makeUp, cloth }: PlannedPart): string =>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { partName } from '../../../core/job/index.ts'
+import { quoteTable } from '../../../core/formats/index.ts'
 import { quoteDoubtWords, sharesByPart, type QuotePart } from '../../../core/money/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import LeftOut from '../../ui/LeftOut.vue'
@@ -8,6 +9,8 @@ import { storeToRefs } from 'pinia'
 import { money } from '../../ui/manner.ts'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
+import { useAttempt } from '../../ui/use-attempt.ts'
+import { saveLines, saveWorkbook } from './bookkeeping.ts'
 
 /** Every line behind the quote; for the shop alone. */
 const { plan, quote } = storeToRefs(useQuote())
@@ -23,6 +26,9 @@ const groups = computed(() =>
     .map((part) => ({ part, lines: quote.value!.lines.filter((l) => l.part === part) }))
     .filter((g) => g.lines.length > 0),
 )
+const lines = computed(() => quoteTable(jobs.whole!, quote.value!))
+const fileName = computed(() => `${jobs.whole!.ticket} quote lines`)
+const { failed, attempt } = useAttempt()
 const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))
 </script>
 
@@ -79,6 +85,13 @@ const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))
       </tr>
     </tbody>
   </table>
+  <div v-if="quote" class="fields-in-line no-print">
+    <button type="button" class="plain-button" @click="saveLines(fileName, lines)">Lines, CSV</button>
+    <button type="button" class="plain-button" @click="attempt(() => saveWorkbook(fileName, lines))">
+      Lines, workbook
+    </button>
+    <span v-if="failed" class="failed" role="alert">{{ failed }}</span>
+  </div>
 </template>
 
 <style scoped>

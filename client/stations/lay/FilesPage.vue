@@ -22,6 +22,7 @@ import { useJob } from '../../stores/job.ts'
 import { useJoint } from '../../stores/joint.ts'
 import { useShop } from '../../stores/shop.ts'
 import { download } from '../../ui/download.ts'
+import { csvManner } from '../../ui/manner.ts'
 import CuttingTable from './CuttingTable.vue'
 
 /** The lay as files for the table, the printer and other programs; single pieces as patterns; the cutting table. */
@@ -107,7 +108,7 @@ const FILES = computed(() => {
         { label: 'Lay, DXF in mm', go: () => save('lay.dxf', () => layDxf(d), 'application/dxf') },
         {
           label: 'Cut list, spreadsheet',
-          go: () => save('cut list.csv', () => cutListCsv(plan.value!.cutList, jobs.job!), 'text/csv'),
+          go: () => save('cut list.csv', () => cutListCsv(plan.value!.cutList, jobs.job!, csvManner()), 'text/csv'),
         },
       ]
 })

@@ -13,6 +13,7 @@ import { useShop } from '../../../stores/shop.ts'
 import AmountField from '../../../ui/AmountField.vue'
 import ChoiceButtons from '../../../ui/ChoiceButtons.vue'
 import { download } from '../../../ui/download.ts'
+import { csvManner } from '../../../ui/manner.ts'
 import FigureValue from '../../../ui/FigureValue.vue'
 import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
@@ -59,7 +60,8 @@ const joins = computed(() =>
 )
 const thickest = computed(() => Math.max(0, ...plan.value.groups.map((g) => g.group.thicknessMm)))
 const mm = (length: number) => formatLengthWithUnit(length, units.value)
-const saveOrder = () => download(`${jobs.job!.ticket} foam order.csv`, foamOrderCsv(plan.value, jobs.job!), 'text/csv')
+const saveOrder = () =>
+  download(`${jobs.job!.ticket} foam order.csv`, foamOrderCsv(plan.value, jobs.job!, csvManner()), 'text/csv')
 </script>
 
 <template>
