@@ -21,8 +21,20 @@ export interface Margins {
 
 export function useScale(place: Ref<HTMLElement | null>, box: Ref<Box>, margins: Margins): Ref<Scale> {
   const { width, height } = useElementSize(place, { width: 700, height: 460 })
-  return computed(() => scaleWithin({ width: width.value, height: height.value }, box.value, margins))
+  return computed(() =>
+    scaleWithin(
+      {
+        width: Math.max(width.value, LEAST_PX + margins.left + margins.right),
+        height: Math.max(height.value, LEAST_PX + margins.top + margins.bottom),
+      },
+      box.value,
+      margins,
+    ),
+  )
 }
+
+/** A drawing that has less room than this runs over it rather than vanish. */
+const LEAST_PX = 50
 
 /** The scale of a drawing of a given size, as of one on paper. */
 export function scaleWithin(
@@ -30,8 +42,8 @@ export function scaleWithin(
   { minX, minY, maxX, maxY }: Box,
   margins: Margins,
 ): Scale {
-  const freeW = Math.max(50, width - margins.left - margins.right)
-  const freeH = Math.max(50, height - margins.top - margins.bottom)
+  const freeW = Math.max(1, width - margins.left - margins.right)
+  const freeH = Math.max(1, height - margins.top - margins.bottom)
   const k = Math.min(freeW / Math.max(1, maxX - minX), freeH / Math.max(1, maxY - minY))
   const left = margins.left + (freeW - k * (maxX - minX)) / 2
   const top = margins.top + (freeH - k * (maxY - minY)) / 2

@@ -2,9 +2,12 @@
 import { computed, ref } from 'vue'
 import { JOB_LIMITS, type Job, type PartJob, type Seat } from '../../contract/index.ts'
 import type { Edit, JobEdit } from '../../core/job/index.ts'
-import type { Asked, Typed } from '../../core/typing/index.ts'
+import { boxOf } from '../../core/outline/index.ts'
+import { cushionsOf } from '../../core/seat/index.ts'
+import { completionsOf, type Asked, type Typed, type TypingContext } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
+import { scaleWithin, svgPath } from '../drawing/use-scale.ts'
 import { readLine } from './read-line.ts'
 import { dayOf } from './today.ts'
 
@@ -34,17 +37,16 @@ const text = ref('')
 const said = ref('')
 const failed = ref(false)
 const field = ref<HTMLInputElement>()
-const typed = computed(() =>
-  readLine(text.value, {
-    job: props.job,
-    whole: props.whole ?? null,
-    units: props.units,
-    grades: shop.lists?.grades ?? [],
-    cloths: shop.lists?.cloths ?? [],
-    limits: JOB_LIMITS,
-    today: dayOf(new Date()),
-  }),
-)
+const context = computed((): TypingContext => ({
+  job: props.job,
+  whole: props.whole ?? null,
+  units: props.units,
+  grades: shop.lists?.grades ?? [],
+  cloths: shop.lists?.cloths ?? [],
+  limits: JOB_LIMITS,
+  today: dayOf(new Date()),
+}))
+const typed = computed(() => readLine(text.value, context.value))
 /** While typing, a line that is understood so far is said back; faults wait for Enter. */
 const echo = computed(() => {
   if (text.value.trim() === '') return said.value
@@ -87,6 +89,26 @@ function put(line: string): void {
   question.value = null
   field.value?.focus()
 }
+/** What the line may go on to, while it is not understood as it stands. */
+const offered = computed(() =>
+  typed.value.ok || question.value || text.value.trim() === '' ? [] : completionsOf(text.value, context.value),
+)
+/** At its end the right arrow takes the first of them. */
+function complete(event: KeyboardEvent): void {
+  const [first] = offered.value
+  if (!first || field.value?.selectionStart !== text.value.length) return
+  event.preventDefault()
+  put(first.line)
+}
+/** What a line that begins a seat would make, from above. */
+const sketch = computed(() => {
+  if (!typed.value.ok || typed.value.value.kind !== 'seat') return null
+  const cushions = cushionsOf(typed.value.value.seat)
+  if (!cushions.ok) return null
+  const { outline } = cushions.value.seat.bare
+  return svgPath(outline, scaleWithin(SKETCH, boxOf(outline), { left: 2, right: 2, top: 2, bottom: 2 }))
+})
+const SKETCH = { width: 64, height: 34 }
 defineExpose({ focus: () => field.value?.focus(), put })
 </script>
 
@@ -100,8 +122,24 @@ defineExpose({ focus: () => field.value?.focus(), put })
       autocomplete="off"
       spellcheck="false"
       @input="((failed = false), (question = null))"
+      @keydown.right="complete"
     />
-    <output :class="{ failed }" aria-live="polite">{{ failed ? said : echo }}</output>
+    <div class="answer">
+      <svg v-if="sketch" :width="SKETCH.width" :height="SKETCH.height" aria-hidden="true"><path :d="sketch" /></svg>
+      <output :class="{ failed }" aria-live="polite">{{ failed ? said : echo }}</output>
+      <div v-if="offered.length > 0 && !failed" class="offered" role="group" aria-label="It may go on">
+        <button
+          v-for="o in offered"
+          :key="o.line"
+          type="button"
+          class="plain-button"
+          :title="o.does"
+          @click="put(o.line)"
+        >
+          {{ o.line }}
+        </button>
+      </div>
+    </div>
     <button type="button" class="plain-button" aria-label="What can I type?" @click="emit('help')">
       <span class="in-full">What can I type?</span><span class="in-short">?</span>
     </button>
@@ -153,6 +191,34 @@ input::placeholder {
   display: none;
 }
 
+.answer {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 38px;
+  min-width: 0;
+}
+
+.answer svg {
+  flex: none;
+}
+
+.answer path {
+  fill: var(--chalk-wash);
+  stroke: var(--ink);
+}
+
+.offered {
+  display: flex;
+  gap: 6px;
+  overflow-x: auto;
+}
+
+.offered button {
+  white-space: nowrap;
+  min-height: 32px;
+}
+
 output {
   color: var(--moss);
   font-weight: 600;
@@ -172,9 +238,10 @@ output.failed {
     padding: 6px 8px;
   }
 
-  output {
+  .answer {
     grid-column: 1 / -1;
     grid-row: 2;
+    min-height: 0;
   }
 
   .in-full {

@@ -48,7 +48,7 @@ export type TypingFailure =
   | { readonly code: 'empty' }
   /** Bedding for infants is not made here. */
   | { readonly code: 'infant' }
-  | { readonly code: 'unknown-word'; readonly word: string }
+  | { readonly code: 'unknown-word'; readonly word: string; readonly near: string | null }
   | { readonly code: 'wants-job'; readonly word: string }
   | {
       readonly code: 'sizes'

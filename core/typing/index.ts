@@ -1,5 +1,6 @@
 export { readTyped } from './asking.ts'
 export type { Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
+export { completionsOf, type Completion } from './complete.ts'
 export { GRAMMAR } from './grammar.ts'
 export { withCorner, withEdge } from './shape-edits.ts'
 export { withCount } from './typing.ts'

@@ -14,6 +14,7 @@ import {
   type Reader,
   type TypingContext,
 } from './failure.ts'
+import { isBegun, nearestWord } from './complete.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { findNamed } from './find-named.ts'
 import { rephrased } from './rephrase.ts'
@@ -29,7 +30,7 @@ import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
  */
 export function readLine(line: string, context: TypingContext): Answer {
   const literal = readGrammar(line, context)
-  if (literal.ok || literal.error.code === 'infant') return literal
+  if (literal.ok || literal.error.code === 'infant' || isBegun(line)) return literal
   for (const said of rephrased(plainText(line), context)) {
     const read = readGrammar(said, context)
     if (read.ok) return read
@@ -51,7 +52,7 @@ function readGrammar(line: string, context: TypingContext): Answer {
   const dimension = open && readDimension(name, rest, open)
   if (dimension) return dimension
   const reader = Object.hasOwn(READERS, name) ? READERS[name] : undefined
-  if (!reader) return fail({ code: 'unknown-word', word })
+  if (!reader) return fail({ code: 'unknown-word', word, near: nearestWord(word) })
   return open ? reader(rest, open) : fail({ code: 'wants-job', word })
 }
 
@@ -63,7 +64,7 @@ const READERS: Record<string, Reader> = {
   ),
   // Dimensions that this seat has not; on one that has them they are read before.
   ...Object.fromEntries(
-    dimensionWords().map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word })]),
+    dimensionWords().map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word, near: null })]),
   ),
   gap: (rest, c) => gap('gap', 1, rest, c),
   squeeze: (rest, c) => gap('squeeze', -1, rest, c),

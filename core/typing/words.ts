@@ -8,7 +8,7 @@ export function typingWords(f: TypingFailure): string {
     case 'infant':
       return 'Firm flat bedding for infants is governed by safe-sleep rules and is not sized here.'
     case 'unknown-word':
-      return `"${f.word}" is not a word of this line. Type ? to see what is.`
+      return `"${f.word}" is not a word of this line.${f.near ? ` Is "${f.near}" meant?` : ''} Type ? to see what is.`
     case 'wants-job':
       return `"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
     case 'sizes':
