@@ -215,3 +215,32 @@ test('every page of the filling, and the store, keep the accessibility rules', a
   await page.waitForTimeout(600)
   await check('grade')
 })
+
+test('a grade taken out is put back with one press; a dialog does not throw away what was typed', async ({ page }) => {
+  await page.goto('/foam')
+  const name = 'Fulmar 50/220'
+  const row = page.getByRole('row').filter({ has: page.getByRole('button', { name, exact: true }) })
+  const before = await row.innerText()
+  await page.getByRole('button', { name, exact: true }).click()
+  await page.getByRole('button', { name: 'Out of the catalogue' }).click()
+  await expect(row).toHaveCount(0)
+  await expect(page.getByText(`${name} is out of the catalogue.`)).toBeVisible()
+  await page.getByRole('button', { name: 'Put it back' }).click()
+  await expect(row).toHaveCount(1)
+  expect((await row.innerText()).replaceAll(/\s+/g, ' ')).toBe(before.replaceAll(/\s+/g, ' '))
+
+  await page.getByRole('button', { name: 'New grade' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Name', { exact: true }).fill('Half typed')
+  await page.keyboard.press('Escape')
+  await expect(dialog.getByText('What you entered is not kept yet.')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Go on' }).click()
+  await expect(dialog.getByLabel('Name', { exact: true })).toHaveValue('Half typed')
+  await page.keyboard.press('Escape')
+  await dialog.getByRole('button', { name: 'Leave it' }).click()
+  await expect(dialog).toHaveCount(0)
+  // Nothing was typed: it closes at once.
+  await page.getByRole('button', { name: 'New grade' }).click()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+})

@@ -35,9 +35,11 @@ test.describe('on a phone', () => {
     await saved(page)
     // The station in hand stands within the strip, and the drawing has the width of the page.
     await station(page, 'Make')
-    const here = (await page.locator('.spine .here').boundingBox())!
-    expect(here.x).toBeGreaterThanOrEqual(0)
-    expect(here.x + here.width).toBeLessThanOrEqual(390)
+    await expect(async () => {
+      const here = (await page.locator('.spine .here').boundingBox())!
+      expect(here.x).toBeGreaterThanOrEqual(0)
+      expect(here.x + here.width).toBeLessThanOrEqual(390)
+    }).toPass()
     await station(page, 'Measure')
     expect((await page.locator('.drawing svg').first().boundingBox())!.width).toBeGreaterThan(330)
   })

@@ -53,7 +53,7 @@ test('seats, backs and bolsters on one ticket, from one typed line to the bill',
   await station(page, 'Bill')
   const paper = page.getByRole('article', { name: 'Quote for the customer' })
   for (const line of [
-    /Seats: 3 cushions, 746.7 x 600 x 100/,
+    /Seats: 3 cushions, 747 x 600 x 100/,
     /Back cushions: 3 cushions, 700 x 450 x 120/,
     /Bolsters: 2/,
   ])

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { Cloth, readWith, type Flaw, type Pattern, type Supply } from '../../contract/index.ts'
+import { Cloth, readWith, type Flaw } from '../../contract/index.ts'
 import { clothFaults } from '../../core/cloth/index.ts'
 import { useShop } from '../stores/shop.ts'
 import AmountField from '../ui/AmountField.vue'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import EntryDialog from '../ui/EntryDialog.vue'
 import LengthField from '../ui/LengthField.vue'
-import BandsField from './BandsField.vue'
 import ClothSwatch from './ClothSwatch.vue'
 import { clothFaultWords } from './fault-words.ts'
-import { startPattern, startSupply } from './new-cloth.ts'
+import PatternFields from './PatternFields.vue'
+import SupplyFields from './SupplyFields.vue'
 
 /** Everything the shop knows of a cloth; the swatch shows it as it is entered, and a click on it marks a flaw. */
 const props = defineProps<{ cloth: Cloth; isNew: boolean }>()
@@ -27,7 +27,6 @@ const fault = computed(() => {
 const FLAW_MM = 40
 
 const set = (change: Partial<Cloth>) => (draft.value = { ...draft.value, ...change })
-const setPattern = (change: object) => set({ pattern: { ...draft.value.pattern, ...change } as Pattern })
 const setFlaw = (i: number, change: Partial<Flaw>) =>
   set({ flaws: draft.value.flaws.map((f, j) => (j === i ? { ...f, ...change } : f)) })
 function markFlaw(acrossMm: number, alongMm: number): void {
@@ -40,38 +39,17 @@ function markFlaw(acrossMm: number, alongMm: number): void {
     ],
   })
 }
-const corners = computed(() => (draft.value.supply.kind === 'remnant' ? draft.value.supply.outline : []))
-const setCorners = (outline: [number, number][]) => set({ supply: { kind: 'remnant', outline } })
-const setCorner = (i: number, axis: 0 | 1, mm: number) =>
-  setCorners(corners.value.map((c, j): [number, number] => (j !== i ? c : axis === 0 ? [mm, c[1]] : [c[0], mm])))
-/** A new corner half way to the next. */
-function addCorner(): void {
-  const [last, first] = [corners.value.at(-1)!, corners.value[0]!]
-  setCorners([...corners.value, [(last[0] + first[0]) / 2, (last[1] + first[1]) / 2]])
-}
-
-const PATTERNS = [
-  { value: 'plain', label: 'Plain' },
-  { value: 'stripes', label: 'Stripes' },
-  { value: 'check', label: 'Check' },
-  { value: 'motif', label: 'Motif' },
-] as const
-const RUNS = [
-  { value: 'along', label: 'along the roll' },
-  { value: 'across', label: 'across it' },
-] as const
 const NAPS = [
   { value: 'two-way', label: 'either way up' },
   { value: 'one-way', label: 'one way only: pile or motif' },
 ] as const
+const MARKINGS = [
+  { value: 'notches', label: 'notches' },
+  { value: 'tacks', label: 'tacks: deep pile, dark' },
+] as const
 const BACKS = { 'back not known': undefined, 'back coated': true, 'back bare': false } as const
 const backOf = ({ coatedBack }: Cloth) =>
   coatedBack === undefined ? 'back not known' : coatedBack ? 'back coated' : 'back bare'
-const SUPPLIES = [
-  { value: 'to-buy', label: 'To buy' },
-  { value: 'length', label: 'A length' },
-  { value: 'remnant', label: 'A remnant' },
-] as const
 </script>
 
 <template>
@@ -133,138 +111,7 @@ const SUPPLIES = [
             @input="set({ ground: ($event.target as HTMLInputElement).value })"
           />
         </div>
-        <div class="field-row">
-          <span class="label">Pattern</span
-          ><ChoiceButtons
-            :model-value="draft.pattern.kind"
-            :choices="PATTERNS"
-            name="Pattern"
-            @update:model-value="set({ pattern: startPattern($event) })"
-          />
-        </div>
-        <template v-if="draft.pattern.kind === 'stripes'">
-          <div class="field-row">
-            <span class="label">They run</span
-            ><ChoiceButtons
-              :model-value="draft.pattern.runs"
-              :choices="RUNS"
-              name="Stripes run"
-              @update:model-value="setPattern({ runs: $event })"
-            />
-          </div>
-          <div class="field-row">
-            <span class="label">First repeat starts</span
-            ><LengthField
-              :model-value="draft.pattern.startMm"
-              :unit="units"
-              name="First repeat starts"
-              :min="0"
-              :max="5000"
-              @update:model-value="setPattern({ startMm: $event })"
-            />
-          </div>
-          <BandsField
-            :model-value="draft.pattern.bands"
-            :unit="units"
-            name="Band"
-            @update:model-value="setPattern({ bands: $event })"
-          />
-        </template>
-        <template v-else-if="draft.pattern.kind === 'check'">
-          <div class="field-row">
-            <span class="label">Repeat starts</span>
-            <div class="pair">
-              <LengthField
-                :model-value="draft.pattern.startMm"
-                :unit="units"
-                name="Starts across"
-                :min="0"
-                :max="5000"
-                @update:model-value="setPattern({ startMm: $event })"
-              /><LengthField
-                :model-value="draft.pattern.startAlongMm"
-                :unit="units"
-                name="Starts along"
-                :min="0"
-                :max="5000"
-                @update:model-value="setPattern({ startAlongMm: $event })"
-              />
-            </div>
-          </div>
-          <BandsField
-            :model-value="draft.pattern.across"
-            :unit="units"
-            name="Band across"
-            @update:model-value="setPattern({ across: $event })"
-          />
-          <BandsField
-            :model-value="draft.pattern.along"
-            :unit="units"
-            name="Band along"
-            @update:model-value="setPattern({ along: $event })"
-          />
-        </template>
-        <template v-else-if="draft.pattern.kind === 'motif'">
-          <div class="field-row">
-            <span class="label">Repeat across, along</span>
-            <div class="pair">
-              <LengthField
-                :model-value="draft.pattern.acrossMm"
-                :unit="units"
-                name="Repeat across"
-                :max="3000"
-                @update:model-value="setPattern({ acrossMm: $event })"
-              /><LengthField
-                :model-value="draft.pattern.alongMm"
-                :unit="units"
-                name="Repeat along"
-                :max="3000"
-                @update:model-value="setPattern({ alongMm: $event })"
-              />
-            </div>
-          </div>
-          <div class="field-row">
-            <span class="label">A motif's middle</span>
-            <div class="pair">
-              <LengthField
-                :model-value="draft.pattern.startMm"
-                :unit="units"
-                name="Motif from the left edge"
-                :min="0"
-                :max="5000"
-                @update:model-value="setPattern({ startMm: $event })"
-              /><LengthField
-                :model-value="draft.pattern.startAlongMm"
-                :unit="units"
-                name="Motif from the starting end"
-                :min="0"
-                :max="5000"
-                @update:model-value="setPattern({ startAlongMm: $event })"
-              />
-            </div>
-          </div>
-          <div class="field-row">
-            <span class="label">Half-drop</span
-            ><label class="tick"
-              ><input
-                type="checkbox"
-                :checked="draft.pattern.halfDrop"
-                @change="setPattern({ halfDrop: ($event.target as HTMLInputElement).checked })"
-              />
-              every second column stands half a repeat further on</label
-            >
-          </div>
-          <div class="field-row">
-            <span class="label">Colour</span
-            ><input
-              type="color"
-              :value="draft.pattern.colour"
-              aria-label="Motif colour"
-              class="colour"
-              @input="setPattern({ colour: ($event.target as HTMLInputElement).value })"
-            />
-          </div>
-        </template>
+        <PatternFields :pattern="draft.pattern" :unit="units" @change="(pattern) => set({ pattern })" />
         <div class="field-row">
           <span class="label">Lies</span
           ><ChoiceButtons
@@ -328,6 +175,33 @@ const SUPPLIES = [
           </div>
         </div>
         <div class="field-row">
+          <span class="label">Thick, g/m²</span>
+          <div class="pair">
+            <LengthField
+              :model-value="draft.thicknessMm"
+              unit="mm"
+              name="Thickness of the cloth"
+              :min="0"
+              :max="20"
+              @update:model-value="set({ thicknessMm: $event })"
+            /><AmountField
+              :model-value="draft.massGM2"
+              kind="plain"
+              name="Mass of a square metre, g"
+              :min="0"
+              :max="3000"
+              @update:model-value="set({ massGM2: $event ?? 0 })"
+            />
+            <ElSelect
+              :model-value="draft.marking"
+              aria-label="Marked by"
+              class="marks"
+              @update:model-value="(marking: Cloth['marking']) => set({ marking })"
+              ><ElOption v-for="m in MARKINGS" :key="m.value" :value="m.value" :label="m.label"
+            /></ElSelect>
+          </div>
+        </div>
+        <div class="field-row">
           <span class="label">Gives, across / along</span>
           <div class="pair">
             <AmountField
@@ -377,54 +251,7 @@ const SUPPLIES = [
       </div>
       <div class="seen">
         <ClothSwatch :cloth="draft" :height="250" :clickable="marking" @at="markFlaw" />
-        <div class="field-row">
-          <span class="label">Comes from</span
-          ><ChoiceButtons
-            :model-value="draft.supply.kind"
-            :choices="SUPPLIES"
-            name="Comes from"
-            @update:model-value="set({ supply: startSupply($event, draft.widthMm) as Supply })"
-          />
-        </div>
-        <div v-if="draft.supply.kind === 'length'" class="field-row">
-          <span class="label">Length in hand</span
-          ><LengthField
-            :model-value="draft.supply.lengthMm"
-            :unit="units"
-            name="Length in hand"
-            :max="200000"
-            @update:model-value="set({ supply: { kind: 'length', lengthMm: $event } })"
-          />
-        </div>
-        <template v-if="draft.supply.kind === 'remnant'">
-          <p class="quiet">Its corners in order, each from the left edge and from the starting end:</p>
-          <div v-for="(c, i) in corners" :key="i" class="pair">
-            <LengthField
-              :model-value="c[0]"
-              :unit="units"
-              :name="`Corner ${i + 1} from the left`"
-              :min="0"
-              :max="draft.widthMm"
-              @update:model-value="setCorner(i, 0, $event)"
-            />
-            <LengthField
-              :model-value="c[1]"
-              :unit="units"
-              :name="`Corner ${i + 1} from the start`"
-              :min="0"
-              @update:model-value="setCorner(i, 1, $event)"
-            />
-            <button
-              type="button"
-              class="plain-button"
-              :disabled="corners.length <= 3"
-              @click="setCorners(corners.filter((_, j) => j !== i))"
-            >
-              Strike
-            </button>
-          </div>
-          <button type="button" class="plain-button" @click="addCorner">Another corner</button>
-        </template>
+        <SupplyFields :cloth="draft" :unit="units" @change="(supply) => set({ supply })" />
         <div class="field-row">
           <span class="label">Flaws</span
           ><button
@@ -501,6 +328,10 @@ const SUPPLIES = [
 
 .pick {
   width: 120px;
+}
+
+.marks {
+  width: 190px;
 }
 
 .colour {

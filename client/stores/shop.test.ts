@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS } from '../../core/demo/index.ts'
 import { FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/defaults/index.ts'
 import type { ShopSettings } from '../../contract/index.ts'
+import { usePutBack } from './put-back.ts'
 import { useShop } from './shop.ts'
 
 const SETTINGS: ShopSettings = {
@@ -108,5 +109,23 @@ describe("the shop's lists on a page", () => {
     await expect(shop.dropCloth(DEMO_CLOTHS[0]!.id)).rejects.toThrow('A job still uses it')
     await expect(shop.keepTrims([])).rejects.toThrow('A job still uses it')
     expect([shop.lists!.cloths, shop.lists!.trims]).toEqual([DEMO_CLOTHS, DEMO_TRIMS])
+  })
+})
+
+describe('what is taken out of a list', () => {
+  it('is put back as it was with one press, and offered no more', async () => {
+    fakeServer()
+    setActivePinia(createPinia())
+    const shop = useShop()
+    const putBack = usePutBack()
+    await shop.open()
+    const before = shop.lists!.grades
+    const grade = before[2]!
+    await shop.dropGrade(grade.id)
+    expect(shop.lists!.grades.some((g) => g.id === grade.id)).toBe(false)
+    expect(putBack.offer!.says).toBe(`${grade.name} is out of the catalogue.`)
+    await putBack.putBack()
+    expect(shop.lists!.grades.find((g) => g.id === grade.id)).toEqual(grade)
+    expect(putBack.offer).toBeNull()
   })
 })

@@ -19,6 +19,7 @@ import {
   type ShopLists,
 } from '../api/shop.ts'
 import { manner } from '../ui/manner.ts'
+import { usePutBack } from './put-back.ts'
 
 /** The shop's lists as this page last read them; changes go with what they were made on. */
 export const useShop = defineStore('shop', () => {
@@ -40,8 +41,11 @@ export const useShop = defineStore('shop', () => {
   }
   const keepGrades = async (grades: readonly Grade[], bases = lists.value?.grades ?? []): Promise<void> =>
     take({ grades: await saveGrades(changesOf(grades, bases)) })
+  const putBack = usePutBack()
   async function dropGrade(id: string): Promise<void> {
+    const own = lists.value?.grades.find((g) => g.id === id)
     await removeGrade(id)
+    if (own) putBack.taken(`${own.name} is out of the catalogue.`, () => keepGrades([own], []))
     take({ grades: lists.value?.grades.filter((g) => g.id !== id) ?? [] })
   }
   async function keepFoamStock(value: FoamStock, base: FoamStock | null): Promise<void> {
@@ -49,7 +53,9 @@ export const useShop = defineStore('shop', () => {
     take({ foamStock: await readFoamStock() })
   }
   async function dropFoamStock(id: string): Promise<void> {
+    const own = lists.value?.foamStock.find((s) => s.id === id)
     await removeFoamStock(id)
+    if (own) putBack.taken('That foam is off the rack.', () => keepFoamStock(own, null))
     take({ foamStock: lists.value?.foamStock.filter((s) => s.id !== id) ?? [] })
   }
   async function keepCloth(value: Cloth, base = sameId(lists.value?.cloths ?? [], value)): Promise<void> {
@@ -57,13 +63,17 @@ export const useShop = defineStore('shop', () => {
     take({ cloths: await readCloths() })
   }
   async function dropCloth(id: string): Promise<void> {
+    const own = lists.value?.cloths.find((c) => c.id === id)
     await removeCloth(id)
+    if (own) putBack.taken(`${own.name} is out of the cloth store.`, () => keepCloth(own, null))
     take({ cloths: lists.value?.cloths.filter((c) => c.id !== id) ?? [] })
   }
   const keepTrims = async (trims: readonly Trim[], bases = lists.value?.trims ?? []): Promise<void> =>
     take({ trims: await saveTrims(changesOf(trims, bases)) })
   async function dropTrim(id: string): Promise<void> {
+    const own = lists.value?.trims.find((t) => t.id === id)
     await removeTrim(id)
+    if (own) putBack.taken(`${own.name} is off the shelf of trims.`, () => keepTrims([own], []))
     take({ trims: await readTrims() })
   }
   /** Somebody else changed the lists: they are read again. */

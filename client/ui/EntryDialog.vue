@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { useAttempt } from './use-attempt.ts'
 
 /** One entry of a shop list while it is changed: kept, dropped or left as it was. */
@@ -13,6 +14,13 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ close: [] }>()
 const { failed, attempt } = useAttempt()
+/** Something was typed or chosen in it since it was opened. */
+const touched = ref(false)
+const asks = ref(false)
+function leave(): void {
+  if (touched.value && !asks.value) asks.value = true
+  else emit('close')
+}
 
 const andClose = (work: () => Promise<void>) =>
   attempt(async () => {
@@ -22,8 +30,13 @@ const andClose = (work: () => Promise<void>) =>
 </script>
 
 <template>
-  <ElDialog :model-value="true" :title="title" :width="width" top="4vh" @update:model-value="emit('close')">
-    <slot />
+  <ElDialog :model-value="true" :title="title" :width="width" top="4vh" :before-close="leave">
+    <div @input.capture="touched = true" @change.capture="touched = true"><slot /></div>
+    <p v-if="asks" class="asks" role="alert">
+      What you entered is not kept yet.
+      <button type="button" class="plain-button" @click="emit('close')">Leave it</button>
+      <button type="button" class="plain-button" @click="asks = false">Go on</button>
+    </p>
     <p v-if="failed || fault" class="fault" role="alert">{{ failed || fault }}</p>
     <template #footer>
       <button v-if="drop" type="button" class="plain-button left" @click="andClose(drop.run)">{{ drop.words }}</button>

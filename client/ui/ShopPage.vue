@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PutBackBar from './PutBackBar.vue'
 import ShopHeader from './ShopHeader.vue'
 
 /** A page of the shop: its head, what went wrong, and sheets in as many columns as it wants. */
@@ -9,6 +10,7 @@ defineProps<{ title: string; failed: string; columns?: string }>()
   <div class="shop-page">
     <ShopHeader :title="title"><slot name="tools" /></ShopHeader>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <PutBackBar />
     <main :style="{ gridTemplateColumns: columns ?? 'minmax(0, 1fr)' }"><slot /></main>
   </div>
 </template>

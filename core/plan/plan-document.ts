@@ -19,7 +19,7 @@ import { sayWorking, type Figure } from '../working/index.ts'
 export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[], stops: readonly Warning[] = []) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = [...stops, ...plan.warnings].map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 7, ticket: job.ticket, title: job.title, units: job.units } as const
+  const head = { format: 'loft-seam/plan', version: 8, ticket: job.ticket, title: job.title, units: job.units } as const
   const strips = plan.kind === 'worked' ? plan.cloth.strips : []
   const stripsOf = (d: DesignPlan) => (plan.kind === 'worked' ? (strips[plan.sewn.indexOf(d)] ?? []) : [])
   const parts = plan.parts.map((p) => partDocument(p, say, stripsOf))
@@ -31,6 +31,14 @@ export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]
     foam: foamDocument(plan, say),
     lays: plan.cloth.lays.map((own, i) => ({
       cloth: own.cloth.name,
+      folded: own.isFolded,
+      pieces: own.pieces.map((p) => ({
+        id: p.id,
+        name: p.name,
+        count: p.qty,
+        way: p.way,
+        panel: p.of && { cushion: p.of.cushion + 1, part: p.of.part, layer: p.of.layer, panel: p.of.panel.id },
+      })),
       problem: own.problem,
       lay: lays[i] ?? null,
       chalkList: lays[i] ? chalkList(own, lays[i]) : null,
@@ -238,6 +246,7 @@ function coverDocument({ part, cover, checks }: DesignPlan, say: Say, strips: re
       fittings: c.fittings.map((f) => ({ ...f, amount: say(f.amount) })),
     })),
     panels: cover.panels.map((p) => panelDocument(p, say)),
+    layers: cover.layers.map((p) => ({ behind: p.behind, ...panelDocument(p, say) })),
     seams: cover.seams,
     piping: cover.piping && {
       choice: cover.piping.choice,
@@ -267,7 +276,12 @@ const panelDocument = (p: Panel, say: Say) => ({
   finished: outlineDocument(p.finished),
   sewn: outlineDocument(sewnOutline(p)),
   cut: outlineDocument(cutOutline(p)),
-  edges: p.edges.map((e) => ({ name: e.name, treatment: e.treatment, allowance: say(e.allowance) })),
+  edges: p.edges.map((e) => ({
+    name: e.name,
+    treatment: e.treatment,
+    allowance: say(e.allowance),
+    ...(e.ready ? { ready: e.ready } : {}),
+  })),
   notches: p.notches.map((n) => ({ ...n, sewn: xy(notchOnPiece(p, n).sewn), cut: xy(notchOnPiece(p, n).below(0)) })),
   marks: marksOnPiece(p),
   times: p.times,

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Finishing, Side, TiePlace, Trims } from '../../../contract/index.ts'
-import { finishingWords, leastAllowance, USUAL_BUTTONS, USUAL_TIES } from '../../../core/cover/index.ts'
+import type { Finishing, TiePlace, Trims } from '../../../contract/index.ts'
+import { finishingWords, leastAllowance, USUAL_TIES } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
-import { SIDES } from '../../../core/seat/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
@@ -11,6 +10,8 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import CountField from '../../ui/CountField.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
+import ButtonFields from './ButtonFields.vue'
+import HandleFields from './HandleFields.vue'
 import ReadyEdgeFields from './ReadyEdgeFields.vue'
 import ReserveFields from './ReserveFields.vue'
 import TiePlaces from './TiePlaces.vue'
@@ -29,19 +30,9 @@ const NO_YES = [
   { value: 'no', label: 'None' },
   { value: 'yes', label: 'Sewn on' },
 ] as const
-const AT = SIDES.map((value) => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }))
-const LAYOUTS = [
-  { value: 'even', label: 'Even' },
-  { value: 'staggered', label: 'Staggered' },
-] as const
 const WAYS = [
   { value: 'folded', label: 'Folded' },
   { value: 'turned-out', label: 'Turned out' },
-] as const
-const RINGS = [
-  { value: 'none', label: 'Nothing' },
-  { value: 'd-ring', label: 'D-ring' },
-  { value: 'snap-hook', label: 'Snap hook' },
 ] as const
 const CAUGHT = [
   { value: 'at-the-middle', label: 'At the middle' },
@@ -65,7 +56,6 @@ const finishings = Object.keys(finishingWords) as Finishing[]
 const fittings = computed(() => design.chosen?.cover.fittings ?? [])
 const setTiePlaces = (places: TiePlace[], key: string | null) =>
   set('Ties', { ties: { ...trims.value.ties!, places } }, key)
-const toSide = (s: string) => s as Side
 </script>
 
 <template>
@@ -125,80 +115,7 @@ const toSide = (s: string) => s as Side
       </div>
     </div>
   </template>
-  <div class="field-row">
-    <span class="label">Handles</span>
-    <div>
-      <ChoiceButtons
-        :model-value="trims.handles ? 'yes' : 'no'"
-        :choices="NO_YES"
-        name="Handles"
-        @update:model-value="
-          (v) =>
-            set('Handles', {
-              handles: v === 'yes' ? { side: 'right', count: 1, lengthMm: 180, finishedMm: 30, fitting: 'none' } : null,
-            })
-        "
-      />
-    </div>
-  </div>
-  <div v-if="trims.handles" class="field-row">
-    <span class="label">At the</span>
-    <div>
-      <ChoiceButtons
-        :model-value="trims.handles.side"
-        :choices="AT"
-        name="Handles at the"
-        @update:model-value="(s) => set('Handles', { handles: { ...trims.handles!, side: toSide(s) } })"
-      />
-    </div>
-  </div>
-  <template v-if="trims.handles">
-    <div class="field-row">
-      <span class="label">Number</span
-      ><CountField
-        :model-value="trims.handles.count"
-        name="Handles"
-        :min="1"
-        :max="6"
-        @update:model-value="set('Handles', { handles: { ...trims.handles, count: $event } }, 'handles')"
-      />
-    </div>
-    <div class="field-row">
-      <span class="label">Length, width</span>
-      <div class="two">
-        <LengthField
-          :model-value="trims.handles.lengthMm"
-          :unit="unit"
-          name="Handle length"
-          :min="1"
-          :max="1000"
-          @update:model-value="
-            set('Handle length', { handles: { ...trims.handles, lengthMm: $event } }, 'handle-length')
-          "
-        /><LengthField
-          :model-value="trims.handles.finishedMm"
-          :unit="unit"
-          name="Handle width"
-          :min="1"
-          :max="150"
-          @update:model-value="
-            set('Handle width', { handles: { ...trims.handles, finishedMm: $event } }, 'handle-width')
-          "
-        />
-      </div>
-    </div>
-    <div class="field-row">
-      <span class="label">With</span>
-      <div>
-        <ChoiceButtons
-          :model-value="trims.handles.fitting"
-          :choices="RINGS"
-          name="Handles with"
-          @update:model-value="(fitting) => set('Handles', { handles: { ...trims.handles!, fitting } })"
-        />
-      </div>
-    </div>
-  </template>
+  <HandleFields :trims="trims" :unit="unit" @change="set" />
   <div class="field-row">
     <span class="label">Vents</span>
     <div>
@@ -231,79 +148,7 @@ const toSide = (s: string) => s as Side
       />
     </div>
   </div>
-  <div class="field-row" data-field="make-up.buttons">
-    <span class="label">Buttons</span>
-    <div>
-      <ChoiceButtons
-        :model-value="trims.buttons ? 'yes' : 'no'"
-        :choices="NO_YES"
-        name="Buttons"
-        @update:model-value="(v) => set('Buttons', { buttons: v === 'yes' ? USUAL_BUTTONS : null })"
-      />
-    </div>
-  </div>
-  <template v-if="trims.buttons">
-    <div class="field-row">
-      <span class="label">Rows, across</span>
-      <div class="two">
-        <CountField
-          :model-value="trims.buttons.rows"
-          name="Rows of buttons"
-          :min="1"
-          :max="20"
-          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, rows: $event } }, 'button-rows')"
-        /><CountField
-          :model-value="trims.buttons.across"
-          name="Buttons across"
-          :min="1"
-          :max="40"
-          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, across: $event } }, 'button-across')"
-        />
-      </div>
-    </div>
-    <div class="field-row">
-      <span class="label">Rows stand</span>
-      <div>
-        <ChoiceButtons
-          :model-value="trims.buttons.layout"
-          :choices="LAYOUTS"
-          name="Rows stand"
-          @update:model-value="(layout) => set('Buttons', { buttons: { ...trims.buttons!, layout } })"
-        />
-      </div>
-    </div>
-    <div class="field-row">
-      <span class="label">From the edge</span
-      ><LengthField
-        :model-value="trims.buttons.marginMm"
-        :unit="unit"
-        name="Buttons from the edge"
-        :min="1"
-        :max="1000"
-        @update:model-value="set('Buttons', { buttons: { ...trims.buttons, marginMm: $event } }, 'button-margin')"
-      />
-    </div>
-    <div class="field-row">
-      <span class="label">Button, pulled by</span>
-      <div class="two">
-        <LengthField
-          :model-value="trims.buttons.diameterMm"
-          :unit="unit"
-          name="Button diameter"
-          :min="1"
-          :max="80"
-          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, diameterMm: $event } }, 'button-size')"
-        /><LengthField
-          :model-value="trims.buttons.depthMm"
-          :unit="unit"
-          name="Pulled into the cloth by"
-          :min="0"
-          :max="150"
-          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, depthMm: $event } }, 'button-depth')"
-        />
-      </div>
-    </div>
-  </template>
+  <ButtonFields :trims="trims" :unit="unit" @change="set" />
   <div class="field-row">
     <span class="label">Raw edges</span>
     <ElSelect

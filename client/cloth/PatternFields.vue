@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import type { Pattern } from '../../contract/index.ts'
+import type { LengthUnit } from '../../core/units/index.ts'
+import ChoiceButtons from '../ui/ChoiceButtons.vue'
+import LengthField from '../ui/LengthField.vue'
+import BandsField from './BandsField.vue'
+import { startPattern } from './new-cloth.ts'
+
+/** What is woven or printed on a cloth, band by band or motif by motif. */
+const { pattern, unit } = defineProps<{ pattern: Pattern; unit: LengthUnit }>()
+const emit = defineEmits<{ change: [pattern: Pattern] }>()
+const setPattern = (change: object) => emit('change', { ...pattern, ...change } as Pattern)
+const PATTERNS = [
+  { value: 'plain', label: 'Plain' },
+  { value: 'stripes', label: 'Stripes' },
+  { value: 'check', label: 'Check' },
+  { value: 'motif', label: 'Motif' },
+] as const
+const RUNS = [
+  { value: 'along', label: 'along the roll' },
+  { value: 'across', label: 'across it' },
+] as const
+</script>
+
+<template>
+  <div class="field-row">
+    <span class="label">Pattern</span
+    ><ChoiceButtons
+      :model-value="pattern.kind"
+      :choices="PATTERNS"
+      name="Pattern"
+      @update:model-value="emit('change', startPattern($event))"
+    />
+  </div>
+  <template v-if="pattern.kind === 'stripes'">
+    <div class="field-row">
+      <span class="label">They run</span
+      ><ChoiceButtons
+        :model-value="pattern.runs"
+        :choices="RUNS"
+        name="Stripes run"
+        @update:model-value="setPattern({ runs: $event })"
+      />
+    </div>
+    <div class="field-row">
+      <span class="label">First repeat starts</span
+      ><LengthField
+        :model-value="pattern.startMm"
+        :unit="unit"
+        name="First repeat starts"
+        :min="0"
+        :max="5000"
+        @update:model-value="setPattern({ startMm: $event })"
+      />
+    </div>
+    <BandsField
+      :model-value="pattern.bands"
+      :unit="unit"
+      name="Band"
+      @update:model-value="setPattern({ bands: $event })"
+    />
+  </template>
+  <template v-else-if="pattern.kind === 'check'">
+    <div class="field-row">
+      <span class="label">Repeat starts</span>
+      <div class="pair">
+        <LengthField
+          :model-value="pattern.startMm"
+          :unit="unit"
+          name="Starts across"
+          :min="0"
+          :max="5000"
+          @update:model-value="setPattern({ startMm: $event })"
+        /><LengthField
+          :model-value="pattern.startAlongMm"
+          :unit="unit"
+          name="Starts along"
+          :min="0"
+          :max="5000"
+          @update:model-value="setPattern({ startAlongMm: $event })"
+        />
+      </div>
+    </div>
+    <BandsField
+      :model-value="pattern.across"
+      :unit="unit"
+      name="Band across"
+      @update:model-value="setPattern({ across: $event })"
+    />
+    <BandsField
+      :model-value="pattern.along"
+      :unit="unit"
+      name="Band along"
+      @update:model-value="setPattern({ along: $event })"
+    />
+  </template>
+  <template v-else-if="pattern.kind === 'motif'">
+    <div class="field-row">
+      <span class="label">Repeat across, along</span>
+      <div class="pair">
+        <LengthField
+          :model-value="pattern.acrossMm"
+          :unit="unit"
+          name="Repeat across"
+          :max="3000"
+          @update:model-value="setPattern({ acrossMm: $event })"
+        /><LengthField
+          :model-value="pattern.alongMm"
+          :unit="unit"
+          name="Repeat along"
+          :max="3000"
+          @update:model-value="setPattern({ alongMm: $event })"
+        />
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">A motif's middle</span>
+      <div class="pair">
+        <LengthField
+          :model-value="pattern.startMm"
+          :unit="unit"
+          name="Motif from the left edge"
+          :min="0"
+          :max="5000"
+          @update:model-value="setPattern({ startMm: $event })"
+        /><LengthField
+          :model-value="pattern.startAlongMm"
+          :unit="unit"
+          name="Motif from the starting end"
+          :min="0"
+          :max="5000"
+          @update:model-value="setPattern({ startAlongMm: $event })"
+        />
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">Half-drop</span
+      ><label class="tick"
+        ><input
+          type="checkbox"
+          :checked="pattern.halfDrop"
+          @change="setPattern({ halfDrop: ($event.target as HTMLInputElement).checked })"
+        />
+        every second column stands half a repeat further on</label
+      >
+    </div>
+    <div class="field-row">
+      <span class="label">Colour</span
+      ><input
+        type="color"
+        :value="pattern.colour"
+        aria-label="Motif colour"
+        class="colour"
+        @input="setPattern({ colour: ($event.target as HTMLInputElement).value })"
+      />
+    </div>
+  </template>
+</template>
+
+<style scoped>
+.field-row {
+  grid-template-columns: 140px 1fr;
+  margin-bottom: 6px;
+}
+
+.pair {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+  margin-bottom: 4px;
+}
+
+.pair :deep(input:not([type='checkbox'])) {
+  width: 66px;
+}
+
+.colour {
+  width: 56px;
+  height: 32px;
+}
+</style>

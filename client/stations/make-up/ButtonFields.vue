@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import type { Trims } from '../../../contract/index.ts'
+import { USUAL_BUTTONS } from '../../../core/cover/index.ts'
+import type { LengthUnit } from '../../../core/units/index.ts'
+import ChoiceButtons from '../../ui/ChoiceButtons.vue'
+import CountField from '../../ui/CountField.vue'
+import LengthField from '../../ui/LengthField.vue'
+
+/** Buttons through the block: their grid, size and depth. */
+const { trims, unit } = defineProps<{ trims: Trims; unit: LengthUnit }>()
+const emit = defineEmits<{ change: [says: string, change: Partial<Trims>, key?: string | null] }>()
+const set = (says: string, change: Partial<Trims>, key: string | null = null) => emit('change', says, change, key)
+const NO_YES = [
+  { value: 'no', label: 'None' },
+  { value: 'yes', label: 'Sewn on' },
+] as const
+const LAYOUTS = [
+  { value: 'even', label: 'Even' },
+  { value: 'staggered', label: 'Staggered' },
+] as const
+</script>
+
+<template>
+  <div class="field-row" data-field="make-up.buttons">
+    <span class="label">Buttons</span>
+    <div>
+      <ChoiceButtons
+        :model-value="trims.buttons ? 'yes' : 'no'"
+        :choices="NO_YES"
+        name="Buttons"
+        @update:model-value="(v) => set('Buttons', { buttons: v === 'yes' ? USUAL_BUTTONS : null })"
+      />
+    </div>
+  </div>
+  <template v-if="trims.buttons">
+    <div class="field-row">
+      <span class="label">Rows, across</span>
+      <div class="two">
+        <CountField
+          :model-value="trims.buttons.rows"
+          name="Rows of buttons"
+          :min="1"
+          :max="20"
+          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, rows: $event } }, 'button-rows')"
+        /><CountField
+          :model-value="trims.buttons.across"
+          name="Buttons across"
+          :min="1"
+          :max="40"
+          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, across: $event } }, 'button-across')"
+        />
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">Rows stand</span>
+      <div>
+        <ChoiceButtons
+          :model-value="trims.buttons.layout"
+          :choices="LAYOUTS"
+          name="Rows stand"
+          @update:model-value="(layout) => set('Buttons', { buttons: { ...trims.buttons!, layout } })"
+        />
+      </div>
+    </div>
+    <div class="field-row">
+      <span class="label">From the edge</span
+      ><LengthField
+        :model-value="trims.buttons.marginMm"
+        :unit="unit"
+        name="Buttons from the edge"
+        :min="1"
+        :max="1000"
+        @update:model-value="set('Buttons', { buttons: { ...trims.buttons, marginMm: $event } }, 'button-margin')"
+      />
+    </div>
+    <div class="field-row">
+      <span class="label">Button, pulled by</span>
+      <div class="two">
+        <LengthField
+          :model-value="trims.buttons.diameterMm"
+          :unit="unit"
+          name="Button diameter"
+          :min="1"
+          :max="80"
+          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, diameterMm: $event } }, 'button-size')"
+        /><LengthField
+          :model-value="trims.buttons.depthMm"
+          :unit="unit"
+          name="Pulled into the cloth by"
+          :min="0"
+          :max="150"
+          @update:model-value="set('Buttons', { buttons: { ...trims.buttons, depthMm: $event } }, 'button-depth')"
+        />
+      </div>
+    </div>
+  </template>
+</template>
+
+<style scoped>
+.two {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.two :deep(input) {
+  width: 64px;
+}
+</style>
