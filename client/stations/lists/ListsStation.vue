@@ -83,7 +83,7 @@ const print = () => window.print()
             <th class="n">Count</th>
             <th>Cut, {{ unitName(job.units) }}</th>
             <th>Marks</th>
-            <th class="tick">Cut</th>
+            <th class="done">Cut</th>
           </tr>
         </thead>
         <tbody>
@@ -96,7 +96,7 @@ const print = () => window.print()
               <FigureValue :figure="l.height" bare unitless cuttable />
             </td>
             <td>{{ l.note }}</td>
-            <td class="tick"><span class="box" /></td>
+            <td class="done"><span class="box" /></td>
           </tr>
         </tbody>
       </table>
@@ -225,7 +225,7 @@ thead th {
   text-align: right;
 }
 
-.tick {
+.done {
   width: 46px;
   text-align: center;
 }
