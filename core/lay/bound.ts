@@ -10,8 +10,6 @@ export interface Bound {
   readonly length: number
 }
 
-/** Pieces that touch within the accepted tolerance may make a lay this much shorter than true sizes say. */
-
 /** The best of the proven lower bounds of the used length (of all sheets together). */
 export function lowerBound(instance: Instance): Bound {
   const bounds = [areaBound(instance), tallestBound(instance), widePiecesBound(instance), sidesBound(instance)]

@@ -204,7 +204,7 @@ describe('a bad problem is refused with its path', () => {
   }
   it('the plain one is sound', () => expect(faultsOf(good)).toEqual([]))
   it.each<[string, unknown, RegExp]>([
-    ['a newer version', { ...good, version: 2 }, /^\$\.version/],
+    ['a newer version', { ...good, version: 3 }, /^\$\.version/],
     ['an unknown key', { ...good, colour: 1 }, /^\$\.colour unknown key/],
     [
       'an unknown key of a piece',

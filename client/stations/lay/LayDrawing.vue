@@ -29,9 +29,6 @@ const jobs = useJob()
 const lays = useLay()
 const cloth = computed(() => props.plan.laidOn)
 const place = ref<HTMLElement | null>(null)
-/**
- * Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale.
- */
 /** All of a cloth in hand, as much of a roll as is used; while a piece is dragged, no less than before. */
 const shownMm = computed(() => {
   const { supply } = cloth.value
@@ -39,6 +36,7 @@ const shownMm = computed(() => {
   return Math.max(props.lay.length, inHand, heldMm.value)
 })
 const heldMm = ref(0)
+/** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
 const zoom = useZoom(
   place,
   useScale(

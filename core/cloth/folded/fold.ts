@@ -1,6 +1,7 @@
 import type { Cloth, LayPiece } from '../../../contract/index.ts'
 import { cutOutline, finishedEdgeLength, FOLD_EDGE, halfPanel, notchOnPiece } from '../../cover/index.ts'
 import { boxOf, flatten } from '../../outline/index.ts'
+import { textKey } from '../../text-key/index.ts'
 import type { ClothLay, LaidPiece } from '../cloth-lay.ts'
 import { CHORD_MM } from '../chord.ts'
 import { edgeAt } from '../ready-sides.ts'
@@ -56,18 +57,14 @@ interface Cut {
   readonly piece: LayPiece
 }
 
-/** One copy of a piece that has no partner yet. */
-interface Single {
-  readonly laid: LaidPiece
-  readonly piece: LayPiece
-}
-
 function foldedCuts({ pieces, problem }: ClothLay, usableMm: number): readonly Cut[] {
-  const narrow = (piece: LayPiece, other: LayPiece): readonly number[] =>
-    pairTurns(piece, other).filter((t) => widthIn(piece.outline, t) <= usableMm + 1e-6)
+  const narrow = onceByShape((piece, other) =>
+    pairTurns(piece, other).filter((t) => widthIn(piece.outline, t) <= usableMm + 1e-6),
+  )
   const all = pieces.map((laid, i): Cut => ({ laid, piece: problem.pieces[i]! }))
   const cuts: Cut[] = []
-  const singles: Single[] = []
+  /** One copy each of what has no partner yet. */
+  const singles: Cut[] = []
   for (const { laid, piece } of all) {
     const turns = piece.qty > 1 ? narrow(piece, piece) : []
     const pairs = turns.length > 0 ? piece.qty >> 1 : 0
@@ -97,19 +94,38 @@ function foldedCuts({ pieces, problem }: ClothLay, usableMm: number): readonly C
   return merged(cuts)
 }
 
+type PairTurns = (piece: LayPiece, other: LayPiece) => readonly number[]
+
+/** Cushions of a set have the same few shapes: two of them are held against each other once. */
+function onceByShape(find: PairTurns): PairTurns {
+  const keys = new Map<LayPiece, string>()
+  const known = new Map<string, readonly number[]>()
+  const keyOf = (p: LayPiece): string => {
+    const key = keys.get(p) ?? textKey(JSON.stringify([p.outline, p.turns]))
+    keys.set(p, key)
+    return key
+  }
+  return (piece, other) => {
+    const key = `${keyOf(piece)} ${keyOf(other)}`
+    const turns = known.get(key) ?? find(piece, other)
+    known.set(key, turns)
+    return turns
+  }
+}
+
 /** The nearest single that is its mirror image: of its own cushion first, as they stand in order. */
 function partnerOf(
-  { laid, piece }: Single,
-  singles: readonly Single[],
-  turnsOfPair: (a: LayPiece, b: LayPiece) => readonly number[],
+  { laid, piece }: Cut,
+  singles: readonly Cut[],
+  turnsOfPair: PairTurns,
 ): { at: number; turns: readonly number[] } | null {
-  const own = (s: Single) =>
-    s.laid.of && laid.of && s.laid.of.cushion === laid.of.cushion && s.laid.of.part === laid.of.part ? 0 : 1
-  const order = singles.map((_, i) => i).toSorted((a, b) => own(singles[a]!) - own(singles[b]!) || a - b)
-  for (const i of order) {
-    const turns = turnsOfPair(piece, singles[i]!.piece)
-    if (turns.length > 0) return { at: i, turns }
-  }
+  const isOwn = (s: Cut): boolean =>
+    s.laid.of !== null && laid.of !== null && s.laid.of.cushion === laid.of.cushion && s.laid.of.part === laid.of.part
+  for (const among of [isOwn, (s: Cut) => !isOwn(s)])
+    for (const [at, single] of singles.entries()) {
+      const turns = among(single) ? turnsOfPair(piece, single.piece) : []
+      if (turns.length > 0) return { at, turns }
+    }
   return null
 }
 
@@ -141,7 +157,7 @@ function cutOf(
 }
 
 /** Half of a piece, its middle on the fold; null for a strip, or where it is not the same left and right. */
-function onTheFold({ laid, piece }: Single): Cut | null {
+function onTheFold({ laid, piece }: Cut): Cut | null {
   const turn = foldTurn(piece)
   const panel = laid.of?.panel
   if (turn === null || !panel || piece.sides) return null
