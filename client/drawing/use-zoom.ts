@@ -20,8 +20,9 @@ export interface Zoom {
 }
 
 /**
- * Lets a drawing be enlarged and moved: wheel (with Control, where the page scrolls by it) and pinch about the pointer, `+`, `-`, `0` and the arrows while it has
- * the focus, and its empty ground dragged. Lines and letters keep their size, so that there is room for more of them.
+ * Lets a drawing be enlarged and moved: wheel (with Control, where the page scrolls by it) and pinch about the pointer,
+ * `+`, `-`, `0` and the arrows while it has the focus, and its empty ground dragged. Lines and letters keep their size,
+ * so that there is room for more of them.
  */
 export function useZoom(
   place: Ref<HTMLElement | null>,

@@ -45,8 +45,8 @@ export interface ClothPlan {
   readonly lays: readonly ClothLay[]
   /** How the piping of each design, of all parts in order, is split into strips. */
   readonly strips: readonly (readonly PipingStrips[])[]
-  /** Parts that cannot follow the stripes of the part they are meant to. */
   /** Cloths that were to be cut folded and are not. */
   readonly notFolded: readonly { readonly cloth: string; readonly because: FoldFault }[]
+  /** Parts that cannot follow the stripes of the part they are meant to. */
   readonly loose: readonly { readonly part: string; readonly leader: string; readonly because: NotFollowing }[]
 }

@@ -1,8 +1,9 @@
-import type { Cloth, ClothChoice, LayPiece, LayProblem } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, LayPiece } from '../../contract/index.ts'
 import { clothFor, cushionFrames, cutOutline, framesAsLaid, usableWidth, type Cover } from '../cover/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
-import { patternStart, repeatOf, washed, washedChoice } from '../pattern/index.ts'
+import { washed, washedChoice } from '../pattern/index.ts'
 import { CHORD_MM } from './chord.ts'
+import { clothProblem } from './cloth-problem.ts'
 import { clothRow } from './cloth-row.ts'
 import type { ClothLay, ClothPlan, LaidPiece } from './cloth-lay.ts'
 import { foldFault } from './folded/fold-fault.ts'
@@ -37,7 +38,10 @@ interface CutPart extends PartCovers, RuledPart {
   readonly strips: readonly (readonly PipingStrips[])[]
 }
 
-/** Every piece of all parts to be laid, by cloth, with its turns and phases, as lay problems; `folded` by the ids of their cloths. */
+/**
+ * Every piece of all parts to be laid, by cloth, with its turns and phases, as lay problems; `folded` by the ids of
+ * their cloths.
+ */
 export function planCloth(parts: readonly PartCovers[], folded: readonly string[] = []): ClothPlan {
   const isAlone = parts.length === 1 && parts[0]!.designs.length === 1
   const cut = parts.map((part): CutPart => {
@@ -181,40 +185,5 @@ const layersOf = ({ cover, liner }: DesignCovers) => [
   { of: cover, layer: 'cover' as const },
   ...(liner ? [{ of: liner, layer: 'liner' as const }] : []),
 ]
-
-/**
- * The cloth as a lay problem knows it. Where a roll is bought it is begun wherever the pattern suits; what is in hand
- * begins where it was cut.
- */
-function clothProblem(cloth: Cloth, isAsked: boolean): Pick<LayProblem, 'cloth' | 'groups'> {
-  const { supply } = cloth
-  const isMatching = isAsked && cloth.pattern.kind !== 'plain'
-  const lengthMm =
-    supply.kind === 'length'
-      ? supply.lengthMm
-      : supply.kind === 'remnant'
-        ? Math.max(...supply.outline.map((p) => p[1]))
-        : null
-  return {
-    cloth: {
-      width: cloth.widthMm,
-      length: lengthMm,
-      selvedge: cloth.selvedgeMm,
-      repeat: isMatching
-        ? { across: repeatOf(cloth, 'across'), along: repeatOf(cloth, 'along') }
-        : { across: null, along: null },
-      flaws: cloth.flaws.map((f) => [f.xMm, f.yMm, f.widthMm, f.lengthMm]),
-      ...(supply.kind === 'remnant' ? { outline: supply.outline } : {}),
-    },
-    groups: isMatching
-      ? {
-          run: {
-            across: patternStart(cloth, 'across'),
-            along: supply.kind === 'to-buy' ? null : patternStart(cloth, 'along'),
-          },
-        }
-      : {},
-  }
-}
 
 const asOutline = (outline: Outline): [number, number][] => flatten(outline, CHORD_MM).map((p) => [p.x, p.y])

@@ -1,5 +1,6 @@
 import { alongEdge, at, edgeLength, isSimple, keepLeftOf, wholeOf, type Point } from '../outline/index.ts'
 import { entered, type Figure } from '../working/index.ts'
+import { linesOf, type Axis } from './joins/cut-panel.ts'
 import type { Mark, Panel } from './panel.ts'
 
 /** The edge of a half panel that lies on the fold of the cloth. */
@@ -9,9 +10,9 @@ export const FOLD_EDGE = 'fold'
  * Half of a panel, cut on the fold of the cloth along a line square to one of its axes: opened out it is the whole one.
  * `keeps` is the half that is drawn, before the line or after it. Null where the line does not part the panel in two.
  */
-export function halfPanel(panel: Panel, axis: 'x' | 'y', atMm: number, keeps: 'before' | 'after'): Panel | null {
-  const [on, way] = axis === 'x' ? [at(atMm, 0), at(0, 1)] : [at(0, atMm), at(-1, 0)]
-  const half = keepLeftOf(wholeOf(panel.finished), on, keeps === 'before' ? way : at(-way.x, -way.y))
+export function halfPanel(panel: Panel, axis: Axis, atMm: number, keeps: 'before' | 'after'): Panel | null {
+  const { on, up, down } = linesOf(axis)
+  const half = keepLeftOf(wholeOf(panel.finished), on(atMm), keeps === 'before' ? up : down)
   const cuts = half.sources.filter((s) => s < 0).length
   if (cuts !== 1 || new Set(half.sources).size !== half.sources.length || !isSimple(half.outline)) return null
   const isKept = (v: number) => (keeps === 'before' ? v <= atMm + 1e-6 : v >= atMm - 1e-6)
@@ -43,12 +44,7 @@ const ON_FOLD: Figure = entered({
 })
 
 /** A line that crosses the fold is chalked up to it. */
-const crossing = (
-  marks: readonly Mark[],
-  axis: 'x' | 'y',
-  atMm: number,
-  isKept: (v: number) => boolean,
-): readonly Mark[] =>
+const crossing = (marks: readonly Mark[], axis: Axis, atMm: number, isKept: (v: number) => boolean): readonly Mark[] =>
   marks
     .filter((m) => m.path.length === 2 && m.path.some((p) => isKept(p[axis])) && !m.path.every((p) => isKept(p[axis])))
     .map((m) => {

@@ -14,6 +14,7 @@ export { notchDepth } from './notches.ts'
 export {
   cutOutline,
   marksOnPiece,
+  middleOfCutEdge,
   notchOnPiece,
   onItsPiece,
   onPiece,
@@ -48,7 +49,7 @@ export { pipedPairs, stripWidthOf } from './piping/piping.ts'
 export type { PipingGroup, PipingPlan } from './piping/piping-plan.ts'
 export { JOIN_CLEAR_MM, splitRun, type StripSplit } from './piping/split.ts'
 export { biasWays, type BiasWays } from './piping/yield.ts'
-export { acrossTheWholeCloth, oneToAnEdge } from './reserves.ts'
+export { acrossTheWholeCloth, MOST_RESERVE_MM, oneToAnEdge } from './reserves.ts'
 export type { Refusal, RefusalReason } from './refusal.ts'
 export { seamLength, stretchLength, type Seam, type SeamPair, type Stretch } from './seam.ts'
 export { seamPath, stretchPoints } from './seam-paths.ts'

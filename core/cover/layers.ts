@@ -2,7 +2,8 @@ import type { PanelLayer } from '../../contract/index.ts'
 import { at, boxOf, flatten, type Outline, type Point } from '../outline/index.ts'
 import { entered, type Figure } from '../working/index.ts'
 import type { Mark, PanelFace } from './panel.ts'
-import type { EdgeDraft, PanelDraft } from './parts/panel-draft.ts'
+import type { PanelDraft } from './parts/panel-draft.ts'
+import { withoutHem } from './without-hem.ts'
 
 /** The pieces that lie behind the panels of a draft, short of every hem by the hem. */
 export const layerDrafts = (panels: readonly PanelDraft[], layers: readonly PanelLayer[]): readonly PanelDraft[] =>
@@ -19,7 +20,7 @@ export const layerDrafts = (panels: readonly PanelDraft[], layers: readonly Pane
         cloth: layer.kind,
         isSeen: false,
         rule: `${p.rule}; as its panel, short of hems`,
-        edges: p.edges.map(shortOfHem),
+        edges: p.edges.map((e) => withoutHem(e, STOPS)),
         marks: [],
       }))
   })
@@ -49,12 +50,6 @@ const STOPS: Figure = entered({
   value: 0,
   rule: 'a layer is not turned in with the hem',
 })
-
-/** The hem is the last that is added to an edge; what lies before it (half a lap) the layer has as well. */
-const shortOfHem = (edge: EdgeDraft): EdgeDraft =>
-  edge.treatment === 'hem' || edge.treatment === 'lap'
-    ? { ...edge, allowances: edge.allowances.length > 1 ? edge.allowances.slice(0, -1) : [STOPS] }
-    : edge
 
 /** Lines of quilting up a panel, evenly, no further apart than asked. */
 export function quiltLines({ finished }: Pick<PanelDraft, 'finished'>, spacingMm: number): readonly Mark[] {

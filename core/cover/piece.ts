@@ -39,7 +39,7 @@ export interface NotchOnPiece {
   readonly below: (depthMm: number) => Point
 }
 
-export function notchOnPiece(panel: Panel, notch: Notch): NotchOnPiece {
+export function notchOnPiece(panel: Panel, notch: Pick<Notch, 'edge' | 'atMm'>): NotchOnPiece {
   const i = edgeIndex(panel, notch.edge)
   const sewn = sewnBeforeWash(panel)
   const share = notch.atMm / finishedEdgeLength(panel, notch.edge)
@@ -48,6 +48,10 @@ export function notchOnPiece(panel: Panel, notch: Notch): NotchOnPiece {
   const outBy = (mm: number) => washedOut(panel, at(on.x + out.x * mm, on.y + out.y * mm))
   return { sewn: outBy(0), below: (depthMm) => outBy(allowance - depthMm) }
 }
+
+/** The middle of an edge of the piece, on the line that is cut. */
+export const middleOfCutEdge = (panel: Panel, edge: string): Point =>
+  notchOnPiece(panel, { edge, atMm: finishedEdgeLength(panel, edge) / 2 }).below(0)
 
 /**
  * The share of its finished size that a piece has on the cloth, each way of its own plane, beside what deep buttons

@@ -5,7 +5,7 @@ import { jobOf, newSeat } from '../job/index.ts'
 import { solveLay } from '../lay/index.ts'
 import { workOrder } from '../making/index.ts'
 import { boxSolid, coverOf, onlyDesign, worked } from '../testing/jobs.ts'
-import { usualMakeUp } from './index.ts'
+import { cutOutline, usualMakeUp } from './index.ts'
 
 const ticking = DEMO_CLOTHS.find((c) => c.id === 'lamp-room-ticking')!
 const ready = (panel: string, edge: string) => ({ panel, edge, is: 'selvedge' as const })
@@ -72,6 +72,26 @@ describe('an edge on the selvedge', () => {
     }
     expect(steps([]).some((t) => /hem the free edges/i.test(t))).toBe(true)
     expect(steps(both).some((t) => /hem the free edges/i.test(t))).toBe(false)
+  })
+
+  it('keeps half its lap and its reserve, and so does the layer behind it', () => {
+    const slit = ready('bottom-front', 'slit')
+    const heights = (makeUp: Partial<MakeUp>) => {
+      const layers: MakeUp['layers'] = [{ kind: 'interlining', behind: ['bottom'], quilt: null }]
+      const { cover } = onlyDesign(worked(part({ ...makeUp, layers }, {}, 'slit-back')))
+      return [...cover.panels, ...cover.layers]
+        .filter((p) => p.id.startsWith('bottom-front'))
+        .map((p) => {
+          const ys = cutOutline(p).map((c) => c.y)
+          return Math.max(...ys) - Math.min(...ys)
+        })
+    }
+    const reserves = [{ panel: 'bottom-front', edge: 'slit', mm: 20 }]
+    // 350, half the lap of 35, the seam of 12: 397; 25 more for the hem, which the layer and the ready edge have not.
+    expect(heights({})).toEqual([422, 397].map((mm) => expect.closeTo(mm, 6)))
+    expect(heights({ readyEdges: [slit] })).toEqual([397, 397].map((mm) => expect.closeTo(mm, 6)))
+    expect(heights({ reserves })).toEqual([442, 417].map((mm) => expect.closeTo(mm, 6)))
+    expect(heights({ reserves, readyEdges: [slit] })).toEqual([417, 417].map((mm) => expect.closeTo(mm, 6)))
   })
 
   it('is turned to the side where the cloth may lie any way, and told where it may not', () => {

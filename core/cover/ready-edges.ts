@@ -2,6 +2,7 @@ import type { ReadyEdge } from '../../contract/index.ts'
 import { isStraight } from '../outline/index.ts'
 import { entered, type Figure } from '../working/index.ts'
 import type { EdgeDraft, PanelDraft } from './parts/panel-draft.ts'
+import { withoutHem } from './without-hem.ts'
 
 /** Edges that the cloth brings ready take no hem; which of a panel they are stays with them, for the lay. */
 export function withReadyEdges(panel: PanelDraft, ready: readonly ReadyEdge[]): PanelDraft {
@@ -11,7 +12,7 @@ export function withReadyEdges(panel: PanelDraft, ready: readonly ReadyEdge[]): 
     ...panel,
     edges: panel.edges.map((e, i): EdgeDraft => {
       const is = own.get(e.name)
-      return is && isStraight(panel.finished[i]!.bulge) ? { ...withoutHem(e), ready: is } : e
+      return is && isStraight(panel.finished[i]!.bulge) ? { ...withoutHem(e, IS_READY), ready: is } : e
     }),
   }
 }
@@ -26,12 +27,6 @@ export const readyNowhere = (
     const i = found?.edges.findIndex((e) => e.name === edge) ?? -1
     return i < 0 || !isStraight(found!.finished[i]!.bulge)
   })
-
-/** The hem is the last that is added to an edge; what lies before it (half a lap) stays. A seam keeps its allowance. */
-const withoutHem = (edge: EdgeDraft): EdgeDraft =>
-  edge.treatment === 'hem' || edge.treatment === 'lap'
-    ? { ...edge, allowances: edge.allowances.length > 1 ? edge.allowances.slice(0, -1) : [IS_READY] }
-    : edge
 
 const IS_READY: Figure = entered({
   id: 'cover.readyEdge',

@@ -14,7 +14,8 @@ export function withReserves(panel: PanelDraft, reserves: readonly EdgeReserve[]
     ...panel,
     edges: panel.edges.map((e) => {
       const reserve = left(e.name)
-      return reserve ? { ...e, allowances: [...e.allowances, reserveFigure(panel, reserve)] } : e
+      // Before the hem, which stays the last of them.
+      return reserve ? { ...e, allowances: [reserveFigure(panel, reserve), ...e.allowances] } : e
     }),
     marks: [...(panel.marks ?? []), ...panel.edges.flatMap((e, i) => (left(e.name) ? [trimLine(panel, i)] : []))],
   }
@@ -27,7 +28,7 @@ export const oneToAnEdge = (reserves: readonly EdgeReserve[]): readonly EdgeRese
   )
 
 /** An edge is left no longer than this to be trimmed. */
-const MOST_RESERVE_MM = 200
+export const MOST_RESERVE_MM = 200
 
 /**
  * Plates cut across the whole cloth and trimmed when they are sewn: what is left of the usable width goes to one side

@@ -60,7 +60,10 @@ export interface Evidence {
   readonly trims: readonly TrimEvidence[]
 }
 
-/** What the logs of a job say, from its card. Times are held against the rates as entered, without what was learnt, and without a beginner's pace. */
+/**
+ * What the logs of a job say, from its card. Times are held against the rates as entered, without what was learnt, and
+ * without a beginner's pace.
+ */
 export function evidenceOf(
   { ticket, card }: { readonly ticket: string; readonly card: JobCard },
   rates: Rates,

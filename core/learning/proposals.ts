@@ -1,4 +1,5 @@
 import type { Learned, WorkKind } from '../../contract/index.ts'
+import { MOST_RESERVE_MM } from '../cover/index.ts'
 import { middleOfRight } from '../filling/index.ts'
 import { WORK } from '../making/index.ts'
 import { trimmed } from '../units/index.ts'
@@ -190,7 +191,7 @@ function reserveProposals({ trims }: Evidence, today: string): readonly Proposal
     const { makeUp, clothId, cloth } = rows[0]!
     const spread = spreadOf(byJob(rows, (r) => 1 - r.trimmedMm / r.leftMm))
     const mm = spreadOf(byJob(rows, (r) => r.leftMm - r.trimmedMm)).median
-    if (!spread.isBias || spread.median < WORTH.reserve || mm > 200) return []
+    if (!spread.isBias || spread.median < WORTH.reserve || mm > MOST_RESERVE_MM) return []
     const says = `${sentence(makeUp)} covers in ${cloth} keep ${trimmed(mm, 1)} mm of what is left to trim: leave more than that.`
     return [
       {

@@ -1,20 +1,21 @@
 import type { Cloth, LayPiece } from '../../../contract/index.ts'
-import { cutOutline, finishedEdgeLength, FOLD_EDGE, halfPanel, notchOnPiece } from '../../cover/index.ts'
+import { cutOutline, FOLD_EDGE, halfPanel, middleOfCutEdge, usableWidth } from '../../cover/index.ts'
 import { boxOf, flatten } from '../../outline/index.ts'
 import { textKey } from '../../text-key/index.ts'
 import type { ClothLay, LaidPiece } from '../cloth-lay.ts'
 import { CHORD_MM } from '../chord.ts'
+import { clothProblem } from '../cloth-problem.ts'
 import { edgeAt } from '../ready-sides.ts'
 import { foldTurn, pairTurns, widthIn } from './mirror.ts'
 
 /**
- * The lay of a cloth folded lengthwise, right side in: half as wide, the fold at its right. What comes in mirrored pairs
- * is cut once through both layers; what is alone or too wide, and the same left and right, is cut as half on the fold; of what has no
- * partner a second one comes, and is spare.
+ * The lay of a cloth folded lengthwise, right side in: half as wide, the fold at its right. What comes in mirrored
+ * pairs is cut once through both layers; what is alone or too wide, and the same left and right, is cut as half on the
+ * fold; of what has no partner a second one comes, and is spare.
  */
 export function foldedLay(flat: ClothLay): ClothLay {
   const laidOn = foldedCloth(flat.laidOn)
-  const usableMm = laidOn.widthMm - laidOn.selvedgeMm[0]
+  const usableMm = usableWidth(laidOn)
   const cut = foldedCuts(flat, usableMm)
   return {
     ...flat,
@@ -22,17 +23,7 @@ export function foldedLay(flat: ClothLay): ClothLay {
     laidOn,
     pieces: cut.map((c) => c.laid),
     usableMm,
-    problem: {
-      ...flat.problem,
-      version: 2,
-      cloth: {
-        ...flat.problem.cloth,
-        width: laidOn.widthMm,
-        selvedge: laidOn.selvedgeMm,
-        flaws: laidOn.flaws.map((f) => [f.xMm, f.yMm, f.widthMm, f.lengthMm]),
-      },
-      pieces: cut.map((c) => c.piece),
-    },
+    problem: { ...flat.problem, version: 2, ...clothProblem(laidOn, false), pieces: cut.map((c) => c.piece) },
   }
 }
 
@@ -173,11 +164,7 @@ function onTheFold({ laid, piece }: Cut): Cut | null {
   if (!half) return null
   const cut = cutOutline(half)
   const outline = flatten(cut, CHORD_MM).map((p): [number, number] => [p.x, p.y])
-  const middle = notchOnPiece(half, {
-    letter: '',
-    edge: FOLD_EDGE,
-    atMm: finishedEdgeLength(half, FOLD_EDGE) / 2,
-  }).below(0)
+  const middle = middleOfCutEdge(half, FOLD_EDGE)
   return {
     laid: { ...laid, qty: 1, cut, of: { ...laid.of!, panel: half }, way: 'on-the-fold' },
     piece: { ...piece, qty: 1, outline, turns: [turn], sides: [{ edge: edgeAt(outline, middle), of: 'right' }] },

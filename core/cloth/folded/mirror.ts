@@ -1,4 +1,5 @@
 import { turned } from '../../lay/index.ts'
+import { at, distanceFromEdge, type Point } from '../../outline/index.ts'
 
 export type Flat = readonly (readonly [number, number])[]
 
@@ -16,14 +17,9 @@ function posed(flat: Flat, turn: number, isMirrored: boolean): Flat {
 function isSame(a: Flat, b: Flat): boolean {
   const size = (f: Flat, k: 0 | 1) => Math.max(...f.map((p) => p[k]))
   if (Math.abs(size(a, 0) - size(b, 0)) > SAME_MM || Math.abs(size(a, 1) - size(b, 1)) > SAME_MM) return false
-  const liesOn = (f: Flat, [x, y]: readonly [number, number]) =>
-    f.some(([ax, ay], i) => {
-      const [bx, by] = f[(i + 1) % f.length]!
-      const [dx, dy] = [bx - ax, by - ay]
-      const share = Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)))
-      return Math.hypot(x - ax - share * dx, y - ay - share * dy) < SAME_MM
-    })
-  return a.every((p) => liesOn(b, p)) && b.every((p) => liesOn(a, p))
+  const [ofA, ofB] = [a, b].map((f) => f.map(([x, y]) => at(x, y))) as [Point[], Point[]]
+  const liesOn = (points: Point[], other: Point[]) => points.every((p) => distanceFromEdge(other, p) < SAME_MM)
+  return liesOn(ofA, ofB) && liesOn(ofB, ofA)
 }
 
 /** How wide an outline lies in a turn. */

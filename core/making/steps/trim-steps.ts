@@ -6,10 +6,10 @@ import { countOfWork } from '../work.ts'
 import type { Sewn } from './seam-step.ts'
 
 /** Ties, handles, vents and tabs: made before they are caught in a seam or stitched on. */
-export function madeTrims({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
+export function madeTrims({ of, design, cover, garment, prefix, name }: Sewn): readonly Step[] {
   const trims = cover.panels.filter((p) => p.role === 'trim')
   const { vents: wanted, ties } = design.part.makeUp.trims
-  const isLiner = prefix.endsWith('liner.')
+  const isLiner = garment.layer === 'liner'
   const vents = wanted && !isLiner ? wanted.count : 0
   const count = design.design.count * (trims.reduce((sum, p) => sum + p.times, 0) + vents)
   if (count === 0) return []
