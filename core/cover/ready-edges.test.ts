@@ -77,7 +77,7 @@ describe('an edge on the selvedge', () => {
   it('keeps half its lap and its reserve, and so does the layer behind it', () => {
     const slit = ready('bottom-front', 'slit')
     const heights = (makeUp: Partial<MakeUp>) => {
-      const layers: MakeUp['layers'] = [{ kind: 'interlining', behind: ['bottom'], quilt: null }]
+      const layers: MakeUp['layers'] = [{ kind: 'wadding', behind: ['bottom'], quilt: null }]
       const { cover } = onlyDesign(worked(part({ ...makeUp, layers }, {}, 'slit-back')))
       return [...cover.panels, ...cover.layers]
         .filter((p) => p.id.startsWith('bottom-front'))
