@@ -8,6 +8,10 @@ export const manner = shallowRef<string | undefined>(undefined)
 export const money = (amount: number, currency: string): string =>
   new Intl.NumberFormat(manner.value, { style: 'currency', currency }).format(amount)
 
+/** How many decimals amounts of a currency are written with. */
+export const decimalsOf = (currency: string): number =>
+  new Intl.NumberFormat(manner.value, { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+
 export const count = (n: number): string => n.toLocaleString(manner.value)
 
 /** `4 March 2026, 09:00`: months in words, so that no day can be taken for a month. */

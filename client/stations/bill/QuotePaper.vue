@@ -3,13 +3,14 @@ import { computed } from 'vue'
 import type { PlannedPart } from '../../../contract/index.ts'
 import { MAKE_UPS, CLOSURES } from '../../../core/cover/index.ts'
 import { partName } from '../../../core/job/index.ts'
+import { printedRounding } from '../../../core/money/index.ts'
 import type { DesignPlan } from '../../../core/planned/index.ts'
 import { formatLength, toCut, unitName } from '../../../core/units/index.ts'
 import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'
-import { count, money, wholeDay } from '../../ui/manner.ts'
+import { count, decimalsOf, money, wholeDay } from '../../ui/manner.ts'
 import { dayOf } from '../../ui/today.ts'
 
 /** What the customer is given: cushions, sum, tax and deposit; no costs, hours or margin of the shop. */
@@ -44,7 +45,10 @@ const furniture = computed(() => {
     ? terms.furniture || title
     : `${title}, ${terms.furniture}`
 })
-const rounding = computed(() => quote.value!.total.value - quote.value!.net.value - quote.value!.tax.value)
+const rounding = computed(() => {
+  const { net, tax, total } = quote.value!
+  return printedRounding(total.value, [net.value, tax.value], decimalsOf(job.value.currency))
+})
 </script>
 
 <template>
@@ -85,7 +89,7 @@ const rounding = computed(() => quote.value!.total.value - quote.value!.net.valu
           <th scope="row">Tax, {{ count(charges.taxShare * 100) }} %</th>
           <td class="n">{{ say(quote.tax.value) }}</td>
         </tr>
-        <tr v-if="Math.abs(rounding) >= 0.005">
+        <tr v-if="rounding !== 0">
           <th scope="row">Rounding</th>
           <td class="n">{{ say(rounding) }}</td>
         </tr>
