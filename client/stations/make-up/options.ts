@@ -296,7 +296,7 @@ function shutOptions({ construction, closure }: Built): readonly Option[] {
     choice('shut', 'Shut', closure.shut ?? usualShut(construction.kind), [
       ['by-hand', 'By hand'],
       ['top-stitched', 'Top-stitched'],
-      ['held-down', 'Held down, by machine'],
+      ['held-down', 'Held down'],
     ]),
   ]
 }
