@@ -58,7 +58,8 @@ export interface FoamPlan {
 export interface FibrePlan {
   readonly kind: 'loose-fibre'
   readonly sizing: Sizing
-  readonly mass: Figure
+  /** Null for an outline that crosses itself, which its own stop tells: it has no volume. */
+  readonly mass: Figure | null
   readonly height: SeatHeight
   readonly liner: Liner
 }
@@ -197,7 +198,7 @@ function planFibre(filling: FibreFilling, { cushion, isRoll, oldThicknessMm, wor
   return {
     kind: 'loose-fibre',
     sizing,
-    mass,
+    mass: mass.value > 0 ? mass : null,
     height: seatHeight(cover, filling.boardMm, oldThicknessMm),
     liner: linerFor(cover, filling),
   }
