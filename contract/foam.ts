@@ -23,6 +23,9 @@ const Newtons = z
   .max(10_000, 'is more than any foam: check the unit (N)')
   .nullable()
 
+/** Firmness lost over its years of daily use. */
+export const Ageing = z.strictObject({ lossShare: z.number().min(0).max(0.9), years: z.number().min(0.5).max(50) })
+
 /** The least by which a force must rise to the next point: less, and the foam would go soft as it is pressed. */
 const RISE = { to40: 1.05, to65: 1.08 } as const
 
@@ -53,10 +56,7 @@ export const Grade = z
       .nullable(),
     exposures: z.array(Exposure).min(1, 'wants at least one place where it may be used').max(4),
     combustionModified: z.boolean(),
-    ageing: z
-      .strictObject({ lossShare: z.number().min(0).max(0.9), years: z.number().min(0.5).max(50) })
-      .nullable()
-      .describe('firmness lost over its years of daily use; null: by density'),
+    ageing: Ageing.nullable().describe('null: by density'),
     sheets: z
       .array(z.strictObject({ lengthMm: PositiveMm, widthMm: PositiveMm }))
       .max(10)

@@ -26,7 +26,7 @@ export {
   Use,
   Wadding,
 } from './filling.ts'
-export { Exposure, FoamFamily, FoamStock, Grade } from './foam.ts'
+export { Ageing, Exposure, FoamFamily, FoamStock, Grade } from './foam.ts'
 export {
   Job,
   JOB_FORMAT,
@@ -51,8 +51,20 @@ export {
 } from './part.ts'
 export { cushionsIn, MOST_CUSHIONS_OF_ALL } from './part-faults.ts'
 export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './lay.ts'
-export { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
-export { CushionFit, Day, Fitting, FollowUpKind, Making, Moment, MOST_PHOTOS, Papers, StepRecord } from './making.ts'
+export { AllowanceMm, DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
+export {
+  CushionFit,
+  Day,
+  Fitting,
+  FollowUpKind,
+  LeftAbove,
+  Making,
+  Moment,
+  MOST_PHOTOS,
+  Papers,
+  StepRecord,
+  UsedMm,
+} from './making.ts'
 export {
   Buttons,
   Closure,
@@ -68,6 +80,7 @@ export {
   JoinPlaces,
   MakeUp,
   MOST_PANEL_PIECES,
+  MOST_RESERVE_MM,
   PanelJoins,
   PanelLayer,
   Piping,
@@ -79,7 +92,7 @@ export {
 } from './make-up.ts'
 export { migrateCloth, migrateGrade, migrateSettings } from './migrations/index.ts'
 export { jsonPath, placeOf, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
-export { JOB_LIMITS } from './limits.ts'
+export { JOB_LIMITS, limits, limitsOfKind, type FieldOf, type KindOf, type Kinds, type Limits } from './limits.ts'
 export {
   CornerSetting,
   Dimension,
@@ -101,7 +114,7 @@ export {
   SizeRow,
 } from './seat.ts'
 export { Charges, GivenQuote, Stage, Terms } from './terms.ts'
-export { type BodySizes, Inside, KeepOrNot, OldBody, PartWork, There, ThingThere } from './there.ts'
+export { type BodySizes, Inside, KeepOrNot, OldBody, OldTuck, PartWork, There, ThingThere } from './there.ts'
 export { Trim, TrimUnit, TrimUse } from './trims.ts'
 export { BenchHand, Calendar, Learned, MachineCard, Rates, Resource, WorkKind, Workshop } from './workshop.ts'
 export {

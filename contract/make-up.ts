@@ -358,11 +358,14 @@ export const PanelLayer = z.strictObject({
 })
 export type PanelLayer = z.infer<typeof PanelLayer>
 
+/** More than this is no reserve but another size. */
+export const MOST_RESERVE_MM = 200
+
 /** Left on an edge to be trimmed at the try-on. */
 export const EdgeReserve = z.strictObject({
   panel: Words(60).min(1, 'names no panel'),
   edge: Words(60).min(1, 'names no edge'),
-  mm: AllowanceMm.max(200).describe('beyond its allowance'),
+  mm: AllowanceMm.max(MOST_RESERVE_MM).describe('beyond its allowance'),
 })
 export type EdgeReserve = z.infer<typeof EdgeReserve>
 

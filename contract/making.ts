@@ -35,6 +35,12 @@ export type Making = z.infer<typeof Making>
 
 const Size = PositiveMm.nullable().describe('null: not measured')
 
+/** What was left above the board beside a sitter, by a rule pushed in. */
+export const LeftAbove = z.strictObject({
+  massKg: z.number().min(10, 'is below 10 kg').max(250, 'is above 250 kg: check the unit (kg)'),
+  leftMm: z.number().min(0, 'cannot be negative').max(1000),
+})
+
 /** One cushion on its seat. */
 export const CushionFit = z.strictObject({
   day: Day,
@@ -42,14 +48,7 @@ export const CushionFit = z.strictObject({
   depthMm: Size,
   thicknessMm: Size,
   verdict: z.enum(['unknown', 'loose', 'right', 'tight']),
-  leftAbove: z
-    .strictObject({
-      massKg: z.number().min(10, 'is below 10 kg').max(250, 'is above 250 kg: check the unit (kg)'),
-      leftMm: z.number().min(0, 'cannot be negative').max(1000),
-    })
-    .nullable()
-    .default(null)
-    .describe('what was left above the board beside a sitter of so many kilograms, by a rule pushed in'),
+  leftAbove: LeftAbove.nullable().default(null),
   wrinkles: Words(300).describe('where it wrinkles'),
   stripesOffMm: z
     .number()
@@ -65,9 +64,11 @@ export type FollowUpKind = z.infer<typeof FollowUpKind>
 /** Photos of one job. */
 export const MOST_PHOTOS = 24
 
+export const UsedMm = PositiveMm.max(200_000)
+
 export const Fitting = z.strictObject({
   fits: FewOf(200, Words(10), CushionFit).describe('by the number of the cushion, counted from the left'),
-  clothUsedMm: FewOf(40, Words(60), PositiveMm.max(200_000)).describe('length really used, by the id of the cloth'),
+  clothUsedMm: FewOf(40, Words(60), UsedMm).describe('length really used, by the id of the cloth'),
   lesson: Words(1000).describe('comes back on the next job with the same cloth, make-up or seat'),
   photos: z
     .array(z.strictObject({ id: Words(60), caption: Words(200), day: Day }))

@@ -36,18 +36,18 @@ export type ThingThere = z.infer<typeof ThingThere>
 export const KeepOrNot = z.enum(['keep', 'mend', 'add', 'replace', 'template'])
 export type KeepOrNot = z.infer<typeof KeepOrNot>
 
+export const OldTuck = z.strictObject({
+  kind: z.enum(['tuck', 'clip', 'dart']),
+  where: Words(80).min(1, 'wants a place: which edge, how far from which end'),
+  intakeMm: z.number().min(0, 'cannot be negative').max(200, 'is more than 200 mm: check the unit'),
+})
+
 /** What of a part is there already, and what becomes of it. */
 export const There = z.strictObject({
   bodies: z.array(OldBody).max(20, 'more than 20 old bodies: group those that are alike'),
   things: z.partialRecord(ThingThere, z.strictObject({ use: KeepOrNot, note: Words(300) })),
   tucks: z
-    .array(
-      z.strictObject({
-        kind: z.enum(['tuck', 'clip', 'dart']),
-        where: Words(80).min(1, 'wants a place: which edge, how far from which end'),
-        intakeMm: z.number().min(0, 'cannot be negative').max(200, 'is more than 200 mm: check the unit'),
-      }),
-    )
+    .array(OldTuck)
     .max(60)
     .default([])
     .describe('tucks, clips and darts of the old cover, carried over to the new one'),

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { Words } from './lengths.ts'
+import { MOST_RESERVE_MM } from './make-up.ts'
 import { Day } from './making.ts'
 import { Charges } from './terms.ts'
 
@@ -112,7 +113,7 @@ export const Learned = z.discriminatedUnion('kind', [
     kind: z.literal('reserve'),
     makeUp: Words(40),
     clothId: Words(60),
-    mm: z.number().min(0).max(200).describe('what covers of this kind keep of what is left to trim'),
+    mm: z.number().min(0).max(MOST_RESERVE_MM).describe('what covers of this kind keep of what is left to trim'),
     says: Words(300),
     on: Day,
   }),

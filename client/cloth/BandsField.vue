@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Band } from '../../contract/index.ts'
+import { Band, limits } from '../../contract/index.ts'
 import { bandsWidth, mirrorAxes } from '../../core/pattern/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../core/units/index.ts'
 import LengthField from '../ui/LengthField.vue'
@@ -45,8 +45,8 @@ const strike = (i: number) =>
       <LengthField
         :model-value="b.widthMm"
         :unit="unit"
+        v-bind="limits(Band.shape.widthMm)"
         :name="`${name} ${i + 1} width`"
-        :max="3000"
         @update:model-value="set(i, { widthMm: $event })"
       />
       <button type="button" class="plain-button" :disabled="modelValue.length <= 2" @click="strike(i)">Strike</button>

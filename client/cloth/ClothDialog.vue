@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { Cloth, readWith, type Flaw } from '../../contract/index.ts'
+import { AllowanceMm, Cloth, Flaw, limits, readWith } from '../../contract/index.ts'
 import { clothFaults } from '../../core/cloth/index.ts'
 import { useShop } from '../stores/shop.ts'
 import AmountField from '../ui/AmountField.vue'
@@ -79,24 +79,22 @@ const backOf = ({ coatedBack }: Cloth) =>
             <LengthField
               :model-value="draft.widthMm"
               :unit="units"
+              v-bind="limits(Cloth.shape.widthMm)"
               name="Width"
-              :max="5000"
               @update:model-value="set({ widthMm: $event })"
             />
             <LengthField
               :model-value="draft.selvedgeMm[0]"
               :unit="units"
+              v-bind="limits(AllowanceMm)"
               name="Left selvedge"
-              :min="0"
-              :max="200"
               @update:model-value="set({ selvedgeMm: [$event, draft.selvedgeMm[1]] })"
             />
             <LengthField
               :model-value="draft.selvedgeMm[1]"
               :unit="units"
+              v-bind="limits(AllowanceMm)"
               name="Right selvedge"
-              :min="0"
-              :max="200"
               @update:model-value="set({ selvedgeMm: [draft.selvedgeMm[0], $event] })"
             />
           </div>
@@ -127,15 +125,14 @@ const backOf = ({ coatedBack }: Cloth) =>
             <AmountField
               :model-value="draft.pricePerMetre"
               kind="plain"
+              v-bind="limits(Cloth.shape.pricePerMetre)"
               name="Price a metre"
-              :min="0"
-              :max="100000"
               @update:model-value="set({ pricePerMetre: $event ?? 0 })"
             /><LengthField
               :model-value="draft.buyingStepMm"
               :unit="units"
+              v-bind="limits(Cloth.shape.buyingStepMm)"
               name="Buying step"
-              :max="5000"
               @update:model-value="set({ buyingStepMm: $event })"
             />
           </div>
@@ -180,16 +177,14 @@ const backOf = ({ coatedBack }: Cloth) =>
             <LengthField
               :model-value="draft.thicknessMm"
               unit="mm"
+              v-bind="limits(Cloth.shape.thicknessMm)"
               name="Thickness of the cloth"
-              :min="0"
-              :max="20"
               @update:model-value="set({ thicknessMm: $event })"
             /><AmountField
               :model-value="draft.massGM2"
               kind="plain"
+              v-bind="limits(Cloth.shape.massGM2)"
               name="Mass of a square metre, g"
-              :min="0"
-              :max="3000"
               @update:model-value="set({ massGM2: $event ?? 0 })"
             />
             <ElSelect
@@ -207,16 +202,14 @@ const backOf = ({ coatedBack }: Cloth) =>
             <AmountField
               :model-value="draft.stretch.across"
               kind="share"
+              v-bind="limits(Cloth.shape.stretch.shape.across)"
               name="Stretch across"
-              :min="0"
-              :max="0.5"
               @update:model-value="set({ stretch: { ...draft.stretch, across: $event ?? 0 } })"
             /><AmountField
               :model-value="draft.stretch.along"
               kind="share"
+              v-bind="limits(Cloth.shape.stretch.shape.along)"
               name="Stretch along"
-              :min="0"
-              :max="0.5"
               @update:model-value="set({ stretch: { ...draft.stretch, along: $event ?? 0 } })"
             />
           </div>
@@ -227,16 +220,14 @@ const backOf = ({ coatedBack }: Cloth) =>
             <AmountField
               :model-value="draft.shrink.across"
               kind="share"
+              v-bind="limits(Cloth.shape.shrink.shape.across)"
               name="Shrink across"
-              :min="0"
-              :max="0.2"
               @update:model-value="set({ shrink: { ...draft.shrink, across: $event ?? 0 } })"
             /><AmountField
               :model-value="draft.shrink.along"
               kind="share"
+              v-bind="limits(Cloth.shape.shrink.shape.along)"
               name="Shrink along"
-              :min="0"
-              :max="0.2"
               @update:model-value="set({ shrink: { ...draft.shrink, along: $event ?? 0 } })"
             /><label class="tick"
               ><input
@@ -268,15 +259,15 @@ const backOf = ({ coatedBack }: Cloth) =>
           <LengthField
             :model-value="f.xMm"
             :unit="units"
+            v-bind="limits(Flaw.shape.xMm)"
             :name="`Flaw ${i + 1} from the left`"
-            :min="0"
             @update:model-value="setFlaw(i, { xMm: $event })"
           />
           <LengthField
             :model-value="f.yMm"
             :unit="units"
+            v-bind="limits(Flaw.shape.yMm)"
             :name="`Flaw ${i + 1} from the start`"
-            :min="0"
             @update:model-value="setFlaw(i, { yMm: $event })"
           />
           <LengthField

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Pattern } from '../../contract/index.ts'
+import { limitsOfKind, Pattern } from '../../contract/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import LengthField from '../ui/LengthField.vue'
@@ -47,9 +47,8 @@ const RUNS = [
       ><LengthField
         :model-value="pattern.startMm"
         :unit="unit"
+        v-bind="limitsOfKind(Pattern, pattern.kind, 'startMm')"
         name="First repeat starts"
-        :min="0"
-        :max="5000"
         @update:model-value="setPattern({ startMm: $event })"
       />
     </div>
@@ -67,16 +66,14 @@ const RUNS = [
         <LengthField
           :model-value="pattern.startMm"
           :unit="unit"
+          v-bind="limitsOfKind(Pattern, pattern.kind, 'startMm')"
           name="Starts across"
-          :min="0"
-          :max="5000"
           @update:model-value="setPattern({ startMm: $event })"
         /><LengthField
           :model-value="pattern.startAlongMm"
           :unit="unit"
+          v-bind="limitsOfKind(Pattern, pattern.kind, 'startAlongMm')"
           name="Starts along"
-          :min="0"
-          :max="5000"
           @update:model-value="setPattern({ startAlongMm: $event })"
         />
       </div>
@@ -101,14 +98,14 @@ const RUNS = [
         <LengthField
           :model-value="pattern.acrossMm"
           :unit="unit"
+          v-bind="limitsOfKind(Pattern, pattern.kind, 'acrossMm')"
           name="Repeat across"
-          :max="3000"
           @update:model-value="setPattern({ acrossMm: $event })"
         /><LengthField
           :model-value="pattern.alongMm"
           :unit="unit"
+          v-bind="limitsOfKind(Pattern, pattern.kind, 'alongMm')"
           name="Repeat along"
-          :max="3000"
           @update:model-value="setPattern({ alongMm: $event })"
         />
       </div>
@@ -119,16 +116,14 @@ const RUNS = [
         <LengthField
           :model-value="pattern.startMm"
           :unit="unit"
+          v-bind="limitsOfKind(Pattern, pattern.kind, 'startMm')"
           name="Motif from the left edge"
-          :min="0"
-          :max="5000"
           @update:model-value="setPattern({ startMm: $event })"
         /><LengthField
           :model-value="pattern.startAlongMm"
           :unit="unit"
+          v-bind="limitsOfKind(Pattern, pattern.kind, 'startAlongMm')"
           name="Motif from the starting end"
-          :min="0"
-          :max="5000"
           @update:model-value="setPattern({ startAlongMm: $event })"
         />
       </div>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Cloth, Supply } from '../../contract/index.ts'
+import { type Cloth, limitsOfKind, Supply } from '../../contract/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import LengthField from '../ui/LengthField.vue'
 import { startSupply } from './new-cloth.ts'
 
+const lengthLimits = limitsOfKind(Supply, 'length', 'lengthMm')
 /** Whether a cloth is bought, a length in hand, or a remnant with its corners. */
 const { cloth, unit } = defineProps<{ cloth: Cloth; unit: LengthUnit }>()
 const emit = defineEmits<{ change: [supply: Supply] }>()
@@ -41,8 +42,8 @@ const SUPPLIES = [
     ><LengthField
       :model-value="cloth.supply.lengthMm"
       :unit="unit"
+      v-bind="lengthLimits"
       name="Length in hand"
-      :max="200000"
       @update:model-value="emit('change', { kind: 'length', lengthMm: $event })"
     />
   </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { Exposure, FoamFamily, Grade, readWith } from '../../contract/index.ts'
+import { Ageing, Exposure, FoamFamily, Grade, limits, PositiveMm, readWith } from '../../contract/index.ts'
 import {
   ageingOf,
   EXPOSURE_WORDS,
@@ -91,9 +91,8 @@ async function keep(): Promise<void> {
       ><AmountField
         :model-value="draft.densityKgM3"
         kind="density"
+        v-bind="limits(Grade.shape.densityKgM3)"
         name="Density"
-        :min="5"
-        :max="400"
         optional
         placeholder="not known"
         @update:model-value="draft.densityKgM3 = $event"
@@ -107,9 +106,8 @@ async function keep(): Promise<void> {
           :key="key"
           v-model="draft[key]"
           kind="force"
+          v-bind="limits(Grade.shape[key])"
           :name="`Force at ${key.slice(2, 4)} %`"
-          :min="1"
-          :max="10000"
           optional
           :placeholder="filled ? filled[key].toFixed(0) : 'not known'"
         />
@@ -120,9 +118,8 @@ async function keep(): Promise<void> {
       ><AmountField
         v-model="draft.supportFactor"
         kind="plain"
+        v-bind="limits(Grade.shape.supportFactor)"
         name="Support factor"
-        :min="1.2"
-        :max="6"
         optional
         :placeholder="filled ? supportFactorOf(draft).toFixed(2) : ''"
       />
@@ -150,9 +147,8 @@ async function keep(): Promise<void> {
         <AmountField
           :model-value="draft.ageing?.lossShare ?? null"
           kind="share"
+          v-bind="limits(Ageing.shape.lossShare)"
           name="Firmness lost"
-          :min="0"
-          :max="0.9"
           optional
           :placeholder="usual ? String(Math.round(usual.lossShare * 100)) : 'not known'"
           @update:model-value="
@@ -163,9 +159,8 @@ async function keep(): Promise<void> {
         <AmountField
           :model-value="draft.ageing?.years ?? null"
           kind="plain"
+          v-bind="limits(Ageing.shape.years)"
           name="Years"
-          :min="0.5"
-          :max="50"
           optional
           :placeholder="usual ? String(usual.years) : 'not known'"
           @update:model-value="
@@ -186,16 +181,16 @@ async function keep(): Promise<void> {
           <LengthField
             :model-value="s.lengthMm"
             :unit="units"
+            v-bind="limits(PositiveMm)"
             :name="`Length of sheet ${i + 1}`"
-            :min="100"
             @update:model-value="setSheet(i, { lengthMm: $event })"
           />
           x
           <LengthField
             :model-value="s.widthMm"
             :unit="units"
+            v-bind="limits(PositiveMm)"
             :name="`Width of sheet ${i + 1}`"
-            :min="100"
             @update:model-value="setSheet(i, { widthMm: $event })"
           />
           <button type="button" class="plain-button" @click="draft.sheets = draft.sheets.filter((_, j) => j !== i)">
@@ -221,9 +216,8 @@ async function keep(): Promise<void> {
       ><AmountField
         :model-value="draft.pricePerM3"
         kind="plain"
+        v-bind="limits(Grade.shape.pricePerM3)"
         name="Price"
-        :min="0"
-        :max="1000000"
         @update:model-value="$event !== null && (draft.pricePerM3 = $event)"
       />
     </div>

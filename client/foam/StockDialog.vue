@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { FoamStock, readWith } from '../../contract/index.ts'
+import { FoamStock, limits, readWith } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import CountField from '../ui/CountField.vue'
 import EntryDialog from '../ui/EntryDialog.vue'
@@ -62,13 +62,19 @@ const addCutOut = () =>
     <div class="field-row">
       <span class="label">Usable</span>
       <div class="pair">
-        <LengthField v-model="draft.lengthMm" :unit="units" name="Length" :min="10" /> x
-        <LengthField v-model="draft.widthMm" :unit="units" name="Width" :min="10" /> x
-        <LengthField v-model="draft.thicknessMm" :unit="units" name="Thickness" :min="5" :max="1000" />
+        <LengthField v-model="draft.lengthMm" :unit="units" v-bind="limits(FoamStock.shape.lengthMm)" name="Length" /> x
+        <LengthField v-model="draft.widthMm" :unit="units" v-bind="limits(FoamStock.shape.widthMm)" name="Width" /> x
+        <LengthField
+          v-model="draft.thicknessMm"
+          :unit="units"
+          v-bind="limits(FoamStock.shape.thicknessMm)"
+          name="Thickness"
+        />
       </div>
     </div>
     <div class="field-row">
-      <span class="label">Count</span><CountField v-model="draft.count" name="Count" :min="1" :max="500" />
+      <span class="label">Count</span
+      ><CountField v-model="draft.count" v-bind="limits(FoamStock.shape.count)" name="Count" />
     </div>
     <div class="field-row">
       <span class="label">Missing from it</span>

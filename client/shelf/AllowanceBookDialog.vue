@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, type AllowanceBook, type ShopSettings } from '../../contract/index.ts'
+import { AllowanceBook, limits, type ShopSettings } from '../../contract/index.ts'
 import { ALLOWANCE_LABELS, ALLOWANCE_NAMES } from '../../core/cover/index.ts'
 import { useShop } from '../stores/shop.ts'
 import LengthField from '../ui/LengthField.vue'
@@ -49,9 +49,8 @@ async function save(): Promise<void> {
       <LengthField
         :model-value="draft.book[name]"
         :unit="draft.units"
+        v-bind="limits(AllowanceBook.shape[name])"
         :name="ALLOWANCE_LABELS[name]"
-        :min="0"
-        :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM"
         @update:model-value="setBook(name, $event)"
       />
     </div>

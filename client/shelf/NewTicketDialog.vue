@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { MOST_CUSHIONS_OF_ALL, type Footprint, type Seat, type Use } from '../../contract/index.ts'
+import { Inside, limits, MOST_CUSHIONS_OF_ALL, type Footprint, type Seat, type Use } from '../../contract/index.ts'
 import { USES } from '../../core/filling/index.ts'
 import { newSeat } from '../../core/job/index.ts'
 import { reshape } from '../../core/seat/index.ts'
@@ -43,9 +43,9 @@ const KINDS = [
   { value: 'bench', label: 'one bench of this size, divided' },
 ] as const
 const SIZES = [
-  { name: 'width', label: 'Width, along the front', most: 20_000 },
-  { name: 'depth', label: 'Depth, front to back', most: 20_000 },
-  { name: 'thickness', label: 'Thickness of the cushion', most: 1000 },
+  { name: 'width', label: 'Width, along the front', is: 'widthMm' },
+  { name: 'depth', label: 'Depth, front to back', is: 'depthMm' },
+  { name: 'thickness', label: 'Thickness of the cushion', is: 'thicknessMm' },
 ] as const
 
 const begin = () =>
@@ -72,7 +72,7 @@ const begin = () =>
       </div>
       <div v-for="s in SIZES" :key="s.name" class="field-row">
         <span class="label">{{ s.label }}</span>
-        <LengthField v-model="size[s.name]" :unit="units" :name="s.label" :min="5" :max="s.most" />
+        <LengthField v-model="size[s.name]" :unit="units" :name="s.label" v-bind="limits(Inside.shape[s.is])" />
       </div>
       <div class="field-row">
         <span class="label">It is</span>

@@ -12,13 +12,13 @@ import FieldBox from './FieldBox.vue'
 
 /**
  * A number with a unit that is no length: typed in any unit of its kind, shown in the stored one. `null` may be wanted:
- * empty.
+ * empty. Without a `min` it must be more than nought.
  */
 const props = defineProps<{
   modelValue: number | null
   kind: AmountKind
   name: string
-  min: number
+  min?: number
   max: number
   optional?: boolean
   placeholder?: string
@@ -35,11 +35,14 @@ const fault = computed(() => {
   if (!touched.value || isEmpty.value) return ''
   if (!read.value.ok) {
     const others = otherUnits(props.kind)
-    return `${props.name}: "${text.value}" is not understood. Type ${shownAmount((props.min + props.max) / 2, props.kind)}${others.length > 0 ? `, or with ${others.join(' or ')}` : ''}.`
+    const example = shownAmount(((props.min ?? 0) + props.max) / 2, props.kind)
+    return `${props.name}: "${text.value}" is not understood. Type ${example}${others.length > 0 ? `, or with ${others.join(' or ')}` : ''}.`
   }
   const { value } = read.value.value
-  return value < props.min - 1e-9 || value > props.max + 1e-9
-    ? `${props.name} must lie between ${formatAmount(props.min, props.kind)} and ${formatAmount(props.max, props.kind)}.`
+  const most = formatAmount(props.max, props.kind)
+  if (props.min === undefined && value <= 0) return `${props.name} must be more than nought and at most ${most}.`
+  return value < (props.min ?? 0) - 1e-9 || value > props.max + 1e-9
+    ? `${props.name} must lie between ${formatAmount(props.min ?? 0, props.kind)} and ${most}.`
     : ''
 })
 const echo = computed(() => (read.value.ok && !/^[\d.,\s]*$/.test(text.value) ? read.value.value.understood : ''))

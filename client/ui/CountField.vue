@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 
-const props = defineProps<{ modelValue: number; name: string; min: number; max: number }>()
+const props = withDefaults(defineProps<{ modelValue: number; name: string; min?: number; max: number }>(), { min: 0 })
 const emit = defineEmits<{ 'update:modelValue': [n: number] }>()
 const text = ref(String(props.modelValue))
 const isWhole = computed(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Inside, limits } from '../../contract/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import LengthField from './LengthField.vue'
 
@@ -27,8 +28,7 @@ const valueOf = (key: (typeof WAYS)[number][0]): number =>
       :model-value="valueOf(key)"
       :unit="unit"
       :name="`${name}, ${way}`"
-      :min="1"
-      :max="key === 'thicknessMm' ? 1000 : 20000"
+      v-bind="limits(Inside.shape[key])"
       @update:model-value="emit('change', key, $event)"
     />
   </div>

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import type { PartJob } from '../../contract/index.ts'
+import { EdgeReserve, limits, type PartJob } from '../../contract/index.ts'
 import { keepersBenchPart } from '../demo/index.ts'
 import { jobOf, newSeat } from '../job/index.ts'
 import { plannedWith, workOrder } from '../making/index.ts'
 import { boxOf } from '../outline/index.ts'
 import { onlyDesign, worked } from '../testing/jobs.ts'
-import { acrossTheWholeCloth, cutOutline, marksOnPiece, panelOf, usualMakeUp } from './index.ts'
+import { acrossTheWholeCloth, cutOutline, marksOnPiece, MOST_RESERVE_MM, panelOf, usualMakeUp } from './index.ts'
 
 const tube = (mm: number): PartJob => ({
   ...keepersBenchPart(),
@@ -14,6 +14,10 @@ const tube = (mm: number): PartJob => ({
   cloth: { ...keepersBenchPart().cloth, match: { kind: 'none' } },
 })
 const body = (part: PartJob) => panelOf(onlyDesign(worked(part)).cover, 'body')
+
+it('proposes no more than the job file takes', () => {
+  expect(limits(EdgeReserve.shape.mm).max).toBe(MOST_RESERVE_MM)
+})
 
 describe('a wrap left 25 longer at its right end', () => {
   it('is cut 25 wider there and nowhere else, with the usual cut line drawn', () => {

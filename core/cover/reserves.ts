@@ -27,7 +27,7 @@ export const oneToAnEdge = (reserves: readonly EdgeReserve[]): readonly EdgeRese
     (r, i) => r.mm > 0 && !reserves.slice(0, i).some((o) => o.mm > 0 && o.panel === r.panel && o.edge === r.edge),
   )
 
-/** An edge is left no longer than this to be trimmed. */
+/** An edge is left no longer than this to be trimmed; the job file takes as much. */
 export const MOST_RESERVE_MM = 200
 
 /**

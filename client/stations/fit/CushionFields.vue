@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CushionFit } from '../../../contract/index.ts'
+import { CushionFit, LeftAbove, limits } from '../../../contract/index.ts'
 import type { WorkedPart } from '../../../core/planned/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -74,18 +74,16 @@ const set = (change: Partial<CushionFit>, key: string) =>
           :key="number"
           :model-value="fit.leftAbove.leftMm"
           :unit="unit"
+          v-bind="limits(LeftAbove.shape.leftMm)"
           name="Left above the board"
-          :min="0"
-          :max="1000"
           @update:model-value="set({ leftAbove: { ...fit.leftAbove, leftMm: $event } }, 'left')"
         />
         under
         <AmountField
           :model-value="fit.leftAbove.massKg"
           kind="mass"
+          v-bind="limits(LeftAbove.shape.massKg)"
           name="Sitter, for what is left above the board"
-          :min="10"
-          :max="250"
           @update:model-value="
             $event !== null && fit.leftAbove && set({ leftAbove: { ...fit.leftAbove, massKg: $event } }, 'left-mass')
           "
@@ -120,9 +118,8 @@ const set = (change: Partial<CushionFit>, key: string) =>
           :key="number"
           :model-value="fit.stripesOffMm"
           :unit="unit"
+          v-bind="limits(CushionFit.shape.stripesOffMm)"
           name="Stripes off by"
-          :min="0"
-          :max="500"
           @update:model-value="set({ stripesOffMm: $event }, 'stripes')"
         /><button type="button" class="plain-button" @click="set({ stripesOffMm: null }, 'stripes')">
           Not looked at

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { FollowUpKind } from '../../../contract/index.ts'
+import { limits, UsedMm, type FollowUpKind } from '../../../contract/index.ts'
 import { dayName, dayNumber } from '../../../core/calendar/index.ts'
 import { held } from '../../../core/keyed/index.ts'
 import type { WorkedPlan } from '../../../core/planned/index.ts'
@@ -70,8 +70,8 @@ const drop = (i: number) =>
         ><LengthField
           :model-value="c.usedMm"
           :unit="unit"
+          v-bind="limits(UsedMm)"
           :name="`${c.cloth.name}, used`"
-          :max="200000"
           @update:model-value="setUsed(c.cloth.id, $event)"
         /><button type="button" class="plain-button" @click="setUsed(c.cloth.id, null)">Not known</button></template
       >

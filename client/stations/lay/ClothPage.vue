@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ClothChoice, PlacementRule } from '../../../contract/index.ts'
+import { AllowanceMm, Cloth, type ClothChoice, limits, limitsOfKind, PlacementRule } from '../../../contract/index.ts'
 import { bandsOf } from '../../../core/pattern/index.ts'
 import { depthWay, rowWay } from '../../../core/cover/index.ts'
 import { allLieAs, partName, setCloth } from '../../../core/job/index.ts'
@@ -117,8 +117,8 @@ function chooseDepthRule(kind: DepthKind): void {
           <LengthField
             :model-value="choice.cloth.widthMm"
             :unit="unit"
+            v-bind="limits(Cloth.shape.widthMm)"
             name="Cloth width"
-            :max="5000"
             @update:model-value="
               (mm) => setChoice('Cloth width', (c) => ({ ...c, cloth: { ...c.cloth, widthMm: mm } }), 'cloth-width')
             "
@@ -126,9 +126,8 @@ function chooseDepthRule(kind: DepthKind): void {
           <LengthField
             :model-value="choice.cloth.selvedgeMm[0]"
             :unit="unit"
+            v-bind="limits(AllowanceMm)"
             name="Left selvedge"
-            :min="0"
-            :max="200"
             @update:model-value="
               (mm) =>
                 setChoice(
@@ -141,9 +140,8 @@ function chooseDepthRule(kind: DepthKind): void {
           <LengthField
             :model-value="choice.cloth.selvedgeMm[1]"
             :unit="unit"
+            v-bind="limits(AllowanceMm)"
             name="Right selvedge"
-            :min="0"
-            :max="200"
             @update:model-value="
               (mm) =>
                 setChoice(
@@ -205,8 +203,8 @@ function chooseDepthRule(kind: DepthKind): void {
               v-if="rule?.kind === 'band-at-mark'"
               :model-value="rule.markMm"
               :unit="unit"
+              v-bind="limitsOfKind(PlacementRule, 'band-at-mark', 'markMm')"
               name="Mark"
-              :min="0"
               @update:model-value="(mm) => setRule({ ...rule!, kind: 'band-at-mark', markMm: mm }, 'Mark', 'mark')"
             />
           </div>

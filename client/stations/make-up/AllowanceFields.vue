@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM } from '../../../contract/index.ts'
+import { AllowanceBook, AllowanceMm, limits } from '../../../contract/index.ts'
 import { ALLOWANCE_LABELS, ALLOWANCE_NAMES, type AllowanceName } from '../../../core/cover/index.ts'
 import { setAllowance, setEdgeAllowance } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -31,9 +31,8 @@ const panels = computed(() => (plan.value ? (design.chosen?.cover.panels ?? []).
       <LengthField
         :model-value="applies(name)"
         :unit="job.units"
+        v-bind="limits(AllowanceBook.shape[name])"
         :name="ALLOWANCE_LABELS[name]"
-        :min="0"
-        :max="name === 'notchMm' ? DEEPEST_NOTCH_MM : LARGEST_ALLOWANCE_MM"
         @update:model-value="jobs.edit(setAllowance(name, $event, ALLOWANCE_LABELS[name]), `allowance-${name}`)"
       />
       <span class="quiet">{{ setBy(name) }}</span>
@@ -58,9 +57,8 @@ const panels = computed(() => (plan.value ? (design.chosen?.cover.panels ?? []).
         <LengthField
           :model-value="e.allowance.value"
           :unit="job.units"
+          v-bind="limits(AllowanceMm)"
           :name="`${p.name}, ${e.name}`"
-          :min="0"
-          :max="LARGEST_ALLOWANCE_MM"
           @update:model-value="
             jobs.edit(setEdgeAllowance(`${p.id}/${e.name}`, $event, `${p.name}, ${e.name}`), `edge-${p.id}-${e.name}`)
           "

@@ -10,7 +10,9 @@ import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
-import { closureOptions, constructionOptions, type Option } from './options.ts'
+import { closureOptions } from './closure-options.ts'
+import { constructionOptions } from './construction-options.ts'
+import type { Option } from './option.ts'
 
 /** How the cover is built, how it closes, and whether it has a liner. */
 const jobs = useJob()
@@ -80,8 +82,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
         :model-value="o.value"
         :unit="unit"
         :name="o.label"
-        :min="o.min"
-        :max="o.max"
+        v-bind="o.limits"
         @update:model-value="(mm) => setConstructionOption(o.key, o.write(mm), o.label)"
       />
       <ChoiceButtons
@@ -114,8 +115,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
         :model-value="o.value"
         :unit="unit"
         :name="o.label"
-        :min="o.min"
-        :max="o.max"
+        v-bind="o.limits"
         @update:model-value="(mm) => setClosureOption(o.key, o.write(mm), o.label)"
       />
       <ChoiceButtons

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Trims } from '../../../contract/index.ts'
+import { Buttons, limits, type Trims } from '../../../contract/index.ts'
 import { USUAL_BUTTONS } from '../../../core/cover/index.ts'
 import type { LengthUnit } from '../../../core/units/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -38,15 +38,13 @@ const LAYOUTS = [
       <div class="two">
         <CountField
           :model-value="trims.buttons.rows"
+          v-bind="limits(Buttons.shape.rows)"
           name="Rows of buttons"
-          :min="1"
-          :max="20"
           @update:model-value="set('Buttons', { buttons: { ...trims.buttons, rows: $event } }, 'button-rows')"
         /><CountField
           :model-value="trims.buttons.across"
+          v-bind="limits(Buttons.shape.across)"
           name="Buttons across"
-          :min="1"
-          :max="40"
           @update:model-value="set('Buttons', { buttons: { ...trims.buttons, across: $event } }, 'button-across')"
         />
       </div>
@@ -67,9 +65,8 @@ const LAYOUTS = [
       ><LengthField
         :model-value="trims.buttons.marginMm"
         :unit="unit"
+        v-bind="limits(Buttons.shape.marginMm)"
         name="Buttons from the edge"
-        :min="1"
-        :max="1000"
         @update:model-value="set('Buttons', { buttons: { ...trims.buttons, marginMm: $event } }, 'button-margin')"
       />
     </div>
@@ -79,16 +76,14 @@ const LAYOUTS = [
         <LengthField
           :model-value="trims.buttons.diameterMm"
           :unit="unit"
+          v-bind="limits(Buttons.shape.diameterMm)"
           name="Button diameter"
-          :min="1"
-          :max="80"
           @update:model-value="set('Buttons', { buttons: { ...trims.buttons, diameterMm: $event } }, 'button-size')"
         /><LengthField
           :model-value="trims.buttons.depthMm"
           :unit="unit"
+          v-bind="limits(Buttons.shape.depthMm)"
           name="Pulled into the cloth by"
-          :min="0"
-          :max="150"
           @update:model-value="set('Buttons', { buttons: { ...trims.buttons, depthMm: $event } }, 'button-depth')"
         />
       </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Side, Trims } from '../../../contract/index.ts'
+import { Handles, limits, type Side, type Trims } from '../../../contract/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
 import type { LengthUnit } from '../../../core/units/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -56,9 +56,8 @@ const toSide = (s: string) => s as Side
       <span class="label">Number</span
       ><CountField
         :model-value="trims.handles.count"
+        v-bind="limits(Handles.shape.count)"
         name="Handles"
-        :min="1"
-        :max="6"
         @update:model-value="set('Handles', { handles: { ...trims.handles, count: $event } }, 'handles')"
       />
     </div>
@@ -68,18 +67,16 @@ const toSide = (s: string) => s as Side
         <LengthField
           :model-value="trims.handles.lengthMm"
           :unit="unit"
+          v-bind="limits(Handles.shape.lengthMm)"
           name="Handle length"
-          :min="1"
-          :max="1000"
           @update:model-value="
             set('Handle length', { handles: { ...trims.handles, lengthMm: $event } }, 'handle-length')
           "
         /><LengthField
           :model-value="trims.handles.finishedMm"
           :unit="unit"
+          v-bind="limits(Handles.shape.finishedMm)"
           name="Handle width"
-          :min="1"
-          :max="150"
           @update:model-value="
             set('Handle width', { handles: { ...trims.handles, finishedMm: $event } }, 'handle-width')
           "

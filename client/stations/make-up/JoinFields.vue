@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { MOST_PANEL_PIECES, type PanelJoins } from '../../../contract/index.ts'
+import { JoinPlaces, limits, limitsOfKind, type PanelJoins, PositiveMm } from '../../../contract/index.ts'
 import { wholeId, type Panel } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
@@ -104,8 +104,7 @@ const setPlace = (i: number, join: PanelJoins, k: number, mm: number) =>
       <CountField
         :model-value="countOf(join.places)"
         :name="`Pieces of ${nameOf(join)}`"
-        :min="2"
-        :max="MOST_PANEL_PIECES"
+        v-bind="limitsOfKind(JoinPlaces, 'even', 'pieces')"
         @update:model-value="(n) => change(i, { places: otherCount(join.places, n, sizeOf(join)) })"
       />
     </div>
@@ -132,8 +131,8 @@ const setPlace = (i: number, join: PanelJoins, k: number, mm: number) =>
       <LengthField
         :model-value="join.places.outerMm"
         :unit="unit"
+        v-bind="limitsOfKind(JoinPlaces, 'outer', 'outerMm')"
         :name="`Outer pieces of ${nameOf(join)}`"
-        :min="20"
         line="net"
         @update:model-value="
           (outerMm) =>
@@ -147,8 +146,8 @@ const setPlace = (i: number, join: PanelJoins, k: number, mm: number) =>
         <LengthField
           :model-value="at"
           :unit="unit"
+          v-bind="limits(PositiveMm)"
           :name="`Join ${k + 1} of ${nameOf(join)}`"
-          :min="1"
           line="net"
           @update:model-value="(mm) => setPlace(i, join, k, mm)"
         />

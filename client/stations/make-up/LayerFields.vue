@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PanelLayer } from '../../../contract/index.ts'
+import { limits, PanelLayer } from '../../../contract/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -79,17 +79,15 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
         <LengthField
           :model-value="layer.quilt.spacingMm"
           :unit="unit"
+          v-bind="limits(PanelLayer.shape.quilt.unwrap().shape.spacingMm)"
           :name="`Lines of layer ${i + 1} apart`"
-          :min="10"
-          :max="1000"
           @update:model-value="(spacingMm) => setQuilt(i, layer, { spacingMm }, 'spacing')"
         />
         <LengthField
           :model-value="layer.quilt.mostMm"
           :unit="unit"
+          v-bind="limits(PanelLayer.shape.quilt.unwrap().shape.mostMm)"
           :name="`Layer ${i + 1} holds up to`"
-          :min="10"
-          :max="1000"
           @update:model-value="(mostMm) => setQuilt(i, layer, { mostMm }, 'most')"
         />
       </div>

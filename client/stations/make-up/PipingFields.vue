@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Piping, Side } from '../../../contract/index.ts'
+import { limitsOfKind, Piping, type Side } from '../../../contract/index.ts'
 import { biasWays, clothFor, usableWidth } from '../../../core/cover/index.ts'
 import { setMakeUp, USUAL_PIPING } from '../../../core/job/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
@@ -11,6 +11,13 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import FigureValue from '../../ui/FigureValue.vue'
 import LengthField from '../../ui/LengthField.vue'
 import PipedParts from './PipedParts.vue'
+
+const takes = {
+  show: limitsOfKind(Piping, 'flat', 'showMm'),
+  cord: limitsOfKind(Piping, 'corded', 'cordMm'),
+  cloth: limitsOfKind(Piping, 'corded', 'clothMm'),
+  strip: limitsOfKind(Piping, 'corded', 'stripMm'),
+}
 
 /** Which edges are piped, with what, how its strips are cut, and what they take of the cloth. */
 const jobs = useJob()
@@ -138,9 +145,8 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
       <LengthField
         :model-value="piping.showMm"
         :unit="unit"
+        v-bind="takes.show"
         name="Flat piping shows"
-        :min="1"
-        :max="60"
         @update:model-value="set('Flat piping', { ...piping, showMm: $event }, 'cord')"
       />
     </div>
@@ -149,9 +155,8 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
       <LengthField
         :model-value="piping.cordMm"
         :unit="unit"
+        v-bind="takes.cord"
         name="Cord diameter"
-        :min="1"
-        :max="40"
         @update:model-value="set('Cord', { ...piping, cordMm: $event }, 'cord')"
       />
     </div>
@@ -160,9 +165,8 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
       <LengthField
         :model-value="piping.clothMm"
         :unit="unit"
+        v-bind="takes.cloth"
         name="Cloth thickness round the cord"
-        :min="0"
-        :max="10"
         @update:model-value="set('Cloth thickness', { ...piping, clothMm: $event }, 'cord-cloth')"
       />
     </div>
@@ -183,9 +187,8 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
         <LengthField
           :model-value="planned?.stripWidth?.value ?? 1"
           :unit="unit"
+          v-bind="takes.strip"
           name="Strip width"
-          :min="1"
-          :max="300"
           @update:model-value="set('Strip width', { ...piping, stripMm: $event }, 'strip')"
         />
         <button

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { EdgeReserve } from '../../../contract/index.ts'
+import { EdgeReserve, limits } from '../../../contract/index.ts'
 import { reserveFor } from '../../../core/learning/index.ts'
 import { acrossTheWholeCloth } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
@@ -58,9 +58,8 @@ const add = (key: string) => {
       <LengthField
         :model-value="r.mm"
         :unit="jobs.job!.units"
+        v-bind="limits(EdgeReserve.shape.mm)"
         :name="`Left to trim, ${labelOf(r)}`"
-        :min="0"
-        :max="200"
         @update:model-value="
           (mm) => set('Left to trim', (all) => all.map((x, k) => (k === i ? { ...x, mm } : x)), `reserve.${i}`)
         "

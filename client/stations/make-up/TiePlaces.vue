@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Side, TiePlace } from '../../../contract/index.ts'
+import { limitsOfKind, type Side, TiePlace } from '../../../contract/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
 import type { LengthUnit } from '../../../core/units/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -94,9 +94,8 @@ const name = (i: number, what: string) => (places.length > 1 ? `${what}, place $
       <span class="label">How many</span>
       <CountField
         :model-value="p.count"
+        v-bind="limitsOfKind(TiePlace, p.at, 'count')"
         :name="name(i, 'How many ties')"
-        :min="1"
-        :max="8"
         @update:model-value="(count) => change(i, { ...p, count }, 'count')"
       />
     </div>
@@ -105,9 +104,8 @@ const name = (i: number, what: string) => (places.length > 1 ? `${what}, place $
       <LengthField
         :model-value="p.upMm"
         :unit="unit"
+        v-bind="limitsOfKind(TiePlace, p.at, 'upMm')"
         :name="name(i, 'Ties up from the foot')"
-        :min="0"
-        :max="1000"
         @update:model-value="(upMm) => change(i, { ...p, upMm }, 'up')"
       />
     </div>
@@ -117,15 +115,13 @@ const name = (i: number, what: string) => (places.length > 1 ? `${what}, place $
         <div class="line">
           <CountField
             :model-value="p.rows"
+            v-bind="limitsOfKind(TiePlace, p.at, 'rows')"
             :name="name(i, 'Rows of ties')"
-            :min="1"
-            :max="6"
             @update:model-value="(rows) => change(i, { ...p, rows }, 'rows')"
           /><CountField
             :model-value="p.across"
+            v-bind="limitsOfKind(TiePlace, p.at, 'across')"
             :name="name(i, 'Ties across')"
-            :min="1"
-            :max="8"
             @update:model-value="(across) => change(i, { ...p, across }, 'across')"
           />
         </div>
@@ -135,9 +131,8 @@ const name = (i: number, what: string) => (places.length > 1 ? `${what}, place $
         <LengthField
           :model-value="p.marginMm"
           :unit="unit"
+          v-bind="limitsOfKind(TiePlace, p.at, 'marginMm')"
           :name="name(i, 'Ties from the edges')"
-          :min="1"
-          :max="1000"
           @update:model-value="(marginMm) => change(i, { ...p, marginMm }, 'margin')"
         />
       </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Finishing, TiePlace, Trims } from '../../../contract/index.ts'
+import { type Finishing, limits, type TiePlace, Ties, Trims, Vents } from '../../../contract/index.ts'
 import { finishingWords, leastAllowance, USUAL_TIES } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -78,16 +78,14 @@ const setTiePlaces = (places: TiePlace[], key: string | null) =>
         <LengthField
           :model-value="trims.ties.finishedMm"
           :unit="unit"
+          v-bind="limits(Ties.shape.finishedMm)"
           name="Tie width"
-          :min="1"
-          :max="100"
           @update:model-value="set('Tie width', { ties: { ...trims.ties, finishedMm: $event } }, 'tie-width')"
         /><LengthField
           :model-value="trims.ties.lengthMm"
           :unit="unit"
+          v-bind="limits(Ties.shape.lengthMm)"
           name="Tie tail"
-          :min="1"
-          :max="1500"
           @update:model-value="set('Tie tail', { ties: { ...trims.ties, lengthMm: $event } }, 'tie-tail')"
         />
       </div>
@@ -131,9 +129,8 @@ const setTiePlaces = (places: TiePlace[], key: string | null) =>
     <span class="label">Number</span
     ><CountField
       :model-value="trims.vents.count"
+      v-bind="limits(Vents.shape.count)"
       name="Vents"
-      :min="1"
-      :max="20"
       @update:model-value="set('Vents', { vents: { ...trims.vents, count: $event } }, 'vents')"
     />
   </div>
@@ -169,9 +166,8 @@ const setTiePlaces = (places: TiePlace[], key: string | null) =>
     <LengthField
       :model-value="trims.trimReserveMm"
       :unit="unit"
+      v-bind="limits(Trims.shape.trimReserveMm)"
       name="Left to trim on each strip"
-      :min="0"
-      :max="500"
       @update:model-value="set('Left to trim', { trimReserveMm: $event }, 'reserve')"
     />
   </div>

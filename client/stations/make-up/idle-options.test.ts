@@ -5,7 +5,9 @@ import { jobOf, newSeat } from '../../../core/job/index.ts'
 import { planDocument } from '../../../core/plan/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
 import { DEMO_CLOTHS, keepersBenchPart } from '../../../core/demo/index.ts'
-import { closureOptions, constructionOptions, type Option } from './options.ts'
+import { closureOptions } from './closure-options.ts'
+import { constructionOptions } from './construction-options.ts'
+import type { Option } from './option.ts'
 
 /** A cushion that every make-up can take, in plain cloth; a roll for the bolster. */
 const madeUp = (makeUp: MakeUp): Job => {
@@ -25,7 +27,9 @@ const planned = (makeUp: MakeUp): string => JSON.stringify(planDocument(madeUp(m
 /** What a control may be turned to. */
 const others = (o: Option): readonly unknown[] =>
   o.kind === 'length'
-    ? [o.value + 5, o.value * 1.5, o.value / 2].filter((v) => v >= o.min && v <= o.max).map(o.write)
+    ? [o.value + 5, o.value * 1.5, o.value / 2]
+        .filter((v) => v >= (o.limits.min ?? 1) && v <= o.limits.max)
+        .map(o.write)
     : o.choices.filter((c) => c.value !== o.value).map((c) => o.read(c.value))
 
 /** Controls that are shown and change nothing, whatever they are turned to. */

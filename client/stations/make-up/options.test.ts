@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { Closure, Construction } from '../../../contract/index.ts'
 import { CLOSURES, MAKE_UPS } from '../../../core/cover/index.ts'
-import { closureOptions, constructionOptions, type Option } from './options.ts'
+import { closureOptions } from './closure-options.ts'
+import { constructionOptions } from './construction-options.ts'
+import type { Option } from './option.ts'
 
 /** Every value that the page lets a maker choose of an option. */
 const values = (o: Option): readonly unknown[] =>
-  o.kind === 'length' ? [o.min, o.value, o.max].map(o.write) : o.choices.map((c) => o.read(c.value))
+  o.kind === 'length' ? [o.limits.min ?? 1, o.value, o.limits.max].map(o.write) : o.choices.map((c) => o.read(c.value))
 const constructions = Object.values(MAKE_UPS).map(({ usual }) => [usual.kind, usual] as const)
 const closures = Object.values(CLOSURES).map(({ usual }) => [usual.kind, usual] as const)
 
@@ -51,7 +53,7 @@ describe('what the page offers of a make-up or a closure', () => {
       if (option.kind === 'length') {
         if (set !== undefined) expect(option.write(option.value), option.label).toEqual(set)
         else expect(option.value, option.label).toBe(0)
-        expect(option.value >= option.min && option.value <= option.max, option.label).toBe(true)
+        expect(option.value >= (option.limits.min ?? 1) && option.value <= option.limits.max, option.label).toBe(true)
       } else
         expect(
           option.choices.some((c) => c.value === option.value),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { limits, StepRecord } from '../../../contract/index.ts'
 import {
   asMeasured,
   clockWasSetBack,
@@ -86,7 +87,7 @@ const note = (event: Event) =>
         :unit="jobs.job!.units"
         :name="`${MEASURED_WORDS[row.step.measures.what]}, measured`"
         :min="row.step.measures.what === 'trimmed-off' ? 0 : 0.5"
-        :max="5000"
+        :max="limits(StepRecord.shape.measuredMm).max"
         @update:model-value="measure($event)"
       />
       <button

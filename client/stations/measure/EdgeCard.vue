@@ -1,12 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import {
-  LONGEST_MM,
-  MOST_LEAN_DEG,
-  MOST_OVERHANG_MM,
-  type EdgeRole,
-  type EdgeSetting,
-} from '../../../contract/index.ts'
+import { type EdgeRole, EdgeSetting, Lean, limits, limitsOfKind, MOST_LEAN_DEG } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { edgeLength } from '../../../core/outline/index.ts'
 import { footingOf, PLAIN_EDGE, settingName, shapeSeat } from '../../../core/seat/index.ts'
@@ -111,9 +105,8 @@ function setDegrees(event: Event): void {
       ><LengthField
         :model-value="lean.mm"
         :unit="jobs.job!.units"
+        v-bind="limitsOfKind(Lean, 'overhang', 'mm')"
         :name="`Overhang of edge ${edge}`"
-        :min="-MOST_OVERHANG_MM"
-        :max="MOST_OVERHANG_MM"
         @update:model-value="(mm) => change({ lean: { by: 'overhang', mm } }, 'Overhang', 'overhang')"
       />
     </div>
@@ -122,9 +115,8 @@ function setDegrees(event: Event): void {
       ><LengthField
         :model-value="setting.riseMm"
         :unit="jobs.job!.units"
+        v-bind="limits(EdgeSetting.shape.riseMm)"
         :name="`Rise of edge ${edge}`"
-        :min="-LONGEST_MM"
-        :max="LONGEST_MM"
         @update:model-value="(riseMm) => change({ riseMm }, `Edge ${key} bowed`, 'rise')"
       /><span class="quiet">minus: inwards</span>
     </div>

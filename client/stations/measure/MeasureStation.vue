@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { LARGEST_ALLOWANCE_MM } from '../../../contract/index.ts'
+import { limits, Seat } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { asTaped, slotsOf, squareness, USUAL_CLEARANCE_MM } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -104,9 +104,8 @@ function setTurn(event: Event): void {
           <LengthField
             :model-value="seat.clearanceMm"
             :unit="job.units"
+            v-bind="limits(Seat.shape.clearanceMm)"
             name="Clearance at walls and hinges"
-            :min="0"
-            :max="LARGEST_ALLOWANCE_MM"
             @update:model-value="
               (mm) =>
                 jobs.edit(

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { MOST_CUSHIONS, MOST_SIZE_ROWS, type SizeRow } from '../../../contract/index.ts'
+import { limits, MOST_SIZE_ROWS, SizeRow } from '../../../contract/index.ts'
 import { reading, setSeat } from '../../../core/job/index.ts'
 import { rowDimension, seatOfRows, slotsOf, valueOf } from '../../../core/seat/index.ts'
 import { parseLength } from '../../../core/units/index.ts'
@@ -78,9 +78,8 @@ function paste(event: ClipboardEvent): void {
           <td>
             <CountField
               :model-value="row.count"
+              v-bind="limits(SizeRow.shape.count)"
               :name="`Row ${i + 1}, how many`"
-              :min="1"
-              :max="MOST_CUSHIONS"
               @update:model-value="(count) => set(`Row ${i + 1}: ${count} of`, change(i, { count }), `row-${i}-count`)"
             />
           </td>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { LARGEST_ALLOWANCE_MM, type Footprint } from '../../../contract/index.ts'
+import { AllowanceMm, type Footprint, limits } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -64,9 +64,8 @@ const LINES = [
       <LengthField
         :model-value="template.allowanceMm"
         :unit="jobs.job!.units"
+        v-bind="limits(AllowanceMm)"
         name="Old allowance"
-        :min="0"
-        :max="LARGEST_ALLOWANCE_MM"
         @update:model-value="set('Old allowance', { allowanceMm: $event }, 'template-allowance')"
       />
     </div>

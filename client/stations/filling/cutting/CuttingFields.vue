@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Cutting, FoamStock } from '../../../../contract/index.ts'
+import { Cutting, type FoamStock, limits } from '../../../../contract/index.ts'
 import { KERF_MM, sheetsIn, toolWords, type CuttingPlan } from '../../../../core/filling/index.ts'
 import { setCutting } from '../../../../core/job/index.ts'
 import { foamOrderCsv } from '../../../../core/formats/index.ts'
@@ -18,6 +18,7 @@ import FigureValue from '../../../ui/FigureValue.vue'
 import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
 
+const { shape } = Cutting
 /** How the foam is got and cut: sheets or cut to size, stock, joins, tool, glue, film. */
 const { jobs, foam } = useFoam()
 const nest = useNest()
@@ -201,9 +202,8 @@ const saveOrder = () =>
     <LengthField
       :model-value="cutting.trimMm"
       :unit="units"
+      v-bind="limits(shape.trimMm)"
       name="Trim"
-      :min="0"
-      :max="100"
       @update:model-value="set('Trim', { trimMm: $event }, 'trim')"
     />
   </div>
@@ -212,9 +212,8 @@ const saveOrder = () =>
     <AmountField
       :model-value="cutting.glueGM2"
       kind="plain"
+      v-bind="limits(shape.glueGM2)"
       name="Glue"
-      :min="10"
-      :max="500"
       @update:model-value="$event !== null && set('Glue', { glueGM2: $event }, 'glue')"
     />
   </div>
@@ -259,9 +258,8 @@ const saveOrder = () =>
     <LengthField
       :model-value="cutting.oversizeMm"
       :unit="units"
+      v-bind="limits(shape.oversizeMm)"
       name="Ordered larger, for trimming"
-      :min="0"
-      :max="50"
       @update:model-value="set('Ordered larger', { oversizeMm: $event }, 'oversize')"
     />
   </div>

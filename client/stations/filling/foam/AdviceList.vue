@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { Layer, limits } from '../../../../contract/index.ts'
 import {
   adviseFoam,
   bodySizes,
@@ -28,7 +29,7 @@ import { useFoam } from '../use-foam.ts'
 const { jobs, foam, plan, testedGrade, change } = useFoam()
 const shop = useShop()
 const units = computed(() => jobs.job!.units)
-const limits = computed(() => limitsOf(foam.value, plan.value.sizing.cover.thickness.value))
+const range = computed(() => limitsOf(foam.value, plan.value.sizing.cover.thickness.value))
 /** What the maker is after. The old foam is known once it was pressed. */
 const wanted = ref<Aim['kind']>('all-round')
 const years = ref(8)
@@ -55,7 +56,7 @@ const advice = computed(() =>
   adviseFoam(shop.lists?.grades ?? [], {
     load: plan.value.loadCase,
     aim: aim.value,
-    limits: limits.value,
+    limits: range.value,
     areaMm2: areaOf(plan.value.sizing.block.outline),
   }),
 )
@@ -63,7 +64,7 @@ const SHOWN = 8
 const words = (c: Pick<Candidate, 'layers'>) => layerWords(c.layers, units.value)
 const money = (amount: number) => `${amount.toFixed(2)} ${jobs.job!.currency}`
 const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
-  change('Thickness limits', (f) => ({ ...f, limits: { ...limits.value, ...with_ } }), 'limits')
+  change('Thickness limits', (f) => ({ ...f, limits: { ...range.value, ...with_ } }), 'limits')
 </script>
 
 <template>
@@ -88,20 +89,18 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
   <div class="limits">
     <span>Thickness</span>
     <LengthField
-      :model-value="limits.leastMm"
+      :model-value="range.leastMm"
       :unit="units"
+      v-bind="limits(Layer.shape.thicknessMm)"
       name="Least thickness"
-      :min="5"
-      :max="1000"
       @update:model-value="setLimits({ leastMm: $event })"
     />
     <span>to</span>
     <LengthField
-      :model-value="limits.mostMm"
+      :model-value="range.mostMm"
       :unit="units"
+      v-bind="limits(Layer.shape.thicknessMm)"
       name="Largest thickness"
-      :min="5"
-      :max="1000"
       @update:model-value="setLimits({ mostMm: $event })"
     />
     <button

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Grade, Layer } from '../../../../contract/index.ts'
+import { type Grade, Layer, limits } from '../../../../contract/index.ts'
 import {
   ageingOf,
   firmnessOf,
@@ -100,9 +100,8 @@ function removeLayer(i: number): void {
         v-else-if="layer.thicknessMm !== null"
         :model-value="layer.thicknessMm"
         :unit="jobs.job!.units"
+        v-bind="limits(Layer.shape.thicknessMm)"
         :name="`Thickness of layer ${i + 1}`"
-        :min="5"
-        :max="1000"
         @update:model-value="setLayer(i, { thicknessMm: $event }, 'Layer thickness')"
       />
       <span v-else class="rest">{{ foam.layers.length > 1 ? `the rest, ${mm(settledMm)}` : mm(settledMm) }}</span>

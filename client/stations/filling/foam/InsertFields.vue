@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { InsertFilling } from '../../../../contract/index.ts'
+import { InsertFilling, limits } from '../../../../contract/index.ts'
 import type { InsertPlan } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit, trimmed } from '../../../../core/units/index.ts'
 import { useDesign } from '../../../stores/design.ts'
@@ -63,9 +63,8 @@ const sizes = computed(() => ({
     <AmountField
       :model-value="insert.massKg"
       kind="mass"
+      v-bind="limits(InsertFilling.shape.massKg)"
       name="Mass of one insert"
-      :min="0.01"
-      :max="100"
       optional
       placeholder="not known"
       @update:model-value="set({ massKg: $event }, 'insert-mass')"
@@ -76,9 +75,8 @@ const sizes = computed(() => ({
     <AmountField
       :model-value="insert.price"
       kind="plain"
+      v-bind="limits(InsertFilling.shape.price)"
       name="Price of one insert"
-      :min="0"
-      :max="100000"
       @update:model-value="$event !== null && set({ price: $event }, 'insert-price')"
     />
   </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { FILL_KG_M3, type Filling, type Load } from '../../../../contract/index.ts'
+import { FibreFilling, FILL_KG_M3, type Filling, FoamFilling, limits, Load } from '../../../../contract/index.ts'
 import {
   demandsOf,
   EXPOSURE_WORDS,
@@ -21,6 +21,7 @@ import LengthField from '../../../ui/LengthField.vue'
 import InsertFields from './InsertFields.vue'
 import TrialFields from './TrialFields.vue'
 
+const { shape } = Load
 /** What the seat must carry, where it lives, and what lies under it. */
 const jobs = useJob()
 const shop = useShop()
@@ -66,18 +67,16 @@ interface OwnField {
   readonly name: OwnShare
   readonly label: string
   readonly kind: AmountKind
-  readonly min: number
-  readonly max: number
 }
 const OWN: readonly OwnField[] = [
-  { name: 'massShare', label: 'Share of body mass', kind: 'share', min: 0.05, max: 1.5 },
-  { name: 'slam', label: 'Slam of the heaviest', kind: 'plain', min: 1, max: 4 },
-  { name: 'leastCompression', label: 'Firm, when it sinks less than', kind: 'share', min: 0, max: 0.85 },
-  { name: 'mostCompression', label: 'Soft, when it sinks more than', kind: 'share', min: 0.05, max: 0.9 },
+  { name: 'massShare', label: 'Share of body mass', kind: 'share' },
+  { name: 'slam', label: 'Slam of the heaviest', kind: 'plain' },
+  { name: 'leastCompression', label: 'Firm, when it sinks less than', kind: 'share' },
+  { name: 'mostCompression', label: 'Soft, when it sinks more than', kind: 'share' },
 ]
 const ROUND = [
-  { name: 'radiusMm', label: 'Roundness, radius', min: 30, max: 2000 },
-  { name: 'reachMm', label: 'Touches at most, from its middle', min: 20, max: 600 },
+  { name: 'radiusMm', label: 'Roundness, radius' },
+  { name: 'reachMm', label: 'Touches at most, from its middle' },
 ] as const
 const BASES = { board: 'solid board', slats: 'slats', webbing: 'webbing', mesh: 'mesh' } as const
 const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
@@ -127,9 +126,8 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
       <AmountField
         :model-value="filling.linerLargerShare"
         kind="share"
+        v-bind="limits(FibreFilling.shape.linerLargerShare)"
         name="Liner larger by"
-        :min="0.03"
-        :max="0.05"
         @update:model-value="$event !== null && setFibre('Liner', { linerLargerShare: $event })"
       />
     </div>
@@ -190,18 +188,16 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
       <AmountField
         :model-value="load.lightestKg"
         kind="mass"
+        v-bind="limits(shape.lightestKg)"
         name="Lightest sitter"
-        :min="10"
-        :max="250"
         @update:model-value="$event !== null && setLoad('Lightest sitter', { lightestKg: $event }, 'lightest')"
       />
       <span>to</span>
       <AmountField
         :model-value="load.heaviestKg"
         kind="mass"
+        v-bind="limits(shape.heaviestKg)"
         name="Heaviest sitter"
-        :min="10"
-        :max="250"
         @update:model-value="$event !== null && setLoad('Heaviest sitter', { heaviestKg: $event }, 'heaviest')"
       />
     </div>
@@ -212,17 +208,15 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
       <LengthField
         :model-value="filling.boardMm.now"
         :unit="jobs.job!.units"
+        v-bind="limits(FoamFilling.shape.boardMm.shape.now)"
         name="Board now"
-        :min="0"
-        :max="200"
         @update:model-value="jobs.edit(setFilling('Board', { boardMm: { ...filling.boardMm, now: $event } }), 'board')"
       />
       <LengthField
         :model-value="filling.boardMm.before"
         :unit="jobs.job!.units"
+        v-bind="limits(FoamFilling.shape.boardMm.shape.before)"
         name="Board before"
-        :min="0"
-        :max="200"
         @update:model-value="
           jobs.edit(setFilling('Old board', { boardMm: { ...filling.boardMm, before: $event } }), 'old board')
         "
@@ -255,9 +249,8 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
       <AmountField
         :model-value="load.own[field.name] ?? null"
         :kind="field.kind"
+        v-bind="limits(shape.own.shape[field.name])"
         :name="field.label"
-        :min="field.min"
-        :max="field.max"
         optional
         :placeholder="String(field.kind === 'share' ? Math.round(demands[field.name] * 100) : demands[field.name])"
         @update:model-value="setOwn(field.name, field.label, $event)"
@@ -269,9 +262,8 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
         <LengthField
           :model-value="demands.body[field.name]"
           :unit="jobs.job!.units"
+          v-bind="limits(shape.own.shape[field.name])"
           :name="field.label"
-          :min="field.min"
-          :max="field.max"
           @update:model-value="setOwn(field.name, field.label, $event)"
         />
         <button

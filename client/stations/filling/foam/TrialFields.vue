@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Trial } from '../../../../contract/index.ts'
+import { limits, Trial } from '../../../../contract/index.ts'
 import { useJob } from '../../../stores/job.ts'
 import AmountField from '../../../ui/AmountField.vue'
 
@@ -43,18 +43,16 @@ const change = (i: number, with_: Partial<Trial>) =>
     <AmountField
       :model-value="t.massKg"
       kind="mass"
+      v-bind="limits(Trial.shape.massKg)"
       :name="`Trial ${i + 1}, mass`"
-      :min="10"
-      :max="250"
       @update:model-value="$event !== null && change(i, { massKg: $event })"
     />
     <label class="minutes"
       ><AmountField
         :model-value="t.minutes"
         kind="plain"
+        v-bind="limits(Trial.shape.minutes)"
         :name="`Trial ${i + 1}, minutes`"
-        :min="1"
-        :max="1440"
         @update:model-value="$event !== null && change(i, { minutes: $event })"
       />
       minutes</label

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { readWith, Grade, type FoamTest } from '../../../../contract/index.ts'
+import { FoamTest, Grade, limits, readWith } from '../../../../contract/index.ts'
 import { estimateFoam, FAMILIES, gradeFromTest, hardnessOf, percent } from '../../../../core/filling/index.ts'
 import { idOfName } from '../../../../core/formats/index.ts'
 import { setGrade } from '../../../../core/job/index.ts'
@@ -11,6 +11,8 @@ import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
 import PressPanel from './PressPanel.vue'
 
+const { shape } = FoamTest
+const press = shape.presses.element.shape
 /** Density by weighing, firmness by weights on a disc or by a press. */
 const { jobs, foam, change } = useFoam()
 const shop = useShop()
@@ -92,8 +94,8 @@ async function keepGrade(): Promise<void> {
           :key="key"
           :model-value="test[key]"
           :unit="units"
+          v-bind="limits(shape[key])"
           :name="`${key.replace('Mm', '')} of the piece`"
-          :min="1"
           @update:model-value="set({ [key]: $event }, 'Piece of foam', key)"
         />
       </div>
@@ -103,9 +105,8 @@ async function keepGrade(): Promise<void> {
       <AmountField
         :model-value="test.massKg"
         kind="mass"
+        v-bind="limits(shape.massKg)"
         name="Mass of the piece"
-        :min="0.001"
-        :max="200"
         @update:model-value="$event !== null && set({ massKg: $event }, 'Mass', 'mass')"
       />
     </div>
@@ -114,9 +115,8 @@ async function keepGrade(): Promise<void> {
       <LengthField
         :model-value="test.discMm"
         :unit="units"
+        v-bind="limits(shape.discMm)"
         name="Disc"
-        :min="100"
-        :max="400"
         @update:model-value="set({ discMm: $event }, 'Disc', 'disc')"
       />
     </div>
@@ -138,9 +138,8 @@ async function keepGrade(): Promise<void> {
             <AmountField
               :model-value="p.forceN"
               kind="force"
+              v-bind="limits(press.forceN)"
               :name="`Force of press ${i + 1}`"
-              :min="1"
-              :max="5000"
               @update:model-value="$event !== null && setPress(i, { forceN: $event })"
             />
           </td>
@@ -148,9 +147,8 @@ async function keepGrade(): Promise<void> {
             <LengthField
               :model-value="p.sinkMm"
               :unit="units"
+              v-bind="limits(press.sinkMm)"
               :name="`Sink of press ${i + 1}`"
-              :min="0.1"
-              :max="1000"
               @update:model-value="setPress(i, { sinkMm: $event })"
             />
           </td>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { SizingSchool, Wadding } from '../../../../contract/index.ts'
+import { limits, limitsOfKind, SizingSchool, Wadding } from '../../../../contract/index.ts'
 import { FIT_CAUSES, SCHOOL_KINDS, usualSchool, usualWadding, wrapStrip } from '../../../../core/filling/index.ts'
 import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../../../core/units/index.ts'
 import AmountField from '../../../ui/AmountField.vue'
@@ -62,9 +62,8 @@ function measure(): void {
     <LengthField
       :model-value="school.thicknessExtraMm"
       :unit="units"
+      v-bind="limitsOfKind(SizingSchool, 'full-block', 'thicknessExtraMm')"
       name="Extra thickness"
-      :min="0"
-      :max="6"
       @update:model-value="setSchool({ kind: 'full-block', thicknessExtraMm: $event }, 'Extra thickness', 'extra')"
     />
   </div>
@@ -73,9 +72,8 @@ function measure(): void {
     <AmountField
       :model-value="school.thinnerShare"
       kind="share"
+      v-bind="limitsOfKind(SizingSchool, 'thinner-block', 'thinnerShare')"
       name="Thinner by"
-      :min="0.05"
-      :max="0.3"
       @update:model-value="
         $event !== null && setSchool({ kind: 'thinner-block', thinnerShare: $event }, 'Thinner by', 'thinner')
       "
@@ -87,9 +85,8 @@ function measure(): void {
       <AmountField
         :model-value="school[way.field]"
         kind="share"
+        v-bind="limitsOfKind(SizingSchool, 'into-cover', way.field)"
         :name="way.label"
-        :min="-0.1"
-        :max="0.3"
         @update:model-value="$event !== null && setSchool({ ...intoCover, [way.field]: $event }, way.label, way.field)"
       />
     </div>
@@ -111,16 +108,14 @@ function measure(): void {
         <LengthField
           :model-value="wadding.loftMm"
           :unit="units"
+          v-bind="limits(Wadding.shape.loftMm)"
           name="Wadding loft"
-          :min="1"
-          :max="200"
           @update:model-value="setWadding({ loftMm: $event }, 'Wadding loft', 'loft')"
         />
         <CountField
           :model-value="wadding.layers"
+          v-bind="limits(Wadding.shape.layers)"
           name="Layers of wadding"
-          :min="1"
-          :max="6"
           @update:model-value="setWadding({ layers: $event }, 'Layers of wadding', 'layers')"
         />
       </div>

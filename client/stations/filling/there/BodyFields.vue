@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BodySizes, OldBody } from '../../../../contract/index.ts'
+import { type BodySizes, limits, OldBody } from '../../../../contract/index.ts'
 import { bodySizes, judgeBody, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
 import { keepBody } from '../../../../core/job/index.ts'
 import { useJob } from '../../../stores/job.ts'
@@ -87,9 +87,8 @@ function setUse(use: OldBody['use']): void {
         v-if="body.newMm !== null"
         :model-value="body.newMm"
         :unit="units"
+        v-bind="limits(OldBody.shape.newMm)"
         :name="`${name} when new`"
-        :min="1"
-        :max="1000"
         @update:model-value="set({ newMm: $event }, 'new thickness', 'new')"
       />
       <button
@@ -105,9 +104,8 @@ function setUse(use: OldBody['use']): void {
       <span class="label">For each cushion</span>
       <CountField
         :model-value="body.count"
+        v-bind="limits(OldBody.shape.count)"
         :name="`${name}, how many`"
-        :min="1"
-        :max="120"
         @update:model-value="set({ count: $event }, 'count', 'count')"
       />
     </div>

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { KeepOrNot, OldBody, There, ThingThere } from '../../../../contract/index.ts'
+import {
+  limits,
+  OldTuck,
+  type KeepOrNot,
+  type OldBody,
+  type There,
+  type ThingThere,
+} from '../../../../contract/index.ts'
 import { setThere } from '../../../../core/job/index.ts'
 import { THING_WORDS, USE_WORDS } from '../../../../core/lists/index.ts'
 import { useJob } from '../../../stores/job.ts'
@@ -117,9 +124,8 @@ const remove = (body: OldBody) =>
     <LengthField
       :model-value="t.intakeMm"
       :unit="jobs.job!.units"
+      v-bind="limits(OldTuck.shape.intakeMm)"
       :name="`Intake of tuck ${i + 1}`"
-      :min="0"
-      :max="200"
       @update:model-value="setTuck(i, { intakeMm: $event })"
     />
     <button
