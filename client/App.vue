@@ -13,7 +13,7 @@ const AGAIN_MS = 60_000
 
 const live = useLive()
 const jobs = useJob()
-const sendLeft = () => void sendLeftDrafts(jobs.id)
+const sendLeft = () => void sendLeftDrafts(jobs.isOpen)
 onMounted(() => {
   beAlive()
   live.listen()

@@ -3,6 +3,8 @@ import type { Page } from '@playwright/test'
 import { expect, test } from './own-shop.ts'
 import { figure, saved, start, station, typeLine } from './steps.ts'
 
+const photos = (page: Page) => page.getByRole('radiogroup', { name: 'Page of the fit' }).getByText('Photos').click()
+
 /** What stands outside the page without a place to scroll it in. */
 const cutOff = (page: Page) =>
   page.evaluate(() =>
@@ -93,5 +95,52 @@ test.describe('without the network', () => {
     await saved(page)
     await page.reload()
     await expect(figure(page, 'Cushion width')).toContainText('640')
+  })
+
+  test('a ticket is begun at the seat, with a photo: both are there after a reload, and go to the shop when it answers', async ({
+    page,
+    context,
+  }) => {
+    await page.goto('/')
+    await expect(page.getByRole('link', { name: /Keepers' bench/ }).first()).toBeVisible()
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready))
+    await page.reload()
+    await expect(page.getByRole('link', { name: /Keepers' bench/ }).first()).toBeVisible()
+    await context.setOffline(true)
+    await page.reload()
+    await start(page, 'seat 610 x 480 x 75')
+    const id = /\/jobs\/([^/]+)/.exec(page.url())![1]!
+    await expect(page.locator('.save')).toContainText('It is kept in this browser, and sent again.')
+    await typeLine(page, 'width 655')
+    await expect(figure(page, 'Cushion width')).toContainText('655')
+    await station(page, 'Fit')
+    await photos(page)
+    const picture = await page.locator('.spine').screenshot()
+    await page.locator('input[type=file]').setInputFiles({ name: 'seat.png', mimeType: 'image/png', buffer: picture })
+    await expect(page.getByText('kept here until it can be sent')).toBeVisible()
+
+    await page.goto('/')
+    const ticket = page.getByRole('article').filter({ hasText: 'in this browser alone' })
+    await expect(ticket).toHaveCount(1)
+    await ticket.getByRole('link').click()
+    await expect(figure(page, 'Cushion width')).toContainText('655')
+    expect((await context.request.get(`/api/jobs/${id}`)).status()).toBe(404)
+
+    await context.setOffline(false)
+    await saved(page)
+    const kept = (await (await context.request.get(`/api/jobs/${id}`)).json()) as {
+      job: { ticket: string; fitting: { photos: { id: string }[] } }
+    }
+    const [photo] = kept.job.fitting.photos
+    await page.reload()
+    await expect.poll(async () => (await context.request.get(`/api/photos/${photo!.id}`)).status()).toBe(200)
+    await station(page, 'Fit')
+    await photos(page)
+    await expect
+      .poll(() =>
+        page.getByRole('img', { name: 'photo of the cushions' }).evaluate((i: HTMLImageElement) => i.naturalWidth),
+      )
+      .toBeGreaterThan(10)
+    await expect(page.getByText('kept here until it can be sent')).toHaveCount(0)
   })
 })

@@ -26,6 +26,8 @@ export interface Ask {
   readonly file?: Blob
   /** An act that is no put has an id of its own: when its answer is lost it is asked for again, and done once. */
   readonly act?: string
+  /** How often an act is asked for before it is given up; three times where nothing is said. */
+  readonly tries?: number
 }
 
 const TRIES = 3
@@ -33,7 +35,7 @@ const TRY_AGAIN_MS = 700
 
 /** Fetches JSON; every failure comes as an ApiError in words. */
 export async function fetchJson(url: string, ask?: Ask): Promise<unknown> {
-  const response = await arrived(url, ask, ask?.act === undefined ? 1 : TRIES)
+  const response = await arrived(url, ask, ask?.act === undefined ? 1 : (ask.tries ?? TRIES))
   const body: unknown = await response.json().catch(() => null)
   if (response.ok) return body
   if (response.status === 401) onSignIn()

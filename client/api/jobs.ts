@@ -20,6 +20,10 @@ export const openRevision = async (id: string, revision: number): Promise<Stored
 export const createJob = async (job: unknown, reason: string): Promise<StoredJob> =>
   storedJob(await fetchJson('/api/jobs', { method: 'POST', body: { job, reason }, act: newAct() }))
 
+/** The same under an id of one's own, tried once: whoever calls keeps it and tries again. */
+export const createJobAs = async (id: string, job: Job, reason: string): Promise<StoredJob> =>
+  storedJob(await fetchJson('/api/jobs', { method: 'POST', body: { job, reason }, act: id, tries: 1 }))
+
 export type SaveAnswer =
   | { readonly kind: 'saved'; readonly stored: StoredJob }
   | {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { AccessState, ArchiveLook, Backup, BackupContents, HistorySize } from '../../contract/index.ts'
 import { forgetKept } from '../offline/kept.ts'
-import { fetchJson, known, newAct } from './http.ts'
+import { fetchJson, known } from './http.ts'
 
 export const listBackups = async (): Promise<readonly Backup[]> =>
   known(z.array(Backup), await fetchJson('/api/records/backups'))
@@ -38,10 +38,8 @@ export const endSession = async (id: string): Promise<AccessState> =>
 
 export const historySize = async (): Promise<HistorySize> => known(HistorySize, await fetchJson('/api/records/history'))
 
-export const sendPhoto = async (jobId: string, photo: Blob): Promise<string> =>
-  known(
-    z.object({ id: z.string() }),
-    await fetchJson(`/api/photos/of/${jobId}`, { method: 'POST', file: photo, act: newAct() }),
-  ).id
+/** Keeps a photo, once under its id. Tried once: whoever calls keeps it and tries again. */
+export const sendPhoto = async (jobId: string, photo: Blob, id: string): Promise<void> =>
+  void (await fetchJson(`/api/photos/of/${jobId}`, { method: 'POST', file: photo, act: id, tries: 1 }))
 export const removePhoto = async (id: string): Promise<void> =>
   void (await fetchJson(`/api/photos/${id}`, { method: 'DELETE' }))

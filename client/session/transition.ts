@@ -1,5 +1,5 @@
 import type { Job, StoredJob } from '../../contract/index.ts'
-import type { Draft } from './draft.ts'
+import type { Draft, Sent } from './draft.ts'
 import { doneAgain, rebased, takenBack, withStep } from './history.ts'
 import { isFree, type Alongside, type Effect, type Sending, type Session, type Step, type Stepped } from './session.ts'
 import { sameJob, together } from './together.ts'
@@ -35,6 +35,7 @@ export type SessionEvent =
 
 const SAVE_AFTER_MS = 700
 const TRY_AGAIN_MS = 4000
+const RECOVERED = 'recovered edit'
 
 export const opened = (stored: StoredJob, heardOf: number): Session => ({
   id: stored.id,
@@ -56,7 +57,7 @@ export const opened = (stored: StoredJob, heardOf: number): Session => ({
 export function transition(session: Session, event: SessionEvent): Stepped {
   switch (event.kind) {
     case 'found-draft':
-      return withDraft(session, event.draft)
+      return event.draft.sent ? asLeft(session, event.draft, event.draft.sent) : withDraft(session, event.draft)
     case 'edited':
       return scheduled(
         { ...session, ...withStep(session, event.says, event.key, event.alongside), job: event.job },
@@ -139,6 +140,23 @@ const onTop = (session: Session, { revision, job, savedAt }: StoredJob): Session
   conflict: null,
 })
 
+/**
+ * As the page left it that is gone: what it sent, and nobody could say whether it arrived, goes again before anything of
+ * a later revision is taken in.
+ */
+const asLeft = (session: Session, { job, base }: Draft, sent: Sent): Stepped =>
+  scheduled(
+    {
+      ...session,
+      job,
+      saved: base,
+      revision: sent.base,
+      unanswered: { id: session.id, ...sent, says: RECOVERED },
+      heardOf: Math.max(session.heardOf, session.revision),
+    },
+    RECOVERED,
+  )
+
 /** Where both changed the same thing the maker chooses. */
 function withDraft(session: Session, draft: Draft): Stepped {
   if (session.conflict) return quiet(session)
@@ -152,7 +170,7 @@ function withDraft(session: Session, draft: Draft): Stepped {
       job: merged?.job ?? draft.job,
       conflict: merged ? null : { id, revision, savedAt, job },
     },
-    'recovered edit',
+    RECOVERED,
   )
 }
 

@@ -58,6 +58,7 @@ const station = computed(
       <polygon :points="shape.points" :fill="card.cloth.colour" vector-effect="non-scaling-stroke" />
     </svg>
     <span class="foot">
+      <span v-if="job.revision === 0" class="late">in this browser alone: it goes to the shop when that answers</span>
       <span v-if="card.worked.kind === 'whole'"
         >{{ card.cushions }} of {{ card.cloth.name
         }}{{ card.parts.length > 1 ? `: ${card.parts.join(', ').toLowerCase()}` : '' }}</span

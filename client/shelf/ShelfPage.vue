@@ -8,6 +8,7 @@ import { applyEdit, copyOf, newJob, setCloth, setFilling } from '../../core/job/
 import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { amendJob, createJob, listShelf, openJob } from '../api/jobs.ts'
+import { beginTicket, begunTickets } from '../session/begun.ts'
 import { usePreference } from '../storage/preference.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
@@ -74,7 +75,8 @@ function hangMore(): void {
 useIntersectionObserver(end, ([entry]) => entry?.isIntersecting && (shown.value += A_BATCH))
 
 const readJobs = async () => {
-  jobs.value = await listShelf()
+  const [of, begunHere] = await Promise.all([listShelf(), begunTickets()])
+  jobs.value = [...begunHere.filter((b) => !of.some((j) => j.id === b.id)), ...of]
   isRead.value = true
 }
 onMounted(() =>
@@ -120,7 +122,7 @@ async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: J
   const { settings, grades, cloths } = shop.lists!
   if (grades.length === 0 || cloths.length === 0) throw new Error(FIRST_ENTER)
   const grade = startGrade(grades, valueOf(seat.thickness))
-  const stored = await createJob(
+  const id = await beginTicket(
     asked(
       newJob({
         ticket: nextTicket(jobs.value),
@@ -135,7 +137,7 @@ async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: J
     ),
     says,
   )
-  await router.push(`/jobs/${stored.id}/measure`)
+  await router.push(`/jobs/${id}/measure`)
 }
 
 /** Without a foam and a cloth there is nothing to choose from. */
@@ -148,8 +150,8 @@ function openNew(): void {
 const copy = ({ id, ticket }: JobSummary) =>
   attempt(async () => {
     const { job } = await openJob(id)
-    const stored = await createJob(copyOf(job, nextTicket(jobs.value)), `copied from ${ticket}`)
-    await router.push(`/jobs/${stored.id}/measure`)
+    const copied = await beginTicket(copyOf(job, nextTicket(jobs.value)), `copied from ${ticket}`)
+    await router.push(`/jobs/${copied}/measure`)
   })
 
 const archive = ({ id, card }: JobSummary) =>

@@ -11,6 +11,7 @@ import { keepText } from '../storage/browser-store.ts'
 import { fakeJobs, type Line } from '../testing/fake-jobs.ts'
 import { draftsOf, jobsWithDrafts, keepDraft } from '../session/draft.ts'
 import { useJob } from './job.ts'
+import { beginTicket } from '../session/begun.ts'
 import { sendLeftDrafts } from '../session/outbox.ts'
 
 const STEP = { id: 'foam.cut', title: 'Cut the foam' }
@@ -32,6 +33,13 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
+/** Lets time pass until it has ended. */
+async function ended<T>(work: Promise<T>): Promise<T> {
+  let isEnded = false
+  void work.finally(() => (isEnded = true)).catch(() => undefined)
+  while (!isEnded) await pass(100)
+  return work
+}
 
 describe('two pages at one step', () => {
   it('add their minutes: 600 s here and 1500 s there are 2100 s', async () => {
@@ -112,7 +120,7 @@ describe('another job opened', () => {
       1,
     ])
     expect(jobsWithDrafts()).toEqual(['a'])
-    await sendLeftDrafts('b')
+    await sendLeftDrafts((id) => id === 'b')
     expect([server.newest('a').job.title, jobsWithDrafts()]).toEqual(['typed in a', []])
   })
 })
@@ -176,7 +184,7 @@ describe('what a closed page left', () => {
     localStorage.setItem('loft-seam/draft/a/closed-page', JSON.stringify(draft))
     localStorage.setItem('loft-seam/draft/c/open-page', JSON.stringify(draft))
     keepText('loft-seam/page/open-page', String(Date.now()))
-    await sendLeftDrafts('b')
+    await sendLeftDrafts((id) => id === 'b')
     expect([server.newest('a').job.title, server.newest('c').revision]).toEqual(['left', 1])
     expect(jobsWithDrafts()).toEqual([])
     await pass(300_000)
@@ -188,7 +196,7 @@ describe('what a closed page left', () => {
     server.elsewhere('a', inA(titled('theirs')))
     const draft = { job: { ...keepersBench(), title: 'mine' }, base: keepersBench(), sent: null }
     localStorage.setItem('loft-seam/draft/a/closed-page', JSON.stringify(draft))
-    await sendLeftDrafts('')
+    await sendLeftDrafts(() => false)
     expect([server.newest('a').job.title, jobsWithDrafts()]).toEqual(['theirs', ['a']])
     const jobs = useJob()
     await jobs.open('a')
@@ -246,7 +254,7 @@ it('a job that others save at the same time is amended on top of what they saved
   expect([server.newest('a').job.title, workedIn(server.newest('a').job)]).toEqual(['amended', 21])
 })
 
-it('whatever happens between edits, saves, lost answers, other windows and other jobs: every second worked is kept once, in its own job', async () => {
+it('whatever happens between edits, saves, lost answers, other windows and other jobs: tickets begun without a network: every second worked is kept once, in its own job', async () => {
   const act = fc.oneof(
     { weight: 5, arbitrary: fc.constant({ kind: 'edit' as const }) },
     { weight: 3, arbitrary: fc.integer({ min: 1, max: 5000 }).map((ms) => ({ kind: 'pass' as const, ms })) },
@@ -254,9 +262,14 @@ it('whatever happens between edits, saves, lost answers, other windows and other
     { weight: 2, arbitrary: fc.constantFrom('a', 'b').map((id) => ({ kind: 'open' as const, id })) },
     {
       weight: 3,
-      arbitrary: fc.constantFrom<Line>('up', 'down', 'loses-answers').map((line) => ({ kind: 'line' as const, line })),
+      arbitrary: fc
+        .constantFrom<Line>('up', 'down', 'loses-answers', 'kept-only')
+        .map((line) => ({ kind: 'line' as const, line })),
     },
     { weight: 1, arbitrary: fc.constant({ kind: 'hear' as const }) },
+    { weight: 1, arbitrary: fc.constant({ kind: 'begin' as const }) },
+    { weight: 1, arbitrary: fc.nat(3).map((nth) => ({ kind: 'go-back' as const, nth })) },
+    { weight: 1, arbitrary: fc.constant({ kind: 'send-left' as const }) },
   )
   await fc.assert(
     fc.asyncProperty(fc.array(act, { minLength: 5, maxLength: 40 }), async (acts) => {
@@ -266,8 +279,27 @@ it('whatever happens between edits, saves, lost answers, other windows and other
       const jobs = useJob()
       await jobs.open('a')
       const wanted: Record<string, number> = { a: 0, b: 0 }
+      const isReached = () => server.state.line === 'up' || server.state.line === 'loses-answers'
+      const open = (id: string) => ended(jobs.open(id).catch(() => undefined))
       for (const one of acts)
         switch (one.kind) {
+          case 'begin': {
+            const id = await ended(
+              beginTicket(
+                { ...keepersBench(), ticket: isReached() ? `U-${Object.keys(wanted).length}` : 'J-9' },
+                'begun',
+              ),
+            )
+            wanted[id] = 0
+            await open(id)
+            break
+          }
+          case 'go-back':
+            await open(Object.keys(wanted)[one.nth] ?? 'a')
+            break
+          case 'send-left':
+            await ended(sendLeftDrafts(jobs.isOpen))
+            break
           case 'edit':
             if (jobs.edit(worked(10))) wanted[jobs.id]! += 10
             break
@@ -278,12 +310,9 @@ it('whatever happens between edits, saves, lost answers, other windows and other
             server.elsewhere(one.id, inA(worked(7)))
             wanted[one.id]! += 7
             break
-          case 'open': {
-            const opening = jobs.open(one.id).catch(() => undefined)
-            await pass(1600)
-            await opening
+          case 'open':
+            await open(one.id)
             break
-          }
           case 'line':
             server.state.line = one.line
             break
@@ -293,11 +322,14 @@ it('whatever happens between edits, saves, lost answers, other windows and other
         }
       server.state.line = 'up'
       await pass(30_000)
-      await sendLeftDrafts(jobs.id)
+      await ended(sendLeftDrafts(jobs.isOpen))
       // The stream is open again.
       await jobs.lookAgain()
       await pass(10_000)
-      expect({ a: workedIn(server.newest('a').job), b: workedIn(server.newest('b').job) }).toEqual(wanted)
+      const kept = Object.keys(wanted).map((id) => server.newest(id))
+      expect(Object.fromEntries(kept.map(({ id, job }) => [id, workedIn(job)]))).toEqual(wanted)
+      const begun = kept.filter(({ id }) => id !== 'a' && id !== 'b')
+      expect(new Set(begun.map(({ job }) => job.ticket)).size).toBe(begun.length)
       expect([jobs.saveState.kind, workedIn(jobs.job!)]).toEqual(['saved', wanted[jobs.id]])
     }),
     { numRuns: 150 },

@@ -5,11 +5,11 @@ import { applyEdit, partJob, type Edit, type JobEdit } from '../../core/job/inde
 import { keepingPlanner, planJob, planKey } from '../../core/plan/index.ts'
 import type { Plan } from '../../core/planned/index.ts'
 import { isOfOnePart, type Station } from '../../core/warning/index.ts'
-import { ApiError } from '../api/http.ts'
-import { openJob, saveJob } from '../api/jobs.ts'
+import { openJob } from '../api/jobs.ts'
+import { isLost, saveBegun } from '../session/begun.ts'
 import { dropDraft, keepDraft } from '../session/draft.ts'
 import { readForOpening } from '../session/left-drafts.ts'
-import { outboxRests, sendLeftDrafts } from '../session/outbox.ts'
+import { outboxLetsGoOf, outboxRests, sendLeftDrafts } from '../session/outbox.ts'
 import type { Alongside, Effect, Sending, Session, Step } from '../session/session.ts'
 import { sameJob } from '../session/together.ts'
 import { opened, transition, type SessionEvent } from '../session/transition.ts'
@@ -91,11 +91,9 @@ export const useJob = defineStore('job', () => {
 
   async function send(sending: Sending): Promise<void> {
     const { id } = sending
-    const answer = await saveJob(id, sending.job, sending.base, sending.says).catch((cause: Error) => cause)
-    if (answer instanceof Error) {
-      const isLost = answer instanceof ApiError && answer.problem === null
-      return take(id, { kind: 'not-saved', sending, why: answer.message, isLost })
-    }
+    const answer = await saveBegun(id, sending.job, sending.base, sending.says).catch((cause: Error) => cause)
+    if (answer instanceof Error)
+      return take(id, { kind: 'not-saved', sending, why: answer.message, isLost: isLost(answer) })
     return answer.kind === 'saved'
       ? take(id, { kind: 'saved', sending, stored: answer.stored })
       : take(id, { kind: 'clashed', sending, theirs: answer.theirs, hadArrived: answer.hadArrived })
@@ -105,6 +103,7 @@ export const useJob = defineStore('job', () => {
     const rest = flush().then(() => Promise.all([running, outboxRests()]))
     await Promise.race([rest, new Promise((resolve) => setTimeout(resolve, PATIENCE_MS))])
     wanted = jobId
+    await outboxLetsGoOf(jobId)
     const { left, stored } = await readForOpening(jobId).catch((error: unknown) => {
       // The job that was open stays so.
       if (wanted === jobId) wanted = session.value?.id ?? ''
@@ -112,14 +111,19 @@ export const useJob = defineStore('job', () => {
     })
     if (wanted !== jobId) return
     show(stored)
-    for (const [key, draft] of left) {
+    // What nobody knows to have arrived goes by itself; others of this browser wait for the next opening.
+    const unsure = left.filter(([, draft]) => draft.sent).slice(0, 1)
+    for (const [key, draft] of unsure.length > 0 ? unsure : left) {
       if (session.value!.conflict) break
       dropText(key)
       void take(jobId, { kind: 'found-draft', draft })
     }
-    await take(jobId, { kind: 'heard', revision: stored.revision })
-    void sendLeftDrafts(jobId)
+    await take(jobId, stored.revision === 0 ? { kind: 'save-due' } : { kind: 'heard', revision: stored.revision })
+    void sendLeftDrafts(isOpen)
   }
+
+  /** Whether this page looks after a job: it is open, or about to be. */
+  const isOpen = (jobId: string): boolean => jobId === wanted || jobId === session.value?.id
 
   /** Takes the place of whatever was open. */
   function show(stored: StoredJob): void {
@@ -221,6 +225,7 @@ export const useJob = defineStore('job', () => {
     plan,
     refused,
     kept,
+    isOpen,
     hear,
     lookAgain,
     open,

@@ -25,7 +25,7 @@ export const useLive = defineStore('live', () => {
     }
     source.onopen = () => {
       void jobs.lookAgain()
-      void sendLeftDrafts(jobs.id)
+      void sendLeftDrafts(jobs.isOpen)
     }
   }
 
