@@ -34,7 +34,7 @@ test('a new filling for a cover that stays: from the first page to the bill, and
   await station(page, 'Make-up')
   await expect(page.getByText('The cover stays.')).toBeVisible()
   await station(page, 'Cut & buy')
-  await expect(page.getByRole('region', { name: 'Cut list' }).locator('tbody tr')).toHaveCount(2)
+  await expect(page.getByRole('region', { name: 'Cut list' }).locator('tbody [scope=row]')).toHaveCount(2)
   await expect(page.getByRole('row', { name: /Cover.*stays/ })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Buying list' })).not.toContainText('Thread')
   await station(page, 'Make')

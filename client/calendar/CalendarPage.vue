@@ -168,7 +168,7 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
       </section>
       <section class="sheet" aria-label="Hours of the shop">
         <h2>Hours of the shop</h2>
-        <table class="close-table hours">
+        <table class="ruled-table close-table hours">
           <thead>
             <tr>
               <th />

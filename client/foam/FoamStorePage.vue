@@ -47,7 +47,7 @@ async function readFile(event: Event): Promise<void> {
         <h2>Grades to order</h2>
         <button type="button" class="plain-button main" @click="grade = newGrade()">New grade</button>
       </div>
-      <table>
+      <table class="ruled-table">
         <thead>
           <tr>
             <th>Grade</th>
@@ -106,7 +106,7 @@ async function readFile(event: Event): Promise<void> {
           New piece
         </button>
       </div>
-      <table v-if="pieces.length > 0">
+      <table class="ruled-table" v-if="pieces.length > 0">
         <thead>
           <tr>
             <th>Piece</th>
@@ -147,26 +147,5 @@ async function readFile(event: Event): Promise<void> {
   justify-content: space-between;
   align-items: center;
   margin-bottom: 6px;
-}
-
-table {
-  width: 100%;
-}
-
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 2px 10px 2px 0;
-  border-top: 1px solid var(--paper-edge);
-}
-
-thead th {
-  border-top: 0;
-  color: var(--ink-soft);
-}
-
-.n {
-  text-align: right;
 }
 </style>

@@ -42,7 +42,7 @@ const BEGINNER = 1.5
       what is learnt of the rates leaves the pace out.
     </p>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <table v-if="shop.workshop.people.length > 0" class="close-table">
+    <table v-if="shop.workshop.people.length > 0" class="ruled-table close-table">
       <thead>
         <tr>
           <th>Name</th>

@@ -30,7 +30,7 @@ function set(kind: WorkKind, event: Event): void {
   <section class="sheet" aria-label="Rates of work">
     <h2>Rates of work</h2>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
-    <table class="close-table">
+    <table class="ruled-table close-table">
       <thead>
         <tr>
           <th>Work</th>

@@ -76,7 +76,7 @@ const arrived = (row: ShelfRow) =>
     <p v-if="failed || answer?.kind === 'away'" class="away" role="alert">
       {{ failed || (answer?.kind === 'away' ? answer.why : '') }}
     </p>
-    <table v-if="offers.length > 0" class="close-table">
+    <table v-if="offers.length > 0" class="ruled-table close-table">
       <tbody>
         <tr v-for="o in offers" :key="o.row.trim.id">
           <th scope="row">{{ o.row.trim.name }}</th>

@@ -63,7 +63,7 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
       </button>
     </template>
     <section class="sheet" aria-label="On the shelf">
-      <table class="close-table">
+      <table class="ruled-table close-table">
         <thead>
           <tr>
             <th>Thing</th>

@@ -1,4 +1,4 @@
-import type { Job } from '../../contract/index.ts'
+import type { Cloth, Job } from '../../contract/index.ts'
 import type { CutWay } from '../cloth/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
@@ -34,6 +34,7 @@ export function cutList(
         height: width,
         note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`,
         from: clothFor(d.part.cloth, 'piping').name,
+        shape: { kind: 'strip' },
       }
     }),
   )
@@ -58,6 +59,7 @@ const boardLines = ({ design, part, cover: { board } }: DesignPlan, letter: stri
             .filter((n) => n !== '')
             .join('; '),
           from: 'board',
+          shape: { kind: 'outline', outline: board.outline },
         },
       ]
     : []
@@ -81,12 +83,15 @@ const panelLines = (
     note: [
       ...says(p.id),
       ...p.edges.flatMap((e) => (e.ready ? [`${e.name} on the ${READY[e.ready]}`] : [])),
-      ...(p.notches.length > 0
-        ? [`${clothFor(part.cloth, p.cloth).marking} ${p.notches.map((n) => n.letter).join(' ')}`]
-        : []),
+      ...notchWords(p.notches.length, clothFor(part.cloth, p.cloth).marking),
     ].join('; '),
     from: clothFor(part.cloth, p.cloth).name,
+    shape: { kind: 'panel', panel: p },
   }))
+
+/** How many; their letters stand on the piece and its template. */
+const notchWords = (count: number, marking: Cloth['marking']): readonly string[] =>
+  count === 0 ? [] : [`${count} ${count === 1 ? marking.replace(/s$/, '') : marking}`]
 
 const READY = { selvedge: 'selvedge', 'factory-hem': 'factory hem' } as const
 const WAYS: Readonly<Record<Exclude<CutWay, 'flat'>, string>> = {
@@ -137,6 +142,7 @@ function foamLines({ blocks }: CuttingPlan, designs: readonly DesignPlan[], unit
         height: size('depth', maxY),
         note: [part.where, shapeNote(block)].filter((n) => n !== '').join('; '),
         from: 'foam',
+        shape: { kind: 'outline', outline: part.outline },
       }
     })
   })

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import type { Construction, PartJob, Lay } from '../../contract/index.ts'
-import { usualMakeUp } from '../cover/index.ts'
+import { cutOutline, usualMakeUp } from '../cover/index.ts'
 import { demoParts } from '../demo/index.ts'
 import { jobOf, newSeat } from '../job/index.ts'
 import { orderFaults, workOrder } from '../making/index.ts'
+import { boxOf } from '../outline/index.ts'
 import { benchJob, worked, mediumBenchPart } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { textKey } from '../text-key/index.ts'
@@ -45,6 +46,30 @@ describe('the cut list', () => {
   it('has no piping where none is sewn', () => {
     const bare = worked({ ...job, makeUp: { ...job.makeUp, piping: { kind: 'none' } } })
     expect(bare.cutList.some((l) => l.what.startsWith('Piping'))).toBe(false)
+  })
+
+  it('counts the notches of a piece: the middles of front and back, and on each side the ends of boxing and gusset', () => {
+    const notes = (j: PartJob) => Object.fromEntries(worked(j).cutList.map((l) => [l.what, l.note]))
+    expect(notes(job)).toMatchObject({
+      'Top plate': '6 notches',
+      'Bottom plate': '6 notches',
+      'Front boxing': '2 notches',
+      'Left boxing': '2 notches',
+      'Gusset, upper half': '4 notches',
+    })
+    const pile = { ...job, cloth: { ...job.cloth, cloth: { ...job.cloth.cloth, marking: 'tacks' as const } } }
+    expect(notes(pile)['Front boxing']).toBe('2 tacks')
+  })
+
+  it('shows what each line is cut along: as wide and as high as the line says', () => {
+    for (const l of plan.cutList) {
+      if (l.shape.kind === 'strip') continue
+      const { minX, maxX, minY, maxY } = boxOf(l.shape.kind === 'panel' ? cutOutline(l.shape.panel) : l.shape.outline)
+      expect([maxX - minX, maxY - minY], l.what).toEqual([
+        expect.closeTo(l.width.value, 6),
+        expect.closeTo(l.height.value, 6),
+      ])
+    }
   })
 
   it('speaks the unit of the job', () => {

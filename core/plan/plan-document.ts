@@ -44,7 +44,7 @@ export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[]
       chalkList: lays[i] ? chalkList(own, lays[i]) : null,
     })),
     kept: keptList(job, plan),
-    cutList: plan.cutList.map((l) => ({ ...l, width: say(l.width), height: say(l.height) })),
+    cutList: plan.cutList.map(({ shape: _, ...l }) => ({ ...l, width: say(l.width), height: say(l.height) })),
     buying: buyingDocument(job, plan, lays),
     workOrder: workOrder(job, plan).map(({ work, sewing, ...step }) => ({
       ...step,

@@ -1,3 +1,5 @@
+import type { Panel } from '../cover/index.ts'
+import type { Outline } from '../outline/index.ts'
 import type { Figure } from '../working/index.ts'
 
 /** One line of the cut list: so many pieces of one cut size. */
@@ -12,4 +14,11 @@ export interface CutLine {
   readonly note: string
   /** The grade is in the name of a foam part; cloth by its name. */
   readonly from: string
+  readonly shape: CutShape
 }
+
+/** What is cut along, for a picture of it: a panel with its notches, foam or board, or a plain strip of the line's size. */
+export type CutShape =
+  | { readonly kind: 'panel'; readonly panel: Panel }
+  | { readonly kind: 'outline'; readonly outline: Outline }
+  | { readonly kind: 'strip' }

@@ -62,7 +62,7 @@ const say = (n: number) => money(n, jobs.whole!.currency)
       {{ open > 0 ? `Laying ${open} …` : 'Lay and price them' }}
     </button>
   </div>
-  <table v-if="rows.length > 0" class="close-table">
+  <table v-if="rows.length > 0" class="ruled-table close-table">
     <thead>
       <tr>
         <th>Made</th>

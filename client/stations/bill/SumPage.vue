@@ -39,7 +39,7 @@ const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))
       {{ d.says }} <em>{{ d.cure }}</em>
     </li>
   </ul>
-  <table v-if="quote" class="close-table">
+  <table v-if="quote" class="ruled-table close-table">
     <tbody v-for="g in groups" :key="g.part">
       <tr>
         <th scope="rowgroup" colspan="2">

@@ -118,7 +118,7 @@ const TICKS = [
       <button v-else type="button" class="plain-button main" @click="compare">Compare</button>
     </div>
     <div v-if="rows.length > 0" class="side">
-      <table class="close-table">
+      <table class="ruled-table close-table">
         <thead>
           <tr>
             <th>Width, {{ unitName(unit) }}</th>

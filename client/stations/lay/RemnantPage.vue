@@ -138,7 +138,7 @@ const supplyWords = (c: Cloth) =>
         “no” says what the best lay left over. Taken, it can be undone.
       </p>
     </div>
-    <table v-if="attempts.size > 0" class="close-table">
+    <table v-if="attempts.size > 0" class="ruled-table close-table">
       <thead>
         <tr>
           <th>Cut so</th>

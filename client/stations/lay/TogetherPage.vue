@@ -81,7 +81,7 @@ const names = computed(() => joint.joint?.others.map((o) => o.ticket).join(', ')
       <p v-if="joint.trial.failed" class="failed" role="alert">{{ joint.trial.failed }}</p>
       <p v-else-if="!joint.trial.lay" role="status">Laying them together …</p>
       <template v-else-if="saving">
-        <table class="close-table">
+        <table class="ruled-table close-table">
           <tbody>
             <tr v-for="(t, i) in joint.trial.tickets" :key="t.jobId">
               <td>{{ t.ticket }} by itself</td>

@@ -4,7 +4,6 @@ import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
 import { blockLabels, buyingList, keptList } from '../../../core/lists/index.ts'
 import { partName } from '../../../core/job/index.ts'
 import { cushionCount } from '../../../core/planned/index.ts'
-import { unitName } from '../../../core/units/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay.ts'
@@ -15,6 +14,7 @@ import LeftOut from '../../ui/LeftOut.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
 import CoverLabels from './CoverLabels.vue'
+import CutTable from './CutTable.vue'
 import QrCode from './QrCode.vue'
 import StockTaking from './StockTaking.vue'
 import StripRows from './StripRows.vue'
@@ -75,34 +75,10 @@ const print = () => window.print()
         name="Lists of"
         @update:model-value="wantedPart = $event"
       />
-      <table>
-        <thead>
-          <tr>
-            <th>Piece</th>
-            <th>From</th>
-            <th class="n">Count</th>
-            <th>Cut, {{ unitName(job.units) }}</th>
-            <th>Marks</th>
-            <th class="done">Cut</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(l, i) in cutLines" :key="i">
-            <th scope="row">{{ l.what }}</th>
-            <td>{{ l.from }}</td>
-            <td class="n">{{ l.count }}</td>
-            <td class="size">
-              <FigureValue :figure="l.width" bare unitless cuttable /> x
-              <FigureValue :figure="l.height" bare unitless cuttable />
-            </td>
-            <td>{{ l.note }}</td>
-            <td class="done"><span class="box" /></td>
-          </tr>
-        </tbody>
-      </table>
+      <CutTable :lines="cutLines" :units="job.units" />
       <section v-if="kept.length > 0">
         <h2>Stays</h2>
-        <table>
+        <table class="ruled-table">
           <tbody>
             <tr v-for="k in kept" :key="k.what">
               <th scope="row">{{ k.what }}</th>
@@ -148,7 +124,7 @@ const print = () => window.print()
         }}
         What stands here is the least it can be.
       </p>
-      <table>
+      <table class="ruled-table">
         <thead>
           <tr>
             <th>What</th>
@@ -177,10 +153,6 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.size {
-  white-space: nowrap;
-}
-
 .lists {
   display: grid;
   grid-template-columns: 3fr 2fr;
@@ -204,44 +176,7 @@ const print = () => window.print()
 }
 
 table {
-  width: 100%;
   margin-bottom: 14px;
-}
-
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 3px 10px 3px 0;
-  border-top: 1px solid var(--paper-edge);
-}
-
-thead th {
-  border: 0;
-  color: var(--ink-soft);
-}
-
-.n {
-  text-align: right;
-}
-
-.done {
-  width: 46px;
-  text-align: center;
-}
-
-.box {
-  display: inline-block;
-  width: 18px;
-  height: 18px;
-  border: 1.5px solid var(--ink);
-  vertical-align: middle;
-}
-
-.total th,
-.total td {
-  border-top: 2px solid var(--ink);
-  font-weight: 600;
 }
 
 h2 {

@@ -153,7 +153,7 @@ const setPlace = (i: number, join: PanelJoins, k: number, mm: number) =>
         />
       </div>
     </template>
-    <table v-if="piecesOf(join).length > 0" class="close-table">
+    <table v-if="piecesOf(join).length > 0" class="ruled-table close-table">
       <tbody>
         <tr v-for="p in piecesOf(join)" :key="p.id">
           <th scope="row">Piece {{ p.piece!.number }}</th>

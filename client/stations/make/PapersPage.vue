@@ -48,7 +48,7 @@ const alike = () =>
     <p class="quiet">
       This program certifies nothing: national rules for seating, beds, public places and boats come first.
     </p>
-    <table class="close-table">
+    <table class="ruled-table close-table">
       <thead>
         <tr>
           <th>Cushion</th>

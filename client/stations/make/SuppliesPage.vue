@@ -68,7 +68,7 @@ const number = (key: 'stitchMm' | 'topStitchMm', event: Event) => {
   <p v-else class="quiet">The shop has no machine card for {{ cloth.name }}.</p>
   <section aria-label="Used up">
     <h3>Used up on this job</h3>
-    <table class="close-table">
+    <table class="ruled-table close-table">
       <tbody>
         <tr v-for="l in supplies" :key="l.what">
           <th scope="row">{{ l.what }}</th>

@@ -35,7 +35,7 @@ function fills({ width, depth }: { readonly width: number; readonly depth: numbe
 <template>
   <div class="schools" tabindex="0" role="region" aria-label="The schools side by side">
     <span class="caption">The schools side by side ({{ unitName(jobs.job!.units) }})</span>
-    <table>
+    <table class="ruled-table">
       <thead>
         <tr>
           <th>School</th>
@@ -79,29 +79,13 @@ function fills({ width, depth }: { readonly width: number; readonly depth: numbe
 }
 
 table {
-  width: 100%;
   margin-top: 6px;
-}
-
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 4px 12px 4px 0;
   font-size: 15px;
   white-space: nowrap;
-  border-top: 1px solid var(--paper-edge);
-  vertical-align: top;
-}
-
-thead th {
-  border-top: 0;
-  color: var(--ink-soft);
 }
 
 tbody th {
   font-weight: 600;
-  white-space: nowrap;
 }
 
 .chosen {
