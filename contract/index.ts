@@ -144,4 +144,4 @@ export {
   TakeStock,
 } from './stock.ts'
 export { SendToTable, TableOrder, TableState } from './table.ts'
-export { AllowanceBook, Band, Cloth, Flaw, KeptSchool, Pattern, ShopSettings, Supply } from './shop.ts'
+export { AllowanceBook, Band, Cloth, FirstWeekday, Flaw, KeptSchool, Pattern, ShopSettings, Supply } from './shop.ts'

@@ -134,6 +134,9 @@ function isLanguageTag(tag: string): boolean {
   }
 }
 
+export const FirstWeekday = z.enum(['monday', 'sunday', 'saturday'])
+export type FirstWeekday = z.infer<typeof FirstWeekday>
+
 export const ShopSettings = z.strictObject({
   shopName: Words(80).describe('empty: the shop has not been set up yet'),
   address: Words(300).describe('as it stands on quotes, in lines'),
@@ -144,6 +147,7 @@ export const ShopSettings = z.strictObject({
     .refine(isLanguageTag, 'is no language tag such as en-GB')
     .describe('how days and amounts are written; empty: as the browser writes them'),
   paper: z.enum(['A4', 'letter']),
+  firstWeekday: FirstWeekday.default('monday').describe('where weeks begin'),
   currency: z.string().regex(/^[A-Z]{3}$/, 'must be a three-letter currency code'),
   units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),
   book: AllowanceBook,

@@ -2,8 +2,16 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Calendar, JobSummary, Resource } from '../../contract/index.ts'
-import { dayName, dayNumber, planCalendar, RESOURCES, startedOn, type PlannedJob } from '../../core/calendar/index.ts'
+import { Calendar, limits, type JobSummary, type Resource } from '../../contract/index.ts'
+import {
+  dayName,
+  dayNumber,
+  planCalendar,
+  RESOURCES,
+  startedOn,
+  weekFrom,
+  type PlannedJob,
+} from '../../core/calendar/index.ts'
 import { isOpen, jobToPlan } from '../../core/card/index.ts'
 import { ratesOf } from '../../core/making/index.ts'
 import { amendJob, listJobs } from '../api/jobs.ts'
@@ -11,6 +19,7 @@ import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
 import DayField from '../ui/DayField.vue'
 import ShopPage from '../ui/ShopPage.vue'
+import { wholeDay } from '../ui/manner.ts'
 import { dayOf } from '../ui/today.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
 import { download } from '../ui/download.ts'
@@ -46,6 +55,8 @@ const WHY: Record<NonNullable<PlannedJob['why']>, string> = {
   busy: 'its place is taken by other jobs, or is never open',
   work: 'the work itself takes that long',
 }
+/** Weekdays as this shop's weeks run. */
+const week = computed(() => weekFrom(shop.lists!.settings.firstWeekday))
 const WEEKDAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const
 const PLACES: Record<Resource, string> = { table: 'cutting table', machine: 'machine', bench: 'bench' }
 
@@ -93,7 +104,9 @@ function setHours(resource: Resource, day: number, event: Event): void {
 }
 function setNumber(key: 'foam' | 'cloth' | 'cureHours', event: Event): void {
   const n = Number((event.target as HTMLInputElement).value)
-  if (!Number.isInteger(n) || n < 0 || n > 240) return void (failed.value = 'A whole number from 0 to 240 is wanted.')
+  const { max } = limits(key === 'cureHours' ? Calendar.shape.cureHours : Calendar.shape.leadDays.shape[key])
+  if (!Number.isInteger(n) || n < 0 || n > max)
+    return void (failed.value = `A whole number from 0 to ${max} is wanted.`)
   void change(key === 'cureHours' ? { cureHours: n } : { leadDays: { ...calendar.value.leadDays, [key]: n } })
 }
 const addHoliday = () => {
@@ -131,6 +144,7 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
         v-if="planned.length > 0"
         :planned="planned"
         :calendar="calendar"
+        :week-begins="week[0]!"
         :today="today"
         :days="DAYS_SHOWN"
         @move="move"
@@ -149,7 +163,7 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
             {{
               p.finishesOn === null
                 ? 'has no place in the years ahead'
-                : `${p.lateDays} ${p.lateDays === 1 ? 'day' : 'days'}: ready ${p.finishesOn}, due ${p.dueOn}`
+                : `${p.lateDays} ${p.lateDays === 1 ? 'day' : 'days'}: ready ${wholeDay(p.finishesOn)}, due ${wholeDay(p.dueOn!)}`
             }}. <span class="quiet">{{ p.why ? WHY[p.why] : '' }}</span>
           </li>
         </ul>
@@ -172,19 +186,19 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
           <thead>
             <tr>
               <th />
-              <th v-for="d in WEEKDAYS" :key="d">{{ d }}</th>
+              <th v-for="d in week" :key="d">{{ WEEKDAYS[d] }}</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="r in RESOURCES" :key="r">
               <th scope="row">{{ PLACES[r] }}</th>
-              <td v-for="(h, i) in calendar.hours[r]" :key="i">
+              <td v-for="d in week" :key="d">
                 <input
                   class="text"
-                  v-typed="h"
+                  v-typed="calendar.hours[r][d]!"
                   inputmode="decimal"
-                  :aria-label="`${PLACES[r]}, ${WEEKDAYS[i]}`"
-                  @change="setHours(r, i, $event)"
+                  :aria-label="`${PLACES[r]}, ${WEEKDAYS[d]}`"
+                  @change="setHours(r, d, $event)"
                 />
               </td>
             </tr>

@@ -9,7 +9,13 @@ import { followPointer } from '../ui/pointer-drag.ts'
  * The weeks from today on: a line for each job, a bar for each stretch of work; due days as flags. Lines are dragged to
  * another day.
  */
-const props = defineProps<{ planned: readonly PlannedJob[]; calendar: Calendar; today: string; days: number }>()
+const props = defineProps<{
+  planned: readonly PlannedJob[]
+  calendar: Calendar
+  weekBegins: number
+  today: string
+  days: number
+}>()
 const emit = defineEmits<{ move: [id: string, day: string]; open: [id: string] }>()
 const DAY = 34
 const LINE = 34
@@ -35,7 +41,7 @@ const columns = computed(() =>
       i,
       name,
       shut,
-      isMonday: weekdayOf(number) === 0,
+      beginsWeek: weekdayOf(number) === props.weekBegins,
       label: String(Number(name.slice(8))),
       month: shortMonth(name),
     }
@@ -98,7 +104,7 @@ const key = (event: KeyboardEvent, job: PlannedJob) => {
         :class="{ shut: c.shut }"
         class="day"
       />
-      <text v-if="c.isMonday || c.i === 0" :x="NAME + c.i * DAY + 3" y="16" class="caption">
+      <text v-if="c.beginsWeek || c.i === 0" :x="NAME + c.i * DAY + 3" y="16" class="caption">
         {{ c.month }} {{ c.label }}
       </text>
       <text :x="NAME + c.i * DAY + DAY / 2" :y="HEAD - 7" text-anchor="middle" class="number">{{ c.label }}</text>

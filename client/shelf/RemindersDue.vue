@@ -4,6 +4,7 @@ import type { JobSummary } from '../../contract/index.ts'
 import { dayName, dayNumber } from '../../core/calendar/index.ts'
 import { FOLLOW_UP_WORDS } from '../job/follow-up-words.ts'
 import { dayOf } from '../ui/today.ts'
+import { wholeDay } from '../ui/manner.ts'
 
 /** What customers are to be reminded of, up to a fortnight ahead. */
 const props = defineProps<{ jobs: readonly JobSummary[] }>()
@@ -22,7 +23,7 @@ const due = computed(() => {
     <ul>
       <li v-for="(d, i) in due" :key="i">
         <RouterLink :to="`/jobs/${d.job.id}/fit`">{{ d.job.ticket }}</RouterLink> {{ FOLLOW_UP_WORDS[d.kind] }},
-        {{ d.day }} <span class="quiet">{{ d.job.customer }}</span>
+        {{ wholeDay(d.day) }} <span class="quiet">{{ d.job.customer }}</span>
       </li>
     </ul>
   </section>

@@ -2,7 +2,7 @@
 import type { ShopSettings } from '../../contract/index.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import { UNIT_CHOICES } from '../ui/unit-choices.ts'
-import { AS_BROWSER, CURRENCIES, MANNERS, PAPERS } from './choices.ts'
+import { AS_BROWSER, CURRENCIES, FIRST_WEEKDAYS, MANNERS, PAPERS } from './choices.ts'
 
 /** Whose shop it is, and how it measures and writes. */
 const props = defineProps<{ modelValue: ShopSettings }>()
@@ -65,6 +65,15 @@ const typed = (event: Event) => (event.target as HTMLInputElement | HTMLTextArea
         @update:model-value="set({ locale: $event === AS_BROWSER ? '' : $event })"
         ><ElOption v-for="m in MANNERS" :key="m.value" :value="m.value" :label="m.label"
       /></ElSelect>
+    </div>
+    <div class="field-row">
+      <span class="label">Weeks begin on</span>
+      <ChoiceButtons
+        :model-value="modelValue.firstWeekday"
+        :choices="FIRST_WEEKDAYS"
+        name="Weeks begin on"
+        @update:model-value="set({ firstWeekday: $event })"
+      />
     </div>
     <div class="field-row">
       <span class="label">Paper</span>

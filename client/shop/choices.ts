@@ -25,6 +25,12 @@ export const CURRENCIES: readonly Choice[] = Intl.supportedValuesOf('currency').
   label: `${value}, ${currencyName.of(value)}`,
 }))
 
+export const FIRST_WEEKDAYS = [
+  { value: 'monday', label: 'Monday' },
+  { value: 'sunday', label: 'Sunday' },
+  { value: 'saturday', label: 'Saturday' },
+] as const
+
 export const PAPERS: readonly { readonly value: 'A4' | 'letter'; readonly label: string }[] = [
   { value: 'A4', label: 'A4' },
   { value: 'letter', label: 'Letter' },

@@ -15,6 +15,7 @@ const SETTINGS: ShopSettings = {
   taxNumber: '',
   locale: '',
   paper: 'A4',
+  firstWeekday: 'monday' as const,
   schools: [],
   workshop: USUAL_WORKSHOP,
 }

@@ -1,4 +1,4 @@
-export { dayName, dayNumber, weekdayOf } from './days.ts'
+export { dayName, dayNumber, weekdayOf, weekFrom } from './days.ts'
 export { MINUTES_A_DAY } from './free-time.ts'
 export {
   planCalendar,

@@ -2,9 +2,9 @@ import { PDFDocument } from 'pdf-lib'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { areaOf, at, bulgeOfRise, distance, rectangle, vertex, type Outline } from '../outline/index.ts'
-import { outlineFaultWords, PAGES, readOutlineFile, tileTemplate } from './index.ts'
+import { fewestPages, outlineFaultWords, PAGES, readOutlineFile } from './index.ts'
 import { overlapMarks, templatePdf } from './template-pdf.ts'
-import { MARGIN_MM, OVERLAP_MM } from './template-tiles.ts'
+import { MARGIN_MM, OVERLAP_MM, tileTemplate } from './template-tiles.ts'
 
 /** A DXF from entities, each a list of group codes and values. */
 const dxf = (entities: readonly (readonly (string | number)[])[], units?: number) =>
@@ -329,6 +329,41 @@ describe('the paper template', () => {
           ({ window: w }) => w.minX <= k * 10 && k * 10 <= w.maxX && w.minY <= 1000 - k * 10 && 1000 - k * 10 <= w.maxY,
         ),
       ).toBe(true)
+  })
+
+  it('is turned where that saves pages: a bolster of 520 x 100 upright on two sheets of A4, not lying on three', () => {
+    // 186 x 273 mm of a sheet can be printed; 15 mm are shared: 2 x 171 + 15 < 520 < 2 x 258 + 15.
+    const bolster = rectangle(520, 100)
+    expect(tileTemplate([bolster], PAGES[0]!).tiles).toHaveLength(3)
+    const { angleRad, tiling } = fewestPages({ foot: bolster, top: null }, PAGES[0]!)
+    expect([angleRad, tiling.tiles.length]).toEqual([Math.PI / 2, 2])
+  })
+
+  it('turned or not, every place of the outline lies on a page, and no more pages are taken than as it is drawn', () => {
+    const corner = fc.record({ x: fc.integer({ min: 0, max: 900 }), y: fc.integer({ min: 0, max: 900 }) })
+    fc.assert(
+      fc.property(fc.tuple(corner, corner, corner), fc.constantFrom(...PAGES), ([a, b, c], page) => {
+        const area = (b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y)
+        fc.pre(Math.abs(area) > 5000)
+        const foot = area > 0 ? [a, b, c] : [a, c, b]
+        const { angleRad, tiling } = fewestPages({ foot, top: null }, page)
+        expect(tiling.tiles.length).toBeLessThanOrEqual(tileTemplate([foot], page).tiles.length)
+        for (const [i, p] of foot.entries())
+          for (const share of [0, 0.21, 0.5, 0.83]) {
+            const q = foot[(i + 1) % 3]!
+            const [x, y] = [p.x + (q.x - p.x) * share, p.y + (q.y - p.y) * share]
+            const [u, v] = [
+              x * Math.cos(angleRad) - y * Math.sin(angleRad),
+              x * Math.sin(angleRad) + y * Math.cos(angleRad),
+            ]
+            const isOn = tiling.tiles.some(
+              ({ window: w }) => w.minX - 0.01 <= u && u <= w.maxX + 0.01 && w.minY - 0.01 <= v && v <= w.maxY + 0.01,
+            )
+            expect(isOn).toBe(true)
+          }
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('is a PDF of one page for the map and one for each tile, at the size of the paper, lines at true size', async () => {

@@ -29,7 +29,7 @@ export const templatePdf = async (template: Template, page: Page): Promise<Uint8
   (await import('./template-pdf.ts')).templatePdf(template, page)
 
 export type { Template }
-export { PAGES, tileTemplate, type Page } from './template-tiles.ts'
+export { fewestPages, PAGES, type Page } from './template-tiles.ts'
 export { cutListCsv } from './cut-list-csv.ts'
 export { layDrawing, type LayDrawing } from './lay-drawing.ts'
 export { laySvg } from './lay-svg.ts'

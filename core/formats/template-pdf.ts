@@ -16,8 +16,8 @@ import {
   type PDFFont,
   type PDFPage,
 } from 'pdf-lib'
-import { flatten, type Outline, type Point } from '../outline/index.ts'
-import { MARGIN_MM, OVERLAP_MM, tileTemplate, type Page, type Tile, type Tiling } from './template-tiles.ts'
+import { flatten, turnedBy, type Outline, type Point } from '../outline/index.ts'
+import { fewestPages, MARGIN_MM, OVERLAP_MM, type Page, type Tile, type Tiling } from './template-tiles.ts'
 
 export interface Template {
   readonly title: string
@@ -36,18 +36,33 @@ const SOFT = rgb(0.45, 0.45, 0.43)
 export const TEST_SQUARE_MM = 100
 
 /**
- * A paper template at true size: a first page with a square to check the printer's scale and a map of
- * the pages, then the pages, each with marks that lie on each other where pages overlap.
+ * A paper template at true size, turned so that it takes few pages: a first page with a square to check the printer's
+ * scale and a map of the pages, then the pages, each with marks that lie on each other where pages overlap.
  */
-export async function templatePdf(template: Template, page: Page): Promise<Uint8Array> {
+export async function templatePdf(asDrawn: Template, page: Page): Promise<Uint8Array> {
   const pdf = await PDFDocument.create()
-  pdf.setTitle(template.title)
+  pdf.setTitle(asDrawn.title)
   const font = await pdf.embedFont(StandardFonts.Helvetica)
-  const tiling = tileTemplate([template.foot, ...(template.top ? [template.top] : [])], page)
+  const { angleRad, tiling } = fewestPages(asDrawn, page)
+  const template = turned(asDrawn, angleRad)
   firstPage(pdf.addPage([page.widthMm * PT, page.heightMm * PT]), font, template, tiling)
   for (const tile of tiling.tiles)
     tilePage(pdf.addPage([page.widthMm * PT, page.heightMm * PT]), font, template, tiling, tile)
   return pdf.save()
+}
+
+function turned(template: Template, angleRad: number): Template {
+  if (angleRad === 0) return template
+  return {
+    ...template,
+    foot: turnedBy(template.foot, angleRad),
+    top: template.top && turnedBy(template.top, angleRad),
+    labels: template.labels.map((l) => ({ ...l, at: turnedBy([l.at], angleRad)[0]! })),
+    notes: [
+      ...template.notes,
+      `Drawn turned by ${Math.round((angleRad * 180) / Math.PI)} degrees, to take fewer pages.`,
+    ],
+  }
 }
 
 function firstPage(page: PDFPage, font: PDFFont, template: Template, tiling: Tiling): void {

@@ -1,4 +1,4 @@
-import { at, boxOf, edgeLength, isInside, onEdge, type Box, type Outline } from '../outline/index.ts'
+import { at, boxOf, edgeLength, isInside, onEdge, turnedBy, type Box, type Outline } from '../outline/index.ts'
 
 export interface Page {
   readonly name: string
@@ -33,6 +33,26 @@ export interface Tiling {
   readonly tiles: readonly Tile[]
 }
 
+/** A drawing is tried at so many turns of half a circle. */
+const TURNS = 36
+
+/**
+ * How far a drawing is turned, counter-clockwise, to take the fewest pages, and these pages. Where no turn saves one it
+ * stays as it is, and a quarter turn is taken before one askew.
+ */
+export function fewestPages(
+  { foot, top }: { readonly foot: Outline; readonly top: Outline | null },
+  page: Page,
+): { readonly angleRad: number; readonly tiling: Tiling } {
+  const outlines = top ? [foot, top] : [foot]
+  const turns = Array.from({ length: TURNS }, (_, i) => (i * Math.PI) / TURNS)
+  const tilings = [0, Math.PI / 2, ...turns].map((angleRad) => ({
+    angleRad,
+    tiling: tileTemplate(angleRad === 0 ? outlines : outlines.map((o) => turnedBy(o, angleRad)), page),
+  }))
+  return tilings.reduce((best, t) => (t.tiling.tiles.length < best.tiling.tiles.length ? t : best))
+}
+
 /** Cuts a drawing into the pages it needs at true size, each overlapping its neighbours. */
 export function tileTemplate(outlines: readonly Outline[], page: Page): Tiling {
   const boxes = outlines.map(boxOf)
@@ -56,30 +76,31 @@ export function tileTemplate(outlines: readonly Outline[], page: Page): Tiling {
       window: { minX: x, minY: y, maxX: x + w, maxY: y + h },
     }
   })
-  return { page, columns, rows, tiles: tiles.filter((t) => shows(outlines, t.window)) }
+  const crossed = tilesOn(outlines, tiles)
+  return { page, columns, rows, tiles: tiles.filter((t) => crossed.has(t) || isWithin(outlines, t.window)) }
 }
 
-/**
- * A page that lies wholly outside shows nothing and is not printed; one wholly inside holds its neighbours together.
- */
-function shows(outlines: readonly Outline[], window: Box): boolean {
-  const corners = [
-    at(window.minX, window.minY),
-    at(window.maxX, window.minY),
-    at(window.maxX, window.maxY),
-    at(window.minX, window.maxY),
-  ]
-  return outlines.some((o) => corners.some((c) => isInside(o, c)) || crossesWindow(o, window))
+/** Tiles that some stretch of an outline runs through, looked at every few millimetres. */
+function tilesOn(outlines: readonly Outline[], tiles: readonly Tile[]): ReadonlySet<Tile> {
+  const on = new Set<Tile>()
+  for (const outline of outlines)
+    for (const i of outline.keys()) {
+      const steps = Math.ceil(edgeLength(outline, i) / 3)
+      for (let k = 0; k <= steps; k++) {
+        const { x, y } = onEdge(outline, i, k / steps)
+        for (const t of tiles) {
+          const { minX, minY, maxX, maxY } = t.window
+          if (x >= minX && x <= maxX && y >= minY && y <= maxY) on.add(t)
+        }
+      }
+    }
+  return on
 }
 
-/** Whether some stretch of the outline runs through the window, looked at every few millimetres. */
-function crossesWindow(outline: Outline, { minX, minY, maxX, maxY }: Box): boolean {
-  return outline.some((_, i) => {
-    const steps = Math.ceil(edgeLength(outline, i) / 3)
-    return Array.from({ length: steps + 1 }, (__, k) => onEdge(outline, i, k / steps)).some(
-      (p) => p.x >= minX && p.x <= maxX && p.y >= minY && p.y <= maxY,
-    )
-  })
+/** A page that lies wholly outside shows nothing and is not printed; one inside holds its neighbours together. */
+function isWithin(outlines: readonly Outline[], { minX, minY, maxX, maxY }: Box): boolean {
+  const corners = [at(minX, minY), at(maxX, minY), at(maxX, maxY), at(minX, maxY)]
+  return outlines.some((o) => corners.some((c) => isInside(o, c)))
 }
 
 const letters = (i: number): string =>

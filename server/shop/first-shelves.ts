@@ -25,6 +25,7 @@ const FIRST_SETTINGS: ShopSettings = {
   taxNumber: '',
   locale: '',
   paper: 'A4',
+  firstWeekday: 'monday',
   currency: 'EUR',
   units: 'mm',
   book: FACTORY_BOOK,

@@ -6,7 +6,7 @@ import { dayOf } from '../../ui/today.ts'
 import { storeToRefs } from 'pinia'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
-import { money } from '../../ui/manner.ts'
+import { money, wholeDay } from '../../ui/manner.ts'
 import { vTyped } from '../../ui/v-typed.ts'
 
 /** Where the job stands, its days, and the quote that was given. */
@@ -68,8 +68,8 @@ const give = () =>
     <span class="label">Quote given</span>
     <div v-if="jobs.job!.terms.given" class="fields-in-line">
       <span
-        >{{ money(jobs.job!.terms.given.total, jobs.job!.currency) }} on {{ jobs.job!.terms.given.day }}, deposit
-        {{ money(jobs.job!.terms.given.deposit, jobs.job!.currency) }}. It stands, whatever prices do.</span
+        >{{ money(jobs.job!.terms.given.total, jobs.job!.currency) }} on {{ wholeDay(jobs.job!.terms.given.day) }},
+        deposit {{ money(jobs.job!.terms.given.deposit, jobs.job!.currency) }}. It stands, whatever prices do.</span
       ><button type="button" class="plain-button" @click="set('Quote taken back', { given: null })">
         Take it back
       </button>

@@ -10,6 +10,7 @@ import { dayOf } from '../../ui/today.ts'
 import { setFitting } from './fit-edits.ts'
 import { smallerPhoto } from './smaller-photo.ts'
 import { vTyped } from '../../ui/v-typed.ts'
+import { wholeDay } from '../../ui/manner.ts'
 
 /** Photos of this job: made smaller here, kept in the shop, or in this browser until the shop can be reached. */
 const jobs = useJob()
@@ -84,7 +85,7 @@ async function drop(id: string): Promise<void> {
         aria-label="Caption"
         placeholder="what it shows"
         @change="caption(p.id, ($event.target as HTMLInputElement).value)"
-      /><span class="quiet">{{ p.day }}{{ left.has(p.id) ? ', kept here until it can be sent' : '' }}</span
+      /><span class="quiet">{{ wholeDay(p.day) }}{{ left.has(p.id) ? ', kept here until it can be sent' : '' }}</span
       ><button type="button" class="plain-button" @click="drop(p.id)">Take out</button>
     </figcaption>
   </figure>

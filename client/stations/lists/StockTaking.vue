@@ -13,6 +13,7 @@ import { useLay } from '../../stores/lay.ts'
 import { useShop } from '../../stores/shop.ts'
 import { dayOf } from '../../ui/today.ts'
 import { useAttempt } from '../../ui/use-attempt.ts'
+import { wholeDay } from '../../ui/manner.ts'
 
 /** Takes what this job uses off the shelves, once: cloth in hand, foam pieces that were nested, trims. */
 const props = defineProps<{ plan: WorkedPlan; buying: BuyingList }>()
@@ -79,7 +80,7 @@ const noted = (stockTakenOn: string | null): Edit => ({
 <template>
   <div class="taking no-print">
     <p v-if="jobs.job!.making.stockTakenOn" role="status">
-      Taken from the shelves on {{ jobs.job!.making.stockTakenOn }}.<template v-if="taken.length > 0">
+      Taken from the shelves on {{ wholeDay(jobs.job!.making.stockTakenOn) }}.<template v-if="taken.length > 0">
         {{ taken.join('; ') }}.</template
       >
       <button type="button" class="plain-button" @click="giveBack">Give it back</button>

@@ -9,6 +9,7 @@ import PanelsPicture from '../../drawing/picture/PanelsPicture.vue'
 import { useJob } from '../../stores/job.ts'
 import QrCode from '../lists/QrCode.vue'
 import { useAddress } from '../lists/use-address.ts'
+import { wholeDay } from '../../ui/manner.ts'
 
 /** One sheet that lies at the bench: what is made, its sizes, its seams by letter, and the code of its work order. */
 const props = defineProps<{ plan: WorkedPlan }>()
@@ -46,7 +47,8 @@ const picture = computed(() => (cards.value.length > 2 ? 130 : cards.value.lengt
       <QrCode :text="address('make')" />
       <h1>{{ jobs.whole!.ticket }} {{ jobs.whole!.title }}</h1>
       <p>
-        {{ jobs.whole!.customer }}<template v-if="jobs.whole!.terms.dueOn">, due {{ jobs.whole!.terms.dueOn }}</template
+        {{ jobs.whole!.customer
+        }}<template v-if="jobs.whole!.terms.dueOn">, due {{ wholeDay(jobs.whole!.terms.dueOn) }}</template
         >, revision {{ jobs.revision }}; sizes in {{ unitName(jobs.whole!.units) }}
       </p>
     </header>

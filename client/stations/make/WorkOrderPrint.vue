@@ -8,6 +8,7 @@ import { useShop } from '../../stores/shop.ts'
 import GroupPictures from './GroupPictures.vue'
 import { GROUP_NAMES, groupsOf } from './step-groups.ts'
 import type { StepRow } from './use-work-order.ts'
+import { wholeDay } from '../../ui/manner.ts'
 
 /** The whole work order on paper, group by group, with boxes to tick. */
 const props = defineProps<{ rows: readonly StepRow[]; heading: string; plan: WorkedPlan }>()
@@ -18,7 +19,7 @@ const settings = ({ step }: StepRow) => (step.sewing ? settingsWords(step.sewing
 const about = computed(() =>
   [
     jobs.whole!.customer,
-    jobs.whole!.terms.dueOn ? `due ${jobs.whole!.terms.dueOn}` : '',
+    jobs.whole!.terms.dueOn ? `due ${wholeDay(jobs.whole!.terms.dueOn)}` : '',
     `revision ${jobs.revision}`,
   ].filter((w) => w !== ''),
 )

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { PAGES, templatePdf, tileTemplate } from '../../../core/formats/index.ts'
+import { fewestPages, PAGES, templatePdf } from '../../../core/formats/index.ts'
 import { at, boxOf, onEdge } from '../../../core/outline/index.ts'
 import { topOf } from '../../../core/seat/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -58,9 +58,7 @@ const template = computed(() => {
 })
 const inwards = (p: { x: number; y: number }, box: { maxX: number; maxY: number }) =>
   at(p.x + (box.maxX / 2 - p.x) * 0.04, p.y + (box.maxY / 2 - p.y) * 0.06)
-const pages = computed(() =>
-  tileTemplate([template.value.foot, ...(template.value.top ? [template.value.top] : [])], page.value),
-)
+const pages = computed(() => fewestPages(template.value, page.value))
 
 async function make(): Promise<void> {
   isMaking.value = true
@@ -95,8 +93,9 @@ async function make(): Promise<void> {
       </div>
     </div>
     <p>
-      {{ pages.tiles.length + 1 }} pages: a first one with a 100 mm square to check the printer, then those the outline
-      needs of {{ pages.columns }} across and {{ pages.rows }} up, with crosses where neighbours overlap.
+      {{ pages.tiling.tiles.length + 1 }} pages: a first one with a 100 mm square to check the printer, then those the
+      outline needs of {{ pages.tiling.columns }} across and {{ pages.tiling.rows }} up, with crosses where neighbours
+      overlap.<template v-if="pages.angleRad > 0"> It is drawn turned, to take fewer pages.</template>
     </p>
     <p v-if="failed" role="alert" class="failed">{{ failed }}</p>
     <button type="button" class="plain-button" :disabled="isMaking" @click="make">
