@@ -48,5 +48,6 @@ export const Terms = z.strictObject({
     .max(40)
     .describe('lines of its own: delivery, a discount'),
   given: GivenQuote.nullable(),
+  picture: Words(60).nullable().default(null).describe('the id of the picture that stands on the quote'),
 })
 export type Terms = z.infer<typeof Terms>

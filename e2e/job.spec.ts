@@ -41,10 +41,10 @@ test('the whole path in millimetres, from one typed line to the lists', async ({
 
   await station(page, 'Cut & buy')
   await expect(page.getByRole('row', { name: /Top plate Lamp-room ticking 3/ })).toBeVisible()
-  await expect(page.getByRole('row', { name: /^Materials/ })).toContainText('EUR')
+  await expect(page.getByRole('row', { name: /^Materials/ })).toContainText('€')
 
   await page.reload()
-  await expect(page.getByRole('row', { name: /^Materials/ })).toContainText('EUR')
+  await expect(page.getByRole('row', { name: /^Materials/ })).toContainText('€')
   await station(page, 'Lay')
   await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible()
 })

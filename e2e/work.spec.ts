@@ -130,6 +130,25 @@ test('a quote: charges, a line of its own, alternatives, given; the customer see
   await saved(page)
 })
 
+test('the cushions made up are kept as a picture, which stands on the quote until it is taken off', async ({
+  page,
+}) => {
+  await bench(page)
+  await station(page, 'Make-up')
+  await page.getByText('All, standing').click()
+  await page.getByRole('button', { name: 'Keep for the quote' }).click()
+  await expect(page.getByText('It stands on the quote')).toBeVisible()
+  await station(page, 'Bill')
+  const picture = page.getByRole('article', { name: 'Quote' }).getByRole('img', { name: 'The cushions made up' })
+  await expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(100)
+  await saved(page)
+  await page.reload()
+  await page.getByRole('button', { name: 'Take the picture off' }).click()
+  await expect(picture).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(picture).toBeVisible()
+})
+
 test('the shelf is searched as typed, a job is copied, put away and taken out', async ({ page }) => {
   await page.goto('/')
   await page.getByLabel('Search the shelf').fill('skerrow kittiwake')

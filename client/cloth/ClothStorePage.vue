@@ -11,6 +11,7 @@ import { useAttempt } from '../ui/use-attempt.ts'
 import ClothDialog from './ClothDialog.vue'
 import ClothSwatch from './ClothSwatch.vue'
 import { newCloth } from './new-cloth.ts'
+import { money } from '../ui/manner.ts'
 
 /** The shop's cloth: what can be bought, and what lies on the shelf. */
 const shop = useShop()
@@ -69,7 +70,7 @@ const supplyWords = ({ supply }: Cloth) =>
       <span class="quiet"
         >{{ supplyWords(c) }}{{ keptWords(c)
         }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }},
-        {{ c.pricePerMetre.toFixed(2) }} {{ shop.lists!.settings.currency }} a metre</span
+        {{ money(c.pricePerMetre, shop.lists!.settings.currency) }} a metre</span
       >
     </button>
     <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />

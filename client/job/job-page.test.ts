@@ -48,7 +48,7 @@ describe('the key figure of each station', () => {
     ['make-up', 'boxed, zip in a gusset, piped'],
     ['pieces', '7 panels, 5 checks right'],
     ['lay', '3249 mm, 15.6 % waste'],
-    ['lists', '159.00 EUR of foam and cloth'],
+    ['lists', '€159.00 of foam and cloth'],
   ] as const)('%s: %s', (station, words) => expect(keyFigure(station, job, plan, plan.parts[0]!, [lay])).toBe(words))
 
   it('waits where nothing can be told yet', () => {

@@ -8,6 +8,7 @@ import { areaOf } from '../../core/outline/index.ts'
 import { cushionCount, type PartPlan, type Plan } from '../../core/planned/index.ts'
 import { formatLength, formatLengthWithUnit, trimmed, unitName } from '../../core/units/index.ts'
 import { isOfOnePart, type Station } from '../../core/warning/index.ts'
+import { money } from '../ui/manner.ts'
 
 /** The one figure of a station that stands on the spine: of the part in view, or of the whole ticket. */
 export function keyFigure(
@@ -66,7 +67,7 @@ export function keyFigure(
         plan,
         plan.cloth.lays.map((_, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: 0 })),
       )
-      return buying.hasLay ? `${buying.total.value.toFixed(2)} ${job.currency} of foam and cloth` : 'waits for a lay'
+      return buying.hasLay ? `${money(buying.total.value, job.currency)} of foam and cloth` : 'waits for a lay'
     }
     case 'make': {
       const { done, of } = progressOf(workOrder(job, plan), job)
@@ -79,7 +80,7 @@ export function keyFigure(
         : `${fits.filter((f) => f.verdict === 'right').length} of ${cushionCount(plan)} sit right`
     }
     case 'bill':
-      return job.terms.given ? `${job.terms.given.total.toFixed(2)} ${job.currency} quoted` : job.terms.stage
+      return job.terms.given ? `${money(job.terms.given.total, job.currency)} quoted` : job.terms.stage
     default:
       return station satisfies never
   }

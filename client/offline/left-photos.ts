@@ -1,11 +1,30 @@
-import { sendPhoto } from '../api/records.ts'
+import { newAct } from '../api/http.ts'
+import { removePhoto, sendPhoto } from '../api/records.ts'
+import { isLost } from '../session/begun.ts'
 
 /** Where photos wait that were taken while the shop could not be reached, each under its job and its own id. */
 const LEFT_PHOTOS = 'left-photos'
 const placeOf = (jobId: string, id: string): string => `/left/${encodeURIComponent(jobId)}/${id}`
 
-/** Keeps a photo until it can be sent. False where this browser keeps nothing of the kind. */
-export async function keepPhoto(jobId: string, id: string, photo: Blob): Promise<boolean> {
+/**
+ * Keeps a photo of a job in the shop, or here until the shop can be reached. Its id. @throws ApiError when it is refused,
+ * or this browser keeps nothing of the kind.
+ */
+export async function addPhoto(jobId: string, photo: Blob): Promise<string> {
+  const id = newAct()
+  await sendPhoto(jobId, photo, id).catch(async (cause: unknown) => {
+    if (!isLost(cause) || !(await keepPhoto(jobId, id, photo))) throw cause
+  })
+  return id
+}
+
+/** Takes a photo out, wherever it is. */
+export async function dropPhoto(jobId: string, id: string): Promise<void> {
+  const isHere = 'caches' in globalThis && (await (await caches.open(LEFT_PHOTOS)).delete(placeOf(jobId, id)))
+  if (!isHere) await removePhoto(id)
+}
+
+async function keepPhoto(jobId: string, id: string, photo: Blob): Promise<boolean> {
   if (!('caches' in globalThis)) return false
   await (await caches.open(LEFT_PHOTOS)).put(placeOf(jobId, id), new Response(photo))
   return true
@@ -17,10 +36,6 @@ export async function leftPhotos(jobId: string): Promise<ReadonlyMap<string, str
   return new Map(await Promise.all(own.map(async (w) => [w.id, URL.createObjectURL(await w.photo())] as const)))
 }
 
-export const dropLeftPhoto = async (jobId: string, id: string): Promise<void> => {
-  if ('caches' in globalThis) await (await caches.open(LEFT_PHOTOS)).delete(placeOf(jobId, id))
-}
-
 /** Sends what waits, one by one; what is not taken just now waits on. */
 export async function sendLeftPhotos(): Promise<void> {
   for (const { jobId, id, photo } of await waiting()) {
@@ -28,7 +43,7 @@ export async function sendLeftPhotos(): Promise<void> {
       () => true,
       () => false,
     )
-    if (isSent) await dropLeftPhoto(jobId, id)
+    if (isSent) await (await caches.open(LEFT_PHOTOS)).delete(placeOf(jobId, id))
   }
 }
 

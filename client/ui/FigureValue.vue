@@ -6,6 +6,7 @@ import { toCut } from '../../core/units/index.ts'
 import { useHighlight } from '../stores/highlight.ts'
 import { useJob } from '../stores/job.ts'
 import { focusField } from './focus-field.ts'
+import { money } from './manner.ts'
 
 /** `cuttable`: shown as it can be cut; opened, it is exact. */
 const props = defineProps<{ figure: Figure; bare?: boolean; unitless?: boolean; cuttable?: boolean }>()
@@ -16,10 +17,13 @@ const wasOpened = ref(false)
 const unit = computed(() => jobs.job?.units ?? 'mm')
 const shown = computed(() => {
   const { figure, cuttable, unitless } = props
+  if (figure.quantity === 'money' && jobs.job) return money(figure.value, jobs.job.currency)
   const value = cuttable && figure.quantity === 'length' ? toCut(figure.value, unit.value) : figure.value
   return unitless ? sayAmount(value, figure.quantity, unit.value) : sayFigure({ ...figure, value }, unit.value)
 })
-const money = computed(() => (props.figure.quantity === 'money' ? ` ${jobs.job?.currency ?? ''}` : ''))
+/** Sums are worked in plain numbers, with the code of the currency behind them. */
+const code = computed(() => (props.figure.quantity === 'money' ? ` ${jobs.job?.currency ?? ''}` : ''))
+const named = computed(() => (props.cuttable || code.value ? shown.value : sayFigure(props.figure, unit.value)))
 const lines = computed(() => (wasOpened.value ? workingLines(props.figure, unit.value) : []))
 const SET_BY = {
   measured: 'measured',
@@ -47,20 +51,19 @@ const change = computed(() => {
         type="button"
         class="figure"
         :class="{ lit: highlight.figure === figure.id }"
-        :aria-label="`${figure.label}: ${cuttable ? shown : sayFigure(figure, unit)}${money}, show its sum`"
+        :aria-label="`${figure.label}: ${named}, show its sum`"
         @mouseenter="highlight.figure = figure.id"
         @mouseleave="highlight.figure = null"
         @focus="highlight.figure = figure.id"
         @blur="highlight.figure = null"
       >
-        {{ shown }}{{ money
-        }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
+        {{ shown }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
       </button>
     </template>
     <!-- A sum holds figures that hold sums: each is drawn only once it is asked for. -->
     <div v-if="wasOpened" class="working">
       <h3>{{ figure.label }}</h3>
-      <p class="sum">{{ sayWorking(figure, unit) }}{{ money }}</p>
+      <p class="sum">{{ sayWorking(figure, unit) }}{{ code }}</p>
       <ul v-if="lines.length > 0">
         <li v-for="line in lines" :key="line.label">
           <span>{{ line.label }}</span>

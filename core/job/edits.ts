@@ -202,3 +202,9 @@ export function setAllowance(name: keyof AllowanceBook, valueMm: number | null, 
     },
   }
 }
+
+/** Puts a picture on the quote, by its id; null: none. */
+export const setPicture = (says: string, picture: string | null): Edit => ({
+  says,
+  apply: (job) => ({ ...job, terms: { ...job.terms, picture } }),
+})

@@ -19,6 +19,7 @@ export {
   setSeat,
   type Edit,
   USUAL_PIPING,
+  setPicture,
 } from './edits.ts'
 export { keepBody, setThere, setWork } from './there-edits.ts'
 export {

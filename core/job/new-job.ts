@@ -116,6 +116,7 @@ export const USUAL_TERMS: Terms = {
   charges: {},
   extras: [],
   given: null,
+  picture: null,
 }
 
 /** The same cushions once more: nothing made, fitted or agreed yet, the lays kept. */

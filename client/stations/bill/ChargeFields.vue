@@ -7,6 +7,7 @@ import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'
 import { vTyped } from '../../ui/v-typed.ts'
+import { money } from '../../ui/manner.ts'
 
 /** What this job charges; what is not set here is the shop's. And lines of its own. */
 const jobs = useJob()
@@ -103,7 +104,7 @@ const drop = (i: number) =>
   <h3>Lines of its own</h3>
   <div data-field="bill.extras">
     <div v-for="(e, i) in jobs.job!.terms.extras" :key="i" class="fields-in-line">
-      <span class="what">{{ e.what }}</span><span>{{ e.amount.toFixed(2) }} {{ jobs.job!.currency }}</span
+      <span class="what">{{ e.what }}</span><span>{{ money(e.amount, jobs.job!.currency) }}</span
       ><button type="button" class="plain-button" @click="drop(i)">Take out</button>
     </div>
     <div class="fields-in-line">

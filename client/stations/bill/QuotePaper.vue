@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { PlannedPart } from '../../../contract/index.ts'
 import { MAKE_UPS, CLOSURES } from '../../../core/cover/index.ts'
-import { partName } from '../../../core/job/index.ts'
+import { partName, setPicture } from '../../../core/job/index.ts'
 import { printedRounding } from '../../../core/money/index.ts'
 import type { DesignPlan } from '../../../core/planned/index.ts'
 import { formatLength, toCut, unitName } from '../../../core/units/index.ts'
@@ -11,6 +11,7 @@ import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'
 import { count, decimalsOf, money, wholeDay } from '../../ui/manner.ts'
+import JobPhoto from '../../ui/JobPhoto.vue'
 import { dayOf } from '../../ui/today.ts'
 
 /** What the customer is given: cushions, sum, tax and deposit; no costs, hours or margin of the shop. */
@@ -63,6 +64,16 @@ const rounding = computed(() => {
     </header>
     <h2>Quote {{ job.ticket }}</h2>
     <p>{{ job.customer || 'Customer' }}<br />{{ furniture }}</p>
+    <figure v-if="job.terms.picture" class="picture">
+      <JobPhoto :id="job.terms.picture" alt="The cushions made up" />
+      <button
+        type="button"
+        class="plain-button no-print"
+        @click="jobs.edit(setPicture('Quote without a picture', null))"
+      >
+        Take the picture off
+      </button>
+    </figure>
     <table>
       <tbody>
         <template v-for="p in parts" :key="p.letter">
@@ -112,6 +123,17 @@ const rounding = computed(() => {
 .address {
   margin: 2px 0 0;
   white-space: pre-line;
+}
+
+.picture {
+  margin: 10px 0 14px;
+}
+
+.picture :deep(img) {
+  display: block;
+  width: 100%;
+  max-height: 300px;
+  object-fit: contain;
 }
 
 .quote-paper {

@@ -8,6 +8,7 @@ import { useJob } from '../../stores/job.ts'
 import { useJoint } from '../../stores/joint.ts'
 import { useLay } from '../../stores/lay.ts'
 import { useAttempt } from '../../ui/use-attempt.ts'
+import { money } from '../../ui/manner.ts'
 
 const ACCEPTED_LENGTH_MM = 0.01
 
@@ -101,7 +102,7 @@ const names = computed(() => joint.joint?.others.map((o) => o.ticket).join(', ')
           {{
             saving.lessMm >= 1 ? `${say(saving.lessMm)} less cloth` : saving.isLonger ? 'More cloth' : 'No less cloth'
           }}
-          on the table; {{ saving.lessMoney.toFixed(2) }} {{ jobs.job!.currency }} saved as it is bought.
+          on the table; {{ money(saving.lessMoney, jobs.job!.currency) }} saved as it is bought.
         </p>
         <div class="fields-in-line">
           <button

@@ -24,6 +24,7 @@ import { useShop } from '../../../stores/shop.ts'
 import AmountField from '../../../ui/AmountField.vue'
 import LengthField from '../../../ui/LengthField.vue'
 import { useFoam } from '../use-foam.ts'
+import { money } from '../../../ui/manner.ts'
 
 /** What the catalogue has for this job: what works, in order, and why the rest does not. */
 const { jobs, foam, plan, testedGrade, change } = useFoam()
@@ -62,7 +63,7 @@ const advice = computed(() =>
 )
 const SHOWN = 8
 const words = (c: Pick<Candidate, 'layers'>) => layerWords(c.layers, units.value)
-const money = (amount: number) => `${amount.toFixed(2)} ${jobs.job!.currency}`
+const say = (amount: number) => money(amount, jobs.job!.currency)
 const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
   change('Thickness limits', (f) => ({ ...f, limits: { ...range.value, ...with_ } }), 'limits')
 </script>
@@ -126,7 +127,7 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
         <b>{{ words(c) }}</b>
         <div class="quiet">
           {{ verdictWords(c, plan.loadCase, units) }}; {{ FEEL_WORDS[c.feel] }};
-          {{ sayAmountWithUnit(c.massKg, 'mass', units) }}, {{ money(c.cost) }}, {{ money(c.costPerYear) }} a year
+          {{ sayAmountWithUnit(c.massKg, 'mass', units) }}, {{ say(c.cost) }}, {{ say(c.costPerYear) }} a year
         </div>
         <div v-for="d in c.doubts.filter((d) => !isCalm(d))" :key="d.code" class="doubt">
           {{ doubtWords(d, units) }}

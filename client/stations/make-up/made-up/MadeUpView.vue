@@ -26,6 +26,9 @@ import { useSeam } from '../../../stores/seam.ts'
 import { washed } from '../../../../core/pattern/index.ts'
 import { clothTexture, type ClothTexture } from './cloth-texture.ts'
 import { inScene, lambert, patchMesh, pipingMeshes, seamMesh } from './scene-parts.ts'
+import { setPicture } from '../../../../core/job/index.ts'
+import { pictureOf } from '../../../drawing/picture-of.ts'
+import { addPhoto } from '../../../offline/left-photos.ts'
 import { standing, type Standing } from './standing.ts'
 
 /** All cushions of the job standing together as they will sit, in their cloth as the lay cuts it. */
@@ -173,6 +176,23 @@ function point(event: PointerEvent): void {
 }
 const NEAR_MM = 28
 
+/** As they are turned now, for the customer. */
+const isKeeping = ref(false)
+const kept = ref('')
+async function keep(): Promise<void> {
+  isKeeping.value = true
+  try {
+    renderer!.render(scene, camera)
+    const picture = await addPhoto(jobs.id, await pictureOf(renderer!.domElement))
+    jobs.edit(setPicture('Picture for the quote', picture))
+    kept.value = 'It stands on the quote, at the station Bill.'
+  } catch (cause) {
+    kept.value = (cause as Error).message
+  } finally {
+    isKeeping.value = false
+  }
+}
+
 onMounted(() => {
   try {
     renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: false, alpha: true, preserveDrawingBuffer: true })
@@ -226,10 +246,16 @@ onBeforeUnmount(() => {
       @pointerleave="lit.letter = null"
     />
     <p v-if="fault" role="alert" class="fault">{{ fault }}</p>
-    <p v-else-if="litSeam" class="caption">
+    <div v-else class="keep no-print">
+      <button type="button" class="plain-button" :disabled="isKeeping" @click="keep">
+        {{ isKeeping ? 'Keeping …' : 'Keep for the quote' }}
+      </button>
+      <span v-if="kept" role="status">{{ kept }}</span>
+    </div>
+    <p v-if="!fault && litSeam" class="caption">
       Seam <b>{{ litSeam.letter }}</b>, {{ litSeam.name }}
     </p>
-    <p v-else class="caption">
+    <p v-else-if="!fault" class="caption">
       Drag to turn them, wheel to come nearer; point at an edge to see its seam.
       {{ isLaid ? 'Stripes fall as the lay cuts them.' : 'Not laid yet: stripes fall by chance.' }}
     </p>
@@ -246,6 +272,16 @@ onBeforeUnmount(() => {
 canvas {
   display: block;
   cursor: grab;
+}
+
+.keep {
+  position: absolute;
+  right: 12px;
+  bottom: 40px;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 14px;
 }
 
 .caption {

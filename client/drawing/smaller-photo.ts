@@ -1,3 +1,5 @@
+import { jpegOf } from './picture-of.ts'
+
 const LONGEST_PX = 1600
 const QUALITY = 0.82
 /** A file beyond this is no photo of a cushion. */
@@ -15,11 +17,5 @@ export async function smallerPhoto(file: File): Promise<Blob> {
   canvas.height = Math.max(1, Math.round(picture.height * by))
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height)
   picture.close()
-  return new Promise((resolve, reject) =>
-    canvas.toBlob(
-      (blob) => (blob ? resolve(blob) : reject(new Error(`${file.name} cannot be made smaller.`))),
-      'image/jpeg',
-      QUALITY,
-    ),
-  )
+  return jpegOf(canvas, QUALITY, `${file.name} cannot be made smaller.`)
 }
