@@ -8,6 +8,7 @@ import { useShop } from '../stores/shop.ts'
 import { fetchStations, STATION_PAGES } from '../stations/index.ts'
 import { whenIdle } from '../ui/when-idle.ts'
 import HelpSheet from '../ui/HelpSheet.vue'
+import type { Command } from '../ui/typed-command.ts'
 import TypingLine from '../ui/TypingLine.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import HistoryDrawer from './HistoryDrawer.vue'
@@ -49,10 +50,11 @@ function newSeat(seat: Seat, says: string, units: LengthUnit): void {
   jobs.edit({ says, apply: (job) => ({ ...job, units, seat }) })
 }
 
-function command(what: 'help' | 'undo' | 'redo' | 'shelf'): void {
+function command(what: Exclude<Command, 'help'>): void {
   if (what === 'undo') jobs.undo()
   else if (what === 'redo') jobs.redo()
   else if (what === 'shelf') void router.push('/')
+  else void router.push(`/jobs/${props.id}/${what.station}`)
 }
 
 function onKey(event: KeyboardEvent): void {

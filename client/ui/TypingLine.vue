@@ -10,27 +10,16 @@ import { useShop } from '../stores/shop.ts'
 import { scaleWithin, svgPath } from '../drawing/use-scale.ts'
 import { readLine } from './read-line.ts'
 import { dayOf } from './today.ts'
+import { commandIn, type Command } from './typed-command.ts'
 
-type Command = 'help' | 'undo' | 'redo' | 'shelf'
 const props = defineProps<{ job: PartJob | null; whole?: Job | null; units: LengthUnit; placeholder: string }>()
 const emit = defineEmits<{
   seat: [seat: Seat, says: string, units: LengthUnit]
   edit: [edit: Edit]
   parts: [edit: JobEdit, look: string]
-  command: [command: Command]
+  command: [command: Exclude<Command, 'help'>]
   help: []
 }>()
-
-/** What the page does rather than the job. */
-const COMMANDS: Readonly<Record<string, Command>> = {
-  '?': 'help',
-  help: 'help',
-  undo: 'undo',
-  redo: 'redo',
-  'new ticket': 'shelf',
-  'new job': 'shelf',
-  shelf: 'shelf',
-}
 
 const shop = useShop()
 const text = ref('')
@@ -58,7 +47,7 @@ const echo = computed(() => {
 const question = ref<Asked | null>(null)
 
 function enter(): void {
-  const command = COMMANDS[text.value.trim().toLowerCase()]
+  const command = commandIn(text.value, props.job !== null)
   if (command) {
     text.value = ''
     return command === 'help' ? emit('help') : emit('command', command)

@@ -62,6 +62,7 @@ export {
   NO_TRIMS,
   rebuilt,
   USUAL_BUTTONS,
+  USUAL_HANDLES,
   USUAL_TIES,
   usualMakeUp,
   usualShut,

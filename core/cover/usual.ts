@@ -1,4 +1,4 @@
-import type { Buttons, Closure, Construction, EarCut, MakeUp, Ties, Trims } from '../../contract/index.ts'
+import type { Buttons, Closure, Construction, EarCut, Handles, MakeUp, Ties, Trims } from '../../contract/index.ts'
 import { LINER_OPEN_MM, USUAL_LINER } from '../filling/index.ts'
 
 type Kind = Construction['kind']
@@ -155,7 +155,8 @@ export const NO_TRIMS: Trims = {
   trimReserveMm: 0,
 }
 
-/** Buttons and ties as they start. */
+/** Buttons, ties and handles as they start. */
+export const USUAL_HANDLES: Handles = { side: 'right', count: 1, lengthMm: 180, finishedMm: 30, fitting: 'none' }
 export const USUAL_BUTTONS: Buttons = { rows: 2, across: 3, layout: 'even', marginMm: 100, diameterMm: 22, depthMm: 0 }
 export const USUAL_TIES: Ties = {
   places: [{ at: 'edge', row: 'foot', side: 'back', count: 2 }],

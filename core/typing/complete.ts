@@ -36,7 +36,8 @@ export function completionsOf(line: string, context: TypingContext): readonly Co
 }
 
 /** The word of the grammar that is meant by one that is none; null where none is near. */
-export const nearestWord = (word: string): string | null => nearest(word.toLowerCase())[0]?.word ?? null
+export const nearestWord = (word: string): string | null =>
+  nearest(word.toLowerCase()).find((w) => w.word !== word.toLowerCase())?.word ?? null
 
 /** A line of one word that is not typed to its end yet: nothing is guessed from it. */
 export const isBegun = (line: string): boolean => {

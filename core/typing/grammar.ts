@@ -132,7 +132,12 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   },
   { form: 'fibre', does: 'loose fibre in a liner instead of foam', example: 'fibre' },
   { form: 'cloth NAME', does: 'a cloth of the shop', example: 'cloth storm canvas' },
-  { form: 'railroad  ·  up', does: 'which way the cloth runs', example: 'railroad' },
+  {
+    form: 'railroad  ·  up  ·  match',
+    does: 'which way the cloth runs; its pattern goes on over the seams (match none: it need not)',
+    example: 'railroad',
+  },
+  { form: 'ties N SIDE  ·  handles N SIDE', does: 'sewn on at a side; none takes them away', example: 'ties 2 back' },
   {
     form: 'customer NAME  ·  title WORDS  ·  note WORDS  ·  due DAY',
     does: 'what stands on the ticket; a day by its name, its date, or in so many weeks',

@@ -160,14 +160,20 @@ function cornerEdit(
   return chain(read(size), (setting) =>
     chain(cornersNamed(name, job.seat), (corners) =>
       edit(
-        setSeat(
-          `${corners.length === 1 ? `Corner ${corners[0]!}` : 'All corners'}: ${CORNER_WORDS[setting.kind]}`,
-          (seat) => corners.reduce((s, c) => withCorner(s, c, setting), seat),
+        setSeat(`${cornerWords(corners, namesOf(job.seat).corners.length)}: ${CORNER_WORDS[setting.kind]}`, (seat) =>
+          corners.reduce((s, c) => withCorner(s, c, setting), seat),
         ),
       ),
     ),
   )
 }
+
+const cornerWords = (corners: readonly string[], of: number): string =>
+  corners.length === 1
+    ? `Corner ${corners[0]!}`
+    : corners.length === of
+      ? 'All corners'
+      : `Corners ${corners.join(', ')}`
 
 const CORNER_WORDS = { square: 'square', round: 'rounded', cut: 'cut off' } as const
 
@@ -195,9 +201,19 @@ function cornersNamed(text: string, seat: Seat): Result<readonly string[], Typin
   const names = namesOf(seat).corners
   const wanted = text.trim().toLowerCase()
   if (wanted === '' || wanted === 'all') return ok(names)
-  const found = names.find((n) => n.toLowerCase() === wanted)
-  return found ? ok([found]) : fail({ code: 'which', what: 'corner', text, found: names })
+  const exact = names.filter((n) => n.toLowerCase() === wanted)
+  const onSide = names.filter((n) =>
+    n
+      .toLowerCase()
+      .split(' ')
+      .includes(SIDE_OF_CORNER[wanted] ?? wanted),
+  )
+  const found = exact.length > 0 ? exact : onSide
+  return found.length > 0 ? ok(found) : fail({ code: 'which', what: 'corner', text, found: names })
 }
+
+/** Front and back are near and far in the names of corners. */
+const SIDE_OF_CORNER: Readonly<Record<string, string>> = { front: 'near', back: 'far' }
 
 function namesOf(seat: Seat): { readonly edges: readonly string[]; readonly corners: readonly string[] } {
   const footing = footingOf(seat.footprint)

@@ -1,5 +1,6 @@
 import type { Seat } from '../../contract/index.ts'
 import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
+import { usualMatch } from '../pattern/index.ts'
 import { isRow } from '../seat/index.ts'
 import { ok } from '../result/index.ts'
 import { formatLengthWithUnit, plainText } from '../units/index.ts'
@@ -19,6 +20,7 @@ import { FILLING_EDITS } from './filling-edits.ts'
 import { findNamed } from './find-named.ts'
 import { rephrased } from './rephrase.ts'
 import { TERMS_EDITS } from './terms-edits.ts'
+import { TRIM_EDITS } from './trim-edits.ts'
 import { MAKE_UP_EDITS } from './make-up-edits.ts'
 import { readParts, readRows } from './parts.ts'
 import { readSeat, SEAT_WORDS } from './seats.ts'
@@ -74,9 +76,19 @@ const READERS: Record<string, Reader> = {
   rows: readRows,
   sa: (rest, c) => allowance('seamMm', 'Seam allowance', rest, c),
   ...MAKE_UP_EDITS,
+  ...TRIM_EDITS,
   ...TERMS_EDITS,
   foam: (rest, c) => chain(findNamed('grade', rest, c.grades), (grade) => edit(setGrade(grade))),
   cloth: (rest, c) => chain(findNamed('cloth', rest, c.cloths), (cloth) => edit(setCloth(cloth))),
+  match: (rest) =>
+    edit(
+      rest.trim() === 'none'
+        ? { says: 'Not matched', apply: (job) => ({ ...job, cloth: { ...job.cloth, match: { kind: 'none' } } }) }
+        : {
+            says: 'Matched',
+            apply: (job) => ({ ...job, cloth: { ...job.cloth, match: usualMatch(job.cloth.cloth) } }),
+          },
+    ),
   railroad: () =>
     edit({ says: 'Railroaded', apply: (job) => ({ ...job, cloth: { ...job.cloth, direction: 'railroaded' } }) }),
   up: () =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Handles, limits, type Side, type Trims } from '../../../contract/index.ts'
+import { USUAL_HANDLES } from '../../../core/cover/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
 import type { LengthUnit } from '../../../core/units/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
@@ -31,12 +32,7 @@ const toSide = (s: string) => s as Side
         :model-value="trims.handles ? 'yes' : 'no'"
         :choices="NO_YES"
         name="Handles"
-        @update:model-value="
-          (v) =>
-            set('Handles', {
-              handles: v === 'yes' ? { side: 'right', count: 1, lengthMm: 180, finishedMm: 30, fitting: 'none' } : null,
-            })
-        "
+        @update:model-value="(v) => set('Handles', { handles: v === 'yes' ? USUAL_HANDLES : null })"
       />
     </div>
   </div>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { JOB_LIMITS, type PartJob } from '../../contract/index.ts'
+import { usualMakeUp } from '../cover/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { newSeat } from '../job/index.ts'
 import { areaOf, boxOf } from '../outline/index.ts'
@@ -66,6 +67,25 @@ const SEATS: readonly (readonly [string, string])[] = [
   ['half circle 900', 'halfdisc 900 x 80'],
   ['half circle 900, 60 thick', 'halfdisc 900 x 60'],
   ['semicircle 900 x 100', 'halfdisc 900 x 100'],
+  ['box 620 x 540 x 100', 'seat 620 x 540 x 100'],
+  ['2 box 24 x 20 x 3 in', 'seat 24 x 20 x 3 in times 2'],
+  ['footstool 450 x 450 x 120', 'seat 450 x 450 x 120'],
+  ['dog bed 900 x 600 x 100', 'seat 900 x 600 x 100'],
+  ['caravan cushion 1900 x 600 x 125', 'seat 1900 x 600 x 125'],
+  ['settee back 600 x 450 x 120', 'seat 600 x 450 x 120'],
+  ['church kneeler 400 x 250 x 60', 'seat 400 x 250 x 60'],
+  ['sofa seat 3 cushions 650 x 600 x 130', 'seat 650 x 600 x 130 times 3'],
+  ['pew 2400 x 350 x 50 in 2', 'bench 2400 x 350 x 50 in 2'],
+  ['1400 wide 450 deep 75 thick', 'seat 1400 x 450 x 75'],
+  ['window seat cushion 1400 long 450 deep 75 thick', 'bench 1400 x 450 x 75 in 1'],
+  ['boat berth 1860 long 640 wide 100 thick', 'seat 1860 x 640 x 100'],
+  ['2 cushions 24 in wide, 22 in deep, 4 in thick', 'seat 24 in x 22 in x 4 in times 2'],
+  ['16 inch round, 2 inch thick', 'disc 16 in x 2 in'],
+  ['trapezoid 600 front 500 back 450 deep 80 thick', 'taper 600 x 500 x 450 x 80'],
+  ['tapered cushion 600 to 500, 450 deep, 80 thick', 'taper 600 x 500 x 450 x 80'],
+  ['L shaped bench 2000 x 1800 x 500 x 80', 'corner 2000 x 1800 x 500 x 80'],
+  ['corner bench 2000 x 500, 1800 x 500, 80 thick', 'corner 2000 x 1800 x 500 x 80'],
+  ['v berth 1900 x 700 x 300 x 100', 'berth 1900 x 700 x 300 x 100 pair'],
 ]
 
 const CHANGES: readonly (readonly [string, string])[] = [
@@ -178,6 +198,33 @@ const CHANGES: readonly (readonly [string, string])[] = [
   ['due 12 december', 'due 2026-12-12'],
   ['due dec 12', 'due 2026-12-12'],
   ['due 3 march', 'due 2027-03-03'],
+  ['no zip, sewn shut', 'close sewn shut'],
+  ['ties at the back', 'ties back'],
+  ['4 ties', 'ties 4'],
+  ['three ties along the front', 'ties 3 front'],
+  ['no ties', 'ties none'],
+  ['a handle', 'handles 1'],
+  ['two handles on the left', 'handles 2 left'],
+  ['without handles', 'handles none'],
+  ['buttons 3 rows of 4', 'buttons 3 x 4'],
+  ['match the stripes', 'match'],
+  ['pattern matched', 'match'],
+  ['do not match', 'match none'],
+  ['stripes run front to back', 'up'],
+  ['stripes across', 'railroad'],
+  ['rotate the fabric', 'railroad'],
+  ['lean back 5 degrees', 'lean 5 back'],
+  ['back leans by 10', 'lean 10 back'],
+  ['round the front corners 60', 'round 60 front'],
+  ['rounded corners at front 60 mm', 'round 60 mm front'],
+  ['add a back', 'part backs'],
+  ['add two bolsters', 'part bolsters'],
+  ['bull nose', 'makeup waterfall'],
+  ['box with welt', 'pipe both'],
+  ['100 mm foam', 'thickness 100 mm'],
+  ['20 mm deeper', 'depth 488'],
+  ['thinner by 5', 'thickness 70'],
+  ['longer by 1 in', 'length 2261.4 mm'],
 ]
 
 const OF_SINGLES: readonly (readonly [string, string])[] = [
@@ -188,6 +235,14 @@ const OF_SINGLES: readonly (readonly [string, string])[] = [
   ['650 wide', 'width 650'],
   ['width: 650', 'width 650'],
   ['25 inches wide', 'width 25 in'],
+  ['20 wider', 'width 620'],
+  ['narrower by 15', 'width 585'],
+]
+
+const OF_WRAPS: readonly (readonly [string, string])[] = [
+  ['hook and loop', 'close hook and loop'],
+  ['hook and loop at the back', 'close hook and loop back'],
+  ['closes with snaps', 'close snaps'],
 ]
 
 describe('what people type comes to a line of the grammar', () => {
@@ -205,6 +260,12 @@ describe('what people type comes to a line of the grammar', () => {
     expect(taken(phrase, singles)).toBe(taken(line, singles))
   })
 
+  it.each(OF_WRAPS)('on a lap-closed cover, "%s" is: %s', (phrase, line) => {
+    const job = { ...keepersBenchPart(), makeUp: usualMakeUp('lap-closed') }
+    expect(taken(line, job)).not.toMatch(/^not understood/)
+    expect(taken(phrase, job)).toBe(taken(line, job))
+  })
+
   it.each([
     'sofa',
     'purple',
@@ -214,6 +275,11 @@ describe('what people type comes to a line of the grammar', () => {
     'due sometime',
     'due 31 november',
     'seat of my dreams',
+    'seat',
+    'wider',
+    'ties of silk',
+    '12 ties',
+    'stripes of courage',
     'foam',
   ])('"%s" is not guessed at', (phrase) => expect(taken(phrase, keepersBenchPart())).toMatch(/^not understood/))
 })

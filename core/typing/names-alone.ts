@@ -1,0 +1,56 @@
+import type { Grade } from '../../contract/index.ts'
+import { MAKE_UPS } from '../cover/index.ts'
+import { FAMILIES, firmnessOf, hardnessOf, mainGrade } from '../filling/index.ts'
+import type { TypingContext } from './failure.ts'
+
+/** A name alone: a make-up, a cloth or a grade of the shop. */
+export function namesIn(text: string, { grades, cloths }: TypingContext): readonly string[] {
+  if (!/^[a-z][a-z0-9/ -]+$/.test(text)) return []
+  const bare = text
+    .replace(/^(?:makeup|make-up|style|cover) /, '')
+    .replace(/ (?:cushions?|cover|style|foam|cloth)$/, '')
+    .replaceAll('-', ' ')
+  const words = bare.split(/\s+/)
+  const has = (name: string) =>
+    words.every((w) =>
+      name
+        .toLowerCase()
+        .replaceAll('-', ' ')
+        .split(' ')
+        .some((n) => n === w || n.startsWith(w)),
+    )
+  return [
+    ...Object.entries(MAKE_UPS).flatMap(([kind, { label }]) =>
+      has(label) || has(kind.replaceAll('-', ' ')) ? [`makeup ${label}`] : [],
+    ),
+    ...cloths.flatMap((c) => (has(c.name) ? [`cloth ${c.name}`] : [])),
+    ...grades.flatMap((g) => (has(g.name) ? [`foam ${g.name}`] : [])),
+  ]
+}
+
+/** The grade of the shop nearest the middle of a firmness, ordinary foam first. */
+export function foamOf(word: string, { grades, job }: TypingContext): readonly string[] {
+  const wanted = { soft: 'soft', medium: 'medium', firm: 'firm', hard: 'extra firm', 'extra firm': 'extra firm' }[word]
+  const now = job?.filling.kind === 'foam' ? (hardnessOf(mainGrade(job.filling.layers)) ?? 0) : 0
+  const hardness = (g: Grade) => hardnessOf(g) ?? 0
+  const ordinary = grades.filter(
+    (g) => (g.family === 'conventional' || g.family === 'high-resilience') && hardnessOf(g) !== null,
+  )
+  const fitting = wanted
+    ? ordinary.filter((g) => firmnessOf(hardness(g)) === wanted)
+    : ordinary.filter((g) => (word === 'softer' ? hardness(g) < now : hardness(g) > now))
+  const [best] = fitting.toSorted(
+    (a, b) =>
+      Number(b.family === 'conventional') - Number(a.family === 'conventional') ||
+      (wanted
+        ? (b.densityKgM3 ?? 0) - (a.densityKgM3 ?? 0)
+        : Math.abs(hardness(a) - now) - Math.abs(hardness(b) - now)),
+  )
+  return best ? [`foam ${best.name}`] : []
+}
+
+export function foamOfFamily(word: string, { grades }: TypingContext): readonly string[] {
+  const family = { hr: 'high-resilience' }[word] ?? word.replace(' ', '-')
+  const found = grades.find((g) => g.family in FAMILIES && g.family === family)
+  return found ? [`foam ${found.name}`] : []
+}
