@@ -21,7 +21,7 @@ const STATIONS: readonly (readonly [Station, RegExp])[] = [
   ['pieces', /^(?:pieces|panels|patterns?)$/],
   ['lay', /^(?:lay|lay plan|cutting plan|how much (?:cloth|fabric)|how many (?:metres|yards))$/],
   ['lists', /^(?:lists?|cut list|cutting list|buying list|shopping list|cut (?:&|and) buy|what to buy|labels)$/],
-  ['make', /^(?:make|work order|steps|bench)$/],
+  ['make', /^(?:make|work order|steps)$/],
   ['fit', /^(?:fit|fitting|photos)$/],
   ['bill', /^(?:bill|quote|price|cost|invoice|how much(?: (?:is it|does it cost))?)$/],
 ]
