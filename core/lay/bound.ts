@@ -1,8 +1,16 @@
+import { patternRowsLength } from './bounds/index.ts'
 import type { Instance } from './instance.ts'
 import type { Posture } from './shape.ts'
 import { ROUNDING_MM } from './tolerances.ts'
 
-export type BoundName = 'area' | 'tallest piece' | 'wide pieces' | 'pieces at one side' | 'every way tried'
+export type BoundName =
+  | 'area'
+  | 'tallest piece'
+  | 'wide pieces'
+  | 'pieces at one side'
+  | 'rows of the pattern'
+  | 'what lies abreast'
+  | 'every way tried'
 
 export interface Bound {
   readonly name: BoundName
@@ -10,9 +18,15 @@ export interface Bound {
   readonly length: number
 }
 
-/** The best of the proven lower bounds of the used length (of all sheets together). */
+/** The best of the lower bounds of the used length (of all sheets together) that are had at once. */
 export function lowerBound(instance: Instance): Bound {
-  const bounds = [areaBound(instance), tallestBound(instance), widePiecesBound(instance), sidesBound(instance)]
+  const bounds: readonly Bound[] = [
+    areaBound(instance),
+    tallestBound(instance),
+    widePiecesBound(instance),
+    sidesBound(instance),
+    { name: 'rows of the pattern', length: patternRowsLength(instance) },
+  ]
   const best = bounds.reduce((a, b) => (b.length > a.length ? b : a))
   const onLastSheet = best.length - (instance.sheets > 1 ? instance.maxY * (leastSheets(instance) - 1) : 0)
   return { name: best.name, length: Math.max(0, onLastSheet - ROUNDING_MM) }

@@ -2,6 +2,7 @@ import type { Lay, LayProblem } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import type { Ring } from './convex-parts.ts'
 import { leastSheets, lowerBound, type Bound } from './bound.ts'
+import { crossSections } from './bounds/index.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import {
   boxBeams,
@@ -72,7 +73,9 @@ export function solveLay(
   const impossible = neverFits(problem, instance)
   if (impossible) return err(impossible)
   let bound = lowerBound(instance)
-  const prove = (length: number) => (bound = { name: 'every way tried', length })
+  const prove = (name: Bound['name'], length: number) => {
+    if (length > bound.length) bound = { name, length }
+  }
   const placer = new Placer(instance)
   const random = seeded(seed * LANES + lane)
   let steps = 0
@@ -176,8 +179,8 @@ interface Search {
   readonly incumbent: Incumbent
   readonly bound: number
   readonly lane: number
-  /** Called with a length that no lay can undercut. */
-  readonly prove: (length: number) => void
+  /** Called with a length that no lay can undercut, and why. */
+  readonly prove: (why: Bound['name'], length: number) => void
 }
 
 /**
@@ -195,9 +198,17 @@ function strategiesFor(
   const beams = isBeamInstance(instance)
     ? [{ strategy: boxBeams(instance, incumbent, bound, lane, fork()), share: 5 }]
     : []
-  const proof = isProofInstance(instance) ? [{ strategy: proveBoxes(instance, incumbent, lane, prove), share: 20 }] : []
+  const proof = isProofInstance(instance)
+    ? [{ strategy: proveBoxes(instance, incumbent, lane, (length) => prove('every way tried', length)), share: 20 }]
+    : []
+  // One lane is enough for it: the others are told at the end.
+  const abreast =
+    lane === 0 && instance.sheets === 1
+      ? [{ strategy: crossSections(instance, (length) => prove('what lies abreast', length)), share: 1 }]
+      : []
   if (isSkylineInstance(instance))
     return [
+      ...abreast,
       ...beams,
       ...proof,
       { strategy: skylineWalks(instance, incumbent, fork()), share: 1 },
@@ -211,7 +222,7 @@ function strategiesFor(
     instance.sheets === 1 && !instance.hasSides
       ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }]
       : []
-  return [...flush, walks, ...beams, ...apart]
+  return [...flush, walks, ...beams, ...apart, ...abreast]
 }
 
 /** With more boxes than this the general placer has had its say with the first lay. */

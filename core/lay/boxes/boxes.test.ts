@@ -91,7 +91,7 @@ describe('a few boxes are proven', () => {
       ]),
       5000,
     )
-    expect([lay.length, lay.bound, bound.name]).toEqual([590, 590, 'every way tried'])
+    expect([lay.length, lay.bound, bound.name]).toEqual([590, 590, 'what lies abreast'])
   })
 
   it('the proof never lies above a known optimum, and closes for six boxes (40 seeds)', () => {

@@ -1,0 +1,2 @@
+export { crossSections } from './cross-sections.ts'
+export { patternRowsLength } from './pattern-rows.ts'

@@ -1,0 +1,134 @@
+import type { Instance, Item } from '../instance.ts'
+import { modulo } from '../intervals.ts'
+import type { Posture } from '../shape.ts'
+import { ACCEPTED_MATCH_MM, ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
+import { widthAt } from './profile.ts'
+
+/**
+ * Pieces that are matched along the roll start at their places in the repeat and nowhere else. On the lines across the
+ * cloth that lie at one place of it, one in each repeat, each of them is as wide as it is there, so that a number of
+ * these lines is needed; where so many are needed at several places, the lay has all of these in each of so many
+ * repeats but for the ends.
+ */
+export function patternRowsLength(instance: Instance): number {
+  const { repeatAlong: repeat, groups, sheets } = instance
+  if (repeat === null || sheets > 1) return 0
+  return Math.max(0, ...groups.map((_, g) => rowsOfGroup(instance, g, repeat)))
+}
+
+function rowsOfGroup(instance: Instance, group: number, repeat: number): number {
+  const bound = instance.items.filter((i) => i.group === group && i.along !== null)
+  if (bound.length === 0) return 0
+  const phaseOf = (item: Item, p: Posture) => modulo(item.along! - p.anchorY, repeat)
+  const places = [
+    ...new Set(
+      bound.flatMap((item) =>
+        item.postures.flatMap((p) =>
+          p.shape.ring
+            .filter((_, i) => i % 2 === 1)
+            .map((y) => Math.round(modulo(phaseOf(item, p) + y, repeat) * 1e4) / 1e4),
+        ),
+      ),
+    ),
+  ].sort((a, b) => a - b)
+  const stretches = places.map((from, i) => {
+    const to = i + 1 < places.length ? places[i + 1]! : places[0]! + repeat
+    return { from, to, lines: linesAt(instance, bound, phaseOf, repeat, from, to) }
+  })
+  const most = Math.max(...stretches.map((s) => s.lines))
+  return Math.max(
+    ...Array.from(
+      { length: most },
+      (_, n) =>
+        n * repeat +
+        reachOf(
+          stretches.filter((s) => s.lines > n),
+          repeat,
+        ),
+    ),
+  )
+}
+
+interface Stretch {
+  readonly from: number
+  readonly to: number
+}
+
+/** Of one repeat, the shortest stretch that has all of these in it: all but the widest gap between them. */
+function reachOf(stretches: readonly Stretch[], repeat: number): number {
+  const gaps = stretches.map(({ to }, i) => {
+    const next = stretches[i + 1]?.from ?? stretches[0]!.from + repeat
+    return next - to
+  })
+  return Math.max(0, repeat - Math.max(...gaps) - 2 * ACCEPTED_MATCH_MM)
+}
+
+/** So many lines at a place of the repeat are needed for what crosses them, between two corners of anything. */
+function linesAt(
+  instance: Instance,
+  bound: readonly Item[],
+  phaseOf: (item: Item, p: Posture) => number,
+  repeat: number,
+  from: number,
+  to: number,
+): number {
+  const hair = Math.min(1e-4, (to - from) / 4)
+  if (to - from < 1e-3) return 0
+  const crossing = bound.map((item) => ({
+    item,
+    ways: item.postures.map((p) => {
+      const widths: number[] = []
+      for (let y = modulo(from - phaseOf(item, p), repeat); y < p.shape.height - hair; y += repeat)
+        widths.push(Math.min(widthAt(p.shape.ring, y + hair), widthAt(p.shape.ring, y + (to - from) - hair)))
+      return widths
+    }),
+  }))
+  return fewestLines(instance, crossing)
+}
+
+/** A piece, and for each way of turning it how wide it is on each of the lines that it crosses. */
+interface Crossing {
+  readonly item: Item
+  readonly ways: readonly (readonly number[])[]
+}
+
+/**
+ * Lines as wide as the cloth that all this goes on. What is wider than the cloth less t leaves no room beside it for
+ * anything as wide as t: it counts a whole line, what is narrower than t nothing, the rest its share; of all t, and of
+ * the ways a piece may be turned, what proves most and takes least.
+ */
+function fewestLines(instance: Instance, crossing: readonly Crossing[]): number {
+  const spared = instance.gap - ACCEPTED_OVERLAP_MM
+  const waits = crossing.map((c) => waitBehind(instance, c, crossing))
+  const taken = crossing.map(({ ways }, i) => ways.map((way) => way.map((w) => w + spared + waits[i]!)))
+  const room = instance.reachMm + instance.gap + 2 * ACCEPTED_OVERLAP_MM + Math.max(0, ...waits)
+  // A hair more than what a wide one leaves.
+  const thresholds = taken.flat(2).flatMap((w) => [w, room - w + 1e-3])
+  const lines = [0, room / 2, ...thresholds.filter((t) => t > 0 && t < room / 2)].map((t) => {
+    const counted = (w: number) => (w > room - t + 1e-6 ? 1 : w < t - 1e-6 ? 0 : w / room)
+    return sum(taken.map((ways) => Math.min(...ways.map((way) => sum(way.map(counted))))))
+  })
+  return Math.ceil(Math.max(...lines) - 1e-6)
+}
+
+/**
+ * Of boxes that are all matched across the cloth as well, what stays free behind one at the least before the place of
+ * the repeat where any other may begin.
+ */
+function waitBehind({ gap, repeatAcross }: Instance, { item, ways }: Crossing, all: readonly Crossing[]): number {
+  if (repeatAcross === null || all.length < 2) return 0
+  const isBox = (i: Item) => i.across !== null && i.postures.every((p) => p.shape.isBox)
+  if (!all.every((c) => isBox(c.item)) || ways.length === 0) return 0
+  const starts = (i: Item) => i.postures.map((p) => ({ at: modulo(i.across! - p.anchorX, repeatAcross), p }))
+  const waits = all.flatMap(({ item: other }) =>
+    other === item
+      ? []
+      : starts(other).flatMap((b) =>
+          starts(item).map((a) => modulo(b.at - a.at - a.p.shape.width - gap, repeatAcross)),
+        ),
+  )
+  const least = Math.min(...waits.map((w) => (w > repeatAcross - 2 * ACCEPTED_MATCH_MM ? 0 : w)))
+  return Math.max(0, least - 2 * ACCEPTED_MATCH_MM)
+}
+
+const sum = (numbers: readonly number[]): number => numbers.reduce((a, b) => a + b, 0)

@@ -1,0 +1,54 @@
+import type { Ring } from '../convex-parts.ts'
+
+/** So much of a piece's height on which a line across it meets at least so much of it. */
+export interface Slab {
+  readonly height: number
+  readonly width: number
+}
+
+/**
+ * How wide a piece is across its height: slabs, the widest first, whose widths it has at least on so much of its height.
+ * Where it is hollow or forked the parts count together. `most`: so many slabs tell it at most.
+ */
+export function profileOf(ring: Ring, most: number): readonly Slab[] {
+  const ys = [...new Set(ring.filter((_, i) => i % 2 === 1))].sort((a, b) => a - b)
+  const slabs = ys.slice(1).flatMap((top, i): Slab[] => {
+    const foot = ys[i]!
+    const hair = (top - foot) * 1e-6
+    // Between two corners the width changes evenly: it is least at one of the ends.
+    const width = Math.min(widthAt(ring, foot + hair), widthAt(ring, top - hair))
+    return top - foot > 1e-9 ? [{ height: top - foot, width }] : []
+  })
+  return fewer(
+    slabs.toSorted((a, b) => b.width - a.width),
+    most,
+  )
+}
+
+/** How much of a line across an outline lies in it; the line meets no corner. */
+export function widthAt(ring: Ring, y: number): number {
+  const xs: number[] = []
+  for (let i = 0; i < ring.length; i += 2) {
+    const [x1, y1] = [ring[i]!, ring[i + 1]!]
+    const [x2, y2] = [ring[(i + 2) % ring.length]!, ring[(i + 3) % ring.length]!]
+    if (y1 > y !== y2 > y) xs.push(x1 + ((y - y1) / (y2 - y1)) * (x2 - x1))
+  }
+  xs.sort((a, b) => a - b)
+  let width = 0
+  for (let i = 0; i + 1 < xs.length; i += 2) width += xs[i + 1]! - xs[i]!
+  return width
+}
+
+/** Neighbours put together, the narrower width counting for both, where that gives away the least. */
+function fewer(slabs: readonly Slab[], most: number): readonly Slab[] {
+  let now = slabs
+  for (;;) {
+    const losses = now.slice(1).map((s, i) => now[i]!.height * (now[i]!.width - s.width))
+    const least = Math.min(...losses)
+    if (now.length <= 1 || (now.length <= most && least > 0)) return now
+    const at = losses.indexOf(least)
+    now = now.flatMap((s, i) =>
+      i === at ? [] : i === at + 1 ? [{ height: s.height + now[at]!.height, width: s.width }] : [s],
+    )
+  }
+}
