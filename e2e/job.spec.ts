@@ -40,7 +40,12 @@ test('the whole path in millimetres, from one typed line to the lists', async ({
   await saved(page)
 
   await station(page, 'Cut & buy')
-  await expect(page.getByRole('row', { name: /Top plate Lamp-room ticking 3/ })).toBeVisible()
+  await expect(
+    page
+      .getByRole('rowgroup')
+      .filter({ hasText: 'Lamp-room ticking' })
+      .getByRole('row', { name: /Top plate 3/ }),
+  ).toBeVisible()
   await expect(page.getByRole('row', { name: /^Materials/ })).toContainText('€')
 
   await page.reload()

@@ -33,8 +33,14 @@ test('a knife-edge cushion of loose fibre: cover, liner, two cloths, two lays, a
   await page.getByRole('button', { name: 'Keep this lay' }).click()
   await saved(page)
   await station(page, 'Cut & buy')
-  await expect(page.getByRole('row', { name: /Liner, Top plate House calico 2/ })).toBeVisible()
-  await expect(page.getByRole('row', { name: /^House calico/ })).toBeVisible()
+  await expect(
+    page
+      .getByRole('rowgroup')
+      .filter({ hasText: 'House calico' })
+      .getByRole('row', { name: /Liner, Top plate 2/ }),
+  ).toBeVisible()
+  const buying = page.getByRole('region', { name: 'Buying list' })
+  await expect(buying.getByRole('row', { name: /^House calico/ })).toBeVisible()
   await expect(page.getByRole('row', { name: /^Loose fibre/ })).toBeVisible()
 })
 

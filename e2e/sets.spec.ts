@@ -119,7 +119,7 @@ test('cushions of an earlier job come onto this ticket with their cloth', async 
   await page.getByRole('button', { name: 'Backs', exact: true }).click()
   await expect(part(page, 'Backs')).toContainText('4 cushions')
   await station(page, 'Cut & buy')
-  await expect(page.getByRole('row', { name: /^Moss loop/ })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Buying list' }).getByRole('row', { name: /^Moss loop/ })).toBeVisible()
   await expect(page.getByRole('row', { name: /^Loose fibre/ })).toBeVisible()
 })
 
