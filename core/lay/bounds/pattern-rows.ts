@@ -1,8 +1,9 @@
 import type { Instance, Item } from '../instance.ts'
 import { modulo } from '../intervals.ts'
+import type { Ring } from '../convex-parts.ts'
 import type { Posture } from '../shape.ts'
 import { ACCEPTED_MATCH_MM, ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
-import { widthAt } from './profile.ts'
+import { spansAt } from './profile.ts'
 
 /**
  * Pieces that are matched along the roll start at their places in the repeat and nowhere else. On the lines across the
@@ -74,22 +75,40 @@ function linesAt(
 ): number {
   const hair = Math.min(1e-4, (to - from) / 4)
   if (to - from < 1e-3) return 0
-  const crossing = bound.map((item) => ({
+  const crossing = bound.map((item): Crossing => ({
     item,
-    ways: item.postures.map((p) => {
-      const widths: number[] = []
-      for (let y = modulo(from - phaseOf(item, p), repeat); y < p.shape.height - hair; y += repeat)
-        widths.push(Math.min(widthAt(p.shape.ring, y + hair), widthAt(p.shape.ring, y + (to - from) - hair)))
-      return widths
+    ways: item.postures.map((posture) => {
+      const on: Span[] = []
+      const { ring, height } = posture.shape
+      for (let y = modulo(from - phaseOf(item, posture), repeat); y < height - hair; y += repeat)
+        on.push(spanBetween(ring, y + hair, y + (to - from) - hair))
+      return { posture, on }
     }),
   }))
   return fewestLines(instance, crossing)
 }
 
-/** A piece, and for each way of turning it how wide it is on each of the lines that it crosses. */
+/** What of a piece every line has between two of them, within its box. */
+interface Span {
+  readonly width: number
+  /** From and to, where it is one stretch on all of these lines. */
+  readonly ends: readonly [from: number, to: number] | null
+}
+
+/** A piece, and for each way of turning it what it has on each of the lines that it crosses. */
 interface Crossing {
   readonly item: Item
-  readonly ways: readonly (readonly number[])[]
+  readonly ways: readonly { readonly posture: Posture; readonly on: readonly Span[] }[]
+}
+
+/** Between two lines with no corner between them edges run straight: what both have, all have. */
+function spanBetween(ring: Ring, low: number, high: number): Span {
+  const [a, b] = [spansAt(ring, low), spansAt(ring, high)]
+  const width = Math.min(...[a, b].map((spans) => sum(spans.map(([from, to]) => to - from))))
+  const [one, other] = [a[0], b[0]]
+  if (a.length !== 1 || b.length !== 1 || !one || !other) return { width, ends: null }
+  const ends = [Math.max(one[0], other[0]), Math.min(one[1], other[1])] as const
+  return { width: Math.max(0, ends[1] - ends[0]), ends }
 }
 
 /**
@@ -100,7 +119,7 @@ interface Crossing {
 function fewestLines(instance: Instance, crossing: readonly Crossing[]): number {
   const spared = instance.gap - ACCEPTED_OVERLAP_MM
   const waits = crossing.map((c) => waitBehind(instance, c, crossing))
-  const taken = crossing.map(({ ways }, i) => ways.map((way) => way.map((w) => w + spared + waits[i]!)))
+  const taken = crossing.map(({ ways }, i) => ways.map(({ on }) => on.map((s) => s.width + spared + waits[i]!)))
   const room = instance.reachMm + instance.gap + 2 * ACCEPTED_OVERLAP_MM + Math.max(0, ...waits)
   // A hair more than what a wide one leaves.
   const thresholds = taken.flat(2).flatMap((w) => [w, room - w + 1e-3])
@@ -112,22 +131,26 @@ function fewestLines(instance: Instance, crossing: readonly Crossing[]): number 
 }
 
 /**
- * Of boxes that are all matched across the cloth as well, what stays free behind one at the least before the place of
+ * Of pieces that are all matched across the cloth as well, what stays free behind one at the least before the place of
  * the repeat where any other may begin.
  */
-function waitBehind({ gap, repeatAcross }: Instance, { item, ways }: Crossing, all: readonly Crossing[]): number {
+function waitBehind({ gap, repeatAcross }: Instance, own: Crossing, all: readonly Crossing[]): number {
   if (repeatAcross === null || all.length < 2) return 0
-  const isBox = (i: Item) => i.across !== null && i.postures.every((p) => p.shape.isBox)
-  if (!all.every((c) => isBox(c.item)) || ways.length === 0) return 0
-  const starts = (i: Item) => i.postures.map((p) => ({ at: modulo(i.across! - p.anchorX, repeatAcross), p }))
-  const waits = all.flatMap(({ item: other }) =>
-    other === item
+  const spans = (c: Crossing) =>
+    c.ways.flatMap(({ posture, on }) =>
+      on.map(({ ends }) => {
+        if (c.item.across === null || ends === null) return null
+        const box = modulo(c.item.across - posture.anchorX, repeatAcross)
+        return [box + ends[0], box + ends[1]] as const
+      }),
+    )
+  if (all.some((c) => spans(c).includes(null))) return 0
+  const waits = all.flatMap((other) =>
+    other === own
       ? []
-      : starts(other).flatMap((b) =>
-          starts(item).map((a) => modulo(b.at - a.at - a.p.shape.width - gap, repeatAcross)),
-        ),
+      : spans(other).flatMap((next) => spans(own).map((last) => modulo(next![0] - last![1] - gap, repeatAcross))),
   )
-  const least = Math.min(...waits.map((w) => (w > repeatAcross - 2 * ACCEPTED_MATCH_MM ? 0 : w)))
+  const least = Math.min(repeatAcross, ...waits.map((w) => (w > repeatAcross - 2 * ACCEPTED_MATCH_MM ? 0 : w)))
   return Math.max(0, least - 2 * ACCEPTED_MATCH_MM)
 }
 

@@ -26,7 +26,10 @@ export function profileOf(ring: Ring, most: number): readonly Slab[] {
 }
 
 /** How much of a line across an outline lies in it; the line meets no corner. */
-export function widthAt(ring: Ring, y: number): number {
+const widthAt = (ring: Ring, y: number): number => spansAt(ring, y).reduce((sum, [from, to]) => sum + to - from, 0)
+
+/** The parts of a line across an outline that lie in it, from left to right; the line meets no corner. */
+export function spansAt(ring: Ring, y: number): readonly (readonly [from: number, to: number])[] {
   const xs: number[] = []
   for (let i = 0; i < ring.length; i += 2) {
     const [x1, y1] = [ring[i]!, ring[i + 1]!]
@@ -34,9 +37,7 @@ export function widthAt(ring: Ring, y: number): number {
     if (y1 > y !== y2 > y) xs.push(x1 + ((y - y1) / (y2 - y1)) * (x2 - x1))
   }
   xs.sort((a, b) => a - b)
-  let width = 0
-  for (let i = 0; i + 1 < xs.length; i += 2) width += xs[i + 1]! - xs[i]!
-  return width
+  return xs.flatMap((x, i) => (i % 2 === 1 ? [[xs[i - 1]!, x] as const] : []))
 }
 
 /** Neighbours put together, the narrower width counting for both, where that gives away the least. */
