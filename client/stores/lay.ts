@@ -3,7 +3,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job, Lay, Placement } from '../../contract/index.ts'
 import type { ClothLay, Shortfall } from '../../core/cloth/index.ts'
 import { held } from '../../core/keyed/index.ts'
-import { acceptLay, isShorter, placementKey, withPlacement, type LayFailure } from '../../core/lay/index.ts'
+import { acceptLay, isShorter, placementKey, withPlacement, type Bound, type LayFailure } from '../../core/lay/index.ts'
 import { inHandOf, problemKey, takenBy } from '../../core/what-if/index.ts'
 import { useJob } from './job.ts'
 import type { Task } from '../workers/task.ts'
@@ -242,9 +242,16 @@ export const useLay = defineStore('lay', () => {
     if (!found.value.has(own.key)) searchNext()
   }
 
+  /** What proves the bound of the lay that is shown, where that was found here. */
+  const boundName = computed(() => {
+    const fresh = chosen.value && found.value.get(chosen.value.key)
+    return fresh && current.value && fresh.lay.bound >= current.value.bound ? fresh.boundName : null
+  })
+
   return {
     cloths,
     chosen,
+    boundName,
     index,
     wanted,
     all,
@@ -282,7 +289,7 @@ const NOTHING_LOCKED = { lay: { placements: [], offsets: {} }, keys: [] }
 
 interface FoundLay {
   readonly lay: Lay
-  readonly boundName: string
+  readonly boundName: Bound['name']
 }
 
 type KeyedLay = ClothLay & { readonly key: string }

@@ -12,6 +12,7 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
 import ChalkPanel from './ChalkPanel.vue'
+import { BOUND_WORDS } from './bound-words.ts'
 import { layFailureWords } from './failure-words.ts'
 import { faultWords } from './fault-words.ts'
 import LayDrawing from './LayDrawing.vue'
@@ -130,8 +131,8 @@ const gapWords = computed(() => {
         shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.
       </p>
       <p v-else-if="lay" class="quiet bound">
-        No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}. Pieces can
-        be dragged.
+        No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit)
+        }}{{ lays.boundName ? BOUND_WORDS[lays.boundName] : '' }}; this one is {{ gapWords }}. Pieces can be dragged.
       </p>
       <ShorterStrips v-if="!table?.isJoint" />
       <ul v-if="faults.length > 0" class="faults" role="alert">
