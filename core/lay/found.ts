@@ -1,6 +1,6 @@
 import type { Lay } from '../../contract/index.ts'
 import { compareLays, measured } from './better.ts'
-import type { Bound } from './bound.ts'
+import type { Bound } from './bounds/index.ts'
 import type { FreeRectangle } from './free-rectangle.ts'
 
 /** A lay with its proof and the steps it took. */

@@ -1,8 +1,7 @@
 import type { Lay, LayProblem } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import type { Ring } from './convex-parts.ts'
-import { leastSheets, lowerBound, type Bound } from './bound.ts'
-import { crossSections } from './bounds/index.ts'
+import { crossSections, leastSheets, lowerBound, type Bound } from './bounds/index.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import {
   boxBeams,

@@ -4,7 +4,8 @@ import { LayProblem } from '../../../contract/index.ts'
 import { cushionMix, cutJigsaw, cutPrint, sawnRectangles, stripedRows } from '../../../bench/problems.ts'
 import { instanceOf, solveLay } from '../index.ts'
 import { pricesOf, type Column } from './covering.ts'
-import { crossSections, patternRowsLength } from './index.ts'
+import { crossSections } from './index.ts'
+import { patternRowsLength } from './pattern-rows.ts'
 import { patternsOn } from './patterns.ts'
 import { profileOf } from './profile.ts'
 
@@ -111,6 +112,34 @@ describe('a covering', () => {
     // 4 of the first pattern and 1 of the second: 5, at prices of a half each.
     expect([a, b, 4 * a! + 6 * b!]).toEqual([expect.closeTo(0.5, 9), expect.closeTo(0.5, 9), expect.closeTo(5, 9)])
   })
+})
+
+it('a covering of two rows costs what the best two of all columns cost', () => {
+  const amount = fc.integer({ min: 0, max: 6 })
+  fc.assert(
+    fc.property(
+      fc.array(fc.tuple(amount, amount), { maxLength: 6 }),
+      fc.integer({ min: 1, max: 9 }),
+      fc.integer({ min: 1, max: 9 }),
+      (more, a, b) => {
+        const all = [[1, 0], [0, 1], ...more] as const // prettier-ignore
+        const columns = all.map(([x, y]): Column => ({ cost: 1, brings: [[0, x], [1, y]] })) // prettier-ignore
+        const worth = (c: Column, p: Float64Array) => c.brings.reduce((sum, [r, n]) => sum + n * p[r]!, 0)
+        const dearest = (p: Float64Array) => columns.find((c) => worth(c, p) > c.cost + 1e-9) ?? null
+        const [p, q] = [...pricesOf(columns.slice(0, 2), [a, b], dearest)].at(-1)!
+        // Two columns are enough, by themselves or with one of them too much of a row.
+        const alone = all.flatMap(([x, y]) => (x > 0 && y > 0 ? [Math.max(a / x, b / y)] : []))
+        const pairs = all.flatMap(([x1, y1]) =>
+          all.flatMap(([x2, y2]) => {
+            const det = x1 * y2 - x2 * y1
+            const [s, t] = [(a * y2 - b * x2) / det, (b * x1 - a * y1) / det]
+            return det !== 0 && s >= -1e-9 && t >= -1e-9 ? [s + t] : []
+          }),
+        )
+        expect(a * p! + b * q!).toBeCloseTo(Math.min(...alone, ...pairs), 6)
+      },
+    ),
+  )
 })
 
 describe('what lies abreast', () => {

@@ -1,2 +1,2 @@
+export { leastSheets, lowerBound, type Bound } from './at-once.ts'
 export { crossSections } from './cross-sections.ts'
-export { patternRowsLength } from './pattern-rows.ts'

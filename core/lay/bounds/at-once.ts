@@ -1,7 +1,7 @@
-import { patternRowsLength } from './bounds/index.ts'
-import type { Instance } from './instance.ts'
-import type { Posture } from './shape.ts'
-import { ROUNDING_MM } from './tolerances.ts'
+import { patternRowsLength } from './pattern-rows.ts'
+import type { Instance } from '../instance.ts'
+import type { Posture } from '../shape.ts'
+import { ROUNDING_MM } from '../tolerances.ts'
 
 export type BoundName =
   | 'area'
