@@ -3,7 +3,7 @@ import { once } from 'node:events'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { test as base } from '@playwright/test'
+import { expect, test as base } from '@playwright/test'
 
 export { expect } from '@playwright/test'
 
@@ -24,6 +24,13 @@ export const test = base.extend({
       open = { file, ...(await openShop({ DEMO: '1' })) }
     }
     await use(open.address)
+  },
+  // What a page throws and nobody catches is a fault, however well the rest of it goes on.
+  page: async ({ page }, use) => {
+    const thrown: string[] = []
+    page.on('pageerror', (error) => thrown.push(error.stack ?? String(error)))
+    await use(page)
+    expect(thrown).toEqual([])
   },
 })
 

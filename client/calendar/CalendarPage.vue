@@ -56,7 +56,7 @@ const WHY: Record<NonNullable<PlannedJob['why']>, string> = {
   work: 'the work itself takes that long',
 }
 /** Weekdays as this shop's weeks run. */
-const week = computed(() => weekFrom(shop.lists!.settings.firstWeekday))
+const week = computed(() => weekFrom(shop.lists?.settings.firstWeekday ?? 'monday'))
 const WEEKDAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const
 const PLACES: Record<Resource, string> = { table: 'cutting table', machine: 'machine', bench: 'bench' }
 

@@ -50,6 +50,8 @@ function enter(): void {
   const command = commandIn(text.value, props.job !== null)
   if (command) {
     text.value = ''
+    said.value = ''
+    failed.value = false
     return command === 'help' ? emit('help') : emit('command', command)
   }
   failed.value = !typed.value.ok
