@@ -75,7 +75,7 @@ const backOf = ({ coatedBack }: Cloth) =>
         </div>
         <div class="field-row">
           <span class="label">Width, selvedges</span>
-          <div class="pair">
+          <div class="fields-in-line narrow-fields">
             <LengthField
               :model-value="draft.widthMm"
               :unit="units"
@@ -121,7 +121,7 @@ const backOf = ({ coatedBack }: Cloth) =>
         </div>
         <div class="field-row">
           <span class="label">Price, buying step</span>
-          <div class="pair">
+          <div class="fields-in-line narrow-fields">
             <AmountField
               :model-value="draft.pricePerMetre"
               kind="plain"
@@ -139,7 +139,7 @@ const backOf = ({ coatedBack }: Cloth) =>
         </div>
         <div class="field-row">
           <span class="label">Fibre, use</span>
-          <div class="pair">
+          <div class="fields-in-line narrow-fields">
             <ElSelect
               :model-value="draft.fibre"
               aria-label="Fibre"
@@ -173,7 +173,7 @@ const backOf = ({ coatedBack }: Cloth) =>
         </div>
         <div class="field-row">
           <span class="label">Thick, g/m²</span>
-          <div class="pair">
+          <div class="fields-in-line narrow-fields">
             <LengthField
               :model-value="draft.thicknessMm"
               unit="mm"
@@ -198,7 +198,7 @@ const backOf = ({ coatedBack }: Cloth) =>
         </div>
         <div class="field-row">
           <span class="label">Gives, across / along</span>
-          <div class="pair">
+          <div class="fields-in-line narrow-fields">
             <AmountField
               :model-value="draft.stretch.across"
               kind="share"
@@ -216,7 +216,7 @@ const backOf = ({ coatedBack }: Cloth) =>
         </div>
         <div class="field-row">
           <span class="label">Shrinks, across / along</span>
-          <div class="pair">
+          <div class="fields-in-line narrow-fields">
             <AmountField
               :model-value="draft.shrink.across"
               kind="share"
@@ -255,7 +255,7 @@ const backOf = ({ coatedBack }: Cloth) =>
             {{ marking ? 'Click on the cloth where it is bad' : 'Mark flaws' }}
           </button>
         </div>
-        <div v-for="(f, i) in draft.flaws" :key="i" class="pair">
+        <div v-for="(f, i) in draft.flaws" :key="i" class="fields-in-line narrow-fields">
           <LengthField
             :model-value="f.xMm"
             :unit="units"
@@ -303,18 +303,6 @@ const backOf = ({ coatedBack }: Cloth) =>
 .field-row {
   grid-template-columns: 140px 1fr;
   margin-bottom: 6px;
-}
-
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-  margin-bottom: 4px;
-}
-
-.pair :deep(input:not([type='checkbox'])) {
-  width: 66px;
 }
 
 .pick {

@@ -62,7 +62,7 @@ const RUNS = [
   <template v-else-if="pattern.kind === 'check'">
     <div class="field-row">
       <span class="label">Repeat starts</span>
-      <div class="pair">
+      <div class="fields-in-line narrow-fields">
         <LengthField
           :model-value="pattern.startMm"
           :unit="unit"
@@ -94,7 +94,7 @@ const RUNS = [
   <template v-else-if="pattern.kind === 'motif'">
     <div class="field-row">
       <span class="label">Repeat across, along</span>
-      <div class="pair">
+      <div class="fields-in-line narrow-fields">
         <LengthField
           :model-value="pattern.acrossMm"
           :unit="unit"
@@ -112,7 +112,7 @@ const RUNS = [
     </div>
     <div class="field-row">
       <span class="label">A motif's middle</span>
-      <div class="pair">
+      <div class="fields-in-line narrow-fields">
         <LengthField
           :model-value="pattern.startMm"
           :unit="unit"
@@ -156,18 +156,6 @@ const RUNS = [
 .field-row {
   grid-template-columns: 140px 1fr;
   margin-bottom: 6px;
-}
-
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-  margin-bottom: 4px;
-}
-
-.pair :deep(input:not([type='checkbox'])) {
-  width: 66px;
 }
 
 .colour {

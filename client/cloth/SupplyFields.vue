@@ -49,7 +49,7 @@ const SUPPLIES = [
   </div>
   <template v-if="cloth.supply.kind === 'remnant'">
     <p class="quiet">Its corners in order, each from the left edge and from the starting end:</p>
-    <div v-for="(c, i) in corners" :key="i" class="pair">
+    <div v-for="(c, i) in corners" :key="i" class="fields-in-line narrow-fields">
       <LengthField
         :model-value="c[0]"
         :unit="unit"
@@ -82,17 +82,5 @@ const SUPPLIES = [
 .field-row {
   grid-template-columns: 140px 1fr;
   margin-bottom: 6px;
-}
-
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
-  margin-bottom: 4px;
-}
-
-.pair :deep(input:not([type='checkbox'])) {
-  width: 66px;
 }
 </style>

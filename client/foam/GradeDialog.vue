@@ -100,7 +100,7 @@ async function keep(): Promise<void> {
     </div>
     <div class="field-row">
       <span class="label">Force at 25, 40, 65 %</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <AmountField
           v-for="key in ['at25N', 'at40N', 'at65N'] as const"
           :key="key"
@@ -130,7 +130,7 @@ async function keep(): Promise<void> {
     </div>
     <div class="field-row">
       <span class="label">May be used</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <label v-for="e in Exposure.options" :key="e" class="tick"
           ><input
             type="checkbox"
@@ -143,7 +143,7 @@ async function keep(): Promise<void> {
     </div>
     <div class="field-row">
       <span class="label">Loses, over years</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <AmountField
           :model-value="draft.ageing?.lossShare ?? null"
           kind="share"
@@ -177,7 +177,7 @@ async function keep(): Promise<void> {
     <div class="field-row">
       <span class="label">Sheets sold</span>
       <div>
-        <div v-for="(s, i) in draft.sheets" :key="i" class="pair">
+        <div v-for="(s, i) in draft.sheets" :key="i" class="fields-in-line">
           <LengthField
             :model-value="s.lengthMm"
             :unit="units"
@@ -228,14 +228,6 @@ async function keep(): Promise<void> {
 .field-row {
   grid-template-columns: 170px 1fr;
   margin-bottom: 6px;
-}
-
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: center;
-  margin-bottom: 4px;
 }
 
 .tick {

@@ -50,7 +50,7 @@ const addCutOut = () =>
     </div>
     <div class="field-row">
       <span class="label">Kind, grade</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <ElSelect v-model="draft.kind" aria-label="Kind of piece" class="pick"
           ><ElOption v-for="kind in KINDS" :key="kind" :value="kind" :label="kind"
         /></ElSelect>
@@ -61,7 +61,7 @@ const addCutOut = () =>
     </div>
     <div class="field-row">
       <span class="label">Usable</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <LengthField v-model="draft.lengthMm" :unit="units" v-bind="limits(FoamStock.shape.lengthMm)" name="Length" /> x
         <LengthField v-model="draft.widthMm" :unit="units" v-bind="limits(FoamStock.shape.widthMm)" name="Width" /> x
         <LengthField
@@ -122,14 +122,6 @@ const addCutOut = () =>
 <style scoped>
 .field-row {
   grid-template-columns: 130px 1fr;
-  margin-bottom: 6px;
-}
-
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  align-items: center;
   margin-bottom: 6px;
 }
 

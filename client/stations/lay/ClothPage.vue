@@ -113,7 +113,7 @@ function chooseDepthRule(kind: DepthKind): void {
       </div>
       <div class="field-row">
         <span class="label">Width, selvedges</span>
-        <div class="pair">
+        <div class="fields-in-line narrow-fields">
           <LengthField
             :model-value="choice.cloth.widthMm"
             :unit="unit"
@@ -174,7 +174,7 @@ function chooseDepthRule(kind: DepthKind): void {
       <template v-if="bands.length > 0">
         <div class="field-row">
           <span class="label">The band</span>
-          <div class="pair">
+          <div class="fields-in-line narrow-fields">
             <ElSelect
               v-if="rule"
               :model-value="rule.band"
@@ -245,7 +245,7 @@ function chooseDepthRule(kind: DepthKind): void {
       </div>
       <div v-if="hasDepthRule" class="field-row">
         <span class="label">Front to back</span>
-        <div class="pair">
+        <div class="fields-in-line narrow-fields">
           <ElSelect
             v-if="depthRule"
             :model-value="depthRule.band"
@@ -292,15 +292,6 @@ function chooseDepthRule(kind: DepthKind): void {
   display: flex;
   flex-direction: column;
   gap: 8px;
-}
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
-.pair :deep(input) {
-  width: 62px;
 }
 
 .band {

@@ -35,7 +35,7 @@ const LAYOUTS = [
   <template v-if="trims.buttons">
     <div class="field-row">
       <span class="label">Rows, across</span>
-      <div class="two">
+      <div class="fields-in-line narrow-fields">
         <CountField
           :model-value="trims.buttons.rows"
           v-bind="limits(Buttons.shape.rows)"
@@ -72,7 +72,7 @@ const LAYOUTS = [
     </div>
     <div class="field-row">
       <span class="label">Button, pulled by</span>
-      <div class="two">
+      <div class="fields-in-line narrow-fields">
         <LengthField
           :model-value="trims.buttons.diameterMm"
           :unit="unit"
@@ -90,15 +90,3 @@ const LAYOUTS = [
     </div>
   </template>
 </template>
-
-<style scoped>
-.two {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
-.two :deep(input) {
-  width: 64px;
-}
-</style>

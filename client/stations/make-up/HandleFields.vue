@@ -59,7 +59,7 @@ const toSide = (s: string) => s as Side
     </div>
     <div class="field-row">
       <span class="label">Length, width</span>
-      <div class="two">
+      <div class="fields-in-line narrow-fields">
         <LengthField
           :model-value="trims.handles.lengthMm"
           :unit="unit"
@@ -92,15 +92,3 @@ const toSide = (s: string) => s as Side
     </div>
   </template>
 </template>
-
-<style scoped>
-.two {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
-.two :deep(input) {
-  width: 64px;
-}
-</style>

@@ -43,7 +43,7 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
   <section v-for="(layer, i) in layers" :key="i" class="layer" :aria-label="`Layer ${i + 1}`">
     <div class="field-row">
       <span class="label">Layer</span>
-      <div class="line">
+      <div class="fields-in-line">
         <ChoiceButtons
           :model-value="layer.kind"
           :choices="KINDS"
@@ -57,7 +57,7 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
     </div>
     <div class="field-row">
       <span class="label">Behind</span>
-      <div class="line">
+      <div class="fields-in-line">
         <label v-for="face in FACES" :key="face" class="tick">
           <input type="checkbox" :checked="layer.behind.includes(face)" @change="turn(i, layer, face)" />
           {{ capital(face) }}
@@ -75,7 +75,7 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
     </div>
     <div v-if="layer.quilt" class="field-row">
       <span class="label">Lines, and at most</span>
-      <div class="line">
+      <div class="fields-in-line">
         <LengthField
           :model-value="layer.quilt.spacingMm"
           :unit="unit"
@@ -101,13 +101,6 @@ const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
   display: grid;
   gap: 6px;
   padding-bottom: 10px;
-}
-
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
 }
 
 .tick {

@@ -40,7 +40,7 @@ const drop = (i: number) => {
 <template>
   <div v-for="(p, i) in parts" :key="`${p.row}/${p.side}`" class="field-row">
     <span class="label">{{ p.side }}, {{ p.row }} row, from, to</span>
-    <div class="line">
+    <div class="fields-in-line">
       <LengthField
         :model-value="p.fromMm"
         :unit="unit"
@@ -74,13 +74,6 @@ const drop = (i: number) => {
 </template>
 
 <style scoped>
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-}
-
 .label::first-letter {
   text-transform: uppercase;
 }

@@ -33,7 +33,7 @@ const IS = [
 <template>
   <div v-for="(r, i) in ready" :key="`${r.panel}/${r.edge}`" class="field-row">
     <span class="label">{{ labelOf(r) }}</span>
-    <div class="line">
+    <div class="fields-in-line">
       <ChoiceButtons
         :model-value="r.is"
         :choices="IS"
@@ -62,12 +62,3 @@ const IS = [
     </ElSelect>
   </div>
 </template>
-
-<style scoped>
-.line {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  align-items: center;
-}
-</style>

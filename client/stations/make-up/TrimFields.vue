@@ -74,7 +74,7 @@ const setTiePlaces = (places: TiePlace[], key: string | null) =>
     <TiePlaces :places="trims.ties.places" :unit="unit" @change="setTiePlaces" />
     <div class="field-row">
       <span class="label">Width, tail</span>
-      <div class="two">
+      <div class="fields-in-line narrow-fields">
         <LengthField
           :model-value="trims.ties.finishedMm"
           :unit="unit"
@@ -186,16 +186,6 @@ const setTiePlaces = (places: TiePlace[], key: string | null) =>
 </template>
 
 <style scoped>
-.two {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
-.two :deep(input) {
-  width: 64px;
-}
-
 .results th {
   text-align: left;
   font-weight: 400;

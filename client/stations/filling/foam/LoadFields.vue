@@ -184,7 +184,7 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
   </div>
   <div class="field-row">
     <span class="label">Sitters</span>
-    <div class="pair">
+    <div class="fields-in-line">
       <AmountField
         :model-value="load.lightestKg"
         kind="mass"
@@ -204,7 +204,7 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
   </div>
   <div class="field-row" data-field="filling.board">
     <span class="label">Board, now and before</span>
-    <div class="pair">
+    <div class="fields-in-line">
       <LengthField
         :model-value="filling.boardMm.now"
         :unit="jobs.job!.units"
@@ -258,7 +258,7 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
     </div>
     <div v-for="field in ROUND" :key="field.name" class="field-row own">
       <span class="label">{{ field.label }}</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <LengthField
           :model-value="demands.body[field.name]"
           :unit="jobs.job!.units"
@@ -281,13 +281,6 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
 </template>
 
 <style scoped>
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 10px;
-  align-items: center;
-}
-
 .why {
   margin: 4px 0 0;
   font-size: 15px;

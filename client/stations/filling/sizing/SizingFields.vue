@@ -104,7 +104,7 @@ function measure(): void {
   <template v-if="wadding">
     <div class="field-row">
       <span class="label">Loft, layers</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <LengthField
           :model-value="wadding.loftMm"
           :unit="units"
@@ -122,7 +122,7 @@ function measure(): void {
     </div>
     <div class="field-row">
       <span class="label">Faces</span>
-      <div class="pair">
+      <div class="fields-in-line">
         <label v-for="face in FACES" :key="face" class="face"
           ><input
             type="checkbox"
@@ -223,13 +223,6 @@ function measure(): void {
 </template>
 
 <style scoped>
-.pair {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-  align-items: center;
-}
-
 .face {
   display: inline-flex;
   align-items: center;
