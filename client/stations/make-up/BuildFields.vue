@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Closure, Construction } from '../../../contract/index.ts'
-import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, noteWords, openingVerdict } from '../../../core/cover/index.ts'
+import { CLOSURES, CONSTRUCTIONS, MAKE_UPS, noteWords, openingVerdict, type Cover } from '../../../core/cover/index.ts'
 import { USUAL_LINER } from '../../../core/filling/index.ts'
 import { setClosure, setConstruction, setMakeUp } from '../../../core/job/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
@@ -58,6 +58,12 @@ const need = computed(() => {
 const mm = (length: number) => formatLengthWithUnit(length, unit.value)
 const notes = computed(() => design.chosen?.cover.notes ?? [])
 const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
+/** Of several openings each is told by its seam. */
+function openingName({ seam, lengthMm }: Cover['closures'][number]): string {
+  const { closures: all, seams } = design.chosen!.cover
+  const name = seams.find((s) => s.letter === seam)?.name
+  return all.length > 1 && name ? name.charAt(0).toUpperCase() + name.slice(1) : lengthMm.label
+}
 </script>
 
 <template>
@@ -147,7 +153,7 @@ const isHeld = (o: Option) => o.key === 'boxing' && isMatched.value
         <td><FigureValue :figure="design.chosen.cover.perimeter" /></td>
       </tr>
       <tr v-for="c in design.chosen.cover.closures" :key="c.seam ?? 'slot'">
-        <th scope="row">{{ c.lengthMm.label }}</th>
+        <th scope="row">{{ openingName(c) }}</th>
         <td><FigureValue :figure="c.lengthMm" /></td>
       </tr>
       <tr v-for="f in figures" :key="f.id">
