@@ -327,6 +327,28 @@ test('the pages of the shop keep the accessibility rules, and none is too wide a
   }
 })
 
+test('more contrast and less motion, as the system asks', async ({ page }) => {
+  await page.emulateMedia({ contrast: 'more', reducedMotion: 'reduce' })
+  await bench(page)
+  const look = (selector: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((e) => {
+        const { color, backgroundColor, borderTopColor, transitionDuration } = getComputedStyle(e)
+        return { color, backgroundColor, borderTopColor, transitionDuration }
+      })
+  expect(await look('.sheet')).toMatchObject({
+    color: 'rgb(0, 0, 0)',
+    backgroundColor: 'rgb(255, 255, 255)',
+    borderTopColor: 'rgb(0, 0, 0)',
+  })
+  await station(page, 'Make-up')
+  expect(Number.parseFloat((await look('.el-select__wrapper')).transitionDuration)).toBeLessThan(0.001)
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()
+  expect(violations.map((v) => `${v.id}: ${v.nodes[0]?.target}`)).toEqual([])
+})
+
 test('on paper a work order is its steps with boxes, and a quote its paper alone', async ({ page }) => {
   await bench(page)
   await station(page, 'Make')

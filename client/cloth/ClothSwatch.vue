@@ -102,7 +102,7 @@ function click(event: MouseEvent): void {
 
 .pile {
   fill: none;
-  stroke: #fffdf8;
+  stroke: var(--field);
   stroke-width: 2.5;
 }
 </style>

@@ -210,7 +210,7 @@ h1 {
   border: 1px solid var(--ink);
   border-radius: 2px;
   background: radial-gradient(circle at 10px 50%, var(--floor) 0 3.5px, var(--ink) 3.5px 4.5px, transparent 4.5px)
-    #fffdf8;
+    var(--field);
 }
 
 .customer {

@@ -130,9 +130,9 @@ function add(as: Starter, says: string): void {
   align-items: center;
   min-height: var(--target);
   padding: 2px 12px 6px 5px;
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   color: inherit;
   font: inherit;
   text-align: left;
@@ -193,7 +193,7 @@ function add(as: Starter, says: string): void {
   flex-direction: column;
   min-width: 270px;
   border: 1px solid var(--ink);
-  background: #fffdf8;
+  background: var(--field);
   box-shadow: 0 3px 10px rgb(0 0 0 / 20%);
 }
 

@@ -60,9 +60,9 @@ input,
 textarea {
   width: 100%;
   min-height: var(--target);
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   padding: 4px 9px;
   font: inherit;
   color: inherit;

@@ -102,10 +102,10 @@ const typed = (event: Event) => (event.target as HTMLInputElement | HTMLTextArea
 }
 
 textarea.text {
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
   font: inherit;
-  background: #fffdf8;
+  background: var(--field);
   height: auto;
   width: 320px;
   padding: 7px 9px;

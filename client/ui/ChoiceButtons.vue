@@ -33,10 +33,10 @@ const group = useId()
   display: inline-flex;
   flex-wrap: wrap;
   max-width: 100%;
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
   overflow: hidden;
-  background: #fffdf8;
+  background: var(--field);
 }
 
 label {

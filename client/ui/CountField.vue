@@ -62,9 +62,9 @@ const step = (by: 1 | -1) => {
 input {
   width: 56px;
   height: var(--target);
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   font: inherit;
   color: inherit;
   text-align: center;

@@ -19,7 +19,7 @@ const emit = defineEmits<{ close: [] }>()
   border: 2px solid var(--brass);
   border-radius: 4px;
   padding: 10px 12px;
-  background: #fffdf8;
+  background: var(--field);
 }
 
 header {

@@ -57,9 +57,9 @@ const fieldId = useId()
 .box {
   display: inline-flex;
   align-items: center;
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   height: var(--target);
 }
 

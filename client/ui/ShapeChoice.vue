@@ -37,9 +37,9 @@ button {
   align-items: center;
   gap: 1px;
   padding: 5px 2px 4px;
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   color: inherit;
   font-size: 13px;
   line-height: 1.15;

@@ -158,7 +158,7 @@ input {
   height: 38px;
   border: 1px solid #a89a7d;
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   padding: 0 12px;
   font: inherit;
   font-size: 17px;

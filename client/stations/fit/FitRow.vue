@@ -95,7 +95,7 @@ const shapes = computed(() =>
 }
 
 .shape {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--ink);
   stroke-width: 1.5;
 }
@@ -123,7 +123,7 @@ const shapes = computed(() =>
 .number,
 .cushion .caption {
   paint-order: stroke;
-  stroke: #fffdf8;
+  stroke: var(--field);
   stroke-width: 4px;
 }
 </style>

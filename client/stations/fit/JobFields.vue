@@ -116,9 +116,9 @@ const drop = (i: number) =>
 <style scoped>
 textarea {
   width: 100%;
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   padding: 6px 9px;
   font: inherit;
 }

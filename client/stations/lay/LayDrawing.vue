@@ -303,7 +303,7 @@ const shortLabel = ({ of, ticket }: LaidPiece): string =>
 }
 
 .tag {
-  fill: #fffdf8;
+  fill: var(--field);
   opacity: 0.92;
 }
 
@@ -323,7 +323,7 @@ const shortLabel = ({ of, ticket }: LaidPiece): string =>
 
 .pin {
   fill: var(--ink);
-  stroke: #fffdf8;
+  stroke: var(--field);
   stroke-width: 1.5;
 }
 

@@ -128,7 +128,7 @@ p {
   text-overflow: ellipsis;
   white-space: nowrap;
   font-size: 13px;
-  background: #fffdf8;
+  background: var(--field);
   border-right: 1px solid var(--ink);
 }
 

@@ -252,9 +252,9 @@ h2 {
 textarea {
   flex: 1;
   min-height: var(--target);
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   padding: 5px 9px;
   font: inherit;
 }

@@ -241,7 +241,7 @@ input[type='number'],
 .card :deep(input[type='number']) {
   width: 72px;
   height: var(--target);
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
   padding: 0 8px;
   font: inherit;

@@ -224,7 +224,7 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
 }
 
 .foot {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--chalk);
   stroke-width: 1.5;
 }
@@ -297,12 +297,12 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
 }
 
 .extension {
-  stroke: #b9ab8f;
+  stroke: var(--field-edge);
   stroke-width: 0.8;
 }
 
 .corner {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--ink-soft);
   cursor: pointer;
 }
@@ -321,7 +321,7 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
 
 .handle circle,
 .handle path {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--brass);
   stroke-width: 2.5;
 }

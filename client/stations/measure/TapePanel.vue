@@ -67,7 +67,7 @@ const send = (times: number) => {
 input[type='number'] {
   width: 84px;
   height: var(--target);
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
   padding: 0 8px;
   font: inherit;

@@ -138,9 +138,9 @@ const hollow = (letter: string) =>
 
 select {
   height: var(--target);
-  border: 1px solid #b9ab8f;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
-  background: #fffdf8;
+  background: var(--field);
   font: inherit;
 }
 

@@ -113,7 +113,7 @@ const labelFits = (p: { name: string; wide: number; high: number }) => p.wide > 
 
 <style scoped>
 .cut {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--ink);
   stroke-width: 1.2;
 }
@@ -149,7 +149,7 @@ const labelFits = (p: { name: string; wide: number; high: number }) => p.wide > 
 }
 
 .disc {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--chalk);
 }
 
@@ -186,7 +186,7 @@ const labelFits = (p: { name: string; wide: number; high: number }) => p.wide > 
 .mark.button,
 .mark.tie,
 .mark.vent {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--rust);
   stroke-width: 1.6;
   stroke-dasharray: none;

@@ -131,7 +131,7 @@ figure.strip {
 }
 
 .cut {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--ink);
   stroke-width: 1.6;
 }
@@ -165,7 +165,7 @@ figure.strip {
 }
 
 .mark.place {
-  fill: #fffdf8;
+  fill: var(--field);
   stroke: var(--rust);
   stroke-width: 1.8;
   stroke-dasharray: none;

@@ -221,7 +221,7 @@ text {
 
 .trim {
   fill: none;
-  stroke: #b9ab8f;
+  stroke: var(--field-edge);
   stroke-dasharray: 3 4;
 }
 

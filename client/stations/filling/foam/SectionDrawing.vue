@@ -131,7 +131,7 @@ const NAMES = ['light', 'middle', 'heavy'] as const
 }
 
 .rest {
-  stroke: #b9ab8f;
+  stroke: var(--field-edge);
   stroke-dasharray: 2 4;
 }
 
