@@ -73,7 +73,7 @@ describe('patterns across the cloth', () => {
         fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 3, maxLength: 3 }),
         fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 5, maxLength: 5 }),
         (rows, counts, prices) => {
-          const { worth, taken } = patternsOn(rows, counts, 50, 1).dearest(Float64Array.from(prices))
+          const { worth, taken } = patternsOn(rows, counts, 50, 1)!.dearest(Float64Array.from(prices))
           const all = (i: number, room: number, spare: readonly number[]): number =>
             i === rows.length
               ? 0
@@ -180,6 +180,12 @@ describe('what lies abreast', () => {
     )
   }, 120_000)
 
+  it('goes without where there is too much to be looked at in time', () => {
+    const narrow = Array.from({ length: 40 }, (_, i) => box(`${i}`, 3 + i / 10, 100, { qty: 100 }))
+    expect(abreast(problemOf(1400, narrow))).toBe(0)
+    expect(patternsOn([{ kind: 0, width: 1 }], [5000], 1e7, 0.5)).toBeNull()
+  })
+
   it('never exceeds a known optimum, nor a lay that is found', () => {
     for (const seed of [1, 2, 3, 4]) {
       for (const { problem, optimum } of [
@@ -223,6 +229,13 @@ describe('rows of the pattern', () => {
     // The second begins 560 after the first and reaches to 1060.
     expect(both(1100)).toBeCloseTo(300 + 200 - 1, 3)
     expect(both(1050)).toBeCloseTo(3 * 300 + 200 - 1, 3)
+  })
+
+  it('goes without where pieces are of more kinds, or go over more repeats, than a cover has', () => {
+    const kinds = Array.from({ length: 41 }, (_, i) => matched(`${i}`, 600, 200 + i, 1))
+    expect(rows(700, 400, kinds.slice(1))).toBeGreaterThan(15_000)
+    expect(rows(700, 400, kinds)).toBe(0)
+    expect(rows(700, 1, [matched('a', 600, 200, 1)])).toBe(0)
   })
 
   it('by hand: two that start at other places of the repeat take no more than they need', () => {

@@ -20,6 +20,7 @@ interface Kind {
 
 /** Widths are counted in these steps. */
 const STEP_MM = 0.5
+const MOST_STEPS = 6000
 const PROVE_EVERY = 40
 /** What is not found by then is left: the search for lays wants the time. */
 const MOST_EXCHANGES = 600
@@ -42,7 +43,8 @@ export function* crossSections(instance: Instance, prove: (length: number) => vo
   if (rows.length > MOST_ROWS) return
   const capacity = instance.reachMm + instance.gap + 2 * ACCEPTED_OVERLAP_MM
   const counts = kinds.map((k) => k.count)
-  const patterns = patternsOn(rows, counts, capacity, STEP_MM)
+  const patterns = patternsOn(rows, counts, capacity, Math.max(STEP_MM, capacity / MOST_STEPS))
+  if (!patterns) return
   let best = 0
   const tell = (prices: Prices): void => {
     const positive = prices.map((p) => Math.max(0, p))

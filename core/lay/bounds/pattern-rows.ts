@@ -17,13 +17,33 @@ export function patternRowsLength(instance: Instance): number {
   return Math.max(0, ...groups.map((_, g) => rowsOfGroup(instance, g, repeat)))
 }
 
+/** Equal pieces of a group. */
+interface Kind {
+  readonly item: Item
+  readonly count: number
+}
+
+/** More kinds, corners or repeats to a piece than a cover has: such problems go without this bound, which is had at once. */
+const [MOST_KINDS, MOST_PLACES, MOST_REPEATS] = [40, 400, 100]
+
+function kindsIn({ items }: Instance, group: number): readonly Kind[] {
+  const kinds = new Map<string, Kind>()
+  for (const item of items) {
+    if (item.group !== group || item.along === null) continue
+    const key = `${item.postures.map((p) => `${p.shape.id} ${p.anchorX} ${p.anchorY}`).join()}/${item.across}/${item.along}`
+    kinds.set(key, { item, count: (kinds.get(key)?.count ?? 0) + 1 })
+  }
+  return [...kinds.values()]
+}
+
 function rowsOfGroup(instance: Instance, group: number, repeat: number): number {
-  const bound = instance.items.filter((i) => i.group === group && i.along !== null)
-  if (bound.length === 0) return 0
+  const bound = kindsIn(instance, group)
+  const tallest = Math.max(0, ...bound.flatMap((k) => k.item.postures.map((p) => p.shape.height)))
+  if (bound.length === 0 || bound.length > MOST_KINDS || tallest > MOST_REPEATS * repeat) return 0
   const phaseOf = (item: Item, p: Posture) => modulo(item.along! - p.anchorY, repeat)
   const places = [
     ...new Set(
-      bound.flatMap((item) =>
+      bound.flatMap(({ item }) =>
         item.postures.flatMap((p) =>
           p.shape.ring
             .filter((_, i) => i % 2 === 1)
@@ -32,6 +52,7 @@ function rowsOfGroup(instance: Instance, group: number, repeat: number): number 
       ),
     ),
   ].sort((a, b) => a - b)
+  if (places.length > MOST_PLACES) return 0
   const stretches = places.map((from, i) => {
     const to = i + 1 < places.length ? places[i + 1]! : places[0]! + repeat
     return { from, to, lines: linesAt(instance, bound, phaseOf, repeat, from, to) }
@@ -67,7 +88,7 @@ function reachOf(stretches: readonly Stretch[], repeat: number): number {
 /** So many lines at a place of the repeat are needed for what crosses them, between two corners of anything. */
 function linesAt(
   instance: Instance,
-  bound: readonly Item[],
+  bound: readonly Kind[],
   phaseOf: (item: Item, p: Posture) => number,
   repeat: number,
   from: number,
@@ -75,8 +96,9 @@ function linesAt(
 ): number {
   const hair = Math.min(1e-4, (to - from) / 4)
   if (to - from < 1e-3) return 0
-  const crossing = bound.map((item): Crossing => ({
+  const crossing = bound.map(({ item, count }): Crossing => ({
     item,
+    count,
     ways: item.postures.map((posture) => {
       const on: Span[] = []
       const { ring, height } = posture.shape
@@ -95,9 +117,8 @@ interface Span {
   readonly ends: readonly [from: number, to: number] | null
 }
 
-/** A piece, and for each way of turning it what it has on each of the lines that it crosses. */
-interface Crossing {
-  readonly item: Item
+/** Equal pieces, and for each way of turning them what one has on each of the lines that it crosses. */
+interface Crossing extends Kind {
   readonly ways: readonly { readonly posture: Posture; readonly on: readonly Span[] }[]
 }
 
@@ -125,7 +146,7 @@ function fewestLines(instance: Instance, crossing: readonly Crossing[]): number 
   const thresholds = taken.flat(2).flatMap((w) => [w, room - w + 1e-3])
   const lines = [0, room / 2, ...thresholds.filter((t) => t > 0 && t < room / 2)].map((t) => {
     const counted = (w: number) => (w > room - t + 1e-6 ? 1 : w < t - 1e-6 ? 0 : w / room)
-    return sum(taken.map((ways) => Math.min(...ways.map((way) => sum(way.map(counted))))))
+    return sum(taken.map((ways, i) => crossing[i]!.count * Math.min(...ways.map((way) => sum(way.map(counted))))))
   })
   return Math.ceil(Math.max(...lines) - 1e-6)
 }
@@ -135,7 +156,7 @@ function fewestLines(instance: Instance, crossing: readonly Crossing[]): number 
  * the repeat where any other may begin.
  */
 function waitBehind({ gap, repeatAcross }: Instance, own: Crossing, all: readonly Crossing[]): number {
-  if (repeatAcross === null || all.length < 2) return 0
+  if (repeatAcross === null) return 0
   const spans = (c: Crossing) =>
     c.ways.flatMap(({ posture, on }) =>
       on.map(({ ends }) => {
@@ -146,7 +167,7 @@ function waitBehind({ gap, repeatAcross }: Instance, own: Crossing, all: readonl
     )
   if (all.some((c) => spans(c).includes(null))) return 0
   const waits = all.flatMap((other) =>
-    other === own
+    other === own && own.count === 1
       ? []
       : spans(other).flatMap((next) => spans(own).map((last) => modulo(next![0] - last![1] - gap, repeatAcross))),
   )

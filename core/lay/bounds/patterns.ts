@@ -18,16 +18,19 @@ export interface Patterns {
   readonly work: number
 }
 
+/** Looks that take a twentieth of a second or so. */
+const MOST_WORK = 10_000_000
+
 /**
  * Patterns of what lies abreast on a capacity, widths counted in whole steps and rounded down: the dearest of them is
- * worth no less than the dearest true one.
+ * worth no less than the dearest true one. Null where one search would take too long to be stopped in time.
  */
 export function patternsOn(
   rows: readonly PricedRow[],
   counts: readonly number[],
   capacity: number,
   stepMm: number,
-): Patterns {
+): Patterns | null {
   const room = Math.floor(capacity / stepMm)
   const widths = rows.map((r) => Math.max(0, Math.floor(r.width / stepMm)))
   /** A stage for each copy that there can be room for. */
@@ -36,10 +39,12 @@ export function patternsOn(
     const least = Math.max(1, Math.min(...own.map((i) => widths[i]!)))
     return own.length === 0 ? [] : Array.from({ length: Math.min(count, Math.floor(room / least)) }, () => own)
   })
+  const work = stages.reduce((sum, own) => sum + own.length, 0) * room
+  if (work > MOST_WORK) return null
   const chosen = stages.map(() => new Int16Array(room + 1))
   const worth = new Float64Array(room + 1)
   return {
-    work: stages.reduce((sum, own) => sum + own.length, 0) * room,
+    work,
     dearest: (prices) => {
       worth.fill(0)
       stages.forEach((own, s) => {
