@@ -80,7 +80,6 @@ export {
   JoinPlaces,
   MakeUp,
   MOST_PANEL_PIECES,
-  MOST_RESERVE_MM,
   PanelJoins,
   PanelLayer,
   Piping,

@@ -10,6 +10,9 @@ export class ApiError extends Error {
   }
 }
 
+/** Whether a request got no answer: it may have arrived all the same. */
+export const isLost = (cause: unknown): boolean => cause instanceof ApiError && cause.problem === null
+
 /** Names this page to the server, so that it does not listen to itself. */
 export const PAGE_ID = Math.random().toString(36).slice(2, 12)
 

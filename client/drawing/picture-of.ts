@@ -18,7 +18,8 @@ export async function pictureOf(shown: HTMLCanvasElement): Promise<Blob> {
   return jpegOf(sheet.canvas, QUALITY, 'This picture cannot be kept by this browser.')
 }
 
-function penOn(width: number, height: number): CanvasRenderingContext2D {
+/** To draw on a canvas of its own. */
+export function penOn(width: number, height: number): CanvasRenderingContext2D {
   const canvas = document.createElement('canvas')
   canvas.width = width
   canvas.height = height

@@ -1,4 +1,4 @@
-import { jpegOf } from './picture-of.ts'
+import { jpegOf, penOn } from './picture-of.ts'
 
 const LONGEST_PX = 1600
 const QUALITY = 0.82
@@ -12,10 +12,9 @@ export async function smallerPhoto(file: File): Promise<Blob> {
   const picture = await createImageBitmap(file).catch(() => null)
   if (!picture) throw new Error(`${file.name} is no picture that can be shown. Nothing was kept.`)
   const by = Math.min(1, LONGEST_PX / Math.max(picture.width, picture.height))
-  const canvas = document.createElement('canvas')
-  canvas.width = Math.max(1, Math.round(picture.width * by))
-  canvas.height = Math.max(1, Math.round(picture.height * by))
-  canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height)
+  const [width, height] = [picture.width, picture.height].map((px) => Math.max(1, Math.round(px * by)))
+  const pen = penOn(width!, height!)
+  pen.drawImage(picture, 0, 0, width!, height!)
   picture.close()
-  return jpegOf(canvas, QUALITY, `${file.name} cannot be made smaller.`)
+  return jpegOf(pen.canvas, QUALITY, `${file.name} cannot be made smaller.`)
 }

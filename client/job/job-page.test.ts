@@ -5,7 +5,7 @@ import { planJob } from '../../core/plan/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
 import { benchJob, mediumBenchPart } from '../../core/testing/jobs.ts'
 import { withCount } from '../../core/typing/index.ts'
-import { nextTicket } from '../shelf/next-ticket.ts'
+import { nextTicket } from '../session/next-ticket.ts'
 import { differences } from './differences.ts'
 import { keyFigure, wasteWords } from './key-figures.ts'
 

@@ -1,6 +1,5 @@
-import { newAct } from '../api/http.ts'
+import { isLost, newAct } from '../api/http.ts'
 import { removePhoto, sendPhoto } from '../api/records.ts'
-import { isLost } from '../session/begun.ts'
 
 /** Where photos wait that were taken while the shop could not be reached, each under its job and its own id. */
 const LEFT_PHOTOS = 'left-photos'
@@ -30,10 +29,11 @@ async function keepPhoto(jobId: string, id: string, photo: Blob): Promise<boolea
   return true
 }
 
-/** Photos of a job that still wait here, by their ids, as addresses of this page. */
-export async function leftPhotos(jobId: string): Promise<ReadonlyMap<string, string>> {
-  const own = (await waiting()).filter((w) => w.jobId === jobId)
-  return new Map(await Promise.all(own.map(async (w) => [w.id, URL.createObjectURL(await w.photo())] as const)))
+/** A photo that still waits here; null for any other. */
+export async function leftPhoto(jobId: string, id: string): Promise<Blob | null> {
+  if (!('caches' in globalThis)) return null
+  const kept = await (await caches.open(LEFT_PHOTOS)).match(placeOf(jobId, id))
+  return kept ? kept.blob() : null
 }
 
 /** Sends what waits, one by one; what is not taken just now waits on. */

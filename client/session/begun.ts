@@ -1,7 +1,7 @@
 import { readJob, type Job, type JobSummary, type StoredJob } from '../../contract/index.ts'
-import { ApiError, newAct } from '../api/http.ts'
+import { isLost, newAct } from '../api/http.ts'
 import { createJobAs, listShelf, openJob, saveJob, type SaveAnswer } from '../api/jobs.ts'
-import { nextTicket } from '../shelf/next-ticket.ts'
+import { nextTicket } from './next-ticket.ts'
 import { dropText, keepText, keptKeys, keptText } from '../storage/browser-store.ts'
 import { sameJob } from './together.ts'
 
@@ -30,9 +30,6 @@ export async function beginTicket(job: Job, says: string): Promise<string> {
   return id
 }
 
-/** Whether a request got no answer: it may have arrived all the same. */
-export const isLost = (cause: unknown): boolean => cause instanceof ApiError && cause.problem === null
-
 export const begunIds = (): readonly string[] => keptKeys(ALL).map((key) => key.slice(ALL.length))
 
 /** As the shelf shows them, planned here. */
@@ -49,14 +46,14 @@ export async function begunTickets(): Promise<readonly JobSummary[]> {
 }
 
 /** A job of the shop; one that was begun here goes there first, or is opened from this browser. */
-export async function openBegun(id: string): Promise<StoredJob> {
+export async function openOrBegin(id: string): Promise<StoredJob> {
   const begun = readBegun(id)
   if (!begun) return openJob(id)
   return sendBegun(id).catch(() => ({ id, revision: 0, savedAt: begun.at, job: begun.job }))
 }
 
 /** Saves a job on top of what the edit was made on; what was made on revision 0 is begun in the shop first. */
-export async function saveBegun(id: string, job: Job, base: number, says: string): Promise<SaveAnswer> {
+export async function saveOrBegin(id: string, job: Job, base: number, says: string): Promise<SaveAnswer> {
   if (base > 0) return saveJob(id, job, base, says)
   const stored = await sendBegun(id)
   return sameJob(stored.job, job) ? { kind: 'saved', stored } : { kind: 'conflict', theirs: stored, hadArrived: false }

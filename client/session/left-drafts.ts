@@ -1,6 +1,6 @@
 import type { StoredJob } from '../../contract/index.ts'
 import { lookRound } from '../storage/page-alive.ts'
-import { openBegun } from './begun.ts'
+import { openOrBegin } from './begun.ts'
 import { draftsOf, readDraft, type Draft } from './draft.ts'
 import { settled } from './settled.ts'
 
@@ -9,7 +9,7 @@ export async function readForOpening(
   id: string,
 ): Promise<{ readonly left: Awaited<ReturnType<typeof leftOf>>; readonly stored: StoredJob }> {
   const left = await leftOf(id)
-  return { left, stored: await openBegun(id) }
+  return { left, stored: await openOrBegin(id) }
 }
 
 /** What pages that are gone left of a job, by where they kept it, each with what it really goes on from. */

@@ -1,4 +1,5 @@
-import { isLost, saveBegun } from './begun.ts'
+import { isLost } from '../api/http.ts'
+import { saveOrBegin } from './begun.ts'
 import type { Draft } from './draft.ts'
 
 /**
@@ -8,7 +9,7 @@ import type { Draft } from './draft.ts'
 export async function settled(id: string, draft: Draft): Promise<Draft> {
   const { sent } = draft
   if (!sent) return draft
-  const answer = await saveBegun(id, sent.job, sent.base, 'recovered edit').catch((cause: unknown) => {
+  const answer = await saveOrBegin(id, sent.job, sent.base, 'recovered edit').catch((cause: unknown) => {
     if (isLost(cause)) return null
     throw cause
   })

@@ -23,7 +23,7 @@ import AllowanceBookDialog from './AllowanceBookDialog.vue'
 import { findJobs, furnitureOf, type Order, type Wanted } from './find-jobs.ts'
 import JobTicket from './JobTicket.vue'
 import NewTicketDialog, { type Begun } from './NewTicketDialog.vue'
-import { nextTicket } from './next-ticket.ts'
+import { nextTicket } from '../session/next-ticket.ts'
 import RemindersDue from './RemindersDue.vue'
 import { startTitle } from './start-title.ts'
 

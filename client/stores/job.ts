@@ -5,8 +5,9 @@ import { applyEdit, partJob, type Edit, type JobEdit } from '../../core/job/inde
 import { keepingPlanner, planJob, planKey } from '../../core/plan/index.ts'
 import type { Plan } from '../../core/planned/index.ts'
 import { isOfOnePart, type Station } from '../../core/warning/index.ts'
+import { isLost } from '../api/http.ts'
 import { openJob } from '../api/jobs.ts'
-import { isLost, saveBegun } from '../session/begun.ts'
+import { saveOrBegin } from '../session/begun.ts'
 import { dropDraft, keepDraft } from '../session/draft.ts'
 import { readForOpening } from '../session/left-drafts.ts'
 import { outboxLetsGoOf, outboxRests, sendLeftDrafts } from '../session/outbox.ts'
@@ -91,7 +92,7 @@ export const useJob = defineStore('job', () => {
 
   async function send(sending: Sending): Promise<void> {
     const { id } = sending
-    const answer = await saveBegun(id, sending.job, sending.base, sending.says).catch((cause: Error) => cause)
+    const answer = await saveOrBegin(id, sending.job, sending.base, sending.says).catch((cause: Error) => cause)
     if (answer instanceof Error)
       return take(id, { kind: 'not-saved', sending, why: answer.message, isLost: isLost(answer) })
     return answer.kind === 'saved'

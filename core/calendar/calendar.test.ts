@@ -8,6 +8,7 @@ import {
   planCalendar,
   startedOn,
   weekdayOf,
+  weekFrom,
   type JobToPlan,
   type Task,
 } from './index.ts'
@@ -196,4 +197,11 @@ describe('any jobs', () => {
     const planned = planCalendar(jobs, calendar, TODAY)
     expect(planned.every((p) => p.finishesOn !== null)).toBe(true)
   })
+})
+
+it('a week begins where the shop says: the day after its last is its first again', () => {
+  // 2026-11-29 is a Sunday.
+  const begins = { monday: '2026-11-30', saturday: '2026-11-28', sunday: '2026-11-29' } as const
+  for (const [first, day] of Object.entries(begins) as [keyof typeof begins, string][])
+    expect(weekFrom(first), first).toEqual(Array.from({ length: 7 }, (_, i) => weekdayOf(dayNumber(day) + i)))
 })

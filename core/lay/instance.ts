@@ -19,6 +19,10 @@ export interface Item {
   readonly along: number | null
 }
 
+/** Items of one key may stand in for each other. */
+export const kindKey = ({ postures, group, across, along }: Item): string =>
+  `${postures.map((p) => `${p.shape.id} ${p.anchorX} ${p.anchorY}`).join()}/${group}/${across}/${along}`
+
 export interface Group {
   readonly name: string
   readonly across: number | null

@@ -28,6 +28,8 @@ export interface TypingLimits {
   readonly mostOverhangMm: number
   readonly leastGapMm: number
   readonly mostGapMm: number
+  readonly mostTies: number
+  readonly mostHandles: number
 }
 
 export type Typed =

@@ -2,8 +2,10 @@ import { parseLength } from '../units/index.ts'
 import { slotOf, valueOf } from '../seat/index.ts'
 import type { TypingContext } from './failure.ts'
 import { foamOf, foamOfFamily } from './names-alone.ts'
+import { spokenSlot } from './shape-edits.ts'
 
 const SIDE = '(front|back|left|right)'
+const ANGLE = String.raw`(\d[\d.]*)(?: ?(?:degrees?|deg|°))?`
 type Says = string | ((found: RegExpExecArray, context: TypingContext) => string | readonly string[])
 
 /** Whole phrases, and the lines of the grammar they stand for. */
@@ -58,10 +60,8 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     /^round(?:ed)? corners?[: ]+(\d.*)$|^corners? (?:rounded |round |radius )(\d.*)$|^corner radius[: ]+(\d.*)$|^(\d[\d./ ]*(?:mm|cm|in|")?) (?:round(?:ed)? corners|corner radius|radius)$/,
     (m) => `round ${m[1] ?? m[2] ?? m[3] ?? m[4]}`,
   ],
-  [
-    /^round(?:ed)? (front|back|left|right) corners?(?: (?:by|to))?[: ]+(\d.*)$|^round(?:ed)? corners? (?:at )?(front|back|left|right)(?: by)?[: ]+(\d.*)$/,
-    (m) => `round ${m[2] ?? m[4]} ${m[1] ?? m[3]}`,
-  ],
+  [new RegExp(`^round(?:ed)? ${SIDE} corners?(?: (?:by|to))?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
+  [new RegExp(`^round(?:ed)? corners? (?:at )?${SIDE}(?: by)?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
   [/^square corners?$|^no round(?:ed)? corners?$/, 'square'],
   [
     /^(\d+) (?:them|cushions?|pieces|off|seats?|chairs?|pads?)$|^x ?(\d+)$|^(?:how many|count|number)[: ]+(\d+)$/,
@@ -119,9 +119,10 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   [/^(?:touching|no gap)$/, 'gap 0'],
   [/^(?:squeeze|squeezed)(?: together)?(?: by)?[: ]+(\d.*)$/, (m) => `squeeze ${m[1]}`],
   [/^(?:clearance|free|leave)[: ]+(\d.*?)(?: free| clearance)?$/, (m) => `clearance ${m[1]}`],
+  [new RegExp(`^(?:lean|slope|rake)s? ${SIDE}(?: by)? ${ANGLE}$`), (m) => `lean ${m[2]} ${m[1]}`],
   [
-    /^(?:lean|slope|rake)s? (front|back|left|right)(?: by)? (\d[\d.]*)(?: ?(?:degrees?|deg|°))?$|^(front|back|left|right)(?: edge| side)? (?:leans|slopes|rakes)(?: (?:back|out|by))* (\d[\d.]*)(?: ?(?:degrees?|deg|°))?$/,
-    (m) => `lean ${m[2] ?? m[4]} ${m[1] ?? m[3]}`,
+    new RegExp(`^${SIDE}(?: edge| side)? (?:leans|slopes|rakes)(?: (?:back|out|by))* ${ANGLE}$`),
+    (m) => `lean ${m[2]} ${m[1]}`,
   ],
   [
     /^(\d[\d./ ]*(?:mm|cm|in|")?) (wider|narrower|deeper|shallower|thicker|thinner|longer|shorter)$/,
@@ -139,9 +140,16 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     (m) => `units ${{ inches: 'in', imperial: 'in', metric: 'mm' }[m[1] ?? m[2] ?? ''] ?? m[1] ?? m[2]}`,
   ],
   [/^(?:fabric|material|cover in|covered in|in)[: ]+([a-z ].*)$/, (m) => `cloth ${m[1]}`],
-  [/^add (?:\d+ )?(back|bolster|seat)s?(?: cushions?)?$|^(back|bolster)s$/, (m) => `part ${m[1] ?? m[2]}s`],
+  [
+    /^add (?:(\d+) )?(back|bolster|seat)s?(?: cushions?)?$/,
+    (m) => `part ${m[2]}s${m[1] === undefined ? '' : `: times ${m[1]}`}`,
+  ],
+  [/^(back|bolster)s$/, (m) => `part ${m[1]}s`],
   [/^bull ?nose(?:d)?(?: front)?$/, 'makeup waterfall'],
-  [/^box(?:ed)? (?:welt|piping|piped)$|^(?:piped|welted) box$/, 'pipe both'],
+  [
+    /^box(?:ed)? (?:welt|piping|piped)$|^(?:piped|welted) box$/,
+    (_, c) => (c.job?.makeUp.construction.kind === 'boxed' ? 'pipe both' : []),
+  ],
   [/^(\d[\d./ ]*(?:mm|cm|in|")?) foam$/, (m) => `thickness ${m[1]}`],
 ]
 
@@ -162,20 +170,11 @@ const GROWS = {
   thicker: ['thickness', 1],
   thinner: ['thickness', -1],
 } as const
-const SLOTS = {
-  width: ['width', 'length', 'near'],
-  length: ['length', 'width'],
-  depth: ['depth'],
-  thickness: ['thickness'],
-} as const
 
 /** `wider by 20`: from what it is now. */
 function byMore(word: string, by: string, { job }: TypingContext): readonly string[] {
   const [name, sign] = GROWS[word as keyof typeof GROWS]
+  const now = job && slotOf(job.seat, spokenSlot(name, job.seat) ?? '')
   const length = job && parseLength(by, job.units)
-  if (!length?.ok) return []
-  return SLOTS[name].flatMap((slot) => {
-    const now = slotOf(job!.seat, slot)
-    return now ? [`${slot === 'near' ? 'width' : slot} ${valueOf(now.dimension) + sign * length.value.mm} mm`] : []
-  })
+  return now && length?.ok ? [`${name} ${valueOf(now.dimension) + sign * length.value.mm} mm`] : []
 }

@@ -218,7 +218,7 @@ const CHANGES: readonly (readonly [string, string])[] = [
   ['round the front corners 60', 'round 60 front'],
   ['rounded corners at front 60 mm', 'round 60 mm front'],
   ['add a back', 'part backs'],
-  ['add two bolsters', 'part bolsters'],
+  ['add two bolsters', 'part bolsters: times 2'],
   ['bull nose', 'makeup waterfall'],
   ['box with welt', 'pipe both'],
   ['100 mm foam', 'thickness 100 mm'],
@@ -264,6 +264,12 @@ describe('what people type comes to a line of the grammar', () => {
     const job = { ...keepersBenchPart(), makeUp: usualMakeUp('lap-closed') }
     expect(taken(line, job)).not.toMatch(/^not understood/)
     expect(taken(phrase, job)).toBe(taken(line, job))
+  })
+
+  it('a piped box is piped, and nothing else is taken for one', () => {
+    const bench = keepersBenchPart()
+    expect(taken('box with welt', bench)).toBe(taken('pipe both', bench))
+    expect(taken('box with welt', { ...bench, makeUp: usualMakeUp('knife-edge') })).toMatch(/^not understood/)
   })
 
   it.each([

@@ -38,7 +38,30 @@ const LIKE = [
   'foot',
   'day',
 ].join('|')
-const THING = `(?:(?:${LIKE}) )*(?:cushions?|seats?|pads?|backs?|chairs?|mattress(?:es)?|kneelers?|squabs?|stools?|footstools?|hassocks?|toppers?|beds?|sofas?|box(?:es)?|berths?|bunks?|squares?|rectangles?)`
+const NOUNS = [
+  'cushions?',
+  'seats?',
+  'pads?',
+  'backs?',
+  'chairs?',
+  'mattress(?:es)?',
+  'kneelers?',
+  'squabs?',
+  'stools?',
+  'footstools?',
+  'hassocks?',
+  'toppers?',
+  'beds?',
+  'sofas?',
+  'box(?:es)?',
+  'berths?',
+  'bunks?',
+  'squares?',
+  'rectangles?',
+].join('|')
+const THING = `(?:(?:${LIKE}) )*(?:${NOUNS})`
+const ROUND_THING = '(?: (?:stools?|seats?|cushions?|pads?|hassocks?|chairs?))?'
+const CORNER_BENCH = '(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee))?'
 /** Long, and divided. */
 const BENCH =
   '(?:(?:window|long|church|garden) )*(?:bench(?: seat| cushion)?|window seat(?: cushion)?|settle|pew(?: cushion)?|banquette)'
@@ -72,7 +95,8 @@ export const SEATS: readonly SaySeat[] = [
   },
   (t) => {
     const [, count, thing = '', along, deep, thick] = found(
-      `${COUNT}(?:(${THING}|${BENCH})[:,]? )?(${SIZE}) ?(?:long|wide)[, x]+(${SIZE}) ?(?:deep|wide)[, x]+(${SIZE}) ?(?:thick|high|tall)`,
+      `${COUNT}(?:(${THING}|${BENCH})[:,]? )?` +
+        `(${SIZE}) ?(?:long|wide)[, x]+(${SIZE}) ?(?:deep|wide)[, x]+(${SIZE}) ?(?:thick|high|tall)`,
       t,
     )
     if (!along) return null
@@ -83,16 +107,13 @@ export const SEATS: readonly SaySeat[] = [
   },
   (t) => {
     const [, count, size, thick] = found(
-      `${COUNT}(?:round|circular|circle|disc)(?: (?:stools?|seats?|cushions?|pads?|hassocks?|chairs?))?[:,]? (${SIZE})(?: across| diameter| wide)?${DEEP}`,
+      `${COUNT}(?:round|circular|circle|disc)${ROUND_THING}[:,]? (${SIZE})(?: across| diameter| wide)?${DEEP}`,
       t,
     )
     return size && thick ? `disc ${inUnitOf(size, thick)} x ${thick.trim()} times ${count ?? 1}` : null
   },
   (t) => {
-    const [, count, size, thick] = found(
-      `(?:(\\d+) (?=\\d))?(${SIZE}) (?:round|circular)(?: (?:stools?|seats?|cushions?|pads?|chairs?))?${DEEP}`,
-      t,
-    )
+    const [, count, size, thick] = found(`(?:(\\d+) (?=\\d))?(${SIZE}) (?:round|circular)${ROUND_THING}${DEEP}`, t)
     return size && thick ? `disc ${inUnitOf(size, thick)} x ${thick.trim()} times ${count ?? 1}` : null
   },
   (t) => {
@@ -104,21 +125,23 @@ export const SEATS: readonly SaySeat[] = [
   },
   (t) => {
     const [, near, far, deep, thick] = found(
-      `(?:trapezium|trapezoid|taper(?:ed|ing)?)(?: ${THING})? (${SIZE})(?: ?(?:front|near|at front))?(?: to|,)? (${SIZE})(?: ?(?:back|far|at back))?,? (${SIZE}) deep,? (${SIZE}) thick`,
+      `(?:trapezium|trapezoid|taper(?:ed|ing)?)(?: ${THING})? ` +
+        `(${SIZE})(?: ?(?:front|near|at front))?(?: to|,)? (${SIZE})(?: ?(?:back|far|at back))?,? ` +
+        `(${SIZE}) deep,? (${SIZE}) thick`,
       t,
     )
     return near ? `taper ${[near, far, deep, thick].map((s) => s!.trim()).join(' x ')}` : null
   },
   (t) => {
     const [, legA, legB, deep, thick] = found(
-      `(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee))?[:,]? (${SIZE})\\s*x\\s*(${SIZE})\\s*x\\s*(${SIZE})\\s*x\\s*(${SIZE})`,
+      `${CORNER_BENCH}[:,]? (${SIZE})\\s*x\\s*(${SIZE})\\s*x\\s*(${SIZE})\\s*x\\s*(${SIZE})`,
       t,
     )
     return legA ? `corner ${[legA, legB, deep, thick].map((s) => s!.trim()).join(' x ')}` : null
   },
   (t) => {
     const [, legA, deepA, legB, deepB, thick] = found(
-      `(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee))?[:,]? (${SIZE})\\s*x\\s*(${SIZE}),? (${SIZE})\\s*x\\s*(${SIZE}),? (${SIZE}) thick`,
+      `${CORNER_BENCH}[:,]? (${SIZE})\\s*x\\s*(${SIZE}),? (${SIZE})\\s*x\\s*(${SIZE}),? (${SIZE}) thick`,
       t,
     )
     return legA && deepA!.trim() === deepB!.trim()

@@ -77,10 +77,14 @@ export const SHAPE_EDITS: Readonly<Record<string, Reader>> = {
 
 /** A dimension of the seat by the beginning of its name, and its readings. Null when no dimension is meant. */
 export function readDimension(word: string, rest: string, context: OpenJob): Answer | null {
-  const seat = context.job.seat
-  const spoken = Object.hasOwn(SPOKEN, word) ? SPOKEN[word]! : []
-  const named = spoken.find((slot) => slotsOf(seat).some((s) => s.slot === slot))
+  const named = spokenSlot(word, context.job.seat)
   return named ? putReadings(named, word, rest, context) : null
+}
+
+/** The slot that a word for a dimension means on this seat, if it has such a one. */
+export function spokenSlot(word: string, seat: Seat): string | undefined {
+  const spoken = Object.hasOwn(SPOKEN, word) ? SPOKEN[word]! : []
+  return spoken.find((slot) => slotsOf(seat).some((s) => s.slot === slot))
 }
 
 /** The words for dimensions, of whatever shape. */

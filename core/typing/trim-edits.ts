@@ -7,23 +7,23 @@ import { edit, fail, type Answer, type Reader } from './failure.ts'
 /** Words that sew something on, or leave it away. */
 export const TRIM_EDITS: Readonly<Record<string, Reader>> = {
   /** `ties`, `ties 3 front`, `ties none`. */
-  ties: (rest) =>
-    sewnOn('ties', rest, 'No ties', { ties: null }, (side = 'back', count = 2) => ({
+  ties: (rest, c) =>
+    sewnOn('ties', rest, c.limits.mostTies, 'No ties', { ties: null }, (side = 'back', count = 2) => ({
       ties: { ...USUAL_TIES, places: [{ at: 'edge', row: 'foot', side, count }] },
     })),
   /** `handles`, `handles 2 left`, `handles none`. */
-  handles: (rest) =>
-    sewnOn('handles', rest, 'No handles', { handles: null }, (side = 'right', count = 1) => ({
+  handles: (rest, c) =>
+    sewnOn('handles', rest, c.limits.mostHandles, 'No handles', { handles: null }, (side = 'right', count = 1) => ({
       handles: { ...USUAL_HANDLES, side, count },
     })),
 }
 
 type Side = (typeof SIDES)[number]
-const MOST = { ties: 8, handles: 6 } as const
 
 function sewnOn(
-  word: keyof typeof MOST,
+  word: 'ties' | 'handles',
   rest: string,
+  most: number,
   saysNone: string,
   none: Partial<Trims>,
   on: (side: Side | undefined, count: number | undefined) => Partial<Trims>,
@@ -34,7 +34,7 @@ function sewnOn(
   const [all, number, name] = /^(\d+)?\s*([a-z]+)?$/.exec(rest.trim().toLowerCase()) ?? []
   const side = SIDES.find((s) => s === name)
   const count = number === undefined ? undefined : Number(number)
-  if (all === undefined || (name !== undefined && !side) || (count !== undefined && (count < 1 || count > MOST[word])))
-    return fail({ code: 'pattern', word, example: `${word} 2 back, or ${word} none (1 to ${MOST[word]} of them)` })
+  if (all === undefined || (name !== undefined && !side) || (count !== undefined && (count < 1 || count > most)))
+    return fail({ code: 'pattern', word, example: `${word} 2 back, or ${word} none (1 to ${most} of them)` })
   return trim(`${count ?? ''} ${word}${side ? ` at the ${side}` : ''}`.trim(), on(side, count))
 }

@@ -1,7 +1,8 @@
 import { patternRowsLength } from './pattern-rows.ts'
 import type { Instance } from '../instance.ts'
 import type { Posture } from '../shape.ts'
-import { ROUNDING_MM } from '../tolerances.ts'
+import { ACCEPTED_OVERLAP_MM, ROUNDING_MM } from '../tolerances.ts'
+import { linesTaken, type WidePieces } from './wide-pieces.ts'
 
 export type BoundName =
   | 'area'
@@ -75,29 +76,15 @@ function sidesBound({ items, hasSides }: Instance): Bound {
   }
 }
 
-/**
- * Boxes wider than the width less t leave no room beside them for anything as wide as t, so they
- * count with the whole width; boxes narrower than t count with nothing, the rest with their own
- * width. (A dual feasible function; the best of all t is taken.)
- */
+/** Boxes by what may lie beside them; other shapes are left to what lies abreast. */
 function widePiecesBound(instance: Instance): Bound {
   const width = usable(instance)
   const boxes = instance.items
-    .map((i) => i.postures.filter((p) => p.shape.width <= width + 0.05))
+    .map((i) => i.postures.filter((p) => p.shape.width <= width + ACCEPTED_OVERLAP_MM))
     .filter((ps) => ps.length > 0 && ps.every((p) => p.shape.isBox))
-  const thresholds = new Set<number>([width / 2])
-  for (const postures of boxes)
-    for (const { shape } of postures)
-      for (const t of [shape.width, width - shape.width])
-        if (t > 0 && t <= width / 2) thresholds.add(Math.round(t * 1e4) / 1e4)
-  let best = 0
-  for (const t of thresholds) {
-    const counted = (w: number) => (w > width - t + 0.06 ? width : w < t - 1e-3 ? 0 : w)
-    const total = boxes.reduce(
-      (sum, postures) => sum + Math.min(...postures.map((p) => p.shape.height * counted(p.shape.width))),
-      0,
-    )
-    best = Math.max(best, total / width)
-  }
-  return { name: 'wide pieces', length: best }
+    .map((ps): WidePieces => ({
+      count: 1,
+      ways: ps.map(({ shape }) => [{ width: shape.width - ACCEPTED_OVERLAP_MM, on: shape.height }]),
+    }))
+  return { name: 'wide pieces', length: linesTaken(boxes, width + 2 * ACCEPTED_OVERLAP_MM) }
 }

@@ -1,9 +1,10 @@
-import type { Instance, Item } from '../instance.ts'
+import { kindKey, type Instance, type Item } from '../instance.ts'
 import { modulo } from '../intervals.ts'
 import type { Ring } from '../convex-parts.ts'
 import type { Posture } from '../shape.ts'
-import { ACCEPTED_MATCH_MM, ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
+import { ACCEPTED_MATCH_MM, ACCEPTED_OVERLAP_MM, ROUNDING_MM } from '../tolerances.ts'
 import { spansAt } from './profile.ts'
+import { linesTaken, type WidePieces } from './wide-pieces.ts'
 
 /**
  * Pieces that are matched along the roll start at their places in the repeat and nowhere else. On the lines across the
@@ -23,14 +24,14 @@ interface Kind {
   readonly count: number
 }
 
-/** More kinds, corners or repeats to a piece than a cover has: such problems go without this bound, which is had at once. */
+/** More kinds, corners or repeats to a piece than a cover has go without this bound, which is had at once. */
 const [MOST_KINDS, MOST_PLACES, MOST_REPEATS] = [40, 400, 100]
 
 function kindsIn({ items }: Instance, group: number): readonly Kind[] {
   const kinds = new Map<string, Kind>()
   for (const item of items) {
     if (item.group !== group || item.along === null) continue
-    const key = `${item.postures.map((p) => `${p.shape.id} ${p.anchorX} ${p.anchorY}`).join()}/${item.across}/${item.along}`
+    const key = kindKey(item)
     kinds.set(key, { item, count: (kinds.get(key)?.count ?? 0) + 1 })
   }
   return [...kinds.values()]
@@ -132,23 +133,16 @@ function spanBetween(ring: Ring, low: number, high: number): Span {
   return { width: Math.max(0, ends[1] - ends[0]), ends }
 }
 
-/**
- * Lines as wide as the cloth that all this goes on. What is wider than the cloth less t leaves no room beside it for
- * anything as wide as t: it counts a whole line, what is narrower than t nothing, the rest its share; of all t, and of
- * the ways a piece may be turned, what proves most and takes least.
- */
+/** Lines as wide as the cloth that all this goes on. */
 function fewestLines(instance: Instance, crossing: readonly Crossing[]): number {
-  const spared = instance.gap - ACCEPTED_OVERLAP_MM
   const waits = crossing.map((c) => waitBehind(instance, c, crossing))
-  const taken = crossing.map(({ ways }, i) => ways.map(({ on }) => on.map((s) => s.width + spared + waits[i]!)))
-  const room = instance.reachMm + instance.gap + 2 * ACCEPTED_OVERLAP_MM + Math.max(0, ...waits)
-  // A hair more than what a wide one leaves.
-  const thresholds = taken.flat(2).flatMap((w) => [w, room - w + 1e-3])
-  const lines = [0, room / 2, ...thresholds.filter((t) => t > 0 && t < room / 2)].map((t) => {
-    const counted = (w: number) => (w > room - t + 1e-6 ? 1 : w < t - 1e-6 ? 0 : w / room)
-    return sum(taken.map((ways, i) => crossing[i]!.count * Math.min(...ways.map((way) => sum(way.map(counted))))))
+  const pieces = crossing.map(({ count, ways }, i): WidePieces => {
+    const beside = instance.gap - ACCEPTED_OVERLAP_MM + waits[i]!
+    return { count, ways: ways.map((way) => way.on.map((s) => ({ width: s.width + beside, on: 1 }))) }
   })
-  return Math.ceil(Math.max(...lines) - 1e-6)
+  // What is last on its line waits for nothing.
+  const room = instance.reachMm + instance.gap + 2 * ACCEPTED_OVERLAP_MM + Math.max(0, ...waits)
+  return Math.ceil(linesTaken(pieces, room) - ROUNDING_MM)
 }
 
 /**

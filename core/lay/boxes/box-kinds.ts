@@ -1,4 +1,4 @@
-import type { Instance } from '../instance.ts'
+import { kindKey, type Instance } from '../instance.ts'
 import type { Posture } from '../shape.ts'
 import { ROUNDING_MM } from '../tolerances.ts'
 
@@ -18,7 +18,7 @@ export function kindsOf({ items, gap }: Instance): readonly BoxKind[] {
   const byKey = new Map<string, BoxKind & { members: number[] }>()
   items.forEach((item, i) => {
     const { postures, group, across, along } = item
-    const key = `${postures.map((p) => `${p.shape.id} ${p.anchorX} ${p.anchorY}`).join()}/${group}/${across}/${along}`
+    const key = kindKey(item)
     const known = byKey.get(key)
     if (known) known.members.push(i)
     else

@@ -176,9 +176,9 @@ function point(event: PointerEvent): void {
 }
 const NEAR_MM = 28
 
-/** As they are turned now, for the customer. */
 const isKeeping = ref(false)
 const kept = ref('')
+/** As they are turned now, for the customer. */
 async function keep(): Promise<void> {
   isKeeping.value = true
   try {

@@ -1,0 +1,30 @@
+import { ROUNDING_MM } from '../tolerances.ts'
+
+/** Equal pieces, and for each way of turning them how wide they are on how much of the roll, or on how many lines. */
+export interface WidePieces {
+  readonly count: number
+  readonly ways: readonly (readonly { readonly width: number; readonly on: number }[])[]
+}
+
+/**
+ * Of lines across the cloth, `room` wide, how many (or how much of the roll) pieces take at the least. What is wider than
+ * the room less t leaves nothing beside it for anything as wide as t: it counts whole, what is narrower than t counts
+ * nothing, the rest its share. (A dual feasible function; of all t, and of the ways a piece may be turned, what proves
+ * most and takes least.)
+ */
+export function linesTaken(pieces: readonly WidePieces[], room: number): number {
+  // A hair more than what a wide one leaves: that much goes beside it.
+  const widths = pieces.flatMap(({ ways }) =>
+    ways.flatMap((way) => way.flatMap((w) => [w.width, room - w.width + HAIR])),
+  )
+  const thresholds = new Set([0, room / 2, ...widths.filter((t) => t > 0 && t < room / 2)])
+  const taken = [...thresholds].map((t) => {
+    const counted = (w: number) => (w > room - t + ROUNDING_MM ? 1 : w < t - ROUNDING_MM ? 0 : w / room)
+    const least = ({ ways }: WidePieces) =>
+      Math.min(...ways.map((way) => way.reduce((sum, { width, on }) => sum + on * counted(width), 0)))
+    return pieces.reduce((sum, p) => sum + p.count * least(p), 0)
+  })
+  return Math.max(0, ...taken)
+}
+
+const HAIR = 1e-3
