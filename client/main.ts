@@ -10,6 +10,9 @@ import { useElement } from './ui/element.ts'
 import { tellMissingPart } from './stores/trouble.ts'
 import './styles/tokens.css'
 import './styles/base.css'
+import './styles/paper.css'
+import './styles/parts.css'
+import './styles/devices.css'
 
 addEventListener('vite:preloadError', tellMissingPart)
 const app = createApp(App)

@@ -266,6 +266,14 @@ describe('what people type comes to a line of the grammar', () => {
     expect(taken(phrase, job)).toBe(taken(line, job))
   })
 
+  it('front corners are the near ones, back corners the far ones', () => {
+    const rounded = (line: string) =>
+      Object.keys((JSON.parse(taken(line, keepersBenchPart())) as PartJob).seat.corners).toSorted()
+    expect(rounded('round the front corners 60')).toEqual(['near left', 'near right'])
+    expect(rounded('rounded corners at back 60')).toEqual(['far left', 'far right'])
+    expect(rounded('round left corners 60')).toEqual(['far left', 'near left'])
+  })
+
   it('a piped box is piped, and nothing else is taken for one', () => {
     const bench = keepersBenchPart()
     expect(taken('box with welt', bench)).toBe(taken('pipe both', bench))

@@ -13,11 +13,9 @@ export interface WidePieces {
  * most and takes least.)
  */
 export function linesTaken(pieces: readonly WidePieces[], room: number): number {
-  // A hair more than what a wide one leaves: that much goes beside it.
-  const widths = pieces.flatMap(({ ways }) =>
-    ways.flatMap((way) => way.flatMap((w) => [w.width, room - w.width + HAIR])),
-  )
-  const thresholds = new Set([0, room / 2, ...widths.filter((t) => t > 0 && t < room / 2)])
+  // Between two widths nothing comes to count less: t may as well be the next of them, or half the room.
+  const narrow = pieces.flatMap(({ ways }) => ways.flatMap((way) => way.map((w) => w.width)))
+  const thresholds = new Set([room / 2, ...narrow.filter((w) => w > 0 && w < room / 2)])
   const taken = [...thresholds].map((t) => {
     const counted = (w: number) => (w > room - t + ROUNDING_MM ? 1 : w < t - ROUNDING_MM ? 0 : w / room)
     const least = ({ ways }: WidePieces) =>
@@ -26,5 +24,3 @@ export function linesTaken(pieces: readonly WidePieces[], room: number): number 
   })
   return Math.max(0, ...taken)
 }
-
-const HAIR = 1e-3
