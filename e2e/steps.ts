@@ -55,3 +55,39 @@ export const keepLay = (page: Page) =>
     if (await keep.isVisible()) await keep.click({ timeout: 3000 })
     await expect(page.getByRole('button', { name: 'Kept with the job' })).toBeVisible({ timeout: 3000 })
   }).toPass()
+
+/** What stands outside the page without a place to scroll it in, and choices whose words do not fit into them. */
+export const cutOff = (page: Page) =>
+  page.evaluate(() => {
+    const words = (e: Element) => `${e.tagName.toLowerCase()} ${(e.textContent ?? '').trim().slice(0, 40)}`
+    const outside = [...document.querySelectorAll('body *')].flatMap((e) => {
+      const box = e.getBoundingClientRect()
+      if (box.width === 0 || box.right <= innerWidth + 2 || e.closest('svg')) return []
+      for (let p = e.parentElement; p; p = p.parentElement)
+        if (/auto|scroll|hidden/.test(getComputedStyle(p).overflowX)) return []
+      return [words(e)]
+    })
+    const choices = [
+      ...document.querySelectorAll<HTMLElement>('button, [role="radio"], .el-radio-button__inner, .stop'),
+    ]
+    const clipped = choices.filter((e) => e.offsetParent && e.scrollWidth > e.clientWidth + 1).map(words)
+    return [...outside, ...clipped]
+  })
+
+const STATIONS = ['Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill', 'Measure']
+
+/** Looks at every page of every station, once it stands still: a drawing that grew for ever was found so. */
+export async function atEveryPage(page: Page, look: (where: string) => Promise<void>): Promise<void> {
+  for (const name of STATIONS) {
+    await station(page, name)
+    const pages = page.getByRole('radiogroup', { name: /^Page of / }).locator('label')
+    await expect(page.locator('.spine .here')).toContainText(name)
+    await page.waitForTimeout(400)
+    const count = Math.max(1, await pages.count())
+    for (let at = 0; at < count; at++) {
+      if (at > 0) await pages.nth(at).tap({ timeout: 5000 })
+      await page.waitForTimeout(250)
+      await look(`${name}, page ${at + 1}`)
+    }
+  }
+}

@@ -267,7 +267,7 @@ a {
 
 .hours input {
   width: 44px;
-  min-height: 32px;
+  min-height: var(--small-target);
   padding: 0 4px;
   text-align: center;
 }

@@ -50,7 +50,7 @@ const isFitted = computed(() => props.zoom.factor.value === 1)
 
 button {
   min-width: 32px;
-  min-height: 30px;
+  min-height: var(--small-target);
   padding: 2px 8px;
 }
 </style>

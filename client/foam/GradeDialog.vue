@@ -234,6 +234,6 @@ async function keep(): Promise<void> {
   display: inline-flex;
   gap: 6px;
   align-items: center;
-  min-height: 32px;
+  min-height: var(--small-target);
 }
 </style>

@@ -269,7 +269,7 @@ main {
 }
 
 /* On a phone the page scrolls as one; what is typed stays in reach of the thumb. */
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .job-page {
     height: auto;
     min-height: 100%;

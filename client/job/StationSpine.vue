@@ -129,7 +129,7 @@ const rows = computed(() =>
 }
 
 /* On a phone a strip that scrolls, the station in hand in its middle. */
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .spine {
     display: flex;
     overflow-x: auto;

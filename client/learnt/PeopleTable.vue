@@ -84,7 +84,7 @@ section {
 
 td input {
   width: 70px;
-  min-height: 32px;
+  min-height: var(--small-target);
   text-align: right;
 }
 

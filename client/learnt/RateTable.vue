@@ -68,7 +68,7 @@ section {
 
 input {
   width: 70px;
-  min-height: 32px;
+  min-height: var(--small-target);
   text-align: right;
 }
 

@@ -193,7 +193,7 @@ const station = computed(
 }
 
 .hands .plain-button {
-  min-height: 32px;
+  min-height: var(--small-target);
   padding: 2px 9px;
   font-size: 14px;
 }

@@ -133,7 +133,7 @@ const begin = () =>
   color: var(--rust);
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .field-row {
     grid-template-columns: minmax(0, 1fr);
   }

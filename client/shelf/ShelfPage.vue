@@ -332,7 +332,7 @@ main {
   color: var(--rust);
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .shelf {
     height: auto;
     min-height: 100%;

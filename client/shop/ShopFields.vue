@@ -112,7 +112,7 @@ textarea.text {
   resize: vertical;
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .field-row {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -43,7 +43,7 @@ label {
   position: relative;
   display: inline-flex;
   align-items: center;
-  min-height: 34px;
+  min-height: calc(var(--target) - 2px);
   padding: 2px 13px;
   border-left: 1px solid #d9cdb6;
   cursor: pointer;

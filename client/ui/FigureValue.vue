@@ -84,7 +84,7 @@ const change = computed(() => {
 <style scoped>
 .figure {
   white-space: nowrap;
-  min-height: 32px;
+  min-height: var(--small-target);
   padding: 2px 4px;
   border: 0;
   border-bottom: 1px dotted var(--ink-soft);
@@ -131,7 +131,7 @@ const change = computed(() => {
   align-items: center;
   gap: 12px;
   border-top: 1px solid var(--paper-edge);
-  min-height: 34px;
+  min-height: var(--small-target);
 }
 
 .working p {

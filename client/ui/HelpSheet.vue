@@ -65,7 +65,7 @@ function tryOut(line: string): void {
 }
 
 .example button {
-  min-height: 30px;
+  min-height: var(--small-target);
   padding: 0;
   border: 0;
   background: none;

@@ -55,7 +55,7 @@ nav a {
   color: var(--ink);
   text-decoration: none;
   padding: 6px 11px;
-  min-height: 34px;
+  min-height: var(--small-target);
   border-bottom: 3px solid transparent;
 }
 

@@ -54,7 +54,7 @@ main :deep(section.sheet > h2) {
   margin-bottom: 6px;
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .shop-page {
     height: auto;
     min-height: 100%;

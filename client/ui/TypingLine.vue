@@ -207,7 +207,7 @@ input::placeholder {
 
 .offered button {
   white-space: nowrap;
-  min-height: 32px;
+  min-height: var(--small-target);
 }
 
 output {
@@ -219,7 +219,7 @@ output.failed {
   color: var(--rust);
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .typing-line {
     position: sticky;
     bottom: 0;

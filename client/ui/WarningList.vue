@@ -71,7 +71,7 @@ em {
 }
 
 button {
-  min-height: 28px;
+  min-height: var(--small-target);
   padding: 2px 8px;
   font-size: 14px;
 }

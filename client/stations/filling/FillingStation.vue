@@ -62,7 +62,7 @@ const isStoppedHere = computed(() => jobs.warningsAt('filling').some((w) => w.le
 
 <style scoped>
 /* On a phone section and chart stand below each other, each as high as it needs. */
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .station > .drawing {
     height: auto;
   }
@@ -76,6 +76,16 @@ const isStoppedHere = computed(() => jobs.warningsAt('filling').some((w) => w.le
   .drawing :deep(.chart) {
     flex: none;
     height: 200px;
+  }
+
+  .drawing :deep(.half) {
+    flex: none;
+    height: 250px;
+  }
+
+  .drawing :deep(.canvas) {
+    flex: none;
+    height: 300px;
   }
 }
 </style>

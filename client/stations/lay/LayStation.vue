@@ -242,7 +242,7 @@ const gapWords = computed(() => {
   color: var(--rust);
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .lay-station,
   .wide {
     display: flex;

@@ -198,7 +198,7 @@ h2 {
   }
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .lists {
     grid-template-columns: minmax(0, 1fr);
     height: auto;

@@ -92,7 +92,7 @@ const panels = computed(() => (plan.value ? (design.chosen?.cover.panels ?? []).
 }
 
 summary {
-  min-height: 32px;
+  min-height: var(--small-target);
   cursor: pointer;
 }
 </style>

@@ -21,6 +21,6 @@ label {
   display: inline-flex;
   align-items: center;
   gap: 6px;
-  min-height: 28px;
+  min-height: var(--small-target);
 }
 </style>

@@ -268,7 +268,7 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
   display: inline-flex;
   align-items: center;
   gap: 6px;
-  min-height: 32px;
+  min-height: var(--small-target);
 }
 
 .results th {

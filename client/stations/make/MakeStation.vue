@@ -174,7 +174,7 @@ progress {
   min-height: 220px !important;
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .make .drawing {
     height: auto;
     overflow: visible !important;

@@ -50,7 +50,7 @@ button {
   grid-template-columns: 20px 1fr auto;
   gap: 9px;
   align-items: center;
-  min-height: 34px;
+  min-height: var(--small-target);
   padding: 3px 8px;
   border: 0;
   border-top: 1px solid var(--paper-edge);

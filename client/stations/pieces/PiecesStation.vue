@@ -228,7 +228,7 @@ const made = computed(() => (jobs.plan?.kind === 'worked' ? orderFaults(jobs.who
 
 .seams button {
   width: 100%;
-  min-height: 32px;
+  min-height: var(--small-target);
   text-align: left;
   border: 0;
   background: none;

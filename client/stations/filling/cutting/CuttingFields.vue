@@ -341,7 +341,7 @@ const saveOrder = () =>
   display: flex;
   gap: 8px;
   align-items: center;
-  min-height: 34px;
+  min-height: var(--small-target);
 }
 
 .join,

@@ -220,6 +220,6 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
 
 details summary {
   cursor: pointer;
-  min-height: 32px;
+  min-height: var(--small-target);
 }
 </style>

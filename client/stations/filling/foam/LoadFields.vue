@@ -288,7 +288,7 @@ const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
 
 details summary {
   cursor: pointer;
-  min-height: 32px;
+  min-height: var(--small-target);
 }
 
 .own {

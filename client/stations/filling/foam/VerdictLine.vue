@@ -107,7 +107,7 @@ const dip = (strain: number) => `M3 3 Q ${WIDE / 2 - 1} ${13 + 2 * strain * (TAL
   color: var(--rust);
 }
 
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .verdict {
     flex-direction: column;
     align-items: flex-start;

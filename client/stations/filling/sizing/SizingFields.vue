@@ -227,7 +227,7 @@ function measure(): void {
   display: inline-flex;
   align-items: center;
   gap: 5px;
-  min-height: 34px;
+  min-height: var(--small-target);
 }
 
 .reason {

@@ -205,7 +205,7 @@ function setUse(use: OldBody['use']): void {
   display: inline-flex;
   gap: 7px;
   align-items: center;
-  min-height: 34px;
+  min-height: var(--small-target);
 }
 
 .field-row {

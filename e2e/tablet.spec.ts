@@ -1,0 +1,49 @@
+import { expect, test } from './own-shop.ts'
+import { atEveryPage, cutOff, figure, saved, start, station } from './steps.ts'
+
+/** As low as a thing may be that a finger taps, less the line round it. */
+const FINGER_PX = 41.5
+
+for (const [held, viewport] of [
+  ['upright', { width: 768, height: 1024 }],
+  ['flat', { width: 1024, height: 768 }],
+] as const)
+  test.describe(`on a tablet held ${held}`, () => {
+    test.use({ viewport, hasTouch: true, isMobile: true })
+
+    test('every page of every station stands within it, no choice is clipped, what is tapped is a finger high', async ({
+      page,
+    }) => {
+      test.setTimeout(180_000)
+      await start(page, 'bench 2236 x 468 x 75 in 3')
+      await atEveryPage(page, async (where) => {
+        const width = await page.evaluate(() => document.documentElement.scrollWidth)
+        expect(width, where).toBeLessThanOrEqual(viewport.width)
+        expect(await cutOff(page), where).toEqual([])
+        const low = await page
+          .locator('.plain-button:visible, .choice-buttons label:visible')
+          .evaluateAll(
+            (all, least) => all.filter((e) => e.getBoundingClientRect().height < least).map((e) => e.textContent),
+            FINGER_PX,
+          )
+        expect(low, where).toEqual([])
+      })
+    })
+
+    test('a seat is measured, its zip put elsewhere, and a step ticked', async ({ page }) => {
+      await start(page, 'seat 620 x 540 x 100')
+      await page.getByLabel('Width', { exact: true }).tap()
+      await page.getByLabel('Width', { exact: true }).fill('655')
+      await page.keyboard.press('Enter')
+      await expect(figure(page, 'Cushion width')).toContainText('655')
+      await station(page, 'Make-up')
+      const closes = page.getByRole('radiogroup', { name: 'At the' })
+      await closes.getByText('Left', { exact: true }).tap()
+      await expect(closes.getByRole('radio', { name: 'Left' })).toBeChecked()
+      await station(page, 'Make')
+      await page.getByRole('button', { name: 'Yes', exact: true }).tap()
+      await page.getByRole('button', { name: 'Done', exact: true }).tap()
+      await expect(page.getByText(/^2 of \d+ done/)).toBeVisible()
+      await saved(page)
+    })
+  })
