@@ -12,17 +12,19 @@ export interface Facets {
   readonly triangles: readonly (readonly [number, number, number])[]
 }
 
-/** A patch for drawing, its curves within about `fineMm` of the true surface. */
-export function facetsOf(patch: Patch, fineMm: number): Facets {
+/** A patch for drawing, its curves within about `fineMm` of the true surface, no facet larger than `mostMm` square. */
+export function facetsOf(patch: Patch, fineMm: number, mostMm = Infinity): Facets {
   const outline = flatten(patch.outline, fineMm)
   const { minX, minY, maxX, maxY } = boxOf(outline)
-  const [across, up] =
+  const [bentAcross, bentUp] =
     patch.bend === 'flat'
       ? [1, 1]
       : [
           slicesOf(patch, minX, maxX, (v, m) => ({ x: v, y: m }), (minY + maxY) / 2, fineMm),
           slicesOf(patch, minY, maxY, (v, m) => ({ x: m, y: v }), (minX + maxX) / 2, fineMm),
         ]
+  const across = Math.max(bentAcross, Math.ceil((maxX - minX) / mostMm))
+  const up = Math.max(bentUp, Math.ceil((maxY - minY) / mostMm))
   const [flat, triangles]: [Point[], [number, number, number][]] = [[], []]
   for (let i = 0; i < across; i++) {
     for (let j = 0; j < up; j++) {

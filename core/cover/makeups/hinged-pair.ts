@@ -135,14 +135,17 @@ function pairPanel(
   }
 }
 
-/** Seat lying, back standing behind it; each pocket filled like a pillow. */
+/** A block rounds its cover off within this share of its thickness from the seam. */
+const BLOCK_ROUND = 0.6
+
+/** Seat lying, back standing behind it; each pocket filled by its block. */
 function hingedPatches({ solid, construction }: RecipeInput<'hinged-pair'>, face: 1 | -1): readonly Patch[] {
   const [width, t] = [solid.width.value, solid.thickness.value]
   const w = width + t
   const panel = face > 0 ? 'top-plate' : 'bottom-plate'
   const pocket = (from: number, depth: number): { outline: Outline; place: Patch['place'] } => {
     const own = rectangle(w, depth + t)
-    const place = pillowPlace(own, { width, depth, thickness: t }, face)
+    const place = pillowPlace(own, { width, depth, thickness: t, reachMm: t * BLOCK_ROUND }, face)
     return { outline: own.map((p) => at(p.x, p.y + from)), place: (p) => place(at(p.x, p.y - from)) }
   }
   const seat = pocket(0, solid.depth.value)

@@ -9,6 +9,8 @@ export interface PillowBox {
   readonly width: number
   readonly depth: number
   readonly thickness: number
+  /** How far from its seam it is as high as it gets: a block fills it to the edge. Without it, as a pillow. */
+  readonly reachMm?: number
 }
 
 /**
@@ -20,7 +22,7 @@ export function pillowPlace(outline: Outline, box: PillowBox, face: 1 | -1): (p:
   const points = flatten(outline, 0.5)
   const { minX, minY, maxX, maxY } = boxOf(outline)
   const [scaleX, scaleY] = [box.width / (maxX - minX), box.depth / (maxY - minY)]
-  const reach = Math.max(box.thickness * 0.9, Math.min(maxX - minX, maxY - minY) * 0.34)
+  const reach = box.reachMm ?? Math.max(box.thickness * 0.9, Math.min(maxX - minX, maxY - minY) * 0.34)
   return (p) => {
     const inside = Math.min(1, Math.max(0, distanceFromEdge(points, p) - LIP_MM) / reach)
     const up = (box.thickness / 2) * Math.sqrt(1 - (1 - inside) ** 2)

@@ -1,23 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import {
-  AmbientLight,
-  Box3,
-  Color,
-  DirectionalLight,
-  Group,
-  Mesh,
-  PerspectiveCamera,
-  Raycaster,
-  Scene,
-  Vector2,
-  Vector3,
-  WebGLRenderer,
-} from 'three'
+import { Box3, Color, Group, Mesh, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { pieceId } from '../../../../core/cloth/index.ts'
-import { clothFor, pipedPairs, seamPath, type Cover } from '../../../../core/cover/index.ts'
+import { clothFor, pipedPairs, seamPath, type Cover, type Patch } from '../../../../core/cover/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
@@ -25,11 +12,15 @@ import { useLay } from '../../../stores/lay.ts'
 import { useSeam } from '../../../stores/seam.ts'
 import { washed } from '../../../../core/pattern/index.ts'
 import { clothTexture, type ClothTexture } from './cloth-texture.ts'
+import { crownOf } from './crown.ts'
+import { floorUnder } from './floor.ts'
 import { inScene, lambert, patchMesh, pipingMeshes, seamMesh } from './scene-parts.ts'
 import { setPicture } from '../../../../core/job/index.ts'
 import { pictureOf } from '../../../drawing/picture-of.ts'
 import { addPhoto } from '../../../offline/left-photos.ts'
+import { softPatch, type SoftPatch } from './soft-patch.ts'
 import { standing, type Standing } from './standing.ts'
+import { lights, seatUnder } from './surroundings.ts'
 
 /** All cushions of the job standing together as they will sit, in their cloth as the lay cuts it. */
 const jobs = useJob()
@@ -53,10 +44,8 @@ const camera = new PerspectiveCamera(32, 1, 10, 40_000)
 const all = new Group()
 const marked = new Group()
 const textures = new Map<string, ClothTexture>()
-scene.add(all, marked, new AmbientLight('#ffffff', 1.7))
-const sun = new DirectionalLight('#fff6e4', 2.1)
-sun.position.set(-0.6, 1.4, 0.9)
-scene.add(sun)
+const around = new Group()
+scene.add(all, marked, around, lights())
 
 /** Drawn when something moved, never on its own. */
 function draw(): void {
@@ -66,21 +55,25 @@ function draw(): void {
 
 function build(): void {
   clear(all)
+  clear(around)
   textures.forEach(({ texture }) => texture.dispose())
   textures.clear()
+  const soft = new Map<Patch, SoftPatch>()
   for (const stands of standing(plan.value)) {
     const { cushion, design: own, part } = stands
     const cord = lambert({ color: new Color(clothFor(own.part.cloth, 'piping').ground).multiplyScalar(0.72) })
     const group = groupAt(stands)
     group.userData = { cushion, part: part.part.letter }
+    const crown = crownOf(own.filling)
     for (const patch of own.cover.patches) {
       const panel = own.cover.panels.find((p) => p.id === patch.panel)!
       if (panel.cloth === 'lining') continue
       const cloth = clothFor(own.part.cloth, panel.cloth)
       const texture = textures.get(cloth.id) ?? clothTexture(washed(cloth), lays.of(cloth.id))
       textures.set(cloth.id, texture)
+      if (!soft.has(patch)) soft.set(patch, softPatch(patch, crown))
       const mesh = patchMesh(
-        patch,
+        soft.get(patch)!,
         panel,
         pieceId({ part: part.prefix, cushion, layer: 'cover', panel: panel.id }),
         lays.of(cloth.id),
@@ -100,8 +93,11 @@ function build(): void {
       const seam = own.cover.seams.find((s) => s.letter === c.seam)
       for (const pair of seam?.pairs ?? []) group.add(seamMesh(seamPath(own.cover, [pair], 8), 2.2, zip))
     }
+    if (stands.tiltRad === 0 && stands.z === 0) group.add(seatUnder(stands))
     all.add(group)
   }
+  scene.updateMatrixWorld()
+  around.add(floorUnder(all))
   markLit()
 }
 
@@ -139,7 +135,7 @@ function clear(group: Group): void {
 }
 
 /** Left free round the cushions. */
-const SPARE = 1.2
+const SPARE = 1.08
 
 function frameAll(): void {
   const box = new Box3().setFromObject(all)
@@ -195,14 +191,15 @@ async function keep(): Promise<void> {
 
 onMounted(() => {
   try {
-    renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: false, alpha: true, preserveDrawingBuffer: true })
+    renderer = new WebGLRenderer({ canvas: canvas.value!, antialias: false, alpha: true })
   } catch {
     fault.value = 'This browser cannot draw in space: the view of one cushion works without.'
     return
   }
   controls = new OrbitControls(camera, renderer.domElement)
+  controls.maxPolarAngle = Math.PI * 0.49
   controls.addEventListener('change', draw)
-  controls.addEventListener('start', () => sharpen(1))
+  controls.addEventListener('start', () => sharpen(TURNING))
   controls.addEventListener('end', () => sharpen(STILL))
   renderer.setPixelRatio(STILL)
   build()
@@ -210,7 +207,8 @@ onMounted(() => {
   frameAll()
   draw()
 })
-/** While it turns it is drawn plainly, to keep up without a graphics card; at rest twice as fine. */
+/** While it turns it is drawn coarsely, to keep up without a graphics card; at rest twice as fine. */
+const TURNING = 0.8
 const STILL = 2
 function sharpen(ratio: number): void {
   renderer?.setPixelRatio(ratio)
@@ -229,6 +227,7 @@ onBeforeUnmount(() => {
   cancelAnimationFrame(wanted)
   clear(all)
   clear(marked)
+  clear(around)
   textures.forEach(({ texture }) => texture.dispose())
   controls?.dispose()
   renderer?.dispose()

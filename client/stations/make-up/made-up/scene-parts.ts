@@ -1,7 +1,7 @@
 import {
-  BufferAttribute,
   BufferGeometry,
   CatmullRomCurve3,
+  Float32BufferAttribute,
   Mesh,
   MeshLambertMaterial,
   TubeGeometry,
@@ -10,47 +10,51 @@ import {
 } from 'three'
 import type { Lay } from '../../../../contract/index.ts'
 import {
-  facetsOf,
   seamPath,
   spaceBetween,
   type Cover,
   type Panel,
-  type Patch,
   type SeamPair,
   type Space,
 } from '../../../../core/cover/index.ts'
 import { clothPoint, onCloth } from '../../../drawing/seen-cover.ts'
 import type { ClothTexture } from './cloth-texture.ts'
-
-/** Curves are drawn within this of the true surface. */
-const FINE_MM = 1.2
+import type { SoftPatch } from './soft-patch.ts'
 
 /** A place of the cushion in the scene, where y is up and z comes towards the eye. */
 export const inScene = ({ x, y, z }: Space): Vector3 => new Vector3(x, z, -y)
 
-/** A patch with its cloth on it, as the lay cuts it. */
+/** A soft patch with its cloth on it, as the lay cuts it. */
 export function patchMesh(
-  patch: Patch,
+  { flat, space, normals, triangles }: SoftPatch,
   panel: Panel,
   piece: string,
   lay: Lay | null,
   cloth: ClothTexture,
   material: Material,
 ): Mesh {
-  const { flat, space, triangles } = facetsOf(patch, FINE_MM)
   const where = onCloth(lay, piece, panel)
-  const positions = new Float32Array(space.flatMap((p) => inScene(p).toArray()))
-  const uvs = new Float32Array(
-    flat.flatMap((p) => {
-      const q = clothPoint(p, where)
-      return [(q.x - cloth.start.across) / cloth.widthMm, (q.y - cloth.start.along) / cloth.lengthMm]
-    }),
-  )
+  const uvs = flat.flatMap((p) => {
+    const q = clothPoint(p, where)
+    return [(q.x - cloth.start.across) / cloth.widthMm, (q.y - cloth.start.along) / cloth.lengthMm]
+  })
   const geometry = new BufferGeometry()
-  geometry.setAttribute('position', new BufferAttribute(positions, 3))
-  geometry.setAttribute('uv', new BufferAttribute(uvs, 2))
+  geometry.setAttribute(
+    'position',
+    new Float32BufferAttribute(
+      space.flatMap((p) => inScene(p).toArray()),
+      3,
+    ),
+  )
+  geometry.setAttribute(
+    'normal',
+    new Float32BufferAttribute(
+      normals.flatMap((n) => inScene(n).toArray()),
+      3,
+    ),
+  )
+  geometry.setAttribute('uv', new Float32BufferAttribute(uvs, 2))
   geometry.setIndex(triangles.flat())
-  geometry.computeVertexNormals()
   return new Mesh(geometry, material)
 }
 
