@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { PDFDocument } from 'pdf-lib'
 import { expect, test } from './own-shop.ts'
+import { pick } from './steps.ts'
 
 /** What paper of a size leaves between margins of a centimetre, in CSS pixels: A4 upright, Letter upright, A4 flat. */
 const PAPERS = [
@@ -70,3 +72,18 @@ for (const [name, station, most] of [
     await expect(page.getByText('Lamp-room ticking').first()).toBeAttached()
     await onPaper(page, most)
   })
+
+test('labels go onto a gummed sheet from the first that is left', async ({ page }) => {
+  await openTicket(page, 'SL-07', 'lists')
+  await expect(page.getByText('24 labels on 3 sheets.')).toBeVisible()
+  await pick(page, 'Sheet of labels', '21 on A4, 63.5 x 38.1 mm')
+  await page.getByRole('textbox', { name: 'First label that is left' }).fill('19')
+  // Three on the first sheet, 21 on the next.
+  await expect(page.getByText('24 labels on 2 sheets.')).toBeVisible()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Labels as PDF' }).click(),
+  ])
+  const pdf = await PDFDocument.load(readFileSync(await file.path()))
+  expect(pdf.getPageCount()).toBe(2)
+})

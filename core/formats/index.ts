@@ -5,6 +5,8 @@ import { err, type Result } from '../result/index.ts'
 import { tracedOutline, type OutlineFault, type TracedOutline } from './outline-file.ts'
 import { readDxf } from './read-dxf.ts'
 export { dxfDanger } from './dxf-guard.ts'
+import type { SheetLabel } from './label-pdf.ts'
+import type { LabelSheet } from './label-sheets.ts'
 import type { LayDrawing } from './lay-drawing.ts'
 import type { Template } from './template-pdf.ts'
 import type { Page } from './template-tiles.ts'
@@ -30,6 +32,14 @@ export const templatePdf = async (template: Template, page: Page): Promise<Uint8
 
 export type { Template }
 export { fewestPages, PAGES, type Page } from './template-tiles.ts'
+export { LABEL_SHEETS, labelsOn, type LabelSheet } from './label-sheets.ts'
+/** Labels on sheets of gummed paper as a PDF. */
+export const labelPdf = async (
+  labels: readonly SheetLabel[],
+  sheet: LabelSheet,
+  firstFree: number,
+): Promise<Uint8Array> => (await import('./label-pdf.ts')).labelPdf(labels, sheet, firstFree)
+export type { SheetLabel }
 export { cutListCsv } from './cut-list-csv.ts'
 export { layDrawing, type LayDrawing } from './lay-drawing.ts'
 export { laySvg } from './lay-svg.ts'

@@ -2,8 +2,8 @@ import { PDFDocument, rgb, StandardFonts, type PDFPage } from 'pdf-lib'
 import { flatten, type Point } from '../outline/index.ts'
 import type { LayDrawing } from './lay-drawing.ts'
 import type { Page } from './template-tiles.ts'
+import { plain, PT } from './pdf-words.ts'
 
-const PT = 72 / 25.4
 const INK = rgb(0.13, 0.16, 0.17)
 const CHALK = rgb(0.16, 0.38, 0.56)
 const MARGIN_MM = 12
@@ -104,6 +104,3 @@ async function draw(
     })
   }
 }
-
-/** The standard fonts know Latin letters alone. */
-const plain = (text: string): string => text.replace(/[^\x20-\x7e\xa0-\xff]/g, '?')

@@ -18,6 +18,7 @@ import {
 } from 'pdf-lib'
 import { flatten, turnedBy, type Outline, type Point } from '../outline/index.ts'
 import { fewestPages, MARGIN_MM, OVERLAP_MM, type Page, type Tile, type Tiling } from './template-tiles.ts'
+import { plain, PT } from './pdf-words.ts'
 
 export interface Template {
   readonly title: string
@@ -30,7 +31,6 @@ export interface Template {
   readonly notes: readonly string[]
 }
 
-const PT = 72 / 25.4
 const INK = rgb(0.13, 0.16, 0.17)
 const SOFT = rgb(0.45, 0.45, 0.43)
 export const TEST_SQUARE_MM = 100
@@ -178,6 +178,3 @@ function line(page: PDFPage, points: readonly Point[], width: number, dash: read
     stroke(),
   )
 }
-
-/** The standard fonts know Latin letters alone. */
-const plain = (text: string): string => text.replace(/[^\x20-\x7e\xa0-\xff]/g, '?')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { instanceOf, lowerBound } from '../../../core/lay/index.ts'
-import { blockLabels, buyingList, keptList } from '../../../core/lists/index.ts'
+import { blockLabels, buyingList, coverLabels, keptList } from '../../../core/lists/index.ts'
 import { partName } from '../../../core/job/index.ts'
 import { cushionCount } from '../../../core/planned/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
@@ -14,6 +14,7 @@ import LeftOut from '../../ui/LeftOut.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
 import CoverLabels from './CoverLabels.vue'
+import LabelSheets from './LabelSheets.vue'
 import CutTable from './CutTable.vue'
 import QrCode from './QrCode.vue'
 import StockTaking from './StockTaking.vue'
@@ -50,6 +51,9 @@ const labels = computed(() => {
     (l) => only.value === '' || designs[l.design]!.part.letter === only.value,
   )
 })
+const covers = computed(() =>
+  plan.value ? coverLabels(plan.value, jobs.whole!).filter((l) => only.value === '' || l.part === only.value) : [],
+)
 const print = () => window.print()
 </script>
 
@@ -110,7 +114,8 @@ const print = () => window.print()
           </li>
         </ul>
       </section>
-      <CoverLabels :plan="plan" :only="only" />
+      <CoverLabels :labels="covers" />
+      <LabelSheets v-if="labels.length + covers.length > 0" :blocks="labels" :covers="covers" />
     </div>
     <div class="sheet paper" tabindex="0" role="region" aria-label="Buying list">
       <h2>Buying list</h2>

@@ -1,17 +1,12 @@
 <script setup lang="ts">
-import { create } from 'qrcode'
 import { computed } from 'vue'
+import { squareCode } from '../../../core/square-code/index.ts'
 
 /** A square code that a phone reads. */
 const props = defineProps<{ text: string }>()
-const EDGE = 2
 const code = computed(() => {
-  const { modules } = create(props.text, { errorCorrectionLevel: 'M' })
-  const dots = Array.from({ length: modules.size * modules.size }, (_, i) => i).filter((i) => modules.data[i])
-  return {
-    size: modules.size + 2 * EDGE,
-    d: dots.map((i) => `M${(i % modules.size) + EDGE} ${Math.floor(i / modules.size) + EDGE}h1v1h-1z`).join(''),
-  }
+  const { size, dots } = squareCode(props.text)
+  return { size, d: dots.map(({ column, row }) => `M${column} ${row}h1v1h-1z`).join('') }
 })
 </script>
 
