@@ -12,6 +12,7 @@ import './styles/tokens.css'
 import './styles/base.css'
 import './styles/paper.css'
 import './styles/parts.css'
+import './styles/face.css'
 import './styles/devices.css'
 
 addEventListener('vite:preloadError', tellMissingPart)

@@ -382,3 +382,44 @@ test('what a stop asks to be measured goes into the plan when the maker says so'
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByLabel('Cloth width')).toHaveValue('1370')
 })
+
+test('a dark look where the system asks for one: words on every page can be read, paper stays light for print', async ({
+  page,
+}) => {
+  test.setTimeout(120_000)
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await bench(page)
+  const brightness = (selector: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((e) => {
+        const [r, g, b] = getComputedStyle(e)
+          .backgroundColor.match(/[\d.]+/g)!
+          .map(Number)
+        return (r! + g! + b!) / 3
+      })
+  expect(await brightness('.figures.sheet')).toBeLessThan(60)
+  expect(await brightness('.drawing.sheet')).toBeGreaterThan(180)
+  const readable = async (where: string) => {
+    const { violations } = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze()
+    expect(
+      violations.flatMap((v) => v.nodes.map((n) => `${n.target} ${n.any[0]?.message}`)),
+      where,
+    ).toEqual([])
+  }
+  for (const name of ['Measure', 'Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill']) {
+    await station(page, name)
+    await page.waitForTimeout(400)
+    await readable(name)
+  }
+  for (const path of ['/', '/calendar', '/foam', '/cloth', '/trims', '/learnt', '/records', '/shop']) {
+    await page.goto(path)
+    await page.waitForTimeout(500)
+    await readable(path)
+  }
+  await page.emulateMedia({ colorScheme: 'dark', media: 'print' })
+  expect(await page.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--ink'))).toBe(
+    '#22282c',
+  )
+})

@@ -44,7 +44,8 @@ const changes = computed(() => {
   return f?.change ?? (f?.sum.kind === 'figure' ? f.sum.figure.change : undefined)
 })
 const router = useRouter()
-const tick = 5
+/** A tape is held by a pin at each end. */
+const PIN_PX = 3
 function open(): void {
   if (props.editable) emit('edit')
   else if (changes.value) void focusField(router, jobs.id, changes.value)
@@ -61,8 +62,8 @@ function open(): void {
   >
     <path v-if="arc" :d="arc.d" />
     <line v-else :x1="x1" :y1="y1" :x2="x2" :y2="y2" />
-    <line :x1="x1 - tick" :y1="y1 + tick" :x2="x1 + tick" :y2="y1 - tick" />
-    <line :x1="x2 - tick" :y1="y2 + tick" :x2="x2 + tick" :y2="y2 - tick" />
+    <circle :cx="x1" :cy="y1" :r="PIN_PX" />
+    <circle :cx="x2" :cy="y2" :r="PIN_PX" />
     <text :transform="`translate(${middle.x} ${middle.y}) rotate(${slant}) translate(0 -6)`" text-anchor="middle">{{
       words
     }}</text>
@@ -75,6 +76,10 @@ path {
   fill: none;
   stroke: var(--ink-soft);
   stroke-width: 1;
+}
+
+circle {
+  fill: var(--ink-soft);
 }
 
 text {
@@ -95,6 +100,7 @@ text {
   stroke-width: 2.5;
 }
 
+.lit circle,
 .lit text {
   fill: var(--chalk);
 }

@@ -32,7 +32,7 @@ const lessons = computed(() => (jobs.job ? lessonsFor(jobs.id, jobs.job, others.
 li {
   padding: 7px 10px;
   border-left: 4px solid var(--brass);
-  background: #f4eee1;
+  background: var(--note);
   font-size: 15px;
   margin-bottom: 6px;
 }

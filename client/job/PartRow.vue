@@ -114,8 +114,8 @@ function add(as: Starter, says: string): void {
   align-items: center;
   gap: 6px;
   padding: 4px 14px;
-  background: #f1e7d3;
-  border-bottom: 1px solid #cdbfa3;
+  background: var(--row);
+  border-bottom: 1px solid var(--bar-edge);
 }
 
 .parts.single {
@@ -144,7 +144,7 @@ function add(as: Starter, says: string): void {
 }
 
 .part polygon {
-  fill: #e4d6b8;
+  fill: var(--shape);
   stroke: var(--ink);
 }
 
@@ -205,7 +205,7 @@ function add(as: Starter, says: string): void {
   min-height: var(--target);
   padding: 4px 12px;
   border: 0;
-  border-bottom: 1px solid #e3d8c3;
+  border-bottom: 1px solid var(--paper-edge);
   background: none;
   color: inherit;
   font: inherit;

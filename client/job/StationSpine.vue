@@ -66,13 +66,13 @@ const rows = computed(() =>
 .spine {
   display: grid;
   grid-template-columns: repeat(var(--stations), minmax(0, 1fr));
-  background: #e9dcc0;
-  border-top: 1px solid #cdbfa3;
+  background: var(--spine);
+  border-top: 1px solid var(--bar-edge);
   border-bottom: 3px solid var(--ink);
   /* The long rule let into the floor: a tick every 10 px, a longer one every 50. */
   background-image:
-    repeating-linear-gradient(90deg, #8c7c5c 0 1px, transparent 1px 50px),
-    repeating-linear-gradient(90deg, #b3a482 0 1px, transparent 1px 10px);
+    repeating-linear-gradient(90deg, var(--rule-long) 0 1px, transparent 1px 50px),
+    repeating-linear-gradient(90deg, var(--rule-short) 0 1px, transparent 1px 10px);
   background-size:
     100% 9px,
     100% 5px;
@@ -88,12 +88,12 @@ const rows = computed(() =>
   padding: 7px 9px 14px;
   color: var(--ink);
   text-decoration: none;
-  border-right: 1px solid #cdbfa3;
+  border-right: 1px solid var(--bar-edge);
   min-height: 66px;
 }
 
 .stop:hover {
-  background-color: rgb(255 255 255 / 35%);
+  background-color: var(--spine-over);
 }
 
 .stop.here {
@@ -103,7 +103,7 @@ const rows = computed(() =>
 
 .place {
   font-family: var(--slab);
-  color: #6b5c3c;
+  color: var(--spine-ink);
 }
 
 .title {

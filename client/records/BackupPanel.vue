@@ -110,7 +110,7 @@ li {
 
 .holds {
   padding: 6px 10px;
-  background: #f4eee1;
+  background: var(--note);
 }
 
 .failed {

@@ -45,7 +45,7 @@ label {
   align-items: center;
   min-height: calc(var(--target) - 2px);
   padding: 2px 13px;
-  border-left: 1px solid #d9cdb6;
+  border-left: 1px solid var(--paper-edge);
   cursor: pointer;
 }
 

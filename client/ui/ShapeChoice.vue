@@ -53,7 +53,7 @@ button.chosen {
 }
 
 path {
-  fill: #f3ecdf;
+  fill: var(--shape);
   stroke: var(--ink);
   stroke-width: 1.6;
 }

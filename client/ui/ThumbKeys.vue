@@ -67,8 +67,8 @@ function on(by: 1 | -1): void {
   gap: 6px;
   align-items: center;
   padding: 6px 8px;
-  background: #e3d8c3;
-  border-top: 1px solid #cdbfa3;
+  background: var(--bar);
+  border-top: 1px solid var(--bar-edge);
 }
 
 .fractions {

@@ -19,6 +19,6 @@ const reload = () => location.reload()
   margin: 0;
   padding: 8px 14px;
   background: var(--rust);
-  color: #fff;
+  color: var(--on-colour);
 }
 </style>

@@ -150,13 +150,13 @@ defineExpose({ focus: () => field.value?.focus(), put })
   align-items: center;
   gap: 14px;
   padding: 8px 14px;
-  background: #e3d8c3;
-  border-top: 1px solid #cdbfa3;
+  background: var(--bar);
+  border-top: 1px solid var(--bar-edge);
 }
 
 input {
   height: 38px;
-  border: 1px solid #a89a7d;
+  border: 1px solid var(--field-edge);
   border-radius: 3px;
   background: var(--field);
   padding: 0 12px;
@@ -166,7 +166,7 @@ input {
 }
 
 input::placeholder {
-  color: #6d706c;
+  color: var(--ink-soft);
 }
 
 /* Above the line, so that nothing under it moves. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Level } from '../../core/warning/index.ts'
 import { partName } from '../../core/job/index.ts'
 import { canBeMeant, warningKey, warningWords, type Warning } from '../../core/warnings/index.ts'
@@ -23,11 +23,17 @@ const overrule = (w: Warning) =>
     says: 'A doubt overruled',
     applyToJob: (job) => ({ ...job, meant: [...job.meant, warningKey(w)].slice(-500) }),
   })
+/** More notes than these fold into one line, so that the fields below stay in sight. */
+const FEW_NOTES = 2
+const areNotesShown = ref(false)
+const notes = computed(() => rows.value.filter(({ w }) => w.level === 'note'))
+const isFolded = computed(() => notes.value.length > FEW_NOTES && !areNotesShown.value)
+const shown = computed(() => (isFolded.value ? rows.value.filter(({ w }) => w.level !== 'note') : rows.value))
 </script>
 
 <template>
   <ul v-if="rows.length > 0" class="warnings">
-    <li v-for="({ w, words, part }, i) in rows" :key="i" :class="w.level">
+    <li v-for="({ w, words, part }, i) in shown" :key="i" :class="w.level">
       <strong>{{ NAMES[w.level] }}</strong>
       <span
         >{{ part }}{{ words.says }} <em v-if="words.cure">{{ words.cure }}</em></span
@@ -39,6 +45,11 @@ const overrule = (w: Warning) =>
         @click="overrule(w)"
       >
         It is meant so
+      </button>
+    </li>
+    <li v-if="notes.length > FEW_NOTES" class="note fold">
+      <button type="button" class="plain-button" :aria-expanded="!isFolded" @click="areNotesShown = !areNotesShown">
+        {{ isFolded ? `${notes.length} notes` : 'Fold the notes' }}
       </button>
     </li>
   </ul>
@@ -61,8 +72,12 @@ li {
   gap: 8px;
   padding: 7px 10px;
   border-left: 4px solid var(--paper-edge);
-  background: #f4eee1;
+  background: var(--note);
   font-size: 15px;
+}
+
+.fold {
+  display: block;
 }
 
 em {

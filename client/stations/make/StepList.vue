@@ -62,7 +62,7 @@ button {
 }
 
 button:hover {
-  background: #f4eee1;
+  background: var(--note);
 }
 
 button.here {
@@ -95,7 +95,7 @@ button.gate .box {
 .box.yes {
   background: var(--moss);
   border-color: var(--moss);
-  color: #fff;
+  color: var(--on-colour);
 }
 
 button.gate .box.yes {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { at, boxOf, onEdge, vertex, type Box, type Point } from '../../../core/outline/index.ts'
+import { at, boxOf, onEdge, outwardOn, vertex, type Box, type Point } from '../../../core/outline/index.ts'
 import { handlesOf, shapeSeat, type Handle } from '../../../core/seat/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
@@ -90,6 +90,14 @@ const corners = computed(() =>
   ),
 )
 
+/** Degrees by which the edge of a bow lies off level on the drawing. */
+function slantOf({ id }: Handle): number {
+  const edge = shaped.value!.bare.edges.findIndex((e) => id === `rise ${e.name}`)
+  if (edge < 0) return 0
+  const out = outwardOn(bare.value, edge, 0.5)
+  return 90 - (Math.atan2(out.y, out.x) * 180) / Math.PI
+}
+
 const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) =>
   emit('pick', { kind, name, x: p.x, y: p.y })
 const grab = (event: PointerEvent, h: Handle) =>
@@ -121,6 +129,12 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
       aria-label="The seat from above, to scale"
       @click.self="emit('pick', null)"
     >
+      <defs>
+        <radialGradient id="tack" cx="38%" cy="32%" r="75%">
+          <stop offset="0" class="tack-top" />
+          <stop offset="1" class="tack-rim" />
+        </radialGradient>
+      </defs>
       <text x="16" y="28" class="caption">
         The seat from above, front at the foot. Click an edge, corner or dimension; drag corners and bows.
       </text>
@@ -188,7 +202,12 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
         @pointerdown.prevent="grab($event, h)"
       >
         <circle v-if="h.kind === 'corner'" :cx="pixel(h.at).x" :cy="pixel(h.at).y" r="8" />
-        <path v-else :d="`M ${pixel(h.at).x - 7} ${pixel(h.at).y} l 7 -7 l 7 7 l -7 7 z`" />
+        <!-- A bow is pulled by a lens: it swells as the edge will. -->
+        <path
+          v-else
+          d="M -11 0 q 11 -11 22 0 q -11 11 -22 0 z"
+          :transform="`translate(${pixel(h.at).x} ${pixel(h.at).y}) rotate(${slantOf(h)})`"
+        />
         <title>{{ h.label }}: drag; click for more</title>
       </g>
       <text v-for="l in letters" :key="l.name" :x="l.x" :y="l.y" text-anchor="middle" class="letter">{{ l.name }}</text>
@@ -319,18 +338,35 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
   touch-action: none;
 }
 
-.handle circle,
+/* Corners are brass tacks, pulled where they should be. */
+.tack-top {
+  stop-color: #e6c878;
+}
+
+.tack-rim {
+  stop-color: var(--brass);
+}
+
+.handle circle {
+  fill: url('#tack');
+  stroke: #5d4613;
+  stroke-width: 1;
+}
+
 .handle path {
-  fill: var(--field);
-  stroke: var(--brass);
-  stroke-width: 2.5;
+  fill: var(--chalk-wash);
+  stroke: var(--chalk);
+  stroke-width: 1.6;
 }
 
 .handle.dragged circle,
-.handle.dragged path,
-.handle:hover circle,
-.handle:hover path {
+.handle:hover circle {
   fill: var(--brass);
+}
+
+.handle.dragged path,
+.handle:hover path {
+  fill: var(--chalk);
 }
 
 .guide {

@@ -13,6 +13,7 @@ import {
 } from '../../../core/outline/index.ts'
 import { isRow, frontSpan, settingName, topOf, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
 import { formatLength, type LengthUnit } from '../../../core/units/index.ts'
+import { placeNames } from './name-edges.ts'
 import { edgePath, svgPath, type Scale } from '../../drawing/use-scale.ts'
 
 /** From millimetres of the seat to pixels. */
@@ -53,16 +54,13 @@ export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit,
 const alone = (count: number, isNarrow: boolean): string =>
   count === 1 ? '' : isNarrow ? `× ${count}` : `${count} of these`
 
-/**
- * The edges by the tape, each with its name and what it meets, written inside the seat and off the middle, clear of
- * handles.
- */
+/** Shares of an edge at which its name may stand, the first that is free: off the middle, clear of handles. */
+const SPOTS = [0.3, 0.68, 0.2, 0.8] as const
+
+/** The edges by the tape, each with its name and what it meets, written inside the seat where it hides no other. */
 export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
   const { outline, edges } = shaped.bare
-  return edges.map((e, i) => {
-    const share = 0.3
-    const [spot, out] = [pixelOf(view, onEdge(outline, i, share)), outwardOn(outline, i, share)]
-    const inside = Math.abs(out.y) > 0.5 ? 14 : 8
+  const named = edges.map((e, i) => {
     // A hull in several arcs is named once, on its longest.
     const group = settingName(e.name)
     const alike = edges.flatMap((other, j) => (settingName(other.name) === group ? [j] : []))
@@ -72,15 +70,30 @@ export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
       e.meets === 'open' || e.meets === group ? '' : e.meets,
       e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`,
     ]
+    const isLevel = Math.abs(outwardOn(outline, i, 0.5).y) > 0.7
+    return {
+      words: edges.length <= MOST_NAMED && longest === i ? words.filter((w) => w !== '').join(', ') : '',
+      spots: SPOTS.map((share) => spotOf(outline, i, share, view)),
+      roomPx: isLevel ? edgeLength(outline, i) * view.k : null,
+    }
+  })
+  const places = placeNames(named)
+  return edges.map((e, i) => {
+    const place = places[i] ?? null
     return {
       ...e,
       d: edgePath(outline, i, view),
-      x: spot.x - out.x * inside,
-      y: spot.y + out.y * inside,
-      anchor: out.x > 0.5 ? 'end' : out.x < -0.5 ? 'start' : 'middle',
-      words: edges.length <= MOST_NAMED && longest === i ? words.filter((w) => w !== '').join(', ') : '',
+      ...named[i]!.spots[place ?? 0]!,
+      words: place === null ? '' : named[i]!.words,
     }
   })
+}
+
+function spotOf(outline: Outline, edge: number, share: number, view: View) {
+  const [spot, out] = [pixelOf(view, onEdge(outline, edge, share)), outwardOn(outline, edge, share)]
+  const inside = Math.abs(out.y) > 0.5 ? 14 : 8
+  const anchor = out.x > 0.5 ? ('end' as const) : out.x < -0.5 ? ('start' as const) : ('middle' as const)
+  return { x: spot.x - out.x * inside, y: spot.y + out.y * inside, anchor }
 }
 
 /** Letters or numbers at the corners, where tapes and tables speak of them. */
