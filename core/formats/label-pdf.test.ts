@@ -1,4 +1,4 @@
-import type { PDFRawStream} from 'pdf-lib';
+import type { PDFRawStream } from 'pdf-lib'
 import { decodePDFRawStream, PDFArray, PDFDocument, type PDFPage } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
 import { LABEL_SHEETS, labelPdf, labelsOn } from './index.ts'

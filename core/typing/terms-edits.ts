@@ -22,7 +22,7 @@ function due(rest: string, { today }: OpenJob): Answer {
   const text = rest.trim().toLowerCase()
   const set = (day: string | null): Answer =>
     edit({
-      says: day === null ? 'No day due' : `Due ${day}`,
+      says: day === null ? 'No day due' : `Due ${inWords(day)}`,
       apply: (job: PartJob) => ({ ...job, terms: { ...job.terms, dueOn: day } }),
     })
   if (/^(never|none|open)$/.test(text)) return set(null)
@@ -30,6 +30,13 @@ function due(rest: string, { today }: OpenJob): Answer {
   return day === null
     ? fail({ code: 'pattern', word: 'due', example: 'due friday, due in 2 weeks, due 12 december, due 2026-12-04' })
     : set(day)
+}
+
+/** 2026-12-04 as `Friday 4 December 2026`. */
+function inWords(day: string): string {
+  const date = new Date(`${day}T00:00:00Z`)
+  const capital = (word: string) => word[0]!.toUpperCase() + word.slice(1)
+  return `${capital(WEEKDAYS[date.getUTCDay()]!)} ${date.getUTCDate()} ${capital(MONTHS[date.getUTCMonth()]!)} ${date.getUTCFullYear()}`
 }
 
 const isoDay = (text: string): string | null =>

@@ -2,12 +2,13 @@
 import { computed, ref, watch } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
 import type { ClothLay, LaidPiece } from '../../../core/cloth/index.ts'
-import { sewnOutline, shortName } from '../../../core/cover/index.ts'
+import { sewnOutline } from '../../../core/cover/index.ts'
 import { onTheCloth, placementKey } from '../../../core/lay/index.ts'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import ClothPattern from '../../drawing/ClothPattern.vue'
 import DimensionLine from '../../drawing/DimensionLine.vue'
+import { labelsOf, tagFor } from './piece-tags.ts'
 import { useScale } from '../../drawing/use-scale.ts'
 import { useZoom } from '../../drawing/use-zoom.ts'
 import ZoomButtons from '../../drawing/ZoomButtons.vue'
@@ -79,7 +80,6 @@ const pieces = computed(() =>
     const box = boxOf(cut)
     const up = put(at(0, 1))
     const origin = put(at(0, 0))
-    const label = shortLabel(piece)
     return {
       key: placementKey(place),
       place,
@@ -88,16 +88,15 @@ const pieces = computed(() =>
       id: place.id,
       cut,
       sew: piece.of ? flatten(sewnOutline(piece.of.panel), DRAWN_MM).map(put) : null,
-      label,
       title: piece.name,
       centre: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
       pin: { x: box.minX + 9, y: (box.minY + box.maxY) / 2 },
-      fits: labelFit(box.maxX - box.minX, box.maxY - box.minY, label),
+      tag: tagFor(box.maxX - box.minX, box.maxY - box.minY, labelsOf(piece)),
       arrow: {
         dx: (up.x - origin.x) / scale.value.k,
         dy: (up.y - origin.y) / scale.value.k,
         from: 13,
-        length: label === '' ? 0 : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16),
+        length: !piece.of ? 0 : Math.min(26, (box.maxX - box.minX) / 2 - 16, (box.maxY - box.minY) / 2 - 16),
       },
       matched: piece.matched,
     }
@@ -105,15 +104,6 @@ const pieces = computed(() =>
 )
 /** Arcs are drawn as chords this near to them. */
 const DRAWN_MM = 0.5
-/** Level where the piece is wide enough for its label, else upright, else not at all. */
-function labelFit(width: number, height: number, label: string): 'level' | 'upright' | null {
-  const needs = label.length * 6.8 + 8
-  if (label === '') return null
-  if (width > needs && height > 15) return 'level'
-  return height > needs && width > 13 ? 'upright' : null
-}
-const shortLabel = ({ of, ticket }: LaidPiece): string =>
-  of ? [ticket, `${of.part}${of.cushion + 1}`, shortName(of.panel)].filter(Boolean).join(' ') : ''
 </script>
 
 <template>
@@ -193,19 +183,16 @@ const shortLabel = ({ of, ticket }: LaidPiece): string =>
           class="arrow"
           marker-end="url(#lay-arrow)"
         />
-        <g
-          v-if="p.fits"
-          :transform="`translate(${p.centre.x} ${p.centre.y}) rotate(${p.fits === 'upright' ? -90 : 0})`"
-        >
+        <g v-if="p.tag" :transform="`translate(${p.centre.x} ${p.centre.y}) rotate(${p.tag.isUpright ? -90 : 0})`">
           <rect
-            :x="-p.label.length * 3.4 - 3"
-            y="-8"
-            :width="p.label.length * 6.8 + 6"
-            height="16"
+            :x="-p.tag.wide / 2"
+            :y="-p.tag.size * 0.62"
+            :width="p.tag.wide"
+            :height="p.tag.size * 1.24"
             rx="2"
             class="tag"
           />
-          <text y="4.5" text-anchor="middle">{{ p.label }}</text>
+          <text :y="p.tag.size * 0.35" :font-size="p.tag.size" text-anchor="middle">{{ p.tag.words }}</text>
         </g>
         <circle v-if="p.isLocked" :cx="p.pin.x" :cy="p.pin.y" r="5" class="pin" />
       </g>
@@ -308,7 +295,6 @@ const shortLabel = ({ of, ticket }: LaidPiece): string =>
 }
 
 .piece text {
-  font-size: 12px;
   font-weight: 600;
 }
 
