@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
-import type { ClothLay, LaidPiece } from '../../../core/cloth/index.ts'
+import type { ClothLay } from '../../../core/cloth/index.ts'
 import { sewnOutline } from '../../../core/cover/index.ts'
 import { onTheCloth, placementKey } from '../../../core/lay/index.ts'
 import { at, boxOf, flatten, type Point } from '../../../core/outline/index.ts'
