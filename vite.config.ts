@@ -1,9 +1,10 @@
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
+import { templateWords } from './scripts/template-words.ts'
 
 export default defineConfig({
   root: 'client',
-  plugins: [vue()],
+  plugins: [vue({ template: { compilerOptions: { nodeTransforms: [templateWords] } } })],
   worker: { format: 'es' },
   optimizeDeps: { include: ['highs'] },
   build: { outDir: '../dist/client', emptyOutDir: true, chunkSizeWarningLimit: 900 },

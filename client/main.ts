@@ -4,6 +4,7 @@ import '@fontsource-variable/source-sans-3/wght.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { useLanguage } from './language/use-language.ts'
 import { keepForOffline } from './offline/kept.ts'
 import { router } from './router.ts'
 import { useElement } from './ui/element.ts'
@@ -17,6 +18,7 @@ import './styles/devices.css'
 
 addEventListener('vite:preloadError', tellMissingPart)
 const app = createApp(App)
+await useLanguage(app)
 app.use(createPinia())
 app.use(router)
 router.onError((error: Error) => {

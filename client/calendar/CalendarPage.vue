@@ -2,6 +2,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { listed, phrase } from '../../core/language/index.ts'
 import { Calendar, limits, type JobSummary, type Resource } from '../../contract/index.ts'
 import {
   dayName,
@@ -77,7 +78,7 @@ watch(
 const move = (id: string, day: string) =>
   attempt(async () => {
     const notBefore = day <= today.value ? null : day
-    await amendJob(id, (job) => ({ ...job, terms: { ...job.terms, notBefore } }), `not begun before ${day}`)
+    await amendJob(id, (job) => ({ ...job, terms: { ...job.terms, notBefore } }), phrase`not begun before ${day}`)
     await read()
   })
 const setOrdered = (id: string) =>
@@ -97,7 +98,7 @@ const change = (patch: Partial<Calendar>) =>
 function setHours(resource: Resource, day: number, event: Event): void {
   const n = Number((event.target as HTMLInputElement).value.replace(',', '.'))
   if (Number.isNaN(n) || n < 0 || n > 24)
-    return void (failed.value = `Hours of the ${PLACES[resource]} on ${WEEKDAYS[day]}: a number from 0 to 24 is wanted.`)
+    return void (failed.value = phrase`Hours of the ${PLACES[resource]} on ${WEEKDAYS[day]}: a number from 0 to 24 is wanted.`)
   void change({
     hours: { ...calendar.value.hours, [resource]: calendar.value.hours[resource].map((h, i) => (i === day ? n : h)) },
   })
@@ -106,7 +107,7 @@ function setNumber(key: 'foam' | 'cloth' | 'cureHours', event: Event): void {
   const n = Number((event.target as HTMLInputElement).value)
   const { max } = limits(key === 'cureHours' ? Calendar.shape.cureHours : Calendar.shape.leadDays.shape[key])
   if (!Number.isInteger(n) || n < 0 || n > max)
-    return void (failed.value = `A whole number from 0 to ${max} is wanted.`)
+    return void (failed.value = phrase`A whole number from 0 to ${max} is wanted.`)
   void change(key === 'cureHours' ? { cureHours: n } : { leadDays: { ...calendar.value.leadDays, [key]: n } })
 }
 const addHoliday = () => {
@@ -172,7 +173,7 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
       <section class="sheet" aria-label="Today">
         <h2>Today</h2>
         <p v-for="p in ordered" :key="p.id" class="fields-in-line">
-          <span>Order {{ p.orderToday.join(' and ') }} for {{ p.ticket }}</span
+          <span>Order {{ listed(p.orderToday, ' and ') }} for {{ p.ticket }}</span
           ><button type="button" class="plain-button" @click="setOrdered(p.id)">Ordered</button>
         </p>
         <p v-for="p in begun" :key="p.id">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../core/language/index.ts'
 import { computed, ref } from 'vue'
 import { dayName, dayNumber, MINUTES_A_DAY, weekdayOf, type PlannedJob } from '../../core/calendar/index.ts'
 import type { Calendar } from '../../contract/index.ts'
@@ -64,7 +65,7 @@ const lines = computed(() =>
         part: t.part,
         x: across(s.from),
         w: Math.max(2, across(s.to - 0.01) - across(s.from)),
-        says: `${PARTS[t.part]}, ${t.resource}`,
+        says: phrase`${PARTS[t.part]}, ${t.resource}`,
       })),
     ),
     flag: job.dueOn ? x((dayNumber(job.dueOn) + 1) * MINUTES_A_DAY) : null,

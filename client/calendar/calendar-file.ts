@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import type { JobSummary } from '../../contract/index.ts'
 import { dayName, dayNumber, type PlannedJob } from '../../core/calendar/index.ts'
 import { FOLLOW_UP_WORDS } from '../job/follow-up-words.ts'
@@ -12,7 +13,7 @@ export async function calendarFile(planned: readonly PlannedJob[], jobs: readonl
   const byId = new Map(jobs.map((j) => [j.id, j]))
   const name = (id: string) => {
     const job = byId.get(id)
-    return job ? `${job.ticket} ${job.title}` : id
+    return job ? phrase`${job.ticket} ${job.title}` : id
   }
   /** `to` is the last day of it. */
   const put = (id: string, summary: string, from: string, to: string, description = '') =>
@@ -25,19 +26,19 @@ export async function calendarFile(planned: readonly PlannedJob[], jobs: readonl
       ...(description ? { description } : {}),
     })
   for (const p of planned) {
-    if (p.startsOn && p.finishesOn) put(`${p.id}-made`, `${name(p.id)}: in work`, p.startsOn, p.finishesOn)
+    if (p.startsOn && p.finishesOn) put(`${p.id}-made`, phrase`${name(p.id)}: in work`, p.startsOn, p.finishesOn)
     if (p.dueOn)
       put(
         `${p.id}-due`,
-        `${name(p.id)}: due`,
+        phrase`${name(p.id)}: due`,
         p.dueOn,
         p.dueOn,
-        p.lateDays > 0 ? `planned ${p.lateDays} days late` : '',
+        p.lateDays > 0 ? phrase`planned ${p.lateDays} days late` : '',
       )
   }
   for (const job of jobs)
     for (const f of job.card.archivedOn === null ? job.card.followUps : [])
-      put(`${job.id}-${f.kind}-${f.day}`, `${name(job.id)}: ${FOLLOW_UP_WORDS[f.kind]}`, f.day, f.day)
+      put(phrase`${job.id}-${f.kind}-${f.day}`, `${name(job.id)}: ${FOLLOW_UP_WORDS[f.kind]}`, f.day, f.day)
   // Extensions of single programs are left out: whole days need none.
   return calendar.toString().replaceAll(/^X-MICROSOFT.*\r?\n/gm, '')
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { Cloth, JobSummary } from '../../contract/index.ts'
 import { repeatOf } from '../../core/pattern/index.ts'
 import { isOpen } from '../../core/card/index.ts'
@@ -34,7 +35,7 @@ const keptWords = ({ id }: Cloth) => {
     .flatMap((j) => j.card.needs.cloths.filter((c) => c.id === id).map((c) => ({ ticket: j.ticket, mm: c.mm })))
   return own.length === 0
     ? ''
-    : `, ${formatLengthWithUnit(
+    : phrase`, ${formatLengthWithUnit(
         own.reduce((sum, c) => sum + c.mm, 0),
         units.value,
       )} kept for ${own.map((c) => c.ticket).join(', ')}`
@@ -43,15 +44,15 @@ const repeatWords = (cloth: Cloth) => {
   const [across, along] = [repeatOf(cloth, 'across'), repeatOf(cloth, 'along')]
   const mm = (v: number) => formatLength(v, units.value)
   if (across !== null && along !== null)
-    return `repeat ${mm(across)} x ${mm(along)}${cloth.pattern.kind === 'motif' && cloth.pattern.halfDrop ? ', half-drop' : ''}`
-  if (across !== null) return `stripes along, repeat ${mm(across)}`
-  return along !== null ? `stripes across, repeat ${mm(along)}` : 'plain'
+    return phrase`repeat ${mm(across)} x ${mm(along)}${cloth.pattern.kind === 'motif' && cloth.pattern.halfDrop ? ', half-drop' : ''}`
+  if (across !== null) return phrase`stripes along, repeat ${mm(across)}`
+  return along !== null ? phrase`stripes across, repeat ${mm(along)}` : 'plain'
 }
 const supplyWords = ({ supply }: Cloth) =>
   supply.kind === 'to-buy'
     ? 'bought as needed'
     : supply.kind === 'length'
-      ? `${formatLengthWithUnit(supply.lengthMm, units.value)} in hand`
+      ? phrase`${formatLengthWithUnit(supply.lengthMm, units.value)} in hand`
       : 'remnant'
 </script>
 

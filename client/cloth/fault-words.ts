@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import type { Fault } from '../../contract/index.ts'
 
 const FIELDS: Readonly<Record<string, string>> = {
@@ -16,5 +17,5 @@ const FIELDS: Readonly<Record<string, string>> = {
 /** A fault of a cloth by the name its field has on screen. */
 export function clothFaultWords({ path, message }: Fault): string {
   const [, field = ''] = /^\$\.?(\w+)/.exec(path) ?? []
-  return `${FIELDS[field] ?? field} ${message}.`
+  return phrase`${FIELDS[field] ?? field} ${message}.`
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import type { Fault } from '../../contract/index.ts'
 
 const FIELDS: Readonly<Record<string, string>> = {
@@ -26,5 +27,5 @@ const FIELDS: Readonly<Record<string, string>> = {
 /** A fault of a grade or a piece of stock by the name its field has on screen. */
 export function faultWords({ path, message }: Fault): string {
   const [, field = ''] = /^\$\.?(\w+)/.exec(path) ?? []
-  return `${FIELDS[field] ?? field} ${message}.`
+  return phrase`${FIELDS[field] ?? field} ${message}.`
 }

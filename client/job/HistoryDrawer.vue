@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { RevisionSummary } from '../../contract/index.ts'
 import { listRevisions, openRevision } from '../api/jobs.ts'
 import { useJob } from '../stores/job.ts'
@@ -23,7 +24,7 @@ watch(
 /** An old revision comes back as a new one on top; nothing in between is lost. */
 async function restore(revision: number): Promise<void> {
   const old = await openRevision(jobs.id, revision)
-  jobs.edit({ says: `Back to revision ${revision}`, applyToJob: () => old.job })
+  jobs.edit({ says: phrase`Back to revision ${revision}`, applyToJob: () => old.job })
   emit('update:modelValue', false)
 }
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { MOST_BACK_LEAN_DEG, type Follows, type Part, type Pose } from '../../contract/index.ts'
 import { movePart, partName, removePart, USUAL_POSES, type Edit } from '../../core/job/index.ts'
 import { useJob } from '../stores/job.ts'
@@ -54,7 +55,7 @@ const move = (by: -1 | 1) =>
 function remove(): void {
   const { letter } = part.value
   emit('update:modelValue', false)
-  jobs.edit({ says: `Without ${partName(part.value)}`, applyToJob: (job) => removePart(job, letter) })
+  jobs.edit({ says: phrase`Without ${partName(part.value)}`, applyToJob: (job) => removePart(job, letter) })
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../core/language/index.ts'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job, JobSummary } from '../../contract/index.ts'
 import { addPart, partFrom, partJobs, partName } from '../../core/job/index.ts'
@@ -41,7 +42,7 @@ const choose = async (id: string) => {
 function take(letter: string): void {
   const part = partJobs(opened.value!).find((p) => p.letter === letter)!
   const name = part.name || opened.value!.title.slice(0, 60)
-  const says = `${name}, as on ${opened.value!.ticket}`
+  const says = phrase`${name}, as on ${opened.value!.ticket}`
   if (jobs.edit({ says, applyToJob: (job) => addPart(job, partFrom(job, part), name) }))
     jobs.look(jobs.whole!.parts.at(-1)!.letter)
   emit('update:modelValue', false)

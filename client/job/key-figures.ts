@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import { LOOSE_WORDS } from '../../core/filling/index.ts'
 import type { Job, Lay } from '../../contract/index.ts'
 import type { LaidPiece } from '../../core/cloth/index.ts'
@@ -25,8 +26,8 @@ export function keyFigure(
     const [first, ...others] = part.cushions.designs
     const { width, depth, thickness } = first!.solid
     return others.length === 0
-      ? `${part.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}`
-      : `${part.cushions.count} cushions of ${others.length + 1} shapes`
+      ? phrase`${part.cushions.count} of ${mm(width)} x ${mm(depth)} x ${mm(thickness)} ${unitName(job.units)}`
+      : phrase`${part.cushions.count} cushions of ${others.length + 1} shapes`
   }
   if (station === 'make-up' && part.kind === 'unworkable') return MAKE_UPS[makeUp.construction.kind].label.toLowerCase()
   if (plan.kind === 'unworkable' || (isOfOnePart(station) && part.kind === 'unworkable'))
@@ -35,22 +36,23 @@ export function keyFigure(
   switch (station) {
     case 'filling': {
       const { filling, work: ordered } = worked.part
-      if (ordered.kind === 'cover-only') return `${worked.cushions.count} that stay`
-      if (filling.kind === 'insert') return `${worked.cushions.count} ready-made`
+      if (ordered.kind === 'cover-only') return phrase`${worked.cushions.count} that stay`
+      if (filling.kind === 'insert') return phrase`${worked.cushions.count} ready-made`
       if (!plan.cutting || filling.kind === 'loose-fibre')
-        return `${worked.cushions.count} of ${filling.kind === 'loose-fibre' ? LOOSE_WORDS[filling.of] : 'foam'}`
+        return phrase`${worked.cushions.count} of ${filling.kind === 'loose-fibre' ? LOOSE_WORDS[filling.of] : 'foam'}`
       const count = plan.cutting.blocks.reduce((sum, block) => sum + block.count, 0)
-      if (plan.cutting.cutting.supply === 'cut-to-size') return `${count} block${count === 1 ? '' : 's'}, cut to size`
+      if (plan.cutting.cutting.supply === 'cut-to-size')
+        return phrase`${count} block${count === 1 ? '' : 's'}, cut to size`
       const sheets = plan.cutting.sheets.value
-      return `${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`
+      return phrase`${count} block${count === 1 ? '' : 's'}, ${sheets} sheet${sheets === 1 ? '' : 's'}`
     }
     case 'make-up':
       if (worked.part.work.kind === 'filling-only') return 'the cover stays'
-      return `${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}`
+      return phrase`${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}`
     case 'pieces': {
       const wrong = worked.designs.flatMap((d) => d.checks).filter((c) => c.faults.length > 0).length
       const panels = worked.designs.reduce((sum, d) => sum + d.cover.panels.length, 0)
-      return `${panels} panels, ${wrong === 0 ? '5 checks right' : `${wrong} checks wrong`}`
+      return phrase`${panels} panels, ${wrong === 0 ? '5 checks right' : phrase`${wrong} checks wrong`}`
     }
     case 'lay': {
       const [lay] = lays
@@ -58,8 +60,8 @@ export function keyFigure(
       const [main, ...others] = plan.cloth.lays
       if (!main) return 'nothing to lay'
       return others.length === 0
-        ? `${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.laidOn.widthMm)} waste`
-        : `${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`
+        ? phrase`${formatLengthWithUnit(lay.length, job.units)}, ${wasteWords(main.pieces, lay.length, main.laidOn.widthMm)} waste`
+        : phrase`${formatLengthWithUnit(lay.length, job.units)}, and ${others.length} other cloth${others.length === 1 ? '' : 's'}`
     }
     case 'lists': {
       const buying = buyingList(
@@ -67,20 +69,20 @@ export function keyFigure(
         plan,
         plan.cloth.lays.map((_, i) => ({ laidMm: lays[i]?.length ?? null, boundMm: 0 })),
       )
-      return buying.hasLay ? `${money(buying.total.value, job.currency)} of foam and cloth` : 'waits for a lay'
+      return buying.hasLay ? phrase`${money(buying.total.value, job.currency)} of foam and cloth` : 'waits for a lay'
     }
     case 'make': {
       const { done, of } = progressOf(workOrder(job, plan), job)
-      return `${done} of ${of} steps`
+      return phrase`${done} of ${of} steps`
     }
     case 'fit': {
       const fits = Object.values(job.fitting.fits)
       return fits.length === 0
         ? 'not fitted yet'
-        : `${fits.filter((f) => f.verdict === 'right').length} of ${cushionCount(plan)} sit right`
+        : phrase`${fits.filter((f) => f.verdict === 'right').length} of ${cushionCount(plan)} sit right`
     }
     case 'bill':
-      return job.terms.given ? `${money(job.terms.given.total, job.currency)} quoted` : job.terms.stage
+      return job.terms.given ? phrase`${money(job.terms.given.total, job.currency)} quoted` : job.terms.stage
     default:
       return station satisfies never
   }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { BenchHand } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
@@ -19,14 +20,14 @@ const keep = (change: (people: readonly BenchHand[]) => readonly BenchHand[]) =>
   })
 function setFactor(name: string, event: Event): void {
   const n = Number((event.target as HTMLInputElement).value.trim().replace(',', '.'))
-  if (!(n >= 0.5 && n <= 5)) return void (failed.value = `${name}: a number from 0.5 to 5 is wanted.`)
+  if (!(n >= 0.5 && n <= 5)) return void (failed.value = phrase`${name}: a number from 0.5 to 5 is wanted.`)
   void keep((people) => people.map((p) => (p.name === name ? { ...p, factor: n } : p)))
 }
 async function add(): Promise<void> {
   const name = newName.value.trim()
   if (name === '') return void (failed.value = 'A name is wanted.')
   if (shop.workshop.people.some((p) => p.name.toLowerCase() === name.toLowerCase()))
-    return void (failed.value = `${name} is there already.`)
+    return void (failed.value = phrase`${name} is there already.`)
   await keep((people) => [...people, { name, factor: BEGINNER }])
   newName.value = ''
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { WorkKind } from '../../contract/index.ts'
 import { ratesOf, WORK } from '../../core/making/index.ts'
 import { trimmed } from '../../core/units/index.ts'
@@ -15,7 +16,7 @@ function set(kind: WorkKind, event: Event): void {
   const text = (event.target as HTMLInputElement).value.trim()
   const n = text === '' ? Number.NaN : Number(text.replace(',', '.'))
   if (Number.isNaN(n) || n < 0 || n > 600)
-    return void (failed.value = `${WORK[kind].label}: minutes from 0 to 600 are wanted.`)
+    return void (failed.value = phrase`${WORK[kind].label}: minutes from 0 to 600 are wanted.`)
   void attempt(async () => {
     const { settings } = shop.lists!
     await shop.changeSettings({

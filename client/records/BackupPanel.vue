@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref, shallowRef } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { Backup, BackupContents } from '../../contract/index.ts'
 import { listBackups, lookIntoBackup, makeBackup, restoreBackup } from '../api/records.ts'
 import { useShop } from '../stores/shop.ts'
@@ -26,7 +27,7 @@ const KINDS: Readonly<Record<Backup['kind'], string>> = {
 }
 const make = () =>
   attempt(async () => {
-    done.value = `Made: ${moment((await makeBackup()).savedAt)}.`
+    done.value = phrase`Made: ${moment((await makeBackup()).savedAt)}.`
     await read()
   })
 const look = (backup: Backup) =>
@@ -40,7 +41,7 @@ const restore = (backup: Backup) =>
     try {
       const before = await restoreBackup(backup.name)
       looked.value = null
-      done.value = `The shop is as it was on ${moment(backup.savedAt)}. What was there until now is kept as the backup of ${moment(before.savedAt)}.`
+      done.value = phrase`The shop is as it was on ${moment(backup.savedAt)}. What was there until now is kept as the backup of ${moment(before.savedAt)}.`
       await shop.readAgain()
       await read()
     } finally {

@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import type { Job, StoredJob } from '../../contract/index.ts'
 import type { Draft, Sent } from './draft.ts'
 import { doneAgain, rebased, takenBack, withStep } from './history.ts'
@@ -67,7 +68,7 @@ export function transition(session: Session, event: SessionEvent): Stepped {
       return session.conflict ? quiet(session) : scheduled({ ...session, job: event.job }, session.says || event.says)
     case 'undone':
       if (session.past.at(-1) !== event.step) return quiet(session)
-      return scheduled({ ...session, ...takenBack(session, event.step) }, `undo: ${event.step.says}`)
+      return scheduled({ ...session, ...takenBack(session, event.step) }, phrase`undo: ${event.step.says}`)
     case 'redone':
       if (session.future.at(-1) !== event.step) return quiet(session)
       return scheduled({ ...session, ...doneAgain(session, event.step) }, event.step.says)

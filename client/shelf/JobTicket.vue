@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../core/language/index.ts'
 import { computed } from 'vue'
 import type { JobSummary } from '../../contract/index.ts'
 import { dayOf } from '../ui/today.ts'
@@ -29,7 +30,7 @@ const isLate = computed(
     card.value.stage !== 'billed',
 )
 const due = computed(() =>
-  card.value.dueOn ? `${isLate.value ? 'was due' : 'due'} ${shortDay(card.value.dueOn)}` : '',
+  card.value.dueOn ? phrase`${isLate.value ? 'was due' : 'due'} ${shortDay(card.value.dueOn)}` : '',
 )
 const station = computed(
   () => ({ asked: 'measure', ordered: 'measure', making: 'make', fitted: 'fit', billed: 'bill' })[card.value.stage],

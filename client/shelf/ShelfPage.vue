@@ -2,6 +2,7 @@
 import { useDebounceFn, useIntersectionObserver, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { phrase } from '../../core/language/index.ts'
 import type { Job, JobSummary, Seat } from '../../contract/index.ts'
 import { startGrade } from '../../core/filling/index.ts'
 import { applyEdit, copyOf, newJob, setCloth, setFilling } from '../../core/job/index.ts'
@@ -150,7 +151,7 @@ function openNew(): void {
 const copy = ({ id, ticket }: JobSummary) =>
   attempt(async () => {
     const { job } = await openJob(id)
-    const copied = await beginTicket(copyOf(job, nextTicket(jobs.value)), `copied from ${ticket}`)
+    const copied = await beginTicket(copyOf(job, nextTicket(jobs.value)), phrase`copied from ${ticket}`)
     await router.push(`/jobs/${copied}/measure`)
   })
 
@@ -173,11 +174,11 @@ const openFile = (event: Event) =>
     try {
       document = JSON.parse(await file.text())
     } catch {
-      throw new Error(`${file.name} is not a job file: it is not JSON. Nothing was changed.`)
+      throw new Error(phrase`${file.name} is not a job file: it is not JSON. Nothing was changed.`)
     } finally {
       picker.value!.value = ''
     }
-    const stored = await createJob(document, `opened from ${file.name}`)
+    const stored = await createJob(document, phrase`opened from ${file.name}`)
     await router.push(`/jobs/${stored.id}/measure`)
   })
 </script>

@@ -1,3 +1,5 @@
+import { phrase } from '../../core/language/index.ts'
+
 const TAGS = ['en-GB', 'en-IE', 'en-US', 'en-AU', 'en-CA', 'da-DK', 'de-CH', 'de-DE', 'es-ES', 'fr-FR', 'it-IT', 'nl-NL', 'nb-NO', 'pl-PL', 'pt-PT', 'fi-FI', 'sv-SE'] // prettier-ignore
 
 /** No manner of the shop's own. */
@@ -13,8 +15,8 @@ const sample = (tag: string | undefined): string =>
 
 /** Manners of writing, each with a day and an amount written so. */
 export const MANNERS: readonly Choice[] = [
-  { value: AS_BROWSER, label: `as this browser: ${sample(undefined)}` },
-  ...TAGS.map((value) => ({ value, label: `${value}: ${sample(value)}` })),
+  { value: AS_BROWSER, label: phrase`as this browser: ${sample(undefined)}` },
+  ...TAGS.map((value) => ({ value, label: phrase`${value}: ${sample(value)}` })),
 ]
 
 const currencyName = new Intl.DisplayNames('en', { type: 'currency' })
@@ -22,7 +24,7 @@ const currencyName = new Intl.DisplayNames('en', { type: 'currency' })
 /** Every currency that the browser knows, by its code. */
 export const CURRENCIES: readonly Choice[] = Intl.supportedValuesOf('currency').map((value) => ({
   value,
-  label: `${value}, ${currencyName.of(value)}`,
+  label: phrase`${value}, ${currencyName.of(value)}`,
 }))
 
 export const FIRST_WEEKDAYS = [

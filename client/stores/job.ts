@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { placeOf, readJob, type Job, type PartJob, type StoredJob } from '../../contract/index.ts'
@@ -141,7 +142,7 @@ export const useJob = defineStore('job', () => {
     if (!before) return false
     const changed = 'applyToJob' in change ? change.applyToJob(before) : applyEdit(before, inView.value, change)
     const read = readJob(changed)
-    refused.value = read.ok ? '' : `${placeOf(read.faults[0]!)}: ${read.faults[0]!.message}`
+    refused.value = read.ok ? '' : phrase`${placeOf(read.faults[0]!)}: ${read.faults[0]!.message}`
     if (!read.ok) return false
     if (!sameJob(read.value, before))
       void here({

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { Job, Lay } from '../../contract/index.ts'
 import type { ClothLay } from '../../core/cloth/index.ts'
 import { held } from '../../core/keyed/index.ts'
@@ -77,10 +78,10 @@ export const useJoint = defineStore('joint', () => {
       const other = tickets.find((t) => t.own.isFolded !== own.isFolded)
       if (other)
         throw new Error(
-          `${other.ticket} is cut ${own.isFolded ? 'flat' : 'folded'}, this one is not: lay both alike first.`,
+          phrase`${other.ticket} is cut ${own.isFolded ? 'flat' : 'folded'}, this one is not: lay both alike first.`,
         )
       const missing = tickets.find((_, i) => alone[i] === null)
-      if (missing) throw new Error(`${missing.ticket} does not go on this cloth by itself.`)
+      if (missing) throw new Error(phrase`${missing.ticket} does not go on this cloth by itself.`)
       trial.value = {
         clothId: own.cloth.id,
         plan: cutTogether(tickets),
@@ -156,7 +157,7 @@ export const useJoint = defineStore('joint', () => {
         others.map((kept, i) => amendJob(tried.tickets[i + 1]!.jobId, withLay(tried.clothId, kept), 'Cut together')),
       )
     await keepOthers()
-    jobs.edit({ says: `Cut together with ${names.join(', ')}`, applyToJob: withLay(tried.clothId, own!) }, null, {
+    jobs.edit({ says: phrase`Cut together with ${names.join(', ')}`, applyToJob: withLay(tried.clothId, own!) }, null, {
       undo: () => leaveOthers(own!, tried.clothId),
       redo: keepOthers,
     })
@@ -198,9 +199,9 @@ type KeptLay = Job['lays'][string]
 async function ticketOf(jobId: string, clothId: string): Promise<JointTicket> {
   const { job } = await openJob(jobId)
   const plan = planJob(job)
-  if (plan.kind !== 'worked') throw new Error(`${job.ticket} cannot be worked out: open it and see why.`)
+  if (plan.kind !== 'worked') throw new Error(phrase`${job.ticket} cannot be worked out: open it and see why.`)
   const own = plan.cloth.lays.find((l) => l.cloth.id === clothId)
-  if (!own) throw new Error(`${job.ticket} has nothing of this cloth.`)
+  if (!own) throw new Error(phrase`${job.ticket} has nothing of this cloth.`)
   return { jobId, ticket: job.ticket, own }
 }
 

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import { phrase } from '../../core/language/index.ts'
 import { setFoam } from '../../core/job/index.ts'
 import type { PressDriver, PressReading } from '../press/driver.ts'
 import { useDevice } from './device.ts'
@@ -19,7 +20,7 @@ export const usePress = defineStore('press', () => {
       return
     }
     if (!(forceN > 0 && travelMm > 0) || travelMm >= filling.test.thicknessMm) {
-      said.value = `The press sent ${forceN} N at ${travelMm} mm, which cannot be in a piece ${filling.test.thicknessMm} mm thick: not taken.`
+      said.value = phrase`The press sent ${forceN} N at ${travelMm} mm, which cannot be in a piece ${filling.test.thicknessMm} mm thick: not taken.`
       return
     }
     const isSimulated = driver.value?.isSimulated ?? false
@@ -38,7 +39,7 @@ export const usePress = defineStore('press', () => {
       ),
       'press',
     )
-    said.value = `${forceN} N at ${travelMm} mm taken`
+    said.value = phrase`${forceN} N at ${travelMm} mm taken`
   }
 
   return device

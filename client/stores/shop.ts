@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { Change, Cloth, FoamStock, Grade, ShopSettings, Trim } from '../../contract/index.ts'
 import { USUAL_WORKSHOP } from '../../core/defaults/index.ts'
 import {
@@ -18,6 +19,7 @@ import {
   saveSettings,
   type ShopLists,
 } from '../api/shop.ts'
+import { changeLanguage } from '../language/use-language.ts'
 import { manner } from '../ui/manner.ts'
 import { usePutBack } from './put-back.ts'
 
@@ -26,7 +28,10 @@ export const useShop = defineStore('shop', () => {
   const lists = shallowRef<ShopLists | null>(null)
   watch(
     () => lists.value?.settings.locale,
-    (locale) => (manner.value = locale || undefined),
+    (locale) => {
+      manner.value = locale || undefined
+      if (locale !== undefined) changeLanguage(locale)
+    },
   )
   async function open(): Promise<void> {
     lists.value ??= await openShop()
@@ -45,7 +50,7 @@ export const useShop = defineStore('shop', () => {
   async function dropGrade(id: string): Promise<void> {
     const own = lists.value?.grades.find((g) => g.id === id)
     await removeGrade(id)
-    if (own) putBack.taken(`${own.name} is out of the catalogue.`, () => keepGrades([own], []))
+    if (own) putBack.taken(phrase`${own.name} is out of the catalogue.`, () => keepGrades([own], []))
     take({ grades: lists.value?.grades.filter((g) => g.id !== id) ?? [] })
   }
   async function keepFoamStock(value: FoamStock, base: FoamStock | null): Promise<void> {
@@ -65,7 +70,7 @@ export const useShop = defineStore('shop', () => {
   async function dropCloth(id: string): Promise<void> {
     const own = lists.value?.cloths.find((c) => c.id === id)
     await removeCloth(id)
-    if (own) putBack.taken(`${own.name} is out of the cloth store.`, () => keepCloth(own, null))
+    if (own) putBack.taken(phrase`${own.name} is out of the cloth store.`, () => keepCloth(own, null))
     take({ cloths: lists.value?.cloths.filter((c) => c.id !== id) ?? [] })
   }
   const keepTrims = async (trims: readonly Trim[], bases = lists.value?.trims ?? []): Promise<void> =>
@@ -73,7 +78,7 @@ export const useShop = defineStore('shop', () => {
   async function dropTrim(id: string): Promise<void> {
     const own = lists.value?.trims.find((t) => t.id === id)
     await removeTrim(id)
-    if (own) putBack.taken(`${own.name} is off the shelf of trims.`, () => keepTrims([own], []))
+    if (own) putBack.taken(phrase`${own.name} is off the shelf of trims.`, () => keepTrims([own], []))
     take({ trims: await readTrims() })
   }
   /** Somebody else changed the lists: they are read again. */

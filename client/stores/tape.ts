@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { LONGEST_MM } from '../../contract/index.ts'
 import { setReadings } from '../../core/job/index.ts'
 import { slotOf } from '../../core/seat/index.ts'
@@ -38,7 +39,7 @@ export const useTape = defineStore('tape', () => {
       return
     }
     if (!(mm > 0) || mm > LONGEST_MM) {
-      said.value = `The tape sent ${mm} mm, which cannot be: not taken.`
+      said.value = phrase`The tape sent ${mm} mm, which cannot be: not taken.`
       return
     }
     const reading = { mm, on: dayOf(at) }
@@ -48,10 +49,10 @@ export const useTape = defineStore('tape', () => {
       setReadings(
         target.value.slot,
         [...before, reading],
-        `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} from the tape`,
+        phrase`${target.value.label}: ${formatLengthWithUnit(mm, job.units)} from the tape`,
       ),
     )
-    said.value = `${target.value.label}: ${formatLengthWithUnit(mm, job.units)} taken`
+    said.value = phrase`${target.value.label}: ${formatLengthWithUnit(mm, job.units)} taken`
   }
 
   return { ...device, target, aim }

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { phrase } from '../../core/language/index.ts'
 import { computed, ref } from 'vue'
 import { Trim, TrimUnit, TrimUse } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import EntryDialog from '../ui/EntryDialog.vue'
+import { USE_LABELS } from './use-labels.ts'
 
 /** One thing of the shelf: what it is for, its price and pack, what is in hand. */
 const props = defineProps<{ trim: Trim; isNew: boolean }>()
@@ -41,7 +43,7 @@ const fault = computed(() => {
   if (read.value.success) return ''
   const [issue] = read.value.error.issues
   const field = String(issue!.path[0] ?? '')
-  return `${NAMES[field] ?? field}: ${issue!.code === 'invalid_type' ? 'a number is wanted' : issue!.message}.`
+  return phrase`${NAMES[field] ?? field}: ${issue!.code === 'invalid_type' ? 'a number is wanted' : issue!.message}.`
 })
 const keep = async () => {
   if (read.value.success) await shop.keepTrims([read.value.data], props.isNew ? [] : [props.trim])
@@ -63,7 +65,7 @@ const keep = async () => {
     <div class="field-row">
       <span class="label">For</span
       ><ElSelect v-model="draft.use" aria-label="For"
-        ><ElOption v-for="u in TrimUse.options" :key="u" :value="u" :label="u.replaceAll('-', ' ')"
+        ><ElOption v-for="u in TrimUse.options" :key="u" :value="u" :label="USE_LABELS[u]"
       /></ElSelect>
     </div>
     <div class="field-row">

@@ -10,6 +10,7 @@ import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
 import { shelfRows } from './shelf-rows.ts'
+import { USE_LABELS } from './use-labels.ts'
 import SupplierPanel from './SupplierPanel.vue'
 import TrimDialog from './TrimDialog.vue'
 import { moment } from '../ui/manner.ts'
@@ -80,7 +81,7 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
             <th scope="row">
               <button type="button" class="thing-name" @click="open = r.trim">{{ r.trim.name }}</button>
             </th>
-            <td>{{ r.trim.use.replaceAll('-', ' ') }}</td>
+            <td>{{ USE_LABELS[r.trim.use] }}</td>
             <td class="n">{{ say(r.trim.inHand, r.trim.unit) }}</td>
             <td class="n">
               <span :title="r.keptFor.join(', ')">{{ r.kept > 0 ? say(r.kept, r.trim.unit) : '' }}</span>

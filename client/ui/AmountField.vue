@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import {
   amountUnit,
   formatAmount,
@@ -36,13 +37,13 @@ const fault = computed(() => {
   if (!read.value.ok) {
     const others = otherUnits(props.kind)
     const example = shownAmount(((props.min ?? 0) + props.max) / 2, props.kind)
-    return `${props.name}: "${text.value}" is not understood. Type ${example}${others.length > 0 ? `, or with ${others.join(' or ')}` : ''}.`
+    return phrase`${props.name}: "${text.value}" is not understood. Type ${example}${others.length > 0 ? phrase`, or with ${others.join(' or ')}` : ''}.`
   }
   const { value } = read.value.value
   const most = formatAmount(props.max, props.kind)
-  if (props.min === undefined && value <= 0) return `${props.name} must be more than nought and at most ${most}.`
+  if (props.min === undefined && value <= 0) return phrase`${props.name} must be more than nought and at most ${most}.`
   return value < (props.min ?? 0) - 1e-9 || value > props.max + 1e-9
-    ? `${props.name} must lie between ${formatAmount(props.min ?? 0, props.kind)} and ${most}.`
+    ? phrase`${props.name} must lie between ${formatAmount(props.min ?? 0, props.kind)} and ${most}.`
     : ''
 })
 const echo = computed(() => (read.value.ok && !/^[\d.,\s]*$/.test(text.value) ? read.value.value.understood : ''))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 
 const props = withDefaults(defineProps<{ modelValue: number; name: string; min?: number; max: number }>(), { min: 0 })
 const emit = defineEmits<{ 'update:modelValue': [n: number] }>()
@@ -8,7 +9,7 @@ const isWhole = computed(
   () => /^\s*\d+\s*$/.test(text.value) && Number(text.value) >= props.min && Number(text.value) <= props.max,
 )
 const fault = computed(() =>
-  isWhole.value ? '' : `${props.name}: a whole number from ${props.min} to ${props.max} is wanted.`,
+  isWhole.value ? '' : phrase`${props.name}: a whole number from ${props.min} to ${props.max} is wanted.`,
 )
 watch(
   () => props.modelValue,

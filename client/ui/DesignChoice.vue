@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { useDesign } from '../stores/design.ts'
 import { useJob } from '../stores/job.ts'
 import ChoiceButtons from './ChoiceButtons.vue'
@@ -8,7 +9,10 @@ import ChoiceButtons from './ChoiceButtons.vue'
 const jobs = useJob()
 const design = useDesign()
 const choices = computed(() =>
-  (jobs.part?.cushions?.designs ?? []).map((d, i) => ({ value: String(i), label: `Cushion ${d.id}, ${d.count} of` })),
+  (jobs.part?.cushions?.designs ?? []).map((d, i) => ({
+    value: String(i),
+    label: phrase`Cushion ${d.id}, ${d.count} of`,
+  })),
 )
 </script>
 

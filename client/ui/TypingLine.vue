@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { JOB_LIMITS, type Job, type PartJob, type Seat } from '../../contract/index.ts'
 import type { Edit, JobEdit } from '../../core/job/index.ts'
 import { boxOf } from '../../core/outline/index.ts'
@@ -66,7 +67,7 @@ function enter(): void {
 
 function take(value: Typed): void {
   question.value = null
-  said.value = `Understood: ${value.kind === 'seat' ? value.says : value.edit.says}`
+  said.value = phrase`Understood: ${value.kind === 'seat' ? value.says : value.edit.says}`
   text.value = ''
   if (value.kind === 'seat') emit('seat', value.seat, value.says, value.units)
   else if (value.kind === 'parts') emit('parts', value.edit, value.look)

@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import { LONGEST_MM } from '../../contract/index.ts'
 import type { Result } from '../../core/result/index.ts'
 import { formatLengthWithUnit, type LengthFailure, type LengthUnit, type ReadLength } from '../../core/units/index.ts'
@@ -12,11 +13,11 @@ export function lengthWords(
   if (!read.ok) {
     switch (read.error.code) {
       case 'empty':
-        return `${name} is empty: type a length.`
+        return phrase`${name} is empty: type a length.`
       case 'division-by-zero':
-        return `${name}: "${text}" divides by nought. Check the fraction.`
+        return phrase`${name}: "${text}" divides by nought. Check the fraction.`
       case 'not-a-length':
-        return `${name}: "${text}" is not a length. Type it as 600, 60 cm, 23 5/8 or 42+3/4.`
+        return phrase`${name}: "${text}" is not a length. Type it as 600, 60 cm, 23 5/8 or 42+3/4.`
       default:
         return read.error satisfies never
     }
@@ -26,6 +27,8 @@ export function lengthWords(
   const max = limits.max ?? LONGEST_MM
   const say = (length: number) => formatLengthWithUnit(length, limits.unit)
   if (mm < min)
-    return limits.min === undefined ? `${name} must be more than nought.` : `${name} must be at least ${say(min)}.`
-  return mm > max ? `${name} is ${say(mm)}; at most ${say(max)} is taken. Check the unit.` : ''
+    return limits.min === undefined
+      ? phrase`${name} must be more than nought.`
+      : phrase`${name} must be at least ${say(min)}.`
+  return mm > max ? phrase`${name} is ${say(mm)}; at most ${say(max)} is taken. Check the unit.` : ''
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../../core/language/index.ts'
 import { placeOf, readJob, readWith, Seat, type Fault } from '../../contract/index.ts'
 import { applyEdit, jobOf } from '../../core/job/index.ts'
 import { readTyped, typingWords, type Asked, type Typed, type TypingContext } from '../../core/typing/index.ts'
@@ -20,7 +21,7 @@ function heldAgainst(typed: Typed, context: TypingContext): ReadLine {
   const fault = faultOf(typed, context)
   return fault === null
     ? { ok: true, value: typed }
-    : { ok: false, says: `That cannot be kept: ${placeOf(fault)} ${fault.message}.` }
+    : { ok: false, says: phrase`That cannot be kept: ${placeOf(fault)} ${fault.message}.` }
 }
 
 function faultOf(typed: Typed, { job, whole }: TypingContext): Fault | null {

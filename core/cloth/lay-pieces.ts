@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, ClothChoice, LayPiece } from '../../contract/index.ts'
 import { clothFor, cushionFrames, cutOutline, framesAsLaid, usableWidth, type Cover } from '../cover/index.ts'
 import { flatten, type Outline } from '../outline/index.ts'
@@ -136,7 +137,7 @@ function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): reado
       return {
         laid: {
           id,
-          name: `${layer === 'liner' ? 'Liner, ' : ''}${panel.name}, cushion ${prefix}${cushion + 1}`,
+          name: phrase`${layer === 'liner' ? 'Liner, ' : ''}${panel.name}, cushion ${prefix}${cushion + 1}`,
           qty: panel.times,
           cut,
           of: { part: prefix, cushion, layer, panel },
@@ -164,11 +165,11 @@ function stripsOf({ isAlone, laid: choice, designs, cushions, strips }: CutPart,
     groups.map(({ id, split, qty, group }): Cut => {
       const piping = designs[design]!.cover.piping!
       const outline = stripOutline(piping, split, cloth)
-      const name = isAlone ? 'Piping strip' : `Piping strip ${cushions.designs[design]!.id}`
+      const name = isAlone ? 'Piping strip' : phrase`Piping strip ${cushions.designs[design]!.id}`
       return {
         laid: {
           id,
-          name: group.isClosed ? name : `${name}, open run`,
+          name: group.isClosed ? name : phrase`${name}, open run`,
           qty,
           cut: outline,
           of: null,

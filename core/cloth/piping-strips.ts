@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, ClothChoice } from '../../contract/index.ts'
 import {
   clothFor,
@@ -109,7 +110,7 @@ function washedOut(of: Figure, factor: number, onBias: number | null): Figure {
           ...of,
           id: `${of.id}.washed`,
           value: of.value * onBias,
-          rule: `${of.rule}; and what washing takes at 45°`,
+          rule: phrase`${of.rule}; and what washing takes at 45°`,
         })
   return factor === 1
     ? of
@@ -117,6 +118,6 @@ function washedOut(of: Figure, factor: number, onBias: number | null): Figure {
         ...of,
         id: `${of.id}.washed`,
         sum: over(of, given(1 / factor, 'share', 'left after washing')),
-        rule: `${of.rule}; and what washing takes`,
+        rule: phrase`${of.rule}; and what washing takes`,
       })
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { ClothChoice } from '../../contract/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 
@@ -19,8 +20,8 @@ export function shortfallWords({ shortMm, fit, of, turned }: Shortfall, unit: Le
     shortMm === null
       ? 'no length of this width would do'
       : shortMm > 0
-        ? `${mm(shortMm)} short`
+        ? phrase`${mm(shortMm)} short`
         : 'its shape leaves too little room'
-  const gives = of > 1 ? `; ${fit === 0 ? 'not one' : fit} of ${of} cushions ${fit === 1 ? 'fits' : 'fit'}` : ''
-  return `${short}${gives}${turned ? `; ${turned.direction === 'railroaded' ? 'railroaded' : 'up the roll'} it would need ${mm(turned.neededMm)}` : ''}`
+  const gives = of > 1 ? phrase`; ${fit === 0 ? 'not one' : fit} of ${of} cushions ${fit === 1 ? 'fits' : 'fit'}` : ''
+  return `${short}${gives}${turned ? phrase`; ${turned.direction === 'railroaded' ? 'railroaded' : 'up the roll'} it would need ${mm(turned.neededMm)}` : ''}`
 }

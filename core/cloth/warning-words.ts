@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import { words, type WordsOf } from '../warning/index.ts'
 import { shortfallWords } from './shortfall-words.ts'
 import type { NotFollowing } from './follow.ts'
@@ -8,28 +9,29 @@ import type { ClothWarning } from './warning.ts'
 export const CLOTH_WORDS: WordsOf<ClothWarning> = {
   'curved-front-match': (w, { mm }) =>
     words(
-      `The front is bowed: its boxing matches the stripes in the middle and is ${mm(w.off)} off at its ends.`,
+      phrase`The front is bowed: its boxing matches the stripes in the middle and is ${mm(w.off)} off at its ends.`,
       'Choose a plain boxing where that would show.',
     ),
   'cannot-follow': (w) =>
     words(
-      `Its stripes cannot follow those of ${w.leader}: ${NOT_FOLLOWING[w.because].why}.`,
+      phrase`Its stripes cannot follow those of ${w.leader}: ${NOT_FOLLOWING[w.because].why}.`,
       NOT_FOLLOWING[w.because].cure,
     ),
-  'nothing-to-match': (w) => words(`${w.cloth} has no stripes to match.`, 'Match nothing, or choose another cloth.'),
+  'nothing-to-match': (w) =>
+    words(phrase`${w.cloth} has no stripes to match.`, 'Match nothing, or choose another cloth.'),
   'sides-cannot-match': (w) =>
     words(
-      `The ${w.edges} boxing does not match: ${NO_MATCH[w.because](w.edges)}.`,
+      phrase`The ${w.edges} boxing does not match: ${NO_MATCH[w.because](w.edges)}.`,
       w.because === 'runs-along' ? 'Choose how the stripe runs on it: upright or along.' : '',
     ),
   'too-many-pieces': (w) =>
     words(
-      `${w.cloth} would be cut into ${w.pieces} pieces; at most ${w.most} are laid at once.`,
+      phrase`${w.cloth} would be cut into ${w.pieces} pieces; at most ${w.most} are laid at once.`,
       'Fewer buttons, ties or vents, or fewer cushions in one job.',
     ),
   'matches-one-leg': (w, { mm }) =>
     words(
-      `The ${w.edges} boxing runs on round inner corners in one strip: it matches its longest edge and is up to ${mm(w.off)} off on the others.`,
+      phrase`The ${w.edges} boxing runs on round inner corners in one strip: it matches its longest edge and is up to ${mm(w.off)} off on the others.`,
       'Look at it on the made-up view; a plain boxing hides it.',
     ),
   'rule-from-front': (w) =>
@@ -43,12 +45,12 @@ export const CLOTH_WORDS: WordsOf<ClothWarning> = {
     ),
   'piping-join-near': (w, { mm }) =>
     words(
-      `However the piping is turned, a join comes within ${mm(w.clear)} of a corner or of the middle of the front; ${mm(w.wanted)} is usual.`,
+      phrase`However the piping is turned, a join comes within ${mm(w.clear)} of a corner or of the middle of the front; ${mm(w.wanted)} is usual.`,
       'Cut the strips along the roll or on the bias, so that they are longer and join less often.',
     ),
   'cloth-too-short': (w, { unit }) =>
     words(
-      `${w.cloth} is not enough: ${shortfallWords(w.shortfall, unit)}.`,
+      phrase`${w.cloth} is not enough: ${shortfallWords(w.shortfall, unit)}.`,
       'Turn the cloth, join a hidden panel, or cut hidden panels from another cloth: what would do is tried on the remnant page.',
     ),
   'depth-rule-idle': () =>
@@ -62,10 +64,10 @@ export const CLOTH_WORDS: WordsOf<ClothWarning> = {
       'Cut top and bottom alike, or leave it: it is not seen.',
     ),
   'band-missing': (w) =>
-    words(`The placement names band ${w.band + 1}; the cloth has ${w.bands}.`, 'Choose a band of this cloth.'),
+    words(phrase`The placement names band ${w.band + 1}; the cloth has ${w.bands}.`, 'Choose a band of this cloth.'),
   'repeat-over-width': (w, { mm }) =>
     words(
-      `One repeat (${mm(w.repeat)}) is wider than the usable cloth (${mm(w.usable)}).`,
+      phrase`One repeat (${mm(w.repeat)}) is wider than the usable cloth (${mm(w.usable)}).`,
       'Check the stripe widths: the pattern cannot repeat on this cloth.',
     ),
   'pile-sideways': () =>
@@ -74,29 +76,29 @@ export const CLOTH_WORDS: WordsOf<ClothWarning> = {
       'Cut up the roll unless that is meant.',
     ),
   'not-folded': (w) =>
-    words(`${w.cloth} cannot be cut folded: ${NOT_FOLDED[w.because]}. It is laid flat.`, 'Lay it flat.'),
+    words(phrase`${w.cloth} cannot be cut folded: ${NOT_FOLDED[w.because]}. It is laid flat.`, 'Lay it flat.'),
   'never-on-selvedge': (w) =>
     words(
       w.because === 'remnant'
-        ? `${w.piece}: an edge is said to be the cloth’s own, and a remnant of its own outline has none to give.`
-        : `${w.piece}: in no way it may lie does the edge that is said to be the cloth’s own come to a selvedge.`,
+        ? phrase`${w.piece}: an edge is said to be the cloth’s own, and a remnant of its own outline has none to give.`
+        : phrase`${w.piece}: in no way it may lie does the edge that is said to be the cloth’s own come to a selvedge.`,
       'Give the edge its hem again, let the cloth run the other way, or choose another edge.',
     ),
   'spare-pieces': (w) =>
     words(
-      `Folded, ${w.count === 1 ? 'one piece' : `${w.count} pieces`} of ${w.cloth} ${w.count === 1 ? 'has' : 'have'} no partner and ${w.count === 1 ? 'comes' : 'come'} twice: the second is spare.`,
+      phrase`Folded, ${w.count === 1 ? 'one piece' : phrase`${w.count} pieces`} of ${w.cloth} ${w.count === 1 ? 'has' : 'have'} no partner and ${w.count === 1 ? 'comes' : 'come'} twice: the second is spare.`,
       'Compare with the cloth laid flat.',
     ),
   'piece-wider-than-cloth': (w, { mm }) =>
-    words(`${w.piece} is ${mm(w.over)} wider than the usable cloth.`, WIDTH_CURES[w.cure]),
+    words(phrase`${w.piece} is ${mm(w.over)} wider than the usable cloth.`, WIDTH_CURES[w.cure]),
 }
 
 const NO_MATCH: Readonly<
   Record<Extract<ClothWarning, { code: 'sides-cannot-match' }>['because'], (edges: string) => string>
 > = {
-  'runs-along': (edges) => `the stripe runs along the ${edges} edges and does not cross them`,
+  'runs-along': (edges) => phrase`the stripe runs along the ${edges} edges and does not cross them`,
   'one-way': () => 'on one-way cloth it stays upright',
-  slanted: (edges) => `the ${edges} edge is slanted or bowed, so that no stripe meets it squarely`,
+  slanted: (edges) => phrase`the ${edges} edge is slanted or bowed, so that no stripe meets it squarely`,
 }
 
 const WIDTH_CURES = {

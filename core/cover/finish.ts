@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import { boxOf } from '../outline/index.ts'
 import {
   asExpression,
@@ -79,7 +80,7 @@ function finishEdge(
       ? only
       : figure({
           id: `${panel}.${e.name}.allowance`,
-          label: `Allowance at the ${e.name}`,
+          label: phrase`Allowance at the ${e.name}`,
           quantity: 'length',
           sum: plus(...e.allowances),
           rule: 'added one after the other',
@@ -89,7 +90,7 @@ function finishEdge(
       ? summed
       : entered({
           id: `${panel}.${e.name}.own`,
-          label: `Allowance at the ${e.name}`,
+          label: phrase`Allowance at the ${e.name}`,
           quantity: 'length',
           value: set,
           rule: 'set on this edge, in place of what the make-up gives it',
@@ -135,8 +136,8 @@ function sizesOverAll(draft: PanelDraft, panel: Omit<Panel, 'figures'>): Panel['
   const size = (way: Way, line: 'net' | 'cut', value: number, rule: string) =>
     sized(names(way, line), line, given(value, 'length', names(way, line).label), rule)
   return {
-    finishedWidth: size('Width', 'net', net.maxX - net.minX, `${draft.rule}; over all`),
-    finishedHeight: size('Height', 'net', net.maxY - net.minY, `${draft.rule}; over all`),
+    finishedWidth: size('Width', 'net', net.maxX - net.minX, phrase`${draft.rule}; over all`),
+    finishedHeight: size('Height', 'net', net.maxY - net.minY, phrase`${draft.rule}; over all`),
     cutWidth: size('Width', 'cut', cut.maxX - cut.minX, 'over all, each edge moved out by its allowance'),
     cutHeight: size('Height', 'cut', cut.maxY - cut.minY, 'over all, each edge moved out by its allowance'),
   }
@@ -148,7 +149,7 @@ const nameOf =
   ({ id, name }: PanelDraft) =>
   (way: Way, line: 'net' | 'cut') => ({
     id: `${id}.${line}${way}`,
-    label: `${name}, ${line} ${way === 'Width' ? 'width' : 'height'}`,
+    label: phrase`${name}, ${line} ${way === 'Width' ? 'width' : 'height'}`,
   })
 
 const sized = (

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { PanelLayer } from '../../contract/index.ts'
 import { at, boxOf, flatten, type Outline, type Point } from '../outline/index.ts'
 import { entered, type Figure } from '../working/index.ts'
@@ -9,17 +10,17 @@ import { withoutHem } from './without-hem.ts'
 export const layerDrafts = (panels: readonly PanelDraft[], layers: readonly PanelLayer[]): readonly PanelDraft[] =>
   layers.flatMap((layer, n) => {
     const before = layers.slice(0, n).filter((l) => l.kind === layer.kind).length
-    const which = before === 0 ? layer.kind : `${layer.kind} ${before + 1}`
+    const which = before === 0 ? layer.kind : phrase`${layer.kind} ${before + 1}`
     return panels
       .filter((p) => isBehind(p, layer))
       .map((p): PanelDraft => ({
         ...p,
         id: `${p.id}~${which}`,
         behind: p.id,
-        name: `${p.name}, ${which}`,
+        name: phrase`${p.name}, ${which}`,
         cloth: layer.kind,
         isSeen: false,
-        rule: `${p.rule}; as its panel, short of hems`,
+        rule: phrase`${p.rule}; as its panel, short of hems`,
         edges: p.edges.map((e) => withoutHem(e, STOPS)),
         marks: [],
       }))

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 
 /** What the bench has to know beside panels and seams, as data; lengths in mm. */
@@ -46,9 +47,9 @@ export function noteWords(note: CoverNote, unit: LengthUnit): string {
     case 'sewn-when-weighed':
       return 'Sewn shut when the fill is weighed in.'
     case 'staple-from-middle':
-      return `Staple from the middles outwards, opposite sides in turn, every ${mm(note.apartMm)}; corners last.`
+      return phrase`Staple from the middles outwards, opposite sides in turn, every ${mm(note.apartMm)}; corners last.`
     case 'sheets-over':
-      return `${note.sheets} sheets stand ${mm(note.overMm)} over: split the last to ${mm(note.lastMm)}, or let the cube finish ${mm(note.overMm)} higher.`
+      return phrase`${note.sheets} sheets stand ${mm(note.overMm)} over: split the last to ${mm(note.lastMm)}, or let the cube finish ${mm(note.overMm)} higher.`
     default:
       return note satisfies never
   }

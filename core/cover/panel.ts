@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { ClothRole, ReadyEdge } from '../../contract/index.ts'
 import { edgeLength, type Outline, type Point } from '../outline/index.ts'
 import type { Way } from '../pattern/index.ts'
@@ -133,7 +134,7 @@ export const wholeId = ({ id, piece }: Pick<Panel, 'id' | 'piece'>): string => p
 
 /** One word for a panel on a crowded drawing. */
 export function shortName(panel: Pick<Panel, 'role' | 'face' | 'name' | 'piece'>): string {
-  return panel.piece ? `${wholeName(panel)} ${panel.piece.number}` : wholeName(panel)
+  return panel.piece ? phrase`${wholeName(panel)} ${panel.piece.number}` : wholeName(panel)
 }
 
 function wholeName({ role, face, name }: Pick<Panel, 'role' | 'face' | 'name'>): string {

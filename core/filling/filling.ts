@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { FibreFilling, Filling, FoamFilling, InsertFilling, PartWork, There } from '../../contract/index.ts'
 import { atHeight, bevelVolume } from '../outline/index.ts'
 import type { Solid } from '../seat/index.ts'
@@ -184,7 +185,7 @@ function planFibre(filling: FibreFilling, { cushion, isRoll, oldThicknessMm, wor
     block: cover,
     wrapped: cover,
     cover,
-    reason: `${filling.of === 'fibre' ? 'Loose fibre' : 'Mixed scrap'} in a liner a little larger than the cover.`,
+    reason: phrase`${filling.of === 'fibre' ? 'Loose fibre' : 'Mixed scrap'} in a liner a little larger than the cover.`,
   }
   const mass = figure({
     id: 'filling.mass',
@@ -260,7 +261,7 @@ function massOf(block: Solid, layers: readonly SettledLayer[], isRoll: boolean):
     const volume = volumeM3(block, layers.length === 1 ? null : [fromMm, (fromMm += thicknessMm)], isRoll)
     return times(
       volume,
-      given(grade.densityKgM3!, 'density', layers.length === 1 ? 'density' : `density of ${grade.name}`),
+      given(grade.densityKgM3!, 'density', layers.length === 1 ? 'density' : phrase`density of ${grade.name}`),
     )
   })
   return figure({

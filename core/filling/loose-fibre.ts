@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { FibreFilling } from '../../contract/index.ts'
 import type { CushionSize } from '../seat/index.ts'
 import { figure, given, plus, times, type Figure } from '../working/index.ts'
@@ -22,7 +23,7 @@ export function linerSize(cover: CushionSize, largerShare: number, change: strin
   const side = (key: keyof CushionSize): Figure =>
     figure({
       id: `liner.${key}`,
-      label: `Liner ${key}`,
+      label: phrase`Liner ${key}`,
       quantity: 'length',
       line: 'net',
       sum: times(cover[key], plus(1, given(largerShare, 'share', 'larger'))),

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import { percent, words, type WordsOf } from '../warning/index.ts'
 import { HEAVY_KG, LONG_MM } from '../seat/index.ts'
 import { sayAmountWithUnit } from '../working/index.ts'
@@ -26,54 +27,54 @@ export const FILLING_WORDS: WordsOf<FillingWarning> = {
     ),
   heavy: (w, { mm, unit }) =>
     words(
-      `A block weighs ${sayAmountWithUnit(w.massKg, 'mass', unit)} and is ${mm(w.lengthMm)} long: two people carry it (over ${sayAmountWithUnit(HEAVY_KG, 'mass', unit)} or over ${mm(LONG_MM)}).`,
+      phrase`A block weighs ${sayAmountWithUnit(w.massKg, 'mass', unit)} and is ${mm(w.lengthMm)} long: two people carry it (over ${sayAmountWithUnit(HEAVY_KG, 'mass', unit)} or over ${mm(LONG_MM)}).`,
       'Divide the bench into more cushions, or plan for two.',
     ),
   'no-sheet-thickness': (w, { mm }) =>
     words(
-      `No stack of up to three sheets (${w.offered.map(mm).join(', ')}) makes ${mm(w.wanted)}.`,
-      `The nearest stack is ${mm(w.nearest)}: change the thickness, or have a sheet split to order.`,
+      phrase`No stack of up to three sheets (${w.offered.map(mm).join(', ')}) makes ${mm(w.wanted)}.`,
+      phrase`The nearest stack is ${mm(w.nearest)}: change the thickness, or have a sheet split to order.`,
     ),
   'foam-fails': (w, { unit }) =>
     words(
-      `The foam ${w.failure.code === 'exposure' ? 'does not suit the place' : 'is'}${w.failure.code === 'exposure' ? ': ' : ' '}${failureWords(w.failure, unit)}.${w.failure.code === 'on-board' ? ` ${BASES[w.base]}` : ''}`,
+      phrase`The foam ${w.failure.code === 'exposure' ? 'does not suit the place' : 'is'}${w.failure.code === 'exposure' ? ': ' : ' '}${failureWords(w.failure, unit)}.${w.failure.code === 'on-board' ? ` ${BASES[w.base]}` : ''}`,
       FOAM_CURES[w.failure.code],
     ),
   'foam-unknown': (w) =>
     words(
-      `Nobody knows ${w.unknown.map((u) => UNKNOWN_WORDS[u]).join(', nor ')} of this foam; it is sized, cut and covered all the same.${w.isTried ? ' A sitter found it right.' : ''}`,
+      phrase`Nobody knows ${w.unknown.map((u) => UNKNOWN_WORDS[u]).join(', nor ')} of this foam; it is sized, cut and covered all the same.${w.isTried ? ' A sitter found it right.' : ''}`,
       UNKNOWN_CURES.filter(([unknown]) => w.unknown.includes(unknown))
         .map(([, cure]) => cure)
         .join(' '),
     ),
   'trial-against': (w, { unit }) =>
     words(
-      `Sat on: ${w.trials.map((t) => trialWords(t, unit)).join('; ')}.`,
+      phrase`Sat on: ${w.trials.map((t) => trialWords(t, unit)).join('; ')}.`,
       'A firmer or softer foam, or another thickness; then sit on it again.',
     ),
   'trials-differ': (w, { unit }) =>
     words(
-      `Trials contradict each other: ${w.trials.map((t) => trialWords(t, unit)).join(', but ')}.`,
+      phrase`Trials contradict each other: ${w.trials.map((t) => trialWords(t, unit)).join(', but ')}.`,
       'Let both sit again for as long, or trust the press.',
     ),
   'body-not-recovered': (w) =>
     words(
-      `${w.body} stays, and has not been measured since it rested or was steamed: it is taken as found.`,
+      phrase`${w.body} stays, and has not been measured since it rested or was steamed: it is taken as found.`,
       'Steam it, let it lie a day, measure it again.',
     ),
   'body-is-done': (w) =>
     words(
-      `${w.body} stays, though ${w.reasons.map((r) => OLD_FOAM_WORDS[r]).join(' and ')}.`,
+      phrase`${w.body} stays, though ${w.reasons.map((r) => OLD_FOAM_WORDS[r]).join(' and ')}.`,
       'Replace it, or keep it below a new layer.',
     ),
   'cover-much-smaller': (w, { mm }) =>
     words(
-      `The inside of the cover is ${mm(w.cover)} in ${w.way}, the block ${mm(w.block)}: smaller by more than a fifth.`,
+      phrase`The inside of the cover is ${mm(w.cover)} in ${w.way}, the block ${mm(w.block)}: smaller by more than a fifth.`,
       'Measure the cover again: laid flat, seam to seam.',
     ),
   'sheet-squeezes': (w, { mm }) =>
     words(
-      `Wanted are ${mm(w.wanted)}; the nearest sheet makes ${mm(w.made)}, which the cover squeezes by ${percent(w.share)}.`,
+      phrase`Wanted are ${mm(w.wanted)}; the nearest sheet makes ${mm(w.made)}, which the cover squeezes by ${percent(w.share)}.`,
       'Have a sheet split to order where it must be exact.',
     ),
   'film-left-in': () =>
@@ -83,47 +84,47 @@ export const FILLING_WORDS: WordsOf<FillingWarning> = {
     ),
   'foam-doubt': (w, { unit }) =>
     words(
-      `This foam: ${doubtWords(w.doubt, unit)}.`,
+      phrase`This foam: ${doubtWords(w.doubt, unit)}.`,
       isCalm(w.doubt) ? '' : 'A denser or firmer grade, or a thicker block; the advice ranks them.',
     ),
   'layers-over-block': (w, { mm }) =>
     words(
-      `The layers of set thickness come to ${mm(w.layers)}; the block is ${mm(w.block)} thick: nothing is left for the other layer.`,
+      phrase`The layers of set thickness come to ${mm(w.layers)}; the block is ${mm(w.block)} thick: nothing is left for the other layer.`,
       'Make the set layers thinner, or the cushion thicker.',
     ),
   'too-many-layers': (w) =>
     words(
-      `A block is glued from ${w.layers} sheets: more than three are felt, and glue lines harden.`,
+      phrase`A block is glued from ${w.layers} sheets: more than three are felt, and glue lines harden.`,
       'Choose thicker sheets, or a thickness that fewer sheets make.',
     ),
   'block-joined': (w) =>
     words(
-      `The block is longer than any sheet: each is glued from ${w.joins + 1} parts, the offcut at the least seen end.`,
+      phrase`The block is longer than any sheet: each is glued from ${w.joins + 1} parts, the offcut at the least seen end.`,
       'Divide into more cushions, or order it cut from a longer bun, to do without a join.',
     ),
   'join-under-sitter': (_, { mm }) =>
     words(
-      `A join falls within ${mm(SITTER_CLEAR_MM)} of the middle of a sitter, or within ${mm(FRONT_CLEAR_MM)} of the front: there was no other place.`,
+      phrase`A join falls within ${mm(SITTER_CLEAR_MM)} of the middle of a sitter, or within ${mm(FRONT_CLEAR_MM)} of the front: there was no other place.`,
       'Choose a longer sheet, or divide the cushion there.',
     ),
   'joins-in-line': (_, { mm }) =>
     words(
-      `Joins of two layers lie less than ${mm(STAGGER_MM)} apart.`,
+      phrase`Joins of two layers lie less than ${mm(STAGGER_MM)} apart.`,
       'Choose another sheet size for one of the layers.',
     ),
   'not-for-sale': (w) =>
     words(
-      `${w.grade} is not sold in sheets, and no piece in stock is chosen for it.`,
+      phrase`${w.grade} is not sold in sheets, and no piece in stock is chosen for it.`,
       'Choose a piece of stock on the cutting page, or another grade.',
     ),
   'part-over-sheet': (w) =>
     words(
-      `Part ${w.piece} is larger than any sheet of its grade.`,
+      phrase`Part ${w.piece} is larger than any sheet of its grade.`,
       'Choose a larger sheet, divide into more cushions, or order cut to size.',
     ),
   'seat-height-changes': (w, { mm }) =>
     words(
-      `The seat becomes ${mm(Math.abs(w.by))} ${w.by > 0 ? 'higher' : 'lower'} than it was.`,
+      phrase`The seat becomes ${mm(Math.abs(w.by))} ${w.by > 0 ? 'higher' : 'lower'} than it was.`,
       'Check what was made for the old height: lid, hinge, arm rests, the old cover.',
     ),
   'berth-wants-air': () =>
@@ -166,29 +167,29 @@ export const FILLING_WORDS: WordsOf<FillingWarning> = {
     ),
   'fit-loose': (w) =>
     words(
-      `The cover is ${percent(-w.share)} larger than the block ${w.way}: it will look baggy.`,
+      phrase`The cover is ${percent(-w.share)} larger than the block ${w.way}: it will look baggy.`,
       'Choose a fuller sizing school or a thicker block.',
     ),
   'fit-tight': (w) =>
     words(
-      `The cover squeezes the block by ${percent(w.share)} ${w.way}: tight.`,
+      phrase`The cover squeezes the block by ${percent(w.share)} ${w.way}: tight.`,
       'Choose a smaller block, or leave it where the cloth gives.',
     ),
   'fit-too-tight': (w) =>
     words(
-      `The cover squeezes the block by ${percent(w.share)} ${w.way}: it is unlikely to close, or will cup.`,
+      phrase`The cover squeezes the block by ${percent(w.share)} ${w.way}: it is unlikely to close, or will cup.`,
       'Choose a smaller block or size for size.',
     ),
   'squeezed-much': (w, { mm }) =>
     words(
-      `The cover finishes ${mm(w.by)} smaller than its filling in ${w.way}: ${percent(w.share)}${w.causes.length > 0 ? ` (${w.causes.map((c) => FIT_CAUSES[c]).join(', ')})` : ''}.`,
+      phrase`The cover finishes ${mm(w.by)} smaller than its filling in ${w.way}: ${percent(w.share)}${w.causes.length > 0 ? ` (${w.causes.map((c) => FIT_CAUSES[c]).join(', ')})` : ''}.`,
       w.way === 'thickness'
         ? 'Leave the allowance in the height of the boxing, or take thinner foam.'
         : 'Leave the allowance in, or cut the foam smaller.',
     ),
   'cover-shrinks-seat': (w, { mm }) =>
     words(
-      `The snug cover finishes ${mm(w.width)} narrower and ${mm(w.depth)} shallower than the seat: the cushion no longer fills it.`,
+      phrase`The snug cover finishes ${mm(w.width)} narrower and ${mm(w.depth)} shallower than the seat: the cushion no longer fills it.`,
       'Choose the full block if the seat must be filled.',
     ),
   'wrapped-size-not-measured': () =>

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { PartJob } from '../../contract/index.ts'
 import type { CutLine } from '../planned/index.ts'
 import { type CsvManner, writeCsv } from './csv.ts'
@@ -13,7 +14,10 @@ export function cutListCsv(
   const say = (mm: number) => formatLength(mm, job.units)
   const rows = lines.map((l) => [job.ticket, l.what, l.from, l.count, say(l.width.value), say(l.height.value), l.note])
   return writeCsv(
-    { fields: ['ticket', 'piece', 'material', 'count', `cut width ${unit}`, `cut height ${unit}`, 'note'], rows },
+    {
+      fields: ['ticket', 'piece', 'material', 'count', phrase`cut width ${unit}`, phrase`cut height ${unit}`, 'note'],
+      rows,
+    },
     manner,
   )
 }

@@ -1,3 +1,5 @@
+import { phrase } from '../language/index.ts'
+
 /** Larger drawings than this are no seat and no lay. */
 const LARGEST_CHARACTERS = 16_000_000
 const MOST_VERTICES = 100_000
@@ -28,7 +30,7 @@ export function dxfDanger(text: string): string | null {
         return 'a polyline in it claims more corners than the file holds'
       vertices += said
     }
-    if (vertices > MOST_VERTICES) return `it has more than ${MOST_VERTICES} corners`
+    if (vertices > MOST_VERTICES) return phrase`it has more than ${MOST_VERTICES} corners`
   }
   if (open) return 'a polyline in it has no end'
   if (hasEnd) return null

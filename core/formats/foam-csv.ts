@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { phrase } from '../language/index.ts'
 import type { Grade } from '../../contract/index.ts'
 import { KG_M3_PER_LB_FT3, N_PER_LBF } from '../units/index.ts'
 
@@ -70,7 +71,7 @@ export function readCatalogue(text: string): CatalogueFile {
   if (unknown.length > 0)
     return {
       ok: false,
-      says: `The heading "${unknown[0]}" is not known. Known are: ${[...COLUMNS, ...ALSO_READ].map((c) => c.heading).join(', ')}.`,
+      says: phrase`The heading "${unknown[0]}" is not known. Known are: ${[...COLUMNS, ...ALSO_READ].map((c) => c.heading).join(', ')}.`,
     }
   if (!columns.some((c) => c?.field === 'name')) return { ok: false, says: 'There is no column "name".' }
   return { ok: true, rows: rows.map((cells, i) => rowOf(cells, columns, i + 2)) }
@@ -120,7 +121,7 @@ function rowOf(cells: readonly string[], columns: readonly (Column | undefined)[
   const number = (column: Column, text: string): number | null => {
     const value = Number(text.trim().replace(/^(\d+),(\d+)$/, '$1.$2'))
     if (text.trim() === '') return null
-    if (!Number.isFinite(value)) faults.push(`${column.heading}: "${text}" is not a number`)
+    if (!Number.isFinite(value)) faults.push(phrase`${column.heading}: "${text}" is not a number`)
     return value * (column.factor ?? 1)
   }
   const list = (column: Column, text: string): number[] =>

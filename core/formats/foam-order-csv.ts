@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { PartJob } from '../../contract/index.ts'
 import type { CuttingPlan } from '../filling/index.ts'
 import { type CsvManner, writeCsv } from './csv.ts'
@@ -9,7 +10,16 @@ import { formatLength, unitName } from '../units/index.ts'
 export function foamOrderCsv({ cutting, groups, order }: CuttingPlan, job: PartJob, manner?: CsvManner): string {
   const say = (mm: number) => formatLength(mm, job.units)
   const unit = unitName(job.units)
-  const fields = ['ticket', 'what', 'grade', 'kg/m3', 'count', `length ${unit}`, `width ${unit}`, `thickness ${unit}`]
+  const fields = [
+    'ticket',
+    'what',
+    'grade',
+    'kg/m3',
+    'count',
+    phrase`length ${unit}`,
+    phrase`width ${unit}`,
+    phrase`thickness ${unit}`,
+  ]
   const rows: readonly (readonly (string | number)[])[] =
     cutting.supply === 'cut-to-size'
       ? order.map((l) => [

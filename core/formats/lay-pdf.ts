@@ -1,4 +1,5 @@
 import { PDFDocument, rgb, StandardFonts, type PDFPage } from 'pdf-lib'
+import { phrase } from '../language/index.ts'
 import { flatten, type Point } from '../outline/index.ts'
 import type { LayDrawing } from './lay-drawing.ts'
 import type { Page } from './template-tiles.ts'
@@ -23,7 +24,7 @@ export async function layPagePdf(drawing: LayDrawing, page: Page): Promise<Uint8
   const font = await pdf.embedFont(StandardFonts.Helvetica)
   sheet.drawText(
     plain(
-      `${drawing.title}: ${drawing.clothName}, ${Math.ceil(drawing.lengthMm)} mm along the roll, ${drawing.widthMm} mm wide. Left selvedge at the top, starting end at the left. Not to scale.`,
+      phrase`${drawing.title}: ${drawing.clothName}, ${Math.ceil(drawing.lengthMm)} mm along the roll, ${drawing.widthMm} mm wide. Left selvedge at the top, starting end at the left. Not to scale.`,
     ),
     { x: MARGIN_MM * PT, y: (high - MARGIN_MM - 4) * PT, size: 9, font, color: INK },
   )

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import {
   areaOf,
   at,
@@ -70,14 +71,16 @@ export function tracedOutline({ lines, report }: ReadDrawing): Result<TracedOutl
   const said = [
     ...report,
     ...(outline.length < largest!.length
-      ? [`${largest!.length - outline.length} points that lie within 0.05 mm of a straight line were left out`]
+      ? [phrase`${largest!.length - outline.length} points that lie within 0.05 mm of a straight line were left out`]
       : []),
     ...(others.length > 0
       ? [
-          `${others.length} smaller closed line${others.length === 1 ? ' was' : 's were'} left out: only the largest outline is taken`,
+          phrase`${others.length} smaller closed line${others.length === 1 ? ' was' : 's were'} left out: only the largest outline is taken`,
         ]
       : []),
-    ...(open.length > 0 ? [`${open.length} line${open.length === 1 ? '' : 's'} that do not close were left out`] : []),
+    ...(open.length > 0
+      ? [phrase`${open.length} line${open.length === 1 ? '' : 's'} that do not close were left out`]
+      : []),
   ]
   return ok({ points: asPoints(areaOf(outline) < 0 ? reversed(outline) : outline, box.minX, box.minY), report: said })
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import DxfParser, {
   type IArcEntity,
   type ICircleEntity,
@@ -36,7 +37,7 @@ export function readDxf(text: string): Result<ReadDrawing, OutlineFault> {
   if (!drawing || !Array.isArray(drawing.entities)) return err({ code: 'not-readable', why: 'it is empty' })
   const unit = UNITS[Number(drawing.header?.['$INSUNITS'] ?? 0)]
   const scale = unit?.mm ?? 1
-  const report = [unit ? `drawn in ${unit.name}` : 'the drawing names no unit: taken as millimetres']
+  const report = [unit ? phrase`drawn in ${unit.name}` : 'the drawing names no unit: taken as millimetres']
   const lines: DrawnLine[] = []
   const skipped = new Map<string, number>()
   let bent = 0
@@ -48,8 +49,10 @@ export function readDxf(text: string): Result<ReadDrawing, OutlineFault> {
     if (entity.type === 'SPLINE' || entity.type === 'ELLIPSE') bent++
   }
   if (bent > 0)
-    report.push(`${bent} spline${bent === 1 ? '' : 's'} or ellipse${bent === 1 ? '' : 's'} became short straight edges`)
-  for (const [type, count] of skipped) report.push(`${count} of ${type} not read`)
+    report.push(
+      phrase`${bent} spline${bent === 1 ? '' : 's'} or ellipse${bent === 1 ? '' : 's'} became short straight edges`,
+    )
+  for (const [type, count] of skipped) report.push(phrase`${count} of ${type} not read`)
   return ok({ lines, report })
 }
 

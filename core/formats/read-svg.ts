@@ -1,5 +1,6 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser'
 import svgpath from 'svgpath'
+import { phrase } from '../language/index.ts'
 import { at, distance, vertex, type Vertex } from '../outline/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import type { DrawnLine, OutlineFault, ReadDrawing } from './outline-file.ts'
@@ -9,7 +10,7 @@ type Node = Readonly<Record<string, unknown>> & { readonly ':@'?: Readonly<Recor
 /** Paths and basic shapes of an SVG drawing with their transforms, in mm by its physical size. */
 export function readSvg(text: string): Result<ReadDrawing, OutlineFault> {
   const valid = XMLValidator.validate(text)
-  if (valid !== true) return err({ code: 'not-readable', why: `line ${valid.err.line}: ${valid.err.msg}` })
+  if (valid !== true) return err({ code: 'not-readable', why: phrase`line ${valid.err.line}: ${valid.err.msg}` })
   const nodes = new XMLParser({
     ignoreAttributes: false,
     attributeNamePrefix: '',
@@ -22,7 +23,7 @@ export function readSvg(text: string): Result<ReadDrawing, OutlineFault> {
   const found: Found = { lines: [], bent: 0, skipped: new Map() }
   walk(root['svg'] as readonly Node[], `scale(${scale} ${-scale})`, found)
   const report = [says]
-  if (found.bent > 0) report.push(`${found.bent} curve${found.bent === 1 ? '' : 's'} became short straight edges`)
+  if (found.bent > 0) report.push(phrase`${found.bent} curve${found.bent === 1 ? '' : 's'} became short straight edges`)
   for (const [name, count] of found.skipped) report.push(`${count} of <${name}> not read`)
   return ok({ lines: found.lines, report })
 }
@@ -57,7 +58,7 @@ function physicalScale(attributes: Readonly<Record<string, string>>): {
   const width = Number(number) * MM[unit]!
   if (number !== '' && unit !== '' && unit !== 'px') {
     const scale = viewWidth === null ? MM['px']! : width / viewWidth
-    return { scale, says: `drawn ${Math.round(width * 10) / 10} mm wide (${number} ${unit})` }
+    return { scale, says: phrase`drawn ${Math.round(width * 10) / 10} mm wide (${number} ${unit})` }
   }
   const scale = viewWidth !== null && number !== '' ? width / viewWidth : MM['px']!
   return { scale, says: 'the drawing names no physical size: one pixel taken as 1/96 in. Check a length' }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import {
   clip,
   closePath,
@@ -60,7 +61,7 @@ function turned(template: Template, angleRad: number): Template {
     labels: template.labels.map((l) => ({ ...l, at: turnedBy([l.at], angleRad)[0]! })),
     notes: [
       ...template.notes,
-      `Drawn turned by ${Math.round((angleRad * 180) / Math.PI)} degrees, to take fewer pages.`,
+      phrase`Drawn turned by ${Math.round((angleRad * 180) / Math.PI)} degrees, to take fewer pages.`,
     ],
   }
 }
@@ -81,7 +82,7 @@ function firstPage(page: PDFPage, font: PDFFont, template: Template, tiling: Til
   })
   write('100 mm', 15 + TEST_SQUARE_MM / 2 - 6, 38 + TEST_SQUARE_MM + 5, 9)
   write(
-    `${tiling.tiles.length} pages, ${tiling.columns} across and ${tiling.rows} up; those wholly outside are left out. Lay the crosses on each other; neighbours overlap by ${OVERLAP_MM} mm.`,
+    phrase`${tiling.tiles.length} pages, ${tiling.columns} across and ${tiling.rows} up; those wholly outside are left out. Lay the crosses on each other; neighbours overlap by ${OVERLAP_MM} mm.`,
     15,
     154,
     9.5,

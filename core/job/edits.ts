@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import { usualMatch } from '../pattern/index.ts'
 import { cushionsOf, SIDES, slotOf } from '../seat/index.ts'
 import { newLayer, USUAL_FIBRE, usualFoam } from '../filling/index.ts'
@@ -36,7 +37,7 @@ export const setSeat = (says: string, change: (seat: Seat) => Seat): Edit => ({
 
 /** Another grade for the layer that takes what the others leave; a fibre filling becomes foam again. */
 export const setGrade = (grade: Grade): Edit => ({
-  says: `Foam ${grade.name}`,
+  says: phrase`Foam ${grade.name}`,
   apply: (job) => {
     const { filling } = job
     if (filling.kind !== 'foam')
@@ -115,7 +116,7 @@ export function setLayers(
 
 /** A new cloth keeps the direction; bands of the old one mean nothing on it. */
 export const setCloth = (cloth: Cloth): Edit => ({
-  says: `Cloth ${cloth.name}`,
+  says: phrase`Cloth ${cloth.name}`,
   apply: (job) => ({ ...job, cloth: { ...job.cloth, cloth, match: usualMatch(cloth) } }),
 })
 

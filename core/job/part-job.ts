@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Edit } from './edits.ts'
 import { usualMatch } from '../pattern/index.ts'
 import type { ClothRole, Job, Part, PartJob } from '../../contract/index.ts'
@@ -125,4 +126,4 @@ export function jobOf({
 }
 
 /** What a part is called: its name, or its letter. */
-export const partName = ({ letter, name }: Pick<Part, 'letter' | 'name'>): string => name || `Part ${letter}`
+export const partName = ({ letter, name }: Pick<Part, 'letter' | 'name'>): string => name || phrase`Part ${letter}`

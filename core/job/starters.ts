@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Job, Part, PartJob, Pose, Seat } from '../../contract/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { mainGrade, NOTHING_THERE, usualFoam } from '../filling/index.ts'
@@ -25,7 +26,7 @@ export function startPart(job: Job, letter: string, as: Starter): Job {
   const from = partJob(job, letter)
   switch (as) {
     case 'copy':
-      return addPart(job, partFrom(job, from), `${from.name || usualName(from)} again`)
+      return addPart(job, partFrom(job, from), phrase`${from.name || usualName(from)} again`)
     case 'seats':
       return addPart(job, freshPart(from, null), 'More seats')
     case 'backs':

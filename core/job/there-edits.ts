@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import { usualFoam, usualSchool } from '../filling/index.ts'
 import type { Grade, Layer, OldBody, PartWork, There } from '../../contract/index.ts'
 import type { Edit } from './edits.ts'
@@ -42,7 +43,7 @@ export const setThere = (says: string, change: (there: There) => There): Edit =>
 
 /** An old body stays as the lowest layer, in place of the foam that was to be bought; layers on top of it stay. */
 export const keepBody = (body: OldBody, grade: Grade): Edit => ({
-  says: `${body.name || 'The old body'} stays`,
+  says: phrase`${body.name || 'The old body'} stays`,
   apply: (job) => {
     const there: There = {
       ...job.there,

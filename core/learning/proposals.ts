@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Learned, WorkKind } from '../../contract/index.ts'
 import { MOST_RESERVE_MM } from '../cover/index.ts'
 import { middleOfRight } from '../filling/index.ts'
@@ -82,7 +83,7 @@ function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const found = ways.filter((w) => w.spread.isBias && Math.abs(w.spread.median) >= WORTH.size)
     if (found.length === 0) return []
     const shareOf = (way: 'widthMm' | 'depthMm') => limited(found.find((w) => w.way === way)?.spread.median ?? 0)
-    const says = `${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 100, 2)} %`).join(' and ')} ${found[0]!.spread.median > 0 ? 'smaller' : 'larger'}.`
+    const says = phrase`${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => phrase`${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 100, 2)} %`).join(' and ')} ${found[0]!.spread.median > 0 ? 'smaller' : 'larger'}.`
     const strongest = found.toSorted((a, b) => Math.abs(b.spread.median) - Math.abs(a.spread.median))[0]!
     return [
       {
@@ -104,7 +105,7 @@ function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
 }
 
 const point = (r: FitEvidence, way: 'widthMm' | 'depthMm') => ({
-  label: `${r.ticket}, cushion ${r.cushion}`,
+  label: phrase`${r.ticket}, cushion ${r.cushion}`,
   value: r.measured[way]! / r.planned[way] - 1,
   planned: r.planned[way],
   measured: r.measured[way]!,
@@ -121,7 +122,7 @@ function rateProposals({ times }: Evidence, today: string): readonly Proposal[] 
     const spread = spreadOf(byJob(rows, (r) => Math.log(r.workedMin / r.plannedMin)))
     const factor = Math.exp(spread.median)
     if (!spread.isBias || Math.abs(factor - 1) < WORTH.rate || factor < 0.1 || factor > 10) return []
-    const says = `${WORK[work].label}: it takes ${trimmed(factor, 2)} times as long as planned.`
+    const says = phrase`${WORK[work].label}: it takes ${trimmed(factor, 2)} times as long as planned.`
     return [
       {
         learned: { kind: 'rate', work, factor, says, on: today },
@@ -143,7 +144,7 @@ function wasteProposals({ cloths }: Evidence, today: string): readonly Proposal[
     const spread = spreadOf(byJob(rows, (r) => Math.log(r.usedMm / r.laidMm)))
     const factor = Math.exp(spread.median)
     if (!spread.isBias || Math.abs(factor - 1) < WORTH.waste || factor < 0.5 || factor > 3) return []
-    const says = `${rows[0]!.cloth}: ${trimmed(Math.abs(factor - 1) * 100, 1)} % ${factor > 1 ? 'more' : 'less'} is used than its lay is long.`
+    const says = phrase`${rows[0]!.cloth}: ${trimmed(Math.abs(factor - 1) * 100, 1)} % ${factor > 1 ? 'more' : 'less'} is used than its lay is long.`
     return [
       {
         learned: { kind: 'waste', clothId: rows[0]!.clothId, factor, says, on: today },
@@ -167,13 +168,13 @@ function firmnessProposals({ fits }: Evidence, today: string): readonly Proposal
     const spread = spreadOf(byJob(rows, (r) => Math.log(r.factor)))
     const factor = Math.exp(spread.median)
     if (!spread.isBias || Math.abs(factor - 1) < WORTH.firmness || factor < 0.3 || factor > 3) return []
-    const says = `${rows[0]!.grade} acts ${trimmed(Math.abs(factor - 1) * 100, 0)} % ${factor < 1 ? 'softer' : 'firmer'} than its figures, by what was left under sitters: its forces in the catalogue times ${trimmed(factor, 2)}.`
+    const says = phrase`${rows[0]!.grade} acts ${trimmed(Math.abs(factor - 1) * 100, 0)} % ${factor < 1 ? 'softer' : 'firmer'} than its figures, by what was left under sitters: its forces in the catalogue times ${trimmed(factor, 2)}.`
     return [
       {
         learned: { kind: 'firmness', gradeId: rows[0]!.gradeId, factor, says, on: today },
         says,
         evidence: rows.map((r) => ({
-          label: `${r.ticket}, cushion ${r.cushion}, ${trimmed(r.massKg, 0)} kg`,
+          label: phrase`${r.ticket}, cushion ${r.cushion}, ${trimmed(r.massKg, 0)} kg`,
           value: r.factor - 1,
           planned: r.plannedMm,
           measured: r.leftMm,
@@ -192,7 +193,7 @@ function reserveProposals({ trims }: Evidence, today: string): readonly Proposal
     const spread = spreadOf(byJob(rows, (r) => 1 - r.trimmedMm / r.leftMm))
     const mm = spreadOf(byJob(rows, (r) => r.leftMm - r.trimmedMm)).median
     if (!spread.isBias || spread.median < WORTH.reserve || mm > MOST_RESERVE_MM) return []
-    const says = `${sentence(makeUp)} covers in ${cloth} keep ${trimmed(mm, 1)} mm of what is left to trim: leave more than that.`
+    const says = phrase`${sentence(makeUp)} covers in ${cloth} keep ${trimmed(mm, 1)} mm of what is left to trim: leave more than that.`
     return [
       {
         learned: { kind: 'reserve', makeUp, clothId, mm, says, on: today },
@@ -216,7 +217,7 @@ function fitProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const middle = middleOfRight(rows[0]!.firmness!)
     const spread = spreadOf(byJob(rows, (r) => r.fitShare! - middle))
     if (!spread.isBias || Math.abs(spread.median) < WORTH.fit) return []
-    const says = `${sentence(rows[0]!.firmness!)} foam: covers that were judged right squeeze it ${trimmed((middle + spread.median) * 100, 1)} %; the window moves by ${trimmed(spread.median * 100, 1)} %.`
+    const says = phrase`${sentence(rows[0]!.firmness!)} foam: covers that were judged right squeeze it ${trimmed((middle + spread.median) * 100, 1)} %; the window moves by ${trimmed(spread.median * 100, 1)} %.`
     return [
       {
         learned: {
@@ -228,7 +229,7 @@ function fitProposals({ fits }: Evidence, today: string): readonly Proposal[] {
         },
         says,
         evidence: rows.map((r) => ({
-          label: `${r.ticket}, cushion ${r.cushion}`,
+          label: phrase`${r.ticket}, cushion ${r.cushion}`,
           value: r.fitShare! - middle,
           planned: middle,
           measured: r.fitShare!,

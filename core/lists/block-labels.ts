@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { PartJob } from '../../contract/index.ts'
 import { layerWords, type CuttingPlan } from '../filling/index.ts'
 import { formatLength, unitName } from '../units/index.ts'
@@ -21,11 +22,11 @@ export function blockLabels({ blocks }: CuttingPlan, { units }: Pick<PartJob, 'u
   const say = (mm: number) => formatLength(mm, units)
   return blocks.flatMap(({ letter, count, block, layers, parts, design }) =>
     Array.from({ length: count }, (_, i): BlockLabel => ({
-      block: `${letter}, ${i + 1} of ${count}`,
+      block: phrase`${letter}, ${i + 1} of ${count}`,
       design,
-      size: `${say(block.width.value)} x ${say(block.depth.value)} x ${say(block.thickness.value)} ${unitName(units)} cut`,
+      size: phrase`${say(block.width.value)} x ${say(block.depth.value)} x ${say(block.thickness.value)} ${unitName(units)} cut`,
       layers: layerWords(layers, units),
-      parts: parts.length === 1 ? '' : `glued from ${parts.map((p) => p.id).join(', ')}`,
+      parts: parts.length === 1 ? '' : phrase`glued from ${parts.map((p) => p.id).join(', ')}`,
       note: shapeNote(block),
     })),
   )

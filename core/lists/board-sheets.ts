@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Grade, Job } from '../../contract/index.ts'
 import { planRows, USUAL_CUTTING, type FoamPart, type RowPlan } from '../filling/index.ts'
 import { staysThere, type DesignPlan } from '../planned/index.ts'
@@ -43,8 +44,8 @@ export function boardSheets({ units }: Pick<Job, 'units'>, designs: readonly Des
     const say = (mm: number) => formatLength(mm, units)
     return {
       what: fits
-        ? `Board ${formatLengthWithUnit(thicknessMm, units)}, sheets ${say(rows.sheet.lengthMm)} x ${say(rows.sheet.widthMm)} ${unitName(units)}`
-        : `Board ${formatLengthWithUnit(thicknessMm, units)}, larger than any sheet: joined, or ordered to size`,
+        ? phrase`Board ${formatLengthWithUnit(thicknessMm, units)}, sheets ${say(rows.sheet.lengthMm)} x ${say(rows.sheet.widthMm)} ${unitName(units)}`
+        : phrase`Board ${formatLengthWithUnit(thicknessMm, units)}, larger than any sheet: joined, or ordered to size`,
       sheets: fits
         ? { ...rows.sheets, id: `buy.board.${thicknessMm}`, label: 'Sheets of board' }
         : entered({

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, Job, Trim, TrimUse } from '../../contract/index.ts'
 import { pipedPairs, seamLength, stretchLength, type Cover, type Fitting } from '../cover/index.ts'
 import type { CuttingPlan, GroupBuy } from '../filling/index.ts'
@@ -114,7 +115,7 @@ function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Tr
   const item = shelf.find((t) => t.use === use && t.unit === UNIT_OF[amount.quantity])
   const needs = figure({
     id: `${amount.id}.needs`,
-    label: `${what}, in all`,
+    label: phrase`${what}, in all`,
     quantity: 'plain',
     sum:
       count === 1
@@ -125,10 +126,10 @@ function trimLine({ what, amount, use, count = 1 }: TrimLine, shelf: readonly Tr
   const cost = item
     ? figure({
         id: `${amount.id}.cost`,
-        label: `${what}, cost`,
+        label: phrase`${what}, cost`,
         quantity: 'money',
-        sum: times(needs, given(item.price, 'money', `price of one ${item.unit}`)),
-        rule: `${item.name}, by what is used`,
+        sum: times(needs, given(item.price, 'money', phrase`price of one ${item.unit}`)),
+        rule: phrase`${item.name}, by what is used`,
         setBy: 'catalogue',
       })
     : null
@@ -161,17 +162,17 @@ function clothLine(cloth: Cloth, clothLength: ClothLength, i: number): MaterialL
       : used
   const whole = figure({
     id: share < 1 ? `${id}.joint` : `${id}.cloth`,
-    label: `${cloth.name}, to buy${share < 1 ? ' for all tickets cut from it' : ''}`,
+    label: phrase`${cloth.name}, to buy${share < 1 ? ' for all tickets cut from it' : ''}`,
     quantity: 'run',
     sum: roundUp(unwashed, cloth.buyingStepMm, 'run'),
-    rule: `sold by the ${cloth.buyingStepMm} mm`,
+    rule: phrase`sold by the ${cloth.buyingStepMm} mm`,
     setBy: 'catalogue',
   })
   const length =
     share < 1
       ? figure({
           id: `${id}.cloth`,
-          label: `${cloth.name}, this ticket's share`,
+          label: phrase`${cloth.name}, this ticket's share`,
           quantity: 'run',
           sum: times(whole, given(share, 'share', 'share of the joint lay')),
           rule: 'cut with other tickets: shared as each would take by itself',
@@ -193,14 +194,15 @@ function inHandLine(cloth: Cloth, { laidMm, boundMm, share = 1 }: ClothLength, i
   const usedMm = beforeWash(cloth, laidMm ?? boundMm) * share
   const amount = entered({
     id: i === 0 ? 'buy.cloth' : `buy.${cloth.id}.cloth`,
-    label: `${cloth.name}, from the shelf`,
+    label: phrase`${cloth.name}, from the shelf`,
     quantity: 'run',
     value: usedMm,
     rule: laidMm === null ? 'in hand, and no lay on it: at least so much is needed' : 'in hand: nothing to buy',
     change: 'lay.plan',
   })
   return {
-    what: laidMm === null ? `${cloth.name}, in hand: not enough as far as is known` : `${cloth.name}, in hand`,
+    what:
+      laidMm === null ? phrase`${cloth.name}, in hand: not enough as far as is known` : phrase`${cloth.name}, in hand`,
     amount,
     cost: null,
   }
@@ -223,7 +225,7 @@ function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[] {
   const zips = found.filter((f) => f.fitting.use === 'zip').reduce((sum, f) => sum + f.count, 0)
   return [
     ...[...lengths.values()].map(({ count, fitting }) => ({
-      what: `${fitting.what}, ${count} of`,
+      what: phrase`${fitting.what}, ${count} of`,
       use: fitting.use,
       amount: fitting.amount,
       count,
@@ -253,7 +255,7 @@ function pipingLines({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs
     return choice && cord && choice.kind !== 'flat'
       ? [
           {
-            what: `${choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(choice.cordMm, units)}`,
+            what: phrase`${choice.kind === 'corded' ? 'Piping cord' : 'Ready-made piping'} ${formatLengthWithUnit(choice.cordMm, units)}`,
             use: choice.kind === 'corded' ? ('cord' as const) : ('ready-made-piping' as const),
             metres: times(given(design.count, 'count', 'cushions'), cord),
           },
@@ -320,7 +322,7 @@ function threadLength(designs: WorkedPlan['designs']): Figure {
     )
   }
   const perDesign = designs.map(({ design, cover, liner }) => {
-    const label = designs.length === 1 ? 'Seams of one cushion' : `Seams of one cushion ${design.id}`
+    const label = designs.length === 1 ? 'Seams of one cushion' : phrase`Seams of one cushion ${design.id}`
     const seams = entered({
       id: `buy.seamLength.${design.id}`,
       label,
@@ -328,7 +330,7 @@ function threadLength(designs: WorkedPlan['designs']): Figure {
       value: seamOf(cover) + (liner ? seamOf(liner) : 0),
       rule: 'every row: zips along both tapes, piping basted and sewn',
     })
-    return times(seams, given(design.count, 'count', designs.length === 1 ? 'cushions' : `cushions ${design.id}`))
+    return times(seams, given(design.count, 'count', designs.length === 1 ? 'cushions' : phrase`cushions ${design.id}`))
   })
   const all = perDesign.length === 1 ? perDesign[0]! : plus(...perDesign)
   return figure({
@@ -361,7 +363,7 @@ function foamLines({ groups, order, cost, cutting }: CuttingPlan, units: LengthU
         g.buy
           ? [
               {
-                what: `${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`,
+                what: phrase`${g.group.grade.name}, sheets ${sheetSize(g.buy.sheet, g.group.thicknessMm, units)}`,
                 amount: g.buy.sheets,
                 cost: g.buy.cost,
               },
@@ -384,7 +386,7 @@ function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): read
   if (nest.length === 0) return []
   return [
     {
-      what: `${group.grade.name} ${say(group.thicknessMm)}, from stock`,
+      what: phrase`${group.grade.name} ${say(group.thicknessMm)}, from stock`,
       amount: entered({
         id: `buy.stock.${group.id}`,
         label: 'Pieces of stock',
@@ -404,7 +406,7 @@ function fibreLines(designs: WorkedPlan['designs']): readonly MaterialLine[] {
           {
             of: filling.of,
             price: filling.pricePerKg,
-            mass: times(given(design.count, 'count', `cushions ${design.id}`), mass),
+            mass: times(given(design.count, 'count', phrase`cushions ${design.id}`), mass),
           },
         ]
       : [],
@@ -470,5 +472,5 @@ export function sheetSize(
   units: LengthUnit,
 ): string {
   const say = (mm: number) => formatLength(mm, units)
-  return `${say(sheet.lengthMm)} x ${say(sheet.widthMm)} x ${say(thicknessMm)} ${unitName(units)}`
+  return phrase`${say(sheet.lengthMm)} x ${say(sheet.widthMm)} x ${say(thicknessMm)} ${unitName(units)}`
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Lay } from '../../contract/index.ts'
 import type { ClothLay } from '../cloth/index.ts'
 import { turned } from '../lay/index.ts'
@@ -30,7 +31,7 @@ export function chalkList(plan: ClothLay, lay: Lay): readonly ChalkLine[] {
       }
     })
     return {
-      name: piece.qty > 1 ? `${piece.name} ${place.copy}` : piece.name,
+      name: piece.qty > 1 ? phrase`${piece.name} ${place.copy}` : piece.name,
       piece: place.id,
       corners,
       arrowDegrees: place.turn,

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, Job } from '../../contract/index.ts'
 import { MAKE_UPS } from '../cover/index.ts'
 import { cushionKey } from '../job/index.ts'
@@ -26,17 +27,17 @@ export function coverLabels({ worked }: WorkedPlan, { units, making, terms, titl
   return cushions.map(({ own: { part, prefix, designs }, design, i }) => {
     const { width, depth, thickness } = designs[design]!.cover.solid
     const papers = making.papers[cushionKey(part.letter, i)]
-    const made = `${MAKE_UPS[part.makeUp.construction.kind].label.toLowerCase()}, ${part.cloth.cloth.name}`
+    const made = phrase`${MAKE_UPS[part.makeUp.construction.kind].label.toLowerCase()}, ${part.cloth.cloth.name}`
     return {
       number: `${prefix}${i + 1}`,
       part: part.letter,
-      size: `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(units)} net`,
-      made: part.name ? `${part.name}: ${made}` : made,
+      size: phrase`${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)} ${unitName(units)} net`,
+      made: part.name ? phrase`${part.name}: ${made}` : made,
       place: terms.furniture || title,
       wash: washWords(part.cloth.cloth),
       papers: [
-        papers?.foamBatch ? `foam ${papers.foamBatch}` : '',
-        papers?.certificate ? `certificate ${papers.certificate}` : '',
+        papers?.foamBatch ? phrase`foam ${papers.foamBatch}` : '',
+        papers?.certificate ? phrase`certificate ${papers.certificate}` : '',
       ]
         .filter(Boolean)
         .join(', '),

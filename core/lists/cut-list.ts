@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, Job } from '../../contract/index.ts'
 import type { CutWay } from '../cloth/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
@@ -26,13 +27,13 @@ export function cutList(
     cloth.strips[i]!.map(({ split, qty, group, length, width }) => {
       const { choice } = d.cover.piping!
       return {
-        what: `Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`,
+        what: phrase`Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`,
         part: d.part.letter,
         material: 'cloth',
         count: qty,
         width: length,
         height: width,
-        note: `${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`,
+        note: phrase`${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`,
         from: clothFor(d.part.cloth, 'piping').name,
         shape: { kind: 'strip' },
       }
@@ -54,7 +55,7 @@ const boardLines = ({ design, part, cover: { board } }: DesignPlan, letter: stri
           height: board.depth,
           note: [
             fillsItsBox(board.outline) ? '' : 'sawn to the template',
-            board.holes.length > 0 ? `${board.holes.length} air holes` : '',
+            board.holes.length > 0 ? phrase`${board.holes.length} air holes` : '',
           ]
             .filter((n) => n !== '')
             .join('; '),
@@ -74,7 +75,7 @@ const panelLines = (
   }: { readonly letter: string; readonly prefix: string; readonly says: (panel: string) => readonly string[] },
 ): readonly CutLine[] =>
   [...panels, ...layers].map((p) => ({
-    what: `${prefix}${p.name}${letter}`,
+    what: phrase`${prefix}${p.name}${letter}`,
     part: part.letter,
     material: 'cloth',
     count: design.count * p.times,
@@ -82,7 +83,7 @@ const panelLines = (
     height: p.figures.cutHeight,
     note: [
       ...says(p.id),
-      ...p.edges.flatMap((e) => (e.ready ? [`${e.name} on the ${READY[e.ready]}`] : [])),
+      ...p.edges.flatMap((e) => (e.ready ? [phrase`${e.name} on the ${READY[e.ready]}`] : [])),
       ...notchWords(p.notches.length, clothFor(part.cloth, p.cloth).marking),
     ].join('; '),
     from: clothFor(part.cloth, p.cloth).name,
@@ -91,7 +92,7 @@ const panelLines = (
 
 /** How many; their letters stand on the piece and its template. */
 const notchWords = (count: number, marking: Cloth['marking']): readonly string[] =>
-  count === 0 ? [] : [`${count} ${count === 1 ? marking.replace(/s$/, '') : marking}`]
+  count === 0 ? [] : [phrase`${count} ${count === 1 ? marking.replace(/s$/, '') : marking}`]
 
 const READY = { selvedge: 'selvedge', 'factory-hem': 'factory hem' } as const
 const WAYS: Readonly<Record<Exclude<CutWay, 'flat'>, string>> = {
@@ -127,14 +128,14 @@ function foamLines({ blocks }: CuttingPlan, designs: readonly DesignPlan[], unit
           ? block[name]
           : entered({
               id: `part.${part.id}.${name}`,
-              label: `Part ${part.id} ${name}`,
+              label: phrase`Part ${part.id} ${name}`,
               quantity: 'length',
               line: 'cut',
               value,
               rule: 'over all, leaning sides and joins counted in',
             })
       return {
-        what: `Foam ${part.id}, ${part.grade.name}, ${formatLengthWithUnit(part.thicknessMm, units)} sheet`,
+        what: phrase`Foam ${part.id}, ${part.grade.name}, ${formatLengthWithUnit(part.thicknessMm, units)} sheet`,
         part: designs[design]!.part.letter,
         material: 'foam',
         count: part.count,
@@ -155,10 +156,10 @@ export function shapeNote(solid: Solid): string {
     .filter((e) => e.leanRad !== 0)
     .map(
       (e) =>
-        `${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`,
+        phrase`${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`,
     )
   return [
     ...(fillsItsBox(solid.outline) ? [] : ['cut to the template']),
-    ...(tilts.length > 0 ? [`knife tilt: ${[...new Set(tilts)].join(', ')}`] : []),
+    ...(tilts.length > 0 ? [phrase`knife tilt: ${[...new Set(tilts)].join(', ')}`] : []),
   ].join('; ')
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { KeepOrNot, ThingThere } from '../../contract/index.ts'
 import { bodySizes } from '../filling/index.ts'
 import { partName } from '../job/index.ts'
@@ -39,11 +40,11 @@ export function keptList(
             what: `${body.name || 'Old body'}${whose}`,
             count: body.count * cushions.count,
             note: [
-              `${size(widthMm)} x ${size(depthMm)} x ${size(thicknessMm)} ${unitName(units)}`,
+              phrase`${size(widthMm)} x ${size(depthMm)} x ${size(thicknessMm)} ${unitName(units)}`,
               body.recovered ? 'recovered' : 'as found: measure again once it has rested',
               body.use === 'template' ? 'as a template only' : '',
               body.cutOuts,
-              body.topFace && `top face: ${body.topFace}`,
+              body.topFace && phrase`top face: ${body.topFace}`,
             ]
               .filter((n) => n !== '')
               .join('; '),

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, MachineCard } from '../../contract/index.ts'
 import type { Sewing } from './step.ts'
 
@@ -10,8 +11,8 @@ export function settingsWords({ kind, cloth, lock }: Sewing, cards: readonly Mac
   const stitchMm = card && (kind === 'top-stitch' ? card.topStitchMm : card.stitchMm)
   const foot = { zip: 'zip foot', piping: 'piping foot' }[kind as 'zip'] ?? card?.foot
   return [
-    stitchMm ? `stitch ${stitchMm} mm` : 'stitch length unknown: try it on a scrap',
-    card?.needle ? `needle ${card.needle}` : 'needle unknown',
+    stitchMm ? phrase`stitch ${stitchMm} mm` : 'stitch length unknown: try it on a scrap',
+    card?.needle ? phrase`needle ${card.needle}` : 'needle unknown',
     card?.thread ? card.thread : 'thread unknown',
     ...(foot ? [foot] : []),
     LOCKS[lock],

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { BenchHand, Rates, Workshop } from '../../contract/index.ts'
 import { entered, figure, given, over, plus, times, type Expression, unitsIn, type Figure } from '../working/index.ts'
 import type { Step, Work } from './step.ts'
@@ -37,7 +38,7 @@ export function stepMinutes({ id, title, work }: Step, rates: Rates): Figure {
 }
 
 function workMinutes({ kind, amount }: Work, rates: Rates): Expression {
-  const rate = given(rates[kind], 'plain', `minutes for a ${WORK[kind].per}, ${WORK[kind].label.toLowerCase()}`)
+  const rate = given(rates[kind], 'plain', phrase`minutes for a ${WORK[kind].per}, ${WORK[kind].label.toLowerCase()}`)
   return times(amountIn(amount), rate)
 }
 
@@ -48,9 +49,17 @@ export const unitsOf = ({ amount }: Work): number => amountIn(amount).value
 function amountIn(amount: Figure): Figure {
   const plain = { id: `${amount.id}.plain`, quantity: 'plain' as const, rule: amount.rule }
   if (amount.quantity === 'run')
-    return figure({ ...plain, label: `${amount.label}, metres`, sum: over(amount, unitsIn(1000, 'mm in a metre')) })
+    return figure({
+      ...plain,
+      label: phrase`${amount.label}, metres`,
+      sum: over(amount, unitsIn(1000, 'mm in a metre')),
+    })
   if (amount.quantity === 'area')
-    return figure({ ...plain, label: `${amount.label}, square metres`, sum: over(amount, unitsIn(1e6, 'mm² in a m²')) })
+    return figure({
+      ...plain,
+      label: phrase`${amount.label}, square metres`,
+      sum: over(amount, unitsIn(1e6, 'mm² in a m²')),
+    })
   return amount
 }
 
@@ -70,7 +79,7 @@ export function minutesByKind(
             label: s.title,
             quantity: 'time',
             value: evaluateMinutes(w, rates),
-            rule: `${WORK[kind].label}: amount times rate`,
+            rule: phrase`${WORK[kind].label}: amount times rate`,
             setBy: 'shop',
           }),
         ),
@@ -82,7 +91,7 @@ export function minutesByKind(
         label: WORK[kind].label,
         quantity: 'time',
         sum: terms.length === 1 ? times(terms[0]!) : plus(...terms),
-        rule: `${rates[kind]} min a ${WORK[kind].per}`,
+        rule: phrase`${rates[kind]} min a ${WORK[kind].per}`,
         setBy: 'shop',
       }),
     }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Job } from '../../contract/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 import { act, type Act, type Garment } from './acts/act.ts'
@@ -27,7 +28,10 @@ export function workOrder(job: Job, plan: WorkedPlan): readonly Step[] {
 /** Whether the work order of a job can be done, played on its covers: empty, or what stands in the way. */
 export function orderFaults(job: Job, plan: WorkedPlan): readonly string[] {
   const { order, stuck } = inOrder(actsOf(orderOf(job, plan)))
-  return [...canBeMade(order, garmentsIn(plan)), ...stuck.map((a) => `${a.step.title}: what it needs never comes`)]
+  return [
+    ...canBeMade(order, garmentsIn(plan)),
+    ...stuck.map((a) => phrase`${a.step.title}: what it needs never comes`),
+  ]
 }
 
 export const garmentsIn = (plan: WorkedPlan): readonly Garment[] => allGarments(plan)

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, Job } from '../../contract/index.ts'
 import { inEveryPart, partName, removePart } from '../job/index.ts'
 import { usualMatch } from '../pattern/index.ts'
@@ -31,12 +32,12 @@ export function alternatives(job: Job, cloths: readonly Cloth[]): readonly Alter
           },
         ]),
     ...(job.parts.length > 1
-      ? job.parts.map((p) => ({ says: `without ${partName(p).toLowerCase()}`, job: removePart(job, p.letter) }))
+      ? job.parts.map((p) => ({ says: phrase`without ${partName(p).toLowerCase()}`, job: removePart(job, p.letter) }))
       : []),
     ...cloths
       .filter((c) => c.id !== cloth.id)
       .map((c) => ({
-        says: `from ${c.name}`,
+        says: phrase`from ${c.name}`,
         job: inEveryPart({ ...job, cloth: { ...job.cloth, cloth: c } }, (part) =>
           part.cloth.cloth.id === c.id ? { ...part, cloth: { ...part.cloth, match: usualMatch(c) } } : part,
         ),

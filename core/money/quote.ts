@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Charges, Job, Rates } from '../../contract/index.ts'
 import type { BuyingList } from '../lists/index.ts'
 import { minutesByKind, type Step } from '../making/index.ts'
@@ -206,10 +207,10 @@ export function quoteDoubtWords(d: QuoteDoubt): { readonly says: string; readonl
         cure: 'Set the rates of the shop, or add a line for the work.',
       }
     case 'no-price':
-      return { says: `Without a price: ${d.what.join(', ')}.`, cure: 'Give them one in the trims store.' }
+      return { says: phrase`Without a price: ${d.what.join(', ')}.`, cure: 'Give them one in the trims store.' }
     case 'below-cost':
       return {
-        says: `The net of ${d.net.toFixed(2)} is less than the materials cost, ${d.materials.toFixed(2)}.`,
+        says: phrase`The net of ${d.net.toFixed(2)} is less than the materials cost, ${d.materials.toFixed(2)}.`,
         cure: 'Take back a discount, or charge for the work.',
       }
     default:

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { PlannedPart } from '../../contract/index.ts'
 import {
   applied,
@@ -163,7 +164,7 @@ function allChecks(cover: Cover, liner: Cover | null, units: PlannedPart['units'
   const inner = liner ? checkCover(liner, units) : []
   return checkCover(cover, units).map((c, i) => ({
     ...c,
-    faults: [...c.faults, ...(inner[i]?.faults ?? []).map((fault) => `liner, ${fault}`)],
+    faults: [...c.faults, ...(inner[i]?.faults ?? []).map((fault) => phrase`liner, ${fault}`)],
   }))
 }
 

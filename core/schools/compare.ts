@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { PartJob } from '../../contract/index.ts'
 import { cutOutline } from '../cover/index.ts'
 import { areaOf } from '../outline/index.ts'
@@ -42,8 +43,8 @@ function rowsOf(plan: WorkedPart): readonly CompareRow[] {
       'Cover finishes, height',
       cover.wall ? heightOf(cover.wall.heightMm, cover.solid.thickness) : cover.solid.thickness,
     ),
-    row(`${main.name}, cut width`, main.figures.cutWidth),
-    row(`${main.name}, cut height`, main.figures.cutHeight),
+    row(phrase`${main.name}, cut width`, main.figures.cutWidth),
+    row(phrase`${main.name}, cut height`, main.figures.cutHeight),
     ...(opening ? [row(opening.lengthMm.label, opening.lengthMm)] : []),
     ...(filling.kind === 'foam'
       ? [row('Fit across', filling.fit.across), row('Fit front to back', filling.fit.frontToBack)]
@@ -59,7 +60,7 @@ function rowsOf(plan: WorkedPart): readonly CompareRow[] {
         rule: 'its panels together, before piping and waste',
       }),
     ),
-    { label: 'Panels and seams', figure: null, words: `${cover.panels.length} and ${cover.seams.length}` },
+    { label: 'Panels and seams', figure: null, words: phrase`${cover.panels.length} and ${cover.seams.length}` },
     { label: 'Checks', figure: null, words: checks.every((c) => c.faults.length === 0) ? 'all right' : 'fail' },
   ]
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Construction, PartJob, KeptSchool } from '../../contract/index.ts'
 import { EARS } from '../cover/index.ts'
 import { setAllowance, setMakeUp } from '../job/index.ts'
@@ -23,11 +24,11 @@ const WIDTHS = [
 
 function allowanceSchools({ allowances, units }: PartJob): readonly School[] {
   const book = allowances.book.seamMm
-  const says = (mm: number) => `Seam ${formatLengthWithUnit(mm, units)}`
+  const says = (mm: number) => phrase`Seam ${formatLengthWithUnit(mm, units)}`
   return [
     {
       id: 'seam-book',
-      name: `${says(book)}, by the book`,
+      name: phrase`${says(book)}, by the book`,
       says: 'as the shop always does',
       edit: setAllowance('seamMm', null, 'Seam allowance by the book'),
     },
@@ -63,7 +64,7 @@ function constructionSchools(c: Construction, unit: LengthUnit): readonly School
       return [0.5, 0.7].map((share) =>
         construction(
           `slit-${share}`,
-          `Slit at ${share * 100} %`,
+          phrase`Slit at ${share * 100} %`,
           share === 0.5 ? 'in the middle, out of sight when it is turned' : 'easier to fill',
           { ...c, share },
         ),
@@ -77,7 +78,7 @@ function constructionSchools(c: Construction, unit: LengthUnit): readonly School
         construction(
           'ears-tapered',
           'Corners tapered',
-          `${formatLengthWithUnit(12, unit)} in over ${formatLengthWithUnit(80, unit)}`,
+          phrase`${formatLengthWithUnit(12, unit)} in over ${formatLengthWithUnit(80, unit)}`,
           { ...c, corners: EARS.tapered },
         ),
         construction('ears', 'Corners left', 'they stand up as ears', { ...c, corners: EARS.ears }),
@@ -86,7 +87,7 @@ function constructionSchools(c: Construction, unit: LengthUnit): readonly School
       return [
         construction(
           'front-round',
-          `Front rounded by ${formatLengthWithUnit(25, unit)}`,
+          phrase`Front rounded by ${formatLengthWithUnit(25, unit)}`,
           'softer under the knee, and less cloth',
           { ...c, frontRadiusMm: 25, tuckMm: 0 },
         ),
@@ -109,7 +110,7 @@ function constructionSchools(c: Construction, unit: LengthUnit): readonly School
       return [8, 10, 14].map((rollMm) =>
         construction(
           `roll-${rollMm}`,
-          `Roll ${formatLengthWithUnit(rollMm, unit)}`,
+          phrase`Roll ${formatLengthWithUnit(rollMm, unit)}`,
           rollMm < 10 ? 'a fine edge' : rollMm === 10 ? 'common' : 'a heavy edge',
           { ...c, rollMm },
         ),
@@ -123,7 +124,7 @@ function constructionSchools(c: Construction, unit: LengthUnit): readonly School
       return [40, 45, 50].map((turnUnderMm) =>
         construction(
           `under-${turnUnderMm}`,
-          `${formatLengthWithUnit(turnUnderMm, unit)} turned under`,
+          phrase`${formatLengthWithUnit(turnUnderMm, unit)} turned under`,
           'more to pull by',
           { ...c, turnUnderMm },
         ),

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Cloth, Grade } from '../../contract/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { sayAmountWithUnit } from '../working/index.ts'
@@ -100,9 +101,9 @@ function clothReason(widthMm: number, depthMm: number, cloth: Cloth): CountReaso
 }
 
 function massReason(massKg: number, unit: LengthUnit): CountReason {
-  const each = `${sayAmountWithUnit(massKg, 'mass', unit)} each`
+  const each = phrase`${sayAmountWithUnit(massKg, 'mass', unit)} each`
   return massKg > HEAVY_KG
-    ? { about: 'mass', speaks: 'against', says: `${each}: two people carry it` }
+    ? { about: 'mass', speaks: 'against', says: phrase`${each}: two people carry it` }
     : { about: 'mass', speaks: 'for', says: each }
 }
 
@@ -111,9 +112,9 @@ function lookReason(ratio: number): CountReason {
     return {
       about: 'look',
       speaks: 'against',
-      says: `${ratio.toFixed(1)} times as wide as deep: a long cover ripples and sags`,
+      says: phrase`${ratio.toFixed(1)} times as wide as deep: a long cover ripples and sags`,
     }
   return ratio < LOOK.least
     ? { about: 'look', speaks: 'against', says: 'narrower than deep: more seams than seat' }
-    : { about: 'look', speaks: 'for', says: `${ratio.toFixed(1)} times as wide as deep` }
+    : { about: 'look', speaks: 'for', says: phrase`${ratio.toFixed(1)} times as wide as deep` }
 }

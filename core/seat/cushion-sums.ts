@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Seat } from '../../contract/index.ts'
 import { areaOf, edgeLength } from '../outline/index.ts'
 import {
@@ -96,7 +97,7 @@ export function derivedFigures(seat: Seat, shaped: ShapedSeat): readonly Figure[
   const lengths = edges.map((e, i) =>
     entered({
       id: `seat.edge.${e.name}`,
-      label: `Edge ${e.name}`,
+      label: phrase`Edge ${e.name}`,
       quantity: 'length',
       line: 'net',
       value: edgeLength(outline, i),

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Seat } from '../../contract/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import { atHeight, boxOf, edgeLength, keepsShape, type Outline } from '../outline/index.ts'
@@ -119,7 +120,7 @@ function measuredOf(row: Seat, i: number, rows: readonly Seat[]): readonly Figur
         : dimensionFigure(
             s.dimension,
             `seat.row${i + 1}.${s.slot}`,
-            `Row ${i + 1}, ${s.label.toLowerCase()}`,
+            phrase`Row ${i + 1}, ${s.label.toLowerCase()}`,
             'measure.rows',
           ),
     )
@@ -199,10 +200,10 @@ const near = (a: number, b: number, by: number): boolean => Math.abs(a - b) <= b
 function solidOf(seat: Seat, cut: Cut, letter: string): Solid {
   const box = boxOf(cut.outline)
   const sums = plainSums(seat)
-  const label = letter === '' ? 'Cushion' : `Cushion ${letter}`
+  const label = letter === '' ? 'Cushion' : phrase`Cushion ${letter}`
   const id = letter === '' ? 'cushion' : `cushion.${letter}`
   const size = (way: 'width' | 'depth', value: number): Figure => {
-    const common = { id: `${id}.${way}`, label: `${label} ${way}`, quantity: 'length', line: 'net' } as const
+    const common = { id: `${id}.${way}`, label: phrase`${label} ${way}`, quantity: 'length', line: 'net' } as const
     return sums && near(box[way === 'width' ? 'maxX' : 'maxY'], sums[way].value, 0.01)
       ? figure({ ...common, sum: sums[way].sum, rule: sums[way].rule })
       : entered({ ...common, value, rule: 'over all, from the outline' })
@@ -215,7 +216,7 @@ function solidOf(seat: Seat, cut: Cut, letter: string): Solid {
     depth: size('depth', box.maxY),
     thickness: figure({
       id: `${id}.thickness`,
-      label: `${label} thickness`,
+      label: phrase`${label} thickness`,
       quantity: 'length',
       line: 'net',
       sum: asExpression(thickness),

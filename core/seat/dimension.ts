@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Dimension } from '../../contract/index.ts'
 import { entered, figure, given, median, type Figure } from '../working/index.ts'
 
@@ -17,7 +18,10 @@ export function dimensionFigure(dimension: Dimension, id: string, label: string,
     change,
   } as const
   if (more.length === 0) return entered({ ...common, rule: 'one reading: measure twice', value: first!.mm })
-  return figure({ ...common, sum: median(dimension.readings.map((r, i) => given(r.mm, 'length', `reading ${i + 1}`))) })
+  return figure({
+    ...common,
+    sum: median(dimension.readings.map((r, i) => given(r.mm, 'length', phrase`reading ${i + 1}`))),
+  })
 }
 
 /** The middle of the readings, in mm. */

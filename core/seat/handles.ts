@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Footprint, Seat } from '../../contract/index.ts'
 import {
   at,
@@ -48,7 +49,7 @@ function cornerHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readon
       {
         id: `corner ${corner}`,
         kind: 'corner',
-        label: `Corner ${corner}`,
+        label: phrase`Corner ${corner}`,
         at: shaped.toSeat(footing.outline[i]!),
         drag: (to) => ({ ...seat, footprint: pull(shaped.toFooting(to)) }),
       },
@@ -222,7 +223,7 @@ function riseHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readonly
       {
         id: `rise ${name}`,
         kind: 'rise',
-        label: `Bow of edge ${name}`,
+        label: phrase`Bow of edge ${name}`,
         at: onEdge(shaped.bare.outline, own, 0.5),
         drag,
       },

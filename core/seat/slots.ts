@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Dimension, Ear, Footprint, Seat } from '../../contract/index.ts'
 import { tapeName } from './footprints/index.ts'
 
@@ -71,7 +72,7 @@ function footprintSlots(shape: Footprint): readonly FootprintSlot[] {
         ...shape.stations.flatMap((s, i): readonly FootprintSlot[] =>
           (['at', 'width'] as const).map((key) => ({
             slot: `stations.${i}.${key}`,
-            label: `Station ${i + 1}, ${key === 'at' ? 'from the head' : 'centre to hull'}`,
+            label: phrase`Station ${i + 1}, ${key === 'at' ? 'from the head' : 'centre to hull'}`,
             dimension: s[key],
             with: (d) => ({
               ...shape,
@@ -83,7 +84,7 @@ function footprintSlots(shape: Footprint): readonly FootprintSlot[] {
     case 'taped':
       return shape.tapes.map((t, i) => ({
         slot: `tapes.${i}`,
-        label: `Tape ${tapeName(t)}`,
+        label: phrase`Tape ${tapeName(t)}`,
         dimension: t.length,
         with: (length) => ({
           ...shape,
@@ -117,8 +118,13 @@ function ear(side: 'left' | 'right', of: Ear | null, put: (ear: Ear) => Footprin
   if (!of) return []
   const name = side === 'left' ? 'Left ear' : 'Right ear'
   return [
-    { slot: `${side}.out`, label: `${name}, stands out`, dimension: of.out, with: (out) => put({ ...of, out }) },
-    { slot: `${side}.deep`, label: `${name}, front to back`, dimension: of.deep, with: (deep) => put({ ...of, deep }) },
+    { slot: `${side}.out`, label: phrase`${name}, stands out`, dimension: of.out, with: (out) => put({ ...of, out }) },
+    {
+      slot: `${side}.deep`,
+      label: phrase`${name}, front to back`,
+      dimension: of.deep,
+      with: (deep) => put({ ...of, deep }),
+    },
   ]
 }
 
@@ -130,7 +136,7 @@ function ringSlots(shape: Extract<Footprint, { kind: 'ring' }>): readonly Footpr
       ? [
           {
             slot: 'radius',
-            label: `Radius, ${on} arc`,
+            label: phrase`Radius, ${on} arc`,
             dimension: curve.radius,
             with: (radius) => ({ ...shape, curve: { by: 'radius', radius } }),
           },
@@ -138,7 +144,7 @@ function ringSlots(shape: Extract<Footprint, { kind: 'ring' }>): readonly Footpr
       : [
           {
             slot: 'chord',
-            label: `Chord, ${on} arc`,
+            label: phrase`Chord, ${on} arc`,
             dimension: curve.chord,
             with: (chord) => ({ ...shape, curve: { ...curve, chord } }),
           },
@@ -156,7 +162,7 @@ function ringSlots(shape: Extract<Footprint, { kind: 'ring' }>): readonly Footpr
       ? [
           {
             slot: 'length',
-            label: `Length along the ${on} arc`,
+            label: phrase`Length along the ${on} arc`,
             dimension: extent.length,
             with: (length: Dimension): Footprint => ({ ...shape, extent: { by: 'length', length } }),
           },

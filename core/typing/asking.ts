@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { PartJob, Seat } from '../../contract/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { slotsOf, valueOf } from '../seat/index.ts'
@@ -71,7 +72,7 @@ function asked(doubt: string, readings: readonly Reading[]): Asked {
   const offered = readings.flatMap(({ answer }) =>
     answer.ok ? [{ says: wordsOf(answer.value), typed: answer.value }] : [],
   )
-  return { kind: 'ask', says: `${doubt}. Which is meant?`, readings: offered }
+  return { kind: 'ask', says: phrase`${doubt}. Which is meant?`, readings: offered }
 }
 
 const wordsOf = (typed: Typed): string => (typed.kind === 'seat' ? typed.says : typed.edit.says)
@@ -107,9 +108,10 @@ function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit): string 
     if (was.get(slot) === mm) continue
     const said = formatLengthWithUnit(mm, units)
     if (slot === 'thickness') {
-      if (mm < THINNEST_MM) return `No cushion is only ${said} thick`
-      if (mm > THICKEST_MM) return `Few cushions are ${said} thick`
-    } else if (WIDTHS.has(slot) && mm < NARROWEST_MM) return `No cushion is only ${said} wide (${label.toLowerCase()})`
+      if (mm < THINNEST_MM) return phrase`No cushion is only ${said} thick`
+      if (mm > THICKEST_MM) return phrase`Few cushions are ${said} thick`
+    } else if (WIDTHS.has(slot) && mm < NARROWEST_MM)
+      return phrase`No cushion is only ${said} wide (${label.toLowerCase()})`
   }
   return null
 }
@@ -119,6 +121,6 @@ const WIDTHS: ReadonlySet<string> = new Set(['width', 'near', 'length', 'lengthA
 function allowanceDoubt(before: PartJob, after: PartJob): string | null {
   const [was, is] = [before.allowances.overrides.seamMm, after.allowances.overrides.seamMm]
   return is !== undefined && is !== was && is > WIDEST_ALLOWANCE_MM
-    ? `An allowance of ${formatLengthWithUnit(is, after.units)} is wider than any`
+    ? phrase`An allowance of ${formatLengthWithUnit(is, after.units)} is wider than any`
     : null
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Exposure, Load, SizingSchool } from '../../contract/index.ts'
 import { EXPOSURE_WORDS, newLayer, SCHOOL_KINDS, USES, usualSchool, usualWadding } from '../filling/index.ts'
 import { setFilling, setFoam, setLooseFibre } from '../job/index.ts'
@@ -108,7 +109,7 @@ function topLayer(rest: string, { job, grades, limits }: OpenJob): Answer {
   return chain(findNamed('grade', name, grades), (grade) =>
     chain(readPositive(size, 'layer', job.units, { ...limits, longestMm: 1000 }), (thicknessMm) =>
       edit(
-        setFoam(`${grade.name} ${formatLengthWithUnit(thicknessMm, job.units)} on top`, (foam) => ({
+        setFoam(phrase`${grade.name} ${formatLengthWithUnit(thicknessMm, job.units)} on top`, (foam) => ({
           ...foam,
           layers: [...foam.layers, newLayer(grade, thicknessMm)],
         })),

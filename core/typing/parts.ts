@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Job, PartJob, SizeRow } from '../../contract/index.ts'
 import {
   addPart,
@@ -65,7 +66,7 @@ function partLine(rest: string, context: OpenSet, inner: (line: string, context:
     typed.kind === 'parts'
       ? fail({ code: 'pattern', word: 'part', example: EXAMPLE })
       : parts(
-          `${title}: ${typed.kind === 'seat' ? typed.says : typed.edit.says}`,
+          phrase`${title}: ${typed.kind === 'seat' ? typed.says : typed.edit.says}`,
           (to) => changed(withIt(to), letter, typed),
           letter,
         ),

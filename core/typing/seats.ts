@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Dimension, Footprint, Seat } from '../../contract/index.ts'
 import { newSeat, reading, shapedSeat } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
@@ -76,7 +77,7 @@ function plainSeat({ word, rest, units, context }: Line, example: string): Answe
           units,
           word === 'bench'
             ? `Bench ${say([w!, d!, t!], units)} net, in ${count}`
-            : `${count} of ${say([w!, d!, t!], units)} net`,
+            : phrase`${count} of ${say([w!, d!, t!], units)} net`,
         ),
       ),
   )
@@ -108,7 +109,7 @@ function readTaper({ word, rest, units, context }: Line): Answer {
           return seat(
             shapedSeat(footprint, t!, singles(count)),
             units,
-            `${count} tapering from ${say([near!, far!], units)} over ${say([depth!], units)}, ${left === null ? 'centred' : `left offset ${say([left], units)}`}, ${say([t!], units)} thick`,
+            phrase`${count} tapering from ${say([near!, far!], units)} over ${say([depth!], units)}, ${left === null ? 'centred' : `left offset ${say([left], units)}`}, ${say([t!], units)} thick`,
           )
         }),
       ),
@@ -137,7 +138,7 @@ function readEared({ word, rest, units, context }: Line): Answer {
           return seat(
             shapedSeat(footprint, t!, singles(count)),
             units,
-            `${count} of ${say([w!, d!, t!], units)}, ${options['ears'] ? 'ears' : options['left'] ? 'left ear' : 'right ear'} ${say([out!, deep!], units)} net`,
+            phrase`${count} of ${say([w!, d!, t!], units)}, ${options['ears'] ? 'ears' : options['left'] ? 'left ear' : 'right ear'} ${say([out!, deep!], units)} net`,
           )
         }),
     ),
@@ -347,7 +348,7 @@ function readRound({ word, rest, units, context }: Line, made: typeof discSeat):
       seat(
         made(d!, t!, count),
         units,
-        `${count} ${word === 'disc' ? 'round' : 'half round'}, ${say([d!], units)} across, ${say([t!], units)} thick`,
+        phrase`${count} ${word === 'disc' ? 'round' : 'half round'}, ${say([d!], units)} across, ${say([t!], units)} thick`,
       ),
     ),
   )

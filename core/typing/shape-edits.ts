@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { CornerSetting, EdgeRole, EdgeSetting, Seat } from '../../contract/index.ts'
 import { setReadings, setSeat } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
@@ -122,7 +123,7 @@ function putReadings(slot: string, what: string, rest: string, { job, limits }: 
   }
   if (found.length > 20) return fail({ code: 'count', text: `${found.length} readings` })
   return edit(
-    setReadings(slot, found, `${what} ${found.map((r) => formatLengthWithUnit(r.mm, job.units)).join(', ')} net`),
+    setReadings(slot, found, phrase`${what} ${found.map((r) => formatLengthWithUnit(r.mm, job.units)).join(', ')} net`),
   )
 }
 
@@ -164,8 +165,9 @@ function cornerEdit(
   return chain(read(size), (setting) =>
     chain(cornersNamed(name, job.seat), (corners) =>
       edit(
-        setSeat(`${cornerWords(corners, namesOf(job.seat).corners.length)}: ${CORNER_WORDS[setting.kind]}`, (seat) =>
-          corners.reduce((s, c) => withCorner(s, c, setting), seat),
+        setSeat(
+          phrase`${cornerWords(corners, namesOf(job.seat).corners.length)}: ${CORNER_WORDS[setting.kind]}`,
+          (seat) => corners.reduce((s, c) => withCorner(s, c, setting), seat),
         ),
       ),
     ),

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import { dayName, dayNumber } from '../calendar/index.ts'
 import type { PartJob } from '../../contract/index.ts'
 import { edit, fail, type Answer, type OpenJob, type Reader } from './failure.ts'
@@ -22,7 +23,7 @@ function due(rest: string, { today }: OpenJob): Answer {
   const text = rest.trim().toLowerCase()
   const set = (day: string | null): Answer =>
     edit({
-      says: day === null ? 'No day due' : `Due ${inWords(day)}`,
+      says: day === null ? 'No day due' : phrase`Due ${inWords(day)}`,
       apply: (job: PartJob) => ({ ...job, terms: { ...job.terms, dueOn: day } }),
     })
   if (/^(never|none|open)$/.test(text)) return set(null)

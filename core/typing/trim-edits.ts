@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Trims } from '../../contract/index.ts'
 import { USUAL_HANDLES, USUAL_TIES } from '../cover/index.ts'
 import { setMakeUp } from '../job/index.ts'
@@ -35,6 +36,6 @@ function sewnOn(
   const side = SIDES.find((s) => s === name)
   const count = number === undefined ? undefined : Number(number)
   if (all === undefined || (name !== undefined && !side) || (count !== undefined && (count < 1 || count > most)))
-    return fail({ code: 'pattern', word, example: `${word} 2 back, or ${word} none (1 to ${most} of them)` })
-  return trim(`${count ?? ''} ${word}${side ? ` at the ${side}` : ''}`.trim(), on(side, count))
+    return fail({ code: 'pattern', word, example: phrase`${word} 2 back, or ${word} none (1 to ${most} of them)` })
+  return trim(phrase`${count ?? ''} ${word}${side ? ` at the ${side}` : ''}`.trim(), on(side, count))
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { Seat } from '../../contract/index.ts'
 import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
 import { usualMatch } from '../pattern/index.ts'
@@ -148,7 +149,7 @@ function allowance(name: AllowanceName, label: string, rest: string, { job, limi
     if (mm < 0) return fail({ code: 'length', what: label.toLowerCase(), text: rest, why: 'negative' })
     if (mm > limits.largestAllowanceMm)
       return fail({ code: 'length', what: label.toLowerCase(), text: rest, why: 'too-long' })
-    return edit(setAllowance(name, mm, `${label} ${formatLengthWithUnit(mm, job.units)}`))
+    return edit(setAllowance(name, mm, phrase`${label} ${formatLengthWithUnit(mm, job.units)}`))
   })
 }
 
@@ -157,5 +158,5 @@ function readUnits(rest: string): Answer {
     rest.toLowerCase().trim()
   ]
   if (!units) return fail({ code: 'choice', word: 'units', text: rest, choices: ['mm', 'cm', 'in', 'in16'] })
-  return edit({ says: `Lengths in ${rest}`, apply: (job) => ({ ...job, units }) })
+  return edit({ says: phrase`Lengths in ${rest}`, apply: (job) => ({ ...job, units }) })
 }

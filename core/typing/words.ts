@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { TypingFailure } from './failure.ts'
 
 /** What was not understood, and what to type instead. */
@@ -8,29 +9,29 @@ export function typingWords(f: TypingFailure): string {
     case 'infant':
       return 'Firm flat bedding for infants is governed by safe-sleep rules and is not sized here.'
     case 'unknown-word':
-      return `"${f.word}" is not a word of this line.${f.near ? ` Is "${f.near}" meant?` : ''} Type ? to see what is.`
+      return phrase`"${f.word}" is not a word of this line.${f.near ? phrase` Is "${f.near}" meant?` : ''} Type ? to see what is.`
     case 'wants-job':
-      return `"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
+      return phrase`"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
     case 'sizes':
-      return `${f.word} wants ${COUNT_WORDS[f.wanted] ?? f.wanted} sizes with x between them, as in ${f.example}; ${f.found} found.`
+      return phrase`${f.word} wants ${COUNT_WORDS[f.wanted] ?? f.wanted} sizes with x between them, as in ${f.example}; ${f.found} found.`
     case 'pattern':
-      return `${f.word} is typed as in: ${f.example}`
+      return phrase`${f.word} is typed as in: ${f.example}`
     case 'angle':
-      return `"${f.text}" is not an angle from ${f.least} to ${f.most} degrees.`
+      return phrase`"${f.text}" is not an angle from ${f.least} to ${f.most} degrees.`
     case 'length':
-      return `The ${f.what} "${f.text}" ${LENGTH_WORDS[f.why]}`
+      return phrase`The ${f.what} "${f.text}" ${LENGTH_WORDS[f.why]}`
     case 'count':
-      return `"${f.text}" is not a number of cushions: a whole number from 1 to 120 is wanted.`
+      return phrase`"${f.text}" is not a number of cushions: a whole number from 1 to 120 is wanted.`
     case 'full':
-      return `This ticket has ${f.most} parts, as many as one takes: begin another ticket.`
+      return phrase`This ticket has ${f.most} parts, as many as one takes: begin another ticket.`
     case 'only-bench':
-      return `${f.word} belongs to a bench; this seat has single cushions.`
+      return phrase`${f.word} belongs to a bench; this seat has single cushions.`
     case 'choice':
-      return `${f.word} wants one of ${f.choices.join(', ')}; "${f.text}" is none of them.`
+      return phrase`${f.word} wants one of ${f.choices.join(', ')}; "${f.text}" is none of them.`
     case 'which':
       return f.text === ''
-        ? `Which ${f.what}? ${f.found.join(', ')}`
-        : `"${f.text}" does not name one ${f.what}. There are: ${f.found.join(', ')}`
+        ? phrase`Which ${f.what}? ${f.found.join(', ')}`
+        : phrase`"${f.text}" does not name one ${f.what}. There are: ${f.found.join(', ')}`
     default:
       return f satisfies never
   }

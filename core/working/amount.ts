@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import {
   formatLength,
   inchParts,
@@ -57,7 +58,7 @@ export function sayAmountWithUnit(value: number, quantity: Quantity, unit: Lengt
 /** `25 min`, `3 h 05`. */
 export function sayMinutes(minutes: number): string {
   const whole = Math.round(minutes)
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+  return whole < 60 ? phrase`${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
 }
 
 /** How a quantity is written in the units of a job. */

@@ -1,3 +1,4 @@
+import { phrase } from '../language/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { amountOf, lastDigit } from './amount.ts'
 import { pick, roundToStep } from './expression.ts'
@@ -55,7 +56,7 @@ function written(e: Expression, style: Style): Written {
       const own = inWorth(of, step.worth, style.finer)
       const to = e.step === 1 && e.quantity === 'count' ? 'whole' : step.text
       return {
-        text: `${own.text}, ${e.way} to the next ${to}`,
+        text: phrase`${own.text}, ${e.way} to the next ${to}`,
         number: roundToStep(own.number, step.number, e.way),
         worth: step.worth,
         binds: 'words',
@@ -69,7 +70,7 @@ function written(e: Expression, style: Style): Written {
 function amount(value: number, quantity: Quantity, { unit, finer }: Style): Written {
   const { text, number, worth } = amountOf(value, quantity, unit, finer)
   // A calculator knows no hours: in a sum they are minutes.
-  if (quantity === 'time') return { text: `${number} min`, number, worth, binds: 'number' }
+  if (quantity === 'time') return { text: phrase`${number} min`, number, worth, binds: 'number' }
   return { text: text.startsWith('-') ? `(−${text.slice(1)})` : text, number, worth, binds: 'number' }
 }
 
@@ -121,7 +122,7 @@ function pickOf(by: 'least' | 'most' | 'median', of: readonly Expression[], styl
   const { worth } = parts[0]!
   const own = parts.map((p) => inWorth(p, worth, style.finer))
   return {
-    text: `${PICK_WORDS[by]} ${own.map((p) => bracketed(p, false)).join(by === 'median' ? ', ' : ' and ')}`,
+    text: phrase`${PICK_WORDS[by]} ${own.map((p) => bracketed(p, false)).join(by === 'median' ? ', ' : ' and ')}`,
     number: pick(
       by,
       own.map((p) => p.number),
@@ -145,7 +146,7 @@ function inWorth(said: Written, worth: number, finer: number): Written {
   const factor = factorOf(said.worth / worth, finer)
   if (!factor) return said
   return {
-    text: `${bracketed(said, true)} ${factor.text}`,
+    text: phrase`${bracketed(said, true)} ${factor.text}`,
     number: said.number * factor.number,
     worth,
     binds: 'product',

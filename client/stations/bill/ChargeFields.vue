@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import type { Charges } from '../../../contract/index.ts'
 import { CHARGE_LABELS, CHARGE_NAMES } from '../../../core/money/index.ts'
 import { storeToRefs } from 'pinia'
+import { phrase } from '../../../core/language/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -22,7 +23,7 @@ const shown = (name: keyof Charges) =>
 const read = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')))
 function set(name: keyof Charges, event: Event): void {
   const n = read((event.target as HTMLInputElement).value)
-  failed.value = Number.isNaN(n) ? `${CHARGE_LABELS[name]}: a number is wanted.` : ''
+  failed.value = Number.isNaN(n) ? phrase`${CHARGE_LABELS[name]}: a number is wanted.` : ''
   if (Number.isNaN(n)) return
   jobs.edit({
     says: CHARGE_LABELS[name],
@@ -36,7 +37,7 @@ const own = (name: keyof Charges) => jobs.job!.terms.charges[name] !== undefined
 function back(name: keyof Charges): void {
   const { [name]: _, ...rest } = jobs.job!.terms.charges
   jobs.edit({
-    says: `${CHARGE_LABELS[name]} as the shop`,
+    says: phrase`${CHARGE_LABELS[name]} as the shop`,
     apply: (j) => ({ ...j, terms: { ...j.terms, charges: rest } }),
   })
 }
@@ -54,13 +55,13 @@ async function keepForShop(): Promise<void> {
 function add(): void {
   const n = read(amount.value)
   failed.value = Number.isNaN(n)
-    ? `"${amount.value}" is no amount of money: type 25 or -10.50.`
+    ? phrase`"${amount.value}" is no amount of money: type 25 or -10.50.`
     : what.value.trim() === ''
       ? 'The line wants a name.'
       : ''
   if (failed.value) return
   jobs.edit({
-    says: `Line: ${what.value}`,
+    says: phrase`Line: ${what.value}`,
     apply: (j) => ({
       ...j,
       terms: { ...j.terms, extras: [...j.terms.extras, { what: what.value.trim(), amount: n }] },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../../core/language/index.ts'
 import { computed } from 'vue'
 import type { PlannedPart } from '../../../contract/index.ts'
 import { MAKE_UPS, CLOSURES } from '../../../core/cover/index.ts'
@@ -34,17 +35,17 @@ const cushionsOf = (designs: readonly DesignPlan[]) =>
     return {
       key: d.design.id,
       count: d.design.count,
-      size: `${[width, depth, thickness].map((f) => formatLength(toCut(f.value, job.value.units), job.value.units)).join(' x ')} ${unitName(job.value.units)}`,
+      size: phrase`${[width, depth, thickness].map((f) => formatLength(toCut(f.value, job.value.units), job.value.units)).join(' x ')} ${unitName(job.value.units)}`,
     }
   })
 const madeOf = ({ makeUp, cloth }: PlannedPart): string =>
-  `${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}, in ${cloth.cloth.name}${cloth.match.kind === 'matched' ? ', pattern matched' : ''}`
+  phrase`${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}, in ${cloth.cloth.name}${cloth.match.kind === 'matched' ? ', pattern matched' : ''}`
 /** What it stands on, where the title does not say so already. */
 const furniture = computed(() => {
   const { title, terms } = job.value
   return terms.furniture === '' || terms.furniture.toLowerCase().startsWith(title.toLowerCase())
     ? terms.furniture || title
-    : `${title}, ${terms.furniture}`
+    : phrase`${title}, ${terms.furniture}`
 })
 const rounding = computed(() => {
   const { net, tax, total } = quote.value!

@@ -6,6 +6,7 @@ import { quoteDoubtWords, sharesByPart, type QuotePart } from '../../../core/mon
 import FigureValue from '../../ui/FigureValue.vue'
 import LeftOut from '../../ui/LeftOut.vue'
 import { storeToRefs } from 'pinia'
+import { phrase } from '../../../core/language/index.ts'
 import { money } from '../../ui/manner.ts'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
@@ -27,7 +28,7 @@ const groups = computed(() =>
     .filter((g) => g.lines.length > 0),
 )
 const lines = computed(() => quoteTable(jobs.whole!, quote.value!))
-const fileName = computed(() => `${jobs.whole!.ticket} quote lines`)
+const fileName = computed(() => phrase`${jobs.whole!.ticket} quote lines`)
 const { failed, attempt } = useAttempt()
 const doubts = computed(() => quote.value!.doubts.map(quoteDoubtWords))
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { WorkedPart } from '../../../core/planned/index.ts'
 import { cushionKey } from '../../../core/job/index.ts'
 import { mmPerUnit, unitName } from '../../../core/units/index.ts'
@@ -21,7 +22,7 @@ const fitted = computed(() =>
   }),
 )
 const data = computed(() => ({
-  labels: fitted.value.map((f) => `cushion ${f.number}`),
+  labels: fitted.value.map((f) => phrase`cushion ${f.number}`),
   datasets: WAYS.map((w) => ({
     label: w.label,
     backgroundColor: w.colour,
@@ -34,7 +35,7 @@ const options = computed(() => ({
   responsive: true,
   maintainAspectRatio: false,
   animation: false as const,
-  scales: { y: { title: { display: true, text: `measured less planned, ${unitName(jobs.job!.units)}` } } },
+  scales: { y: { title: { display: true, text: phrase`measured less planned, ${unitName(jobs.job!.units)}` } } },
   plugins: { legend: { position: 'right' as const, labels: { boxWidth: 14 } } },
 }))
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../../core/language/index.ts'
 import { computed, ref } from 'vue'
 import { boxOf } from '../../../core/outline/index.ts'
 import type { WorkedPart } from '../../../core/planned/index.ts'
@@ -54,7 +55,7 @@ const shapes = computed(() =>
       at: { x: x(c.x + (c.box.minX + c.box.maxX) / 2), y: y(c.y + (c.box.minY + c.box.maxY) / 2) },
       wide: (c.box.maxX - c.box.minX) * k,
       verdict: fit?.verdict ?? 'unknown',
-      says: fit ? `${say(fit.widthMm)} x ${say(fit.depthMm)} x ${say(fit.thicknessMm)}` : 'not fitted yet',
+      says: fit ? phrase`${say(fit.widthMm)} x ${say(fit.depthMm)} x ${say(fit.thicknessMm)}` : 'not fitted yet',
     }
   }),
 )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { limits, UsedMm, type FollowUpKind } from '../../../contract/index.ts'
 import { dayName, dayNumber } from '../../../core/calendar/index.ts'
 import { held } from '../../../core/keyed/index.ts'
@@ -49,7 +50,7 @@ const daysUntil = (kind: FollowUpKind): number => {
 }
 const add = (kind: FollowUpKind) =>
   jobs.edit(
-    setFitting(`Reminder: ${FOLLOW_UP_WORDS[kind]}`, (f) => ({
+    setFitting(phrase`Reminder: ${FOLLOW_UP_WORDS[kind]}`, (f) => ({
       followUps: [...f.followUps, { kind, day: dayName(dayNumber(dayOf(new Date())) + daysUntil(kind)), doneOn: null }],
     })),
   )

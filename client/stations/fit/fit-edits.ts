@@ -1,3 +1,4 @@
+import { phrase } from '../../../core/language/index.ts'
 import type { CushionFit, Fitting } from '../../../contract/index.ts'
 import type { Edit } from '../../../core/job/index.ts'
 
@@ -14,7 +15,7 @@ export const UNMEASURED = (day: string): CushionFit => ({
 
 /** Changes what was noted of one cushion, by its number. */
 export const setFit = (number: string, day: string, change: Partial<CushionFit>): Edit => ({
-  says: `Fit of cushion ${number}`,
+  says: phrase`Fit of cushion ${number}`,
   apply: (job) => ({
     ...job,
     fitting: {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { firstPart } from '../../../core/job/index.ts'
 import { formatLength, formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { sayAmount } from '../../../core/working/index.ts'
@@ -74,10 +75,10 @@ const words = (c: LayChoice) =>
     ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []),
     ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : []),
     ...(varied.value.fold ? [c.isFolded ? 'folded' : 'flat'] : []),
-    ...(varied.value.joins && c.isPiped ? [`${c.stripJoins} more joins`] : []),
+    ...(varied.value.joins && c.isPiped ? [phrase`${c.stripJoins} more joins`] : []),
   ].join(' ')
 /** Takes a way of cutting over into the job; another width is another cloth, and is bought first. */
-const takeOver = (c: LayChoice) => jobs.edit({ says: `Cut ${words(c)}`, applyToJob: c.take })
+const takeOver = (c: LayChoice) => jobs.edit({ says: phrase`Cut ${words(c)}`, applyToJob: c.take })
 const chart = computed(() => {
   const found = rows.value.filter((r) => r.lengthMm)
   return {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { TableState } from '../../../contract/index.ts'
 import { layDxf, type LayDrawing } from '../../../core/formats/index.ts'
 import { resumeTable, sendToTable, stopTable, tableState } from '../../api/table.ts'
@@ -49,13 +50,13 @@ const words = computed(() => {
     case 'refused':
       return s.why
     case 'cutting':
-      return `Cutting ${s.name}: ${metres(s.doneMm)} of ${metres(s.totalMm)}.`
+      return phrase`Cutting ${s.name}: ${metres(s.doneMm)} of ${metres(s.totalMm)}.`
     case 'jammed':
-      return `Jammed at ${metres(s.doneMm)} of ${metres(s.totalMm)}. ${s.why}`
+      return phrase`Jammed at ${metres(s.doneMm)} of ${metres(s.totalMm)}. ${s.why}`
     case 'stopped':
-      return `Stopped at ${metres(s.doneMm)} of ${metres(s.totalMm)}.`
+      return phrase`Stopped at ${metres(s.doneMm)} of ${metres(s.totalMm)}.`
     case 'done':
-      return `${s.name} is cut: ${metres(s.totalMm)}.`
+      return phrase`${s.name} is cut: ${metres(s.totalMm)}.`
     default:
       return s satisfies never
   }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { Cloth } from '../../../contract/index.ts'
 import {
   cutListCsv,
@@ -46,7 +47,7 @@ async function save(name: string, make: () => Promise<string | Uint8Array> | str
   failed.value = ''
   try {
     const made = await make()
-    download(`${jobs.job!.ticket} ${name}`, typeof made === 'string' ? made : new Uint8Array(made), type)
+    download(phrase`${jobs.job!.ticket} ${name}`, typeof made === 'string' ? made : new Uint8Array(made), type)
   } catch (cause) {
     failed.value = (cause as Error).message
   }
@@ -58,7 +59,7 @@ const left = computed(() => {
   const { boughtMm } = clothCost(own.cloth, lay.length)
   return leftover(washed(own.cloth), lay, boughtMm * leftByWash(own.cloth, 'along'), {
     id: `left-${jobs.job!.ticket}-${own.cloth.id}`.slice(0, 60),
-    name: `${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80),
+    name: phrase`${own.cloth.name}, left from ${jobs.job!.ticket}`.slice(0, 80),
   })
 })
 const leftWords = computed(() => {
@@ -70,7 +71,7 @@ const leftWords = computed(() => {
       : supply.kind === 'remnant'
         ? Math.max(...supply.outline.map((p) => p[1]))
         : 0
-  return `${formatLengthWithUnit(mm, jobs.job!.units)} of ${table.value!.plan.cloth.name} are left at the end.`
+  return phrase`${formatLengthWithUnit(mm, jobs.job!.units)} of ${table.value!.plan.cloth.name} are left at the end.`
 })
 /** The largest piece that the lay leaves free between its pieces; smaller ones are scraps. */
 const gap = computed(() => {
@@ -84,7 +85,7 @@ const gapCloth = computed(
     table.value &&
     remnantFrom(table.value.plan.laidOn, gap.value, table.value.lay, {
       id: `gap-${jobs.job!.ticket}-${table.value.plan.cloth.id}`.slice(0, 60),
-      name: `${table.value.plan.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80),
+      name: phrase`${table.value.plan.cloth.name}, from within ${jobs.job!.ticket}`.slice(0, 80),
     }),
 )
 const returned = ref('')
@@ -92,7 +93,7 @@ async function putBack(cloth: Cloth): Promise<void> {
   failed.value = ''
   try {
     await shop.keepCloth(cloth)
-    returned.value = `Noted in the cloth store: ${cloth.name}.`
+    returned.value = phrase`Noted in the cloth store: ${cloth.name}.`
   } catch (cause) {
     failed.value = (cause as Error).message
   }
@@ -122,7 +123,7 @@ function savePiece(): void {
     () =>
       templatePdf(
         {
-          title: `${jobs.job!.ticket}: ${own.name}`,
+          title: phrase`${jobs.job!.ticket}: ${own.name}`,
           foot: own.cut,
           top: sewnOutline(own.of!.panel),
           labels: [{ at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 }, text: own.name }],
@@ -139,16 +140,16 @@ const boards = computed(
 )
 const saveBoard = ({ id, board }: (typeof boards.value)[number]) =>
   save(
-    `board ${id}.pdf`,
+    phrase`board ${id}.pdf`,
     () =>
       templatePdf(
         {
-          title: `${jobs.job!.ticket}: board ${id}`,
+          title: phrase`${jobs.job!.ticket}: board ${id}`,
           foot: board.outline,
           top: board.outline,
           labels: board.holes.map((at) => ({ at, text: '+' })),
           notes: [
-            `${formatLengthWithUnit(board.thicknessMm, jobs.job!.units)} thick, smaller than the seat for the cloth.`,
+            phrase`${formatLengthWithUnit(board.thicknessMm, jobs.job!.units)} thick, smaller than the seat for the cloth.`,
             ...(board.holes.length > 0 ? ['Drill 12 mm at each cross, edges broken.'] : []),
           ],
         },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
 import { formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { wasteWords } from '../../job/key-figures.ts'
@@ -43,7 +44,7 @@ const isShortest = computed(() => lay.value !== null && isProven(lay.value))
 const gapWords = computed(() => {
   if (!lay.value) return ''
   const gap = (lay.value.length / Math.max(1e-9, lay.value.bound) - 1) * 100
-  return gap < 0.01 ? 'proven shortest' : `at most ${trimmed(gap, 1)} % above it`
+  return gap < 0.01 ? 'proven shortest' : phrase`at most ${trimmed(gap, 1)} % above it`
 })
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { Cloth } from '../../../contract/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
 import { ratesOf } from '../../../core/making/index.ts'
@@ -82,12 +83,12 @@ const answer = computed(() => {
       ? ''
       : ways === 0
         ? 'No, not even with all that could be done.'
-        : `Yes, in ${ways === 1 ? 'one way' : `${ways} ways`}: take one below.`
+        : phrase`Yes, in ${ways === 1 ? 'one way' : phrase`${ways} ways`}: take one below.`
   return `${short.charAt(0).toUpperCase()}${short.slice(1)}${end}`
 })
 function costWords({ costs }: Attempt): string {
   if (!costs) return ''
-  const signed = (v: number, words: string) => `${v < 0 ? '−' : '+'} ${words}`
+  const signed = (v: number, words: string) => phrase`${v < 0 ? '−' : '+'} ${words}`
   return [
     costs.money === null ? '' : signed(costs.money, money(Math.abs(costs.money), jobs.job!.currency)),
     Math.abs(costs.minutes) < 0.5 ? '' : signed(costs.minutes, sayMinutes(Math.abs(costs.minutes))),
@@ -98,7 +99,10 @@ function costWords({ costs }: Attempt): string {
 function take(rescue: readonly Rescue[], says: string): void {
   if (!hidden.value) return
   const with_ = { cloth: cloth.value, hidden: hidden.value }
-  jobs.edit({ says: `Cut from ${cloth.value.name}: ${says}`, applyToJob: (job) => rescued(job, with_, rescue) ?? job })
+  jobs.edit({
+    says: phrase`Cut from ${cloth.value.name}: ${says}`,
+    applyToJob: (job) => rescued(job, with_, rescue) ?? job,
+  })
 }
 const supplyWords = (c: Cloth) =>
   c.supply.kind === 'length'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { firstPart } from '../../../core/job/index.ts'
 import { clothCost, layChoices, type LayChoice } from '../../../core/what-if/index.ts'
@@ -68,7 +69,7 @@ const best = computed(() => {
 })
 const mm = (value: number) => formatLengthWithUnit(value, jobs.job!.units)
 const take = ({ joins, take: applyToJob }: NonNullable<typeof best.value>) =>
-  jobs.edit({ says: `Piping joined ${joins} times more`, applyToJob })
+  jobs.edit({ says: phrase`Piping joined ${joins} times more`, applyToJob })
 </script>
 
 <template>

@@ -1,3 +1,4 @@
+import { listed } from '../../../core/language/index.ts'
 import type { LaidPiece } from '../../../core/cloth/index.ts'
 import { shortName } from '../../../core/cover/index.ts'
 
@@ -13,7 +14,7 @@ export interface Tag {
 export function labelsOf({ of, ticket }: Pick<LaidPiece, 'of' | 'ticket'>): readonly string[] {
   if (!of) return []
   const number = `${of.part}${of.cushion + 1}`
-  return [[ticket, number, shortName(of.panel)].filter(Boolean).join(' '), number]
+  return [listed([ticket, number, shortName(of.panel)], ' '), number]
 }
 
 /** Sizes of letters, px: from those read at arm's length to those that a narrow strip has room for. */

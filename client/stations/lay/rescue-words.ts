@@ -1,3 +1,4 @@
+import { phrase } from '../../../core/language/index.ts'
 import { NARROW_MM, type Attempt, type Rescue } from '../../../core/what-if/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../../core/units/index.ts'
 
@@ -12,11 +13,11 @@ export function rescueWords(rescue: readonly Rescue[], hiddenCloth: string, unit
       case 'shorter-strips':
         return 'piping in shorter strips'
       case 'narrow-allowance':
-        return `seam allowance ${formatLengthWithUnit(NARROW_MM, unit)}, zigzagged`
+        return phrase`seam allowance ${formatLengthWithUnit(NARROW_MM, unit)}, zigzagged`
       case 'hidden-in-another':
-        return `bottom, piping and linings in ${hiddenCloth}`
+        return phrase`bottom, piping and linings in ${hiddenCloth}`
       case 'boxing-in-another':
-        return `boxing in ${hiddenCloth}`
+        return phrase`boxing in ${hiddenCloth}`
       case 'joined-wide':
         return 'what is wider than the cloth joined'
       case 'joined-boxing':
@@ -41,5 +42,5 @@ export function rescueWords(rescue: readonly Rescue[], hiddenCloth: string, unit
 export function missingWords({ missing }: Attempt): string {
   const counts = new Map<string, number>()
   for (const name of missing) counts.set(name.toLowerCase(), (counts.get(name.toLowerCase()) ?? 0) + 1)
-  return [...counts].map(([part, n]) => `${n} ${part}`).join(', ')
+  return [...counts].map(([part, n]) => phrase`${n} ${part}`).join(', ')
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { LABEL_SHEETS, labelPdf, labelsOn, type LabelSheet } from '../../../core/formats/index.ts'
 import type { BlockLabel, CoverLabel } from '../../../core/lists/index.ts'
 import { formatLength, unitName } from '../../../core/units/index.ts'
@@ -23,8 +24,8 @@ const wanted = ref('')
 const sheet = computed(() => sheets.value.find((s) => s.id === wanted.value) ?? sheets.value[0]!)
 const words = (s: LabelSheet) => {
   const { units } = jobs.job!
-  const size = `${formatLength(s.widthMm, units)} x ${formatLength(s.heightMm, units)} ${unitName(units)}`
-  return `${labelsOn(s)} on ${s.page.name}, ${size}`
+  const size = phrase`${formatLength(s.widthMm, units)} x ${formatLength(s.heightMm, units)} ${unitName(units)}`
+  return phrase`${labelsOn(s)} on ${s.page.name}, ${size}`
 }
 const KINDS = [
   { value: 'both', label: 'Blocks and covers' },
@@ -37,12 +38,12 @@ const failed = ref('')
 const labels = computed(() => {
   const { ticket, customer } = jobs.job!
   const blocks = props.blocks.map((l) => ({
-    head: `${ticket} block ${l.block}`,
+    head: phrase`${ticket} block ${l.block}`,
     lines: [l.size, l.layers, l.parts, l.note, customer],
     address: address('filling'),
   }))
   const covers = props.covers.map((l) => ({
-    head: `${ticket} cover ${l.number} of ${props.covers.length}`,
+    head: phrase`${ticket} cover ${l.number} of ${props.covers.length}`,
     lines: [l.size, l.made, l.place, l.wash, l.papers],
     address: address('fit'),
   }))
@@ -55,9 +56,9 @@ async function save(): Promise<void> {
   failed.value = ''
   try {
     const bytes = await labelPdf(labels.value, sheet.value, firstFree.value)
-    download(`${jobs.job!.ticket} labels.pdf`, new Uint8Array(bytes), 'application/pdf')
+    download(phrase`${jobs.job!.ticket} labels.pdf`, new Uint8Array(bytes), 'application/pdf')
   } catch (cause) {
-    failed.value = `The labels cannot be written: ${(cause as Error).message}`
+    failed.value = phrase`The labels cannot be written: ${(cause as Error).message}`
   }
 }
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { stripGroups, type StripFault, type StripGroup, type StripPlan } from '../../../core/strips/index.ts'
 import { formatLength, formatLengthWithUnit, trimmed } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -45,7 +46,7 @@ const gap = (p: StripPlan) =>
   p.isProven
     ? 'proven: no fewer rows will do'
     : p.boundMm > 0
-      ? `at most ${trimmed((p.rollMm / p.boundMm - 1) * 100, 1)} % above the least possible`
+      ? phrase`at most ${trimmed((p.rollMm / p.boundMm - 1) * 100, 1)} % above the least possible`
       : ''
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { AllowanceBook, AllowanceMm, limits } from '../../../contract/index.ts'
 import { ALLOWANCE_LABELS, ALLOWANCE_NAMES, type AllowanceName } from '../../../core/cover/index.ts'
 import { setAllowance, setEdgeAllowance } from '../../../core/job/index.ts'
@@ -18,7 +19,7 @@ const applies = (name: AllowanceName) => job.value.allowances.overrides[name] ??
 const setBy = (name: AllowanceName) =>
   job.value.allowances.overrides[name] === undefined
     ? "shop's book"
-    : `this job (book ${formatLengthWithUnit(job.value.allowances.book[name], job.value.units)})`
+    : phrase`this job (book ${formatLengthWithUnit(job.value.allowances.book[name], job.value.units)})`
 const own = (key: string) => job.value.allowances.edges[key]
 const panels = computed(() => (plan.value ? (design.chosen?.cover.panels ?? []).filter((p) => p.role !== 'trim') : []))
 </script>

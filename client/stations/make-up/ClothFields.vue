@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { ClothRole } from '../../../contract/index.ts'
 import { partName, setCloth, setOtherCloth, setOwnCloth } from '../../../core/job/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -45,7 +46,9 @@ const isOwn = (role: ClothRole) =>
 function setOwn(role: ClothRole, own: boolean): void {
   const { letter } = jobs.job!
   jobs.edit({
-    says: own ? `A cloth of their own, ${partName(jobs.job!)}` : `The cloth of the ticket, ${partName(jobs.job!)}`,
+    says: own
+      ? phrase`A cloth of their own, ${partName(jobs.job!)}`
+      : phrase`The cloth of the ticket, ${partName(jobs.job!)}`,
     applyToJob: (job) => setOwnCloth(job, letter, role, own),
   })
 }
@@ -54,7 +57,7 @@ const pick = (role: Exclude<ClothRole, 'face'>, label: string, id: string) =>
     setOtherCloth(
       role,
       id === SAME ? null : cloths.value.find((c) => c.id === id)!,
-      `${label}: ${id === SAME ? 'as the face' : cloths.value.find((c) => c.id === id)!.name}`,
+      phrase`${label}: ${id === SAME ? 'as the face' : cloths.value.find((c) => c.id === id)!.name}`,
     ),
   )
 </script>

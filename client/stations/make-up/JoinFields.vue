@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { JoinPlaces, limits, limitsOfKind, type PanelJoins, PositiveMm } from '../../../contract/index.ts'
 import { wholeId, type Panel } from '../../../core/cover/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
@@ -34,7 +35,7 @@ const panels = computed(() =>
         key: `${of}/${panel.id}`,
         of,
         panel,
-        label: of === 'liner' ? `Liner, ${panel.name}` : panel.name,
+        label: of === 'liner' ? phrase`Liner, ${panel.name}` : panel.name,
       })),
   ),
 )
@@ -55,7 +56,7 @@ function sizeOf(join: PanelJoins): number {
 const add = (key: string) => {
   const found = panels.value.find((p) => p.key === key)
   if (found)
-    set(`${found.label} joined`, (all) => [
+    set(phrase`${found.label} joined`, (all) => [
       ...all,
       { panel: found.panel.id, of: found.of, lines: 'up', places: { kind: 'even', pieces: 2 } },
     ])
@@ -72,7 +73,7 @@ const PLACES: readonly { readonly value: PlacesKind; readonly label: string }[] 
 ]
 const nameOf = (join: PanelJoins) => {
   const name = wholeOf(join)?.name ?? join.panel
-  return join.of === 'liner' ? `Liner, ${name}` : name
+  return join.of === 'liner' ? phrase`Liner, ${name}` : name
 }
 const setPlace = (i: number, join: PanelJoins, k: number, mm: number) =>
   join.places.kind === 'at' &&

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { Piping } from '../../../contract/index.ts'
 import type { LengthUnit } from '../../../core/units/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
@@ -19,7 +20,7 @@ const free = computed(() =>
     .flatMap((row) => {
       const sides = row === 'bottom' ? (props.piping.bottomSides ?? props.piping.sides) : props.piping.sides
       return SIDES.filter((s) => sides.includes(s) && !parts.value.some((p) => p.row === row && p.side === s)).map(
-        (side) => ({ key: `${row}/${side}`, row, side, label: `${side}, ${row} row` }),
+        (side) => ({ key: `${row}/${side}`, row, side, label: phrase`${side}, ${row} row` }),
       )
     }),
 )

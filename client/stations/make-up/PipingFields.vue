@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { limitsOfKind, Piping, type Side } from '../../../contract/index.ts'
 import { biasWays, clothFor, usableWidth } from '../../../core/cover/index.ts'
 import { setMakeUp, USUAL_PIPING } from '../../../core/job/index.ts'
@@ -63,7 +64,7 @@ function toggle(side: Side): void {
   const now = piping.value
   if (now.kind === 'none') return
   const sides = SIDES.filter((s) => (s === side) !== now.sides.includes(s))
-  if (sides.length > 0) set(`Piped: ${sides.join(', ')}`, { ...now, sides })
+  if (sides.length > 0) set(phrase`Piped: ${sides.join(', ')}`, { ...now, sides })
 }
 /** The bottom row is piped as the top one until it is given edges of its own. */
 function toggleBelow(side: Side): void {
@@ -71,7 +72,7 @@ function toggleBelow(side: Side): void {
   if (now.kind === 'none') return
   const before = now.bottomSides ?? now.sides
   const bottomSides = SIDES.filter((s) => (s === side) !== before.includes(s))
-  if (bottomSides.length > 0) set(`Piped below: ${bottomSides.join(', ')}`, { ...now, bottomSides })
+  if (bottomSides.length > 0) set(phrase`Piped below: ${bottomSides.join(', ')}`, { ...now, bottomSides })
 }
 const ENDS = [
   { value: 'crossed', label: 'Crossed' },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { ReadyEdge } from '../../../contract/index.ts'
 import { setMakeUp } from '../../../core/job/index.ts'
 import { useDesign } from '../../stores/design.ts'
@@ -15,14 +16,17 @@ const set = (says: string, change: (all: readonly ReadyEdge[]) => readonly Ready
   jobs.edit(setMakeUp(says, (m) => ({ ...m, readyEdges: [...change(m.readyEdges)] })))
 const edges = computed(() => panelEdges(design.chosen?.cover ?? null))
 const labelOf = (r: ReadyEdge) =>
-  edges.value.find((e) => e.key === `${r.panel}/${r.edge}`)?.label ?? `${r.panel}, ${r.edge}`
+  edges.value.find((e) => e.key === phrase`${r.panel}/${r.edge}`)?.label ?? `${r.panel}, ${r.edge}`
 const free = computed(() =>
   edges.value.filter((e) => !ready.value.some((r) => r.panel === e.panel && r.edge === e.edge)),
 )
 const add = (key: string) => {
   const found = edges.value.find((e) => e.key === key)
   if (found)
-    set(`${found.label} on the selvedge`, (all) => [...all, { panel: found.panel, edge: found.edge, is: 'selvedge' }])
+    set(phrase`${found.label} on the selvedge`, (all) => [
+      ...all,
+      { panel: found.panel, edge: found.edge, is: 'selvedge' },
+    ])
 }
 const IS = [
   { value: 'selvedge', label: 'Selvedge' },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { EdgeReserve, limits } from '../../../contract/index.ts'
 import { reserveFor } from '../../../core/learning/index.ts'
 import { acrossTheWholeCloth } from '../../../core/cover/index.ts'
@@ -26,7 +27,7 @@ const set = (
   )
 const edges = computed(() => panelEdges(design.chosen?.cover ?? null))
 const labelOf = (r: EdgeReserve) =>
-  edges.value.find((e) => e.panel === r.panel && e.edge === r.edge)?.label ?? `${r.panel}, ${r.edge}`
+  edges.value.find((e) => e.panel === r.panel && e.edge === r.edge)?.label ?? phrase`${r.panel}, ${r.edge}`
 const free = computed(() =>
   edges.value.filter((e) => !reserves.value.some((r) => r.panel === e.panel && r.edge === e.edge)),
 )
@@ -44,7 +45,7 @@ const takeWholeWidth = () =>
 const add = (key: string) => {
   const found = edges.value.find((e) => e.key === key)
   if (found)
-    set(`${found.label} left to trim`, (all) => [
+    set(phrase`${found.label} left to trim`, (all) => [
       ...all,
       { panel: found.panel, edge: found.edge, mm: reserveFor(jobs.job!, shop.workshop.learned) },
     ])

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../../core/language/index.ts'
 import { limitsOfKind, type Side, TiePlace } from '../../../contract/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
 import type { LengthUnit } from '../../../core/units/index.ts'
@@ -50,7 +51,7 @@ const change = (i: number, place: TiePlace, key: string | null = null) =>
     key && `ties.${i}.${key}`,
   )
 const add = () => emit('change', [...places, { at: 'edge', row: 'foot', side: 'left', count: 2 }], null)
-const name = (i: number, what: string) => (places.length > 1 ? `${what}, place ${i + 1}` : what)
+const name = (i: number, what: string) => (places.length > 1 ? phrase`${what}, place ${i + 1}` : what)
 </script>
 
 <template>

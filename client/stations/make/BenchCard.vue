@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../../core/language/index.ts'
 import { computed } from 'vue'
 import { MAKE_UPS, noteWords } from '../../../core/cover/index.ts'
 import { partName } from '../../../core/job/index.ts'
@@ -27,12 +28,12 @@ const cards = computed(() =>
       name: props.plan.worked.length > 1 ? partName(part) : '',
       count: design.count,
       made: isSewn(part)
-        ? `${MAKE_UPS[part.makeUp.construction.kind].label}, ${part.cloth.cloth.name}`
+        ? phrase`${MAKE_UPS[part.makeUp.construction.kind].label}, ${part.cloth.cloth.name}`
         : 'filling only: the cover stays',
       net: size(cover.solid.width.value, cover.solid.depth.value, cover.solid.thickness.value),
       block: size(block.width.value, block.depth.value, block.thickness.value),
       seam: say(props.plan.worked.find((w) => w.part === part)?.allowances.seamMm.value ?? 0),
-      seams: isSewn(part) ? cover.seams.map((s) => `${s.letter} ${s.name}`) : [],
+      seams: isSewn(part) ? cover.seams.map((s) => phrase`${s.letter} ${s.name}`) : [],
       notes: cover.notes.map((n) => noteWords(n, jobs.whole!.units)),
     }
   }),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onKeyStroke, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { cushionCount, isSewn } from '../../../core/planned/index.ts'
 import { paceOf } from '../../../core/making/index.ts'
 import { trimmed } from '../../../core/units/index.ts'
@@ -74,7 +75,7 @@ const awake = useWakeLock()
 watch(isBig, (big) => void (big ? awake.request('screen') : awake.release()).catch(() => {}))
 const people = computed(() => shop.workshop.people)
 const pace = computed(() => paceOf(people.value, maker.value))
-const heading = computed(() => `${jobs.job!.ticket} ${jobs.job!.title}: work order`)
+const heading = computed(() => phrase`${jobs.job!.ticket} ${jobs.job!.title}: work order`)
 const printed = ref<'order' | 'card'>('order')
 async function print(what: 'order' | 'card'): Promise<void> {
   printed.value = what

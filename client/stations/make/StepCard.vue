@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { limits, StepRecord } from '../../../contract/index.ts'
 import {
   asMeasured,
@@ -65,7 +66,7 @@ const measure = (measuredMm: number) =>
 /** The plan follows what was measured only when the maker says so. */
 const planWith = (measured: Measured, mm: number) =>
   jobs.edit({
-    says: `Planned with ${MEASURED_WORDS[measured.what].toLowerCase()} as measured`,
+    says: phrase`Planned with ${MEASURED_WORDS[measured.what].toLowerCase()} as measured`,
     applyToJob: (job) => plannedWith(job, measured, mm),
   })
 const note = (event: Event) =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { settingsWords } from '../../../core/making/index.ts'
 import { sayFigure } from '../../../core/working/index.ts'
 import type { WorkedPlan } from '../../../core/planned/index.ts'
@@ -19,8 +20,8 @@ const settings = ({ step }: StepRow) => (step.sewing ? settingsWords(step.sewing
 const about = computed(() =>
   [
     jobs.whole!.customer,
-    jobs.whole!.terms.dueOn ? `due ${wholeDay(jobs.whole!.terms.dueOn)}` : '',
-    `revision ${jobs.revision}`,
+    jobs.whole!.terms.dueOn ? phrase`due ${wholeDay(jobs.whole!.terms.dueOn)}` : '',
+    phrase`revision ${jobs.revision}`,
   ].filter((w) => w !== ''),
 )
 </script>

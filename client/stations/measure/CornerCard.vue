@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { CornerSetting } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { footingOf } from '../../../core/seat/index.ts'
@@ -36,7 +37,7 @@ function setKind(kind: CornerSetting['kind']): void {
       : kind === 'round'
         ? { kind, radiusMm: 40 }
         : { kind, arrivingMm: 100, leavingMm: 100 },
-    `Corner ${props.corner}: ${kind}`,
+    phrase`Corner ${props.corner}: ${kind}`,
   )
 }
 const toAll = () =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { setReadings } from '../../../core/job/index.ts'
 import { slotOf, valueOf } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -22,7 +23,7 @@ function typed(mm: number): void {
     setReadings(
       slot.value.slot,
       [...kept.slice(-19), { mm, on: dayOf(new Date()) }],
-      `${slot.value.label} typed on the drawing`,
+      phrase`${slot.value.label} typed on the drawing`,
     ),
     `drawing-${slot.value.slot}`,
   )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { type EdgeRole, EdgeSetting, Lean, limits, limitsOfKind, MOST_LEAN_DEG } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { edgeLength } from '../../../core/outline/index.ts'
@@ -53,13 +54,13 @@ const lean = computed(() => setting.value.lean)
 function setLean(by: (typeof LEANS)[number]['value']): void {
   change(
     { lean: by === 'upright' ? null : by === 'angle' ? { by, degrees: 10 } : { by, mm: 20 } },
-    `Edge ${key.value}: side ${by === 'upright' ? 'upright' : `leans, ${by}`}`,
+    phrase`Edge ${key.value}: side ${by === 'upright' ? 'upright' : phrase`leans, ${by}`}`,
   )
 }
 function setDegrees(event: Event): void {
   const degrees = Number((event.target as HTMLInputElement).value)
   if (Number.isFinite(degrees) && Math.abs(degrees) <= MOST_LEAN_DEG)
-    change({ lean: { by: 'angle', degrees } }, `Edge ${key.value} leans ${degrees}°`, 'lean')
+    change({ lean: { by: 'angle', degrees } }, phrase`Edge ${key.value} leans ${degrees}°`, 'lean')
 }
 </script>
 

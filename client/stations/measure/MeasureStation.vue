@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { limits, Seat } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { asTaped, slotsOf, squareness, USUAL_CLEARANCE_MM } from '../../../core/seat/index.ts'
@@ -56,7 +57,7 @@ function setTurn(event: Event): void {
   const turnDeg = Number((event.target as HTMLInputElement).value)
   if (Number.isFinite(turnDeg) && Math.abs(turnDeg) <= 180)
     jobs.edit(
-      setSeat(`Turned by ${turnDeg}°`, (s) => ({ ...s, turnDeg })),
+      setSeat(phrase`Turned by ${turnDeg}°`, (s) => ({ ...s, turnDeg })),
       'turn',
     )
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { fewestPages, PAGES, templatePdf } from '../../../core/formats/index.ts'
 import { at, boxOf, onEdge } from '../../../core/outline/index.ts'
 import { topOf } from '../../../core/seat/index.ts'
@@ -24,14 +25,14 @@ const choices = computed(() => [
   { value: 'seat', label: 'the whole seat' },
   ...cushions.value.designs.map((d) => ({
     value: d.id,
-    label: letterOf(d.id) === '' ? 'one cushion' : `cushion ${d.id}`,
+    label: letterOf(d.id) === '' ? 'one cushion' : phrase`cushion ${d.id}`,
   })),
-  ...blocks.value.map((b) => ({ value: `block ${b.letter}`, label: `foam block${letterOf(b.letter)}` })),
+  ...blocks.value.map((b) => ({ value: phrase`block ${b.letter}`, label: phrase`foam block${letterOf(b.letter)}` })),
 ])
 const page = computed(() => PAGES.find((p) => p.name === size.value)!)
 const template = computed(() => {
   const design = cushions.value.designs.find((d) => d.id === what.value)
-  const block = blocks.value.find((b) => what.value === `block ${b.letter}`)
+  const block = blocks.value.find((b) => what.value === phrase`block ${b.letter}`)
   const solid = block?.block ?? design?.solid
   const { outline, edges } = solid ?? cushions.value.seat.bare
   const leans = edges.map((e) => e.leanRad)
@@ -39,7 +40,7 @@ const template = computed(() => {
   const job = jobs.job!
   const box = boxOf(outline)
   return {
-    title: `${job.ticket} ${job.title}: ${block ? `foam block${letterOf(block.letter)}, cut` : design ? `cushion ${design.id}, net` : 'seat, net'}`,
+    title: `${job.ticket} ${job.title}: ${block ? phrase`foam block${letterOf(block.letter)}, cut` : design ? phrase`cushion ${design.id}, net` : 'seat, net'}`,
     foot: outline,
     top,
     labels:
@@ -50,7 +51,7 @@ const template = computed(() => {
             text: e.side === 'front' && e.name === job.seat.front ? 'front' : e.name,
           })),
     notes: [
-      `${formatLengthWithUnit(box.maxX, job.units)} x ${formatLengthWithUnit(box.maxY, job.units)} over all. ${block ? 'The line is where the knife goes; it is the block, not the cushion.' : `${design ? 'The line is where the finished cushion ends' : 'The line is the seat as measured'}, no seam allowance.`}`,
+      phrase`${formatLengthWithUnit(box.maxX, job.units)} x ${formatLengthWithUnit(box.maxY, job.units)} over all. ${block ? 'The line is where the knife goes; it is the block, not the cushion.' : phrase`${design ? 'The line is where the finished cushion ends' : 'The line is the seat as measured'}, no seam allowance.`}`,
       ...(top ? ['Full line: foot. Dashed: its top, where sides lean.'] : []),
       'Fold a symmetrical template down its middle: both halves must agree.',
     ],
@@ -68,7 +69,7 @@ async function make(): Promise<void> {
     download(`${jobs.job!.ticket}-template-${what.value}.pdf`, new Uint8Array(bytes), 'application/pdf')
     emit('update:modelValue', false)
   } catch (cause) {
-    failed.value = `The template could not be made: ${(cause as Error).message}`
+    failed.value = phrase`The template could not be made: ${(cause as Error).message}`
   } finally {
     isMaking.value = false
   }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { LONGEST_MM, type Footprint } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { insertPoint, removePoint } from '../../../core/seat/index.ts'
@@ -23,11 +24,11 @@ const set = (change: Partial<Points>, says: string, undo: string | null = null) 
 const setPoint = (i: number, change: Partial<Points['points'][number]>) =>
   set(
     { points: shape.value.points.map((p, j) => (j === i ? { ...p, ...change } : p)) },
-    `Point ${i + 1}`,
+    phrase`Point ${i + 1}`,
     `point-${i}-${Object.keys(change)[0]!}`,
   )
 const addPoint = (i: number) => jobs.edit(setSeat('One more point', (seat) => insertPoint(seat, i)))
-const dropPoint = (i: number) => jobs.edit(setSeat(`Point ${i + 1} taken out`, (seat) => removePoint(seat, i)))
+const dropPoint = (i: number) => jobs.edit(setSeat(phrase`Point ${i + 1} taken out`, (seat) => removePoint(seat, i)))
 
 async function open(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
@@ -36,7 +37,7 @@ async function open(event: Event): Promise<void> {
   try {
     const { points, report } = await readDrawing(file)
     jobs.edit(
-      setSeat(`Outline from ${file.name}`, (s) => ({
+      setSeat(phrase`Outline from ${file.name}`, (s) => ({
         ...s,
         front: '1-2',
         edges: {},

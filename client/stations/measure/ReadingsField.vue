@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { setReadings } from '../../../core/job/index.ts'
 import { dimensionFigure, slotOf } from '../../../core/seat/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -23,7 +24,7 @@ const set = (i: number, mm: number) =>
     setReadings(
       props.slotName,
       readings.value.map((r, j) => (j === i ? { mm, on: dayOf(new Date()) } : r)),
-      `${props.label} measured`,
+      phrase`${props.label} measured`,
     ),
     `reading-${props.slotName}-${i}`,
   )
@@ -32,7 +33,7 @@ const add = () =>
     setReadings(
       props.slotName,
       [...readings.value, { mm: value.value.value, on: dayOf(new Date()) }],
-      `${props.label}: one more reading`,
+      phrase`${props.label}: one more reading`,
     ),
   )
 const strike = (i: number) =>
@@ -40,7 +41,7 @@ const strike = (i: number) =>
     setReadings(
       props.slotName,
       readings.value.filter((_, j) => j !== i),
-      `${props.label}: a reading struck out`,
+      phrase`${props.label}: a reading struck out`,
     ),
   )
 const listen = () => tape.aim({ slot: props.slotName, label: props.label })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { LONGEST_MM, MOST_SWEEP_DEG, type Ear, type Footprint } from '../../../contract/index.ts'
 import { reading, setSeat } from '../../../core/job/index.ts'
 import { valueOf } from '../../../core/seat/index.ts'
@@ -61,17 +62,17 @@ const setCurve = (s: Of<'ring'>, by: 'radius' | 'chord') =>
 const setExtent = (s: Of<'ring'>, by: 'length' | 'angle' | 'chord') =>
   set(
     { ...s, extent: by === 'length' ? { by, length: reading(2000) } : by === 'angle' ? { by, degrees: 90 } : { by } },
-    `Bench by its ${by}`,
+    phrase`Bench by its ${by}`,
   )
 function setAngle(s: Of<'ring'>, event: Event): void {
   const degrees = Number((event.target as HTMLInputElement).value)
   if (degrees > 0 && degrees <= MOST_SWEEP_DEG)
-    set({ ...s, extent: { by: 'angle', degrees } }, `Angle ${degrees}°`, 'ring-angle')
+    set({ ...s, extent: { by: 'angle', degrees } }, phrase`Angle ${degrees}°`, 'ring-angle')
 }
 const ear = (s: Of<'eared'>, side: 'left' | 'right') => {
   const now = s[side]
   const fresh: Ear = s.left ?? s.right ?? { out: reading(60), deep: reading(150) }
-  set({ ...s, [side]: now ? null : fresh }, `${side === 'left' ? 'Left' : 'Right'} ear ${now ? 'off' : 'on'}`)
+  set({ ...s, [side]: now ? null : fresh }, phrase`${side === 'left' ? 'Left' : 'Right'} ear ${now ? 'off' : 'on'}`)
 }
 const addStation = (s: Of<'berth'>) =>
   set(

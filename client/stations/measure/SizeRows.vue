@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { limits, MOST_SIZE_ROWS, SizeRow } from '../../../contract/index.ts'
 import { reading, setSeat } from '../../../core/job/index.ts'
 import { rowDimension, seatOfRows, slotsOf, valueOf } from '../../../core/seat/index.ts'
@@ -24,7 +25,7 @@ const change = (i: number, row: Partial<SizeRow>) => rows.value.map((r, j) => (j
 function measure(i: number, slot: string, label: string, mm: number): void {
   if (i === 0)
     return void jobs.edit(
-      setSeat(`${label} measured`, (s) =>
+      setSeat(phrase`${label} measured`, (s) =>
         slotsOf(s)
           .find((own) => own.slot === slot)!
           .with(reading(mm)),
@@ -32,7 +33,7 @@ function measure(i: number, slot: string, label: string, mm: number): void {
       `row-0-${slot}`,
     )
   set(
-    `Row ${i + 1}, ${label.toLowerCase()}`,
+    phrase`Row ${i + 1}, ${label.toLowerCase()}`,
     change(i, { readings: { ...rows.value[i]!.readings, [slot]: reading(mm) } }),
     `row-${i}-${slot}`,
   )
@@ -56,7 +57,7 @@ function paste(event: ClipboardEvent): void {
       row.flatMap((c, k) => (c.ok ? [[slots.value[k]!.slot, reading(c.value.mm)] as const] : [])),
     ),
   }))
-  jobs.edit(setSeat(`${cells.length} sizes pasted`, (s) => seatOfRows(s, [first!, ...others])))
+  jobs.edit(setSeat(phrase`${cells.length} sizes pasted`, (s) => seatOfRows(s, [first!, ...others])))
 }
 </script>
 

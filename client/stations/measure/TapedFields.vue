@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import type { Footprint } from '../../../contract/index.ts'
 import { reading, setSeat } from '../../../core/job/index.ts'
 import { tapedSurvey, tapeName } from '../../../core/seat/index.ts'
@@ -22,16 +23,16 @@ const from = ref('A')
 const to = ref('C')
 const ends = computed(() => [
   ...letters.value.map((l) => ({ value: l, label: l })),
-  ...sides.value.map((s) => ({ value: s, label: `middle of ${s}` })),
+  ...sides.value.map((s) => ({ value: s, label: phrase`middle of ${s}` })),
 ])
 const isPossible = computed(() => !to.value.includes(from.value) && letters.value.includes(from.value))
 const add = () =>
   set(
     { tapes: [...shape.value.tapes, { from: from.value, to: to.value, length: reading(1000) }] },
-    `Tape ${tapeName({ from: from.value, to: to.value })}`,
+    phrase`Tape ${tapeName({ from: from.value, to: to.value })}`,
   )
 const drop = (i: number) =>
-  set({ tapes: shape.value.tapes.filter((_, j) => j !== i) }, `Without tape ${tapeName(shape.value.tapes[i]!)}`)
+  set({ tapes: shape.value.tapes.filter((_, j) => j !== i) }, phrase`Without tape ${tapeName(shape.value.tapes[i]!)}`)
 
 /** A new corner comes between the last and A, with tapes to both. */
 function addCorner(): void {
@@ -60,7 +61,7 @@ const hollow = (letter: string) =>
         ? shape.value.hollow.filter((l) => l !== letter)
         : [...shape.value.hollow, letter],
     },
-    `Corner ${letter} ${shape.value.hollow.includes(letter) ? 'points out' : 'points inwards'}`,
+    phrase`Corner ${letter} ${shape.value.hollow.includes(letter) ? 'points out' : 'points inwards'}`,
   )
 </script>
 

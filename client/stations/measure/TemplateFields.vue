@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { AllowanceMm, type Footprint, limits } from '../../../contract/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -27,7 +28,7 @@ const set = (says: string, change: Partial<Template>, key: string | null = null)
   template.value && put(says, { ...template.value, ...change }, key)
 const lineOf = (edge: string) => template.value!.edges[edge] ?? template.value!.lines
 const setEdge = (edge: string, line: 'net' | 'cut') =>
-  set(`Edge ${edge} is a ${line} line`, { edges: { ...template.value!.edges, [edge]: line } })
+  set(phrase`Edge ${edge} is a ${line} line`, { edges: { ...template.value!.edges, [edge]: line } })
 const LINES = [
   { value: 'net', label: 'sewing line' },
   { value: 'cut', label: 'cut line' },

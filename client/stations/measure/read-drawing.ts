@@ -1,3 +1,4 @@
+import { phrase } from '../../../core/language/index.ts'
 import { outlineFaultWords } from '../../../core/formats/index.ts'
 import type { TracedOutline } from '../../../core/formats/index.ts'
 import DrawingWorker from '../../workers/drawing.worker.ts?worker'
@@ -13,7 +14,7 @@ const PATIENCE_MS = 10_000
  */
 export async function readDrawing(file: File): Promise<TracedOutline> {
   const refuse = (says: string): never => {
-    throw new Error(`${file.name}: ${says} Nothing was changed.`)
+    throw new Error(phrase`${file.name}: ${says} Nothing was changed.`)
   }
   if (file.size > LARGEST_BYTES) return refuse('it is larger than any drawing of a seat.')
   const read = await readApart(file.name, await file.text())

@@ -1,3 +1,4 @@
+import { phrase } from '../../../core/language/index.ts'
 import type { Seat } from '../../../contract/index.ts'
 import {
   at,
@@ -40,9 +41,13 @@ export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit,
     const fits = Math.min(box.maxX, front.to - front.from) * view.k > size.length * 7.2 + 10 && box.maxY * view.k > 76
     return [
       {
-        number: isOfRows ? `first of ${cushions.count}` : isAlone ? alone(cushions.count, isNarrow) : String(i + 1),
-        size: fits ? (cushions.designs.length > 1 && !isAlone ? `${id}: ${size}` : size) : '',
-        mirrored: isAlone && !isOfRows && count < cushions.count ? `${cushions.count - count} mirrored` : '',
+        number: isOfRows
+          ? phrase`first of ${cushions.count}`
+          : isAlone
+            ? alone(cushions.count, isNarrow)
+            : String(i + 1),
+        size: fits ? (cushions.designs.length > 1 && !isAlone ? phrase`${id}: ${size}` : size) : '',
+        mirrored: isAlone && !isOfRows && count < cushions.count ? phrase`${cushions.count - count} mirrored` : '',
         foot: svgPath(stand(solid.outline), view),
         top: leans.some((l) => l !== 0) ? svgPath(stand(topOf(solid)), view) : null,
         ...pixelOf(view, stand([centroidOf(solid.outline)])[0]!),
@@ -52,7 +57,7 @@ export function sketchCushions(seat: Seat, cushions: Cushions, unit: LengthUnit,
 }
 
 const alone = (count: number, isNarrow: boolean): string =>
-  count === 1 ? '' : isNarrow ? `× ${count}` : `${count} of these`
+  count === 1 ? '' : isNarrow ? `× ${count}` : phrase`${count} of these`
 
 /** Shares of an edge at which its name may stand, the first that is free: off the middle, clear of handles. */
 const SPOTS = [0.3, 0.68, 0.2, 0.8] as const
@@ -68,7 +73,7 @@ export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
     const words = [
       e.name === front ? 'front' : group,
       e.meets === 'open' || e.meets === group ? '' : e.meets,
-      e.leanRad === 0 ? '' : `leans ${Math.round((e.leanRad * 180) / Math.PI)}°`,
+      e.leanRad === 0 ? '' : phrase`leans ${Math.round((e.leanRad * 180) / Math.PI)}°`,
     ]
     const isLevel = Math.abs(outwardOn(outline, i, 0.5).y) > 0.7
     return {

@@ -1,4 +1,5 @@
 import { ref, type Ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { setSeat } from '../../../core/job/index.ts'
 import { at, distance, type Point } from '../../../core/outline/index.ts'
 import type { Handle } from '../../../core/seat/index.ts'
@@ -40,7 +41,7 @@ export function useDrag(
         const snap = snapped(toSeat(e, shift), others, e.shiftKey)
         guides.value = snap.guides
         jobs.edit(
-          setSeat(`${handle.label} dragged`, () => handle.drag(snap.place)),
+          setSeat(phrase`${handle.label} dragged`, () => handle.drag(snap.place)),
           `drag-${handle.id}`,
         )
       },

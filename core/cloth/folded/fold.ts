@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cloth, LayPiece } from '../../../contract/index.ts'
 import { cutOutline, FOLD_EDGE, halfPanel, middleOfCutEdge, usableWidth } from '../../cover/index.ts'
 import { boxOf, flatten } from '../../outline/index.ts'
@@ -73,7 +74,7 @@ function foldedCuts({ pieces, problem }: ClothLay, usableMm: number): readonly C
           turns: partner.turns,
           way: 'two-at-once',
           id: `${single.piece.id}+${other!.piece.id}`,
-          name: `${single.laid.name}, with ${other!.laid.name}`,
+          name: phrase`${single.laid.name}, with ${other!.laid.name}`,
           alsoOf: other!.laid.of,
         }),
       )

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cover } from '../cover.ts'
 import { closesRoundBlock } from './closes-round-block.ts'
 import { cutOutlinesAreSound } from './cut-outlines.ts'
@@ -23,7 +24,7 @@ export function checkCover(cover: Cover, unit: LengthUnit = 'mm'): readonly Chec
     },
     {
       name: 'seams meet in equal lengths',
-      asks: `within ${formatLengthWithUnit(1, unit)} and 0.2 %`,
+      asks: phrase`within ${formatLengthWithUnit(1, unit)} and 0.2 %`,
       faults: seamLengthsAgree(cover, unit),
     },
     {

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import { areaOf, edgeLength, isStraight, onEdge, perimeterOf, type Outline } from '../../outline/index.ts'
 import type { Cover } from '../cover.ts'
@@ -32,7 +33,7 @@ function doesNotClose(cover: Cover): readonly string[] {
   return sum === 2 * surfaces
     ? []
     : [
-        `the panels do not close into ${surfaces === 1 ? 'one surface' : `${surfaces} surfaces`} (corners − seams + panels + rims = ${sum}, not ${2 * surfaces})`,
+        phrase`the panels do not close into ${surfaces === 1 ? 'one surface' : phrase`${surfaces} surfaces`} (corners − seams + panels + rims = ${sum}, not ${2 * surfaces})`,
       ]
 }
 
@@ -42,7 +43,7 @@ function areaFaults({ panels, surfaceMm2, perimeter }: Cover, unit: LengthUnit):
   const slack = seamTolerance(perimeter.value) * Math.max(perimeter.value, 1) * 0.5
   return Math.abs(sewn - surfaceMm2) > slack
     ? [
-        `the sewn area is ${sayAmountWithUnit(sewn, 'area', unit)}, the cover's surface has ${sayAmountWithUnit(surfaceMm2, 'area', unit)}`,
+        phrase`the sewn area is ${sayAmountWithUnit(sewn, 'area', unit)}, the cover's surface has ${sayAmountWithUnit(surfaceMm2, 'area', unit)}`,
       ]
     : []
 }
@@ -60,7 +61,7 @@ function stretchFault({ panel, bend, outline, place }: Patch, { panels }: Cover,
     const made = points.slice(1).reduce((sum, p, k) => sum + spaceBetween(points[k]!, p), 0)
     return Math.abs(made - flat) <= seamTolerance(flat)
       ? []
-      : [`${panels.find((p) => p.id === panel)!.name} is stretched: ${say(flat)} of it lie along ${say(made)}`]
+      : [phrase`${panels.find((p) => p.id === panel)!.name} is stretched: ${say(flat)} of it lie along ${say(made)}`]
   })
   return faults.slice(0, 1)
 }
@@ -76,7 +77,7 @@ function apartFault({ a, b }: SeamPair, cover: Cover, { letter, apartMm = 0 }: S
   const worst = Math.max(...apart)
   return worst <= limit
     ? []
-    : [`seam ${letter}: ${a.panel} ${a.edge} and ${b.panel} ${b.edge} lie ${say(worst)} apart on the cushion`]
+    : [phrase`seam ${letter}: ${a.panel} ${a.edge} and ${b.panel} ${b.edge} lie ${say(worst)} apart on the cushion`]
 }
 
 function inPlace(on: Stretch, share: number, { panels, patches }: Cover) {

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import {
   areaOf,
@@ -21,10 +22,10 @@ import { cutOutline, sewnOutline } from '../piece.ts'
 export function cutOutlinesAreSound(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
   const say = (mm: number) => formatLengthWithUnit(mm, unit)
   return cover.panels.flatMap((panel) => {
-    if (!(areaOf(panel.finished) > 0)) return [`${panel.name}: nothing is left of the finished outline`]
-    if (!isSimple(cutOutline(panel))) return [`${panel.name}: the cut outline crosses itself`]
+    if (!(areaOf(panel.finished) > 0)) return [phrase`${panel.name}: nothing is left of the finished outline`]
+    if (!isSimple(cutOutline(panel))) return [phrase`${panel.name}: the cut outline crosses itself`]
     if (areaOf(cutOutline(panel)) < areaOf(sewnOutline(panel)) - 1)
-      return [`${panel.name}: the cut outline is smaller than the sewing line`]
+      return [phrase`${panel.name}: the cut outline is smaller than the sewing line`]
     return allowanceFaults(panel, say).slice(0, 1)
   })
 }
@@ -51,7 +52,7 @@ function allowanceFaults(panel: Panel, say: (mm: number) => string): readonly st
       if (inward.some((corner) => distance(corner, from) < 2.5 * widest)) return []
       return standsOff(cut, from, outwardOn(sewn, i, share), allowance.value)
         ? []
-        : [`${panel.name}: along the ${name} the cut is not ${say(allowance.value)} off the sewing line`]
+        : [phrase`${panel.name}: along the ${name} the cut is not ${say(allowance.value)} off the sewing line`]
     })
   })
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import type { Cover } from '../cover.ts'
 import { finishedEdgeLength } from '../panel.ts'
@@ -24,17 +25,17 @@ export function edgesUsedOnce(cover: Cover, unit: LengthUnit = 'mm'): readonly s
       const used = (byEdge.get(`${panel.id}/${edge.name}`) ?? [])
         .map((s) => ({ low: Math.min(s.from, s.to), high: Math.max(s.from, s.to) }))
         .toSorted((a, b) => a.low - b.low)
-      const where = `${panel.name}, ${edge.name}`
-      if (isFree(edge.treatment)) return used.length === 0 ? [] : [`${where}: sewn, though it is free on purpose`]
-      if (used.length === 0) return [`${where}: not sewn to anything`]
+      const where = phrase`${panel.name}, ${edge.name}`
+      if (isFree(edge.treatment)) return used.length === 0 ? [] : [phrase`${where}: sewn, though it is free on purpose`]
+      if (used.length === 0) return [phrase`${where}: not sewn to anything`]
       const starts = [...used.slice(1).map((u) => u.low), length]
       const faults = used.flatMap((u, i) => {
         const step = starts[i]! - u.high
         return Math.abs(step) <= SLACK_MM
           ? []
-          : [`${where}: ${step > 0 ? 'free' : 'used twice'} for ${say(Math.abs(step))}`]
+          : [phrase`${where}: ${step > 0 ? 'free' : 'used twice'} for ${say(Math.abs(step))}`]
       })
-      return used[0]!.low > SLACK_MM ? [`${where}: free for ${say(used[0]!.low)}`, ...faults] : faults
+      return used[0]!.low > SLACK_MM ? [phrase`${where}: free for ${say(used[0]!.low)}`, ...faults] : faults
     }),
   )
 }

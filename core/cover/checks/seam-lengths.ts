@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import type { Cover } from '../cover.ts'
 import { stretchLength } from '../seam.ts'
@@ -13,7 +14,7 @@ export function seamLengthsAgree(cover: Cover, unit: LengthUnit = 'mm'): readonl
       return Math.abs(la - lb) <= seamTolerance(Math.max(la, lb))
         ? []
         : [
-            `seam ${seam.letter}, ${seam.name}: ${say(la)} of ${a.panel} ${a.edge} meet ${say(lb)} of ${b.panel} ${b.edge}`,
+            phrase`seam ${seam.letter}, ${seam.name}: ${say(la)} of ${a.panel} ${a.edge} meet ${say(lb)} of ${b.panel} ${b.edge}`,
           ]
     }),
   )

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cover } from '../cover.ts'
 import type { Seam, Stretch } from '../seam.ts'
 
@@ -14,7 +15,9 @@ export function canBeSewn(cover: Cover): readonly string[] {
     if (seam.kind !== 'plate') return
     const later = seams.slice(i + 1).filter((other) => isSewnFlat(other) && crosses(seam, other))
     later.forEach((join) =>
-      faults.push(`seam ${seam.letter} runs across the end of seam ${join.letter}, which is sewn only afterwards`),
+      faults.push(
+        phrase`seam ${seam.letter} runs across the end of seam ${join.letter}, which is sewn only afterwards`,
+      ),
     )
   })
   if (cover.closures.every((c) => c.choice.kind === 'fixed')) return faults
@@ -25,15 +28,15 @@ export function canBeSewn(cover: Cover): readonly string[] {
   if (!slot && !seams.some((s) => s.kind === 'closure' || s.kind === 'final'))
     faults.push('nothing opens: it cannot be turned or filled')
   else if (seams[lastInside]?.kind === 'closure' && seams.length > 1 && lastInside === seams.length - 1)
-    faults.push(`the closure ${seams[lastInside].letter} would be sewn last, into a cover that is already shut`)
+    faults.push(phrase`the closure ${seams[lastInside].letter} would be sewn last, into a cover that is already shut`)
   else if (!opens(0, lastInside + 1) && !stillFree(lastInside + 1))
-    faults.push(`after seam ${seams[lastInside]?.letter ?? ''} no way is left to turn it out`)
+    faults.push(phrase`after seam ${seams[lastInside]?.letter ?? ''} no way is left to turn it out`)
   const inside = seams.findIndex(
     (s, i) =>
       s.kind === 'final' && seams.slice(i + 1).some((other) => other.kind !== 'final' && other.pairs.length > 0),
   )
   if (inside >= 0)
-    faults.push(`seam ${seams[inside]!.letter} is sewn from outside, but seams follow that need the inside`)
+    faults.push(phrase`seam ${seams[inside]!.letter} is sewn from outside, but seams follow that need the inside`)
   if (cover.closures.some((c) => !(c.lengthMm.value > 0))) faults.push('the opening has no length')
   return faults
 }

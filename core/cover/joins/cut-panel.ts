@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import {
   alongEdge,
   at,
@@ -50,8 +51,8 @@ export function cutPanel(panel: PanelDraft, axis: Axis, placesMm: readonly numbe
     const draft: PanelDraft = {
       ...panel,
       id,
-      name: `${panel.name}, piece ${i + 1} of ${count}`,
-      rule: `${panel.rule}; joined of ${count} pieces`,
+      name: phrase`${panel.name}, piece ${i + 1} of ${count}`,
+      rule: phrase`${panel.rule}; joined of ${count} pieces`,
       finished: part.outline,
       edges,
       sums: panel.sums && pieceSums(panel.sums, edges, axis, { i, count, isEven, mm: lines[i + 1]! - lines[i]! }),
@@ -91,7 +92,7 @@ function stripOf(outline: Outline, axis: Axis, fromMm: number | null, toMm: numb
 const isOnePart = ({ outline, sources }: CutOff): boolean =>
   outline.length > 2 && new Set(sources).size === sources.length && isSimple(outline)
 
-const joinName = (number: number, count: number): string => (count === 2 ? 'join' : `join ${number}`)
+const joinName = (number: number, count: number): string => (count === 2 ? 'join' : phrase`join ${number}`)
 
 /** Which parts of the whole panel's edges a part of it holds. */
 export const spansOf = (panel: PanelDraft, { outline, sources }: CutOff): readonly EdgeSpan[] =>
@@ -167,7 +168,7 @@ function joinSeam(panel: PanelDraft, before: PanelDraft, after: PanelDraft, numb
   )
   const name = panel.name.toLowerCase()
   return {
-    name: count === 2 ? `join of the ${name}` : `join ${number} of the ${name}`,
+    name: count === 2 ? phrase`join of the ${name}` : phrase`join ${number} of the ${name}`,
     kind: 'join',
     pairs: [{ a: { panel: before.id, edge, from: 0, to: mm }, b: { panel: after.id, edge, from: mm, to: 0 } }],
   }

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { at, vertex, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { figure, given, times, type Figure } from '../../working/index.ts'
@@ -61,7 +62,7 @@ export const bolster: Recipe<'bolster'> = ({ solid, construction, closure, allow
     ],
   }
   const ends = (['left', 'right'] as const).map((side): SeamDraft => ({
-    name: `${side} end to the body`,
+    name: phrase`${side} end to the body`,
     kind: 'plate',
     pairs: endPairs(side, whole),
   }))

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Closure, Side } from '../../../contract/index.ts'
 import { edgeLength } from '../../outline/index.ts'
 import type { CushionSize, SideName, Solid } from '../../seat/index.ts'
@@ -170,8 +171,8 @@ const LAPPED_SHARE = 0.12
 const ZIP_END_MM = 20
 
 export const plateSeams = (frame: BoxFrame, what: string): readonly SeamDraft[] => [
-  { name: `${what} to the bottom plate`, kind: 'plate', pairs: frame.rings.bottom },
-  { name: `${what} to the top plate`, kind: 'plate', pairs: frame.rings.top },
+  { name: phrase`${what} to the bottom plate`, kind: 'plate', pairs: frame.rings.bottom },
+  { name: phrase`${what} to the top plate`, kind: 'plate', pairs: frame.rings.top },
 ]
 
 /**

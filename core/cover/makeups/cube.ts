@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { at, rectangle, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import {
@@ -183,7 +184,7 @@ function slip(
     rectanglePanel(
       {
         id: panelId(side),
-        name: `${name}${name ? side : side[0]!.toUpperCase() + side.slice(1)} side`,
+        name: phrase`${name}${name ? side : side[0]!.toUpperCase() + side.slice(1)} side`,
         role: 'boxing',
         face: cloth === 'face' ? side : 'inside',
         cloth,
@@ -216,7 +217,7 @@ function slip(
     (['front', 'right', 'back', 'left'] as const).map((side) => seamEdge(side, s, side)),
   )
   const join = (before: string, after: string): SeamDraft => ({
-    name: `${name}${before} side to ${after} side`,
+    name: phrase`${name}${before} side to ${after} side`,
     kind: 'join',
     pairs: [
       {
@@ -251,7 +252,7 @@ function slip(
     rectanglePanel(
       {
         id: `${id}base`,
-        name: `${name}non-slip base`,
+        name: phrase`${name}non-slip base`,
         role: 'base',
         face: 'inside',
         cloth: base,
@@ -263,7 +264,7 @@ function slip(
       (['front', 'left', 'back', 'right'] as const).map((side) => seamEdge(side, s, side)),
     )
   const shut: SeamDraft = {
-    name: `${name}base to the sides, when the block is in`,
+    name: phrase`${name}base to the sides, when the block is in`,
     kind: 'final',
     pairs: sides.map(({ side, length }): SeamPair => ({
       a: { panel: `${id}base`, edge: side, from: 0, to: length.value },
@@ -283,7 +284,7 @@ function slip(
       join('left', 'front'),
       join('front', 'right'),
       ...(opens ? [] : [closing]),
-      { name: `${name}sides to the top`, kind: 'plate', pairs: ring },
+      { name: phrase`${name}sides to the top`, kind: 'plate', pairs: ring },
       ...(base ? [shut] : []),
     ],
     ring,

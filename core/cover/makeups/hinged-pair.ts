@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { at, rectangle, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { entered, figure, plus, times, type Figure } from '../../working/index.ts'
@@ -57,7 +58,7 @@ export const hingedPair: Recipe<'hinged-pair'> = (input) => {
   })
   const margin = closure.kind === 'sewn-shut' ? Math.max(0, (w - closure.openingMm) / 2) : 0
   const opening = (edge: 'front' | 'back', which: string): SeamDraft => ({
-    name: closure.kind === 'zip-seam' ? `zip of the ${which}` : `opening of the ${which}, sewn shut`,
+    name: closure.kind === 'zip-seam' ? phrase`zip of the ${which}` : phrase`opening of the ${which}, sewn shut`,
     kind: closure.kind === 'zip-seam' ? 'closure' : 'final',
     pairs: [pair(edge, w, margin, w - margin)],
   })

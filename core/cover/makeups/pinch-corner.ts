@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { at, edgeLength, type Outline } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { entered, plus, times, type Figure } from '../../working/index.ts'
@@ -136,15 +137,15 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
   ]
   const seam = (name: string): EdgeDraft => ({ name, treatment: 'seam', allowances: [allowances.seamMm] })
   const sideNames = (side: string) => [
-    `${side}, bottom front`,
-    `${side} front pinch, low`,
-    `${side} of the front`,
-    `${side} front pinch, high`,
-    `${side}, top`,
-    `${side} back pinch, high`,
-    `${side} of the back`,
-    `${side} back pinch, low`,
-    `${side}, bottom back`,
+    phrase`${side}, bottom front`,
+    phrase`${side} front pinch, low`,
+    phrase`${side} of the front`,
+    phrase`${side} front pinch, high`,
+    phrase`${side}, top`,
+    phrase`${side} back pinch, high`,
+    phrase`${side} of the back`,
+    phrase`${side} back pinch, low`,
+    phrase`${side}, bottom back`,
   ]
   const slit = (name: string): EdgeDraft => ({ name, treatment: 'lap', allowances: [halfLap(lap), hem] })
   const edges = [
@@ -208,7 +209,7 @@ function sideSeam(side: 'right' | 'left', { d, front, back }: { d: number; front
       ? { panel: 'blank', edge: `${side}, ${edge}`, from, to }
       : { panel: 'blank', edge: `${side}, ${edge}`, from: length - from, to: length - to }
   return {
-    name: `${side} side seam`,
+    name: phrase`${side} side seam`,
     kind: 'join',
     pairs: [
       { a: on('top', d, 0, front), b: on('bottom front', front, front, 0) },
@@ -219,12 +220,12 @@ function sideSeam(side: 'right' | 'left', { d, front, back }: { d: number; front
 
 function pinch(side: 'right' | 'left', end: 'front' | 'back', t: number): SeamDraft {
   const half = t / 2
-  const face = `${side} of the ${end}`
+  const face = phrase`${side} of the ${end}`
   const [before, after] = end === 'front' ? ['low', 'high'] : ['high', 'low']
   // Along the face as drawn: on the right upwards, on the left downwards.
   const [first, last] = side === 'right' ? [before, after] : [after, before]
   return {
-    name: `across the ${end} ${side} corner`,
+    name: phrase`across the ${end} ${side} corner`,
     kind: 'corner',
     pairs: [
       {

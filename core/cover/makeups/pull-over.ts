@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import {
   areaOf,
   boxOf,
@@ -85,7 +86,7 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
   const size = (way: 'width' | 'depth', value: number) =>
     figure({
       id: `cover.board.${way}`,
-      label: `Board ${way}`,
+      label: phrase`Board ${way}`,
       quantity: 'length',
       line: 'cut',
       sum: isLevelBox(solid)

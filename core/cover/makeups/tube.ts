@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Construction, TubeSeam } from '../../../contract/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { plus, times, type Operand } from '../../working/index.ts'
@@ -66,7 +67,7 @@ export function tubeOf(solid: Solid, construction: TubeBuild): Tube {
       to,
       names: {
         from: edgeWords(from),
-        to: count < 4 ? edgeWords(to) : from === 'lower-back' ? 'upper back' : `${edgeWords(to)}, upper side`,
+        to: count < 4 ? edgeWords(to) : from === 'lower-back' ? 'upper back' : phrase`${edgeWords(to)}, upper side`,
       },
       height:
         count === 4

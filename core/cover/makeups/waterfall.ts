@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { at, type Outline, type Point, type Vertex, vertex } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
 import { figure, given, minus, over, plus, times } from '../../working/index.ts'
@@ -77,7 +78,7 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
     return rectanglePanel(
       {
         id: `gusset-${which}`,
-        name: `Gusset, ${which} half`,
+        name: phrase`Gusset, ${which} half`,
         role: 'gusset',
         face: 'back',
         cloth: 'boxing',
@@ -110,7 +111,7 @@ export const waterfall: Recipe<'waterfall'> = (input) => {
         ]
       : []
   const sides = (['left', 'right'] as const).map((side): SeamDraft => ({
-    name: `plate to the ${side} band`,
+    name: phrase`plate to the ${side} band`,
     kind: 'plate',
     pairs: sidePairs(side, runs, whole),
   }))

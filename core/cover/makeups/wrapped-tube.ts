@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Closure } from '../../../contract/index.ts'
 import { at, rectangle } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
@@ -56,20 +57,20 @@ export const wrappedTube: Recipe<'wrapped-tube'> = (input) => {
   }
   const longs = tube.seams
     .filter((s) => opensAt !== null || s.edge !== tube.closing)
-    .map((s): SeamDraft => ({ name: `long seam at the ${words(s.edge)}`, kind: 'join', pairs: [s.pair] }))
+    .map((s): SeamDraft => ({ name: phrase`long seam at the ${words(s.edge)}`, kind: 'join', pairs: [s.pair] }))
   const whole = (side: 'left' | 'right', pairs: readonly SeamPair[]): SeamDraft => ({
-    name: `wrap to the ${side} end`,
+    name: phrase`wrap to the ${side} end`,
     kind: 'plate',
     pairs,
   })
   if (opensAt && closure.kind === 'zip-seam') {
     const opening = endOpening(tube, closure, ends.find((e) => e.side === opensAt)!.pairs)
-    const zip: SeamDraft = { name: `zip at the ${opensAt} end`, kind: 'closure', pairs: opening.zip }
+    const zip: SeamDraft = { name: phrase`zip at the ${opensAt} end`, kind: 'closure', pairs: opening.zip }
     const seams = [
       ...longs,
       zip,
       ...(opening.rest.length > 0
-        ? [{ ...whole(opensAt, opening.rest), name: `wrap to the ${opensAt} end, beside the zip` }]
+        ? [{ ...whole(opensAt, opening.rest), name: phrase`wrap to the ${opensAt} end, beside the zip` }]
         : []),
       ...ends.filter((e) => e.side !== opensAt).map((e) => whole(e.side, e.pairs)),
     ]
@@ -82,9 +83,9 @@ export const wrappedTube: Recipe<'wrapped-tube'> = (input) => {
   const closing: SeamDraft = {
     name:
       closure.kind === 'zip-seam'
-        ? `zip along the ${words(tube.closing)}`
+        ? phrase`zip along the ${words(tube.closing)}`
         : closure.kind === 'sewn-shut'
-          ? `the ${words(tube.closing)}, sewn shut`
+          ? phrase`the ${words(tube.closing)}, sewn shut`
           : 'the ends of the wrap, lapped',
     kind: closure.kind === 'sewn-shut' ? 'final' : 'closure',
     pairs: [tube.seams.find((s) => s.edge === tube.closing)!.pair],
@@ -127,7 +128,7 @@ function wrapPanel(
       rule:
         tube.panels.length === 1
           ? 'the width; once round top, front, bottom and back'
-          : `the width; over the ${panel.faces.join(' and the ')}`,
+          : phrase`the width; over the ${panel.faces.join(' and the ')}`,
     },
     solid.width,
     panel.height,

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { ClothRole } from '../../../contract/index.ts'
 import { edgeLength } from '../../outline/index.ts'
 import type { SideName, Solid } from '../../seat/index.ts'
@@ -99,7 +100,7 @@ export function boxFrame(input: BoxFrameInput): BoxFrame {
     opening &&
     figure({
       id: 'cover.gussetRun',
-      label: `${opening.name} run`,
+      label: phrase`${opening.name} run`,
       quantity: 'length',
       line: 'net',
       sum: openingSum(round, wall, lengths, opening.round),
@@ -170,11 +171,11 @@ export function ringJoins({ strips, halves }: BoxFrame, opens = ''): readonly Se
   const join = (says: string, pairs: readonly SeamPair[]): SeamDraft => ({ name: says, kind: 'join', pairs })
   const inner = strips
     .slice(1)
-    .map((after, i) => join(`${name(strips[i]!)} to ${name(after)}`, [endToStart(strips[i]!, after)]))
+    .map((after, i) => join(phrase`${name(strips[i]!)} to ${name(after)}`, [endToStart(strips[i]!, after)]))
   if (!halves)
     return [
       ...inner,
-      join(strips.length > 1 ? `${name(strips.at(-1)!)} to ${name(strips[0]!)}` : 'the ends of the boxing', [
+      join(strips.length > 1 ? phrase`${name(strips.at(-1)!)} to ${name(strips[0]!)}` : 'the ends of the boxing', [
         endToStart(strips.at(-1)!, strips[0]!),
       ]),
     ]
@@ -182,11 +183,11 @@ export function ringJoins({ strips, halves }: BoxFrame, opens = ''): readonly Se
   return [
     ...inner,
     join(
-      one ? `right end of the boxing to ${opens}` : `${name(strips.at(-1)!)} to ${opens}`,
+      one ? phrase`right end of the boxing to ${opens}` : phrase`${name(strips.at(-1)!)} to ${opens}`,
       openingEnds(strips.at(-1)!, halves, 'end'),
     ),
     join(
-      one ? `left end of the boxing to ${opens}` : `${name(strips[0]!)} to ${opens}`,
+      one ? phrase`left end of the boxing to ${opens}` : phrase`${name(strips[0]!)} to ${opens}`,
       openingEnds(strips[0]!, halves, 'start'),
     ),
   ]
@@ -227,7 +228,7 @@ function edgeFigures(solid: Solid): readonly Figure[] {
   return names.map((name, i) =>
     entered({
       id: `cover.edge.${name}`,
-      label: `Cover edge, ${name}`,
+      label: phrase`Cover edge, ${name}`,
       quantity: 'length',
       line: 'net',
       value: edgeLength(solid.outline, i),
@@ -348,7 +349,7 @@ function openingHalves(
   const ends: EdgeKind = { treatment: 'seam', allowances: input.boxingEnd }
   const head = (half: 'lower' | 'upper') => ({
     id: `${id}-${half}`,
-    name: `${name}, ${half} half`,
+    name: phrase`${name}, ${half} half`,
     role,
     face,
     cloth,

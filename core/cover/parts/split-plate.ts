@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { at, boxOf, edgeLength, isSimple, keepLeftOf, wholeOf, type CutOff } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
 import { entered, figure, given, minus, over, plus, times, type Expression, type Figure } from '../../working/index.ts'
@@ -147,7 +148,7 @@ function partPanel(
   )
   const head = {
     id: `bottom-${which}`,
-    name: `Bottom plate, ${which} part`,
+    name: phrase`Bottom plate, ${which} part`,
     role: 'plate',
     face: whole.face,
     isPart: true,

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { entered, figure, given, plus, roundUp, times, type Expression, type Figure } from '../../working/index.ts'
 import { cutStepMm, formatLengthWithUnit, type LengthUnit } from '../../units/index.ts'
 import type { Allowances } from '../allowances.ts'
@@ -87,7 +88,7 @@ export function stripWidthOf(choice: PipingChoice, seam: Figure, unit: LengthUni
       quantity: 'length',
       line: 'cut',
       value: own,
-      rule: `set on this job; ${formatLengthWithUnit(bare.value, unit)} is wanted`,
+      rule: phrase`set on this job; ${formatLengthWithUnit(bare.value, unit)} is wanted`,
       setBy: 'job',
       change: 'make-up.cord',
     })
@@ -97,7 +98,7 @@ export function stripWidthOf(choice: PipingChoice, seam: Figure, unit: LengthUni
     quantity: 'length',
     line: 'cut',
     sum: roundUp(bare, cutStepMm(unit), 'length'),
-    rule: `up to the next ${formatLengthWithUnit(cutStepMm(unit), unit)}: too narrow cannot be sewn`,
+    rule: phrase`up to the next ${formatLengthWithUnit(cutStepMm(unit), unit)}: too narrow cannot be sewn`,
     change: 'make-up.cord',
   })
 }
@@ -159,7 +160,7 @@ function loopLength(row: PipingRow, allowances: Allowances): Figure {
       ? row.perimeter
       : entered({
           id: `piping.path.${row.row}`,
-          label: `Round the ${row.row} plate`,
+          label: phrase`Round the ${row.row} plate`,
           quantity: 'length',
           line: 'net',
           value: round,

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Grip, Handles, Side, Ties, Trims, Vents } from '../../../contract/index.ts'
 import type { CushionSize, Solid } from '../../seat/index.ts'
 import { figure, given, minus, plus, times } from '../../working/index.ts'
@@ -163,7 +164,7 @@ function gripOf(grip: Grip, solid: Solid): TrimPlan | null {
         panels: [],
         fittings: [
           {
-            what: `Hook and loop on the base, ${grip.tapeMm} mm`,
+            what: phrase`Hook and loop on the base, ${grip.tapeMm} mm`,
             use: 'tape',
             amount: length,
             note: 'loop side on the cover',

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Exposure, Trial } from '../../../contract/index.ts'
 import { formatLengthWithUnit, isInch, KG_PER_LB, trimmed, type LengthUnit } from '../../units/index.ts'
 import { sayAmount, sayAmountWithUnit } from '../../working/index.ts'
@@ -16,9 +17,9 @@ export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = {
 export function failureWords(f: Failure, unit: LengthUnit): string {
   switch (f.code) {
     case 'exposure':
-      return `${f.grade} is not for ${EXPOSURE_WORDS[f.place]}${f.why === '' ? '' : `: ${f.why}`}`
+      return phrase`${f.grade} is not for ${EXPOSURE_WORDS[f.place]}${f.why === '' ? '' : `: ${f.why}`}`
     case 'on-board':
-      return `on the board under ${sayAmountWithUnit(wholeMass(f.massKg, unit), 'mass', unit)}: pressed together by ${percent(f.strain)}`
+      return phrase`on the board under ${sayAmountWithUnit(wholeMass(f.massKg, unit), 'mass', unit)}: pressed together by ${percent(f.strain)}`
     default:
       return f satisfies never
   }
@@ -27,13 +28,13 @@ export function failureWords(f: Failure, unit: LengthUnit): string {
 export function doubtWords(d: Doubt, unit: LengthUnit): string {
   switch (d.code) {
     case 'middle-near-board':
-      return `close to the board already under the middle sitter: ${formatLengthWithUnit(Math.round(d.leftMm), unit)} left`
+      return phrase`close to the board already under the middle sitter: ${formatLengthWithUnit(Math.round(d.leftMm), unit)} left`
     case 'on-board-aged':
-      return `fine new, on the board under the heaviest in its ${ordinal(d.year)} year`
+      return phrase`fine new, on the board under the heaviest in its ${ordinal(d.year)} year`
     case 'feels-firm':
-      return `a firm seat: the middle sitter sinks ${percent(d.strain)}`
+      return phrase`a firm seat: the middle sitter sinks ${percent(d.strain)}`
     case 'feels-soft':
-      return `a soft seat: the middle sitter sinks ${percent(d.strain)}`
+      return phrase`a soft seat: the middle sitter sinks ${percent(d.strain)}`
     default:
       return d satisfies never
   }
@@ -45,15 +46,15 @@ export function verdictWords({ support }: Verdict, { sitters }: LoadCase, unit: 
   const kg = (massKg: number) => sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)
   if (standing === 'on-board')
     return support.holdsKg < sitters[0].massKg
-      ? `on the board even under ${kg(sitters[0].massKg)}`
-      : `holds up to ${kg(Math.floor(support.holdsKg))}, on the board under ${kg(sitters[2].massKg)}`
+      ? phrase`on the board even under ${kg(sitters[0].massKg)}`
+      : phrase`holds up to ${kg(Math.floor(support.holdsKg))}, on the board under ${kg(sitters[2].massKg)}`
   const years = goodYears(support)
   return [
-    `holds ${sayAmount(wholeMass(sitters[0].massKg, unit), 'mass', unit)} to ${kg(sitters[2].massKg)}`,
-    `${formatLengthWithUnit(Math.round(worst.leftMm), unit)} left under the heaviest${sitters[2].slamN > sitters[2].restN ? ' in a slam' : ''}`,
+    phrase`holds ${sayAmount(wholeMass(sitters[0].massKg, unit), 'mass', unit)} to ${kg(sitters[2].massKg)}`,
+    phrase`${formatLengthWithUnit(Math.round(worst.leftMm), unit)} left under the heaviest${sitters[2].slamN > sitters[2].restN ? ' in a slam' : ''}`,
     years < 1
       ? 'good for less than a year of daily use'
-      : `good for about ${years} year${years === 1 ? '' : 's'} of daily use`,
+      : phrase`good for about ${years} year${years === 1 ? '' : 's'} of daily use`,
   ].join(', ')
 }
 
@@ -76,7 +77,7 @@ const TRIAL_VERDICTS: Readonly<Record<Trial['verdict'], string>> = {
 
 /** `Wim, 80 kg, 20 minutes: too soft`. */
 export const trialWords = ({ who, massKg, minutes, verdict }: Trial, unit: LengthUnit): string =>
-  `${who === '' ? '' : `${who}, `}${sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)}, ${minutes} minutes: ${TRIAL_VERDICTS[verdict]}`
+  phrase`${who === '' ? '' : `${who}, `}${sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)}, ${minutes} minutes: ${TRIAL_VERDICTS[verdict]}`
 
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   clear: 'stands clear of the board',
@@ -88,7 +89,7 @@ export const FEEL_WORDS: Readonly<Record<Feel, string>> = { soft: 'soft', right:
 
 /** Which demand to give up, and what that brings. */
 export function relaxationWords({ demand, lets }: Relaxation, unit: LengthUnit): string {
-  return `${DEMANDS[demand]}: lets in ${layerWords(lets.layers, unit)}`
+  return phrase`${DEMANDS[demand]}: lets in ${layerWords(lets.layers, unit)}`
 }
 
 const DEMANDS: Readonly<Record<Failure['code'], string>> = {
@@ -97,7 +98,7 @@ const DEMANDS: Readonly<Record<Failure['code'], string>> = {
 }
 
 export const OLD_FOAM_WORDS: Readonly<Record<OldFoamReason, string>> = {
-  lost: `more than ${percent(MOST_LOST)} of its thickness is gone for good`,
+  lost: phrase`more than ${percent(MOST_LOST)} of its thickness is gone for good`,
   crumbles: 'it crumbles',
   smells: 'it smells',
   'on-board': 'the heaviest sitter presses it to the board',
@@ -107,7 +108,7 @@ export const OLD_FOAM_WORDS: Readonly<Record<OldFoamReason, string>> = {
 export const layerWords = (layers: readonly SettledLayer[], unit: LengthUnit): string =>
   layers
     .toReversed()
-    .map((l) => `${l.grade.name} ${formatLengthWithUnit(l.thicknessMm, unit)}`)
+    .map((l) => phrase`${l.grade.name} ${formatLengthWithUnit(l.thicknessMm, unit)}`)
     .join(' on ')
 
 export function percent(share: number): string {

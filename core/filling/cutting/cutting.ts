@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cutting, Grade } from '../../../contract/index.ts'
 import { boxOf, needOf } from '../../outline/index.ts'
 import { entered, figure, given, over, plus, times, unitsIn, type Figure } from '../../working/index.ts'
@@ -102,7 +103,7 @@ function buyOf(group: FoamGroup, nest: readonly NestLay[]): GroupBuy {
     if (!bought) return { group, nest, buy: null }
     const sheets = entered({
       id: `filling.sheets.${group.id}`,
-      label: `Sheets of ${group.grade.name}`,
+      label: phrase`Sheets of ${group.grade.name}`,
       quantity: 'count',
       value: sheetsIn(bought),
       rule: 'as nested',
@@ -132,7 +133,7 @@ function orderLines({ letter, count, block, layers }: BlockToCut, excessMm: numb
       ),
     )
     const line = {
-      what: `Block ${letter}${layers.length > 1 ? `, layer ${i + 1} from the board` : ''}`,
+      what: phrase`Block ${letter}${layers.length > 1 ? phrase`, layer ${i + 1} from the board` : ''}`,
       grade,
       count,
       widthMm: box.maxX - box.minX + excessMm,
@@ -147,7 +148,7 @@ function orderLines({ letter, count, block, layers }: BlockToCut, excessMm: numb
 function orderCost(order: readonly OrderLine[]): Figure {
   const lines = order.map((l) =>
     times(
-      given(l.count, 'count', `of ${l.what}`),
+      given(l.count, 'count', phrase`of ${l.what}`),
       over(
         times(
           given(l.widthMm, 'length', 'width'),

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cutting, FoamStock, Grade, Use, Wadding } from '../../../contract/index.ts'
 import {
   areaOf,
@@ -82,8 +83,14 @@ export function partsOf(block: BlockToCut, cutting: Cutting): BlockParts {
     return outlines.map((outline, k): FoamPart => {
       const box = boxOf(outline)
       const where = [
-        multiple ? (i === 0 ? 'on the board' : i === slices.length - 1 ? 'on top' : `${i + 1} from the board`) : '',
-        outlines.length > 1 ? `part ${k + 1} of ${outlines.length} from the left front` : '',
+        multiple
+          ? i === 0
+            ? 'on the board'
+            : i === slices.length - 1
+              ? 'on top'
+              : phrase`${i + 1} from the board`
+          : '',
+        outlines.length > 1 ? phrase`part ${k + 1} of ${outlines.length} from the left front` : '',
       ]
         .filter(Boolean)
         .join(', ')
@@ -102,7 +109,7 @@ export function partsOf(block: BlockToCut, cutting: Cutting): BlockParts {
   const between = slices
     .slice(1)
     .map((s, i) => ({
-      where: `between sheet ${i + 1} and ${i + 2} from the board`,
+      where: phrase`between sheet ${i + 1} and ${i + 2} from the board`,
       areaMm2: areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)),
     }))
   const atJoins = slices.flatMap((s, i) => {
@@ -110,7 +117,7 @@ export function partsOf(block: BlockToCut, cutting: Cutting): BlockParts {
       (s.joins.across.length * block.block.depth.value + s.joins.deep.length * block.block.width.value) *
       s.thicknessMm *
       (cutting.joint === 'scarf' ? Math.SQRT2 : 1)
-    return areaMm2 > 0 ? [{ where: multiple ? `joins of sheet ${i + 1} from the board` : 'joins', areaMm2 }] : []
+    return areaMm2 > 0 ? [{ where: multiple ? phrase`joins of sheet ${i + 1} from the board` : 'joins', areaMm2 }] : []
   })
   return { parts, slices, unmade: unmadeOf(block, cutting), joints: [...between, ...atJoins] }
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cutting, Grade } from '../../../contract/index.ts'
 import { boxOf } from '../../outline/index.ts'
 import {
@@ -108,7 +109,7 @@ function boxNeeded({ id, outline, count }: FoamPart): PartBox {
   const side = (name: 'width' | 'depth', value: number) =>
     entered({
       id: `part.${id}.${name}`,
-      label: `Part ${id} ${name}`,
+      label: phrase`Part ${id} ${name}`,
       quantity: 'length',
       line: 'cut',
       value,
@@ -137,7 +138,7 @@ function equalParts({ count, part, ...box }: PartBox, on: OnSheets): RowPlan {
     label: 'Parts from one sheet',
     quantity: 'count',
     sum: times(along, rows(sheet.widthMm, 'sheet width', acrossPart)),
-    rule: `straight rows${turned ? ', parts turned' : ''}; nesting may do better`,
+    rule: phrase`straight rows${turned ? ', parts turned' : ''}; nesting may do better`,
   })
   const sum = roundUp(
     over(given(count, 'count', 'parts'), perSheet.value > 0 ? perSheet : given(1, 'count', 'part from a sheet')),
@@ -219,7 +220,7 @@ function mixedParts(batches: readonly PartBox[], on: OnSheets): RowPlan {
 function bought(sum: Expression, { grade, sheet, thicknessMm }: OnSheets): Pick<RowPlan, 'sheets' | 'cost'> {
   const sheets = figure({
     id: `filling.sheets.${grade.id}.${thicknessMm}`,
-    label: `Sheets of ${grade.name}`,
+    label: phrase`Sheets of ${grade.name}`,
     quantity: 'count',
     sum,
     rule: 'whole sheets, parts in straight rows',

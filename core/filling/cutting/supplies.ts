@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cutting, Wadding } from '../../../contract/index.ts'
 import { areaOf } from '../../outline/index.ts'
 import type { Solid } from '../../seat/index.ts'
@@ -58,10 +59,10 @@ export function suppliesFor(
       .filter((b) => of(b) > 0)
       .map((b) =>
         times(
-          given(b.count, 'count', `blocks ${b.letter}`),
+          given(b.count, 'count', phrase`blocks ${b.letter}`),
           entered({
             id: `${id}.${b.letter}`,
-            label: `${label}, block ${b.letter}`,
+            label: phrase`${label}, block ${b.letter}`,
             quantity,
             value: of(b),
             rule: 'from its outline',
@@ -88,7 +89,7 @@ export function suppliesFor(
             ),
             given(1000, 'plain', 'grams in a kg'),
           ),
-          rule: `${cutting.glueFaces === 1 ? 'one face' : 'both faces'}${cutting.glueCoats === 1 ? '' : ', two coats'}; a few minutes to tack`,
+          rule: phrase`${cutting.glueFaces === 1 ? 'one face' : 'both faces'}${cutting.glueCoats === 1 ? '' : ', two coats'}; a few minutes to tack`,
           change: 'filling.glue',
         })
       : null,
@@ -119,7 +120,7 @@ export function suppliesFor(
     pieces: blocks.flatMap((b) => [
       ...(b.wadding ? waddingPieces(b, b.wadding) : []),
       ...(isFilmed
-        ? [{ what: 'film', where: `round block ${b.letter}`, count: b.count, ...filmPiece(b.block) } as const]
+        ? [{ what: 'film', where: phrase`round block ${b.letter}`, count: b.count, ...filmPiece(b.block) } as const]
         : []),
     ]),
     joints: blocks.flatMap((b) => b.joints.map((j) => ({ letter: b.letter, ...j }))),
@@ -141,7 +142,7 @@ function waddingPieces({ letter, count, block }: SuppliedBlock, wadding: Wadding
   const ends = { bare: 0, covered: 1, folded: 2 }[wadding.ends]
   const piece = (where: string, each: number, size: Pick<SupplyPiece, 'lengthMm' | 'widthMm'>): SupplyPiece => ({
     what: 'wadding',
-    where: `${where} of block ${letter}`,
+    where: phrase`${where} of block ${letter}`,
     count: each * count * wadding.layers,
     ...size,
   })

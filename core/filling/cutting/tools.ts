@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cutting, Grade } from '../../../contract/index.ts'
 import { SHEET_TRIM_MM } from '../../seat/index.ts'
 import type { SheetRoom } from './joins.ts'
@@ -36,6 +37,6 @@ export function toolWords(thicknessMm: number, tool: Cutting['tool']): string {
   if (thicknessMm <= 25) return 'long scissors, or a snap knife in two passes'
   const knife = tool === 'electric-knife' ? 'electric knife' : 'fine-toothed bread knife'
   return thicknessMm <= 150
-    ? `${knife} held upright along the table edge, the block raised clear`
-    : `${knife} from both faces, or have it cut: over 150 mm a blade wanders`
+    ? phrase`${knife} held upright along the table edge, the block raised clear`
+    : phrase`${knife} from both faces, or have it cut: over 150 mm a blade wanders`
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Grade } from '../../../contract/index.ts'
 
 /** How a foam ages in daily use. */
@@ -24,7 +25,7 @@ export const isLifeKnown = ({ densityKgM3, ageing }: Pick<Grade, 'densityKgM3' |
 /** @throws RangeError when neither its density nor its own ageing is known (a bug of the caller). */
 export function ageingOf({ densityKgM3, ageing }: Pick<Grade, 'densityKgM3' | 'ageing'>): Ageing {
   if (!ageing && densityKgM3 === null) throw new RangeError('ageingOf: nobody knows its density')
-  if (ageing) return { ...ageing, says: `${ageing.years} years, set on this grade` }
+  if (ageing) return { ...ageing, says: phrase`${ageing.years} years, set on this grade` }
   const { years, lossShare } = BY_DENSITY.find((c) => densityKgM3! < c.below)!
-  return { lossShare, years: years[1], says: `${years[0]} to ${years[1]} years of daily use, by density` }
+  return { lossShare, years: years[1], says: phrase`${years[0]} to ${years[1]} years of daily use, by density` }
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { SizingSchool } from '../../../contract/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
 import type { Raised } from '../../warning/index.ts'
@@ -53,7 +54,7 @@ export function fitByDirection({ wrapped, cover }: Sizing, rules: DirectionRules
     const against = (what: string, of: Figure): Difference => {
       const by = figure({
         id: `fit.${way}.${what}`,
-        label: `${way} against the ${what}`,
+        label: phrase`${way} against the ${what}`,
         quantity: 'length',
         sum: minus(finished, of),
         rule: 'finished, less that',
@@ -62,7 +63,7 @@ export function fitByDirection({ wrapped, cover }: Sizing, rules: DirectionRules
         by,
         share: figure({
           id: `fit.${way}.${what}Share`,
-          label: `${way} against the ${what}, as a share`,
+          label: phrase`${way} against the ${what}, as a share`,
           quantity: 'share',
           sum: over(by, of),
           rule: 'of that',

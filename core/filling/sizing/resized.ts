@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Wadding } from '../../../contract/index.ts'
 import { boxOf, grown, wholeOf, withoutSlivers } from '../../outline/index.ts'
 import type { CushionSize, Solid } from '../../seat/index.ts'
@@ -19,7 +20,7 @@ export function resized(
   const one = (key: keyof CushionSize): Figure =>
     figure({
       id: `${what}.${key}`,
-      label: `${what[0]!.toUpperCase()}${what.slice(1)} ${key}`,
+      label: phrase`${what[0]!.toUpperCase()}${what.slice(1)} ${key}`,
       quantity: 'length',
       line: what === 'block' ? 'cut' : 'net',
       sum: asExpression(sums[key]),
@@ -38,7 +39,7 @@ export function resized(
   )
   const box = boxOf(outline)
   const overAll = (f: Figure, value: number): Figure =>
-    Math.abs(f.value - value) < 0.01 ? f : entered({ ...f, value, rule: `${rule}; over all, from the outline` })
+    Math.abs(f.value - value) < 0.01 ? f : entered({ ...f, value, rule: phrase`${rule}; over all, from the outline` })
   return {
     outline,
     edges: sources.map((i) => base.edges[i]!),

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Wadding } from '../../../contract/index.ts'
 import { entered, given, over, plus, times, type Expression, type Operand } from '../../working/index.ts'
 import type { CushionSize } from '../../seat/index.ts'
@@ -44,7 +45,7 @@ function measuredSizes(measured: NonNullable<Wadding['measured']>): CushionSize 
   const side = (key: keyof CushionSize, value: number) =>
     entered({
       id: `wrapped.${key}`,
-      label: `Wrapped ${key}`,
+      label: phrase`Wrapped ${key}`,
       quantity: 'length',
       line: 'net',
       value,

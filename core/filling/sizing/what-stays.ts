@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { BodySizes, Inside } from '../../../contract/index.ts'
 import type { CushionSize, Solid } from '../../seat/index.ts'
 import { entered, given, minus, over, plus, times, type Figure, type Operand } from '../../working/index.ts'
@@ -16,7 +17,7 @@ export function roundBlock(cushion: Solid, body: Solid, rules: SizingRules): Siz
         cover: resized('cover', wrapped, wrapped, 'the cover is cut to the wrapped body'),
         reason,
       }
-    : { block: body, wrapped, cover, reason: `The old body stays as it measures. ${reason}` }
+    : { block: body, wrapped, cover, reason: phrase`The old body stays as it measures. ${reason}` }
 }
 
 /** A cover made to a filling that stays: each school turned round. */

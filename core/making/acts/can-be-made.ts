@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { wholeId, type Seam, type Stretch } from '../../cover/index.ts'
 import type { Act, Garment } from './act.ts'
 
@@ -14,14 +15,14 @@ export function canBeMade(order: readonly Act[], garments: readonly Garment[]): 
   const ready = new Set<string>()
   for (const { thing, does, step } of order) {
     const state = states.get(thing)
-    const fault = (says: string) => faults.push(`${step.title}: ${says}`)
+    const fault = (says: string) => faults.push(phrase`${step.title}: ${says}`)
     if (does.kind === 'prepare') {
       ready.add(thing)
       if (usedUp(thing, states)) fault('it is in its cover already')
     } else if (does.kind === 'cover-over') {
-      if (!ready.has(does.body) && !isShut(states.get(does.body))) fault(`there is no ${does.body} yet`)
-      if (state && missing(state).length > 0) fault(`seam ${missing(state)[0]!.letter} is not sewn yet`)
-      const liner = states.get(`${thing}, liner`)
+      if (!ready.has(does.body) && !isShut(states.get(does.body))) fault(phrase`there is no ${does.body} yet`)
+      if (state && missing(state).length > 0) fault(phrase`seam ${missing(state)[0]!.letter} is not sewn yet`)
+      const liner = states.get(phrase`${thing}, liner`)
       if (liner && !isShut(liner)) fault('the liner that goes under it is not filled and shut yet')
       if (state) state.isTurned = true
     } else if (state) play(state, does, fault, states, ready)
@@ -29,10 +30,10 @@ export function canBeMade(order: readonly Act[], garments: readonly Garment[]): 
   for (const state of states.values()) {
     for (const seam of state.garment.seams)
       if (seam.pairs.length > 0 && !state.sewn.has(seam.letter))
-        faults.push(`${state.garment.thing}: seam ${seam.letter} is never sewn`)
+        faults.push(phrase`${state.garment.thing}: seam ${seam.letter} is never sewn`)
     for (const pocket of state.garment.pockets)
-      if (!state.filled.has(pocket)) faults.push(`${state.garment.thing}: ${pocket} is never filled`)
-      else if (!state.shut.has(pocket)) faults.push(`${state.garment.thing}: ${pocket} is never closed`)
+      if (!state.filled.has(pocket)) faults.push(phrase`${state.garment.thing}: ${pocket} is never filled`)
+      else if (!state.shut.has(pocket)) faults.push(phrase`${state.garment.thing}: ${pocket} is never closed`)
   }
   return faults
 }
@@ -67,7 +68,7 @@ function play(
     case 'onto-flat': {
       if (state.isTurned) fault('the cover is turned out already')
       const shut = does.panels.filter((panel) => isEnclosed(state, panel))
-      if (shut.length > 0) fault(`${shut[0]!} is sewn in already and does not lie flat`)
+      if (shut.length > 0) fault(phrase`${shut[0]!} is sewn in already and does not lie flat`)
       return
     }
     case 'seam': {
@@ -76,7 +77,7 @@ function play(
       if (sewn.has(seam.letter)) fault('it is sewn already')
       if (seam.kind === 'plate') {
         const end = garment.seams.find((s) => isSewnFlat(s) && !sewn.has(s.letter) && crosses(seam, s))
-        if (end) fault(`it runs across the end of seam ${end.letter}, which is not sewn yet`)
+        if (end) fault(phrase`it runs across the end of seam ${end.letter}, which is not sewn yet`)
       }
       sewn.add(seam.letter)
       if (insideLeft(state).length === 0 && opensAgain(garment) && !state.isOpened)
@@ -94,7 +95,7 @@ function play(
     case 'turn': {
       if (state.isTurned) fault('it is turned out already')
       const [first] = insideLeft(state)
-      if (first) fault(`seam ${first.letter} is sewn from inside, and is not sewn yet`)
+      if (first) fault(phrase`seam ${first.letter} is sewn from inside, and is not sewn yet`)
       if (!hasWay(state)) fault('no way is left to turn it out')
       state.isTurned = true
       return
@@ -108,11 +109,11 @@ function play(
       if (!state.isTurned) fault('the cover is not turned out yet')
       if (!hasWay(state)) fault('no way is left to fill it')
       const divider = garment.seams.find((s) => s.kind === 'divider' && !sewn.has(s.letter))
-      if (divider) fault(`seam ${divider.letter} parts the pockets, and is not sewn yet`)
+      if (divider) fault(phrase`seam ${divider.letter} parts the pockets, and is not sewn yet`)
       const inner = states.get(does.with)
       if (inner && inner.garment.pockets.some((p) => !inner.shut.has(p)))
-        fault(`${does.with} is not filled and shut yet`)
-      if (!inner && !ready.has(does.with)) fault(`there is no ${does.with} yet`)
+        fault(phrase`${does.with} is not filled and shut yet`)
+      if (!inner && !ready.has(does.with)) fault(phrase`there is no ${does.with} yet`)
       state.filled.set(does.pocket, does.with)
       return
     }

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { wholeId } from '../../cover/index.ts'
 import { areaOf, edgeLength } from '../../outline/index.ts'
 import { staysThere, type DesignPlan } from '../../planned/index.ts'
@@ -33,7 +34,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
   const holes = cover.fittings.find((f) => f.amount.id === 'cover.airHoles')
   const roundMm = cover.closures[0]!.lengthMm.value
   const foamMm2 = areaOf(cover.solid.outline)
-  const thing = `board ${key}`
+  const thing = phrase`board ${key}`
   const made = (s: Step, after: readonly string[]) => act(s, thing, { kind: 'prepare' }, { after })
   const id = (what: string) => `board.${key}.${what}`
   const base = { part: 'foam', resource: 'bench' } as const
@@ -43,7 +44,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
         ? step({
             ...base,
             id: id('cut'),
-            title: `${name}Make the old board good`,
+            title: phrase`${name}Make the old board good`,
             says: [
               'Staples out, glue and old foam scraped off, screws and hinges looked at; soft or split wood is replaced after all.',
               ...(design.part.there.things.board!.note === '' ? [] : [design.part.there.things.board!.note]),
@@ -53,9 +54,9 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
         : step({
             ...base,
             id: id('cut'),
-            title: `${name}Cut the board`,
+            title: phrase`${name}Cut the board`,
             says: [
-              `${count} of ${say(size('width').value)} x ${say(size('depth').value)} over all, ${say(boardMm)} thick: the seat's outline, ${say(clearanceMm)} smaller all round for the cloth.`,
+              phrase`${count} of ${say(size('width').value)} x ${say(size('depth').value)} over all, ${say(boardMm)} thick: the seat's outline, ${say(clearanceMm)} smaller all round for the cloth.`,
               'Traced from the old board where it fitted, else from the outline; edges and corners eased.',
             ],
             work: lengthOfWork('board', id('cut'), [{ count, mm: roundMm }], 'round the board'),
@@ -68,7 +69,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
         {
           ...base,
           id: id('seat'),
-          title: `${name}The board on its seat`,
+          title: phrase`${name}The board on its seat`,
           asks: 'Does the board lie in its place, with room for the cloth all round?',
         },
         checking(id('seat')),
@@ -81,9 +82,9 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
             step({
               ...base,
               id: id('holes'),
-              title: `${name}Drill the air holes`,
+              title: phrase`${name}Drill the air holes`,
               says: [
-                `${holes ? `${holes.amount.value} on each, ${holes.note}` : 'Evenly over the board'}; before the foam is glued down.`,
+                phrase`${holes ? phrase`${holes.amount.value} on each, ${holes.note}` : 'Evenly over the board'}; before the foam is glued down.`,
               ],
               work: countOfWork('drill', id('holes'), count * (holes?.amount.value ?? 0), 'every hole'),
             }),
@@ -97,7 +98,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
           step({
             ...base,
             id: id('glue'),
-            title: `${name}Glue the foam to the board`,
+            title: phrase`${name}Glue the foam to the board`,
             says: ['Two thin coats on both faces; wait until it tacks, lay it on from one edge, press.'],
             checks: ['Foam flush with the edge all round.'],
             work: areaOfWork('glue', id('glue'), foamMm2 * count, 'the foot of every block'),
@@ -118,12 +119,12 @@ function lined(of: OrderOf, design: DesignPlan, thing: string, after: readonly s
       id: `board.${key}.glue`,
       part: 'closing',
       resource: 'bench',
-      title: `${nameOf(of, garment!)}Lay the filled liner on its board`,
+      title: phrase`${nameOf(of, garment!)}Lay the filled liner on its board`,
       says: ['Tacked through its seam allowance at the middles of the sides.'],
     }),
     thing,
     { kind: 'prepare' },
-    { after, needs: [{ thing: `${key}, liner`, stage: 'shut' }] },
+    { after, needs: [{ thing: phrase`${key}, liner`, stage: 'shut' }] },
   )
 }
 
@@ -150,10 +151,10 @@ function coveringOf(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly
       step({
         ...base,
         id: id('staple'),
-        title: `${name}Pull over and staple`,
+        title: phrase`${name}Pull over and staple`,
         says: [
           'The cloth over the foam, its folds on the edge of the top.',
-          `From the middles outwards, opposite sides in turn, every ${say(stapleMm)}, ${stapleRows} row${stapleRows > 1 ? 's' : ''}; corners last, their folds worked out.`,
+          phrase`From the middles outwards, opposite sides in turn, every ${say(stapleMm)}, ${stapleRows} row${stapleRows > 1 ? 's' : ''}; corners last, their folds worked out.`,
           'Drive proud staples flat.',
         ],
         checks: ['No wave along the edge.'],
@@ -166,7 +167,7 @@ function coveringOf(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly
         safety: ['stapler'],
       }),
       thing,
-      { kind: 'cover-over', body: `board ${key}` },
+      { kind: 'cover-over', body: phrase`board ${key}` },
       { leaves: 'shut', after: [`board.${key}.glue`] },
     ),
     act(
@@ -174,7 +175,7 @@ function coveringOf(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly
         {
           ...base,
           id: id('flush'),
-          title: `${name}Staples flush`,
+          title: phrase`${name}Staples flush`,
           asks: 'Is every staple flush, and none through the face of the board?',
         },
         checking(id('flush')),
@@ -189,7 +190,7 @@ function coveringOf(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly
             step({
               ...base,
               id: id('dust'),
-              title: `${name}Dust cover`,
+              title: phrase`${name}Dust cover`,
               says: ['Folded under all round, and stapled over the edge of the cloth.'],
               work: lengthOfWork('staple', id('dust'), [{ count, mm: roundMm('dust-cover') }], 'round the dust cover'),
             }),

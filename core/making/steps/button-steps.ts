@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import type { InWork } from '../acts/garments.ts'
 import { gate, step } from '../step.ts'
@@ -25,7 +26,7 @@ export function buttons(
         {
           ...base,
           id: id('caps'),
-          title: `${name}Caps of the buttons`,
+          title: phrase`${name}Caps of the buttons`,
           asks: 'Was each covered button pulled hard by its shank before it is set?',
         },
         checking(id('caps')),
@@ -38,8 +39,8 @@ export function buttons(
       step({
         ...base,
         id: id('buttons'),
-        title: `${name}Set the buttons`,
-        says: [`${count} buttons, twine doubled, through the block; from the middle outwards, all at one depth.`],
+        title: phrase`${name}Set the buttons`,
+        says: [phrase`${count} buttons, twine doubled, through the block; from the middle outwards, all at one depth.`],
         work: countOfWork('button', id('buttons'), count, 'every button'),
         safety: ['small-parts'],
       }),
@@ -49,7 +50,7 @@ export function buttons(
     ),
     act(
       gate(
-        { ...base, id: id('pulled'), title: `${name}Buttons hold`, asks: 'Was each button pulled hard once?' },
+        { ...base, id: id('pulled'), title: phrase`${name}Buttons hold`, asks: 'Was each button pulled hard once?' },
         checking(id('pulled')),
       ),
       thing,

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Ties } from '../../../contract/index.ts'
 import { openingVerdict, seamLength, usualShut, type WayIn } from '../../cover/index.ts'
 import type { FillingPlan } from '../../filling/index.ts'
@@ -47,7 +48,7 @@ function filledActs(of: OrderOf, garment: InWork, isFirst: boolean): readonly Ac
                 id: id('hooks'),
                 part: 'closing',
                 resource: 'bench',
-                title: `${name}Hook side covered`,
+                title: phrase`${name}Hook side covered`,
                 asks: 'Is the hook side covered with a strip of cloth, so that it does not catch the filling?',
               },
               checking(id('hooks')),
@@ -65,7 +66,7 @@ function filledActs(of: OrderOf, garment: InWork, isFirst: boolean): readonly Ac
 
 /** What goes in: the liner of the cushion, its block, or fibre. */
 function contentsOf({ design, layer }: InWork): { readonly thing: string; readonly needsShut: boolean } {
-  if (layer === 'cover' && design.liner) return { thing: `${recordKey(design)}, liner`, needsShut: true }
+  if (layer === 'cover' && design.liner) return { thing: phrase`${recordKey(design)}, liner`, needsShut: true }
   if (design.part.work.kind === 'cover-only') return { thing: OLD_FILLING, needsShut: false }
   return { thing: THINGS[design.filling.kind], needsShut: false }
 }
@@ -82,20 +83,20 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
   const plan = pocket === 'back' && design.backFilling ? design.backFilling : design.filling
   const openMm = openOf(garment, i)
   const size = ({ width, depth, thickness }: CushionSize) =>
-    `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}`
+    phrase`${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}`
   const { count } = design.design
   return act(
     step({
       id: id(own),
       part: 'closing',
       resource: 'bench',
-      title: `${nameOf(of, garment)}${pockets.length > 1 ? `Fill the ${pocket}` : layer === 'liner' ? 'Fill the liner' : 'Fill'}`,
+      title: `${nameOf(of, garment)}${pockets.length > 1 ? phrase`Fill the ${pocket}` : layer === 'liner' ? 'Fill the liner' : 'Fill'}`,
       says: [
         ...(contents.needsShut ? ['The filled liner, corners first.'] : []),
         ...(!contents.needsShut && contents.thing !== OLD_FILLING && plan.kind === 'foam'
           ? [
               pockets.length > 1
-                ? `The block of the ${pocket}, in from its own end; flat faces the same way as the other.`
+                ? phrase`The block of the ${pocket}, in from its own end; flat faces the same way as the other.`
                 : design.part.makeUp.construction.kind === 'bolster'
                   ? 'Slide the roll in, its ends square.'
                   : blockGoesIn(garment, plan, film !== 'none'),
@@ -106,8 +107,8 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
         ...(film === 'taken-out' ? ['In its film, which is drawn out again once it is in.'] : []),
         ...(film === 'left-in' ? ['In its film, which stays.'] : []),
         ...(contents.thing === OLD_FILLING ? ['The filling that stays, its top face up and its front in front.'] : []),
-        ...(openMm > 0 && layer !== 'inner' ? [`Through ${say(openMm)} of opening.`] : []),
-        `${count} of ${size(plan.sizing.cover)}.`,
+        ...(openMm > 0 && layer !== 'inner' ? [phrase`Through ${say(openMm)} of opening.`] : []),
+        phrase`${count} of ${size(plan.sizing.cover)}.`,
       ],
       checks: plan.kind === 'foam' && !contents.needsShut ? ['Arrow of the block to the front.'] : [],
       work: [fillsOf(`work.${id(own)}`, [{ id: design.design.id, count, plan }])],
@@ -136,7 +137,7 @@ function dressed(of: OrderOf, garment: InWork, id: string): Step {
   const { count } = design.design
   const isCover = layer === 'cover'
   const asks = [
-    `Are the corners of ${count === 1 ? 'it' : `all ${count}`} filled and dressed by hand`,
+    phrase`Are the corners of ${count === 1 ? 'it' : phrase`all ${count}`} filled and dressed by hand`,
     ...(isCover && cover.panels.some((p) => p.role === 'boxing') ? ['boxing upright'] : []),
     ...(isCover && cover.piping ? ['piping on the edge'] : []),
   ]
@@ -145,7 +146,7 @@ function dressed(of: OrderOf, garment: InWork, id: string): Step {
       id,
       part: 'closing',
       resource: 'bench',
-      title: `${nameOf(of, garment)}Before it is closed`,
+      title: phrase`${nameOf(of, garment)}Before it is closed`,
       asks: `${asks.join(', ')}?`,
     },
     checking(id),
@@ -162,9 +163,9 @@ function secondHalf(of: OrderOf, garment: InWork, id: (what: string) => string):
     id: id('second-half'),
     part: 'closing',
     resource: 'machine',
-    title: `${nameOf(of, garment)}Second half of the closure, with the cover on the body`,
+    title: phrase`${nameOf(of, garment)}Second half of the closure, with the cover on the body`,
     says: [
-      `Lap the ends by ${of.say(closure.lap.value)} and as tight as they shall sit; mark, set the second half from the same end as the first.`,
+      phrase`Lap the ends by ${of.say(closure.lap.value)} and as tight as they shall sit; mark, set the second half from the same end as the first.`,
     ],
     work: lengthOfWork(
       'zip',
@@ -182,7 +183,7 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
   const isLast = i === pockets.length - 1
   const finals = seams.filter((s) => s.kind === 'final' && s.pairs.length > 0)
   const seam = pockets.length > 1 ? (finals[i] ?? null) : (finals[0] ?? null)
-  const where = pockets.length > 1 ? ` the ${pocket}` : ''
+  const where = pockets.length > 1 ? phrase` the ${pocket}` : ''
   const more = { at: 'filled', leaves: isLast ? 'shut' : null } as const
   const does = { kind: 'shut', pocket, seam } as const
   const { construction, trims, closure } = design.part.makeUp
@@ -191,7 +192,7 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
   const base = { part: 'closing', resource: 'bench' } as const
   if (!seam)
     return act(
-      step({ ...base, id: named('shut'), title: `${name}Close${where}`, says: [closesWith(garment)] }),
+      step({ ...base, id: named('shut'), title: phrase`${name}Close${where}`, says: [closesWith(garment)] }),
       thing,
       does,
       more,
@@ -208,8 +209,8 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
       step({
         ...base,
         id: named('sew'),
-        title: `${name}${title}`,
-        says: [`${say(mm)}${design.design.count > 1 ? ` on each of ${design.design.count}` : ''}.`, ...says],
+        title: phrase`${name}${title}`,
+        says: [`${say(mm)}${design.design.count > 1 ? phrase` on each of ${design.design.count}` : ''}.`, ...says],
         checks,
         resource: kind === 'close' ? 'bench' : 'machine',
         work: lengthOfWork(
@@ -228,7 +229,7 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
     return sewn(
       'Close with the last roll',
       [
-        `Turn the opening in, fold the edge out, stitch ${say(construction.rollMm)} from the fold on the filled cushion.`,
+        phrase`Turn the opening in, fold the edge out, stitch ${say(construction.rollMm)} from the fold on the filled cushion.`,
         'The machine at table height, so that the weight lies on the table.',
       ],
       'roll',
@@ -238,14 +239,14 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
   const pocketTies = pocket === 'back' && isTiedAtTheTop(trims.ties) ? '; the ties of the top are caught there' : ''
   switch (garment.layer === 'inner' ? 'by-hand' : (way ?? usualShut(construction.kind))) {
     case 'top-stitched':
-      return sewn(`Close${where}`, [`Turn the end in, top-stitch it shut${pocketTies}.`], 'top-stitch', [
+      return sewn(`Close${where}`, [phrase`Turn the end in, top-stitch it shut${pocketTies}.`], 'top-stitch', [
         'Straight, both layers caught all along.',
       ])
     case 'held-down':
       return sewn(
-        `Close${where} by machine, the filling held down`,
+        phrase`Close${where} by machine, the filling held down`,
         [
-          `Press the filling back from the opening: in film with the air drawn out, or by a second pair of hands${pocketTies}.`,
+          phrase`Press the filling back from the opening: in film with the air drawn out, or by a second pair of hands${pocketTies}.`,
           'Stitch close to the fold, from end to end, then let it rise.',
         ],
         'top-stitch',
@@ -254,7 +255,7 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
       )
     case 'by-hand':
       return sewn(
-        garment.layer === 'inner' ? 'Base to the sides, the block in it' : `Sew it shut${where}`,
+        garment.layer === 'inner' ? 'Base to the sides, the block in it' : phrase`Sew it shut${where}`,
         [
           'Ladder stitch, small, doubled thread.',
           ...(pocketTies === '' ? [] : ['The ties of the top are caught there.']),

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cloth } from '../../../contract/index.ts'
 import type { ClothLay } from '../../cloth/index.ts'
 import { usableWidth } from '../../cover/index.ts'
@@ -33,7 +34,7 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
       id: idOf('prepare', i),
       part: 'cloth',
       resource: 'table',
-      title: `Prepare the ${cloth.name}`,
+      title: phrase`Prepare the ${cloth.name}`,
       says: [
         ...(cloth.washFirst ? ['Wash it, dry it as it will be dried.'] : []),
         smoothing(cloth),
@@ -44,7 +45,7 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
       ],
       checks: [
         cloth.flaws.length > 0
-          ? `${cloth.flaws.length} flaws are marked: chalk round them.`
+          ? phrase`${cloth.flaws.length} flaws are marked: chalk round them.`
           : 'Look for flaws against the light, and chalk round them.',
       ],
       work: countOfWork('prepare', idOf('prepare', i), 1, 'once for each cloth'),
@@ -56,9 +57,9 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
         resource: 'table',
         title: 'Width of this very piece',
         measures: { what: 'cloth-width', clothId: cloth.id, plannedMm: usable },
-        asks: `Is the ${cloth.name} ${say(usable)} wide between its selvedges, by the tape?`,
+        asks: phrase`Is the ${cloth.name} ${say(usable)} wide between its selvedges, by the tape?`,
         says: [
-          `${say(cloth.widthMm)} over all, selvedges ${say(cloth.selvedgeMm[0])} and ${say(cloth.selvedgeMm[1])}.`,
+          phrase`${say(cloth.widthMm)} over all, selvedges ${say(cloth.selvedgeMm[0])} and ${say(cloth.selvedgeMm[1])}.`,
         ],
       },
       checking(idOf('width', i)),
@@ -72,8 +73,8 @@ function preparing({ say }: OrderOf, cloth: Cloth, i: number): readonly Step[] {
               resource: 'table',
               title: 'Shrinkage',
               asks: cloth.washFirst
-                ? `Was the ${cloth.name} washed before it is cut?`
-                : `Are the pieces of ${cloth.name} cut larger for the wash: ${percent(cloth.shrink.across)} across, ${percent(cloth.shrink.along)} along?`,
+                ? phrase`Was the ${cloth.name} washed before it is cut?`
+                : phrase`Are the pieces of ${cloth.name} cut larger for the wash: ${percent(cloth.shrink.across)} across, ${percent(cloth.shrink.along)} along?`,
             },
             checking(idOf('shrink', i)),
           ),
@@ -103,7 +104,7 @@ function cord({ plan, say }: OrderOf): readonly Step[] {
             resource: 'table',
             title: 'Measure the cord',
             ...(new Set(cords).size === 1 ? { measures: { what: 'cord', plannedMm: cords[0]! } as const } : {}),
-            asks: `Is the cord in hand ${[...new Set(cords)].map(say).join(' and ')} thick? The strips are cut for that.`,
+            asks: phrase`Is the cord in hand ${[...new Set(cords)].map(say).join(' and ')} thick? The strips are cut for that.`,
           },
           checking('cloth.cord'),
         ),
@@ -119,7 +120,7 @@ function cutting(of: OrderOf, lay: ClothLay, i: number): readonly Step[] {
       id: idOf('mark', i),
       part: 'cloth',
       resource: 'table',
-      title: `Mark out the ${lay.cloth.name}`,
+      title: phrase`Mark out the ${lay.cloth.name}`,
       says: [
         ...(lay.isFolded
           ? [
@@ -129,7 +130,7 @@ function cutting(of: OrderOf, lay: ClothLay, i: number): readonly Step[] {
                 : []),
             ]
           : []),
-        `${count} pieces by the chalk list, from the starting end on.`,
+        phrase`${count} pieces by the chalk list, from the starting end on.`,
         ...(lay.cloth.nap === 'one-way' ? ['Every arrow the way of the pile.'] : []),
       ],
       checks: ['Diagonals of the large pieces agree.'],
@@ -154,7 +155,7 @@ function cutting(of: OrderOf, lay: ClothLay, i: number): readonly Step[] {
       id: idOf('cut', i),
       part: 'cloth',
       resource: 'table',
-      title: `Cut the ${lay.cloth.name}`,
+      title: phrase`Cut the ${lay.cloth.name}`,
       says: [
         'On the cut line: allowances are counted in.',
         ...(lay.pieces.some((p) => p.qty > 1)
@@ -186,7 +187,7 @@ function carriedOver({ plan, say }: OrderOf): readonly Step[] {
           title: 'Carry over the tucks of the old cover',
           says: tucks.map(
             (t) =>
-              `${t.kind[0]!.toUpperCase()}${t.kind.slice(1)}, ${t.where}${t.intakeMm > 0 ? `, ${say(t.intakeMm)} taken in` : ''}.`,
+              `${t.kind[0]!.toUpperCase()}${t.kind.slice(1)}, ${t.where}${t.intakeMm > 0 ? phrase`, ${say(t.intakeMm)} taken in` : ''}.`,
           ),
           work: countOfWork('mark', 'cloth.tucks', tucks.length, 'every tuck, clip and dart'),
         }),
@@ -223,7 +224,7 @@ function together({ plan }: OrderOf, pieces: number): readonly Step[] {
       resource: 'table',
       title: 'Label the pieces and lay them out',
       says: [
-        `As they will sit${hasBoxing ? ', boxing beside its edge' : ''}${count > 1 ? ', in their row' : ''}; right side up.`,
+        phrase`As they will sit${hasBoxing ? ', boxing beside its edge' : ''}${count > 1 ? ', in their row' : ''}; right side up.`,
       ],
       work: countOfWork('label', 'cloth.label', pieces, 'every piece'),
     }),

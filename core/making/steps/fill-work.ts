@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { areaOf } from '../../outline/index.ts'
 import { firmnessOf, type FillingPlan } from '../../filling/index.ts'
 import { figure, given, over, plus, times, type Expression } from '../../working/index.ts'
@@ -22,14 +23,14 @@ export function fillsOf(id: string, filled: readonly Filled[]): Work {
       label: 'Fillings, by size and firmness',
       quantity: 'plain',
       sum: terms.length === 1 ? terms[0]! : plus(...terms),
-      rule: `a cushion counts one and one more for each ${FILL_LITRES} litres; firm foam a fifth more`,
+      rule: phrase`a cushion counts one and one more for each ${FILL_LITRES} litres; firm foam a fifth more`,
     }),
   }
 }
 
 function termOf({ id, count, plan }: Filled): Expression {
   const { outline, thickness } = plan.sizing.cover
-  const litres = given((areaOf(outline) * thickness.value) / 1e6, 'plain', `litres of a cushion ${id}`)
+  const litres = given((areaOf(outline) * thickness.value) / 1e6, 'plain', phrase`litres of a cushion ${id}`)
   return times(
     given(count, 'count', 'cushions'),
     plus(1, over(litres, given(FILL_LITRES, 'plain', 'litres'))),

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { toolWords } from '../../filling/index.ts'
 import { partName } from '../../job/index.ts'
 import { boxOf, perimeterOf } from '../../outline/index.ts'
@@ -26,7 +27,7 @@ function measured({ job, plan, say }: OrderOf): Step {
       asks: 'Was every size of the seat measured twice, and do both readings agree?',
       says: plan.worked.map(
         ({ part, prefix, cushions }) =>
-          `${prefix === '' ? job.ticket : partName(part)}: ${cushions.measured.map((f) => `${f.label} ${say(f.value)}`).join(', ')}.`,
+          phrase`${prefix === '' ? job.ticket : partName(part)}: ${cushions.measured.map((f) => phrase`${f.label} ${say(f.value)}`).join(', ')}.`,
       ),
     },
     checking('foam.measured'),
@@ -46,7 +47,7 @@ function cutting({ plan, say }: OrderOf): readonly Step[] {
         title: 'Check the foam that was cut to order',
         says: blocks.map(
           (b) =>
-            `${b.count} of block ${b.letter}: ${say(b.block.width.value)} x ${say(b.block.depth.value)} x ${say(b.block.thickness.value)}.`,
+            phrase`${b.count} of block ${b.letter}: ${say(b.block.width.value)} x ${say(b.block.depth.value)} x ${say(b.block.thickness.value)}.`,
         ),
         checks: ['Let rolled foam lie open for a day before it is measured.'],
         work: checking('foam.checked'),
@@ -62,9 +63,9 @@ function cutting({ plan, say }: OrderOf): readonly Step[] {
     says: [
       ...parts.map(
         (p) =>
-          `${p.count} of ${p.id}: ${say(boxOf(p.outline).maxX - boxOf(p.outline).minX)} x ${say(boxOf(p.outline).maxY - boxOf(p.outline).minY)} from ${p.grade.name}, ${say(p.thicknessMm)} thick${p.where ? ` (${p.where})` : ''}.`,
+          phrase`${p.count} of ${p.id}: ${say(boxOf(p.outline).maxX - boxOf(p.outline).minX)} x ${say(boxOf(p.outline).maxY - boxOf(p.outline).minY)} from ${p.grade.name}, ${say(p.thicknessMm)} thick${p.where ? ` (${p.where})` : ''}.`,
       ),
-      `With ${toolWords(thickest, ways.tool)}.`,
+      phrase`With ${toolWords(thickest, ways.tool)}.`,
     ],
     checks: [
       'Upright cut: both faces the same size by the tape.',
@@ -107,7 +108,7 @@ function gluing({ job, plan }: OrderOf): readonly Step[] {
       resource: 'bench',
       title: 'Glue layers and joins',
       says: [
-        `Both faces thinly, a few minutes until it tacks, then press. ${sayFigure(supplies.glue, job.units)} of glue for all.`,
+        phrase`Both faces thinly, a few minutes until it tacks, then press. ${sayFigure(supplies.glue, job.units)} of glue for all.`,
         'Let it cure before the cover is closed.',
       ],
       checks: ['Edges flush; no hard ridge where you can feel one.'],
@@ -127,7 +128,7 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
       : [],
   )
   const size = ({ width, depth, thickness }: CushionSize) =>
-    `${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}`
+    phrase`${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}`
   return [
     step({
       id: 'foam.wrap',
@@ -135,9 +136,9 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
       resource: 'bench',
       title: 'Wrap the blocks in wadding',
       says: [
-        `${sayFigure(area, job.units)} of wadding.`,
+        phrase`${sayFigure(area, job.units)} of wadding.`,
         ...wrapped.map(
-          ({ wadding, name }) => `${name}${say(wadding.loftMm)} high, front to back, ends ${wadding.ends}.`,
+          ({ wadding, name }) => phrase`${name}${say(wadding.loftMm)} high, front to back, ends ${wadding.ends}.`,
         ),
       ],
       checks: ['Seams of the wadding at the back or below.'],
@@ -151,7 +152,7 @@ function wrapping({ job, plan, say }: OrderOf): readonly Step[] {
         title: 'Measure the wrapped block',
         asks: 'Was a wrapped block measured, and does it agree with the size that the cover is cut to?',
         says: wrapped.map(
-          ({ name, designs }) => `${name}the cover is cut for ${size(designs[0]!.filling.sizing.cover)}.`,
+          ({ name, designs }) => phrase`${name}the cover is cut for ${size(designs[0]!.filling.sizing.cover)}.`,
         ),
       },
       checking('foam.wrapped'),
@@ -169,7 +170,9 @@ function filming({ job, plan }: OrderOf): readonly Step[] {
           part: 'foam',
           resource: 'bench',
           title: 'Slip the blocks into film',
-          says: [`${sayFigure(filmM2, job.units)} of film; close round the block, open at the end that goes in last.`],
+          says: [
+            phrase`${sayFigure(filmM2, job.units)} of film; close round the block, open at the end that goes in last.`,
+          ],
           work: areaOfWork('wrap', 'foam.film', filmM2, 'the film'),
           safety: ['film'],
         }),
@@ -191,7 +194,7 @@ function weighing({ job, plan, say }: OrderOf): readonly Step[] {
             : 'Weigh out the fibre',
           says: filled.map(
             (d) =>
-              `${d.design.count} liners ${d.design.id} with ${d.filling.mass ? sayFigure(d.filling.mass, job.units) : 'as much as fills it'} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
+              phrase`${d.design.count} liners ${d.design.id} with ${d.filling.mass ? sayFigure(d.filling.mass, job.units) : 'as much as fills it'} each, ${say(d.filling.sizing.cover.width.value)} x ${say(d.filling.sizing.cover.depth.value)}.`,
           ),
           checks: ['Tease it open; corners first.'],
           work: checking('foam.weigh'),
@@ -217,7 +220,7 @@ function inserts({ plan, say }: OrderOf): readonly Step[] {
             asks: 'Are the inserts there, and as large as they were sold?',
             says: bought.map(({ design, filling: { sizing } }) => {
               const { width, depth, thickness } = sizing.block
-              return `${design.count} of ${say(width.value)} x ${say(depth.value)} flat, ${say(thickness.value)} thick filled.`
+              return phrase`${design.count} of ${say(width.value)} x ${say(depth.value)} flat, ${say(thickness.value)} thick filled.`
             }),
           },
           checking('foam.inserts'),
@@ -229,7 +232,7 @@ function inserts({ plan, say }: OrderOf): readonly Step[] {
 function faceUp({ plan }: OrderOf): readonly Step[] {
   const profiled = plan.designs.flatMap((d) =>
     d.part.filling.kind === 'foam' && d.part.work.kind !== 'cover-only'
-      ? d.part.filling.layers.flatMap((l) => (l.profile ? [`${l.grade.name}: profiled face ${l.profile}.`] : []))
+      ? d.part.filling.layers.flatMap((l) => (l.profile ? [phrase`${l.grade.name}: profiled face ${l.profile}.`] : []))
       : [],
   )
   return profiled.length === 0

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { gate, step, type Step } from '../step.ts'
 import { checking, countOfWork } from '../work.ts'
 import { isSewn } from '../../planned/index.ts'
@@ -27,10 +28,10 @@ export function lastLook({ job, plan }: OrderOf): readonly Step[] {
       resource: 'bench',
       title: 'Fit on the seat, and look',
       says: [
-        `${count} ${count === 1 ? 'cushion' : 'cushions in their row'} on ${job.terms.furniture || 'the seat'}.`,
+        phrase`${count} ${count === 1 ? 'cushion' : 'cushions in their row'} on ${job.terms.furniture || 'the seat'}.`,
         ...(hasOld ? ['Keep one old cushion whole until the last new one is fitted.'] : []),
       ],
-      checks: [`${matched ? 'Stripes run on; ' : ''}${count > 1 ? 'fronts in one line; ' : ''}nothing rocks.`],
+      checks: [phrase`${matched ? 'Stripes run on; ' : ''}${count > 1 ? 'fronts in one line; ' : ''}nothing rocks.`],
       work: countOfWork('fit', 'fit.seat', count, 'every cushion'),
       safety: ['not-a-lifebuoy'],
     }),
@@ -40,7 +41,7 @@ export function lastLook({ job, plan }: OrderOf): readonly Step[] {
       resource: 'bench',
       title: 'Papers',
       says: [
-        `${plan.cutting?.groups.length ? 'Foam batch, ' : ''}${plan.sewn.length > 0 ? 'cloth batch ' : ''}${plan.cutting?.groups.length || plan.sewn.length > 0 ? 'and ' : ''}fire certificate of every cushion, below${plan.sewn.length > 0 ? '; the old label comes off' : ''}.`,
+        phrase`${plan.cutting?.groups.length ? 'Foam batch, ' : ''}${plan.sewn.length > 0 ? 'cloth batch ' : ''}${plan.cutting?.groups.length || plan.sewn.length > 0 ? 'and ' : ''}fire certificate of every cushion, below${plan.sewn.length > 0 ? '; the old label comes off' : ''}.`,
       ],
       safety: ['fire-label'],
     }),

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { isBehind, wholeId, type Cover, type Seam } from '../../cover/index.ts'
 import { distance, perimeterOf } from '../../outline/index.ts'
 import { step, type Step } from '../step.ts'
@@ -39,11 +40,11 @@ export function backed({ of, design, cover, prefix, name }: SewnCover & { readon
       id: `${prefix}backed`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Baste the ${kinds.join(' and the ')} behind its panels`,
+      title: phrase`${name}Baste the ${kinds.join(' and the ')} behind its panels`,
       says: [
         ...layers.map(
           (l) =>
-            `${capital(l.kind)} behind the ${l.behind.join(' and the ')}${l.quilt ? `, quilted every ${of.say(l.quilt.spacingMm)} at most, from the middle outwards` : ''}.`,
+            phrase`${capital(l.kind)} behind the ${l.behind.join(' and the ')}${l.quilt ? phrase`, quilted every ${of.say(l.quilt.spacingMm)} at most, from the middle outwards` : ''}.`,
         ),
         'Wrong sides together, smoothed from the middle, basted all round inside the seam allowance; a layer stops where a hem folds.',
       ],

@@ -1,3 +1,4 @@
+import { listed } from '../../language/index.ts'
 import { recordKey, type InWork } from '../acts/garments.ts'
 import { cushionName, type OrderOf } from './order-of.ts'
 
@@ -10,5 +11,5 @@ export function nameOf(of: OrderOf, { design, layer }: InWork): string {
     of.plan.designs.length > 1 ? cushionName(design) : '',
     { cover: '', liner: 'Liner', lining: 'Lining', inner: 'Inner cover' }[layer],
   ].filter((w) => w !== '')
-  return name.length > 0 ? `${name.join(', ')}: ` : ''
+  return name.length > 0 ? `${listed(name)}: ` : ''
 }

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Job } from '../../../contract/index.ts'
 import { partName } from '../../job/index.ts'
 import type { DesignPlan, WorkedPlan } from '../../planned/index.ts'
@@ -19,4 +20,4 @@ export const orderOf = (job: Job, plan: WorkedPlan): OrderOf => ({
 
 /** What a design is called at the machine, where there are several. */
 export const cushionName = ({ part, design }: DesignPlan): string =>
-  part.name === '' ? `Cushion ${design.id}` : `${partName(part)} ${design.id}`
+  part.name === '' ? phrase`Cushion ${design.id}` : `${partName(part)} ${design.id}`

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { seamLength, type Seam } from '../../cover/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import { type InWork } from '../acts/garments.ts'
@@ -33,9 +34,9 @@ export function turned(of: OrderOf, garment: InWork, part: Step['part'], id: str
       id,
       part,
       resource: 'bench',
-      title: `${nameOf(of, garment)}Turn out, work the corners`,
+      title: phrase`${nameOf(of, garment)}Turn out, work the corners`,
       says: [
-        `With a blunt stick${cover.piping && isBoxed && garment.layer === 'cover' ? '; the allowance of a piped edge lies towards the boxing' : ''}.`,
+        phrase`With a blunt stick${cover.piping && isBoxed && garment.layer === 'cover' ? '; the allowance of a piped edge lies towards the boxing' : ''}.`,
       ],
       checks: [
         cover.piping && garment.layer === 'cover'
@@ -65,15 +66,18 @@ function rolls(of: OrderOf, { design, cover, seams, layer, ...garment }: InWork)
             id: `${prefixOf(own)}${id}`,
             part: 'sewing',
             resource: 'machine',
-            title: `${nameOf(of, own)}${title}`,
-            says: [`${of.say(mm)} on each cushion, stitched ${of.say(construction.rollMm)} from the fold.`, ...says],
+            title: phrase`${nameOf(of, own)}${title}`,
+            says: [
+              phrase`${of.say(mm)} on each cushion, stitched ${of.say(construction.rollMm)} from the fold.`,
+              ...says,
+            ],
             checks: ['The roll is even, the seam in its very edge.'],
             sewing: { kind: 'top-stitch', cloth: design.part.cloth.cloth, lock: 'both-ends' },
             work: lengthOfWork('roll', `${prefixOf(own)}${id}`, [{ count, mm }], 'rolled edges of every cushion'),
           }),
         ]
   }
-  const stop = `Start and stop ${of.say(ROLL_STOP_MM)} from each corner.`
+  const stop = phrase`Start and stop ${of.say(ROLL_STOP_MM)} from each corner.`
   return [
     ...roll(
       'rolls',

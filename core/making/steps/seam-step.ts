@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Construction, ZipEnds } from '../../../contract/index.ts'
 import { isPressedOn, seamLength, type Cover, type Panel, type Seam } from '../../cover/index.ts'
 import { distance } from '../../outline/index.ts'
@@ -32,14 +33,14 @@ export function seamStep(sewn: SewnCover, seam: Seam): Step {
     id: `${prefix}${seam.letter}`,
     part: 'sewing',
     resource: 'machine',
-    title: `${name}${name ? 'seam' : 'Seam'} ${seam.letter}: ${seam.name}`,
+    title: phrase`${name}${name ? 'seam' : 'Seam'} ${seam.letter}: ${seam.name}`,
     says: [
       ...(length > 0
-        ? [`${of.say(length)}${design.design.count > 1 ? ` on each of ${design.design.count} cushions` : ''}.`]
+        ? [`${of.say(length)}${design.design.count > 1 ? phrase` on each of ${design.design.count} cushions` : ''}.`]
         : []),
       ...seamSays(seam, cover, design.part.makeUp.construction.kind),
       ...hingedTies(design, seam),
-      ...(letters.length > 0 ? [`Notches ${letters.join(' ')} meet.`] : []),
+      ...(letters.length > 0 ? [phrase`Notches ${letters.join(' ')} meet.`] : []),
     ],
     checks: checksOf(seam, design),
     work: seamWork(sewn, seam, length),
@@ -57,7 +58,7 @@ function hingedTies({ part: { makeUp } }: DesignPlan, seam: Seam): readonly stri
     ...(places.some((p) => p.at === 'hinge') ? ['at the hinge'] : []),
     ...(places.some((p) => p.at === 'edge' && (p.side === 'left' || p.side === 'right')) ? ['along the sides'] : []),
   ]
-  return where.length > 0 ? [`Ties caught between the layers, ${where.join(' and ')}.`] : []
+  return where.length > 0 ? [phrase`Ties caught between the layers, ${where.join(' and ')}.`] : []
 }
 
 /** A divider joins no edges: it is as long as the line chalked for it. */
@@ -143,7 +144,7 @@ function closureSays(
     case 'buttons':
     case 'ties':
     case 'lacing':
-      return [`${places.length} places, marked from the same end on both halves.`, ...notes]
+      return [phrase`${places.length} places, marked from the same end on both halves.`, ...notes]
     case 'sewn-shut':
     case 'fixed':
       return notes

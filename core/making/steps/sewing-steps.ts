@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { Cover } from '../../cover/index.ts'
 import { finishingWords, seamLength, type Seam } from '../../cover/index.ts'
 import { edgeLength, turnAt } from '../../outline/index.ts'
@@ -90,24 +91,24 @@ function piping({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
     'piping of every cushion',
   )
   const made = plan.stripWidth
-    ? `Strips ${say(plan.stripWidth.value)} wide, joined on the slant, round the cord with the piping foot.`
+    ? phrase`Strips ${say(plan.stripWidth.value)} wide, joined on the slant, round the cord with the piping foot.`
     : 'Ready-made: cut to length.'
   return [
     step({
       id: `${prefix}piping`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Make the piping and baste it on`,
+      title: phrase`${name}Make the piping and baste it on`,
       says: [
         made,
         ...plan.groups.map(
           (g) =>
-            `${g.count} ${g.isClosed ? 'loops' : 'runs'} of ${say(g.length.value)} on each, on ${g.panel.name.toLowerCase()}; joins away from front and corners.`,
+            phrase`${g.count} ${g.isClosed ? 'loops' : 'runs'} of ${say(g.length.value)} on each, on ${g.panel.name.toLowerCase()}; joins away from front and corners.`,
         ),
         'Basted to the right side, raw edges together; clip at corners and curves.',
         ...(plan.groups.some((g) => g.isClosed)
           ? [
-              `Start and stop ${say(25)} to ${say(40)} from where the ends meet; ${plan.choice.ends === 'butted' ? 'cut the cord so that it butts, fold the strip over it' : 'cross the ends into the seam allowance'}.`,
+              phrase`Start and stop ${say(25)} to ${say(40)} from where the ends meet; ${plan.choice.ends === 'butted' ? 'cut the cord so that it butts, fold the strip over it' : 'cross the ends into the seam allowance'}.`,
             ]
           : []),
         ...(plan.groups.some((g) => !g.isClosed) ? ['Ends run off into the seam allowance.'] : []),
@@ -141,8 +142,8 @@ function hems({ design, cover, prefix, name }: Sewn): readonly Step[] {
       id: `${prefix}hems`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Hem the free edges`,
-      says: [`Along the hem line: ${[...new Set(all.map((h) => h.panel.name.toLowerCase()))].join('; ')}.`],
+      title: phrase`${name}Hem the free edges`,
+      says: [phrase`Along the hem line: ${[...new Set(all.map((h) => h.panel.name.toLowerCase()))].join('; ')}.`],
       sewing: { kind: 'hem', cloth: design.part.cloth.cloth, lock: 'both-ends' },
       work: lengthOfWork(
         'hem',
@@ -171,9 +172,9 @@ function baseActs({ of, design, cover, garment, prefix, name }: Sewn): readonly 
               id: `${prefix}grip`,
               part: 'sewing',
               resource: 'machine',
-              title: `${name}${grip.kind === 'non-slip' ? 'Non-slip cloth' : 'Strips of hook and loop'} onto the ${under.name.toLowerCase()}`,
+              title: phrase`${name}${grip.kind === 'non-slip' ? 'Non-slip cloth' : 'Strips of hook and loop'} onto the ${under.name.toLowerCase()}`,
               says: [
-                `At the chalked marks, the ${under.name.toLowerCase()} still flat${slot ? '; before the zip' : ''}.`,
+                phrase`At the chalked marks, the ${under.name.toLowerCase()} still flat${slot ? '; before the zip' : ''}.`,
               ],
               work: countOfWork('tie', `${prefix}grip`, count, 'every cushion'),
             }),
@@ -189,9 +190,14 @@ function baseActs({ of, design, cover, garment, prefix, name }: Sewn): readonly 
         id: `${prefix}${id}`,
         part: 'sewing',
         resource: 'machine',
-        title: `${name}${title}`,
+        title: phrase`${name}${title}`,
         says,
-        work: lengthOfWork('zip', `${prefix}${id}`, [{ count, mm: slot.lengthMm }], `${of.say(mm)} on each cushion`),
+        work: lengthOfWork(
+          'zip',
+          `${prefix}${id}`,
+          [{ count, mm: slot.lengthMm }],
+          phrase`${of.say(mm)} on each cushion`,
+        ),
       }),
       garment.thing,
       { kind: 'onto-flat', panels },
@@ -202,9 +208,9 @@ function baseActs({ of, design, cover, garment, prefix, name }: Sewn): readonly 
     ...gripped,
     zipped(
       'slot',
-      `Zip along its path on the ${under.name.toLowerCase()}`,
+      phrase`Zip along its path on the ${under.name.toLowerCase()}`,
       [
-        `${of.say(value)} along the chalked path, the zip shut and face down; needle down at each curve, and turn the cloth, not the zip.`,
+        phrase`${of.say(value)} along the chalked path, the zip shut and face down; needle down at each curve, and turn the cloth, not the zip.`,
       ],
       value,
     ),
@@ -233,8 +239,8 @@ function ring({ of, cover, garment, prefix, name }: Sewn): readonly Step[] {
         id: `${prefix}ring`,
         part: 'sewing',
         resource: 'machine',
-        title: `${name}The ring of boxing`,
-        asks: `Is the ring of boxing as long as the sewing line of the plate, ${of.say(cover.perimeter.value)}?`,
+        title: phrase`${name}The ring of boxing`,
+        asks: phrase`Is the ring of boxing as long as the sewing line of the plate, ${of.say(cover.perimeter.value)}?`,
         says: ['Measured on the sewing line, not along the cut edge.'],
       },
       checking(`${prefix}ring`),
@@ -248,8 +254,8 @@ const corners = ({ prefix, name, garment }: Sewn, seam: Seam): Step =>
       id: `${prefix}${garment.layer === 'lining' || garment.layer === 'inner' ? `${garment.layer}.` : ''}corners`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Corners of the first plate`,
-      asks: `After seam ${seam.letter}: no hole at a corner, no tuck caught, opposite corners square to each other?`,
+      title: phrase`${name}Corners of the first plate`,
+      asks: phrase`After seam ${seam.letter}: no hole at a corner, no tuck caught, opposite corners square to each other?`,
     },
     checking(`${prefix}corners`),
   )
@@ -262,7 +268,7 @@ function beforeTheLast({ design, cover, garment, prefix, name }: Sewn): readonly
   const stop = (id: string, title: string, asks: string, does: Deed, after: readonly string[] = []) =>
     act(
       gate(
-        { id: `${prefix}${id}`, part: 'sewing', resource: 'machine', title: `${name}${title}`, asks },
+        { id: `${prefix}${id}`, part: 'sewing', resource: 'machine', title: phrase`${name}${title}`, asks },
         checking(`${prefix}${id}`),
       ),
       garment.thing,
@@ -305,8 +311,8 @@ function finishing({ design, garment, prefix, name }: Sewn): readonly Step[] {
       id: `${own}finish`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Finish the raw edges`,
-      says: [`${finishingWords[way]}, every seam inside.`],
+      title: phrase`${name}Finish the raw edges`,
+      says: [phrase`${finishingWords[way]}, every seam inside.`],
       work: lengthOfWork('finish', `${own}finish`, [{ count: design.design.count, mm: total }], 'every seam once'),
     }),
   ]

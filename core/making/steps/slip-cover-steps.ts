@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import { recordKey, type InWork } from '../acts/garments.ts'
 import { step } from '../step.ts'
@@ -23,7 +24,7 @@ export function slippedOver(of: OrderOf, garment: InWork): readonly Act[] {
       step({
         ...base,
         id: id('lining'),
-        title: `${name}Wadding and lining into the slip cover`,
+        title: phrase`${name}Wadding and lining into the slip cover`,
         says: [
           'Both shorter than the cover by its hem; wrong sides together, caught at the seam of the top.',
           ...(wadding ? [`${wadding.note}.`] : []),
@@ -38,7 +39,7 @@ export function slippedOver(of: OrderOf, garment: InWork): readonly Act[] {
       step({
         ...base,
         id: id('over'),
-        title: `${name}Pull the slip cover over`,
+        title: phrase`${name}Pull the slip cover over`,
         says: [
           'From above, a corner at a time; never folded through its closure.',
           ...(grip.kind === 'non-slip' ? ['The non-slip base stays in sight below.'] : []),
@@ -48,8 +49,8 @@ export function slippedOver(of: OrderOf, garment: InWork): readonly Act[] {
         work: countOfWork('fill', id('over'), count, 'every cushion'),
       }),
       thing,
-      { kind: 'cover-over', body: `${key}, inner cover` },
-      { at: 'right-side', leaves: 'shut', needs: [{ thing: `${key}, inner cover`, stage: 'shut' }] },
+      { kind: 'cover-over', body: phrase`${key}, inner cover` },
+      { at: 'right-side', leaves: 'shut', needs: [{ thing: phrase`${key}, inner cover`, stage: 'shut' }] },
     ),
   ]
 }

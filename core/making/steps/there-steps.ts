@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { OldBody } from '../../../contract/index.ts'
 import { bodiesIn, bodySizes } from '../../filling/index.ts'
 import { partName } from '../../job/index.ts'
@@ -42,7 +43,7 @@ function stripping(of: OrderOf, { part, prefix, cushions }: WorkedPart, id: stri
     work.kind === 'filling-only' && work.unpicking !== ''
       ? work.unpicking
       : opening
-        ? `${isByHand ? 'The hand-sewn seam' : 'Its closure'}, ${of.say(opening.lengthMm.value)}.`
+        ? phrase`${isByHand ? 'The hand-sewn seam' : 'Its closure'}, ${of.say(opening.lengthMm.value)}.`
         : 'Open it where the hand-sewn seam is.'
   const staying = part.filling.kind === 'foam' ? bodiesIn(part.filling.layers, there) : []
   const isTemplate = there.things.cover?.use === 'template' || there.bodies.some((b) => b.use === 'template')
@@ -50,14 +51,14 @@ function stripping(of: OrderOf, { part, prefix, cushions }: WorkedPart, id: stri
     step({
       ...base,
       id: `${id}.photo`,
-      title: `${name}Photograph it as it came`,
+      title: phrase`${name}Photograph it as it came`,
       says: ['Every side, the label, the opening, where it wrinkles.'],
       work: checking(`${id}.photo`),
     }),
     step({
       ...base,
       id: `${id}.open`,
-      title: `${name}${work.kind !== 'filling-only' ? 'Take the old cover off' : isByHand ? 'Unpick the opening' : 'Open the cover'}`,
+      title: phrase`${name}${work.kind !== 'filling-only' ? 'Take the old cover off' : isByHand ? 'Unpick the opening' : 'Open the cover'}`,
       says: [
         opens,
         ...(work.kind === 'filling-only' && isByHand
@@ -77,10 +78,10 @@ function stripping(of: OrderOf, { part, prefix, cushions }: WorkedPart, id: stri
     step({
       ...base,
       id: `${id}.out`,
-      title: `${name}Take the filling out`,
+      title: phrase`${name}Take the filling out`,
       says: [
         'In the order in which it lies; each piece marked with its top face and its front.',
-        ...there.bodies.filter((b) => b.use === 'replace').map((b) => `${b.name || 'The old body'} is replaced.`),
+        ...there.bodies.filter((b) => b.use === 'replace').map((b) => phrase`${b.name || 'The old body'} is replaced.`),
       ],
       work: countOfWork('turn', `${id}.out`, cushions.count, 'every cushion'),
       safety: ['old-foam-dust'],
@@ -92,7 +93,7 @@ function stripping(of: OrderOf, { part, prefix, cushions }: WorkedPart, id: stri
             {
               ...base,
               id: `${id}.reference`,
-              title: `${name}One old unit stays whole`,
+              title: phrase`${name}One old unit stays whole`,
               asks: 'Is one old unit put aside whole, as the reference until the last new one is fitted?',
             },
             checking(`${id}.reference`),
@@ -118,10 +119,10 @@ function recovering(
     step({
       ...base,
       id: `${id}.steam`,
-      title: `${name}Steam ${called}, and let it rest`,
+      title: phrase`${name}Steam ${called}, and let it rest`,
       says: [
         'Hold the steam a hand above it until it rises, then let it lie for a day.',
-        ...(body.topFace ? [`Top face: ${body.topFace}.`] : []),
+        ...(body.topFace ? [phrase`Top face: ${body.topFace}.`] : []),
       ],
       work: countOfWork('steam', `${id}.steam`, body.count * cushions, 'every body'),
       cures: true,
@@ -130,8 +131,8 @@ function recovering(
       {
         ...base,
         id: `${id}.measured`,
-        title: `${name}Measure ${called} again`,
-        asks: `Is ${called} ${of.say(thicknessMm)} thick where it was sat on, steamed and rested?`,
+        title: phrase`${name}Measure ${called} again`,
+        asks: phrase`Is ${called} ${of.say(thicknessMm)} thick where it was sat on, steamed and rested?`,
         measures: { what: 'body', letter, bodyId: body.id, plannedMm: thicknessMm },
       },
       checking(`${id}.measured`),
@@ -144,7 +145,7 @@ function refilling(of: OrderOf, design: DesignPlan, id: string): readonly Act[] 
   const { filling, cover } = design
   const { count } = design.design
   const { width, depth, thickness } = filling.sizing.cover
-  const thing = `cover ${recordKey(design)}`
+  const thing = phrase`cover ${recordKey(design)}`
   const base = { part: 'closing', resource: 'bench' } as const
   const [opening] = cover.closures
   const isByHand = !opening || opening.choice.kind === 'sewn-shut'
@@ -172,8 +173,8 @@ function refilling(of: OrderOf, design: DesignPlan, id: string): readonly Act[] 
             : 'Corners first, then the middle.',
         ...(film === 'taken-out' ? ['In its film, which is drawn out again once it is in.'] : []),
         ...(film === 'left-in' ? ['In its film, which stays.'] : []),
-        ...(opening ? [`Through ${say(opening.lengthMm.value)} of opening.`] : []),
-        `${count} of ${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}.`,
+        ...(opening ? [phrase`Through ${say(opening.lengthMm.value)} of opening.`] : []),
+        phrase`${count} of ${say(width.value)} x ${say(depth.value)} x ${say(thickness.value)}.`,
       ],
       checks: ['Corners full, seams straight along the edges.'],
       work: [fillsOf(`work.${id}.fill`, [{ id: design.design.id, count, plan: filling }])],

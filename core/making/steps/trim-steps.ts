@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { TiePlace } from '../../../contract/index.ts'
 import type { Cover, Mark, Panel } from '../../cover/index.ts'
 import { distanceFromEdge, flatten } from '../../outline/index.ts'
@@ -18,14 +19,16 @@ export function madeTrims({ of, design, cover, garment, prefix, name }: Sewn): r
       id: `${prefix}trims`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Make ${namesOf(trims, vents > 0)}`,
+      title: phrase`${name}Make ${namesOf(trims, vents > 0)}`,
       says: [
         ...trims.map(
           (p) =>
-            `${p.times} ${p.name.toLowerCase()} for each cushion, cut ${of.say(p.figures.cutWidth.value)} x ${of.say(p.figures.cutHeight.value)}.`,
+            phrase`${p.times} ${p.name.toLowerCase()} for each cushion, cut ${of.say(p.figures.cutWidth.value)} x ${of.say(p.figures.cutHeight.value)}.`,
         ),
-        ...(ties && !isLiner ? [`Ties: ${ties.places.map((place) => placeWords(place, of.say)).join('; ')}.`] : []),
-        ...(vents > 0 ? [`${vents} vents in each boxing, at their marks.`] : []),
+        ...(ties && !isLiner
+          ? [phrase`Ties: ${ties.places.map((place) => placeWords(place, of.say)).join('; ')}.`]
+          : []),
+        ...(vents > 0 ? [phrase`${vents} vents in each boxing, at their marks.`] : []),
       ],
       work: countOfWork('tie', `${prefix}trims`, count, 'every one'),
       safety: ['long-cords'],
@@ -43,7 +46,7 @@ export function tiesOntoFlat({ design, cover, prefix, name }: Sewn): readonly St
       id: `${prefix}ties-on`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Ties onto the ${panels.map((p) => p.name.toLowerCase()).join(' and the ')}`,
+      title: phrase`${name}Ties onto the ${panels.map((p) => p.name.toLowerCase()).join(' and the ')}`,
       says: ['At the chalked marks, the panel still flat: a small square with a cross in it, a scrap of cloth behind.'],
       work: countOfWork('tie', `${prefix}ties-on`, marks * design.design.count, 'every tie that stands on a face'),
     }),
@@ -73,15 +76,15 @@ const namesOf = (trims: readonly Panel[], hasVents: boolean): string =>
 function placeWords(place: TiePlace, say: (mm: number) => string): string {
   switch (place.at) {
     case 'edge':
-      return `${place.count} at the ${place.row} of the ${place.side}`
+      return phrase`${place.count} at the ${place.row} of the ${place.side}`
     case 'face':
-      return `${place.count} on the face of the ${place.side}, ${say(place.upMm)} up`
+      return phrase`${place.count} on the face of the ${place.side}, ${say(place.upMm)} up`
     case 'corners':
-      return `one at each corner of the ${place.side}, ${say(place.upMm)} up`
+      return phrase`one at each corner of the ${place.side}, ${say(place.upMm)} up`
     case 'hinge':
-      return `${place.count} at the hinge`
+      return phrase`${place.count} at the hinge`
     case 'underside':
-      return `${place.rows * place.across} underneath, in ${place.rows} rows`
+      return phrase`${place.rows * place.across} underneath, in ${place.rows} rows`
     default:
       return place satisfies never
   }

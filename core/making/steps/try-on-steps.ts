@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import { oneToAnEdge, type Seam } from '../../cover/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import { gate } from '../step.ts'
@@ -13,7 +14,7 @@ export function triedOn({ design, garment, prefix, name }: Sewn, inside: readonl
       id: `${prefix}tube`,
       part: 'sewing',
       resource: 'machine',
-      title: `${name}Try the wrap on its body`,
+      title: phrase`${name}Try the wrap on its body`,
       asks: 'With its first end on: does the wrap reach the other end of the body? Note what is trimmed off.',
     },
     checking(`${prefix}tube`),
@@ -34,8 +35,8 @@ export function trimmed({ of, design, cover, garment, prefix, name }: Sewn, insi
             id: `${prefix}trim.${id}.${edge}`,
             part: 'sewing',
             resource: 'machine',
-            title: `${name}Try it on, and trim the ${panel.name.toLowerCase()}`,
-            asks: `Tried on and trimmed at its ${edge}: how much of the ${of.say(mm)} came off?`,
+            title: phrase`${name}Try it on, and trim the ${panel.name.toLowerCase()}`,
+            asks: phrase`Tried on and trimmed at its ${edge}: how much of the ${of.say(mm)} came off?`,
             measures: { what: 'trimmed-off', letter: design.part.letter, panel: id, edge, plannedMm: mm },
           },
           checking(`${prefix}trim.${id}.${edge}`),

@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import type { DesignPlan } from '../../planned/index.ts'
 import { act, type Act } from '../acts/act.ts'
 import { garmentsOf, recordKey } from '../acts/garments.ts'
@@ -26,7 +27,7 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
   const lapsMm = width.value + 2 * thickness.value
   const base = { part: 'closing', resource: 'bench' } as const
   const { thing } = garment!
-  const needs = design.liner ? [{ thing: `${key}, liner`, stage: 'shut' } as const] : []
+  const needs = design.liner ? [{ thing: phrase`${key}, liner`, stage: 'shut' } as const] : []
   const isBonded = construction.fastening === 'bonded'
   return [
     ...(film
@@ -35,12 +36,12 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
             step({
               ...base,
               id: id('film'),
-              title: `${name}Film round the block`,
+              title: phrase`${name}Film round the block`,
               says: ['Close round it, the seam of the film underneath, its ends folded in.'],
               work: areaOfWork('wrap', id('film'), film.amount.value * count, 'the film'),
               safety: ['film'],
             }),
-            `film ${key}`,
+            phrase`film ${key}`,
             { kind: 'prepare' },
             { after: ['foam.cut', 'foam.checked', 'foam.glue', 'foam.wrap', 'foam.wrapped'], needs },
           ),
@@ -50,22 +51,22 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
       step({
         ...base,
         id: id('long'),
-        title: `${name}Wrap the long sides`,
+        title: phrase`${name}Wrap the long sides`,
         says: [
-          `The block face down on the cloth; once round it, the lap of ${say(construction.lapMm)} underneath.`,
+          phrase`The block face down on the cloth; once round it, the lap of ${say(construction.lapMm)} underneath.`,
           'Pulled tight and pinned from the middle outwards.',
         ],
         work: lengthOfWork('close', id('long'), [{ count, mm: width.value }], 'along the lap'),
       }),
       thing,
-      { kind: 'cover-over', body: film ? `film ${key}` : 'foam' },
+      { kind: 'cover-over', body: film ? phrase`film ${key}` : 'foam' },
       { leaves: 'shut', needs, after: [id('film')] },
     ),
     act(
       step({
         ...base,
         id: id('ends'),
-        title: `${name}Fold the ends like a parcel`,
+        title: phrase`${name}Fold the ends like a parcel`,
         says: ['Sides in, then top and bottom, each fold on the edge of the block; pinned tight.'],
         checks: ['Both ends folded the same way.'],
         work: lengthOfWork('close', id('ends'), [{ count: 2 * count, mm: depth.value }], 'both ends'),
@@ -80,7 +81,7 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
             step({
               ...base,
               id: id('bond'),
-              title: `${name}Bond the laps`,
+              title: phrase`${name}Bond the laps`,
               says: ['Thinly under each lap, pin by pin; pressed until it holds. Let it cure before it is handled.'],
               work: lengthOfWork('close', id('bond'), [{ count, mm: lapsMm }], 'every lap'),
               safety: ['glue'],
@@ -97,7 +98,7 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
         {
           ...base,
           id: id('firm'),
-          title: `${name}It holds`,
+          title: phrase`${name}It holds`,
           asks: isBonded
             ? 'Has the bond cured, and does every fold lie flat and hold?'
             : 'Is every pin in from underneath, and none to be felt?',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { Cutting, type FoamStock, limits } from '../../../../contract/index.ts'
 import { KERF_MM, sheetsIn, toolWords, type CuttingPlan } from '../../../../core/filling/index.ts'
 import { setCutting } from '../../../../core/job/index.ts'
@@ -40,7 +41,7 @@ const stock = computed((): readonly FoamStock[] => {
 })
 const isUsed = (piece: FoamStock) => cutting.value.stock.some((s) => s.id === piece.id)
 const use = (piece: FoamStock, on: boolean) =>
-  set(on ? `Use ${piece.name}` : `Leave ${piece.name}`, {
+  set(on ? phrase`Use ${piece.name}` : phrase`Leave ${piece.name}`, {
     stock: on ? [...cutting.value.stock, piece] : cutting.value.stock.filter((s) => s.id !== piece.id),
   })
 /** Sheets to buy by the nest that was found; null while there is none. */
@@ -62,7 +63,7 @@ const joins = computed(() =>
 const thickest = computed(() => Math.max(0, ...plan.value.groups.map((g) => g.group.thicknessMm)))
 const mm = (length: number) => formatLengthWithUnit(length, units.value)
 const saveOrder = () =>
-  download(`${jobs.job!.ticket} foam order.csv`, foamOrderCsv(plan.value, jobs.job!, csvManner()), 'text/csv')
+  download(phrase`${jobs.job!.ticket} foam order.csv`, foamOrderCsv(plan.value, jobs.job!, csvManner()), 'text/csv')
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { KERF_MM, leftBeside, sheetsIn, type FoamPart, type GroupBuy } from '../../../../core/filling/index.ts'
 import { sheetSize } from '../../../../core/lists/index.ts'
 import { at, boxOf, mirrored, moved, turnedBy, type Outline } from '../../../../core/outline/index.ts'
@@ -76,8 +77,8 @@ function nestedBoards({ group }: GroupBuy): Board[] {
           })
         return {
           title: stock
-            ? `${stock.name}, ${group.grade.name}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`
-            : `${group.grade.name}, sheet ${i + 1} of ${sheetsIn(n)}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`,
+            ? phrase`${stock.name}, ${group.grade.name}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`
+            : phrase`${group.grade.name}, sheet ${i + 1} of ${sheetsIn(n)}, ${sheetSize(n.sheet, group.thicknessMm, jobs.job!.units)}`,
           ...n.sheet,
           trimMm: inset,
           left: stock && parts.length > 0 ? leftWords(parts, n.sheet) : '',
@@ -98,7 +99,7 @@ function leftWords(parts: Board['parts'], piece: { readonly lengthMm: number; re
     KERF_MM[ways.tool],
   )
   const say = (mm: number) => formatLengthWithUnit(mm, units)
-  return `left over: ${say(left.widthMm)} of the width, ${say(left.lengthMm)} of the length`
+  return phrase`left over: ${say(left.widthMm)} of the width, ${say(left.lengthMm)} of the length`
 }
 
 function rowBoard({ group }: GroupBuy): Board[] {
@@ -114,7 +115,7 @@ function rowBoard({ group }: GroupBuy): Board[] {
     })
   return [
     {
-      title: `${group.grade.name}, first of ${rows.sheets.value}, straight rows`,
+      title: phrase`${group.grade.name}, first of ${rows.sheets.value}, straight rows`,
       ...rows.sheet,
       trimMm: trim.value,
       left: '',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { type Grade, Layer, limits } from '../../../../contract/index.ts'
 import {
   ageingOf,
@@ -40,7 +41,7 @@ const feel = (g: Grade) => {
   return hardnessN === null ? 'not known' : firmnessOf(hardnessN)
 }
 const thinnestWords = (length: number | null) =>
-  length === null ? 'none' : length <= THINNEST_MM ? `${mm(length)} or less` : mm(length)
+  length === null ? 'none' : length <= THINNEST_MM ? phrase`${mm(length)} or less` : mm(length)
 
 /** Sheets with an egg-crate or waved face come in any family. */
 const hasProfile = (layer: Layer) => layer.grade.family !== 'wadding'
@@ -49,7 +50,7 @@ const setLayer = (i: number, with_: Partial<Layer>, says: string) =>
   change(says, (f) => ({ ...f, layers: f.layers.map((l, j) => (j === i ? { ...l, ...with_ } : l)) }))
 function pickGrade(i: number, id: string): void {
   const grade = grades.value.find((g) => g.id === id)
-  if (grade) setLayer(i, { grade }, `Foam ${grade.name}`)
+  if (grade) setLayer(i, { grade }, phrase`Foam ${grade.name}`)
 }
 function addLayer(): void {
   const own = mainGrade(foam.value.layers)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ChartOptions } from 'chart.js'
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import {
   forceAt,
   hardnessOf,
@@ -96,7 +97,7 @@ const options = computed((): ChartOptions<'scatter'> => ({
   animation: false,
   scales: {
     x: {
-      title: { display: true, text: `sunk in, ${unitName(jobs.job!.units)}` },
+      title: { display: true, text: phrase`sunk in, ${unitName(jobs.job!.units)}` },
       min: 0,
       max: plan.value.verdict!.support.totalMm / toUnit.value,
     },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { FibreFilling, FILL_KG_M3, type Filling, FoamFilling, limits, Load } from '../../../../contract/index.ts'
 import {
   demandsOf,
@@ -79,7 +80,7 @@ const ROUND = [
   { name: 'reachMm', label: 'Touches at most, from its middle' },
 ] as const
 const BASES = { board: 'solid board', slats: 'slats', webbing: 'webbing', mesh: 'mesh' } as const
-const asKpa = (pa: number) => `${(pa / 1000).toFixed(1)} kPa`
+const asKpa = (pa: number) => phrase`${(pa / 1000).toFixed(1)} kPa`
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { limits, Trial } from '../../../../contract/index.ts'
 import { useJob } from '../../../stores/job.ts'
 import AmountField from '../../../ui/AmountField.vue'
@@ -25,7 +26,7 @@ const change = (i: number, with_: Partial<Trial>) =>
   set(
     'Trial',
     trials.value.map((t, j) => (j === i ? { ...t, ...with_ } : t)),
-    `trial ${i}`,
+    phrase`trial ${i}`,
   )
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { FoamTest, Grade, limits, readWith } from '../../../../contract/index.ts'
 import { estimateFoam, FAMILIES, gradeFromTest, hardnessOf, percent } from '../../../../core/filling/index.ts'
 import { idOfName } from '../../../../core/formats/index.ts'
@@ -41,7 +42,7 @@ const begin = () =>
     },
   }))
 const setPress = (i: number, with_: Partial<FoamTest['presses'][number]>) =>
-  set({ presses: test.value!.presses.map((p, j) => (j === i ? { ...p, ...with_ } : p)) }, 'Press', `press ${i}`)
+  set({ presses: test.value!.presses.map((p, j) => (j === i ? { ...p, ...with_ } : p)) }, 'Press', phrase`press ${i}`)
 const addWeight = () =>
   set(
     {
@@ -59,15 +60,15 @@ const addWeight = () =>
 async function keepGrade(): Promise<void> {
   const found = estimate.value
   if (!test.value || !found || typeof found === 'string') return
-  const called = name.value.trim() || `${jobs.job!.ticket} old foam`
+  const called = name.value.trim() || phrase`${jobs.job!.ticket} old foam`
   const grade = readWith(Grade, gradeFromTest(test.value, found, called, idOfName(called)))
   if (!grade.ok) return void (said.value = grade.faults[0]!.message)
   if (grades.value.some((g) => g.id === grade.value.id))
-    return void (said.value = `The catalogue has a grade called ${called} already: give this one another name.`)
+    return void (said.value = phrase`The catalogue has a grade called ${called} already: give this one another name.`)
   try {
     await shop.keepGrades([grade.value])
     jobs.edit(setGrade(grade.value))
-    said.value = `${called} stands in the catalogue, and this job uses it.`
+    said.value = phrase`${called} stands in the catalogue, and this job uses it.`
   } catch (cause) {
     said.value = (cause as Error).message
   }

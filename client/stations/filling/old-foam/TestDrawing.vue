@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ChartOptions } from 'chart.js'
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import type { Grade } from '../../../../contract/index.ts'
 import { curveOf, estimateFoam, forceTravel, gradeFromTest } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit, mmPerUnit, unitName } from '../../../../core/units/index.ts'
@@ -63,7 +64,7 @@ const options = computed((): ChartOptions<'scatter'> => ({
   animation: false,
   scales: {
     x: {
-      title: { display: true, text: `sink, ${unitName(jobs.job!.units)}` },
+      title: { display: true, text: phrase`sink, ${unitName(jobs.job!.units)}` },
       min: 0,
       max: test.value!.thicknessMm / toUnit.value,
     },

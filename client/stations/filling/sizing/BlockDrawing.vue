@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../../../core/language/index.ts'
 import { computed, ref } from 'vue'
 import type { FoamPlan } from '../../../../core/filling/index.ts'
 import { edgeLength, leanOut } from '../../../../core/outline/index.ts'
@@ -35,7 +36,7 @@ const boxes = computed(() => {
 const leaning = computed(() => {
   const of = (solid: Solid, b: { x: number; y: number; width: number; height: number }) => {
     const out = (side: 'left' | 'right') => leanOut(leanOfSide(solid, side), solid.thickness.value) * cut.value.k
-    return `${b.x},${b.y + b.height} ${b.x + b.width},${b.y + b.height} ${b.x + b.width + out('right')},${b.y} ${b.x - out('left')},${b.y}`
+    return phrase`${b.x},${b.y + b.height} ${b.x + b.width},${b.y + b.height} ${b.x + b.width + out('right')},${b.y} ${b.x - out('left')},${b.y}`
   }
   return { block: of(sizing.value.block, boxes.value.block), cover: of(sizing.value.cover, boxes.value.cover) }
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { compareSchools } from '../../../../core/filling/index.ts'
 import { formatLength, trimmed, unitName } from '../../../../core/units/index.ts'
 import type { WorkedPart } from '../../../../core/planned/index.ts'
@@ -26,9 +27,9 @@ const mm = (length: number) => formatLength(length, jobs.job!.units)
 const percent = (share: number) => `${trimmed(share * 100, 1)} %`
 function fills({ width, depth }: { readonly width: number; readonly depth: number }): string {
   const short = Math.max(width, depth)
-  if (short > 0.5) return `${mm(width)} and ${mm(depth)} short`
+  if (short > 0.5) return phrase`${mm(width)} and ${mm(depth)} short`
   const over = Math.max(-width, -depth)
-  return over > 0.5 ? `over by ${mm(Math.max(0, -width))} and ${mm(Math.max(0, -depth))}` : 'yes'
+  return over > 0.5 ? phrase`over by ${mm(Math.max(0, -width))} and ${mm(Math.max(0, -depth))}` : 'yes'
 }
 </script>
 

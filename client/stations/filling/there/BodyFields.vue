@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../../../core/language/index.ts'
 import { computed } from 'vue'
 import { type BodySizes, limits, OldBody } from '../../../../contract/index.ts'
 import { bodySizes, judgeBody, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
@@ -29,7 +30,7 @@ const isInBlock = computed(() => {
   return filling.kind === 'foam' && filling.layers.some((l) => l.body === props.body.id)
 })
 const set = (with_: Partial<OldBody>, says: string, key: string | null = null) =>
-  emit('change', with_, `${name.value}: ${says}`, key && `${props.body.id}-${key}`)
+  emit('change', with_, phrase`${name.value}: ${says}`, key && `${props.body.id}-${key}`)
 const sized = (which: 'found' | 'recovered', size: keyof BodySizes, mm: number) =>
   set({ [which]: { ...(props.body[which] ?? props.body.found), [size]: mm } }, 'measured', `${which}-${size}`)
 function setUse(use: OldBody['use']): void {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import {
   limits,
   OldTuck,
@@ -36,7 +37,7 @@ const USES: Readonly<Record<ThingThere, readonly KeepOrNot[]>> = {
 }
 const setThing = (thing: ThingThere, use: KeepOrNot | '', note?: string) =>
   jobs.edit(
-    setThere(use === '' ? `No ${thing}` : `${THING_WORDS[thing]}: ${USE_WORDS[use]}`, (t) => {
+    setThere(use === '' ? `No ${thing}` : phrase`${THING_WORDS[thing]}: ${USE_WORDS[use]}`, (t) => {
       const { [thing]: before, ...others } = t.things
       return { ...t, things: use === '' ? others : { ...others, [thing]: { use, note: note ?? before?.note ?? '' } } }
     }),
@@ -61,7 +62,10 @@ const change = (body: OldBody, with_: Partial<OldBody>, says: string, key: strin
   )
 const remove = (body: OldBody) =>
   jobs.edit(
-    setThere(`${body.name || 'Old body'} struck`, (t) => ({ ...t, bodies: t.bodies.filter((b) => b.id !== body.id) })),
+    setThere(phrase`${body.name || 'Old body'} struck`, (t) => ({
+      ...t,
+      bodies: t.bodies.filter((b) => b.id !== body.id),
+    })),
   )
 </script>
 

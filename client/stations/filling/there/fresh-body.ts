@@ -1,10 +1,11 @@
+import { phrase } from '../../../../core/language/index.ts'
 import type { FoamTest, Grade, OldBody } from '../../../../contract/index.ts'
 import { estimateFoam, FAMILIES, gradeFromTest } from '../../../../core/filling/index.ts'
 
 /** A body of which only a thickness is known yet. */
 export const freshBody = (others: readonly OldBody[], thicknessMm: number): OldBody => ({
   id: firstFree(others),
-  name: others.length === 0 ? 'Old filling' : `Old filling ${others.length + 1}`,
+  name: others.length === 0 ? 'Old filling' : phrase`Old filling ${others.length + 1}`,
   count: 1,
   found: { widthMm: null, depthMm: null, thicknessMm: Math.max(1, Math.round(thicknessMm)) },
   recovered: null,
