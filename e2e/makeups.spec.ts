@@ -177,9 +177,9 @@ test('the cushions stand in space only when asked, turn under the pointer, and a
   await expect(canvas).toBeVisible()
   expect(loaded.some((url) => /MadeUpView/.test(url))).toBe(true)
   // Something is drawn: the picture has more than one colour.
-  await expect.poll(() => canvas.evaluate((c: HTMLCanvasElement) => c.toDataURL().length)).toBeGreaterThan(5000)
+  const shown = async () => (await canvas.screenshot()).toString('base64')
+  await expect.poll(async () => (await shown()).length).toBeGreaterThan(20_000)
   const box = (await canvas.boundingBox())!
-  const shown = () => canvas.evaluate((c: HTMLCanvasElement) => c.toDataURL())
   const before = await shown()
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
   await page.mouse.down()

@@ -26,18 +26,18 @@ export function sentence(form: string, ...figures: readonly unknown[]): string {
 }
 
 /**
- * A value as it is shown: a text that the language knows in its words; a name with its number (`left 2`), or said within
+ * A value as it is shown: a text that the language knows in its words; a name with its number or letter (`left 2`), or said within
  * a sentence and so in small letters (`boxed` of `Boxed`), or made of several (`left, zip`), too.
  */
 export function shown<T>(value: T): T | string {
   if (dictionary === null || typeof value !== 'string') return value
   const own = dictionary.get(value)
   if (own !== undefined) return own
-  const numbered = /^(.*\p{L}) (\d+)$/u.exec(value)
+  const numbered = /^(.*\p{L}) (\d+|[A-Z])$/u.exec(value)
   if (numbered) return `${shown(numbered[1])} ${numbered[2]}`
-  if (value.includes(', ')) return listed(value.split(', '))
   const within = dictionary.get(capital(value)) ?? dictionary.get(small(value))
-  return within === undefined ? value : value === small(value) ? small(within) : capital(within)
+  if (within !== undefined) return value === small(value) ? small(within) : capital(within)
+  return value.includes(', ') ? listed(value.split(', ')) : value
 }
 
 /** Words one after the other: `boxed, zip in a gusset, piped`; what is empty is left out. */

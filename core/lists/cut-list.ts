@@ -1,4 +1,4 @@
-import { phrase } from '../language/index.ts'
+import { listed, phrase } from '../language/index.ts'
 import type { Cloth, Job } from '../../contract/index.ts'
 import type { CutWay } from '../cloth/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
@@ -47,18 +47,19 @@ const boardLines = ({ design, part, cover: { board } }: DesignPlan, letter: stri
   board && !staysThere(part, 'board')
     ? [
         {
-          what: `Board${letter}`,
+          what: phrase`Board${letter}`,
           part: part.letter,
           material: 'board',
           count: design.count,
           width: board.width,
           height: board.depth,
-          note: [
-            fillsItsBox(board.outline) ? '' : 'sawn to the template',
-            board.holes.length > 0 ? phrase`${board.holes.length} air holes` : '',
-          ]
-            .filter((n) => n !== '')
-            .join('; '),
+          note: listed(
+            [
+              fillsItsBox(board.outline) ? '' : 'sawn to the template',
+              board.holes.length > 0 ? phrase`${board.holes.length} air holes` : '',
+            ],
+            '; ',
+          ),
           from: 'board',
           shape: { kind: 'outline', outline: board.outline },
         },
@@ -81,18 +82,22 @@ const panelLines = (
     count: design.count * p.times,
     width: p.figures.cutWidth,
     height: p.figures.cutHeight,
-    note: [
-      ...says(p.id),
-      ...p.edges.flatMap((e) => (e.ready ? [phrase`${e.name} on the ${READY[e.ready]}`] : [])),
-      ...notchWords(p.notches.length, clothFor(part.cloth, p.cloth).marking),
-    ].join('; '),
+    note: listed(
+      [
+        ...says(p.id),
+        ...p.edges.flatMap((e) => (e.ready ? [phrase`${e.name} on the ${READY[e.ready]}`] : [])),
+        ...notchWords(p.notches.length, clothFor(part.cloth, p.cloth).marking),
+      ],
+      '; ',
+    ),
     from: clothFor(part.cloth, p.cloth).name,
     shape: { kind: 'panel', panel: p },
   }))
 
 /** How many; their letters stand on the piece and its template. */
 const notchWords = (count: number, marking: Cloth['marking']): readonly string[] =>
-  count === 0 ? [] : [phrase`${count} ${count === 1 ? marking.replace(/s$/, '') : marking}`]
+  count === 0 ? [] : [phrase`${count} ${count === 1 ? ONE[marking] : marking}`]
+const ONE: Readonly<Record<Cloth['marking'], string>> = { notches: 'notch', tacks: 'tack' }
 
 const READY = { selvedge: 'selvedge', 'factory-hem': 'factory hem' } as const
 const WAYS: Readonly<Record<Exclude<CutWay, 'flat'>, string>> = {
@@ -141,7 +146,7 @@ function foamLines({ blocks }: CuttingPlan, designs: readonly DesignPlan[], unit
         count: part.count,
         width: size('width', maxX),
         height: size('depth', maxY),
-        note: [part.where, shapeNote(block)].filter((n) => n !== '').join('; '),
+        note: listed([part.where, shapeNote(block)], '; '),
         from: 'foam',
         shape: { kind: 'outline', outline: part.outline },
       }
@@ -158,8 +163,11 @@ export function shapeNote(solid: Solid): string {
       (e) =>
         phrase`${e.name} ${trimmed((Math.abs(e.leanRad) * 180) / Math.PI, 1)}° ${e.leanRad > 0 ? 'outwards' : 'inwards'} going up`,
     )
-  return [
-    ...(fillsItsBox(solid.outline) ? [] : ['cut to the template']),
-    ...(tilts.length > 0 ? [phrase`knife tilt: ${[...new Set(tilts)].join(', ')}`] : []),
-  ].join('; ')
+  return listed(
+    [
+      fillsItsBox(solid.outline) ? '' : 'cut to the template',
+      tilts.length > 0 ? phrase`knife tilt: ${[...new Set(tilts)].join(', ')}` : '',
+    ],
+    '; ',
+  )
 }

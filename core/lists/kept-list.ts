@@ -1,4 +1,4 @@
-import { phrase } from '../language/index.ts'
+import { listed, phrase } from '../language/index.ts'
 import type { KeepOrNot, ThingThere } from '../../contract/index.ts'
 import { bodySizes } from '../filling/index.ts'
 import { partName } from '../job/index.ts'
@@ -39,15 +39,16 @@ export function keptList(
           return {
             what: `${body.name || 'Old body'}${whose}`,
             count: body.count * cushions.count,
-            note: [
-              phrase`${size(widthMm)} x ${size(depthMm)} x ${size(thicknessMm)} ${unitName(units)}`,
-              body.recovered ? 'recovered' : 'as found: measure again once it has rested',
-              body.use === 'template' ? 'as a template only' : '',
-              body.cutOuts,
-              body.topFace && phrase`top face: ${body.topFace}`,
-            ]
-              .filter((n) => n !== '')
-              .join('; '),
+            note: listed(
+              [
+                phrase`${size(widthMm)} x ${size(depthMm)} x ${size(thicknessMm)} ${unitName(units)}`,
+                body.recovered ? 'recovered' : 'as found: measure again once it has rested',
+                body.use === 'template' ? 'as a template only' : '',
+                body.cutOuts,
+                body.topFace && phrase`top face: ${body.topFace}`,
+              ],
+              '; ',
+            ),
           }
         }),
       ...Object.entries(part.there.things)
@@ -55,7 +56,7 @@ export function keptList(
         .map(([name, { use, note }]): KeptLine => ({
           what: `${THING_WORDS[name as ThingThere]}${whose}`,
           count: null,
-          note: [USE_WORDS[use], note].filter((n) => n !== '').join('; '),
+          note: listed([USE_WORDS[use], note], '; '),
         })),
     ]
   })

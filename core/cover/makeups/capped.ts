@@ -1,3 +1,4 @@
+import { phrase } from '../../language/index.ts'
 import {
   at,
   boxOf,
@@ -57,6 +58,7 @@ export const capped: Recipe<'capped'> = (input) => {
   const wall = wallOf({ ...solid, thickness: border })
   const seam = { treatment: 'seam', allowances: [allowances.seamMm] } as const
   const blank = borderedBlank({
+    cornerAt: (edge) => phrase`corner at the start of the ${edge}`,
     solid,
     wall,
     head: {

@@ -39,6 +39,7 @@ function threePanels(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinc
   const wall = wallOf(solid)
   const seam = { treatment: 'seam', allowances: [allowances.seamMm] } as const
   const blank = borderedBlank({
+    cornerAt: (edge) => phrase`corner at the start of the ${edge}`,
     solid,
     wall,
     head: {

@@ -56,6 +56,7 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
   })
   const wall = wallOf({ ...solid, thickness: side })
   const blank = borderedBlank({
+    cornerAt: (edge) => phrase`dart at the start of the ${edge}`,
     solid,
     wall,
     head: {
@@ -103,7 +104,7 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
       { ...blank.panel, marks: [{ kind: 'fold', label: 'edge of the top', path: [...top, top[0]!] }] },
       ...(construction.dustCover ? [dustCover(input, dust)] : []),
     ],
-    seams: blank.corners.map((c) => ({ ...c, name: c.name.replace('corner', 'dart') })),
+    seams: blank.corners,
     closures: [
       planClosure(
         input.closure,

@@ -33,6 +33,8 @@ export interface BlankDraft {
   readonly border: EdgeKind
   /** The two edges of each corner that is sewn. */
   readonly corner: EdgeKind
+  /** What a corner is called at the start of an edge. */
+  readonly cornerAt: (edge: string) => string
   readonly sums: { readonly width: Operand; readonly height: Operand }
   readonly seam: Figure
 }
@@ -106,7 +108,9 @@ export function borderedBlank(draft: BlankDraft): BorderedBlank | RefusalReason 
       },
       ...top.map((_, i): Patch => flapPatch(wall, i, places[i]!, origin, head.id)),
     ],
-    corners: top.flatMap((_, i) => (isCorner[i] ? [cornerSeam(head.id, names[i]!, outline, edges)] : [])),
+    corners: top.flatMap((_, i) =>
+      isCorner[i] ? [cornerSeam(head.id, names[i]!, draft.cornerAt, outline, edges)] : [],
+    ),
     stretch: (edge, from, to) => ({ panel: head.id, edge: names[edge]!, from, to }),
   }
 }
@@ -134,14 +138,20 @@ function flapPatch(
   }
 }
 
-function cornerSeam(panel: string, name: string, outline: Outline, edges: readonly EdgeDraft[]): SeamDraft {
+function cornerSeam(
+  panel: string,
+  name: string,
+  cornerAt: BlankDraft['cornerAt'],
+  outline: Outline,
+  edges: readonly EdgeDraft[],
+): SeamDraft {
   const index = (edge: string) => edges.findIndex((e) => e.name === edge)
   const [left, right] = [`corner at ${name}, left`, `corner at ${name}, right`]
   const length = edgeLength(outline, index(left))
   // Both run from or to the corner of the top: one leaves it, the other arrives.
   const arriving = edgeLength(outline, index(right))
   return {
-    name: `corner at the start of the ${name}`,
+    name: cornerAt(name),
     kind: 'corner',
     pairs: [{ a: { panel, edge: left, from: 0, to: length }, b: { panel, edge: right, from: arriving, to: 0 } }],
   }

@@ -90,7 +90,7 @@ function filling(of: OrderOf, garment: InWork, pocket: string, i: number, id: (w
       id: id(own),
       part: 'closing',
       resource: 'bench',
-      title: `${nameOf(of, garment)}${pockets.length > 1 ? phrase`Fill the ${pocket}` : layer === 'liner' ? 'Fill the liner' : 'Fill'}`,
+      title: phrase`${nameOf(of, garment)}${pockets.length > 1 ? phrase`Fill the ${pocket}` : layer === 'liner' ? 'Fill the liner' : 'Fill'}`,
       says: [
         ...(contents.needsShut ? ['The filled liner, corners first.'] : []),
         ...(!contents.needsShut && contents.thing !== OLD_FILLING && plan.kind === 'foam'
@@ -239,7 +239,7 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
   const pocketTies = pocket === 'back' && isTiedAtTheTop(trims.ties) ? '; the ties of the top are caught there' : ''
   switch (garment.layer === 'inner' ? 'by-hand' : (way ?? usualShut(construction.kind))) {
     case 'top-stitched':
-      return sewn(`Close${where}`, [phrase`Turn the end in, top-stitch it shut${pocketTies}.`], 'top-stitch', [
+      return sewn(phrase`Close${where}`, [phrase`Turn the end in, top-stitch it shut${pocketTies}.`], 'top-stitch', [
         'Straight, both layers caught all along.',
       ])
     case 'held-down':

@@ -1,4 +1,4 @@
-import { phrase } from '../../language/index.ts'
+import { listed, phrase } from '../../language/index.ts'
 import type { TiePlace } from '../../../contract/index.ts'
 import type { Cover, Mark, Panel } from '../../cover/index.ts'
 import { distanceFromEdge, flatten } from '../../outline/index.ts'
@@ -71,7 +71,13 @@ function isAway(mark: Mark, panel: Panel): boolean {
 
 /** What is made beforehand, by its kinds. */
 const namesOf = (trims: readonly Panel[], hasVents: boolean): string =>
-  [...new Set(trims.map((p) => `${p.name.toLowerCase()}s`)), ...(hasVents ? ['vents'] : [])].join(', ')
+  listed([...new Set(trims.map((p) => MANY[p.name] ?? p.name)), hasVents && 'vents'])
+const MANY: Readonly<Record<string, string>> = {
+  Tie: 'ties',
+  Handle: 'handles',
+  Strap: 'straps',
+  'Square for a covered button': 'squares for covered buttons',
+}
 
 function placeWords(place: TiePlace, say: (mm: number) => string): string {
   switch (place.at) {
