@@ -2,6 +2,7 @@ import path from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { benchFaults } from '../bench/faults.ts'
 import { benchLays } from '../bench/lays.ts'
+import { benchMutants } from '../bench/mutants.ts'
 import { benchPage } from '../bench/page.ts'
 import { benchPlans } from '../bench/plans.ts'
 import { benchServer } from '../bench/server-load.ts'
@@ -12,13 +13,21 @@ const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
 /**
  * `bench [lays|plans|server|page] [--long]`: all of these by default; --long adds the 60 s column to the lays and lets
  * the server run for twenty minutes. `bench faults [--cycles N]` kills the server N times (20; `npm run build` first).
+ * `bench mutants ROOM...` plants faults in rooms of core and tells which the tests find.
  */
 export async function bench(argv: readonly string[]): Promise<number> {
   const long = argv.includes('--long')
   const cycles = Number(argv[argv.indexOf('--cycles') + 1] ?? 20)
   const [which = 'all'] = argv.filter((a, i) => !a.startsWith('--') && argv[i - 1] !== '--cycles')
+  if (which === 'mutants') {
+    const rooms = argv.filter((a) => a !== 'mutants')
+    if (rooms.length === 0)
+      throw new UsageError('mutants of which rooms of core? For example: bench mutants money strips')
+    benchMutants(ROOT, rooms)
+    return 0
+  }
   if (!['all', 'lays', 'plans', 'server', 'page', 'faults'].includes(which))
-    throw new UsageError(`which bench? lays, plans, server, page or faults, not "${which}"`)
+    throw new UsageError(`which bench? lays, plans, server, page, faults or mutants, not "${which}"`)
   if (which === 'all' || which === 'plans') await benchPlans()
   if (which === 'all' || which === 'server') await benchServer(ROOT, 2000, long ? 1200 : 20)
   if (which === 'all' || which === 'page') await benchPage(ROOT)

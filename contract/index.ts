@@ -91,7 +91,16 @@ export {
 } from './make-up.ts'
 export { migrateCloth, migrateGrade, migrateSettings } from './migrations/index.ts'
 export { jsonPath, placeOf, readJob, readWith, type Fault, type ReadDocument } from './read.ts'
-export { JOB_LIMITS, limits, limitsOfKind, type FieldOf, type KindOf, type Kinds, type Limits } from './limits.ts'
+export {
+  JOB_LIMITS,
+  limits,
+  limitsOfKind,
+  textLimits,
+  type FieldOf,
+  type KindOf,
+  type Kinds,
+  type Limits,
+} from './limits.ts'
 export {
   CornerSetting,
   Dimension,

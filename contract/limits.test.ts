@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
-import { Closure, Cloth, Grade, limits, limitsOfKind, Pattern, TiePlace } from './index.ts'
+import {
+  Closure,
+  Cloth,
+  Grade,
+  limits,
+  limitsOfKind,
+  Part,
+  Pattern,
+  StepRecord,
+  textLimits,
+  TiePlace,
+} from './index.ts'
 
 /** By trying: the end itself is taken, a hair beyond it is not. */
 function isEnd(schema: z.ZodType, end: number, beyond: number): boolean {
@@ -29,7 +40,17 @@ describe('what a field takes is read from its schema', () => {
     expect(limitsOfKind(TiePlace, 'underside', 'rows')).toEqual({ min: 1, max: 6 })
   })
 
+  it('finds how long a text may be, whatever it is wrapped in', () => {
+    for (const schema of [Cloth.shape.name, Grade.shape.said, Part.shape.name, StepRecord.shape.overruled]) {
+      const { maxlength } = textLimits(schema)
+      expect(schema.safeParse('x'.repeat(maxlength)).success).toBe(true)
+      expect(schema.safeParse('x'.repeat(maxlength + 1)).success).toBe(false)
+    }
+  })
+
   it('refuses what has none', () => {
+    expect(() => textLimits(z.string())).toThrow('an end')
+    expect(() => textLimits(z.number())).toThrow('an end')
     expect(() => limits(z.string())).toThrow('both ends')
     expect(() => limits(z.number().min(0))).toThrow('both ends')
     expect(() => limits(z.number().gt(3).max(9))).toThrow('nought')

@@ -43,6 +43,14 @@ export function limitsOfKind<U extends Kinds, K extends KindOf<U>>(union: U, kin
   return limits(option!.shape[field] as z.ZodType)
 }
 
+/** How long a text of a document may be, for the field it is typed in: `textLimits(Cloth.shape.name)`. */
+export function textLimits(schema: z.ZodType): { readonly maxlength: number } {
+  const text = bare(schema)
+  const maxlength = text instanceof z.ZodString ? text.maxLength : null
+  if (maxlength === null) throw new Error('Only a text with an end has a longest one.')
+  return { maxlength }
+}
+
 const bare = (schema: z.core.$ZodType): z.core.$ZodType =>
   schema instanceof z.ZodOptional || schema instanceof z.ZodNullable || schema instanceof z.ZodDefault
     ? bare(schema.unwrap())

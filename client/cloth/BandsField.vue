@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Band, limits } from '../../contract/index.ts'
+import { limits, Band, textLimits } from '../../contract/index.ts'
 import { bandsWidth, mirrorAxes } from '../../core/pattern/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../../core/units/index.ts'
 import LengthField from '../ui/LengthField.vue'
@@ -38,7 +38,7 @@ const strike = (i: number) =>
       <input
         class="text"
         v-typed="b.name"
-        maxlength="40"
+        v-bind="textLimits(Band.shape.name)"
         :aria-label="`${name} ${i + 1} name`"
         @change="set(i, { name: ($event.target as HTMLInputElement).value })"
       />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { AllowanceMm, Cloth, Flaw, limits, readWith } from '../../contract/index.ts'
+import { AllowanceMm, Flaw, limits, readWith, Cloth, textLimits } from '../../contract/index.ts'
 import { clothFaults } from '../../core/cloth/index.ts'
 import { useShop } from '../stores/shop.ts'
 import AmountField from '../ui/AmountField.vue'
@@ -68,7 +68,7 @@ const backOf = ({ coatedBack }: Cloth) =>
           ><input
             id="cloth-name"
             class="text"
-            maxlength="80"
+            v-bind="textLimits(Cloth.shape.name)"
             :value="draft.name"
             @input="set({ name: ($event.target as HTMLInputElement).value })"
           />

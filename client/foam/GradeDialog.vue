@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { Ageing, Exposure, FoamFamily, Grade, limits, PositiveMm, readWith } from '../../contract/index.ts'
+import { Ageing, Exposure, FoamFamily, limits, PositiveMm, readWith, Grade, textLimits } from '../../contract/index.ts'
 import {
   ageingOf,
   EXPOSURE_WORDS,
@@ -78,7 +78,8 @@ async function keep(): Promise<void> {
     @close="emit('close')"
   >
     <div class="field-row">
-      <label for="grade-name">Name</label><input id="grade-name" v-model="draft.name" class="text" maxlength="80" />
+      <label for="grade-name">Name</label
+      ><input id="grade-name" v-model="draft.name" class="text" v-bind="textLimits(Grade.shape.name)" />
     </div>
     <div class="field-row">
       <span class="label">Family</span>
@@ -126,7 +127,13 @@ async function keep(): Promise<void> {
     </div>
     <div class="field-row">
       <label for="grade-said">The supplier says</label
-      ><input id="grade-said" v-model="draft.said" class="text" maxlength="120" placeholder="in their own words" />
+      ><input
+        id="grade-said"
+        v-model="draft.said"
+        class="text"
+        v-bind="textLimits(Grade.shape.said)"
+        placeholder="in their own words"
+      />
     </div>
     <div class="field-row">
       <span class="label">May be used</span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { FoamStock, limits, readWith } from '../../contract/index.ts'
+import { limits, readWith, FoamStock, textLimits } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import CountField from '../ui/CountField.vue'
 import EntryDialog from '../ui/EntryDialog.vue'
@@ -46,7 +46,8 @@ const addCutOut = () =>
     @close="emit('close')"
   >
     <div class="field-row">
-      <label for="stock-name">Name</label><input id="stock-name" v-model="draft.name" class="text" maxlength="80" />
+      <label for="stock-name">Name</label
+      ><input id="stock-name" v-model="draft.name" class="text" v-bind="textLimits(FoamStock.shape.name)" />
     </div>
     <div class="field-row">
       <span class="label">Kind, grade</span>

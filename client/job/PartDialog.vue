@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { phrase } from '../../core/language/index.ts'
-import { MOST_BACK_LEAN_DEG, type Follows, type Part, type Pose } from '../../contract/index.ts'
+import { MOST_BACK_LEAN_DEG, type Follows, type Pose, Part, textLimits } from '../../contract/index.ts'
 import { movePart, partName, removePart, USUAL_POSES, type Edit } from '../../core/job/index.ts'
 import { useJob } from '../stores/job.ts'
 import CountField from '../ui/CountField.vue'
@@ -72,7 +72,7 @@ function remove(): void {
         id="part-name"
         v-typed="part.name"
         class="text"
-        maxlength="60"
+        v-bind="textLimits(Part.shape.name)"
         autocomplete="off"
         @change="set('Name', { name: ($event.target as HTMLInputElement).value }, 'part-name')"
       />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { PartJob } from '../../contract/index.ts'
+import { Job, textLimits, type PartJob } from '../../contract/index.ts'
 import { useJob } from '../stores/job.ts'
 import { vTyped } from '../ui/v-typed.ts'
 
@@ -9,9 +9,9 @@ const emit = defineEmits<{ 'update:modelValue': [open: boolean] }>()
 const jobs = useJob()
 const job = computed(() => jobs.job!)
 const FIELDS = [
-  { key: 'ticket', label: 'Ticket', most: 40, must: true },
-  { key: 'title', label: 'What it is', most: 120, must: true },
-  { key: 'customer', label: 'Customer', most: 120, must: false },
+  { key: 'ticket', label: 'Ticket', must: true },
+  { key: 'title', label: 'What it is', must: true },
+  { key: 'customer', label: 'Customer', must: false },
 ] as const
 
 /** An empty ticket or title is not taken; the words typed before stay. */
@@ -34,7 +34,7 @@ function set(key: 'ticket' | 'title' | 'customer' | 'note', label: string, event
         <input
           :id="`ticket-${f.key}`"
           v-typed="job[f.key]"
-          :maxlength="f.most"
+          v-bind="textLimits(Job.shape[f.key])"
           autocomplete="off"
           @change="set(f.key, f.label, $event)"
         />
@@ -42,7 +42,13 @@ function set(key: 'ticket' | 'title' | 'customer' | 'note', label: string, event
     </div>
     <div class="field-row">
       <label for="ticket-note">Note</label>
-      <textarea id="ticket-note" v-typed="job.note" rows="4" maxlength="4000" @change="set('note', 'Note', $event)" />
+      <textarea
+        id="ticket-note"
+        v-typed="job.note"
+        rows="4"
+        v-bind="textLimits(Job.shape.note)"
+        @change="set('note', 'Note', $event)"
+      />
     </div>
     <p v-if="jobs.refused" role="alert" class="fault">Not taken: {{ jobs.refused }}. What was there stays.</p>
     <template #footer

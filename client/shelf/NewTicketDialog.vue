@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { computed, reactive, ref } from 'vue'
-import { Inside, limits, MOST_CUSHIONS_OF_ALL, type Footprint, type Seat, type Use } from '../../contract/index.ts'
+import {
+  Inside,
+  limits,
+  MOST_CUSHIONS_OF_ALL,
+  type Footprint,
+  type Seat,
+  type Use,
+  Job,
+  textLimits,
+} from '../../contract/index.ts'
 import { USES } from '../../core/filling/index.ts'
 import { newSeat } from '../../core/job/index.ts'
 import { reshape } from '../../core/seat/index.ts'
@@ -99,7 +108,13 @@ const begin = () =>
       </div>
       <div class="field-row">
         <label for="new-customer">Customer</label>
-        <input id="new-customer" v-model="customer" class="text" maxlength="120" autocomplete="off" />
+        <input
+          id="new-customer"
+          v-model="customer"
+          class="text"
+          v-bind="textLimits(Job.shape.customer)"
+          autocomplete="off"
+        />
       </div>
     </div>
     <p v-if="shape !== 'rectangle'" class="quiet">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ShopSettings } from '../../contract/index.ts'
+import { ShopSettings, textLimits } from '../../contract/index.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import { UNIT_CHOICES } from '../ui/unit-choices.ts'
 import { AS_BROWSER, CURRENCIES, FIRST_WEEKDAYS, MANNERS, PAPERS } from './choices.ts'
@@ -17,7 +17,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement | HTMLTextArea
       <span class="label">Name of the shop</span>
       <input
         class="text"
-        maxlength="80"
+        v-bind="textLimits(ShopSettings.shape.shopName)"
         autocomplete="organization"
         :value="modelValue.shopName"
         @input="set({ shopName: typed($event) })"
@@ -28,7 +28,7 @@ const typed = (event: Event) => (event.target as HTMLInputElement | HTMLTextArea
       <textarea
         class="text"
         rows="3"
-        maxlength="300"
+        v-bind="textLimits(ShopSettings.shape.address)"
         autocomplete="street-address"
         :value="modelValue.address"
         @input="set({ address: typed($event) })"
@@ -36,7 +36,12 @@ const typed = (event: Event) => (event.target as HTMLInputElement | HTMLTextArea
     </label>
     <label class="field-row">
       <span class="label">Tax number</span>
-      <input class="text" maxlength="60" :value="modelValue.taxNumber" @input="set({ taxNumber: typed($event) })" />
+      <input
+        class="text"
+        v-bind="textLimits(ShopSettings.shape.taxNumber)"
+        :value="modelValue.taxNumber"
+        @input="set({ taxNumber: typed($event) })"
+      />
     </label>
     <div class="field-row">
       <span class="label">Lengths of new jobs</span>

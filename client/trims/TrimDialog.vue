@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { phrase } from '../../core/language/index.ts'
 import { computed, ref } from 'vue'
-import { Trim, TrimUnit, TrimUse } from '../../contract/index.ts'
+import { TrimUnit, TrimUse, Trim, textLimits } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import EntryDialog from '../ui/EntryDialog.vue'
 import { USE_LABELS } from './use-labels.ts'
@@ -60,7 +60,8 @@ const keep = async () => {
     @close="emit('close')"
   >
     <div class="field-row">
-      <label for="trim-name">Name</label><input id="trim-name" v-model="draft.name" class="text" maxlength="80" />
+      <label for="trim-name">Name</label
+      ><input id="trim-name" v-model="draft.name" class="text" v-bind="textLimits(Trim.shape.name)" />
     </div>
     <div class="field-row">
       <span class="label">For</span

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Stage, Terms } from '../../../contract/index.ts'
+import { Terms, textLimits, type Stage } from '../../../contract/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import DayField from '../../ui/DayField.vue'
 import { dayOf } from '../../ui/today.ts'
@@ -60,7 +60,7 @@ const give = () =>
     ><input
       class="text"
       v-typed="jobs.job!.terms.furniture"
-      maxlength="120"
+      v-bind="textLimits(Terms.shape.furniture)"
       placeholder="the piece of furniture, to find it again"
       @change="set('Furniture', { furniture: ($event.target as HTMLInputElement).value })"
   /></label>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CushionFit, LeftAbove, limits } from '../../../contract/index.ts'
+import { LeftAbove, limits, CushionFit, textLimits } from '../../../contract/index.ts'
 import type { WorkedPart } from '../../../core/planned/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -105,7 +105,7 @@ const set = (change: Partial<CushionFit>, key: string) =>
       :id="`wrinkles-${number}`"
       class="text"
       v-typed="fit.wrinkles"
-      maxlength="300"
+      v-bind="textLimits(CushionFit.shape.wrinkles)"
       placeholder="where; nothing for none"
       @change="set({ wrinkles: ($event.target as HTMLInputElement).value }, 'wrinkles')"
     />

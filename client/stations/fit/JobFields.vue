@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
-import { limits, UsedMm, type FollowUpKind } from '../../../contract/index.ts'
+import { limits, UsedMm, type FollowUpKind, Fitting, textLimits } from '../../../contract/index.ts'
 import { dayName, dayNumber } from '../../../core/calendar/index.ts'
 import { held } from '../../../core/keyed/index.ts'
 import type { WorkedPlan } from '../../../core/planned/index.ts'
@@ -85,7 +85,7 @@ const drop = (i: number) =>
     <textarea
       v-typed="fitting.lesson"
       rows="3"
-      maxlength="1000"
+      v-bind="textLimits(Fitting.shape.lesson)"
       placeholder="Comes back on the next job with the same cloth, make-up or seat."
       @change="setLesson"
     />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { MOST_PHOTOS } from '../../../contract/index.ts'
+import { MOST_PHOTOS, Fitting, textLimits } from '../../../contract/index.ts'
 import { smallerPhoto } from '../../drawing/smaller-photo.ts'
 import { addPhoto, dropPhoto } from '../../offline/left-photos.ts'
 import { useJob } from '../../stores/job.ts'
@@ -64,7 +64,7 @@ async function drop(id: string): Promise<void> {
       <input
         class="text"
         v-typed="p.caption"
-        maxlength="200"
+        v-bind="textLimits(Fitting.shape.photos.element.shape.caption)"
         aria-label="Caption"
         placeholder="what it shows"
         @change="caption(p.id, ($event.target as HTMLInputElement).value)"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { KeptSchool } from '../../../contract/index.ts'
+import { KeptSchool, textLimits } from '../../../contract/index.ts'
 import { MAKE_UPS } from '../../../core/cover/index.ts'
 import { isOf, withoutSchool, withSchool } from '../../../core/schools/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -43,7 +43,7 @@ async function keep(): Promise<void> {
       class="text"
       aria-label="Name of this way"
       placeholder="such as: ours, aboard"
-      maxlength="80"
+      v-bind="textLimits(KeptSchool.shape.name)"
     />
     <button type="submit" class="plain-button">Keep this way</button>
   </form>

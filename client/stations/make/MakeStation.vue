@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { StepRecord, textLimits } from '../../../contract/index.ts'
 import { onKeyStroke, useWakeLock } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
@@ -124,7 +125,7 @@ async function print(what: 'order' | 'card'): Promise<void> {
         ><input
           v-model="maker"
           class="text"
-          maxlength="40"
+          v-bind="textLimits(StepRecord.shape.doneBy)"
           list="bench-people"
           placeholder="your name, for the ticks" /><datalist id="bench-people">
           <option v-for="p in people" :key="p.name" :value="p.name" /></datalist

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
-import { limits, StepRecord } from '../../../contract/index.ts'
+import { limits, StepRecord, textLimits } from '../../../contract/index.ts'
 import {
   asMeasured,
   clockWasSetBack,
@@ -142,7 +142,7 @@ const note = (event: Event) =>
       <input
         v-model="why"
         class="text why"
-        maxlength="300"
+        v-bind="textLimits(StepRecord.shape.overruled)"
         aria-label="Why it is passed without a yes"
         placeholder="Why, so that it can be read later"
       />
@@ -151,7 +151,7 @@ const note = (event: Event) =>
       </button>
     </div>
     <label v-if="!isBig" class="note no-print"
-      >Note <textarea v-typed="row.record.note" rows="1" maxlength="1000" @change="note" />
+      >Note <textarea v-typed="row.record.note" rows="1" v-bind="textLimits(StepRecord.shape.note)" @change="note" />
     </label>
     <p v-if="isBig && row.record.note" class="quiet">{{ row.record.note }}</p>
     <p v-if="jobs.refused" class="held" role="alert">{{ jobs.refused }}</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { InsertFilling, limits } from '../../../../contract/index.ts'
+import { limits, InsertFilling, textLimits } from '../../../../contract/index.ts'
 import type { InsertPlan } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit, trimmed } from '../../../../core/units/index.ts'
 import { useDesign } from '../../../stores/design.ts'
@@ -43,7 +43,7 @@ const sizes = computed(() => ({
     <input
       id="insert-name"
       class="text"
-      maxlength="80"
+      v-bind="textLimits(InsertFilling.shape.name)"
       :value="insert.name"
       @change="set({ name: ($event.target as HTMLInputElement).value }, 'insert-name')"
     />

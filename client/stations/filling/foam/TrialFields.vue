@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { phrase } from '../../../../core/language/index.ts'
-import { limits, Trial } from '../../../../contract/index.ts'
+import { limits, Trial, textLimits } from '../../../../contract/index.ts'
 import { useJob } from '../../../stores/job.ts'
 import AmountField from '../../../ui/AmountField.vue'
 
@@ -35,7 +35,7 @@ const change = (i: number, with_: Partial<Trial>) =>
   <div v-for="(t, i) in trials" :key="i" class="trial">
     <input
       class="text"
-      maxlength="60"
+      v-bind="textLimits(Trial.shape.who)"
       :value="t.who"
       :aria-label="`Trial ${i + 1}, who`"
       placeholder="who"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { phrase } from '../../../../core/language/index.ts'
-import { FoamTest, Grade, limits, readWith } from '../../../../contract/index.ts'
+import { FoamTest, limits, readWith, Grade, textLimits } from '../../../../contract/index.ts'
 import { estimateFoam, FAMILIES, gradeFromTest, hardnessOf, percent } from '../../../../core/filling/index.ts'
 import { idOfName } from '../../../../core/formats/index.ts'
 import { setGrade } from '../../../../core/job/index.ts'
@@ -227,7 +227,7 @@ async function keepGrade(): Promise<void> {
           class="text"
           aria-label="Name in the catalogue"
           :placeholder="`${jobs.job!.ticket} old foam`"
-          maxlength="80"
+          v-bind="textLimits(Grade.shape.name)"
         />
         <button type="button" class="plain-button" @click="keepGrade">Into the catalogue, and use it here</button>
       </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { phrase } from '../../../../core/language/index.ts'
 import { computed } from 'vue'
-import { type BodySizes, limits, OldBody } from '../../../../contract/index.ts'
+import { type BodySizes, limits, OldBody, textLimits } from '../../../../contract/index.ts'
 import { bodySizes, judgeBody, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
 import { keepBody } from '../../../../core/job/index.ts'
 import { useJob } from '../../../stores/job.ts'
@@ -45,7 +45,7 @@ function setUse(use: OldBody['use']): void {
     <div class="head">
       <input
         class="text"
-        maxlength="80"
+        v-bind="textLimits(OldBody.shape.name)"
         :value="body.name"
         aria-label="Name of the old body"
         @change="set({ name: ($event.target as HTMLInputElement).value }, 'named', 'name')"

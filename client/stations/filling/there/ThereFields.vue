@@ -3,11 +3,12 @@ import { computed } from 'vue'
 import { phrase } from '../../../../core/language/index.ts'
 import {
   limits,
-  OldTuck,
   type KeepOrNot,
   type OldBody,
   type There,
   type ThingThere,
+  OldTuck,
+  textLimits,
 } from '../../../../contract/index.ts'
 import { setThere } from '../../../../core/job/index.ts'
 import { THING_WORDS, USE_WORDS } from '../../../../core/lists/index.ts'
@@ -120,7 +121,7 @@ const remove = (body: OldBody) =>
     </ElSelect>
     <input
       class="text"
-      maxlength="80"
+      v-bind="textLimits(OldTuck.shape.where)"
       :value="t.where"
       :aria-label="`Place of tuck ${i + 1}`"
       @change="setTuck(i, { where: ($event.target as HTMLInputElement).value || t.where })"
