@@ -1,6 +1,6 @@
 export { boardSheets, type BoardSheets } from './board-sheets.ts'
 export { blockLabels, type BlockLabel } from './block-labels.ts'
-export { buyingList, type ClothLength, sheetSize, type BuyingList, type BuyLine } from './buying-list.ts'
+export { buyingList, type ClothLength, sheetSize, type BuyingList, type BuyLine } from './buying/index.ts'
 export { coverLabels, type CoverLabel } from './cover-labels.ts'
 export { chalkList, type ChalkLine } from './chalk-list.ts'
 export { keptList, THING_WORDS, USE_WORDS, type KeptLine } from './kept-list.ts'

@@ -1,0 +1,3 @@
+export { buyingList } from './buying-list.ts'
+export type { BuyingList, BuyLine, ClothLength } from './buy-line.ts'
+export { sheetSize } from './foam-lines.ts'
