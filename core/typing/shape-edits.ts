@@ -3,7 +3,7 @@ import type { CornerSetting, EdgeRole, EdgeSetting, Seat } from '../../contract/
 import { setReadings, setSeat } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { footingOf, PLAIN_EDGE, shapeSeat, slotsOf } from '../seat/index.ts'
-import { formatLengthWithUnit } from '../units/index.ts'
+import { formatLength, formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 import { allInLastUnit, readAngle, readLength, readPositive, readSizes, splitReadings } from './amounts.ts'
 import { chain, edit, fail, type Answer, type OpenJob, type Reader, type TypingFailure } from './failure.ts'
 
@@ -166,7 +166,7 @@ function cornerEdit(
     chain(cornersNamed(name, job.seat), (corners) =>
       edit(
         setSeat(
-          phrase`${cornerWords(corners, namesOf(job.seat).corners.length)}: ${CORNER_WORDS[setting.kind]}`,
+          phrase`${cornerWords(corners, namesOf(job.seat).corners.length)}: ${settingWords(setting, job.units)}`,
           (seat) => corners.reduce((s, c) => withCorner(s, c, setting), seat),
         ),
       ),
@@ -181,7 +181,18 @@ const cornerWords = (corners: readonly string[], of: number): string =>
       ? 'All corners'
       : `Corners ${corners.join(', ')}`
 
-const CORNER_WORDS = { square: 'square', round: 'rounded', cut: 'cut off' } as const
+function settingWords(setting: CornerSetting, units: LengthUnit): string {
+  switch (setting.kind) {
+    case 'square':
+      return 'square'
+    case 'round':
+      return phrase`rounded ${formatLengthWithUnit(setting.radiusMm, units)}`
+    case 'cut':
+      return phrase`cut off ${formatLength(setting.arrivingMm, units)} x ${formatLengthWithUnit(setting.leavingMm, units)}`
+    default:
+      return setting satisfies never
+  }
+}
 
 /** A square corner is the usual one and is not noted. */
 export function withCorner(seat: Seat, corner: string, setting: CornerSetting): Seat {

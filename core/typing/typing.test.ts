@@ -295,3 +295,15 @@ describe('what is not understood', () => {
 it('every example of the help is understood', () => {
   for (const { example } of GRAMMAR) expect(readTyped(example, context()).ok, example).toBe(true)
 })
+
+describe('the echo of a corner', () => {
+  const echo = (line: string, units: LengthUnit) => {
+    const typed = readTyped(line, context(units))
+    return typed.ok && typed.value.kind === 'edit' ? typed.value.edit.says : ''
+  }
+  it.each<[string, LengthUnit, string]>([
+    ['round 50', 'mm', 'All corners: rounded 50 mm'],
+    ['round 2', 'inch-8', 'All corners: rounded 2 in'],
+    ['cut 210 x 330 far right', 'mm', 'Corner far right: cut off 210 x 330 mm'],
+  ])('%s (%s) is said back as: %s', (line, units, says) => expect(echo(line, units)).toBe(says))
+})
