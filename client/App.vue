@@ -2,9 +2,8 @@
 import { useIntervalFn } from '@vueuse/core'
 import { onMounted } from 'vue'
 import { beAlive } from './storage/page-alive.ts'
-import { useJob } from './stores/job.ts'
 import { useLive } from './stores/live.ts'
-import { sendLeftDrafts } from './session/outbox.ts'
+import { sendLeft } from './session/send-left.ts'
 import ThumbKeys from './ui/ThumbKeys.vue'
 import TroubleBanner from './ui/TroubleBanner.vue'
 
@@ -12,14 +11,12 @@ import TroubleBanner from './ui/TroubleBanner.vue'
 const AGAIN_MS = 60_000
 
 const live = useLive()
-const jobs = useJob()
-const sendLeft = () => void sendLeftDrafts(jobs.isOpen)
 onMounted(() => {
   beAlive()
   live.listen()
-  sendLeft()
+  void sendLeft()
 })
-useIntervalFn(sendLeft, AGAIN_MS)
+useIntervalFn(() => void sendLeft(), AGAIN_MS)
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import { isLost, newAct } from '../api/http.ts'
 import { createJobAs, listShelf, openJob, saveJob, type SaveAnswer } from '../api/jobs.ts'
 import { nextTicket } from './next-ticket.ts'
 import { dropText, keepText, keptKeys, keptText } from '../storage/browser-store.ts'
-import { sameJob } from './together.ts'
+import { sameJob } from './same-job.ts'
 
 /*
  * Tickets that were begun while the shop could not be reached. They have their id from the start, are kept in this

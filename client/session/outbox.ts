@@ -5,7 +5,8 @@ import { lookRound } from '../storage/page-alive.ts'
 import { begunIds, sendBegun } from './begun.ts'
 import { draftsOf, jobsWithDrafts, keepDraftAt, readDraft } from './draft.ts'
 import { settled } from './settled.ts'
-import { sameJob, together } from './together.ts'
+import { sameJob } from './same-job.ts'
+import { together } from './together.ts'
 
 let sending: Promise<void> = Promise.resolve()
 /** The job that is being sent just now. */

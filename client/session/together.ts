@@ -10,5 +10,3 @@ export function together(base: Job, mine: Job, theirs: Job): MergedJobs | null {
   const read = readJob(merged.job)
   return read.ok && merged.clashes.length === 0 ? { ...merged, job: read.value } : null
 }
-
-export const sameJob = (a: Job, b: Job | null): boolean => JSON.stringify(a) === JSON.stringify(b)

@@ -3,7 +3,8 @@ import type { Job, StoredJob } from '../../contract/index.ts'
 import type { Draft, Sent } from './draft.ts'
 import { doneAgain, rebased, takenBack, withStep } from './history.ts'
 import { isFree, type Alongside, type Effect, type Sending, type Session, type Step, type Stepped } from './session.ts'
-import { sameJob, together } from './together.ts'
+import { sameJob } from './same-job.ts'
+import { together } from './together.ts'
 
 /** Everything that can happen to an open job. */
 export type SessionEvent =

@@ -1,12 +1,9 @@
 <script setup lang="ts">
 import { useDebounceFn, useIntersectionObserver, useTimeoutFn } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { phrase } from '../../core/language/index.ts'
 import type { Job, JobSummary, Seat } from '../../contract/index.ts'
-import { startGrade } from '../../core/filling/index.ts'
-import { applyEdit, copyOf, newJob, setCloth, setFilling } from '../../core/job/index.ts'
-import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { amendJob, createJob, listShelf, openJob } from '../api/jobs.ts'
 import { beginTicket, begunTickets } from '../session/begun.ts'
@@ -14,19 +11,22 @@ import { usePreference } from '../storage/preference.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
-import HelpSheet from '../ui/HelpSheet.vue'
 import ShopHeader from '../ui/ShopHeader.vue'
 import { dayOf } from '../ui/today.ts'
 import { whenIdle } from '../ui/when-idle.ts'
-import TypingLine from '../ui/TypingLine.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
-import AllowanceBookDialog from './AllowanceBookDialog.vue'
 import { findJobs, furnitureOf, type Order, type Wanted } from './find-jobs.ts'
 import JobTicket from './JobTicket.vue'
-import NewTicketDialog, { type Begun } from './NewTicketDialog.vue'
+import type { Begun } from './NewTicketDialog.vue'
 import { nextTicket } from '../session/next-ticket.ts'
 import RemindersDue from './RemindersDue.vue'
-import { startTitle } from './start-title.ts'
+
+// The tickets hang before what is typed can be read: it needs all that is known of seats and covers.
+const TypingLine = defineAsyncComponent(() => import('../ui/TypingLine.vue'))
+const HelpSheet = defineAsyncComponent(() => import('../ui/HelpSheet.vue'))
+const NewTicketDialog = defineAsyncComponent(() => import('./NewTicketDialog.vue'))
+const AllowanceBookDialog = defineAsyncComponent(() => import('./AllowanceBookDialog.vue'))
+const beginning = () => import('./begin-ticket.ts')
 
 const shop = useShop()
 const live = useLive()
@@ -98,7 +98,7 @@ onMounted(() => whenIdle(() => void import('../job/JobPage.vue').catch(() => und
 const FIRST_ENTER =
   'A ticket starts with a foam and a cloth of yours, and there is none yet: enter one of each on the pages Foam and Cloth.'
 
-const line = ref<InstanceType<typeof TypingLine>>()
+const line = ref<{ put: (line: string) => void }>()
 /** Pressed, they go into the line. */
 const EXAMPLES = [
   'bench 2236 x 468 x 75 in 3',
@@ -110,34 +110,19 @@ const EXAMPLES = [
 ] as const
 
 const isBeginning = ref(false)
-const start = (seat: Seat, says: string, units: LengthUnit) => attempt(() => begun(seat, says, units, (job) => job))
+const start = (seat: Seat, says: string, units: LengthUnit) =>
+  attempt(() => begun(seat, says, units, (job) => Promise.resolve(job)))
 const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
-  begun(seat, 'begun field by field', units, (job) => {
-    const { load } = job.parts[0]!.filling
-    const used = applyEdit(job, 'A', setFilling('', { load: { ...load, use } }))
+  begun(seat, 'begun field by field', units, async (job) => {
     const cloth = shop.lists!.cloths.find((c) => c.id === clothId)!
-    return { ...applyEdit(used, 'A', setCloth(cloth)), customer: whose }
+    return (await beginning()).asAsked(job, { use, cloth, customer: whose })
   })
 /** A new ticket with the shop's usual choices, and what was asked for in their place. */
-async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: Job) => Job): Promise<void> {
-  const { settings, grades, cloths } = shop.lists!
-  if (grades.length === 0 || cloths.length === 0) throw new Error(FIRST_ENTER)
-  const grade = startGrade(grades, valueOf(seat.thickness))
-  const id = await beginTicket(
-    asked(
-      newJob({
-        ticket: nextTicket(jobs.value),
-        title: startTitle(seat),
-        units,
-        currency: settings.currency,
-        book: settings.book,
-        grade,
-        cloth: cloths[0]!,
-        seat,
-      }),
-    ),
-    says,
-  )
+async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: Job) => Promise<Job>): Promise<void> {
+  const lists = shop.lists!
+  if (lists.grades.length === 0 || lists.cloths.length === 0) throw new Error(FIRST_ENTER)
+  const { ticketFor } = await beginning()
+  const id = await beginTicket(await asked(ticketFor(seat, units, nextTicket(jobs.value), lists)), says)
   await router.push(`/jobs/${id}/measure`)
 }
 
@@ -151,6 +136,7 @@ function openNew(): void {
 const copy = ({ id, ticket }: JobSummary) =>
   attempt(async () => {
     const { job } = await openJob(id)
+    const { copyOf } = await beginning()
     const copied = await beginTicket(copyOf(job, nextTicket(jobs.value)), phrase`copied from ${ticket}`)
     await router.push(`/jobs/${copied}/measure`)
   })
@@ -254,9 +240,9 @@ const openFile = (event: Event) =>
       @seat="start"
       @help="help = true"
     />
-    <HelpSheet v-model="help" @try="(example) => line?.put(example)" />
+    <HelpSheet v-if="help" v-model="help" @try="(example) => line?.put(example)" />
     <NewTicketDialog v-if="isBeginning" :begin="begin" @close="isBeginning = false" />
-    <AllowanceBookDialog v-if="shop.lists" v-model="book" />
+    <AllowanceBookDialog v-if="book" v-model="book" />
   </div>
 </template>
 

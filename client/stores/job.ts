@@ -11,9 +11,10 @@ import { openJob } from '../api/jobs.ts'
 import { saveOrBegin } from '../session/begun.ts'
 import { dropDraft, keepDraft } from '../session/draft.ts'
 import { readForOpening } from '../session/left-drafts.ts'
+import { keepOpenJob } from '../session/open-job.ts'
 import { outboxLetsGoOf, outboxRests, sendLeftDrafts } from '../session/outbox.ts'
 import type { Alongside, Effect, Sending, Session, Step } from '../session/session.ts'
-import { sameJob } from '../session/together.ts'
+import { sameJob } from '../session/same-job.ts'
 import { opened, transition, type SessionEvent } from '../session/transition.ts'
 import { dropText, type Kept } from '../storage/browser-store.ts'
 
@@ -200,6 +201,7 @@ export const useJob = defineStore('job', () => {
   }
 
   const of = <T>(read: (s: Session) => T, none: T) => computed(() => (session.value ? read(session.value) : none))
+  keepOpenJob({ isOpen, hear, lookAgain })
   return {
     id: of((s) => s.id, ''),
     revision: of((s) => s.revision, 0),

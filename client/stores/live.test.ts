@@ -3,6 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { ShopEvent } from '../../contract/index.ts'
 import { PAGE_ID } from '../api/http.ts'
+import { keepOpenJob, openJobKeeper } from '../session/open-job.ts'
 import { useJob } from './job.ts'
 import { useLive } from './live.ts'
 import { useShop } from './shop.ts'
@@ -30,8 +31,9 @@ beforeEach(() => {
 
 function listening() {
   const live = useLive()
-  const hear = vi.spyOn(useJob(), 'hear').mockResolvedValue()
-  const lookAgain = vi.spyOn(useJob(), 'lookAgain').mockResolvedValue()
+  const hear = vi.fn(() => Promise.resolve())
+  const lookAgain = vi.fn(() => Promise.resolve())
+  keepOpenJob({ isOpen: () => false, hear, lookAgain })
   const readAgain = vi.spyOn(useShop(), 'readAgain').mockResolvedValue()
   live.listen()
   return { live, stream: Stream.all[0]!, hear, lookAgain, readAgain }
@@ -74,5 +76,13 @@ describe('what the server tells', () => {
     stream.readyState = Stream.CLOSED
     live.listen()
     expect(Stream.all.map((s) => s.url)).toEqual(['/api/events', '/api/events'])
+  })
+
+  it('the store of the open job looks after it, once there is one', () => {
+    vi.stubGlobal('fetch', () => new Promise(() => undefined))
+    const jobs = useJob()
+    expect(openJobKeeper().isOpen('j1')).toBe(false)
+    void jobs.open('j1')
+    expect(openJobKeeper().isOpen('j1')).toBe(true)
   })
 })

@@ -2,13 +2,12 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { ShopEvent } from '../../contract/index.ts'
 import { PAGE_ID } from '../api/http.ts'
-import { useJob } from './job.ts'
-import { sendLeftDrafts } from '../session/outbox.ts'
+import { openJobKeeper } from '../session/open-job.ts'
+import { sendLeft } from '../session/send-left.ts'
 import { useShop } from './shop.ts'
 
 /** What the server tells every page: saves of others come in as they happen. */
 export const useLive = defineStore('live', () => {
-  const jobs = useJob()
   const shop = useShop()
   /** Goes up with every save of any job; lists are read again by it. */
   const saves = ref(0)
@@ -24,8 +23,8 @@ export const useLive = defineStore('live', () => {
       if (event.success) hear(event.data)
     }
     source.onopen = () => {
-      void jobs.lookAgain()
-      void sendLeftDrafts(jobs.isOpen)
+      void openJobKeeper().lookAgain()
+      void sendLeft()
     }
   }
 
@@ -33,7 +32,7 @@ export const useLive = defineStore('live', () => {
     switch (event.kind) {
       case 'job':
         saves.value++
-        if (event.by !== PAGE_ID) void jobs.hear(event.id, event.revision)
+        if (event.by !== PAGE_ID) void openJobKeeper().hear(event.id, event.revision)
         return
       case 'shop':
         if (event.by !== PAGE_ID) void shop.readAgain().catch(() => undefined)

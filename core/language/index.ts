@@ -15,7 +15,7 @@ export function speak(words: Dictionary | null): void {
 /** A sentence with figures in it: phrase`${3} labels on ${2} sheets`. Figures that are words are looked up themselves. */
 export function phrase(parts: TemplateStringsArray, ...figures: readonly unknown[]): string {
   return dictionary === null
-    ? parts.map((part, i) => (i === 0 ? part : String(figures[i - 1]) + part)).join('')
+    ? parts.reduce((text, part, i) => text + String(figures[i - 1]) + part)
     : sentence(formOf(parts), ...figures)
 }
 

@@ -1,0 +1,45 @@
+import type { Cloth, Grade, Job, Load, Seat, ShopSettings } from '../../contract/index.ts'
+import { startGrade } from '../../core/filling/index.ts'
+import { applyEdit, copyOf, newJob, setCloth, setFilling } from '../../core/job/index.ts'
+import { valueOf } from '../../core/seat/index.ts'
+import type { LengthUnit } from '../../core/units/index.ts'
+import { startTitle } from './start-title.ts'
+
+/** What a ticket is begun with: the shop's usual choices. */
+export interface ShopsChoices {
+  readonly settings: ShopSettings
+  readonly grades: readonly Grade[]
+  readonly cloths: readonly Cloth[]
+}
+
+/** A new ticket for a seat, with a start grade and the first cloth. @throws RangeError in a shop without either. */
+export function ticketFor(
+  seat: Seat,
+  units: LengthUnit,
+  ticket: string,
+  { settings, grades, cloths }: ShopsChoices,
+): Job {
+  if (grades.length === 0 || cloths.length === 0) throw new RangeError('ticketFor: a foam and a cloth are wanted')
+  return newJob({
+    ticket,
+    title: startTitle(seat),
+    units,
+    currency: settings.currency,
+    book: settings.book,
+    grade: startGrade(grades, valueOf(seat.thickness)),
+    cloth: cloths[0]!,
+    seat,
+  })
+}
+
+/** The same with what was asked for in place of the usual. */
+export function asAsked(
+  job: Job,
+  asked: { readonly use: Load['use']; readonly cloth: Cloth; readonly customer: string },
+): Job {
+  const { load } = job.parts[0]!.filling
+  const used = applyEdit(job, 'A', setFilling('', { load: { ...load, use: asked.use } }))
+  return { ...applyEdit(used, 'A', setCloth(asked.cloth)), customer: asked.customer }
+}
+
+export { copyOf }
