@@ -78,11 +78,11 @@ describe('what the server tells', () => {
     expect(Stream.all.map((s) => s.url)).toEqual(['/api/events', '/api/events'])
   })
 
-  it('the store of the open job looks after it, once there is one', () => {
+  it('the store of the open job looks after it, once there is one', async () => {
     vi.stubGlobal('fetch', () => new Promise(() => undefined))
     const jobs = useJob()
     expect(openJobKeeper().isOpen('j1')).toBe(false)
     void jobs.open('j1')
-    expect(openJobKeeper().isOpen('j1')).toBe(true)
+    await vi.waitFor(() => expect(openJobKeeper().isOpen('j1')).toBe(true))
   })
 })
