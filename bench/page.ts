@@ -1,3 +1,4 @@
+import { jobOf } from '../core/job/index.ts'
 import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -21,14 +22,15 @@ export async function benchPage(root: string): Promise<void> {
       server.stdout.once('data', resolve)
       server.once('exit', () => reject(new Error('the built server did not start: run npm run build first')))
     })
-    const job = benchJob({ width: 7400, count: 10, gapMm: 0 })
+    const job = jobOf(benchJob({ width: 7400, count: 10, gapMm: 0 }))
     const made = (await (
       await fetch('http://127.0.0.1:4391/api/jobs', {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ job, reason: 'bench' }),
       })
-    ).json()) as { id: string }
+    ).json()) as { id?: string }
+    if (!made.id) throw new Error(`the server did not take the job: ${JSON.stringify(made)}`)
     const opened: number[] = []
     const keys: number[] = []
     const drags: number[] = []

@@ -16,6 +16,9 @@ import './styles/parts.css'
 import './styles/face.css'
 import './styles/devices.css'
 
+// Whoever opens a job waits for all that plans it: it is asked for at once, beside the rest.
+if (location.pathname.startsWith('/jobs/')) void import('./job/JobPage.vue').catch(() => undefined)
+
 addEventListener('vite:preloadError', tellMissingPart)
 const app = createApp(App)
 await useLanguage(app)
