@@ -84,7 +84,7 @@ const change = computed(() => {
 <style scoped>
 .figure {
   white-space: nowrap;
-  min-height: var(--small-target);
+  min-height: 32px;
   padding: 2px 4px;
   border: 0;
   border-bottom: 1px dotted var(--ink-soft);
