@@ -26,12 +26,15 @@ export function penOn(width: number, height: number): CanvasRenderingContext2D {
   return canvas.getContext('2d')!
 }
 
+/** Fainter than this, of 255, nothing is seen: a floor that fades away. */
+const FAINT = 40
+
 /** The part of a picture that is not see-through; all of it where nothing is drawn. */
 export function drawnPart({ data, width, height }: Pick<ImageData, 'data' | 'width' | 'height'>) {
   let [left, top, right, bottom] = [width, height, 0, 0]
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
-      if (data[4 * (y * width + x) + 3] === 0) continue
+      if (data[4 * (y * width + x) + 3]! < FAINT) continue
       left = Math.min(left, x)
       right = Math.max(right, x + 1)
       top = Math.min(top, y)

@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { Box3, Color, Group, Mesh, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three'
+import {
+  Box3,
+  Color,
+  Group,
+  Mesh,
+  MeshBasicMaterial,
+  PerspectiveCamera,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { pieceId } from '../../../../core/cloth/index.ts'
@@ -129,7 +141,10 @@ function clear(group: Group): void {
   group.traverse((o) => {
     if (!(o instanceof Mesh)) return
     o.geometry.dispose()
-    for (const m of [o.material].flat()) m.dispose()
+    for (const m of [o.material].flat()) {
+      if (m instanceof MeshBasicMaterial) m.map?.dispose()
+      m.dispose()
+    }
   })
   group.clear()
 }
