@@ -34,10 +34,6 @@ for (const [name, wait] of [
   await station('SL-02', name, wait)
   await shot(name)
 }
-await station('SL-02', 'make-up', 2000)
-await tab('View', 'All, standing')
-await page.waitForTimeout(3000)
-await shot('made-up')
 await station('SL-03', 'make-up', 6000)
 await tab('View', 'All, standing')
 await page.waitForTimeout(3000)
@@ -53,6 +49,19 @@ await phone.goto(`/jobs/${idOf('SL-02')}/make`)
 await phone.waitForTimeout(1500)
 await phone.screenshot({ path: `${folder}/phone.png` })
 await phone.close()
+// The bench made up, on a tablet held upright.
+const tablet = await browser.newPage({
+  viewport: { width: 768, height: 1024 },
+  hasTouch: true,
+  isMobile: true,
+  baseURL: address,
+})
+await tablet.goto(`/jobs/${idOf('SL-02')}/make-up`)
+await tablet.waitForTimeout(2000)
+await tablet.getByRole('radiogroup', { name: 'View' }).getByText('All, standing', { exact: true }).tap()
+await tablet.waitForTimeout(3000)
+await tablet.screenshot({ path: `${folder}/tablet.png` })
+await tablet.close()
 for (const [path, name] of [
   ['/calendar', 'calendar'],
   ['/trims', 'trims'],

@@ -3,7 +3,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Station } from '../../core/warning/index.ts'
 import { useJob } from '../stores/job.ts'
-import { useLay } from '../stores/lay.ts'
+import { useLay } from '../stores/lay/index.ts'
 import { STATION_PAGES, stationsFor } from '../stations/index.ts'
 import { keyFigure } from './key-figures.ts'
 

@@ -13,7 +13,7 @@ import { startTask, type Task } from '../workers/task.ts'
 import WhatIfWorker from '../workers/what-if.worker.ts?worker'
 import type { WhatIfAnswer, WhatIfRequest } from '../workers/what-if.worker.ts'
 import { useJob } from './job.ts'
-import { useLay } from './lay.ts'
+import { useLay } from './lay/index.ts'
 import { laneCount, searchInLanes } from './lay-lanes.ts'
 
 const ALONE_SECONDS = 3

@@ -5,7 +5,7 @@ import { isProven, placementKey, solveAround } from '../../core/lay/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
 import type { LayMessage, LayRequest } from '../workers/lay.worker.ts'
 import { useJob } from './job.ts'
-import { useLay } from './lay.ts'
+import { useLay } from './lay/index.ts'
 import { showJob } from '../testing/show-job.ts'
 
 /** Stands for the worker: keeps what it was asked, and answers when the test says so. */

@@ -9,7 +9,7 @@ import { chargesOf, quoteFor } from '../../core/money/index.ts'
 import { planJob } from '../../core/plan/index.ts'
 import type { WorkedPlan } from '../../core/planned/index.ts'
 import { useJob } from './job.ts'
-import { useLay } from './lay.ts'
+import { useLay } from './lay/index.ts'
 import { useShop } from './shop.ts'
 
 /**

@@ -5,7 +5,7 @@ import type { ClothLay } from '../../../core/cloth/index.ts'
 import { chalkList } from '../../../core/lists/index.ts'
 import { formatLength, toCut } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import ChalkSteps from './ChalkSteps.vue'
 import RowPreview from './RowPreview.vue'
 

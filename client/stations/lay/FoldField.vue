@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 
 /** Whether the cloth on the table lies flat, or folded and is cut through both layers. */

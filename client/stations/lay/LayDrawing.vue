@@ -13,7 +13,7 @@ import { useScale } from '../../drawing/use-scale.ts'
 import { useZoom } from '../../drawing/use-zoom.ts'
 import ZoomButtons from '../../drawing/ZoomButtons.vue'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import { useHand } from './use-hand.ts'
 
 /** The roll lies from left to right, its left selvedge at the top, its starting end at the left. */

@@ -10,7 +10,7 @@ import ClothPattern from '../../drawing/ClothPattern.vue'
 import { onCloth, panelPoint } from '../../drawing/seen-cover.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 
 /**
  * The rows as they will stand, backs above their seats: plates from above and the front boxing below them, with the

@@ -5,7 +5,7 @@ import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { firstPart } from '../../../core/job/index.ts'
 import { clothCost, layChoices, type LayChoice } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import { useWhatIf } from './what-if.ts'
 
 /**

@@ -6,7 +6,7 @@ import { clothCost } from '../../../core/what-if/index.ts'
 import { listShelf } from '../../api/jobs.ts'
 import { useJob } from '../../stores/job.ts'
 import { useJoint } from '../../stores/joint.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import { useAttempt } from '../../ui/use-attempt.ts'
 import { money } from '../../ui/manner.ts'
 

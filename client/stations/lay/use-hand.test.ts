@@ -6,7 +6,7 @@ import type { Job, Lay, Placement } from '../../../contract/index.ts'
 import { placementKey, solveLay } from '../../../core/lay/index.ts'
 import { keepersBench } from '../../../core/demo/index.ts'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import { useHand } from './use-hand.ts'
 import { showJob } from '../../testing/show-job.ts'
 

@@ -4,7 +4,7 @@ import { nextTurn, placementKey, snapped } from '../../../core/lay/index.ts'
 import { isInch } from '../../../core/units/index.ts'
 import type { Scale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import { followPointer } from '../../ui/pointer-drag.ts'
 
 /** Nearer than this in pixels an edge snaps to its neighbour. */

@@ -11,7 +11,7 @@ import { onCloth, patternOn, seen, seenFaces } from '../../drawing/seen-cover.ts
 import { svgPoints, useScale } from '../../drawing/use-scale.ts'
 import { useDesign } from '../../stores/design.ts'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 import { useSeam } from '../../stores/seam.ts'
 
 /** A cushion of the chosen design finished, in its own cloth as the lay cuts it. */

@@ -8,7 +8,7 @@ import CushionPicture from '../../drawing/picture/CushionPicture.vue'
 import LayPicture from '../../drawing/picture/LayPicture.vue'
 import PanelsPicture from '../../drawing/picture/PanelsPicture.vue'
 import { useJob } from '../../stores/job.ts'
-import { useLay } from '../../stores/lay.ts'
+import { useLay } from '../../stores/lay/index.ts'
 
 /** What a group of steps is about, drawn for paper: blocks, lays, panels by their seams, the cushion closed. */
 const props = defineProps<{ part: Part; plan: WorkedPlan }>()

@@ -20,7 +20,7 @@ import { clothFor, pipedPairs, seamPath, type Cover, type Patch } from '../../..
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
 import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
-import { useLay } from '../../../stores/lay.ts'
+import { useLay } from '../../../stores/lay/index.ts'
 import { useSeam } from '../../../stores/seam.ts'
 import { washed } from '../../../../core/pattern/index.ts'
 import { clothTexture, type ClothTexture } from './cloth-texture.ts'
