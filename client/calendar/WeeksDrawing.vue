@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../core/language/index.ts'
 import { computed, ref } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { dayName, dayNumber, MINUTES_A_DAY, weekdayOf, type PlannedJob } from '../../core/calendar/index.ts'
 import type { Calendar } from '../../contract/index.ts'
 import { shortMonth } from '../ui/manner.ts'

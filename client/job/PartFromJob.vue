@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../core/language/index.ts'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { Job, JobSummary } from '../../contract/index.ts'
 import { addPart, partFrom, partJobs, partName } from '../../core/job/index.ts'
 import { listShelf, openJob } from '../api/jobs.ts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../core/language/index.ts'
 import { computed } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import type { JobSummary } from '../../contract/index.ts'
 import { dayOf } from '../ui/today.ts'
 import { shortDay } from '../ui/manner.ts'

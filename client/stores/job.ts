@@ -1,11 +1,8 @@
-import { phrase } from '../../core/language/index.ts'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { placeOf, readJob, type Job, type PartJob, type StoredJob } from '../../contract/index.ts'
 import { applyEdit, partJob, type Edit, type JobEdit } from '../../core/job/index.ts'
-import { keepingPlanner, planJob, planKey } from '../../core/plan/index.ts'
-import type { Plan } from '../../core/planned/index.ts'
-import { isOfOnePart, type Station } from '../../core/warning/index.ts'
 import { isLost } from '../api/http.ts'
 import { openJob } from '../api/jobs.ts'
 import { saveOrBegin } from '../session/begun.ts'
@@ -17,6 +14,7 @@ import type { Alongside, Effect, Sending, Session, Step } from '../session/sessi
 import { sameJob } from '../session/same-job.ts'
 import { opened, transition, type SessionEvent } from '../session/transition.ts'
 import { dropText, type Kept } from '../storage/browser-store.ts'
+import { usePlanInView } from './plan-in-view.ts'
 
 /** So long another job waits for the save of this one. */
 const PATIENCE_MS = 1500
@@ -33,29 +31,7 @@ export const useJob = defineStore('job', () => {
   /** Whether what is not saved yet outlives this page. */
   const kept = ref<Kept>('in-browser')
   const refused = ref('')
-  let planned: { readonly key: string; readonly plan: Plan } | null = null
-  const planner = keepingPlanner()
-  /** Planned anew only where something changed that a plan follows from: a note or a tick leaves it as it is. */
-  const plan = computed(() => {
-    if (!session.value) return null
-    const key = planKey(session.value.job)
-    if (planned?.key !== key) planned = { key, plan: planJob(session.value.job, planner) }
-    return planned.plan
-  })
-
-  const wantedPart = ref('')
-  /** The letter of the part in view. */
-  const inView = computed(() => {
-    const letters = session.value?.job.parts.map((p) => p.letter) ?? []
-    return letters.includes(wantedPart.value) ? wantedPart.value : (letters[0] ?? '')
-  })
-
-  const part = computed(() => plan.value?.parts.find((p) => p.part.letter === inView.value) ?? null)
-  /** What a station objects to: of the part in view where it shows one part, of all where it shows the whole ticket. */
-  const warningsAt = (station: Station) =>
-    plan.value?.warnings.filter(
-      (w) => w.station === station && (!w.part || !isOfOnePart(station) || w.part === inView.value),
-    ) ?? []
+  const { plan, inView, part, warningsAt, look, lookOn } = usePlanInView(session)
 
   /** What comes back for a job that is not open any more changes nothing: its draft is looked after by itself. */
   function take(id: string, event: SessionEvent): Promise<void> {
@@ -209,14 +185,8 @@ export const useJob = defineStore('job', () => {
     job: of<PartJob | null>((s) => partJob(s.job, inView.value), null),
     whole: of<Session['job'] | null>((s) => s.job, null),
     inView,
-    /** Brings another part into view. */
-    look: (letter: string) => void (wantedPart.value = letter),
-    /** Steps through the parts. */
-    lookOn: (by: 1 | -1) => {
-      const letters = session.value?.job.parts.map((p) => p.letter) ?? []
-      const at = letters.indexOf(inView.value) + by
-      wantedPart.value = letters[(at + letters.length) % letters.length] ?? ''
-    },
+    look,
+    lookOn,
     /** What is planned of the part in view. */
     part,
     warningsAt,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../core/language/index.ts'
 import { computed, ref } from 'vue'
+import { phrase } from '../../core/language/index.ts'
 import { TrimUnit, TrimUse, Trim, textLimits } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import EntryDialog from '../ui/EntryDialog.vue'

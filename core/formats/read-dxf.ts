@@ -1,4 +1,3 @@
-import { phrase } from '../language/index.ts'
 import DxfParser, {
   type IArcEntity,
   type ICircleEntity,
@@ -10,6 +9,7 @@ import DxfParser, {
   type IPolylineEntity,
   type ISplineEntity,
 } from 'dxf-parser'
+import { phrase } from '../language/index.ts'
 import { at, vertex, type Point, type Vertex } from '../outline/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
 import { dxfDanger } from './dxf-guard.ts'

@@ -1,4 +1,3 @@
-import { phrase } from '../language/index.ts'
 import {
   clip,
   closePath,
@@ -17,6 +16,7 @@ import {
   type PDFFont,
   type PDFPage,
 } from 'pdf-lib'
+import { phrase } from '../language/index.ts'
 import { flatten, turnedBy, type Outline, type Point } from '../outline/index.ts'
 import { fewestPages, MARGIN_MM, OVERLAP_MM, type Page, type Tile, type Tiling } from './template-tiles.ts'
 import { plain, PT } from './pdf-words.ts'

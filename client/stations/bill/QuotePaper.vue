@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { phrase } from '../../../core/language/index.ts'
 import { computed } from 'vue'
 import type { PlannedPart } from '../../../contract/index.ts'
 import { MAKE_UPS, CLOSURES } from '../../../core/cover/index.ts'
@@ -8,6 +7,7 @@ import { printedRounding } from '../../../core/money/index.ts'
 import type { DesignPlan } from '../../../core/planned/index.ts'
 import { formatLength, toCut, unitName } from '../../../core/units/index.ts'
 import { storeToRefs } from 'pinia'
+import { phrase } from '../../../core/language/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useQuote } from '../../stores/quote.ts'
 import { useShop } from '../../stores/shop.ts'

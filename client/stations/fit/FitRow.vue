@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../../core/language/index.ts'
 import { computed, ref } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import type { WorkedPart } from '../../../core/planned/index.ts'
 import { cushionKey } from '../../../core/job/index.ts'

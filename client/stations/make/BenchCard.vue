@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../../core/language/index.ts'
 import { computed } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
 import { MAKE_UPS, noteWords } from '../../../core/cover/index.ts'
 import { partName } from '../../../core/job/index.ts'
 import { isSewn, type WorkedPlan } from '../../../core/planned/index.ts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../../../core/language/index.ts'
 import { computed, ref } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import type { FoamPlan } from '../../../../core/filling/index.ts'
 import { edgeLength, leanOut } from '../../../../core/outline/index.ts'
 import type { Solid } from '../../../../core/seat/index.ts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { phrase } from '../../../../core/language/index.ts'
 import { computed } from 'vue'
+import { phrase } from '../../../../core/language/index.ts'
 import { type BodySizes, limits, OldBody, textLimits } from '../../../../contract/index.ts'
 import { bodySizes, judgeBody, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
 import { keepBody } from '../../../../core/job/index.ts'
