@@ -138,6 +138,8 @@ const CHANGES: readonly (readonly [string, string])[] = [
   ['4 cushions', 'in 4'],
   ['make it four cushions', 'in 4'],
   ['5 of them', 'in 5'],
+  ['make 4', 'in 4'],
+  ['please make four of them', 'in 4'],
   ['railroaded', 'railroad'],
   ['turn the cloth', 'railroad'],
   ['up the roll', 'up'],
@@ -229,6 +231,7 @@ const CHANGES: readonly (readonly [string, string])[] = [
 
 const OF_SINGLES: readonly (readonly [string, string])[] = [
   ['6 of them', 'times 6'],
+  ['Make 6 of these.', 'times 6'],
   ['6 cushions', 'times 6'],
   ['x 6', 'times 6'],
   ['six chairs', 'times 6'],

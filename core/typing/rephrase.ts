@@ -24,6 +24,7 @@ function plainly(line: string): string {
   return line
     .toLowerCase()
     .replace(/[.!]+$/, '')
+    .replace(new RegExp(`^(?:please )?make (\\d+|${NUMBERS.join('|')})(?: of (?:them|these|those))?$`), '$1 them')
     .replace(
       /\b(please|make it|make them|make|set|with|it is|they are|i want|i need|a|an|the|is|of|to be|about)\b/g,
       ' ',
