@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from './own-shop.ts'
 import { atEveryPage, cutOff, figure, saved, start, station } from './steps.ts'
 
@@ -47,3 +48,23 @@ for (const [held, viewport] of [
       await saved(page)
     })
   })
+
+test.describe('enlarged to 200 %', () => {
+  // What 1280 x 800 leaves of itself.
+  test.use({ viewport: { width: 640, height: 400 }, hasTouch: true })
+
+  test('every page of every station stands within the window, and axe finds nothing', async ({ page }) => {
+    test.setTimeout(180_000)
+    await start(page, 'bench 2236 x 468 x 75 in 3')
+    await atEveryPage(page, async (where) => {
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), where).toBeLessThanOrEqual(640)
+      expect(await cutOff(page), where).toEqual([])
+      if (!where.endsWith('page 1')) return
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()
+      expect(
+        violations.map((v) => `${v.id}: ${v.nodes[0]?.target}`),
+        where,
+      ).toEqual([])
+    })
+  })
+})

@@ -9,6 +9,8 @@ export interface SoftPatch extends Facets {
 
 /** Curves are drawn within this of the true surface. */
 const FINE_MM = 1.2
+/** What is filled out is round everywhere: coarser facets do, lit smoothly. */
+const FULL_FINE_MM = 2.4
 /** A face is cut so small that its roundness shows. */
 const CELL_MM = 70
 /** From here inwards a face is as high as it gets. */
@@ -29,7 +31,9 @@ export function softPatch(patch: Patch, { faceMm, sideMm }: Crown): SoftPatch {
     const up = crownMm * risesBy(inward, reachMm)
     return up === 0 ? patch.place(p) : along(patch.place(p), normalOf(patch.place, p), up)
   }
-  const { flat, triangles } = shared(facetsOf(patch, FINE_MM, Math.min(CELL_MM, Math.max(20, narrowMm / 4))))
+  const { flat, triangles } = shared(
+    facetsOf(patch, patch.bend === 'full' ? FULL_FINE_MM : FINE_MM, Math.min(CELL_MM, Math.max(20, narrowMm / 4))),
+  )
   return { flat, triangles, space: flat.map(raised), normals: flat.map((p) => normalOf(raised, p)) }
 }
 
