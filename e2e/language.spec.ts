@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { wordsOfProgram } from '../scripts/words.ts'
+import { madeUpLanguage, marked } from '../scripts/made-up-language.ts'
 import { expect, test } from './own-shop.ts'
 
 const STATIONS = ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists', 'make', 'fit', 'bill']
@@ -8,12 +8,6 @@ const STATIONS = ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists', 'ma
  * Another language is one more file: here a made-up one, in which every letter bears a mark. A letter without one on a
  * page was not translated.
  */
-
-const PLAIN = 'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ'
-const MARKED = 'áƀçðéƒğĥíĵķĺɱñóþǫŕšţúṽŵẋýžÁƁÇÐÉƑĞĤÍĴĶĹṀÑÓÞǪŔŠŢÚṼŴẊÝŽ'
-const marked = (text: string) =>
-  text.replace(/\{\d+\}|[a-zA-Z]/g, (c) => (c.startsWith('{') ? c : MARKED[PLAIN.indexOf(c)]!))
-const pseudo = () => Object.fromEntries(wordsOfProgram().map((w) => [w, marked(w)]))
 
 /** Words that stay as they are: of the shop's own data, signs of units, what is typed as a command. */
 async function ownWords(page: Page): Promise<Set<string>> {
@@ -72,7 +66,7 @@ async function untranslated(page: Page, own: ReadonlySet<string>): Promise<reado
 
 test('every word on every station is said in the language of the shop', async ({ page }) => {
   test.setTimeout(300_000)
-  const dictionary = pseudo()
+  const dictionary = madeUpLanguage()
   await page.route('**/words/pseudo.json', (route) => route.fulfill({ json: dictionary }))
   const settings = (await (await page.request.get('/api/shop/settings')).json()) as Record<string, unknown>
   await page.request.put('/api/shop/settings', { data: { value: { ...settings, locale: 'en-XA' }, base: settings } })
@@ -86,7 +80,7 @@ test('every word on every station is said in the language of the shop', async ({
     for (const station of STATIONS) {
       await page.goto(`/jobs/${id}/${station}`)
       await page.waitForTimeout(800)
-      const pages = page.locator('[role=radiogroup][aria-label^="Þáğé óƒ"] label')
+      const pages = page.locator(`[role=radiogroup][aria-label^="${marked('Page of')}"] label`)
       const count = Math.max(1, await pages.count())
       for (let at = 0; at < count; at++) {
         if (at > 0) await pages.nth(at).click()

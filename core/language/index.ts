@@ -37,7 +37,12 @@ export function shown<T>(value: T): T | string {
   if (numbered) return `${shown(numbered[1])} ${numbered[2]}`
   const within = dictionary.get(capital(value)) ?? dictionary.get(small(value))
   if (within !== undefined) return value === small(value) ? small(within) : capital(within)
-  return value.includes(', ') ? listed(value.split(', ')) : value
+  return value.includes(', ')
+    ? value
+        .split(', ')
+        .map((w) => shown(w))
+        .join(', ')
+    : value
 }
 
 /** Words one after the other: `boxed, zip in a gusset, piped`; what is empty is left out. */

@@ -32,7 +32,7 @@ const choices = computed(() => [
 const page = computed(() => PAGES.find((p) => p.name === size.value)!)
 const template = computed(() => {
   const design = cushions.value.designs.find((d) => d.id === what.value)
-  const block = blocks.value.find((b) => what.value === phrase`block ${b.letter}`)
+  const block = blocks.value.find((b) => what.value === `block ${b.letter}`)
   const solid = block?.block ?? design?.solid
   const { outline, edges } = solid ?? cushions.value.seat.bare
   const leans = edges.map((e) => e.leanRad)

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { phrase } from '../../../core/language/index.ts'
 import { at, boxOf, onEdge, outwardOn, vertex, type Box, type Point } from '../../../core/outline/index.ts'
 import { handlesOf, shapeSeat, type Handle } from '../../../core/seat/index.ts'
 import DimensionLine from '../../drawing/DimensionLine.vue'
@@ -87,13 +86,13 @@ const marks = computed(() =>
 )
 const corners = computed(() =>
   (shaped.value?.corners ?? []).filter(
-    (c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === phrase`corner ${c.name}`),
+    (c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`),
   ),
 )
 
 /** Degrees by which the edge of a bow lies off level on the drawing. */
 function slantOf({ id }: Handle): number {
-  const edge = shaped.value!.bare.edges.findIndex((e) => id === phrase`rise ${e.name}`)
+  const edge = shaped.value!.bare.edges.findIndex((e) => id === `rise ${e.name}`)
   if (edge < 0) return 0
   const out = outwardOn(bare.value, edge, 0.5)
   return 90 - (Math.atan2(out.y, out.x) * 180) / Math.PI

@@ -138,15 +138,15 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
   ]
   const seam = (name: string): EdgeDraft => ({ name, treatment: 'seam', allowances: [allowances.seamMm] })
   const sideNames = (side: string) => [
-    phrase`${side}, bottom front`,
-    phrase`${side} front pinch, low`,
-    phrase`${side} of the front`,
-    phrase`${side} front pinch, high`,
-    phrase`${side}, top`,
-    phrase`${side} back pinch, high`,
-    phrase`${side} of the back`,
-    phrase`${side} back pinch, low`,
-    phrase`${side}, bottom back`,
+    `${side}, bottom front`,
+    `${side} front pinch, low`,
+    `${side} of the front`,
+    `${side} front pinch, high`,
+    `${side}, top`,
+    `${side} back pinch, high`,
+    `${side} of the back`,
+    `${side} back pinch, low`,
+    `${side}, bottom back`,
   ]
   const slit = (name: string): EdgeDraft => ({ name, treatment: 'lap', allowances: [halfLap(lap), hem] })
   const edges = [
@@ -221,7 +221,7 @@ function sideSeam(side: 'right' | 'left', { d, front, back }: { d: number; front
 
 function pinch(side: 'right' | 'left', end: 'front' | 'back', t: number): SeamDraft {
   const half = t / 2
-  const face = phrase`${side} of the ${end}`
+  const face = `${side} of the ${end}`
   const [before, after] = end === 'front' ? ['low', 'high'] : ['high', 'low']
   // Along the face as drawn: on the right upwards, on the left downwards.
   const [first, last] = side === 'right' ? [before, after] : [after, before]

@@ -22,7 +22,7 @@ export function canBeMade(order: readonly Act[], garments: readonly Garment[]): 
     } else if (does.kind === 'cover-over') {
       if (!ready.has(does.body) && !isShut(states.get(does.body))) fault(phrase`there is no ${does.body} yet`)
       if (state && missing(state).length > 0) fault(phrase`seam ${missing(state)[0]!.letter} is not sewn yet`)
-      const liner = states.get(phrase`${thing}, liner`)
+      const liner = states.get(`${thing}, liner`)
       if (liner && !isShut(liner)) fault('the liner that goes under it is not filled and shut yet')
       if (state) state.isTurned = true
     } else if (state) play(state, does, fault, states, ready)

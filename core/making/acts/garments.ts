@@ -1,4 +1,3 @@
-import { phrase } from '../../language/index.ts'
 import type { DesignPlan, WorkedPlan } from '../../planned/index.ts'
 import type { Cover, Seam } from '../../cover/index.ts'
 import type { Garment } from './act.ts'
@@ -21,7 +20,7 @@ export function garmentsOf(design: DesignPlan): readonly InWork[] {
   const of = (layer: InWork['layer'], own: Cover, seams: readonly Seam[], pockets: readonly string[]): InWork => ({
     design,
     layer,
-    thing: layer === 'cover' ? key : phrase`${key}, ${layer === 'inner' ? 'inner cover' : layer}`,
+    thing: layer === 'cover' ? key : `${key}, ${layer === 'inner' ? 'inner cover' : layer}`,
     cover: own,
     seams,
     pockets,

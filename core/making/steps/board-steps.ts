@@ -34,7 +34,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
   const holes = cover.fittings.find((f) => f.amount.id === 'cover.airHoles')
   const roundMm = cover.closures[0]!.lengthMm.value
   const foamMm2 = areaOf(cover.solid.outline)
-  const thing = phrase`board ${key}`
+  const thing = `board ${key}`
   const made = (s: Step, after: readonly string[]) => act(s, thing, { kind: 'prepare' }, { after })
   const id = (what: string) => `board.${key}.${what}`
   const base = { part: 'foam', resource: 'bench' } as const
@@ -124,7 +124,7 @@ function lined(of: OrderOf, design: DesignPlan, thing: string, after: readonly s
     }),
     thing,
     { kind: 'prepare' },
-    { after, needs: [{ thing: phrase`${key}, liner`, stage: 'shut' }] },
+    { after, needs: [{ thing: `${key}, liner`, stage: 'shut' }] },
   )
 }
 
@@ -167,7 +167,7 @@ function coveringOf(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly
         safety: ['stapler'],
       }),
       thing,
-      { kind: 'cover-over', body: phrase`board ${key}` },
+      { kind: 'cover-over', body: `board ${key}` },
       { leaves: 'shut', after: [`board.${key}.glue`] },
     ),
     act(

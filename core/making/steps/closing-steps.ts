@@ -66,7 +66,7 @@ function filledActs(of: OrderOf, garment: InWork, isFirst: boolean): readonly Ac
 
 /** What goes in: the liner of the cushion, its block, or fibre. */
 function contentsOf({ design, layer }: InWork): { readonly thing: string; readonly needsShut: boolean } {
-  if (layer === 'cover' && design.liner) return { thing: phrase`${recordKey(design)}, liner`, needsShut: true }
+  if (layer === 'cover' && design.liner) return { thing: `${recordKey(design)}, liner`, needsShut: true }
   if (design.part.work.kind === 'cover-only') return { thing: OLD_FILLING, needsShut: false }
   return { thing: THINGS[design.filling.kind], needsShut: false }
 }

@@ -49,8 +49,8 @@ export function slippedOver(of: OrderOf, garment: InWork): readonly Act[] {
         work: countOfWork('fill', id('over'), count, 'every cushion'),
       }),
       thing,
-      { kind: 'cover-over', body: phrase`${key}, inner cover` },
-      { at: 'right-side', leaves: 'shut', needs: [{ thing: phrase`${key}, inner cover`, stage: 'shut' }] },
+      { kind: 'cover-over', body: `${key}, inner cover` },
+      { at: 'right-side', leaves: 'shut', needs: [{ thing: `${key}, inner cover`, stage: 'shut' }] },
     ),
   ]
 }

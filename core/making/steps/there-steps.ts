@@ -145,7 +145,7 @@ function refilling(of: OrderOf, design: DesignPlan, id: string): readonly Act[] 
   const { filling, cover } = design
   const { count } = design.design
   const { width, depth, thickness } = filling.sizing.cover
-  const thing = phrase`cover ${recordKey(design)}`
+  const thing = `cover ${recordKey(design)}`
   const base = { part: 'closing', resource: 'bench' } as const
   const [opening] = cover.closures
   const isByHand = !opening || opening.choice.kind === 'sewn-shut'

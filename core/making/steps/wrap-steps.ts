@@ -27,7 +27,7 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
   const lapsMm = width.value + 2 * thickness.value
   const base = { part: 'closing', resource: 'bench' } as const
   const { thing } = garment!
-  const needs = design.liner ? [{ thing: phrase`${key}, liner`, stage: 'shut' } as const] : []
+  const needs = design.liner ? [{ thing: `${key}, liner`, stage: 'shut' } as const] : []
   const isBonded = construction.fastening === 'bonded'
   return [
     ...(film
@@ -41,7 +41,7 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
               work: areaOfWork('wrap', id('film'), film.amount.value * count, 'the film'),
               safety: ['film'],
             }),
-            phrase`film ${key}`,
+            `film ${key}`,
             { kind: 'prepare' },
             { after: ['foam.cut', 'foam.checked', 'foam.glue', 'foam.wrap', 'foam.wrapped'], needs },
           ),
@@ -59,7 +59,7 @@ function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act
         work: lengthOfWork('close', id('long'), [{ count, mm: width.value }], 'along the lap'),
       }),
       thing,
-      { kind: 'cover-over', body: film ? phrase`film ${key}` : 'foam' },
+      { kind: 'cover-over', body: film ? `film ${key}` : 'foam' },
       { leaves: 'shut', needs, after: [id('film')] },
     ),
     act(

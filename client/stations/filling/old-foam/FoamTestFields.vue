@@ -42,7 +42,7 @@ const begin = () =>
     },
   }))
 const setPress = (i: number, with_: Partial<FoamTest['presses'][number]>) =>
-  set({ presses: test.value!.presses.map((p, j) => (j === i ? { ...p, ...with_ } : p)) }, 'Press', phrase`press ${i}`)
+  set({ presses: test.value!.presses.map((p, j) => (j === i ? { ...p, ...with_ } : p)) }, 'Press', `press ${i}`)
 const addWeight = () =>
   set(
     {
