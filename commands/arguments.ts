@@ -28,6 +28,7 @@ function parsed(argv: readonly string[], known: readonly string[]) {
   }
 }
 
+/** A number given as `--name N`, or its usual value. @throws UsageError beyond its ends. */
 export function numberOption(args: Arguments, name: string, fallback: number, low: number, high: number): number {
   const text = args.options.get(name)
   if (text === undefined) return fallback

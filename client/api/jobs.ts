@@ -33,6 +33,7 @@ export type SaveAnswer =
       readonly hadArrived: boolean
     }
 
+/** Saves a job over the revision it was made on; a clash is an answer, not a fault. @throws ApiError where it is refused or lost. */
 export async function saveJob(id: string, job: Job, baseRevision: number, reason: string): Promise<SaveAnswer> {
   try {
     return {

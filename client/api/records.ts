@@ -22,6 +22,7 @@ export const takeArchive = async (token: string): Promise<void> =>
 export const accessState = async (): Promise<AccessState> => known(AccessState, await fetchJson('/api/access'))
 export const signIn = async (passphrase: string): Promise<void> =>
   void (await fetchJson('/api/access/in', { method: 'POST', body: { passphrase } }))
+/** Ends the session of this browser. */
 export async function signOut(): Promise<void> {
   await fetchJson('/api/access/out', { method: 'POST' })
   await forgetKept()

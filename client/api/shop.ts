@@ -10,6 +10,7 @@ export interface ShopLists {
   readonly settings: ShopSettings
 }
 
+/** All lists of the shop and its settings, at once. */
 export async function openShop(): Promise<ShopLists> {
   const [grades, cloths, foamStock, trims, settings] = await Promise.all([
     fetchJson('/api/shop/grades'),

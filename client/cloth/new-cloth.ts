@@ -32,6 +32,7 @@ export function startPattern(kind: Pattern['kind']): Pattern {
   }
 }
 
+/** How a cloth comes, as its dialog begins with it; `widthMm` is the width of the cloth. */
 export function startSupply(kind: Supply['kind'], widthMm: number): Supply {
   switch (kind) {
     case 'to-buy':

@@ -19,6 +19,7 @@ export interface Margins {
   readonly bottom: number
 }
 
+/** The scale at which a box of so many millimetres fills a place on the page, margins (px) left free; follows both. */
 export function useScale(place: Ref<HTMLElement | null>, box: Ref<Box>, margins: Margins): Ref<Scale> {
   const { width, height } = useElementSize(place, { width: 700, height: 460 })
   return computed(() =>

@@ -48,6 +48,7 @@ export const jobsWithDrafts = (): readonly string[] => [
   ),
 ]
 
+/** What was left unsaved under a key; null where nothing is, or nothing that can be read. */
 export function readDraft(key: string): Draft | null {
   try {
     const kept = JSON.parse(keptText(key) ?? 'null') as { job?: unknown; base?: unknown; sent?: unknown } | null

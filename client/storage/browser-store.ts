@@ -14,6 +14,7 @@ const withStore = <T>(use: (store: Storage) => T, otherwise: T): T => {
 /** Whether it outlives the page. */
 export type Kept = 'in-browser' | 'in-page'
 
+/** Keeps a text in this browser, or, where that cannot be, for as long as the page stands. */
 export function keepText(key: string, text: string): Kept {
   const isStored = withStore((store) => {
     store.setItem(key, text)
@@ -26,6 +27,7 @@ export function keepText(key: string, text: string): Kept {
 
 export const keptText = (key: string): string | null => here.get(key) ?? withStore((store) => store.getItem(key), null)
 
+/** Forgets what was kept by that name. */
 export function dropText(key: string): void {
   here.delete(key)
   withStore((store) => store.removeItem(key), undefined)

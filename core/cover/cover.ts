@@ -106,6 +106,7 @@ export interface Cover extends Omit<CoverDraft, 'panels' | 'seams' | 'closures'>
   readonly buttonsOutside: number
 }
 
+/** The panel with that id. @throws RangeError for one the cover has not (a bug in the caller). */
 export function panelOf(cover: Pick<Cover, 'panels'>, id: string): Panel {
   const panel = cover.panels.find((p) => p.id === id)
   if (!panel) throw new RangeError(`no panel ${id}`)

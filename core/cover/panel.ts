@@ -164,6 +164,7 @@ export type PanelShape = {
   readonly edges: readonly { readonly name: string }[]
 }
 
+/** Which edge of a panel bears that name. @throws RangeError where none does (a bug in the caller). */
 export function edgeIndex(panel: PanelShape, name: string): number {
   const index = panel.edges.findIndex((e) => e.name === name)
   if (index < 0) throw new RangeError(`panel ${panel.id} has no edge ${name}`)

@@ -233,6 +233,7 @@ export interface FlatEdge {
   readonly widens: number
 }
 
+/** One edge of a wall laid flat, mm: how long it is at its foot, and how far up its slant. */
 export function flatEdge({ foot, middle, top, heightMm }: Wall, i: number): FlatEdge {
   const [a, b] = edgeOf(foot, i)
   const [c, d] = edgeOf(top, i)

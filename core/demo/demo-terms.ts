@@ -23,6 +23,7 @@ const STANDS: Readonly<
   'SL-12': { stage: 'asked', due: 30, furniture: 'Tower stair chairs' },
 }
 
+/** What was agreed on a ticket of the demo shop, its days counted from today. */
 export function demoTerms(ticket: string, today: string): Terms {
   const stands = STANDS[ticket]
   if (!stands) return USUAL_TERMS

@@ -25,6 +25,7 @@ export interface LayDrawing {
   readonly pieces: readonly DrawnPiece[]
 }
 
+/** A lay as lines and words, mm, for whatever writes it: cut and sewing lines, notches so deep, names. */
 export function layDrawing(title: string, plan: ClothLay, lay: Lay, notchMm: number): LayDrawing {
   return {
     title,

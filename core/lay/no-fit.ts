@@ -53,6 +53,7 @@ export function clearanceRing(gap: number): Ring {
   }).flat()
 }
 
+/** A convex ring as its left and right chains, to look up how far it reaches at a height. */
 export function regionOf(ring: Ring): ConvexRegion {
   const n = ring.length / 2
   let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity]

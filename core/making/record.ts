@@ -80,6 +80,7 @@ export interface Progress {
   readonly next: Step | null
 }
 
+/** How many steps of how many are done, and which comes next. */
 export function progressOf(steps: readonly Step[], job: Pick<PartJob, 'making'>): Progress {
   const open = steps.filter((s) => recordOf(job, s.id).doneAt === null)
   return { done: steps.length - open.length, of: steps.length, next: open[0] ?? null }

@@ -16,6 +16,7 @@ export interface Arc {
 /** The smallest bulge that is an arc: flatter ones rise by less than 1/20 000 of their chord. */
 export const isStraight = (bulge: number | undefined): boolean => Math.abs(bulge ?? 0) < 1e-4
 
+/** The arc from `a` to `b` by its bulge (tangent of a quarter of the angle it turns); radius in mm, angles in radians. */
 export function arcBetween(a: Point, b: Point, bulge: number): Arc {
   const chord = distance(a, b)
   const towardsLeft = (chord * (1 - bulge * bulge)) / (4 * bulge)

@@ -7,6 +7,7 @@ export type Curve =
   | { readonly kind: 'line'; readonly from: Point; readonly direction: Point }
   | { readonly kind: 'circle'; readonly centre: Point; readonly radius: number }
 
+/** Edge `i` of an outline as a line or an arc. */
 export function curveOf(outline: Outline, i: number): Curve {
   const [a, b] = edgeOf(outline, i)
   if (isStraight(a.bulge)) return { kind: 'line', from: a, direction: unit(minusPoint(b, a)) }

@@ -33,6 +33,7 @@ export const edgeOf = (outline: Outline, i: number): readonly [Vertex, Vertex] =
 
 export const hasArcs = (outline: Outline): boolean => outline.some((v) => !isStraight(v.bulge))
 
+/** Length of edge `i`, along its arc where it has one, mm. */
 export function edgeLength(outline: Outline, i: number): number {
   const [a, b] = edgeOf(outline, i)
   if (isStraight(a.bulge)) return distance(a, b)

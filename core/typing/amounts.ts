@@ -4,11 +4,13 @@ import { chain, fail, type TypingFailure, type TypingLimits } from './failure.ts
 
 type Read<T> = Result<T, TypingFailure>
 
+/** A length as it is typed, in the units of the job where it says none; mm. `what` is what it is called in a fault. */
 export function readLength(text: string, what: string, units: LengthUnit): Read<number> {
   const length = parseLength(text, units)
   return length.ok ? ok(length.value.mm) : fail({ code: 'length', what, text, why: length.error.code })
 }
 
+/** As `readLength`, more than nought and no longer than a job takes. */
 export function readPositive(text: string, what: string, units: LengthUnit, limits: TypingLimits): Read<number> {
   return chain(readLength(text, what, units), (mm) => {
     if (mm <= 0) return fail({ code: 'length', what, text, why: 'not-positive' })
@@ -16,6 +18,7 @@ export function readPositive(text: string, what: string, units: LengthUnit, limi
   })
 }
 
+/** A whole number of cushions. */
 export function readCount(text: string, limits: TypingLimits): Read<number> {
   const n = Number(text)
   return Number.isInteger(n) && n >= 1 && n <= limits.mostCushions ? ok(n) : fail({ code: 'count', text })

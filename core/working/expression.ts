@@ -79,6 +79,7 @@ export const asExpression = (o: Operand): Expression =>
  */
 export const unitsIn = (value: number, label: string): Expression => given(value, 'conversion', label)
 
+/** The least, the most or the middle of values. */
 export function pick(by: 'least' | 'most' | 'median', values: readonly number[]): number {
   const sorted = values.toSorted((a, b) => a - b)
   if (by === 'least') return sorted[0]!

@@ -11,6 +11,7 @@ export interface JobReader {
   readonly close: () => Promise<void>
 }
 
+/** Reads jobs off the main thread where they are long, so that no request waits for another one. */
 export function jobReader(): JobReader {
   const pool = workerPool<unknown, ReadDocument<Job>>('read-worker', 1)
   return {

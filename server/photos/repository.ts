@@ -22,6 +22,7 @@ export interface PhotosRepository {
   readonly remove: (id: string) => Promise<void>
 }
 
+/** Photos as they are kept: by id, never changed. */
 export function photosRepository({ orm, write }: Database, now: () => Date): PhotosRepository {
   async function isShown(jobId: string, id: string): Promise<boolean> {
     const rows = await orm.select().from(jobRevisions).where(eq(jobRevisions.jobId, jobId))

@@ -121,6 +121,7 @@ export function archivedList(
   }
 }
 
+/** What an archive says of a photo. @throws ArchiveFault in words where it is no such document. */
 export function archivedPhoto(name: string, bytes: Buffer): ArchivedPhoto {
   const read = ArchivedPhoto.safeParse(json(bytes, name))
   return read.success ? read.data : refuse(name, read.error.issues[0]!.message)

@@ -6,6 +6,7 @@ import { sendFaults, sendProblem } from '../http/problem.ts'
 import { readChange, readChanges, type ChangeOutcome } from './merged-change.ts'
 import type { ShopRepository } from './repository.ts'
 
+/** The lists of the shop over HTTP: read, changed over what was read, taken out. */
 export function shopRoutes(shop: ShopRepository): Router {
   const router = Router()
 

@@ -21,6 +21,7 @@ export interface StockRepository {
   readonly moves: (most: number) => Promise<readonly StockMove[]>
 }
 
+/** What is on the shelves: taken off for jobs, put back, counted. */
 export function stockRepository(database: Database, shop: ShopRepository, now: () => Date): StockRepository {
   const { orm, write } = database
   const trimTable = thingTable(database, { table: trims, schema: Trim, counted: ['inHand'] })

@@ -3,6 +3,7 @@ import { readWith, SendToTable } from '../../contract/index.ts'
 import { sendFaults } from '../http/problem.ts'
 import type { CuttingTable } from './driver.ts'
 
+/** The cutting table over HTTP: its state, a lay to cut, stop. */
 export function tableRoutes(table: CuttingTable): Router {
   const router = Router()
   router.get('/', async (_req, res) => void res.json(await table.state()))

@@ -6,6 +6,7 @@ import { stretchLength } from '../seam.ts'
 /** Two sides of a seam may differ by 1 mm and 0.2 % of its length. */
 export const seamTolerance = (lengthMm: number): number => 1 + 0.002 * lengthMm
 
+/** Check: both sides of every seam are as long as each other. What is wrong, in words; empty where it is right. */
 export function seamLengthsAgree(cover: Cover, unit: LengthUnit = 'mm'): readonly string[] {
   const say = (mm: number) => formatLengthWithUnit(mm, unit)
   return cover.seams.flatMap((seam) =>

@@ -11,6 +11,7 @@ export function stackFor(thicknessMm: number, offered: readonly number[]): reado
   return near.toSorted((a, b) => Math.round(off(a) - off(b)) || a.length - b.length)[0] ?? []
 }
 
+/** The thickness, mm, of up to three offered sheets that comes nearest to the one that is wanted. */
 export function nearestStack(thicknessMm: number, offered: readonly number[]): number {
   return stacks(offered)
     .map(total)

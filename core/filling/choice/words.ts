@@ -14,6 +14,7 @@ export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = {
   wet: 'outdoors or aboard, uncovered',
 }
 
+/** Why a foam will not do, in words. */
 export function failureWords(f: Failure, unit: LengthUnit): string {
   switch (f.code) {
     case 'exposure':
@@ -25,6 +26,7 @@ export function failureWords(f: Failure, unit: LengthUnit): string {
   }
 }
 
+/** What speaks against a foam that would do, in words. */
 export function doubtWords(d: Doubt, unit: LengthUnit): string {
   switch (d.code) {
     case 'middle-near-board':
@@ -111,6 +113,7 @@ export const layerWords = (layers: readonly SettledLayer[], unit: LengthUnit): s
     .map((l) => phrase`${l.grade.name} ${formatLengthWithUnit(l.thicknessMm, unit)}`)
     .join(' on ')
 
+/** A share of one as `12 %`. */
 export function percent(share: number): string {
   return `${trimmed(share * 100, 0)} %`
 }

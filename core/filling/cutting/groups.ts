@@ -18,6 +18,7 @@ export interface FoamGroup {
   readonly rows: RowPlan | null
 }
 
+/** Parts that are cut from the same grade and thickness, together: each group is nested and bought by itself. */
 export function groupParts(parts: readonly FoamPart[], cutting: Cutting): readonly FoamGroup[] {
   const groups = new Map<string, FoamPart[]>()
   for (const part of parts) {

@@ -50,6 +50,7 @@ export interface SuppliedBlock {
 /** Film laps over itself where it is taped, and at both ends over half the thickness. */
 const FILM_LAP_MM = 50
 
+/** Glue, wadding and film that blocks take, and where each goes. */
 export function suppliesFor(
   blocks: readonly SuppliedBlock[],
   cutting: Pick<Cutting, 'glueGM2' | 'glueFaces' | 'glueCoats' | 'film'>,

@@ -67,6 +67,7 @@ const giveOf = (firmness: Firmness | null): number => (firmness === 'soft' ? 0.0
 /** The middle of what is neither loose nor tight. */
 export const middleOfRight = (firmness: Firmness): number => (SNUG_UP_TO + giveOf(firmness)) / 2
 
+/** What is to be said of a block in its cover: too tight, too loose. */
 export function fitWarnings(fit: Fit): readonly Raised<FillingWarning>[] {
   const ways = [
     ['across', fit.across.value, fit.verdict.across],

@@ -11,6 +11,7 @@ export interface SeatHeight {
 /** Above this a hinge, a lid or an old cover is likely to bind. */
 export const NOTICED_MM = 5
 
+/** How high the seat will be against what it was, mm, where the old cushion was measured. */
 export function seatHeight(
   cover: CushionSize,
   board: { readonly now: number; readonly before: number },

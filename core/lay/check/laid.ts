@@ -13,6 +13,7 @@ export interface Laid {
   readonly box: Box
 }
 
+/** A piece as it is put down: its outline turned, flipped and moved. Shares nothing with the search. */
 export function laidPiece({ id, qty, outline, sides = [] }: LayPiece, place: Placement): Laid {
   const ring = outline.flatMap(([x, y]) => [...onCloth(place, x, y)])
   return {

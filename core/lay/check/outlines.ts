@@ -11,6 +11,7 @@ export function isInside(ring: Ring, x: number, y: number): boolean {
   return odd
 }
 
+/** How far a place is from the nearest edge of a ring, mm. */
 export function distanceToRing(ring: Ring, x: number, y: number): number {
   let best = Infinity
   for (let i = 0, j = ring.length - 2; i < ring.length; j = i, i += 2)
@@ -44,6 +45,7 @@ export function insideDeeper(a: Ring, b: Ring, depth: number): boolean {
 /** [least x, least y, greatest x, greatest y]. */
 export type Box = readonly [number, number, number, number]
 
+/** The box round a ring, mm. */
 export function boxOf(ring: Ring): Box {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity]
   for (let i = 0; i < ring.length; i += 2) {

@@ -52,6 +52,7 @@ function fromStock({ group, nest }: GroupBuy, say: (mm: number) => string): read
   ]
 }
 
+/** Loose filling by its kind, weighed over all cushions. */
 export function fibreLines(designs: WorkedPlan['designs']): readonly MaterialLine[] {
   const filled = designs.flatMap(({ part: { filling, work }, design, filling: { mass } }) =>
     filling.kind === 'loose-fibre' && work.kind !== 'cover-only' && mass

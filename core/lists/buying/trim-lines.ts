@@ -58,6 +58,7 @@ export function closureLines(designs: WorkedPlan['designs']): readonly TrimLine[
   ]
 }
 
+/** Cord and ready-made piping, by size, over all cushions. */
 export function pipingLines({ units }: Pick<Job, 'units'>, designs: WorkedPlan['designs']): readonly TrimLine[] {
   const piped = designs.flatMap(({ design, cover }) => {
     const { choice, cord } = cover.piping ?? {}
@@ -92,6 +93,7 @@ export function pipingLines({ units }: Pick<Job, 'units'>, designs: WorkedPlan['
 export const fittingLines = (designs: WorkedPlan['designs']): readonly TrimLine[] =>
   counted(designs.flatMap(({ design, cover }) => cover.fittings.map((fitting) => ({ fitting, count: design.count }))))
 
+/** Fittings of the same name as one line, of one cushion for each. */
 export function counted(found: readonly { readonly fitting: Fitting; readonly count: number }[]): readonly TrimLine[] {
   const names = [...new Set(found.map((f) => f.fitting.what))]
   return names.map((what) => {

@@ -6,6 +6,7 @@ import { cushionName, type OrderOf } from './order-of.ts'
 export const prefixOf = ({ design, layer }: InWork): string =>
   `sew.${recordKey(design)}.${layer === 'liner' ? 'liner.' : ''}`
 
+/** What stands before a step of a garment: which cushion, which layer; empty where there is one alone. */
 export function nameOf(of: OrderOf, { design, layer }: InWork): string {
   const name = [
     of.plan.designs.length > 1 ? cushionName(design) : '',

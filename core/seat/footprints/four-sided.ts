@@ -6,6 +6,7 @@ import { footing, type Footing, type Mark } from './footing.ts'
 const EDGES = ['near', 'right', 'far', 'left'] as const
 const CORNERS = ['near left', 'near right', 'far right', 'far left'] as const
 
+/** A rectangle by its width and depth, askew where its diagonals say so. */
 export function rectangleFooting(shape: Extract<Footprint, { kind: 'rectangle' }>): Footing {
   const [w, d] = [valueOf(shape.width), valueOf(shape.depth)]
   return fourSided(w, w, d, 0, ['width', null], shape)
