@@ -247,3 +247,12 @@ describe('the machine card', () => {
   it('is none in a shop without cards', () =>
     expect(machineCardFor([], { massGM2: 300, thicknessMm: 0.6, use: 'indoors' })).toBeNull())
 })
+
+it('a step that sews says on what: the liner of the reading chairs, or the cover', () => {
+  const set = demoJobs().find((j) => j.ticket === 'SL-03')!
+  const plan = planJob(set)
+  if (plan.kind !== 'worked') throw new Error('the chairs can be made')
+  const sewn = workOrder(set, plan).flatMap((s) => (s.sews ? [{ title: s.title, on: s.sews.layer }] : []))
+  expect(new Set(sewn.map((s) => s.on))).toEqual(new Set(['cover', 'liner']))
+  for (const { title, on } of sewn) expect(title.includes('Liner'), title).toBe(on === 'liner')
+})

@@ -38,7 +38,7 @@ export interface Step {
   /** Glue that must cure before the next part is begun. */
   readonly cures: boolean
   /** The seam that is sewn, and of which design; null where none is. */
-  readonly sews: { readonly design: string; readonly seam: string } | null
+  readonly sews: { readonly design: string; readonly layer: 'cover' | 'liner'; readonly seam: string } | null
   /** A number that is asked for with the question; null where none is. */
   readonly measures: Measured | null
   /** Null where no machine is used. */

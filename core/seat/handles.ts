@@ -19,6 +19,8 @@ import { PLAIN_EDGE, shapeSeat, type ShapedSeat } from './shaped-seat.ts'
 export interface Handle {
   readonly id: string
   readonly kind: 'corner' | 'rise'
+  /** The corner, or the edge that bows. */
+  readonly of: string
   readonly label: string
   /** In the frame of the seat. */
   readonly at: Point
@@ -49,6 +51,7 @@ function cornerHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readon
       {
         id: `corner ${corner}`,
         kind: 'corner',
+        of: corner,
         label: phrase`Corner ${corner}`,
         at: shaped.toSeat(footing.outline[i]!),
         drag: (to) => ({ ...seat, footprint: pull(shaped.toFooting(to)) }),
@@ -223,6 +226,7 @@ function riseHandles(seat: Seat, footing: Footing, shaped: ShapedSeat): readonly
       {
         id: `rise ${name}`,
         kind: 'rise',
+        of: name,
         label: phrase`Bow of edge ${name}`,
         at: onEdge(shaped.bare.outline, own, 0.5),
         drag,
@@ -246,6 +250,13 @@ function ringRise(seat: Seat, ring: Extract<Footprint, { kind: 'ring' }>, shaped
     footprint: { ...ring, curve: { ...curve, rise: one(shaped.toFooting(to).y) } },
   })
   return [
-    { id: 'rise ring', kind: 'rise', label: 'Rise of the chord', at: onEdge(shaped.bare.outline, taken.i, 0.5), drag },
+    {
+      id: 'rise ring',
+      kind: 'rise',
+      of: taken.name,
+      label: 'Rise of the chord',
+      at: onEdge(shaped.bare.outline, taken.i, 0.5),
+      drag,
+    },
   ]
 }

@@ -65,7 +65,7 @@ const each = computed(() =>
   }),
 )
 /** A liner's seam lights on the liner. */
-const shownCover = computed(() => (row.value.step.id.includes('.liner.') ? design.chosen?.liner : null))
+const shownCover = computed(() => (row.value.step.sews?.layer === 'liner' ? design.chosen?.liner : null))
 /** A foot pedal is a keyboard with one key or two. */
 const isTyping = (event: KeyboardEvent) =>
   (event.target as HTMLElement).closest('input, textarea, select, [role=listbox]')

@@ -86,13 +86,13 @@ const marks = computed(() =>
 )
 const corners = computed(() =>
   (shaped.value?.corners ?? []).filter(
-    (c) => bare.value.length <= 24 && !handles.value.some((h) => h.id === `corner ${c.name}`),
+    (c) => bare.value.length <= 24 && !handles.value.some((h) => h.kind === 'corner' && h.of === c.name),
   ),
 )
 
 /** Degrees by which the edge of a bow lies off level on the drawing. */
-function slantOf({ id }: Handle): number {
-  const edge = shaped.value!.bare.edges.findIndex((e) => id === `rise ${e.name}`)
+function slantOf(handle: Handle): number {
+  const edge = shaped.value!.bare.edges.findIndex((e) => e.name === handle.of)
   if (edge < 0) return 0
   const out = outwardOn(bare.value, edge, 0.5)
   return 90 - (Math.atan2(out.y, out.x) * 180) / Math.PI
@@ -101,11 +101,7 @@ function slantOf({ id }: Handle): number {
 const pick = (kind: Picked['kind'], name: string, p: { x: number; y: number }) =>
   emit('pick', { kind, name, x: p.x, y: p.y })
 const grab = (event: PointerEvent, h: Handle) =>
-  start(event, h, () =>
-    h.kind === 'corner'
-      ? pick('corner', h.id.replace('corner ', ''), pixel(h.at))
-      : pick('edge', h.id.replace('rise ', ''), pixel(h.at)),
-  )
+  start(event, h, () => (h.kind === 'corner' ? pick('corner', h.of, pixel(h.at)) : pick('edge', h.of, pixel(h.at))))
 
 /** The dimension that is being typed on the drawing. */
 const editing = ref<{ slot: string; x: number; y: number } | null>(null)

@@ -219,7 +219,7 @@ function shutting(of: OrderOf, garment: InWork, pocket: string, i: number, id: (
           [{ count: hands * design.design.count, mm }],
           hands > 1 ? 'the opening, by two' : 'the opening',
         ),
-        sews: { design: design.design.id, seam: seam.letter },
+        sews: { design: design.design.id, layer: garment.layer === 'liner' ? 'liner' : 'cover', seam: seam.letter },
       }),
       thing,
       does,

@@ -45,7 +45,7 @@ export function seamStep(sewn: SewnCover, seam: Seam): Step {
     checks: checksOf(seam, design),
     work: seamWork(sewn, seam, length),
     safety: seam === cover.seams[0] ? ['needles'] : [],
-    sews: { design: design.design.id, seam: seam.letter },
+    sews: { design: design.design.id, layer: cover === design.liner ? 'liner' : 'cover', seam: seam.letter },
     sewing: sewingOf(seam, design, cover),
   })
 }
