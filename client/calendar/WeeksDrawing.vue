@@ -4,6 +4,8 @@ import { phrase } from '../../core/language/index.ts'
 import { dayName, dayNumber, MINUTES_A_DAY, weekdayOf, type PlannedJob } from '../../core/calendar/index.ts'
 import type { Calendar } from '../../contract/index.ts'
 import { shortMonth } from '../ui/manner.ts'
+import { useEnlarged } from '../drawing/use-enlarged.ts'
+import ZoomButtons from '../drawing/ZoomButtons.vue'
 import { followPointer } from '../ui/pointer-drag.ts'
 
 /**
@@ -18,10 +20,14 @@ const props = defineProps<{
   days: number
 }>()
 const emit = defineEmits<{ move: [id: string, day: string]; open: [id: string] }>()
-const DAY = 34
+const DAY_PX = 34
 const LINE = 34
 const HEAD = 44
 const NAME = 96
+const place = ref<HTMLElement | null>(null)
+const zoom = useEnlarged(place)
+/** Pixels to a day, as it is enlarged. */
+const dayPx = computed(() => DAY_PX * zoom.factor.value)
 const COLOURS = {
   foam: '#c3a45f',
   cloth: '#8aa9bf',
@@ -48,13 +54,13 @@ const columns = computed(() =>
     }
   }),
 )
-const x = (minutes: number) => NAME + (minutes / MINUTES_A_DAY - first.value) * DAY
+const x = (minutes: number) => NAME + (minutes / MINUTES_A_DAY - first.value) * dayPx.value
 /** A day of work fills its column: working hours are drawn wide, nights are not. */
 function across(minutes: number): number {
   const day = Math.floor(minutes / MINUTES_A_DAY)
   const hour = (minutes - day * MINUTES_A_DAY) / 60 - props.calendar.startsAt
   const longest = Math.max(...Object.values(props.calendar.hours).flat(), 1)
-  return x(day * MINUTES_A_DAY) + Math.min(1, Math.max(0, hour / longest)) * DAY
+  return x(day * MINUTES_A_DAY) + Math.min(1, Math.max(0, hour / longest)) * dayPx.value
 }
 const lines = computed(() =>
   props.planned.map((job, n) => ({
@@ -71,12 +77,12 @@ const lines = computed(() =>
     flag: job.dueOn ? x((dayNumber(job.dueOn) + 1) * MINUTES_A_DAY) : null,
   })),
 )
-const width = computed(() => NAME + props.days * DAY)
+const width = computed(() => NAME + props.days * dayPx.value)
 const height = computed(() => HEAD + props.planned.length * LINE + 6)
 const dragged = ref<{ readonly id: string; readonly byDays: number } | null>(null)
 const begin = (event: PointerEvent, job: PlannedJob) =>
   followPointer(event, {
-    onMove: (_event, byPx) => (dragged.value = { id: job.id, byDays: Math.round(byPx.x / DAY) }),
+    onMove: (_event, byPx) => (dragged.value = { id: job.id, byDays: Math.round(byPx.x / dayPx.value) }),
     onEnd: (how) => {
       const byDays = dragged.value?.byDays ?? 0
       dragged.value = null
@@ -95,66 +101,73 @@ const key = (event: KeyboardEvent, job: PlannedJob) => {
 </script>
 
 <template>
-  <svg :width="width" :height="height" role="group" aria-label="The weeks ahead">
-    <g v-for="c in columns" :key="c.i">
-      <rect
-        :x="NAME + c.i * DAY"
-        :y="HEAD - 22"
-        :width="DAY"
-        :height="height - HEAD + 22"
-        :class="{ shut: c.shut }"
-        class="day"
-      />
-      <text v-if="c.beginsWeek || c.i === 0" :x="NAME + c.i * DAY + 3" y="16" class="caption">
-        {{ c.month }} {{ c.label }}
-      </text>
-      <text :x="NAME + c.i * DAY + DAY / 2" :y="HEAD - 7" text-anchor="middle" class="number">{{ c.label }}</text>
-    </g>
-    <g
-      v-for="l in lines"
-      :key="l.job.id"
-      :transform="dragged?.id === l.job.id ? `translate(${dragged.byDays * DAY} 0)` : ''"
-      class="job"
-      tabindex="0"
-      role="button"
-      :aria-label="`${l.job.ticket}: ${l.job.startsOn ?? 'not begun'} to ${l.job.finishesOn ?? 'no end'}${l.job.lateDays > 0 ? `, ${l.job.lateDays} days late` : ''}. Arrow keys move it.`"
-      @pointerdown="begin($event, l.job)"
-      @keydown="key($event, l.job)"
-      @keydown.enter="emit('open', l.job.id)"
-    >
-      <rect x="0" :y="l.y" :width="width" :height="LINE" class="line" />
-      <text x="8" :y="l.y + 22" :class="{ late: l.job.lateDays > 0 }" class="ticket">{{ l.job.ticket }}</text>
-      <rect
-        v-for="(b, i) in l.bars"
-        :key="i"
-        :x="b.x"
-        :y="l.y + 6"
-        :width="b.w"
-        :height="LINE - 12"
-        :fill="COLOURS[b.part]"
-      >
-        <title>{{ b.says }}</title>
-      </rect>
-      <g v-if="l.flag !== null && l.flag <= width">
-        <line
-          :x1="l.flag"
-          :x2="l.flag"
-          :y1="l.y + 2"
-          :y2="l.y + LINE - 2"
-          class="flag"
-          :class="{ late: l.job.lateDays > 0 }"
+  <div ref="place" class="weeks-place">
+    <svg :width="width" :height="height" role="group" aria-label="The weeks ahead">
+      <g v-for="c in columns" :key="c.i">
+        <rect
+          :x="NAME + c.i * dayPx"
+          :y="HEAD - 22"
+          :width="dayPx"
+          :height="height - HEAD + 22"
+          :class="{ shut: c.shut }"
+          class="day"
         />
-        <path :d="`M${l.flag} ${l.y + 2} l9 4 l-9 4 z`" class="cloth" :class="{ late: l.job.lateDays > 0 }" />
+        <text v-if="c.beginsWeek || c.i === 0" :x="NAME + c.i * dayPx + 3" y="16" class="caption">
+          {{ c.month }} {{ c.label }}
+        </text>
+        <text :x="NAME + c.i * dayPx + dayPx / 2" :y="HEAD - 7" text-anchor="middle" class="number">{{ c.label }}</text>
       </g>
-    </g>
-  </svg>
+      <g
+        v-for="l in lines"
+        :key="l.job.id"
+        :transform="dragged?.id === l.job.id ? `translate(${dragged.byDays * dayPx} 0)` : ''"
+        class="job"
+        tabindex="0"
+        role="button"
+        :aria-label="`${l.job.ticket}: ${l.job.startsOn ?? 'not begun'} to ${l.job.finishesOn ?? 'no end'}${l.job.lateDays > 0 ? `, ${l.job.lateDays} days late` : ''}. Arrow keys move it.`"
+        @pointerdown="begin($event, l.job)"
+        @keydown="key($event, l.job)"
+        @keydown.enter="emit('open', l.job.id)"
+      >
+        <rect x="0" :y="l.y" :width="width" :height="LINE" class="line" />
+        <text x="8" :y="l.y + 22" :class="{ late: l.job.lateDays > 0 }" class="ticket">{{ l.job.ticket }}</text>
+        <rect
+          v-for="(b, i) in l.bars"
+          :key="i"
+          :x="b.x"
+          :y="l.y + 6"
+          :width="b.w"
+          :height="LINE - 12"
+          :fill="COLOURS[b.part]"
+        >
+          <title>{{ b.says }}</title>
+        </rect>
+        <g v-if="l.flag !== null && l.flag <= width">
+          <line
+            :x1="l.flag"
+            :x2="l.flag"
+            :y1="l.y + 2"
+            :y2="l.y + LINE - 2"
+            class="flag"
+            :class="{ late: l.job.lateDays > 0 }"
+          />
+          <path :d="`M${l.flag} ${l.y + 2} l9 4 l-9 4 z`" class="cloth" :class="{ late: l.job.lateDays > 0 }" />
+        </g>
+      </g>
+    </svg>
+  </div>
   <p class="key">
+    <ZoomButtons :zoom="zoom" :of="place" name="the weeks" class="in-line" />
     <span v-for="(label, part) in PARTS" :key="part"><i :style="{ background: COLOURS[part] }" /> {{ label }}</span
     ><span><i class="due" /> due day</span>
   </p>
 </template>
 
 <style scoped>
+.weeks-place {
+  overflow: auto;
+}
+
 .day {
   fill: transparent;
   stroke: var(--board-line);

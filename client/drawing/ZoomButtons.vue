@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { STEP, type Zoom } from './use-zoom.ts'
 
 /** Nearer, farther, all of it, and the whole screen for one drawing. */
-const props = defineProps<{ zoom: Zoom; of: HTMLElement | null; name: string }>()
+const props = defineProps<{ zoom: Pick<Zoom, 'factor' | 'by' | 'fit'>; of: HTMLElement | null; name: string }>()
 const { isFullscreen, isSupported, toggle } = useFullscreen(computed(() => props.of))
 const isFitted = computed(() => props.zoom.factor.value === 1)
 </script>
@@ -46,6 +46,12 @@ const isFitted = computed(() => props.zoom.factor.value === 1)
   right: 8px;
   display: flex;
   gap: 4px;
+}
+
+/* Beside words, where there is no drawing to lie over. */
+.zoom.in-line {
+  position: static;
+  display: inline-flex;
 }
 
 button {

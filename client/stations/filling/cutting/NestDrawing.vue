@@ -7,7 +7,9 @@ import { sheetSize } from '../../../../core/lists/index.ts'
 import { at, boxOf, mirrored, moved, turnedBy, type Outline } from '../../../../core/outline/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
 import { formatLengthWithUnit } from '../../../../core/units/index.ts'
+import { useEnlarged } from '../../../drawing/use-enlarged.ts'
 import { svgPath } from '../../../drawing/use-scale.ts'
+import ZoomButtons from '../../../drawing/ZoomButtons.vue'
 import { useNest } from '../../../stores/nest.ts'
 import { foamColour } from '../foam-colour.ts'
 import { useFoam } from '../use-foam.ts'
@@ -20,7 +22,9 @@ onMounted(() => (stopLooking = nest.look()))
 onBeforeUnmount(() => stopLooking())
 
 const place = ref<HTMLElement | null>(null)
-const { width } = useElementSize(place, { width: 700, height: 560 })
+const zoom = useEnlarged(place)
+const { width: placeWidth } = useElementSize(place, { width: 700, height: 560 })
+const width = computed(() => placeWidth.value * zoom.factor.value)
 const cutting = computed(() => (jobs.plan as WorkedPlan).cutting!)
 const trim = computed(() => jobs.job!.cutting.trimMm)
 
@@ -157,50 +161,66 @@ const drawn = computed(() => {
 </script>
 
 <template>
-  <div ref="place" class="nest">
-    <svg :width="width" :height="drawn.height" role="img" aria-label="Parts on sheets of foam, to scale">
-      <text x="16" y="26" class="caption">
-        {{
-          isOrdered
-            ? 'Ordered cut to size: nothing to nest'
-            : boards.length === 0
-              ? 'Nothing to cut from sheets'
-              : `Parts on their sheets${nest.running ? ', searching …' : nest.isKept ? ', kept' : ''}`
-        }}
-      </text>
-      <g v-for="(s, i) in drawn.sheets" :key="i">
-        <text :x="s.left" :y="s.top - 8">{{ s.board.title }}</text>
-        <text v-if="s.board.left" :x="s.left" :y="s.top + s.board.widthMm * s.k + 17">{{ s.board.left }}</text>
-        <rect :x="s.left" :y="s.top" :width="s.board.lengthMm * s.k" :height="s.board.widthMm * s.k" class="sheetful" />
-        <rect
-          v-if="s.board.trimMm > 0"
-          :x="s.left + s.board.trimMm * s.k"
-          :y="s.top + s.board.trimMm * s.k"
-          :width="(s.board.lengthMm - 2 * s.board.trimMm) * s.k"
-          :height="(s.board.widthMm - 2 * s.board.trimMm) * s.k"
-          class="trim"
-        />
-        <rect
-          v-for="(c, j) in s.board.cutOuts"
-          :key="`c${j}`"
-          :x="s.left + c.xMm * s.k"
-          :y="s.top + (s.board.widthMm - c.yMm - c.widthMm) * s.k"
-          :width="c.lengthMm * s.k"
-          :height="c.widthMm * s.k"
-          class="missing"
-        />
-        <g v-for="(p, j) in s.parts" :key="j">
-          <path :d="p.d" :style="{ fill: s.board.fill }" class="part" />
-          <text :x="p.x" :y="p.y + 5" text-anchor="middle" class="label">
-            {{ p.label }}{{ p.isTurnedOver ? ' over' : '' }}
-          </text>
+  <div class="nest-place">
+    <div ref="place" class="nest" tabindex="0" role="region" aria-label="Foam to be cut">
+      <svg :width="width" :height="drawn.height" role="img" aria-label="Parts on sheets of foam, to scale">
+        <text x="16" y="26" class="caption">
+          {{
+            isOrdered
+              ? 'Ordered cut to size: nothing to nest'
+              : boards.length === 0
+                ? 'Nothing to cut from sheets'
+                : `Parts on their sheets${nest.running ? ', searching …' : nest.isKept ? ', kept' : ''}`
+          }}
+        </text>
+        <g v-for="(s, i) in drawn.sheets" :key="i">
+          <text :x="s.left" :y="s.top - 8">{{ s.board.title }}</text>
+          <text v-if="s.board.left" :x="s.left" :y="s.top + s.board.widthMm * s.k + 17">{{ s.board.left }}</text>
+          <rect
+            :x="s.left"
+            :y="s.top"
+            :width="s.board.lengthMm * s.k"
+            :height="s.board.widthMm * s.k"
+            class="sheetful"
+          />
+          <rect
+            v-if="s.board.trimMm > 0"
+            :x="s.left + s.board.trimMm * s.k"
+            :y="s.top + s.board.trimMm * s.k"
+            :width="(s.board.lengthMm - 2 * s.board.trimMm) * s.k"
+            :height="(s.board.widthMm - 2 * s.board.trimMm) * s.k"
+            class="trim"
+          />
+          <rect
+            v-for="(c, j) in s.board.cutOuts"
+            :key="`c${j}`"
+            :x="s.left + c.xMm * s.k"
+            :y="s.top + (s.board.widthMm - c.yMm - c.widthMm) * s.k"
+            :width="c.lengthMm * s.k"
+            :height="c.widthMm * s.k"
+            class="missing"
+          />
+          <g v-for="(p, j) in s.parts" :key="j">
+            <path :d="p.d" :style="{ fill: s.board.fill }" class="part" />
+            <text :x="p.x" :y="p.y + 5" text-anchor="middle" class="label">
+              {{ p.label }}{{ p.isTurnedOver ? ' over' : '' }}
+            </text>
+          </g>
         </g>
-      </g>
-    </svg>
+      </svg>
+    </div>
+    <ZoomButtons v-if="boards.length > 0" :zoom="zoom" :of="place" name="the sheets" />
   </div>
 </template>
 
 <style scoped>
+.nest-place {
+  position: relative;
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+
 .nest {
   flex: 1;
   overflow: auto;
