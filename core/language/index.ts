@@ -35,6 +35,9 @@ export function shown<T>(value: T): T | string {
   if (own !== undefined) return own
   const numbered = /^(.*\p{L}) (\d+|[A-Z])$/u.exec(value)
   if (numbered) return `${shown(numbered[1])} ${numbered[2]}`
+  // Corners give their names to what is rounded there, and jobs refer to them by it.
+  const corner = /^(.*\p{L}) corner$/u.exec(value)
+  if (corner) return phrase`${corner[1]} corner`
   const within = dictionary.get(capital(value)) ?? dictionary.get(small(value))
   if (within !== undefined) return value === small(value) ? small(within) : capital(within)
   return value.includes(', ')

@@ -20,7 +20,7 @@ export function resized(
   const one = (key: keyof CushionSize): Figure =>
     figure({
       id: `${what}.${key}`,
-      label: phrase`${what[0]!.toUpperCase()}${what.slice(1)} ${key}`,
+      label: phrase`${what[0]!.toUpperCase() + what.slice(1)} ${key}`,
       quantity: 'length',
       line: what === 'block' ? 'cut' : 'net',
       sum: asExpression(sums[key]),
