@@ -13,7 +13,7 @@ export async function calendarFile(planned: readonly PlannedJob[], jobs: readonl
   const byId = new Map(jobs.map((j) => [j.id, j]))
   const name = (id: string) => {
     const job = byId.get(id)
-    return job ? phrase`${job.ticket} ${job.title}` : id
+    return job ? `${job.ticket} ${job.title}` : id
   }
   /** `to` is the last day of it. */
   const put = (id: string, summary: string, from: string, to: string, description = '') =>
@@ -38,7 +38,7 @@ export async function calendarFile(planned: readonly PlannedJob[], jobs: readonl
   }
   for (const job of jobs)
     for (const f of job.card.archivedOn === null ? job.card.followUps : [])
-      put(phrase`${job.id}-${f.kind}-${f.day}`, `${name(job.id)}: ${FOLLOW_UP_WORDS[f.kind]}`, f.day, f.day)
+      put(`${job.id}-${f.kind}-${f.day}`, phrase`${name(job.id)}: ${FOLLOW_UP_WORDS[f.kind]}`, f.day, f.day)
   // Extensions of single programs are left out: whole days need none.
   return calendar.toString().replaceAll(/^X-MICROSOFT.*\r?\n/gm, '')
 }

@@ -10,7 +10,7 @@ import { withoutHem } from './without-hem.ts'
 export const layerDrafts = (panels: readonly PanelDraft[], layers: readonly PanelLayer[]): readonly PanelDraft[] =>
   layers.flatMap((layer, n) => {
     const before = layers.slice(0, n).filter((l) => l.kind === layer.kind).length
-    const which = before === 0 ? layer.kind : phrase`${layer.kind} ${before + 1}`
+    const which = before === 0 ? layer.kind : `${layer.kind} ${before + 1}`
     return panels
       .filter((p) => isBehind(p, layer))
       .map((p): PanelDraft => ({

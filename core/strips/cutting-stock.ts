@@ -1,5 +1,3 @@
-import { phrase } from '../language/index.ts'
-
 /** Strips of one length that are wanted, mm as cut. */
 export interface WantedStrip {
   readonly id: string
@@ -101,7 +99,7 @@ export function asLp({ wanted, stock, patterns }: StripProblem): string {
   const limits = stock.flatMap((s, k) =>
     s.count === null ? [] : [` s${k}: ${terms((p) => (p.stock === k ? 1 : 0))} <= ${s.count}`],
   )
-  return phrase`Minimize\n obj: ${objective}\nSubject To\n${[...demands, ...limits].join('\n')}\nGeneral\n ${patterns.map((_, i) => `x${i}`).join('\n ')}\nEnd\n`
+  return `Minimize\n obj: ${objective}\nSubject To\n${[...demands, ...limits].join('\n')}\nGeneral\n ${patterns.map((_, i) => `x${i}`).join('\n ')}\nEnd\n`
 }
 
 const TIE_BREAK = 1e-6

@@ -16,7 +16,7 @@ const set = (says: string, change: (all: readonly ReadyEdge[]) => readonly Ready
   jobs.edit(setMakeUp(says, (m) => ({ ...m, readyEdges: [...change(m.readyEdges)] })))
 const edges = computed(() => panelEdges(design.chosen?.cover ?? null))
 const labelOf = (r: ReadyEdge) =>
-  edges.value.find((e) => e.key === phrase`${r.panel}/${r.edge}`)?.label ?? `${r.panel}, ${r.edge}`
+  edges.value.find((e) => e.key === `${r.panel}/${r.edge}`)?.label ?? phrase`${r.panel}, ${r.edge}`
 const free = computed(() =>
   edges.value.filter((e) => !ready.value.some((r) => r.panel === e.panel && r.edge === e.edge)),
 )

@@ -92,7 +92,7 @@ function stripOf(outline: Outline, axis: Axis, fromMm: number | null, toMm: numb
 const isOnePart = ({ outline, sources }: CutOff): boolean =>
   outline.length > 2 && new Set(sources).size === sources.length && isSimple(outline)
 
-const joinName = (number: number, count: number): string => (count === 2 ? 'join' : phrase`join ${number}`)
+const joinName = (number: number, count: number): string => (count === 2 ? 'join' : `join ${number}`)
 
 /** Which parts of the whole panel's edges a part of it holds. */
 export const spansOf = (panel: PanelDraft, { outline, sources }: CutOff): readonly EdgeSpan[] =>

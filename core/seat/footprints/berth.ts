@@ -1,4 +1,3 @@
-import { phrase } from '../../language/index.ts'
 import type { Footprint } from '../../../contract/index.ts'
 import { err, ok, type Result } from '../../result/index.ts'
 import { at, type Vertex } from '../../outline/index.ts'
@@ -34,7 +33,7 @@ export function berthFooting(shape: Extract<Footprint, { kind: 'berth' }>): Resu
       outline,
       [...hullEdges, 'foot', 'centre', 'head'],
       [
-        ...hull.map((_, i) => (i === 0 ? 'hull at the head' : phrase`hull ${i}/${i + 1}`)),
+        ...hull.map((_, i) => (i === 0 ? 'hull at the head' : `hull ${i}/${i + 1}`)),
         'hull at the foot',
         'centre at the foot',
         'centre at the head',

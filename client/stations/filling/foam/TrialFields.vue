@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { phrase } from '../../../../core/language/index.ts'
 import { limits, Trial, textLimits } from '../../../../contract/index.ts'
 import { useJob } from '../../../stores/job.ts'
 import AmountField from '../../../ui/AmountField.vue'
@@ -26,7 +25,7 @@ const change = (i: number, with_: Partial<Trial>) =>
   set(
     'Trial',
     trials.value.map((t, j) => (j === i ? { ...t, ...with_ } : t)),
-    phrase`trial ${i}`,
+    `trial ${i}`,
   )
 </script>
 

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { phrase } from '../../../../core/language/index.ts'
 import type { FoamPlan } from '../../../../core/filling/index.ts'
 import { edgeLength, leanOut } from '../../../../core/outline/index.ts'
 import type { Solid } from '../../../../core/seat/index.ts'
@@ -36,7 +35,7 @@ const boxes = computed(() => {
 const leaning = computed(() => {
   const of = (solid: Solid, b: { x: number; y: number; width: number; height: number }) => {
     const out = (side: 'left' | 'right') => leanOut(leanOfSide(solid, side), solid.thickness.value) * cut.value.k
-    return phrase`${b.x},${b.y + b.height} ${b.x + b.width},${b.y + b.height} ${b.x + b.width + out('right')},${b.y} ${b.x - out('left')},${b.y}`
+    return `${b.x},${b.y + b.height} ${b.x + b.width},${b.y + b.height} ${b.x + b.width + out('right')},${b.y} ${b.x - out('left')},${b.y}`
   }
   return { block: of(sizing.value.block, boxes.value.block), cover: of(sizing.value.cover, boxes.value.cover) }
 })
