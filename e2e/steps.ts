@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 
 export const station = (page: Page, name: string) =>
@@ -57,7 +58,7 @@ export const keepLay = (page: Page) =>
   }).toPass()
 
 /** What stands outside the page without a place to scroll it in, and choices whose words do not fit into them. */
-export const cutOff = (page: Page) =>
+const cutOff = (page: Page) =>
   page.evaluate(() => {
     const words = (e: Element) => `${e.tagName.toLowerCase()} ${(e.textContent ?? '').trim().slice(0, 40)}`
     const outside = [...document.querySelectorAll('body *')].flatMap((e) => {
@@ -74,7 +75,7 @@ export const cutOff = (page: Page) =>
     return [...outside, ...clipped]
   })
 
-const STATIONS = ['Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill', 'Measure']
+export const STATIONS = ['Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill', 'Measure']
 
 /** Looks at every page of every station, once it stands still: a drawing that grew for ever was found so. */
 export async function atEveryPage(page: Page, look: (where: string) => Promise<void>): Promise<void> {
@@ -90,4 +91,20 @@ export async function atEveryPage(page: Page, look: (where: string) => Promise<v
       await look(`${name}, page ${at + 1}`)
     }
   }
+}
+
+/** Nothing of a page stands outside its window, no choice is clipped. */
+export async function standsWithin(page: Page, where: string): Promise<void> {
+  const width = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(width, where).toBeLessThanOrEqual(page.viewportSize()!.width)
+  expect(await cutOff(page), where).toEqual([])
+}
+
+/** The accessibility rules find nothing. */
+export async function keepsRules(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze()
+  expect(
+    violations.map((v) => `${v.id}: ${v.nodes[0]?.target}`),
+    where,
+  ).toEqual([])
 }

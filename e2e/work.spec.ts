@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, openShop, test } from './own-shop.ts'
 import type { Page } from '@playwright/test'
-import { pick, saved, start, station, typeLine } from './steps.ts'
+import { pick, saved, start, station, typeLine, STATIONS } from './steps.ts'
 
 /** A small bench with its own ticket; its address without the station. */
 async function bench(page: Page, line = 'bench 1200 x 400 x 75 in 2'): Promise<string> {
@@ -408,7 +408,7 @@ test('a dark look where the system asks for one: words on every page can be read
       where,
     ).toEqual([])
   }
-  for (const name of ['Measure', 'Filling', 'Make-up', 'Pieces', 'Lay', 'Cut & buy', 'Make', 'Fit', 'Bill']) {
+  for (const name of STATIONS) {
     await station(page, name)
     await page.waitForTimeout(400)
     await readable(name)

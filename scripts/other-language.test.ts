@@ -66,3 +66,7 @@ it('the made-up language is another one, and English with its marks taken off', 
   expect(shown('Two plates and boxing between them.')).not.toBe('Two plates and boxing between them.')
   for (const [word, own] of Object.entries(language)) expect(unmarked(own)).toBe(word)
 })
+
+it('what the solver of strips is given is no sentence', () => {
+  expect(Object.keys(language).filter((word) => /Subject To|Minimize/.test(word))).toEqual([])
+})

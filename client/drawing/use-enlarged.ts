@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 import { ref, type Ref } from 'vue'
-import { STEP, type Zoom } from './use-zoom.ts'
+import { wheelBy, ZOOM_KEYS, type Zoom } from './use-zoom.ts'
 
 /** As far as a drawing is enlarged that scrolls. */
 const MOST = 6
@@ -19,15 +19,13 @@ export function useEnlarged(place: Ref<HTMLElement | null>): Pick<Zoom, 'factor'
     (event: WheelEvent) => {
       if (!event.ctrlKey) return
       event.preventDefault()
-      by(Math.exp(-event.deltaY * 0.002))
+      by(wheelBy(event))
     },
     { passive: false },
   )
   useEventListener(place, 'keydown', (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || (event.target as HTMLElement).closest('input, select, textarea')) return
-    const change = { '+': STEP, '=': STEP, '-': 1 / STEP }[event.key]
-    if (change) by(change)
-    else if (event.key === '0') fit()
+    ZOOM_KEYS[event.key]?.({ by, fit })
   })
   return { factor, by, fit }
 }

@@ -74,7 +74,7 @@ export function useZoom(
       // Within a page that scrolls the wheel does that, and enlarges with Control, as a pinch on a pad comes.
       if (wheel === 'with-control' && !event.ctrlKey) return
       event.preventDefault()
-      about(...inPlace(event.clientX, event.clientY), Math.exp(-event.deltaY * WHEEL))
+      about(...inPlace(event.clientX, event.clientY), wheelBy(event))
     },
     { passive: false },
   )
@@ -109,21 +109,25 @@ export function useZoom(
   return { scale, factor, by, fit, bring }
 }
 
-const WHEEL = 0.0015
+/** How much nearer a turn of the wheel brings, for each of its pixels. */
+export const wheelBy = (event: WheelEvent): number => Math.exp(-event.deltaY * 0.0015)
 const PAN_PX = 60
 const NEAR_EDGE_PX = 40
-const KEYS: Readonly<
-  Record<string, (on: { by: (f: number) => void; pan: (x: number, y: number) => void; fit: () => void }) => void>
-> = {
+/** Keys by which any drawing is enlarged. */
+export const ZOOM_KEYS: Readonly<Record<string, (on: Pick<Zoom, 'by' | 'fit'>) => void>> = {
   '+': ({ by }) => by(STEP),
   '=': ({ by }) => by(STEP),
   '-': ({ by }) => by(1 / STEP),
   '0': ({ fit }) => fit(),
-  ArrowLeft: ({ pan }) => pan(PAN_PX, 0),
-  ArrowRight: ({ pan }) => pan(-PAN_PX, 0),
-  ArrowUp: ({ pan }) => pan(0, PAN_PX),
-  ArrowDown: ({ pan }) => pan(0, -PAN_PX),
 }
+const KEYS: Readonly<Record<string, (on: Pick<Zoom, 'by' | 'fit'> & { pan: (x: number, y: number) => void }) => void>> =
+  {
+    ...ZOOM_KEYS,
+    ArrowLeft: ({ pan }) => pan(PAN_PX, 0),
+    ArrowRight: ({ pan }) => pan(-PAN_PX, 0),
+    ArrowUp: ({ pan }) => pan(0, PAN_PX),
+    ArrowDown: ({ pan }) => pan(0, -PAN_PX),
+  }
 const apart = (a: PointerEvent, b: PointerEvent): number => Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY)
 /** What can be dragged or pressed by itself is no ground. */
 const isGround = (event: PointerEvent): boolean => !(event.target as Element).closest('[role=button], button, a, input')

@@ -1,4 +1,5 @@
 import type { App } from 'vue'
+import { z } from 'zod'
 import { phrase, sentence, shown, speak, type Dictionary } from '../../core/language/index.ts'
 import { keepText, keptText } from '../storage/browser-store.ts'
 
@@ -26,11 +27,14 @@ export function languageOf(locale: string): string | null {
   return locale === 'en-XA' ? 'pseudo' : !language || language === 'en' ? null : language
 }
 
+const Words = z.record(z.string(), z.string())
+
 async function wordsOf(language: string): Promise<Dictionary | null> {
   try {
     const answer = await fetch(`/words/${language}.json`)
     const isWords = answer.ok && answer.headers.get('content-type')?.includes('json')
-    return isWords ? ((await answer.json()) as Dictionary) : null
+    const words = Words.safeParse(isWords ? await answer.json() : null)
+    return words.success ? words.data : null
   } catch {
     return null
   }

@@ -136,7 +136,7 @@ function openNew(): void {
 const copy = ({ id, ticket }: JobSummary) =>
   attempt(async () => {
     const { job } = await openJob(id)
-    const { copyOf } = await beginning()
+    const { copyOf } = await import('../../core/job/index.ts')
     const copied = await beginTicket(copyOf(job, nextTicket(jobs.value)), phrase`copied from ${ticket}`)
     await router.push(`/jobs/${copied}/measure`)
   })

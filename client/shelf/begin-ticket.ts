@@ -1,25 +1,24 @@
 import type { Cloth, Grade, Job, Load, Seat, ShopSettings } from '../../contract/index.ts'
 import { startGrade } from '../../core/filling/index.ts'
-import { applyEdit, copyOf, newJob, setCloth, setFilling } from '../../core/job/index.ts'
+import { applyEdit, newJob, setCloth, setFilling } from '../../core/job/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { startTitle } from './start-title.ts'
 
-/** What a ticket is begun with: the shop's usual choices. */
+/** What a ticket is begun with: the shop's usual choices, at least one grade and one cloth. */
 export interface ShopsChoices {
   readonly settings: ShopSettings
   readonly grades: readonly Grade[]
   readonly cloths: readonly Cloth[]
 }
 
-/** A new ticket for a seat, with a start grade and the first cloth. @throws RangeError in a shop without either. */
+/** A new ticket for a seat, with a start grade and the first cloth. */
 export function ticketFor(
   seat: Seat,
   units: LengthUnit,
   ticket: string,
   { settings, grades, cloths }: ShopsChoices,
 ): Job {
-  if (grades.length === 0 || cloths.length === 0) throw new RangeError('ticketFor: a foam and a cloth are wanted')
   return newJob({
     ticket,
     title: startTitle(seat),
@@ -41,5 +40,3 @@ export function asAsked(
   const used = applyEdit(job, 'A', setFilling('', { load: { ...load, use: asked.use } }))
   return { ...applyEdit(used, 'A', setCloth(asked.cloth)), customer: asked.customer }
 }
-
-export { copyOf }

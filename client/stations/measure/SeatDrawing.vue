@@ -7,6 +7,7 @@ import { edgePath, svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useJob } from '../../stores/job.ts'
 import DimensionEditor from './DimensionEditor.vue'
 import { placeMarks } from './place-marks.ts'
+import SeatHandle from './SeatHandle.vue'
 import type { Picked } from './picked.ts'
 import { pixelOf, sketchCushions, sketchCushionWidth, sketchEdges, sketchLetters } from './seat-sketch.ts'
 import { useDrag } from './use-drag.ts'
@@ -125,12 +126,6 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
       aria-label="The seat from above, to scale"
       @click.self="emit('pick', null)"
     >
-      <defs>
-        <radialGradient id="tack" cx="38%" cy="32%" r="75%">
-          <stop offset="0" class="tack-top" />
-          <stop offset="1" class="tack-rim" />
-        </radialGradient>
-      </defs>
       <text x="16" y="28" class="caption">
         The seat from above, front at the foot. Click an edge, corner or dimension; drag corners and bows.
       </text>
@@ -189,23 +184,15 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
       >
         <title>Corner {{ c.name }}</title>
       </circle>
-      <g
+      <SeatHandle
         v-for="h in handles"
         :key="h.id"
-        class="handle"
-        :class="[h.kind, { dragged: dragged === h.id }]"
-        :data-handle="h.id"
+        :handle="h"
+        v-bind="pixel(h.at)"
+        :slant-deg="slantOf(h)"
+        :dragged="dragged === h.id"
         @pointerdown.prevent="grab($event, h)"
-      >
-        <circle v-if="h.kind === 'corner'" :cx="pixel(h.at).x" :cy="pixel(h.at).y" r="8" />
-        <!-- A bow is pulled by a lens: it swells as the edge will. -->
-        <path
-          v-else
-          d="M -11 0 q 11 -11 22 0 q -11 11 -22 0 z"
-          :transform="`translate(${pixel(h.at).x} ${pixel(h.at).y}) rotate(${slantOf(h)})`"
-        />
-        <title>{{ h.label }}: drag; click for more</title>
-      </g>
+      />
       <text v-for="l in letters" :key="l.name" :x="l.x" :y="l.y" text-anchor="middle" class="letter">{{ l.name }}</text>
       <line
         v-for="(g, i) in guides"
@@ -327,42 +314,6 @@ function edit(slot: string, line: readonly { x: number; y: number }[]): void {
   font-weight: 600;
   font-size: 17px;
   fill: var(--rust);
-}
-
-.handle {
-  cursor: move;
-  touch-action: none;
-}
-
-/* Corners are brass tacks, pulled where they should be. */
-.tack-top {
-  stop-color: #e6c878;
-}
-
-.tack-rim {
-  stop-color: var(--brass);
-}
-
-.handle circle {
-  fill: url('#tack');
-  stroke: #5d4613;
-  stroke-width: 1;
-}
-
-.handle path {
-  fill: var(--chalk-wash);
-  stroke: var(--chalk);
-  stroke-width: 1.6;
-}
-
-.handle.dragged circle,
-.handle:hover circle {
-  fill: var(--brass);
-}
-
-.handle.dragged path,
-.handle:hover path {
-  fill: var(--chalk);
 }
 
 .guide {

@@ -47,7 +47,6 @@ function floorPicture(all: Group, middle: Vector3, halfMm: number, floorMm: numb
   pen.fillRect(0, 0, PICTURE, PICTURE)
   pen.filter = `blur(${Math.max(2, FLOOR.softMm * k)}px)`
   pen.fillStyle = FLOOR.shade
-  pen.strokeStyle = FLOOR.shade
   pen.beginPath()
   for (const outline of shadowsOn(all, floorMm)) {
     outline.forEach(({ x, z }, i) => {

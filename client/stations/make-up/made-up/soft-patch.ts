@@ -20,10 +20,10 @@ const SIDE_MM = 200
 
 /** The patch standing out by its crown. What is filled out already stays as it is; edges stay where the seams are. */
 export function softPatch(patch: Patch, { faceMm, sideMm }: Crown): SoftPatch {
-  const box = boxOf(flatten(patch.outline, FINE_MM))
+  const edge = flatten(patch.outline, FINE_MM)
+  const box = boxOf(edge)
   const narrowMm = Math.min(box.maxX - box.minX, box.maxY - box.minY)
   const crownMm = patch.bend === 'full' ? 0 : narrowMm < SIDE_MM ? sideMm : faceMm
-  const edge = flatten(patch.outline, FINE_MM)
   const reachMm = Math.min(REACH_MM, narrowMm / 2)
   const raised = (p: Point): Space => {
     // A hair beyond the edge it goes on falling, so that it is rounded right up to its seam.
