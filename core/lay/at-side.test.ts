@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LayProblem, type Lay } from '../../contract/index.ts'
+import { lowerBound } from './bounds/index.ts'
 import { acceptLay } from './check/index.ts'
+import { instanceOf } from './instance.ts'
 import { problemFaults } from './problem-faults.ts'
 import { snapped } from './snap.ts'
 import { MOST_LAID, solveLay } from './solve.ts'
@@ -105,6 +107,17 @@ describe('an edge on a side of the cloth', () => {
     expect(laid(striped(300)).length).toBe(200)
     const off = solve(striped(350))
     expect(off.ok).toBe(false)
+  })
+
+  it('a piece that comes to no side proves nothing of the others: the bound is the tallest of them', () => {
+    const match = { group: 'run', anchor: [0, 0], across: null, along: 0 }
+    const problem = problemOf(
+      [box('flap', 300, 120, { turns: [0], match, sides: [{ edge: 0, of: 'left' }] }), box('top', 300, 400, { match })],
+      { repeat: { across: null, along: 100 } },
+    )
+    const { length } = lowerBound(instanceOf(problem))
+    expect(length).toBeGreaterThan(399)
+    expect(length).toBeLessThanOrEqual(400)
   })
 
   it('is snapped to the side by hand, and told where it is not', () => {

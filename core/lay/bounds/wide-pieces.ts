@@ -18,8 +18,11 @@ export function linesTaken(pieces: readonly WidePieces[], room: number): number 
   const thresholds = new Set([room / 2, ...narrow.filter((w) => w > 0 && w < room / 2)])
   const taken = [...thresholds].map((t) => {
     const counted = (w: number) => (w > room - t + ROUNDING_MM ? 1 : w < t - ROUNDING_MM ? 0 : w / room)
+    // A piece that may lie in no way has no lay at all, which is told elsewhere: it proves nothing of the others.
     const least = ({ ways }: WidePieces) =>
-      Math.min(...ways.map((way) => way.reduce((sum, { width, on }) => sum + on * counted(width), 0)))
+      ways.length === 0
+        ? 0
+        : Math.min(...ways.map((way) => way.reduce((sum, { width, on }) => sum + on * counted(width), 0)))
     return pieces.reduce((sum, p) => sum + p.count * least(p), 0)
   })
   return Math.max(0, ...taken)
