@@ -445,7 +445,7 @@ test('a line that may be a slip of unit is asked about, and the reading that is 
     'Bench 72 mm x 18 mm x 3 mm net, in 2',
     'Bench 72 cm x 18 cm x 3 cm net, in 2',
     'Bench 72 in x 18 in x 3 in net, in 2',
-    'Neither',
+    'None of these',
   ])
   await question.getByRole('button', { name: 'Bench 72 in x 18 in x 3 in net, in 2' }).click()
   await expect(page).toHaveURL(/\/jobs\/.+\/measure/)

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Seat } from '../../contract/index.ts'
-import type { LengthUnit } from '../../core/units/index.ts'
+import { withTypedSeat, type TypedSeat } from '../../core/typing/index.ts'
 import { useJob } from '../stores/job.ts'
 import { useShop } from '../stores/shop.ts'
 import { fetchStations, STATION_PAGES } from '../stations/index.ts'
@@ -46,8 +45,8 @@ watch(
   { immediate: true },
 )
 
-function newSeat(seat: Seat, says: string, units: LengthUnit): void {
-  jobs.edit({ says, apply: (job) => ({ ...job, units, seat }) })
+function newSeat(typed: TypedSeat): void {
+  jobs.edit({ says: typed.says, apply: (job) => withTypedSeat(job, typed) })
 }
 
 function command(what: Exclude<Command, 'help'>): void {

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } fro
 import { useRouter } from 'vue-router'
 import { phrase } from '../../core/language/index.ts'
 import type { Job, JobSummary, Seat } from '../../contract/index.ts'
+import type { TypedSeat } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { amendJob, createJob, listShelf, openJob } from '../api/jobs.ts'
 import { beginTicket, begunTickets } from '../session/begun.ts'
@@ -110,8 +111,8 @@ const EXAMPLES = [
 ] as const
 
 const isBeginning = ref(false)
-const start = (seat: Seat, says: string, units: LengthUnit) =>
-  attempt(() => begun(seat, says, units, (job) => Promise.resolve(job)))
+const start = (typed: TypedSeat) =>
+  attempt(() => begun(typed.seat, typed.says, typed.units, async (job) => (await beginning()).asTyped(job, typed)))
 const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
   begun(seat, 'begun field by field', units, async (job) => {
     const cloth = shop.lists!.cloths.find((c) => c.id === clothId)!

@@ -1,7 +1,8 @@
 import type { Cloth, Grade, Job, Load, Seat, ShopSettings } from '../../contract/index.ts'
 import { startGrade } from '../../core/filling/index.ts'
-import { applyEdit, newJob, setCloth, setFilling } from '../../core/job/index.ts'
+import { applyEdit, newJob, partJob, setCloth, setFilling, withPart } from '../../core/job/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
+import { withTypedSeat, type TypedSeat } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { startTitle } from './start-title.ts'
 
@@ -30,6 +31,9 @@ export function ticketFor(
     seat,
   })
 }
+
+/** The same with what was typed beside its sizes. */
+export const asTyped = (job: Job, typed: TypedSeat): Job => withPart(job, 'A', withTypedSeat(partJob(job, 'A'), typed))
 
 /** The same with what was asked for in place of the usual. */
 export function asAsked(

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { phrase } from '../../core/language/index.ts'
-import { JOB_LIMITS, type Job, type PartJob, type Seat } from '../../contract/index.ts'
+import { JOB_LIMITS, type Job, type PartJob } from '../../contract/index.ts'
 import type { Edit, JobEdit } from '../../core/job/index.ts'
 import { boxOf } from '../../core/outline/index.ts'
 import { cushionsOf } from '../../core/seat/index.ts'
-import { completionsOf, type Asked, type Typed, type TypingContext } from '../../core/typing/index.ts'
+import { completionsOf, type Asked, type Typed, type TypedSeat, type TypingContext } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import { scaleWithin, svgPath } from '../drawing/use-scale.ts'
@@ -15,7 +15,7 @@ import { commandIn, type Command } from './typed-command.ts'
 
 const props = defineProps<{ job: PartJob | null; whole?: Job | null; units: LengthUnit; placeholder: string }>()
 const emit = defineEmits<{
-  seat: [seat: Seat, says: string, units: LengthUnit]
+  seat: [typed: TypedSeat]
   edit: [edit: Edit]
   parts: [edit: JobEdit, look: string]
   command: [command: Exclude<Command, 'help'>]
@@ -69,7 +69,7 @@ function take(value: Typed): void {
   question.value = null
   said.value = phrase`Understood: ${value.kind === 'seat' ? value.says : value.edit.says}`
   text.value = ''
-  if (value.kind === 'seat') emit('seat', value.seat, value.says, value.units)
+  if (value.kind === 'seat') emit('seat', value)
   else if (value.kind === 'parts') emit('parts', value.edit, value.look)
   else emit('edit', value.edit)
 }
@@ -139,7 +139,9 @@ defineExpose({ focus: () => field.value?.focus(), put })
       <button v-for="r in question.readings" :key="r.says" type="button" class="plain-button" @click="take(r.typed)">
         {{ r.says }}
       </button>
-      <button type="button" class="plain-button" @click="((question = null), field?.focus())">Neither</button>
+      <button type="button" class="plain-button" @click="((question = null), field?.focus())">
+        {{ question.readings.length > 2 ? 'None of these' : 'Neither' }}
+      </button>
     </div>
   </form>
 </template>

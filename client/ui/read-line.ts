@@ -1,7 +1,14 @@
 import { phrase } from '../../core/language/index.ts'
-import { placeOf, readJob, readWith, Seat, type Fault } from '../../contract/index.ts'
-import { applyEdit, jobOf } from '../../core/job/index.ts'
-import { readTyped, typingWords, type Asked, type Typed, type TypingContext } from '../../core/typing/index.ts'
+import { placeOf, readJob, readWith, Seat, type Fault, type Job } from '../../contract/index.ts'
+import { applyEdit, jobOf, partJob, withPart } from '../../core/job/index.ts'
+import {
+  readTyped,
+  typingWords,
+  withTypedSeat,
+  type Asked,
+  type Typed,
+  type TypingContext,
+} from '../../core/typing/index.ts'
 
 export type ReadLine =
   { readonly ok: true; readonly value: Typed | Asked } | { readonly ok: false; readonly says: string }
@@ -25,14 +32,24 @@ function heldAgainst(typed: Typed, context: TypingContext): ReadLine {
 }
 
 function faultOf(typed: Typed, { job, whole }: TypingContext): Fault | null {
-  if (typed.kind === 'seat') {
+  if (typed.kind === 'seat' && !job) {
     const read = readWith(Seat, typed.seat)
     return read.ok ? null : read.faults[0]!
   }
   if (!job) return null
-  const ticket = whole ?? jobOf(job)
-  const read = readJob(
-    typed.kind === 'parts' ? typed.edit.applyToJob(ticket) : applyEdit(ticket, job.letter, typed.edit),
-  )
+  const read = readJob(after(typed, whole ?? jobOf(job), job.letter))
   return read.ok ? null : read.faults[0]!
+}
+
+function after(typed: Typed, ticket: Job, letter: string): Job {
+  switch (typed.kind) {
+    case 'seat':
+      return withPart(ticket, letter, withTypedSeat(partJob(ticket, letter), typed))
+    case 'edit':
+      return applyEdit(ticket, letter, typed.edit)
+    case 'parts':
+      return typed.edit.applyToJob(ticket)
+    default:
+      return typed satisfies never
+  }
 }

@@ -4,6 +4,7 @@ import { ok, type Result } from '../result/index.ts'
 import { slotsOf, valueOf } from '../seat/index.ts'
 import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit } from '../units/index.ts'
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
+import { begunWith } from './typed-seat.ts'
 import { readLine } from './typing.ts'
 
 /**
@@ -14,6 +15,10 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
   const text = plainText(line).trim()
   const literal = readLine(text, context)
   if (COMMA.test(text)) return commaRead(text, literal, context)
+  if (!literal.ok && literal.error.code === 'which' && literal.error.lines?.length) {
+    const each = literal.error.lines.map((one) => ({ answer: readLine(one, context) }))
+    return each.some(({ answer }) => answer.ok) ? ok(asked(`There are several`, each)) : literal
+  }
   const doubt = literal.ok
     ? doubtOf(text, literal.value, context)
     : literal.error.code === 'length' && literal.error.why === 'too-long'
@@ -90,18 +95,22 @@ const WIDEST_ALLOWANCE_MM = 40
 /** Why a line may be a slip, in words; null where it is not. */
 function doubtOf(text: string, typed: Typed, context: TypingContext): string | null {
   const units = context.job?.units ?? context.units
-  if (typed.kind === 'seat') return sizeDoubt(null, typed.seat, typed.units)
+  if (typed.kind === 'seat') return sizeDoubt(null, typed.seat, typed.units, isTall(begunWith(typed, context)))
   if (!context.job || typed.kind === 'parts') return null
   if (!isInch(units) && hasBareFraction(text)) return 'Nobody says fractions of a millimetre'
   const after = typed.edit.apply(context.job)
   return sizeDoubt(context.job.seat, after.seat, units) ?? allowanceDoubt(context.job, after)
 }
 
+/** What stands on the floor by itself may be as high as a seat. */
+const isTall = (job: PartJob | null): boolean =>
+  job !== null && ['cube', 'bolster'].includes(job.makeUp.construction.kind)
+
 const hasBareFraction = (text: string): boolean => /\d\/\d/.test(text) && !SAID_UNIT.test(text)
 
 const SAID_UNIT = new RegExp(String.raw`\d\s*(?:${LENGTH_UNITS})(?![a-z])`, 'i')
 
-function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit): string | null {
+function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit, maybeTall = false): string | null {
   const was = new Map(before ? slotsOf(before).map((s) => [s.slot, valueOf(s.dimension)]) : [])
   for (const { slot, label, dimension } of slotsOf(after)) {
     const mm = valueOf(dimension)
@@ -109,7 +118,7 @@ function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit): string 
     const said = formatLengthWithUnit(mm, units)
     if (slot === 'thickness') {
       if (mm < THINNEST_MM) return phrase`No cushion is only ${said} thick`
-      if (mm > THICKEST_MM) return phrase`Few cushions are ${said} thick`
+      if (mm > THICKEST_MM && !maybeTall) return phrase`Few cushions are ${said} thick`
     } else if (WIDTHS.has(slot) && mm < NARROWEST_MM)
       return phrase`No cushion is only ${said} wide (${label.toLowerCase()})`
   }

@@ -32,9 +32,17 @@ export interface TypingLimits {
   readonly mostHandles: number
 }
 
+/** A seat; `units`: how its sizes were said, which a new job goes on with; `also`: what was said of it in the same line. */
+export interface TypedSeat {
+  readonly kind: 'seat'
+  readonly seat: Seat
+  readonly units: LengthUnit
+  readonly also: readonly Edit[]
+  readonly says: string
+}
+
 export type Typed =
-  /** `units`: how the sizes were said, which a new job goes on with. */
-  | { readonly kind: 'seat'; readonly seat: Seat; readonly units: LengthUnit; readonly says: string }
+  | TypedSeat
   | { readonly kind: 'edit'; readonly edit: Edit }
   /** A change of the parts of a ticket, and the part to look at then. */
   | { readonly kind: 'parts'; readonly edit: JobEdit; readonly look: string }
@@ -74,6 +82,8 @@ export type TypingFailure =
       readonly what: 'grade' | 'cloth' | 'edge' | 'corner' | 'dimension' | 'part'
       readonly text: string
       readonly found: readonly string[]
+      /** Lines that name one each, to be asked which. */
+      readonly lines?: readonly string[]
     }
   | { readonly code: 'full'; readonly most: number }
   | { readonly code: 'pattern'; readonly word: string; readonly example: string }

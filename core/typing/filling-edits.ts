@@ -106,14 +106,16 @@ function topLayer(rest: string, { job, grades, limits }: OpenJob): Answer {
       word: 'top',
       example: 'foam gannet 36 (the block has three layers already: begin anew)',
     })
-  return chain(findNamed('grade', name, grades), (grade) =>
-    chain(readPositive(size, 'layer', job.units, { ...limits, longestMm: 1000 }), (thicknessMm) =>
-      edit(
-        setFoam(phrase`${grade.name} ${formatLengthWithUnit(thicknessMm, job.units)} on top`, (foam) => ({
-          ...foam,
-          layers: [...foam.layers, newLayer(grade, thicknessMm)],
-        })),
+  return chain(
+    findNamed('grade', name, grades, (grade) => `top ${grade} ${size}`),
+    (grade) =>
+      chain(readPositive(size, 'layer', job.units, { ...limits, longestMm: 1000 }), (thicknessMm) =>
+        edit(
+          setFoam(phrase`${grade.name} ${formatLengthWithUnit(thicknessMm, job.units)} on top`, (foam) => ({
+            ...foam,
+            layers: [...foam.layers, newLayer(grade, thicknessMm)],
+          })),
+        ),
       ),
-    ),
   )
 }

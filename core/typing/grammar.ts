@@ -46,6 +46,11 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
     example: 'disc 350 x 70 times 2',
   },
   {
+    form: 'bolster LENGTH x ACROSS times N  ·  cube SIDE times N',
+    does: 'rolls; cubes, by one side or W x D x H',
+    example: 'bolster 900 x 180 times 2',
+  },
+  {
     form: 'taped AB 1860, BC 640, … thick T',
     does: 'corners from tapes between them; A-BC to the middle of a side; hollow C for an inward corner',
     example: 'taped AB 900, BC 600, CD 900, DA 600, AC 1082 thick 80',
@@ -132,6 +137,16 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   },
   { form: 'fibre', does: 'loose fibre in a liner instead of foam', example: 'fibre' },
   { form: 'cloth NAME', does: 'a cloth of the shop', example: 'cloth storm canvas' },
+  {
+    form: 'cloth NAME for PLACE',
+    does: 'piping, boxing, bottom, base or lining of another cloth',
+    example: 'cloth storm canvas for piping',
+  },
+  {
+    form: 'several of these, with commas',
+    does: 'each after the other; a new ticket takes them too',
+    example: 'seat 600 x 500 x 80 times 2, firm foam, pipe both',
+  },
   {
     form: 'railroad  ·  up  ·  match',
     does: 'which way the cloth runs; its pattern goes on over the seams (match none: it need not)',

@@ -1,5 +1,6 @@
 export { readTyped } from './asking.ts'
-export type { Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
+export { withTypedSeat } from './typed-seat.ts'
+export type { Asked, Typed, TypedSeat, TypingContext, TypingFailure } from './failure.ts'
 export { completionsOf, type Completion } from './complete.ts'
 export { GRAMMAR } from './grammar.ts'
 export { withCorner, withEdge } from './shape-edits.ts'

@@ -11,6 +11,7 @@ export function namesIn(text: string, { grades, cloths }: TypingContext): readon
     .replace(/ (?:cushions?|cover|style|foam|cloth)$/, '')
     .replaceAll('-', ' ')
   const words = bare.split(/\s+/)
+  if (words.some((w) => /^[a-z]{1,2}$/.test(w))) return []
   const has = (name: string) =>
     words.every((w) =>
       name
@@ -19,9 +20,11 @@ export function namesIn(text: string, { grades, cloths }: TypingContext): readon
         .split(' ')
         .some((n) => n === w || n.startsWith(w)),
     )
+  // What a make-up shares with others, as `corner` or `back`, does not name it.
+  const begins = (name: string) => has(name) && name.toLowerCase().startsWith(words[0]!)
   return [
     ...Object.entries(MAKE_UPS).flatMap(([kind, { label }]) =>
-      has(label) || has(kind.replaceAll('-', ' ')) ? [`makeup ${label}`] : [],
+      begins(label) || begins(kind.replaceAll('-', ' ')) ? [`makeup ${label}`] : [],
     ),
     ...cloths.flatMap((c) => (has(c.name) ? [`cloth ${c.name}`] : [])),
     ...grades.flatMap((g) => (has(g.name) ? [`foam ${g.name}`] : [])),

@@ -17,6 +17,7 @@ import {
 import { seatOfRows, slotOf } from '../seat/index.ts'
 import { ok } from '../result/index.ts'
 import { readCount, readSizes } from './amounts.ts'
+import { withTypedSeat } from './typed-seat.ts'
 import { chain, edit, fail, listed, type Answer, type OpenJob, type Typed, type TypingContext } from './failure.ts'
 
 /** A line that speaks of the parts of a ticket; null for any other. */
@@ -77,7 +78,7 @@ const EXAMPLE = 'part backs: seat 560 x 480 x 140 times 3'
 
 const changed = (job: Job, letter: string, typed: Exclude<Typed, { kind: 'parts' }>): Job =>
   typed.kind === 'seat'
-    ? withPart(job, letter, { ...partJob(job, letter), seat: typed.seat })
+    ? withPart(job, letter, { ...withTypedSeat(partJob(job, letter), typed), units: job.units })
     : applyEdit(job, letter, typed.edit)
 
 const capital = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1).slice(0, 59)

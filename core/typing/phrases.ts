@@ -2,16 +2,18 @@ import { parseLength } from '../units/index.ts'
 import { slotOf, valueOf } from '../seat/index.ts'
 import type { TypingContext } from './failure.ts'
 import { foamOf, foamOfFamily } from './names-alone.ts'
+import { PLACE } from './cloth-edits.ts'
 import { spokenSlot } from './shape-edits.ts'
 
 const SIDE = '(front|back|left|right)'
 const ANGLE = String.raw`(\d[\d.]*)(?: ?(?:degrees?|deg|°))?`
-type Says = string | ((found: RegExpExecArray, context: TypingContext) => string | readonly string[])
+type Says =
+  string | readonly string[] | ((found: RegExpExecArray, context: TypingContext) => string | readonly string[])
 
 /** Whole phrases, and the lines of the grammar they stand for. */
 export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   [
-    new RegExp(`^(?:put )?zip(?:per)? (?:at|in|on|along)? ?${SIDE}(?: edge| side)?$`),
+    new RegExp(`^(?:put )?zip(?:per)? (?:at|in|on|along|to)? ?${SIDE}(?: edge| side)?$`),
     (m) => [`close zip gusset ${m[1]}`, `close zip in the seam ${m[1]}`, `close zip in seam ${m[1]}`],
   ],
   [/^zip(?:per)? (?:in|at|on|along) (?:bottom|base|underneath|underside)$/, 'close zip in the base'],
@@ -21,6 +23,7 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   ],
   [/^(?:closes?|closed|shuts?|fastens?|fastened) (?:by |using )?([a-z -]+)$/, (m) => `close ${m[1]}`],
   [/^(?:envelope|slit)(?: back| closing| opening)?$/, 'close lapped slit'],
+  [/^zip(?:per)?$/, ['close zip gusset', 'close zip seam']],
   [/^zip(?:per)? (?:in|along) ?(?:back )?seam$/, 'close zip seam'],
   [/^(?:zip(?:per)? in )?gusset(?: zip)?$/, 'close zip gusset'],
   [
@@ -62,9 +65,12 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   ],
   [new RegExp(`^round(?:ed)? ${SIDE} corners?(?: (?:by|to))?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
   [new RegExp(`^round(?:ed)? corners? (?:at )?${SIDE}(?: by)?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
+  [/^cut(?: off)? corners?[: ]+(\d.*)$/, (m) => `cut ${m[1]}`],
+  [new RegExp(`^${SIDE}(?: edge| side)? (?:bowed|curved)(?: by| out)* (\\d.*)$`), (m) => `bow ${m[2]} ${m[1]}`],
+  [new RegExp(`^(?:bowed|curved) ${SIDE}(?: edge| side)?(?: by)? (\\d.*)$`), (m) => `bow ${m[2]} ${m[1]}`],
   [/^square corners?$|^no round(?:ed)? corners?$/, 'square'],
   [
-    /^(\d+) (?:them|cushions?|pieces|off|seats?|chairs?|pads?)$|^x ?(\d+)$|^(?:how many|count|number)[: ]+(\d+)$/,
+    /^(\d+) (?:them|cushions?|pieces|off|seats?|chairs?|pads?)$|^x ?(\d+)$|^(?:how many|count|number|quantity|qty)[: ]+(\d+)$/,
     (m, c) => (c.job?.seat.division.kind === 'run' ? `in ${m[1] ?? m[2] ?? m[3]}` : `times ${m[1] ?? m[2] ?? m[3]}`),
   ],
   [
@@ -84,7 +90,7 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   [/^match(?:ed)?(?: (?:stripes?|pattern|checks?))?$|^(?:stripes?|pattern) match(?:ed|ing)?$/, 'match'],
   [/^(?:no match(?:ing)?|(?:do not|don't) match|unmatched)(?: (?:stripes?|pattern))?$/, 'match none'],
   [
-    /^(?:(soft|medium|firm|extra firm|hard) foam|foam[: ]+(soft|medium|firm|extra firm|hard)|(softer|firmer))$/,
+    /^(?:(soft|medium|firm|extra firm|hard) foam|foam[: ]+(soft|medium|firm|extra firm|hard)|(softer|firmer)(?: foam)?)$/,
     (m, c) => foamOf(m[1] ?? m[2] ?? m[3] ?? '', c),
   ],
   [
@@ -107,19 +113,21 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     (m) => `${m[1] === 'tie' ? 'ties' : 'handles'} 1 ${m[2] ?? ''}`,
   ],
   [/^(?:no|without) (ties|handles)$/, (m) => `${m[1]} none`],
-  [/^(?:tuft(?:ed|s)?|buttons?)[: ]+(\d+) ?x ?(\d+)$/, (m) => `buttons ${m[1]} x ${m[2]}`],
+  [/^(?:tuft(?:ed|s|ing)?|buttons?)[: ]+(\d+) ?x ?(\d+)$/, (m) => `buttons ${m[1]} x ${m[2]}`],
   [
     /^(?:for |used for |use )?(dining|lounge|sleeping|back|bench|cockpit|kneeler|hassock)(?: use)?$|^for (?:a )?(sofa|bed|boat)$/,
     (m) => `use ${{ sofa: 'lounge', bed: 'sleeping', boat: 'cockpit' }[m[2] ?? ''] ?? m[1]}`,
   ],
-  [/^(?:outdoors?|outside|garden)$/, 'lives wet'],
-  [/^(?:indoors?|inside)$/, 'lives indoors'],
+  [/^(?:for )?(?:outdoors?|outside|garden|wet)(?: use)?$/, 'lives wet'],
+  [/^(?:for )?(?:indoors?|inside)(?: use)?$/, 'lives indoors'],
+  [/^damp(?: place)?$/, 'lives damp'],
+  [/^due (?:date|on|by) (.+)$|^(?:(?:ready|wanted|needed)(?: by| on)?|by) (.+)$/, (m) => `due ${m[1] ?? m[2]}`],
   [/^(?:in sun|sunny)$/, 'lives sun'],
   [/^(?:gap|space)(?: between)?(?: them)?[: ]+(\d.*)$/, (m) => `gap ${m[1]}`],
   [/^(?:touching|no gap)$/, 'gap 0'],
   [/^(?:squeeze|squeezed)(?: together)?(?: by)?[: ]+(\d.*)$/, (m) => `squeeze ${m[1]}`],
   [/^(?:clearance|free|leave)[: ]+(\d.*?)(?: free| clearance)?$/, (m) => `clearance ${m[1]}`],
-  [new RegExp(`^(?:lean|slope|rake)s? ${SIDE}(?: by)? ${ANGLE}$`), (m) => `lean ${m[2]} ${m[1]}`],
+  [new RegExp(`^(?:lean|slope|rake)s? ${SIDE}(?: edge| side)?(?: by)? ${ANGLE}$`), (m) => `lean ${m[2]} ${m[1]}`],
   [
     new RegExp(`^${SIDE}(?: edge| side)? (?:leans|slopes|rakes)(?: (?:back|out|by))* ${ANGLE}$`),
     (m) => `lean ${m[2]} ${m[1]}`,
@@ -139,6 +147,12 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     /^(?:work )?in (inches|in|mm|cm|millimetres|centimetres)$|^(?:use )?(inches|metric|imperial|mm|cm|in)$/,
     (m) => `units ${{ inches: 'in', imperial: 'in', metric: 'mm' }[m[1] ?? m[2] ?? ''] ?? m[1] ?? m[2]}`,
   ],
+  [
+    new RegExp(`^(?:contrast(?:ing)?|other cloth for|own cloth for) (${PLACE})(?:(?: in| of|:)? (.+))?$`),
+    (m) => `cloth ${m[2] ?? ''} for ${m[1]}`,
+  ],
+  [new RegExp(`^(${PLACE}) (?:(?:in|of|from) )?([a-z].*)$`), (m) => `cloth ${m[2]} for ${m[1]}`],
+  [new RegExp(`^([a-z][a-z -]*?) (?:cloth |fabric )?(?:piping|welting|cord)$`), (m) => `cloth ${m[1]} for piping`],
   [/^(?:fabric|material|cover in|covered in|in)[: ]+([a-z ].*)$/, (m) => `cloth ${m[1]}`],
   [
     /^add (?:(\d+) )?(back|bolster|seat)s?(?: cushions?)?$/,

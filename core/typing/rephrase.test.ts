@@ -226,6 +226,31 @@ const CHANGES: readonly (readonly [string, string])[] = [
   ['100 mm foam', 'thickness 100 mm'],
   ['20 mm deeper', 'depth 488'],
   ['thinner by 5', 'thickness 70'],
+  ['change the thickness to 90', 'thickness 90'],
+  ['thickness = 90', 'thickness 90'],
+  ['width to 600', 'length 600'],
+  ['change the foam to firm', 'foam gannet 36'],
+  ['use firm foam', 'foam gannet 36'],
+  ['foam: gannet 30', 'foam gannet 30'],
+  ['change cloth to ebb linen', 'cloth ebb linen'],
+  ['add piping', 'pipe both'],
+  ['add a zip', 'close zip gusset'],
+  ['remove the zip', 'close sewn shut'],
+  ['move zip to left', 'close zip gusset left'],
+  ['seam allowance half an inch', 'sa 1/2 in'],
+  ['quarter inch seams', 'sa 1/4 in'],
+  ['qty 4', 'in 4'],
+  ['tufting 2 x 3', 'buttons 2 x 3'],
+  ['customer: Ada Tern', 'customer ada tern'],
+  ['by friday', 'due friday'],
+  ['due by friday', 'due friday'],
+  ['wanted on 12 december', 'due 12 december'],
+  ['front bowed 30', 'bow 30 front'],
+  ['curved back 40', 'bow 40 back'],
+  ['lean back edge 5', 'lean 5 back'],
+  ['outdoor use', 'lives wet'],
+  ['cut corner 100 x 50 back left', 'cut 100 x 50 far left'],
+  ['round 50 front right', 'round 50 near right'],
   ['longer by 1 in', 'length 2261.4 mm'],
 ]
 
@@ -280,7 +305,12 @@ describe('what people type comes to a line of the grammar', () => {
   it('a piped box is piped, and nothing else is taken for one', () => {
     const bench = keepersBenchPart()
     expect(taken('box with welt', bench)).toBe(taken('pipe both', bench))
-    expect(taken('box with welt', { ...bench, makeUp: usualMakeUp('knife-edge') })).toMatch(/^not understood/)
+    expect(taken('box with welt', { ...bench, makeUp: usualMakeUp('knife-edge') })).toBe(
+      taken('pipe both', {
+        ...bench,
+        makeUp: { ...usualMakeUp('knife-edge'), construction: bench.makeUp.construction },
+      }),
+    )
   })
 
   it.each([

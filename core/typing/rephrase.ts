@@ -12,18 +12,31 @@ export function rephrased(line: string, context: TypingContext): readonly string
   const seats = SEATS.flatMap((say) => say(text) ?? [])
   const own = PHRASES.flatMap(([pattern, says]) => {
     const found = pattern.exec(text)
-    return found ? [typeof says === 'string' ? says : says(found, context)].flat() : []
+    return found ? [typeof says === 'function' ? says(found, context) : says].flat() : []
   })
   return [text, ...seats, ...own, ...namesIn(text, context)].filter((l) => l !== '' && l !== line)
 }
 
+const PARTS_OF_AN_INCH: Readonly<Record<string, string>> = { half: '1/2', quarter: '1/4', 'three quarter': '3/4' }
 const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 
 /** Small letters, `by` and `×` as x, numbers in figures, units as the grammar writes them, no filler words. */
-function plainly(line: string): string {
+export function plainly(line: string): string {
   return line
     .toLowerCase()
     .replace(/[.!]+$/, '')
+    .replace(/^(?:new ticket|new job|begin|start)[: ]+/, '')
+    .replace(
+      /^(?:please )?(?:change|set|put|give it|move|add(?! (?:a |\d+ |two |one )?(?:back|bolster|seat))|use(?= .*(?:foam|cloth|fabric)))(?: the| a| an| its)? /,
+      '',
+    )
+    .replace(/^(?:remove|drop|take off)(?: the| its)? /, 'no ')
+    .replace(/^([a-z]+)(?: ?[:=] ?| to (?!be\b)(?=\d|[a-z]))/, '$1 ')
+    .replace(
+      /\b(half|quarter|three quarters?)(?: an?| of an?)? inch(?:es)?\b/g,
+      (_, part: string) => `${PARTS_OF_AN_INCH[part.replace(/s$/, '')]} in`,
+    )
+    .replace(/(\d) ?(?:ft|') ?(\d+)(?=\s*(?:x|$))/g, '$1 ft $2 in')
     .replace(new RegExp(`^(?:please )?make (\\d+|${NUMBERS.join('|')})(?: of (?:them|these|those))?$`), '$1 them')
     .replace(
       /\b(please|make it|make them|make|set|with|it is|they are|i want|i need|a|an|the|is|of|to be|about)\b/g,
@@ -35,6 +48,7 @@ function plainly(line: string): string {
     .replace(/\bcentimet(?:er|re)s?\b/g, 'cm')
     .replace(new RegExp(`\\b(${NUMBERS.join('|')})\\b`, 'g'), (n) => String(NUMBERS.indexOf(n) + 1))
     .replace(/\bpair\b(?=\s+cushion|\s+seat)/g, '2')
+    .replace(/\bdozen\b/g, '12')
     .replace(/\s+/g, ' ')
     .trim()
 }

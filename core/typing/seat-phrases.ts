@@ -1,70 +1,9 @@
+import { BENCH, CORNER_BENCH, ROUND_THING, THING } from './thing-words.ts'
+
 const SIZE = String.raw`\d[\d./\s-]*(?:mm|cm|m|in|"|ft|')?`
 const SIZES = String.raw`${SIZE}\s*x\s*${SIZE}\s*x\s*${SIZE}`
 const DEEP = String.raw`(?:,?\s*(?:x\s*)?(${SIZE})\s*(?:thick|high|deep)?)`
 const COUNT = String.raw`(?:(\d+) )?`
-
-/** What says of a cushion whose it is or what it is like, before the word for it. */
-const LIKE = [
-  'loose',
-  'box',
-  'boxed',
-  'seat',
-  'square',
-  'dining',
-  'kitchen',
-  'lounge',
-  'chair',
-  'arm',
-  'back',
-  'sofa',
-  'settee',
-  'settle',
-  'bench',
-  'window',
-  'boat',
-  'berth',
-  'bunk',
-  'cockpit',
-  'caravan',
-  'camper',
-  'garden',
-  'patio',
-  'pallet',
-  'church',
-  'pew',
-  'dog',
-  'cat',
-  'floor',
-  'foot',
-  'day',
-].join('|')
-const NOUNS = [
-  'cushions?',
-  'seats?',
-  'pads?',
-  'backs?',
-  'chairs?',
-  'mattress(?:es)?',
-  'kneelers?',
-  'squabs?',
-  'stools?',
-  'footstools?',
-  'hassocks?',
-  'toppers?',
-  'beds?',
-  'sofas?',
-  'box(?:es)?',
-  'berths?',
-  'bunks?',
-  'squares?',
-  'rectangles?',
-].join('|')
-const THING = `(?:(?:${LIKE}) )*(?:${NOUNS})`
-const ROUND_THING = '(?: (?:stools?|seats?|cushions?|pads?|hassocks?|chairs?))?'
-const CORNER_BENCH = '(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee))?'
-/** Long, and divided. */
-const BENCH =
-  '(?:(?:window|long|church|garden) )*(?:bench(?: seat| cushion)?|window seat(?: cushion)?|settle|pew(?: cushion)?|banquette)'
 
 type SaySeat = (text: string) => string | null
 
@@ -83,7 +22,9 @@ export const SEATS: readonly SaySeat[] = [
       `(?:${THING}[:,]? )?(${SIZES})[,;]? ?(?:times |x ?|in )?(\\d+)(?: ${THING}| them| off)?`,
       t,
     )
-    return sizes && !/\bin \d+$/.test(t) ? `seat ${sizes} times ${count}` : null
+    return sizes && !/\bin \d+$/.test(t) && !/^\d+ ?x(?: ?\d[^x]*x){2} ?\d+$/.test(t)
+      ? `seat ${sizes} times ${count}`
+      : null
   },
   (t) => {
     const [, count, sizes] = found(`(?:${THING}[:,]? )(\\d+) ${THING}[:,]? (${SIZES})`, t)

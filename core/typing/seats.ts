@@ -5,6 +5,7 @@ import { ok, type Result } from '../result/index.ts'
 import { USUAL_CLEARANCE_MM } from '../seat/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 import { readAngle, readCount, readLength, readPositive, readSizes, saidUnits } from './amounts.ts'
+import { readBolster, readCube, type MadeLine } from './made-seats.ts'
 import { discSeat, halfDiscSeat } from './round-seats.ts'
 import { chain, fail, listed, type Answer, type TypingContext, type TypingFailure } from './failure.ts'
 
@@ -22,6 +23,8 @@ export const SEAT_WORDS = [
   'points',
   'disc',
   'halfdisc',
+  'bolster',
+  'cube',
 ] as const
 export type SeatWord = (typeof SEAT_WORDS)[number]
 
@@ -57,6 +60,8 @@ const READERS: Record<SeatWord, (line: Line) => Answer> = {
   points: readPoints,
   disc: (line) => readRound(line, discSeat),
   halfdisc: (line) => readRound(line, halfDiscSeat),
+  bolster: (line) => readMade(line, readBolster),
+  cube: (line) => readMade(line, readCube),
 }
 
 function plainSeat({ word, rest, units, context }: Line, example: string): Answer {
@@ -354,6 +359,11 @@ function readRound({ word, rest, units, context }: Line, made: typeof discSeat):
   )
 }
 
+function readMade({ rest, units, context }: Line, made: (line: MadeLine) => Answer): Answer {
+  const { head, options } = parted(rest, ['times'])
+  return chain(countOf(options['times'], context), (count) => made({ sizes: head, count, units, context }))
+}
+
 type Options = Readonly<Record<string, string | undefined>>
 
 /** Splits `SIZES word rest word rest` at the known words. */
@@ -371,4 +381,5 @@ const countOf = (text: string | undefined, context: TypingContext): Result<numbe
 const singles = (count: number): Seat['division'] => ({ kind: 'singles', count, mirrored: 0 })
 const say = (lengths: readonly number[], units: LengthUnit): string =>
   lengths.map((mm) => formatLengthWithUnit(mm, units)).join(' x ')
-const seat = (value: Seat, units: LengthUnit, says: string): Answer => ok({ kind: 'seat', seat: value, units, says })
+const seat = (value: Seat, units: LengthUnit, says: string): Answer =>
+  ok({ kind: 'seat', seat: value, units, also: [], says })

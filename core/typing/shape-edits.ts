@@ -216,15 +216,13 @@ function edgeNamed(text: string, seat: Seat): Result<string, TypingFailure> {
 
 function cornersNamed(text: string, seat: Seat): Result<readonly string[], TypingFailure> {
   const names = namesOf(seat).corners
-  const wanted = text.trim().toLowerCase()
+  const wanted = text
+    .trim()
+    .toLowerCase()
+    .replace(/\b(?:front|back)\b/g, (side) => SIDE_OF_CORNER[side]!)
   if (wanted === '' || wanted === 'all') return ok(names)
   const exact = names.filter((n) => n.toLowerCase() === wanted)
-  const onSide = names.filter((n) =>
-    n
-      .toLowerCase()
-      .split(' ')
-      .includes(SIDE_OF_CORNER[wanted] ?? wanted),
-  )
+  const onSide = names.filter((n) => n.toLowerCase().split(' ').includes(wanted))
   const found = exact.length > 0 ? exact : onSide
   return found.length > 0 ? ok(found) : fail({ code: 'which', what: 'corner', text, found: names })
 }

@@ -31,6 +31,7 @@ describe('a seat typed in one line', () => {
     const typed = readTyped('bench 2236 x 468 x 75 in 3', context('mm', null))
     expect(typed.ok && typed.value).toMatchObject({
       kind: 'seat',
+      also: [],
       says: 'Bench 2236 mm x 468 mm x 75 mm net, in 3',
       seat: {
         division: { kind: 'run', count: 3 },
@@ -53,6 +54,7 @@ describe('a seat typed in one line', () => {
       const typed = readTyped(line, context('mm', null))
       expect(typed.ok && typed.value).toMatchObject({
         kind: 'seat',
+        also: [],
         units: 'inch-8',
         says: 'Bench 88 in x 18 1/2 in x 3 in net, in 3',
         seat: { division: { count: 3 } },
@@ -263,7 +265,7 @@ describe('what is not understood', () => {
     ['sa 900', 'length'],
     ['pipe sideways', 'choice'],
     ['foam', 'which'],
-    ['foam gannet', 'which'],
+    ['foam heron', 'which'],
     ["cloth '; drop table cloths", 'which'],
     ['units furlongs', 'choice'],
     ['use sofa', 'choice'],

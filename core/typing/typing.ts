@@ -1,6 +1,6 @@
 import { phrase } from '../language/index.ts'
 import type { Seat } from '../../contract/index.ts'
-import { setAllowance, setCloth, setGrade, setSeat } from '../job/index.ts'
+import { setAllowance, setGrade, setSeat } from '../job/index.ts'
 import { usualMatch } from '../pattern/index.ts'
 import { isRow } from '../seat/index.ts'
 import { ok } from '../result/index.ts'
@@ -15,9 +15,12 @@ import {
   type OpenJob,
   type Reader,
   type TypingContext,
+  type TypingFailure,
 } from './failure.ts'
+import { readClauses } from './clauses.ts'
 import { isBegun, nearestWord } from './complete.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
+import { readCloth } from './cloth-edits.ts'
 import { findNamed } from './find-named.ts'
 import { rephrased } from './rephrase.ts'
 import { TERMS_EDITS } from './terms-edits.ts'
@@ -33,13 +36,29 @@ import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
  */
 export function readLine(line: string, context: TypingContext): Answer {
   const literal = readGrammar(line, context)
-  if (literal.ok || literal.error.code === 'infant' || isBegun(line)) return literal
-  for (const said of rephrased(plainText(line), context)) {
-    const read = readGrammar(said, context)
-    if (read.ok) return read
-  }
-  return literal
+  if ((literal.ok && !NAME_AND_MORE.test(line)) || (!literal.ok && literal.error.code === 'infant') || isBegun(line))
+    return literal
+  const text = plainText(line)
+  const one = readOne(text, context)
+  const several = one.ok && !NAME_AND_MORE.test(line) ? one : readClauses(text, context, readOne)
+  return several.ok || (!one.ok && severalSaysMore(text, one.error)) ? several : one
 }
+
+/** One thing said, by the grammar or as people say it. */
+function readOne(text: string, context: TypingContext): Answer {
+  const literal = readGrammar(text, context)
+  if (literal.ok) return literal
+  const reads = rephrased(text, context).map((said) => readGrammar(said, context))
+  const severalNamed = reads.find((read) => !read.ok && read.error.code === 'which' && read.error.lines?.length)
+  return reads.find((read) => read.ok) ?? severalNamed ?? literal
+}
+
+/** Of several things one may be wrong: its failure says more than that of the line as one thing. */
+const severalSaysMore = (text: string, { code }: TypingFailure): boolean =>
+  code === 'unknown-word' || (code === 'count' && /[,;]/.test(text))
+
+/** A name ends at a comma where what follows is understood. */
+const NAME_AND_MORE = /^\s*(?:customer|title)\b[^,;]*[,;]/i
 
 function readGrammar(line: string, context: TypingContext): Answer {
   const text = plainText(line).trim()
@@ -79,8 +98,12 @@ const READERS: Record<string, Reader> = {
   ...MAKE_UP_EDITS,
   ...TRIM_EDITS,
   ...TERMS_EDITS,
-  foam: (rest, c) => chain(findNamed('grade', rest, c.grades), (grade) => edit(setGrade(grade))),
-  cloth: (rest, c) => chain(findNamed('cloth', rest, c.cloths), (cloth) => edit(setCloth(cloth))),
+  foam: (rest, c) =>
+    chain(
+      findNamed('grade', rest, c.grades, (name) => `foam ${name}`),
+      (grade) => edit(setGrade(grade)),
+    ),
+  cloth: readCloth,
   match: (rest) =>
     edit(
       rest.trim() === 'none'

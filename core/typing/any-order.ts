@@ -1,0 +1,154 @@
+import { BENCH, CORNER_BENCH, ROUND_WORD, THING } from './thing-words.ts'
+
+/** A seat found in a line, as a line of the grammar, and what else was said round it, in order. */
+export interface SeatInLine {
+  readonly seat: string
+  readonly rest: readonly string[]
+}
+
+/**
+ * Finds a seat in a line whatever the order of its shape, sizes and count: `3 of them, 1800 x 500 x 100, for the bench`.
+ * Null where no shape has all its sizes. `mostCushions`: a larger number is a size.
+ */
+export function seatInLine(text: string, mostCushions: number): SeatInLine | null {
+  const line = new Remaining(text)
+  const named = namedSizes(line)
+  const divided = line.take(/\b(?:in|divided into|split in(?:to)?) (\d+)\b(?!\s*(?:mm|cm|in\b|"))/)?.[1]
+  const count = line.take(COUNTED)?.slice(1).find(Boolean)
+  const sizes = { ...named, bare: named.row.length === 0 ? line.take(BARE)?.[0].trim() : undefined }
+  const shape = SHAPES.find(({ word }) => line.take(word))
+  const said = count ?? line.take(COUNT_ALONE)?.[1]
+  const [own, times] = said === undefined && !shape ? countInRow(sizes, mostCushions) : [sizes, said]
+  const seat = (shape?.line ?? plain)(own, divided, times)
+  return seat === null ? null : { seat, rest: line.left() }
+}
+
+const NUMBER = String.raw`\d+(?:\.\d+)?(?:(?:\s|-|\+)\d+\/\d+|\/\d+)?`
+const SIZE = String.raw`(?:\d+\s*(?:ft|')\s*)?${NUMBER}\s*(?:mm|cm|m|inches|inch|in(?! ?\d)|"|ft|')?(?![a-wyz\d/])`
+const COUNTED = new RegExp(
+  String.raw`\b(\d+) (?=${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular)|(?:\btimes |\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
+)
+const BARE = new RegExp(`${SIZE}(?=$| [^\\dx]|[,;])`)
+const COUNT_ALONE = /^(\d+)$|^(\d+) (?=[a-z])/
+
+/** What is left of a line when parts of it are understood; a cut stands where one was taken out. */
+class Remaining {
+  constructor(private text: string) {}
+
+  take(pattern: RegExp): RegExpExecArray | null {
+    const found = new RegExp(pattern.source, pattern.flags.replace('g', '')).exec(this.text)
+    if (found) this.text = this.text.replace(pattern, ' | ')
+    return found
+  }
+
+  left(): readonly string[] {
+    return this.text
+      .split(/[|,;:]/)
+      .map((piece) => piece.trim())
+      .filter((piece) => piece !== '')
+  }
+}
+
+interface Sizes {
+  /** With x between them, as they were said. */
+  readonly row: readonly string[]
+  readonly along: string | undefined
+  readonly deep: string | undefined
+  readonly thick: string | undefined
+  readonly across: string | undefined
+  /** One size alone that says not which it is. */
+  readonly bare: string | undefined
+}
+
+function namedSizes(line: Remaining): Omit<Sizes, 'bare'> {
+  const row =
+    line
+      .take(new RegExp(`${SIZE}(?:\\s*x\\s*${SIZE})+`))?.[0]
+      .split(/\s*x\s*/)
+      .map((size) => size.trim()) ?? []
+  const labelled = (words: string): string | undefined => {
+    const found = line.take(new RegExp(`(${SIZE}) ?(?:in )?(?:${words})\\b|\\b(?:${words}):? (${SIZE})`))
+    return (found?.[1] ?? found?.[2])?.trim()
+  }
+  const thick = labelled('thick|thickness|high|height|tall')
+  const across = labelled('across|diameter')
+  const square = labelled('square')
+  const [long, wide, deep] = [labelled('long|length'), labelled('wide|width'), labelled('deep|depth')]
+  return {
+    row,
+    along: long ?? wide ?? square,
+    deep: (long === undefined ? undefined : wide) ?? deep ?? square,
+    thick: thick ?? (long !== undefined && wide !== undefined ? deep : undefined),
+    across: across ?? square,
+  }
+}
+
+type SeatLine = (sizes: Sizes, divided: string | undefined, count: string | undefined) => string | null
+
+const joined = (word: string, sizes: readonly (string | undefined)[], wanted: number, count?: string): string | null =>
+  sizes.length === wanted && sizes.every((size) => size !== undefined)
+    ? `${word} ${sizes.join(' x ')} times ${count ?? 1}`
+    : null
+
+const boxSizes = ({ row, along, deep, thick }: Sizes): readonly (string | undefined)[] =>
+  row.length === 0 ? [along, deep, thick] : [...row, ...(thick === undefined ? [] : [thick])]
+
+/** Of four numbers in a row one is how many: the first or the last, whichever leaves a cushion thinner than it is wide. */
+function countInRow(sizes: Sizes, mostCushions: number): [Sizes, string | undefined] {
+  if (sizes.row.length !== 4) return [sizes, undefined]
+  const ways = [
+    { count: sizes.row[0]!, row: sizes.row.slice(1) },
+    { count: sizes.row[3]!, row: sizes.row.slice(0, 3) },
+  ].filter(({ count, row }) => {
+    const [w = 0, d = 0, t = 0] = row.map((size) => Number.parseFloat(size))
+    return /^\d+$/.test(count) && Number(count) <= mostCushions && t <= w && t <= d
+  })
+  const [only] = ways
+  return only && ways.length === 1 ? [{ ...sizes, row: only.row }, only.count] : [sizes, undefined]
+}
+
+const plain: SeatLine = (sizes, divided, count) =>
+  joined(divided === undefined ? 'seat' : 'bench', boxSizes(sizes), 3, count)?.replace(
+    / times \d+$/,
+    divided === undefined ? '$&' : ` in ${divided}`,
+  ) ?? null
+
+const roundSizes = ({ row, along, thick, across, bare }: Sizes): readonly (string | undefined)[] =>
+  row.length === 0 ? [across ?? along ?? bare, thick] : [...row, ...(thick === undefined ? [] : [thick])]
+
+const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
+  {
+    word: new RegExp(`\\b(?:${CORNER_BENCH})\\b`),
+    line: (sizes) => (sizes.row.length === 4 ? `corner ${sizes.row.join(' x ')}` : null),
+  },
+  {
+    word: /\b(?:half circles?|half rounds?|half moons?|semicircles?|semicircular)\b/,
+    line: (sizes, _, count) => joined('halfdisc', roundSizes(sizes), 2, count),
+  },
+  { word: /\bbolsters?\b/, line: (sizes, _, count) => joined('bolster', rollSizes(sizes), 2, count) },
+  {
+    word: /\b(?:cubes?|pouffes?|poufs?)\b/,
+    line: (sizes, _, count) => {
+      const { along, bare } = sizes
+      const one = sizes.row.length === 0 && sizes.thick === undefined ? (along ?? bare) : undefined
+      return one === undefined ? joined('cube', boxSizes(sizes), 3, count) : `cube ${one} times ${count ?? 1}`
+    },
+  },
+  // Without its ears it is told how they are said.
+  { word: /\bt[ -](?:shaped? )?(?:cushions?|seats?)\b/, line: ({ row }) => `tseat ${row.join(' x ')}` },
+  { word: new RegExp(`\\b${ROUND_WORD}\\b`), line: (sizes, _, count) => joined('disc', roundSizes(sizes), 2, count) },
+  {
+    word: new RegExp(`\\b${BENCH}\\b`),
+    // So many cushions of a bench are so many of that size; divided, it says so.
+    line: (sizes, divided, count) =>
+      count === undefined ? plain(sizes, divided ?? '1', count) : plain(sizes, divided, count),
+  },
+]
+
+/** Length first, however it was said; a roll with two more sizes has them alike. */
+function rollSizes({ row, along, deep, thick, across }: Sizes): readonly (string | undefined)[] {
+  const [first, second, third] = row
+  if (first === undefined) return [along, across ?? thick ?? deep]
+  if (second === undefined) return [first, across ?? thick]
+  return third === undefined || third === second ? [first, second] : []
+}

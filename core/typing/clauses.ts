@@ -1,0 +1,126 @@
+import type { PartJob } from '../../contract/index.ts'
+import type { Edit } from '../job/index.ts'
+import { ok, type Result } from '../result/index.ts'
+import { seatInLine } from './any-order.ts'
+import { fail, type Answer, type TypingContext, type TypingFailure } from './failure.ts'
+import { plainly } from './rephrase.ts'
+import { THING } from './thing-words.ts'
+import { begunWith } from './typed-seat.ts'
+
+type ReadOne = (text: string, context: TypingContext) => Answer
+
+/**
+ * Several things said in one line: `2 cushions 24 x 22 x 4 in, piped, firm foam, due friday`. Each word must be
+ * understood as part of one of them; of the first that is not the failure tells.
+ */
+export function readClauses(line: string, context: TypingContext, readOne: ReadOne): Answer {
+  const { spoken, names } = withoutNames(line)
+  const found = seatInLine(plainly(spoken), context.limits.mostCushions)
+  if (!found) return context.job ? readEdits([...pieces(spoken), ...names], context, readOne) : nothingHere(line)
+  const seat = readOne(found.seat, context)
+  if (!seat.ok || seat.value.kind !== 'seat') return seat
+  const job = begunWith(seat.value, context)
+  if (!job) return fail({ code: 'wants-job', word: found.rest[0] ?? names[0] ?? '' })
+  const read = editsIn([...found.rest, ...names], job, context, readOne)
+  if (!read.ok) return read
+  const says = [seat.value.says, ...read.value.map((edit) => edit.says)].join('; ')
+  return ok({ ...seat.value, also: [...seat.value.also, ...read.value], says })
+}
+
+const nothingHere = (line: string): Answer =>
+  fail({ code: 'unknown-word', word: line.trim().split(/\s+/)[0] ?? '', near: null })
+
+function readEdits(texts: readonly string[], context: TypingContext, readOne: ReadOne): Answer {
+  const read = editsIn(texts, context.job!, context, readOne)
+  if (!read.ok) return read
+  const [first, ...others] = read.value
+  if (!first) return fail({ code: 'empty' })
+  return ok({
+    kind: 'edit',
+    edit: {
+      says: [first, ...others].map((edit) => edit.says).join('; '),
+      apply: (job) => read.value.reduce<PartJob>((part, edit) => edit.apply(part), job),
+    },
+  })
+}
+
+/** Names may hold any word: each runs to the next comma, a note to the end, and is read as it was typed. */
+function withoutNames(line: string): { readonly spoken: string; readonly names: readonly string[] } {
+  const names: string[] = []
+  const spoken = line.replace(
+    /(^|[,;\s])((?:customer|title)\s+[^,;]+|note\s.+)/gi,
+    (_, before: string, name: string) => {
+      names.push(name.trim())
+      return before
+    },
+  )
+  return { spoken, names }
+}
+
+const pieces = (text: string): readonly string[] =>
+  text
+    .split(/[,;]|\band\b|\bplus\b/i)
+    .map((piece) => piece.trim())
+    .filter((piece) => piece !== '')
+
+/** The changes that pieces of a line come to, each on the job after those before it. */
+function editsIn(
+  texts: readonly string[],
+  job: PartJob,
+  context: TypingContext,
+  readOne: ReadOne,
+): Result<readonly Edit[], TypingFailure> {
+  const edits: Edit[] = []
+  let now = job
+  for (const text of texts) {
+    let words = text.split(/\s+/).filter((word) => word !== '')
+    while (words.length > 0) {
+      const step = longestEdit(words, { ...context, job: now }, readOne)
+      if (!step.ok) return { ok: false, error: wholeLineOnly(step.error) }
+      edits.push(...step.value.edit)
+      now = step.value.edit.reduce<PartJob>((part, edit) => edit.apply(part), now)
+      words = words.slice(step.value.words)
+    }
+  }
+  return ok(edits)
+}
+
+/** Lines that would name one thing alone lose the rest of this one: it is said in words which there are. */
+const wholeLineOnly = (error: TypingFailure): TypingFailure =>
+  error.code === 'which' ? { ...error, lines: [] } : error
+
+interface Step {
+  readonly edit: readonly Edit[]
+  /** How many words it took. */
+  readonly words: number
+}
+
+/** The longest beginning that is one change; a word that says nothing is passed over. */
+function longestEdit(words: readonly string[], context: TypingContext, readOne: ReadOne): Result<Step, TypingFailure> {
+  const thing = A_THING.exec(words.join(' ').toLowerCase())?.[0]
+  if (thing !== undefined && !MAY_BE_A_PLACE.has(thing)) return ok({ edit: [], words: thing.split(' ').length })
+  for (let n = Math.min(words.length, MOST_WORDS); n > 0; n--) {
+    const read = readOne(words.slice(0, n).join(' '), context)
+    if (read.ok && read.value.kind === 'edit') return ok({ edit: [read.value.edit], words: n })
+  }
+  if (SAYS_NOTHING.has(words[0]!.toLowerCase())) return ok({ edit: [], words: 1 })
+  const whole = readOne(words.join(' '), context)
+  return whole.ok ? fail({ code: 'unknown-word', word: words[0]!, near: null }) : whole
+}
+
+const A_THING = new RegExp(`^${THING}(?=$| )`)
+/** Alone these are more than what a cushion is called. */
+const MAY_BE_A_PLACE: ReadonlySet<string> = new Set(['back', 'backs', 'box', 'boxes'])
+const MOST_WORDS = 12
+const SAYS_NOTHING: ReadonlySet<string> = new Set([
+  'and',
+  'with',
+  'in',
+  'for',
+  'each',
+  'all',
+  'plus',
+  'on',
+  'net',
+  'at',
+])

@@ -1,0 +1,182 @@
+import { describe, expect, it } from 'vitest'
+import { JOB_LIMITS, type PartJob } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
+import { valueOf } from '../seat/index.ts'
+import { readTyped, withTypedSeat, type Typed } from './index.ts'
+
+const context = (job: PartJob | null) => ({
+  job,
+  units: 'mm' as const,
+  grades: DEMO_GRADES,
+  cloths: DEMO_CLOTHS,
+  limits: JOB_LIMITS,
+  today: '2026-11-29',
+})
+
+function typed(line: string, job: PartJob | null): Typed {
+  const read = readTyped(line, context(job))
+  if (!read.ok) throw new Error(`${line}: ${JSON.stringify(read.error)}`)
+  if (read.value.kind === 'ask') throw new Error(`${line}: asks ${read.value.says}`)
+  return read.value
+}
+
+/** What a line on the shelf makes, in few words: shape or make-up, sizes in mm, count. */
+function made(line: string): string {
+  const said = typed(line, null)
+  if (said.kind !== 'seat') return said.kind
+  const { seat, makeUp } = withTypedSeat(keepersBenchPart(), said)
+  const { footprint, division, thickness } = seat
+  const own = makeUp.construction.kind === 'boxed' ? '' : `${makeUp.construction.kind} `
+  const count = 'count' in division ? division.count : 0
+  const sizes = footprint.kind === 'rectangle' ? [footprint.width, footprint.depth] : []
+  const in_ = division.kind === 'run' ? 'in' : 'times'
+  const words = [...sizes, thickness].map((d) => Number(valueOf(d).toFixed(1))).join(' x ')
+  return `${own}${footprint.kind === 'rectangle' ? '' : `${footprint.kind} `}${words} ${in_} ${count}`
+}
+
+/** Sizes worked by hand: an inch is 25.4 mm. */
+const SEATS: readonly (readonly [line: string, makes: string])[] = [
+  ['3 cushions 1800 x 500 x 100 bench', '1800 x 500 x 100 times 3'],
+  ['1800 x 500 x 100 bench in 3', '1800 x 500 x 100 in 3'],
+  ['1800 x 500 x 100 window seat divided into 2', '1800 x 500 x 100 in 2'],
+  ['600 x 500 x 80 dining chairs, 6 of them', '600 x 500 x 80 times 6'],
+  ['6 off 600 x 500 x 80', '600 x 500 x 80 times 6'],
+  ['quantity 4, 450 x 430 x 60', '450 x 430 x 60 times 4'],
+  ['4 chairs, 100 thick, 500 deep, 600 wide', '600 x 500 x 100 times 4'],
+  ['thickness 100, width 600, depth 500', '600 x 500 x 100 times 1'],
+  ['600 long 500 wide 80 deep', '600 x 500 x 80 times 1'],
+  ['1800 x 500, 100 thick, bench', '1800 x 500 x 100 in 1'],
+  ['2 cushions 24 in square, 4 in thick', '609.6 x 609.6 x 101.6 times 2'],
+  ['a pair of cushions 500 x 400 x 50', '500 x 400 x 50 times 2'],
+  ['a dozen kneelers 305 x 228 x 70', '305 x 228 x 70 times 12'],
+  ['bolster 900 x 180', 'bolster 900 x 180 x 180 times 1'],
+  ['bolster 180 x 900', 'bolster 900 x 180 x 180 times 1'],
+  ['bolster 8 in diameter 36 in long', 'bolster 914.4 x 203.2 x 203.2 times 1'],
+  ['2 bolsters 900 long, 180 across', 'bolster 900 x 180 x 180 times 2'],
+  ['cube 450', 'cube 450 x 450 x 450 times 1'],
+  ['cube 18 in', 'cube 457.2 x 457.2 x 457.2 times 1'],
+  ['2 cubes 400 x 400 x 420', 'cube 400 x 400 x 420 times 2'],
+  ['pouffe 500 square 350 high', 'cube 500 x 500 x 350 times 1'],
+  ['3 round cushions, 400 across, 50 thick', 'points 50 times 3'],
+  ['50 thick round stool 350 diameter', 'points 50 times 1'],
+  ['piped bench 1800x500x100 in 3', '1800 x 500 x 100 in 3'],
+  ['box cushion 24 x 24 x 4 in with zip', '609.6 x 609.6 x 101.6 times 1'],
+  ['2 @ 600 x 500 x 80', '600 x 500 x 80 times 2'],
+  ['600 x 500 x 80 (4)', '600 x 500 x 80 times 4'],
+  ['4x 600 x 500 x 80', '600 x 500 x 80 times 4'],
+  ['600 x 500 x 80 x 4', '600 x 500 x 80 times 4'],
+  ['5ft6 x 18in x 3in', '1676.4 x 457.2 x 76.2 times 1'],
+  ['banquette 3 m long 500 deep 100 thick in 4', '3000 x 500 x 100 in 4'],
+  ['new ticket 600 x 500 x 80', '600 x 500 x 80 times 1'],
+  ['L-shaped bench: 2000 x 1800 x 500 x 80', 'corner-bench 80 times 0'],
+]
+
+describe('a seat said in any order', () => {
+  it.each(SEATS)('"%s" makes %s', (line, makes) => expect(made(line)).toBe(makes))
+
+  it.each(['3 cushions', 'bench 1800 x 500', 'round 400', 'bolster 900', 'purple cushion 600 x 500 x 80', '600 x 500'])(
+    '"%s" is not guessed at',
+    (line) => expect(readTyped(line, context(null)).ok).toBe(false),
+  )
+  it('of a word that is not known it says which', () => {
+    const read = readTyped('purple cushion 600 x 500 x 80', context(null))
+    expect(!read.ok && read.error).toMatchObject({ code: 'unknown-word', word: 'purple' })
+  })
+  it('bedding for infants is refused wherever its word stands', () => {
+    const read = readTyped('mattress 1200 x 600 x 100 for a baby', context(null))
+    expect(!read.ok && read.error.code).toBe('infant')
+  })
+})
+
+describe('several things said in one line', () => {
+  const begun = (line: string): PartJob => {
+    const said = typed(line, null)
+    if (said.kind !== 'seat') throw new Error(said.kind)
+    return withTypedSeat(keepersBenchPart(), said)
+  }
+  const changed = (line: string): PartJob => {
+    const said = typed(line, keepersBenchPart())
+    if (said.kind !== 'edit') throw new Error(said.kind)
+    return said.edit.apply(keepersBenchPart())
+  }
+
+  it('a new ticket with cloth, foam, piping, closure, customer and day', () => {
+    const job = begun(
+      '2 cushions 24 x 22 x 4 in, storm canvas, firm foam, no piping, zip at the back, customer Mrs Tern, due friday',
+    )
+    expect(job.units).toBe('inch-8')
+    expect(job.cloth.cloth.name).toBe('Storm canvas')
+    expect(job.filling.kind === 'foam' && job.filling.layers[0]!.grade.name).toBe('Gannet 36/180')
+    expect(job.makeUp.piping.kind).toBe('none')
+    expect(job.makeUp.closure).toMatchObject({ kind: 'zip-gusset', side: 'back' })
+    expect(job.customer).toBe('Mrs Tern')
+    expect(job.terms.dueOn).toBe('2026-12-04')
+  })
+  it('without commas too, each the longest that is understood', () => {
+    const job = begun('600 x 500 x 80 piped knife edge cushion in ebb linen with a liner')
+    expect(job.makeUp.construction.kind).toBe('knife-edge')
+    expect(job.makeUp.piping.kind).toBe('corded')
+    expect(job.makeUp.liner).not.toBeNull()
+    expect(job.cloth.cloth.name).toMatch(/Ebb linen/)
+  })
+  it('on an open ticket, said back one after the other', () => {
+    const said = typed('100 thick and 500 deep, sa 15', keepersBenchPart())
+    expect(said.kind === 'edit' && said.edit.says.split('; ')).toHaveLength(3)
+    const job = changed('100 thick and 500 deep, sa 15')
+    expect(valueOf(job.seat.thickness)).toBe(100)
+    expect(job.allowances.overrides.seamMm).toBe(15)
+  })
+  it('a later change sees what the one before it made', () => {
+    expect(changed('knife edge, zip in the seam').makeUp).toMatchObject({
+      construction: { kind: 'knife-edge' },
+      closure: { kind: 'zip-seam' },
+    })
+  })
+  it('a name goes on to its comma only where the rest is understood', () => {
+    expect(changed('customer Mrs Tern, due friday')).toMatchObject({ customer: 'Mrs Tern' })
+    expect(changed('customer Tern, Gull and Daughters').customer).toBe('Tern, Gull and Daughters')
+    expect(changed('note zip at back, piped').note).toBe('zip at back, piped')
+  })
+  it('what is not understood leaves nothing changed, and is named', () => {
+    const read = readTyped('100 thick, sparkling', context(keepersBenchPart()))
+    expect(!read.ok && read.error).toMatchObject({ code: 'unknown-word', word: 'sparkling' })
+  })
+})
+
+describe('places of another cloth', () => {
+  const changed = (line: string): PartJob => {
+    const said = typed(line, {
+      ...keepersBenchPart(),
+      makeUp: { ...keepersBenchPart().makeUp, piping: { kind: 'none' } },
+    })
+    if (said.kind !== 'edit') throw new Error(said.kind)
+    return said.edit.apply({
+      ...keepersBenchPart(),
+      makeUp: { ...keepersBenchPart().makeUp, piping: { kind: 'none' } },
+    })
+  }
+  it.each([
+    ['contrast piping storm canvas', 'piping', 'Storm canvas'],
+    ['contrast piping in storm canvas', 'piping', 'Storm canvas'],
+    ['storm canvas piping', 'piping', 'Storm canvas'],
+    ['piping in storm canvas', 'piping', 'Storm canvas'],
+    ['boxing in storm canvas', 'boxing', 'Storm canvas'],
+    ['bottom of house calico', 'second-face', 'House calico'],
+    ['cloth house calico for the base', 'base', 'House calico'],
+  ] as const)('"%s": %s of %s', (line, role, name) => {
+    const job = changed(line)
+    expect(job.cloth.others[role]?.name).toBe(name)
+    expect(job.cloth.cloth.name).toBe(keepersBenchPart().cloth.cloth.name)
+    expect(job.makeUp.piping.kind).toBe(role === 'piping' ? 'corded' : 'none')
+  })
+  it('without its cloth it is asked which, and each answer is that cloth', () => {
+    const read = readTyped('contrast piping', context(keepersBenchPart()))
+    if (!read.ok || read.value.kind !== 'ask') throw new Error('does not ask')
+    expect(read.value.readings.map((r) => r.says)).toEqual(DEMO_CLOTHS.map((c) => `${c.name} for the piping`))
+  })
+  it('a name that fits two grades asks which of them', () => {
+    const read = readTyped('foam gannet', context(keepersBenchPart()))
+    if (!read.ok || read.value.kind !== 'ask') throw new Error('does not ask')
+    expect(read.value.readings.length).toBe(DEMO_GRADES.filter((g) => g.name.startsWith('Gannet')).length)
+  })
+})
