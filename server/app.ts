@@ -1,6 +1,5 @@
-import path from 'node:path'
 import compression from 'compression'
-import express, { type Express, type RequestHandler } from 'express'
+import express, { type Express } from 'express'
 import type { Logger } from 'pino'
 import { sameOrigin, signedIn } from './access/guard.ts'
 import { accessRoutes, type AccessParts } from './access/routes.ts'
@@ -10,7 +9,7 @@ import { tellSaves } from './events/tell-saves.ts'
 import { health } from './http/health.ts'
 import { jsonBody } from './http/json-body.ts'
 import { isPrivate, permissions, policy } from './http/policy.ts'
-import { lastResort, sendProblem, unknownRoute } from './http/problem.ts'
+import { lastResort, unknownRoute } from './http/problem.ts'
 import { requestLine } from './http/request-line.ts'
 import { sessionCap } from './http/session-cap.ts'
 import type { JobReader } from './jobs/long-documents.ts'
@@ -18,6 +17,7 @@ import type { JobsRepository } from './jobs/repository.ts'
 import { jobRoutes } from './jobs/routes.ts'
 import type { Summaries } from './jobs/summaries.ts'
 import type { LayPool } from './lays/routes.ts'
+import { pages } from './pages/index.ts'
 import type { PhotosRepository } from './photos/repository.ts'
 import { photoRoutes } from './photos/routes.ts'
 import { recordsRoutes, type RecordsParts } from './records/routes.ts'
@@ -101,19 +101,4 @@ export function createApp(parts: AppParts): Express {
   if (clientDir !== null) app.use(compression(), ...pages(clientDir))
   app.use(lastResort(log))
   return app
-}
-
-/** The built interface; every address without a file of its own is the page, which finds its view itself. */
-function pages(clientDir: string): readonly [RequestHandler, ...RequestHandler[]] {
-  const page: RequestHandler = (req, res, next) => {
-    if (req.method !== 'GET' && req.method !== 'HEAD') return next()
-    if (path.extname(req.path) !== '') return sendProblem(res, 'not-found', { detail: req.path })
-    res.sendFile('index.html', { root: clientDir, headers: { 'cache-control': 'no-cache' } })
-  }
-  const assets = express.Router()
-  assets.use(
-    '/assets',
-    express.static(path.join(clientDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
-  )
-  return [assets, express.static(clientDir, { index: false }), page]
 }

@@ -1,0 +1,1 @@
+export { pages } from './pages.ts'
