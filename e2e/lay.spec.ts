@@ -252,6 +252,33 @@ test('the lay as a drawing for the table: saved, sent, jammed, resumed', async (
   await expect(page.getByText(/is cut: \d+\.\d m\./)).toBeVisible({ timeout: 90_000 })
 })
 
+test('a glass on the lay: it follows the pointer and the focus, shows what lies there, and is put away by its key', async ({
+  page,
+}) => {
+  await start(page, 'seat 600 x 500 x 80 times 1')
+  await station(page, 'Lay')
+  const lay = page.getByLabel('The lay; + and - make it larger')
+  const piece = lay.getByRole('button', { name: /plate/ }).first()
+  await expect(piece).toBeVisible()
+  await page.getByRole('button', { name: 'Glass', exact: true }).click()
+  await piece.hover()
+  const glass = lay.locator('.glass')
+  await expect(glass).toContainText('mm apart')
+  // The middle of what is seen is where the pointer is, in the drawing's own pixels.
+  const [box, drawing] = [(await piece.boundingBox())!, (await lay.boundingBox())!]
+  const [x, y, wide, high] = (await glass.locator('.seen').getAttribute('viewBox'))!.split(' ').map(Number)
+  expect(x! + wide! / 2).toBeCloseTo(box.x + box.width / 2 - drawing.x, -1)
+  expect(y! + high! / 2).toBeCloseTo(box.y + box.height / 2 - drawing.y, -1)
+  const before = await glass.locator('.seen').getAttribute('viewBox')
+  await lay
+    .getByRole('button', { name: /boxing/ })
+    .first()
+    .focus()
+  await expect(glass.locator('.seen')).not.toHaveAttribute('viewBox', before!)
+  await page.keyboard.press('m')
+  await expect(glass).toHaveCount(0)
+})
+
 test('marked out corner by corner: its distances from the drawing, by keys, at any size', async ({ page }) => {
   await start(page, 'seat 600 x 500 x 80 times 1')
   await station(page, 'Lay')

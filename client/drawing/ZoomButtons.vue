@@ -33,6 +33,7 @@ const isFitted = computed(() => props.zoom.factor.value === 1)
     <button type="button" class="plain-button" title="All of it: 0" :disabled="isFitted" @click="zoom.fit()">
       All
     </button>
+    <slot />
     <button v-if="isSupported" type="button" class="plain-button" @click="toggle">
       {{ isFullscreen ? 'Back' : 'Whole screen' }}
     </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { sayAmount, sayFigure, sayWorking, workingLines, type Figure } from '../../core/working/index.ts'
 import { toCut } from '../../core/units/index.ts'
@@ -13,7 +13,13 @@ const props = defineProps<{ figure: Figure; bare?: boolean; unitless?: boolean; 
 const jobs = useJob()
 const highlight = useHighlight()
 const router = useRouter()
+/** A page shows a hundred figures: what opens of one is made when it is first asked for. */
 const wasOpened = ref(false)
+const isOpen = ref(false)
+const button = ref<HTMLButtonElement>()
+const sum = ref<object | null>(null)
+/** Once it is there the sum listens to its figure by itself: the press that called for it is its first. */
+watch(sum, () => void nextTick(() => button.value?.click()), { once: true })
 const unit = computed(() => jobs.job?.units ?? 'mm')
 const shown = computed(() => {
   const { figure, cuttable, unitless } = props
@@ -39,29 +45,35 @@ const change = computed(() => {
 </script>
 
 <template>
+  <button
+    ref="button"
+    type="button"
+    class="figure"
+    :class="{ lit: highlight.figure === figure.id }"
+    :aria-label="`${figure.label}: ${named}, show its sum`"
+    aria-haspopup="dialog"
+    :aria-expanded="isOpen"
+    @click="wasOpened = true"
+    @mouseenter="highlight.figure = figure.id"
+    @mouseleave="highlight.figure = null"
+    @focus="highlight.figure = figure.id"
+    @blur="highlight.figure = null"
+  >
+    {{ shown }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
+  </button>
   <ElPopover
+    v-if="wasOpened"
+    ref="sum"
     trigger="click"
+    virtual-triggering
+    :virtual-ref="button"
     :width="380"
     :teleported="true"
     popper-class="working-popper"
-    @before-enter="wasOpened = true"
+    @before-enter="isOpen = true"
+    @before-leave="isOpen = false"
   >
-    <template #reference>
-      <button
-        type="button"
-        class="figure"
-        :class="{ lit: highlight.figure === figure.id }"
-        :aria-label="`${figure.label}: ${named}, show its sum`"
-        @mouseenter="highlight.figure = figure.id"
-        @mouseleave="highlight.figure = null"
-        @focus="highlight.figure = figure.id"
-        @blur="highlight.figure = null"
-      >
-        {{ shown }}<span v-if="figure.line && !bare" class="line" :class="figure.line">{{ figure.line }}</span>
-      </button>
-    </template>
-    <!-- A sum holds figures that hold sums: each is drawn only once it is asked for. -->
-    <div v-if="wasOpened" class="working">
+    <div class="working">
       <h3>{{ figure.label }}</h3>
       <p class="sum">{{ sayWorking(figure, unit) }}{{ code }}</p>
       <ul v-if="lines.length > 0">

@@ -10,6 +10,7 @@ import ClothPattern from '../../drawing/ClothPattern.vue'
 import DimensionLine from '../../drawing/DimensionLine.vue'
 import { labelsOf, tagFor } from './piece-tags.ts'
 import { useScale } from '../../drawing/use-scale.ts'
+import ThreadGlass from '../../drawing/ThreadGlass.vue'
 import { useZoom } from '../../drawing/use-zoom.ts'
 import ZoomButtons from '../../drawing/ZoomButtons.vue'
 import { useJob } from '../../stores/job.ts'
@@ -48,6 +49,7 @@ const zoom = useZoom(
   { wheel: 'plain' },
 )
 const { scale } = zoom
+const hasGlass = ref(false)
 const { held, drag, press } = useHand(scale)
 watch(held, (key) => (heldMm.value = key === null ? 0 : shownMm.value))
 const faulty = computed(
@@ -112,7 +114,8 @@ const DRAWN_MM = 0.5
     class="place"
     :style="{ touchAction: zoom.factor.value === 1 ? 'pan-x pan-y' : 'none' }"
     tabindex="0"
-    aria-label="The lay; + and - make it larger and smaller, arrows move it"
+    aria-label="The lay; + and - make it larger and smaller, arrows move it, M lays a glass on it"
+    @keydown.m="hasGlass = !hasGlass"
   >
     <svg :width="scale.width" :height="scale.height" role="group" aria-label="The lay, to scale, on the cloth">
       <defs>
@@ -121,123 +124,138 @@ const DRAWN_MM = 0.5
           <path d="M0 0 8 4 0 8z" fill="#22282c" />
         </marker>
       </defs>
-      <rect
-        :x="onCloth(0, 0).x"
-        :y="onCloth(0, 0).y"
-        :width="shownMm * scale.k"
-        :height="cloth.widthMm * scale.k"
-        fill="url(#lay-cloth)"
-      />
-      <rect
-        :x="onCloth(0, 0).x"
-        :y="onCloth(0, 0).y"
-        :width="shownMm * scale.k"
-        :height="cloth.widthMm * scale.k"
-        class="waste"
-      />
-      <rect
-        v-for="(s, i) in [
-          { at: 0, w: cloth.selvedgeMm[0] },
-          { at: cloth.widthMm - cloth.selvedgeMm[1], w: cloth.selvedgeMm[1] },
-        ]"
-        :key="i"
-        :x="onCloth(0, 0).x"
-        :y="onCloth(s.at, 0).y"
-        :width="shownMm * scale.k"
-        :height="s.w * scale.k"
-        class="selvedge"
-      />
-      <polygon
-        v-if="cloth.supply.kind === 'remnant'"
-        :points="path(cloth.supply.outline.map(([x, y]) => onCloth(x, y)))"
-        class="remnant"
-      />
-      <g
-        v-for="p in pieces"
-        :key="p.key"
-        class="piece"
-        :class="{ marked: marked === p.id, wrong: p.isWrong, locked: p.isLocked || isFixed }"
-        tabindex="0"
-        role="button"
-        :aria-label="`${p.title}${p.isLocked ? ', locked' : ''}${p.isWrong ? ', lies wrong' : ''}`"
-        @mouseenter="emit('mark', p.id)"
-        @mouseleave="emit('mark', null)"
-        @focus="emit('mark', p.id)"
-        @blur="emit('mark', null)"
-        @pointerdown.prevent="!isFixed && drag($event, p.place)"
-        @dblclick="!isFixed && lays.toggleLock(p.place)"
-        @keydown="!isFixed && press($event, p.place)"
-      >
-        <title>
-          {{ p.title
-          }}{{ isFixed ? '' : `${p.isLocked ? ', locked' : ''}. Drag it; arrows, R turns, L or a double click locks.` }}
-        </title>
-        <polygon :points="path(p.cut)" fill="url(#lay-cloth)" class="cut" />
-        <polygon v-if="p.sew" :points="path(p.sew)" class="sew" />
-        <line
-          v-if="p.arrow.length > 10"
-          :x1="p.centre.x + p.arrow.dx * p.arrow.from"
-          :y1="p.centre.y + p.arrow.dy * p.arrow.from"
-          :x2="p.centre.x + p.arrow.dx * (p.arrow.from + p.arrow.length)"
-          :y2="p.centre.y + p.arrow.dy * (p.arrow.from + p.arrow.length)"
-          class="arrow"
-          marker-end="url(#lay-arrow)"
-        />
-        <g v-if="p.tag" :transform="`translate(${p.centre.x} ${p.centre.y}) rotate(${p.tag.isUpright ? -90 : 0})`">
-          <rect
-            :x="-p.tag.wide / 2"
-            :y="-p.tag.size * 0.62"
-            :width="p.tag.wide"
-            :height="p.tag.size * 1.24"
-            rx="2"
-            class="tag"
-          />
-          <text :y="p.tag.size * 0.35" :font-size="p.tag.size" text-anchor="middle">{{ p.tag.words }}</text>
-        </g>
-        <circle v-if="p.isLocked" :cx="p.pin.x" :cy="p.pin.y" r="5" class="pin" />
-      </g>
-      <g v-for="(f, i) in cloth.flaws" :key="`flaw-${i}`" class="flaw">
+      <g id="lay-drawn">
         <rect
-          :x="onCloth(0, f.yMm).x"
-          :y="onCloth(f.xMm, 0).y"
-          :width="f.lengthMm * scale.k"
-          :height="f.widthMm * scale.k"
+          :x="onCloth(0, 0).x"
+          :y="onCloth(0, 0).y"
+          :width="shownMm * scale.k"
+          :height="cloth.widthMm * scale.k"
+          fill="url(#lay-cloth)"
+        />
+        <rect
+          :x="onCloth(0, 0).x"
+          :y="onCloth(0, 0).y"
+          :width="shownMm * scale.k"
+          :height="cloth.widthMm * scale.k"
+          class="waste"
+        />
+        <rect
+          v-for="(s, i) in [
+            { at: 0, w: cloth.selvedgeMm[0] },
+            { at: cloth.widthMm - cloth.selvedgeMm[1], w: cloth.selvedgeMm[1] },
+          ]"
+          :key="i"
+          :x="onCloth(0, 0).x"
+          :y="onCloth(s.at, 0).y"
+          :width="shownMm * scale.k"
+          :height="s.w * scale.k"
+          class="selvedge"
+        />
+        <polygon
+          v-if="cloth.supply.kind === 'remnant'"
+          :points="path(cloth.supply.outline.map(([x, y]) => onCloth(x, y)))"
+          class="remnant"
+        />
+        <g
+          v-for="p in pieces"
+          :key="p.key"
+          class="piece"
+          :class="{ marked: marked === p.id, wrong: p.isWrong, locked: p.isLocked || isFixed }"
+          tabindex="0"
+          role="button"
+          :aria-label="`${p.title}${p.isLocked ? ', locked' : ''}${p.isWrong ? ', lies wrong' : ''}`"
+          @mouseenter="emit('mark', p.id)"
+          @mouseleave="emit('mark', null)"
+          @focus="emit('mark', p.id)"
+          @blur="emit('mark', null)"
+          @pointerdown.prevent="!isFixed && drag($event, p.place)"
+          @dblclick="!isFixed && lays.toggleLock(p.place)"
+          @keydown="!isFixed && press($event, p.place)"
         >
-          <title>Flaw {{ i + 1 }}</title>
-        </rect>
-      </g>
-      <rect
-        :x="onCloth(0, 0).x"
-        :y="onCloth(0, 0).y"
-        :width="shownMm * scale.k"
-        :height="cloth.widthMm * scale.k"
-        class="edge"
-      />
-      <DimensionLine
-        :x1="onCloth(0, 0).x"
-        :x2="onCloth(0, lay.length).x"
-        :y1="onCloth(cloth.widthMm, 0).y + 28"
-        :y2="onCloth(cloth.widthMm, 0).y + 28"
-        :text="`${formatLengthWithUnit(lay.length, jobs.job!.units)} along the roll`"
-      />
-      <DimensionLine
-        :x1="onCloth(0, 0).x - 18"
-        :x2="onCloth(0, 0).x - 18"
-        :y1="onCloth(cloth.widthMm, 0).y"
-        :y2="onCloth(0, 0).y"
-        :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)"
-      />
-      <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">
-        {{ plan.isFolded ? 'both selvedges here, the fold below' : 'left selvedge' }} · starting end at the left ·
-        arrows: back of plates, top of boxing
-      </text>
-      <g v-if="point" class="point" aria-hidden="true">
-        <line :x1="onCloth(0, 0).x" :y1="lit.y" :x2="lit.x" :y2="lit.y" />
-        <line :x1="lit.x" :y1="onCloth(0, 0).y" :x2="lit.x" :y2="lit.y" />
-        <circle :cx="lit.x" :cy="lit.y" r="7" />
+          <title>
+            {{ p.title
+            }}{{
+              isFixed ? '' : `${p.isLocked ? ', locked' : ''}. Drag it; arrows, R turns, L or a double click locks.`
+            }}
+          </title>
+          <polygon :points="path(p.cut)" fill="url(#lay-cloth)" class="cut" />
+          <polygon v-if="p.sew" :points="path(p.sew)" class="sew" />
+          <line
+            v-if="p.arrow.length > 10"
+            :x1="p.centre.x + p.arrow.dx * p.arrow.from"
+            :y1="p.centre.y + p.arrow.dy * p.arrow.from"
+            :x2="p.centre.x + p.arrow.dx * (p.arrow.from + p.arrow.length)"
+            :y2="p.centre.y + p.arrow.dy * (p.arrow.from + p.arrow.length)"
+            class="arrow"
+            marker-end="url(#lay-arrow)"
+          />
+          <g v-if="p.tag" :transform="`translate(${p.centre.x} ${p.centre.y}) rotate(${p.tag.isUpright ? -90 : 0})`">
+            <rect
+              :x="-p.tag.wide / 2"
+              :y="-p.tag.size * 0.62"
+              :width="p.tag.wide"
+              :height="p.tag.size * 1.24"
+              rx="2"
+              class="tag"
+            />
+            <text :y="p.tag.size * 0.35" :font-size="p.tag.size" text-anchor="middle">{{ p.tag.words }}</text>
+          </g>
+          <circle v-if="p.isLocked" :cx="p.pin.x" :cy="p.pin.y" r="5" class="pin" />
+        </g>
+        <g v-for="(f, i) in cloth.flaws" :key="`flaw-${i}`" class="flaw">
+          <rect
+            :x="onCloth(0, f.yMm).x"
+            :y="onCloth(f.xMm, 0).y"
+            :width="f.lengthMm * scale.k"
+            :height="f.widthMm * scale.k"
+          >
+            <title>Flaw {{ i + 1 }}</title>
+          </rect>
+        </g>
+        <rect
+          :x="onCloth(0, 0).x"
+          :y="onCloth(0, 0).y"
+          :width="shownMm * scale.k"
+          :height="cloth.widthMm * scale.k"
+          class="edge"
+        />
+        <DimensionLine
+          :x1="onCloth(0, 0).x"
+          :x2="onCloth(0, lay.length).x"
+          :y1="onCloth(cloth.widthMm, 0).y + 28"
+          :y2="onCloth(cloth.widthMm, 0).y + 28"
+          :text="`${formatLengthWithUnit(lay.length, jobs.job!.units)} along the roll`"
+        />
+        <DimensionLine
+          :x1="onCloth(0, 0).x - 18"
+          :x2="onCloth(0, 0).x - 18"
+          :y1="onCloth(cloth.widthMm, 0).y"
+          :y2="onCloth(0, 0).y"
+          :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)"
+        />
+        <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">
+          {{ plan.isFolded ? 'both selvedges here, the fold below' : 'left selvedge' }} · starting end at the left ·
+          arrows: back of plates, top of boxing
+        </text>
+        <g v-if="point" class="point" aria-hidden="true">
+          <line :x1="onCloth(0, 0).x" :y1="lit.y" :x2="lit.x" :y2="lit.y" />
+          <line :x1="lit.x" :y1="onCloth(0, 0).y" :x2="lit.x" :y2="lit.y" />
+          <circle :cx="lit.x" :cy="lit.y" r="7" />
+        </g>
       </g>
     </svg>
-    <ZoomButtons :zoom="zoom" :of="place" name="the lay" />
+    <ThreadGlass v-if="hasGlass" :over="place" drawn="lay-drawn" :k="scale.k" :units="jobs.job!.units" />
+    <ZoomButtons :zoom="zoom" :of="place" name="the lay">
+      <button
+        type="button"
+        class="plain-button"
+        :aria-pressed="hasGlass"
+        title="A glass to look through: M"
+        @click="hasGlass = !hasGlass"
+      >
+        Glass
+      </button>
+    </ZoomButtons>
   </div>
 </template>
 
@@ -287,6 +305,15 @@ const DRAWN_MM = 0.5
   stroke: var(--chalk);
   stroke-width: 1.2;
   stroke-dasharray: 5 3;
+}
+
+#lay-drawn :deep(*) {
+  vector-effect: non-scaling-stroke;
+}
+
+.tag,
+.piece text {
+  display: var(--tags, inline);
 }
 
 .tag {

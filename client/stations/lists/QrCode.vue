@@ -1,13 +1,19 @@
 <script setup lang="ts">
+import { useMemoize } from '@vueuse/core'
 import { computed } from 'vue'
 import { squareCode } from '../../../core/square-code/index.ts'
 
 /** A square code that a phone reads. */
 const props = defineProps<{ text: string }>()
 const code = computed(() => {
-  const { size, dots } = squareCode(props.text)
+  const { size, dots } = codeOf(props.text)
   return { size, d: dots.map(({ column, row }) => `M${column} ${row}h1v1h-1z`).join('') }
 })
+</script>
+
+<script lang="ts">
+/** Every block of a ticket bears the same one. */
+const codeOf = useMemoize(squareCode)
 </script>
 
 <template>
