@@ -1,24 +1,10 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { DEMO_CLOTHS, DEMO_FOAM_STOCK, DEMO_GRADES, DEMO_TRIMS } from '../../core/demo/index.ts'
-import { FACTORY_BOOK, USUAL_WORKSHOP } from '../../core/defaults/index.ts'
-import type { ShopSettings } from '../../contract/index.ts'
+import { USUAL_WORKSHOP } from '../../core/defaults/index.ts'
+import { SETTINGS } from '../testing/demo-shop.ts'
 import { usePutBack } from './put-back.ts'
 import { useShop } from './shop.ts'
-
-const SETTINGS: ShopSettings = {
-  shopName: 'Halyard & Hem',
-  currency: 'EUR',
-  units: 'mm',
-  book: FACTORY_BOOK,
-  address: '',
-  taxNumber: '',
-  locale: '',
-  paper: 'A4',
-  firstWeekday: 'monday' as const,
-  schools: [],
-  workshop: USUAL_WORKSHOP,
-}
 
 interface Entry {
   readonly id: string

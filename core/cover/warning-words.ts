@@ -76,7 +76,7 @@ export const COVER_WORDS: WordsOf<CoverWarning> = {
   'piping-bend': (w, { mm }) =>
     words(
       phrase`The plate bends by a radius of ${mm(w.radius)}; this piping lies well down to ${mm(w.needed)}.`,
-      'Clip the strip each 10 to 15 mm round the curve, cut it on the bias, or use a thinner cord.',
+      phrase`Clip the strip each ${mm(10)} to ${mm(15)} round the curve, cut it on the bias, or use a thinner cord.`,
     ),
   'strip-too-narrow': (w, { mm }) =>
     words(
@@ -123,7 +123,7 @@ export const COVER_WORDS: WordsOf<CoverWarning> = {
   'long-cords': (w, { mm }) =>
     words(
       phrase`Tie tails of ${mm(w.length)} can loop round a small child's neck.`,
-      'Keep cords to 220 mm where small children are about.',
+      phrase`Keep cords to ${mm(220)} where small children are about.`,
     ),
   'grip-vanishes': (w) =>
     words(

@@ -39,7 +39,7 @@ export const SEAT_WORDS: WordsOf<SeatWarning> = {
   'old-differs': (w, { mm }) =>
     words(
       phrase`The ${w.source} says ${mm(w.was)} for the ${w.dimension}; by the seat the cushion finishes at ${mm(w.now)}.`,
-      'Labels and old covers lie by 10 to 25 mm: trust the seat, and ask how the old cushion fitted.',
+      phrase`Labels and old covers lie by ${mm(10)} to ${mm(25)}: trust the seat, and ask how the old cushion fitted.`,
     ),
   'hull-clearance': (w, { mm }) =>
     words(

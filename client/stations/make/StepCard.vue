@@ -31,7 +31,7 @@ const emit = defineEmits<{ next: [] }>()
 const { jobs, shop, maker, now, change, plan } = useWorkOrder()
 const settings = computed(() => {
   const { sewing } = props.row.step
-  return sewing ? settingsWords(sewing, shop.workshop.machineCards).join(' · ') : ''
+  return sewing ? settingsWords(sewing, shop.workshop.machineCards, jobs.job!.units).join(' · ') : ''
 })
 const overruling = ref(false)
 const why = ref('')

@@ -16,7 +16,8 @@ const props = defineProps<{ rows: readonly StepRow[]; heading: string; plan: Wor
 const jobs = useJob()
 const shop = useShop()
 const groups = computed(() => groupsOf(props.rows))
-const settings = ({ step }: StepRow) => (step.sewing ? settingsWords(step.sewing, shop.workshop.machineCards) : [])
+const settings = ({ step }: StepRow) =>
+  step.sewing ? settingsWords(step.sewing, shop.workshop.machineCards, jobs.whole!.units) : []
 const about = computed(() =>
   [
     jobs.whole!.customer,

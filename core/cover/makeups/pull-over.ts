@@ -226,7 +226,7 @@ function fittings({ construction }: RecipeInput<'pull-over'>, board: Outline, ho
             sum: times(given(holeCount, 'count', 'places')),
             rule: 'every 150 mm or less each way, clear of the edge',
           }),
-          note: '12 mm, edges broken',
+          note: 'edges broken',
         },
       ]
     : []

@@ -243,7 +243,9 @@ describe('tools', () => {
     [100, 'bread-knife', /^fine-toothed bread knife/],
     [200, 'electric-knife', /from both faces/],
     [25, 'hot-wire', /window open/],
-  ] as const)('%d mm, %s', (thickness, tool, says) => expect(toolWords(thickness, tool)).toMatch(says))
+  ] as const)('%d mm, %s', (thickness, tool, says) =>
+    expect(toolWords(thickness, tool, (mm) => `${mm} mm`)).toMatch(says),
+  )
 })
 
 describe('nests on sheets', () => {

@@ -31,12 +31,15 @@ export const USUAL_CUTTING: Cutting = {
   nest: null,
 }
 
-/** Which tool goes through a thickness, and how it is held. */
-export function toolWords(thicknessMm: number, tool: Cutting['tool']): string {
+/** Which tool goes through a thickness, and how it is held; `say`: a length in the units of the job. */
+export function toolWords(thicknessMm: number, tool: Cutting['tool'], say: (mm: number) => string): string {
   if (tool === 'hot-wire') return 'hot wire, slowly and with the window open'
   if (thicknessMm <= 25) return 'long scissors, or a snap knife in two passes'
   const knife = tool === 'electric-knife' ? 'electric knife' : 'fine-toothed bread knife'
-  return thicknessMm <= 150
+  return thicknessMm <= DEEPEST_CUT_MM
     ? phrase`${knife} held upright along the table edge, the block raised clear`
-    : phrase`${knife} from both faces, or have it cut: over 150 mm a blade wanders`
+    : phrase`${knife} from both faces, or have it cut: over ${say(DEEPEST_CUT_MM)} a blade wanders`
 }
+
+/** Deeper than this a blade leaves its line. */
+const DEEPEST_CUT_MM = 150

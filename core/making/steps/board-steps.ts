@@ -9,6 +9,9 @@ import { areaOfWork, checking, countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
 import { nameOf } from './names.ts'
 
+/** Wide enough for the air, too narrow for a finger. */
+const AIR_HOLE_MM = 12
+
 /** Boards sized, holed and eased, their foam glued on. */
 export const boardActs = (of: OrderOf): readonly Act[] =>
   of.plan.sewn.filter(isPulledOver).flatMap((d) => boardOf(of, d))
@@ -84,7 +87,7 @@ function boardOf(of: OrderOf, design: DesignPlan): readonly Act[] {
               id: id('holes'),
               title: phrase`${name}Drill the air holes`,
               says: [
-                phrase`${holes ? phrase`${holes.amount.value} on each, ${holes.note}` : 'Evenly over the board'}; before the foam is glued down.`,
+                phrase`${holes ? phrase`${holes.amount.value} on each, ${say(AIR_HOLE_MM)} across, ${holes.note}` : 'Evenly over the board'}; before the foam is glued down.`,
               ],
               work: countOfWork('drill', id('holes'), count * (holes?.amount.value ?? 0), 'every hole'),
             }),

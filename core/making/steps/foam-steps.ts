@@ -65,7 +65,7 @@ function cutting({ plan, say }: OrderOf): readonly Step[] {
         (p) =>
           phrase`${p.count} of ${p.id}: ${say(boxOf(p.outline).maxX - boxOf(p.outline).minX)} x ${say(boxOf(p.outline).maxY - boxOf(p.outline).minY)} from ${p.grade.name}, ${say(p.thicknessMm)} thick${p.where ? ` (${p.where})` : ''}.`,
       ),
-      phrase`With ${toolWords(thickest, ways.tool)}.`,
+      phrase`With ${toolWords(thickest, ways.tool, say)}.`,
     ],
     checks: [
       'Upright cut: both faces the same size by the tape.',

@@ -4,6 +4,7 @@ import { isPressedOn, seamLength, type Cover, type Panel, type Seam } from '../.
 import { distance } from '../../outline/index.ts'
 import type { DesignPlan } from '../../planned/index.ts'
 import type { InWork } from '../acts/garments.ts'
+import { OVERLAP_MM } from '../machine-card.ts'
 import { step, type Sewing, type Step, type Work } from '../step.ts'
 import { countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
@@ -38,7 +39,7 @@ export function seamStep(sewn: SewnCover, seam: Seam): Step {
       ...(length > 0
         ? [`${of.say(length)}${design.design.count > 1 ? phrase` on each of ${design.design.count} cushions` : ''}.`]
         : []),
-      ...seamSays(seam, cover, design.part.makeUp.construction.kind),
+      ...seamSays(seam, cover, design.part.makeUp.construction.kind, of.say),
       ...hingedTies(design, seam),
       ...(letters.length > 0 ? [phrase`Notches ${letters.join(' ')} meet.`] : []),
     ],
@@ -68,7 +69,7 @@ const dividerMm = (cover: Cover): number =>
     .slice(0, 1)
     .reduce((sum, { path }) => sum + path.slice(1).reduce((l, q, i) => l + distance(path[i]!, q), 0), 0)
 
-function seamSays(seam: Seam, cover: Cover, built: Construction['kind']): readonly string[] {
+function seamSays(seam: Seam, cover: Cover, built: Construction['kind'], say: OrderOf['say']): readonly string[] {
   const closure = cover.closures.find((c) => c.seam === seam.letter)
   switch (seam.kind) {
     case 'closure':
@@ -93,7 +94,7 @@ function seamSays(seam: Seam, cover: Cover, built: Construction['kind']): readon
     case 'plate':
       return built === 'bolster'
         ? [
-            'Right sides together, the end on top. Clip the edge of the body all round, and ease it to the end; overlap the start by 50 mm.',
+            phrase`Right sides together, the end on top. Clip the edge of the body all round, and ease it to the end; overlap the start by ${say(OVERLAP_MM)}.`,
           ]
         : built === 'capped'
           ? ['Right sides together, corner to corner: the open ends of the corner seams spread as the needle turns.']

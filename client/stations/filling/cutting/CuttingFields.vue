@@ -195,7 +195,7 @@ const saveOrder = () =>
           :value="key"
           :label="`${says}, kerf ${formatThin(KERF_MM[key], units)}`"
       /></ElSelect>
-      <p class="quiet tool">{{ mm(thickest) }}: {{ toolWords(thickest, cutting.tool) }}.</p>
+      <p class="quiet tool">{{ mm(thickest) }}: {{ toolWords(thickest, cutting.tool, mm) }}.</p>
     </div>
   </div>
   <div class="field-row" data-field="filling.trim">
