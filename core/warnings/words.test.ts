@@ -187,6 +187,10 @@ const EXAMPLES: readonly Warning[] = [
 ]
 
 describe('words for every warning', () => {
+  it.each(EXAMPLES.map((w) => [w.code, w] as const))('%s speaks in the units of the job', (_, w) => {
+    expect(Object.values(warningWords(w, 'inch-8')).join(' ')).not.toMatch(/\d mm\b/)
+  })
+
   it.each(EXAMPLES.map((w) => [w.code, w] as const))('%s', (_code, w) => {
     const { says, cure } = warningWords(w, 'mm')
     expect(says).toMatch(/^[A-Z].*\.$/)

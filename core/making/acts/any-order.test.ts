@@ -100,7 +100,7 @@ const spokenOfInVain = (job: Parameters<typeof workOrder>[0], plan: WorkedPlan):
   )
 
 describe.each(CONSTRUCTIONS)('%s', (kind) => {
-  it('can be made in its order, with any closure, piping, liner, filling and trims, and speaks of nothing that is not there', () => {
+  it('can be made in its order, with any closure, piping, liner, filling and trims, and speaks of nothing that is not there, in the units of the job', () => {
     let worked = 0
     fc.assert(
       fc.property(fc.oneof(anySeat, anyBox), anyMakeUpOf(kind), anyFilling, anyWork, (seat, makeUp, filling, work) => {
@@ -111,6 +111,8 @@ describe.each(CONSTRUCTIONS)('%s', (kind) => {
         const ticket = jobOf(job)
         expect(orderFaults(ticket, plan)).toEqual([])
         expect(spokenOfInVain(ticket, plan)).toEqual([])
+        const inInches = workOrder({ ...ticket, units: 'inch-8' }, plan).map(wordsOf)
+        expect(inInches.filter((words) => /\d mm\b/.test(words))).toEqual([])
         const ids = workOrder(ticket, plan).map((s) => s.id)
         expect(ids.filter((own, i) => ids.indexOf(own) !== i)).toEqual([])
       }),
