@@ -33,7 +33,11 @@ export function ticketFor(
 }
 
 /** The same with what was typed beside its sizes. */
-export const asTyped = (job: Job, typed: TypedSeat): Job => withPart(job, 'A', withTypedSeat(partJob(job, 'A'), typed))
+export function asTyped(job: Job, typed: TypedSeat): Job {
+  const part = withTypedSeat(partJob(job, 'A'), typed)
+  const isNamed = part.title !== job.title
+  return withPart(job, 'A', isNamed ? part : { ...part, title: startTitle(typed.seat, part.makeUp.construction.kind) })
+}
 
 /** The same with what was asked for in place of the usual. */
 export function asAsked(

@@ -1,8 +1,8 @@
 import { phrase } from '../../core/language/index.ts'
-import { cushionsIn, type Seat } from '../../contract/index.ts'
+import { cushionsIn, type Construction, type Seat } from '../../contract/index.ts'
 
-/** What a job is called until it gets a better name. */
-export function startTitle({ division }: Seat): string {
+/** What a job is called until it gets a better name: by how many there are, and by what they are made as where that says it. */
+export function startTitle({ division }: Seat, made: Construction['kind'] = 'boxed'): string {
   switch (division.kind) {
     case 'run':
       return phrase`Bench in ${division.count}`
@@ -11,6 +11,8 @@ export function startTitle({ division }: Seat): string {
     case 'rows':
     case 'singles': {
       const count = cushionsIn(division)
+      if (made === 'bolster') return count === 1 ? 'One bolster' : phrase`${count} bolsters`
+      if (made === 'cube') return count === 1 ? 'One cube' : phrase`${count} cubes`
       return count === 1 ? 'One cushion' : phrase`${count} cushions`
     }
     default:

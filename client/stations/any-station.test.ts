@@ -7,7 +7,6 @@ import type { Job } from '../../contract/index.ts'
 import { demoJobs } from '../../core/demo/index.ts'
 import { DEMO_SHOP } from '../testing/demo-shop.ts'
 import { showJob } from '../testing/show-job.ts'
-import { useJob } from '../stores/job.ts'
 import { useShop } from '../stores/shop.ts'
 import { STATION_PAGES } from './index.ts'
 

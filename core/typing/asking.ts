@@ -84,10 +84,11 @@ const wordsOf = (typed: Typed): string => (typed.kind === 'seat' ? typed.says : 
 const saysOf = ({ answer }: Reading): string => (answer.ok ? wordsOf(answer.value) : '')
 
 /**
- * Sizes that are hardly meant, by the trade: narrower, thinner or thicker than any cushion, an allowance wider than
+ * Sizes that are hardly meant, by the trade: narrower, shallower, thinner or thicker than any cushion, an allowance wider than
  * any.
  */
 const NARROWEST_MM = 150
+const SHALLOWEST_MM = 60
 const THINNEST_MM = 12
 const THICKEST_MM = 400
 const WIDEST_ALLOWANCE_MM = 40
@@ -121,6 +122,7 @@ function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit, maybeTal
       if (mm > THICKEST_MM && !maybeTall) return phrase`Few cushions are ${said} thick`
     } else if (WIDTHS.has(slot) && mm < NARROWEST_MM)
       return phrase`No cushion is only ${said} wide (${label.toLowerCase()})`
+    else if (slot === 'depth' && mm < SHALLOWEST_MM) return phrase`No cushion is only ${said} deep`
   }
   return null
 }
