@@ -18,8 +18,8 @@ export function seatInLine(text: string, mostCushions: number): SeatInLine | nul
   const sizes = { ...named, bare: named.row.length === 0 ? line.take(BARE)?.[0].trim() : undefined }
   const shape = SHAPES.find(({ word }) => line.take(word))
   const said = count ?? line.take(COUNT_ALONE)?.[1]
-  const [own, times] = said === undefined && !shape ? countInRow(sizes, mostCushions) : [sizes, said]
-  const seat = (shape?.line ?? plain)(own, divided, times)
+  const [own, number] = said === undefined && !shape ? countInRow(sizes, mostCushions) : [sizes, said]
+  const seat = (shape?.line ?? plain)(own, divided, number)
   return seat === null ? null : { seat, rest: line.left() }
 }
 
@@ -85,10 +85,15 @@ function namedSizes(line: Remaining): Omit<Sizes, 'bare'> {
 
 type SeatLine = (sizes: Sizes, divided: string | undefined, count: string | undefined) => string | null
 
-const joined = (word: string, sizes: readonly (string | undefined)[], wanted: number, count?: string): string | null =>
-  sizes.length === wanted && sizes.every((size) => size !== undefined)
-    ? `${word} ${sizes.join(' x ')} times ${count ?? 1}`
-    : null
+/** A line of the grammar where all of so many sizes were said. */
+const joined = (
+  word: string,
+  sizes: readonly (string | undefined)[],
+  wanted: number,
+  counted: string,
+): string | null =>
+  sizes.length === wanted && sizes.every((size) => size !== undefined) ? `${word} ${sizes.join(' x ')}${counted}` : null
+const times = (count: string | undefined): string => ` times ${count ?? 1}`
 
 const boxSizes = ({ row, along, deep, thick }: Sizes): readonly (string | undefined)[] =>
   row.length === 0 ? [along, deep, thick] : [...row, ...(thick === undefined ? [] : [thick])]
@@ -108,10 +113,9 @@ function countInRow(sizes: Sizes, mostCushions: number): [Sizes, string | undefi
 }
 
 const plain: SeatLine = (sizes, divided, count) =>
-  joined(divided === undefined ? 'seat' : 'bench', boxSizes(sizes), 3, count)?.replace(
-    / times \d+$/,
-    divided === undefined ? '$&' : ` in ${divided}`,
-  ) ?? null
+  divided === undefined
+    ? joined('seat', boxSizes(sizes), 3, times(count))
+    : joined('bench', boxSizes(sizes), 3, ` in ${divided}`)
 
 const roundSizes = ({ row, along, thick, across, bare }: Sizes): readonly (string | undefined)[] =>
   row.length === 0 ? [across ?? along ?? bare, thick] : [...row, ...(thick === undefined ? [] : [thick])]
@@ -123,25 +127,27 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
   },
   {
     word: /\b(?:half circles?|half rounds?|half moons?|semicircles?|semicircular)\b/,
-    line: (sizes, _, count) => joined('halfdisc', roundSizes(sizes), 2, count),
+    line: (sizes, _, count) => joined('halfdisc', roundSizes(sizes), 2, times(count)),
   },
-  { word: /\bbolsters?\b/, line: (sizes, _, count) => joined('bolster', rollSizes(sizes), 2, count) },
+  { word: /\bbolsters?\b/, line: (sizes, _, count) => joined('bolster', rollSizes(sizes), 2, times(count)) },
   {
     word: /\b(?:cubes?|pouffes?|poufs?)\b/,
     line: (sizes, _, count) => {
       const { along, bare } = sizes
       const one = sizes.row.length === 0 && sizes.thick === undefined ? (along ?? bare) : undefined
-      return one === undefined ? joined('cube', boxSizes(sizes), 3, count) : `cube ${one} times ${count ?? 1}`
+      return one === undefined ? joined('cube', boxSizes(sizes), 3, times(count)) : `cube ${one}${times(count)}`
     },
   },
   // Without its ears it is told how they are said.
   { word: /\bt[ -](?:shaped? )?(?:cushions?|seats?)\b/, line: ({ row }) => `tseat ${row.join(' x ')}` },
-  { word: new RegExp(`\\b${ROUND_WORD}\\b`), line: (sizes, _, count) => joined('disc', roundSizes(sizes), 2, count) },
+  {
+    word: new RegExp(`\\b${ROUND_WORD}\\b`),
+    line: (sizes, _, count) => joined('disc', roundSizes(sizes), 2, times(count)),
+  },
   {
     word: new RegExp(`\\b${BENCH}\\b`),
     // So many cushions of a bench are so many of that size; divided, it says so.
-    line: (sizes, divided, count) =>
-      count === undefined ? plain(sizes, divided ?? '1', count) : plain(sizes, divided, count),
+    line: (sizes, divided, count) => plain(sizes, divided ?? (count === undefined ? '1' : undefined), count),
   },
 ]
 

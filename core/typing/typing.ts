@@ -35,19 +35,18 @@ import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
  * grammar is tried as people say it.
  */
 export function readLine(line: string, context: TypingContext): Answer {
-  const literal = readGrammar(line, context)
-  if ((literal.ok && !NAME_AND_MORE.test(line)) || (!literal.ok && literal.error.code === 'infant') || isBegun(line))
-    return literal
   const text = plainText(line)
+  if (isBegun(text)) return readGrammar(text, context)
   const one = readOne(text, context)
-  const several = one.ok && !NAME_AND_MORE.test(line) ? one : readClauses(text, context, readOne)
+  if (one.ok ? !NAME_AND_MORE.test(text) : one.error.code === 'infant') return one
+  const several = readClauses(text, context, readOne)
   return several.ok || (!one.ok && severalSaysMore(text, one.error)) ? several : one
 }
 
 /** One thing said, by the grammar or as people say it. */
 function readOne(text: string, context: TypingContext): Answer {
   const literal = readGrammar(text, context)
-  if (literal.ok) return literal
+  if (literal.ok || literal.error.code === 'infant') return literal
   const reads = rephrased(text, context).map((said) => readGrammar(said, context))
   const severalNamed = reads.find((read) => !read.ok && read.error.code === 'which' && read.error.lines?.length)
   return reads.find((read) => read.ok) ?? severalNamed ?? literal
