@@ -17,7 +17,7 @@ import { pinchCorner } from './pinch-corner.ts'
 import { pullOver } from './pull-over.ts'
 import { rolledEdge } from './rolled-edge.ts'
 import { slitBack } from './slit-back.ts'
-import { waterfall } from './waterfall.ts'
+import { waterfall } from './waterfall/index.ts'
 import { wrappedTube } from './wrapped-tube.ts'
 
 /** The table of make-ups: a new one is one file, one line here, one in the contract, and one in `usual.ts`. */

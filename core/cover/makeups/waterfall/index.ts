@@ -1,0 +1,1 @@
+export { waterfall } from './waterfall.ts'
