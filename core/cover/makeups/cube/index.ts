@@ -1,0 +1,1 @@
+export { cube } from './cube.ts'
