@@ -96,87 +96,9 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
   if (reason) return fail(reason)
   const [w, d, t] = [solid.width.value, solid.depth.value, solid.thickness.value]
   if (t <= 2 * allowances.seamMm.value) return fail({ code: 'borders-collide' }, 'knife-edge')
-  const lap =
-    lapOf(closure, allowances) ??
-    entered({
-      id: 'cover.slitLap',
-      label: 'Lap',
-      quantity: 'length',
-      value: construction.lapMm,
-      rule: 'the ends lap by so much',
-      setBy: 'job',
-      change: 'make-up.construction',
-    })
-  const hem = entered({
-    id: 'cover.slitHem',
-    label: 'Hem of the lap',
-    quantity: 'length',
-    value: construction.hemMm,
-    rule: 'turned in along the lap',
-    setBy: 'job',
-    change: 'make-up.construction',
-  })
   const [front, back] = [construction.share * d, (1 - construction.share) * d]
   // Up the blank: bottom in front of the slit, front, top, back, bottom behind it.
   const y = [0, front, front + t, front + t + d, front + 2 * t + d, front + 2 * t + d + back] as const
-  const out = t / 2
-  const rightHalf: readonly [number, number][] = [
-    [out, y[0]],
-    [out, y[1]],
-    [0, y[1]],
-    [0, y[2]],
-    [out, y[2]],
-    [out, y[3]],
-    [0, y[3]],
-    [0, y[4]],
-    [out, y[4]],
-    [out, y[5]],
-  ]
-  const outline: Outline = [
-    ...rightHalf.map(([x, h]) => at(w + x + out, h)),
-    ...rightHalf.toReversed().map(([x, h]) => at(out - x, h)),
-  ]
-  const seam = (name: string): EdgeDraft => ({ name, treatment: 'seam', allowances: [allowances.seamMm] })
-  const sideNames = (side: string) => [
-    `${side}, bottom front`,
-    `${side} front pinch, low`,
-    `${side} of the front`,
-    `${side} front pinch, high`,
-    `${side}, top`,
-    `${side} back pinch, high`,
-    `${side} of the back`,
-    `${side} back pinch, low`,
-    `${side}, bottom back`,
-  ]
-  const slit = (name: string): EdgeDraft => ({ name, treatment: 'lap', allowances: [halfLap(lap), hem] })
-  const edges = [
-    ...sideNames('right').map(seam),
-    slit('slit behind'),
-    ...sideNames('left').toReversed().map(seam),
-    slit('slit in front'),
-  ]
-  const sums = {
-    width: plus(solid.width, solid.thickness),
-    height: times(2, plus(solid.depth, solid.thickness)),
-    bottom: 'slit in front',
-    right: 'right, top',
-    top: 'slit behind',
-    left: 'left, top',
-  }
-  const panel = shapedPanel(
-    {
-      id: 'blank',
-      name: 'Wrap',
-      role: 'blank',
-      face: 'round',
-      cloth: 'face',
-      isSeen: true,
-      rule: 'the width and half the thickness at each end; once round the cushion',
-    },
-    outline,
-    edges,
-    sums,
-  )
   const closed: SeamDraft = {
     name: 'the ends of the wrap, lapped and tacked',
     kind: 'closure',
@@ -188,7 +110,7 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
     ],
   }
   return drafted({
-    panels: [panel],
+    panels: [wrapPanel(input, wrapOutline(w, t, y))],
     seams: [
       closed,
       sideSeam('right', { d, front, back }),
@@ -202,6 +124,76 @@ function oneBlank(input: RecipeInput<'pinch-corner'>): ReturnType<typeof pinchCo
     notes: [{ code: 'check-pinch' }],
   })
 }
+
+/** Where the faces of the cushion begin and end, up the blank. */
+type Heights = readonly [number, number, number, number, number, number]
+
+/** As wide as the cushion and half its thickness at each end; at front and back the corners stand in by that half. */
+function wrapOutline(w: number, t: number, y: Heights): Outline {
+  const out = t / 2
+  const rightHalf: readonly [number, number][] = [
+    [out, y[0]],
+    [out, y[1]],
+    [0, y[1]],
+    [0, y[2]],
+    [out, y[2]],
+    [out, y[3]],
+    [0, y[3]],
+    [0, y[4]],
+    [out, y[4]],
+    [out, y[5]],
+  ]
+  return [...rightHalf.map(([x, h]) => at(w + x + out, h)), ...rightHalf.toReversed().map(([x, h]) => at(out - x, h))]
+}
+
+function wrapPanel({ solid, construction, allowances, closure }: RecipeInput<'pinch-corner'>, outline: Outline) {
+  const lap =
+    lapOf(closure, allowances) ?? turned('cover.slitLap', 'Lap', construction.lapMm, 'the ends lap by so much')
+  const hem = turned('cover.slitHem', 'Hem of the lap', construction.hemMm, 'turned in along the lap')
+  const seam = (name: string): EdgeDraft => ({ name, treatment: 'seam', allowances: [allowances.seamMm] })
+  const slit = (name: string): EdgeDraft => ({ name, treatment: 'lap', allowances: [halfLap(lap), hem] })
+  return shapedPanel(
+    {
+      id: 'blank',
+      name: 'Wrap',
+      role: 'blank',
+      face: 'round',
+      cloth: 'face',
+      isSeen: true,
+      rule: 'the width and half the thickness at each end; once round the cushion',
+    },
+    outline,
+    [
+      ...sideEdgeNames('right').map(seam),
+      slit('slit behind'),
+      ...sideEdgeNames('left').toReversed().map(seam),
+      slit('slit in front'),
+    ],
+    {
+      width: plus(solid.width, solid.thickness),
+      height: times(2, plus(solid.depth, solid.thickness)),
+      bottom: 'slit in front',
+      right: 'right, top',
+      top: 'slit behind',
+      left: 'left, top',
+    },
+  )
+}
+
+const turned = (id: string, label: string, value: number, rule: string) =>
+  entered({ id, label, quantity: 'length', value, rule, setBy: 'job', change: 'make-up.construction' })
+
+const sideEdgeNames = (side: 'right' | 'left'): readonly string[] => [
+  `${side}, bottom front`,
+  `${side} front pinch, low`,
+  `${side} of the front`,
+  `${side} front pinch, high`,
+  `${side}, top`,
+  `${side} back pinch, high`,
+  `${side} of the back`,
+  `${side} back pinch, low`,
+  `${side}, bottom back`,
+]
 
 /** The side seam at mid height, from the front to the back; the left edges are drawn downwards. */
 function sideSeam(side: 'right' | 'left', { d, front, back }: { d: number; front: number; back: number }): SeamDraft {
