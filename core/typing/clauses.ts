@@ -2,7 +2,7 @@ import type { PartJob } from '../../contract/index.ts'
 import type { Edit } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { seatInLine } from './any-order.ts'
-import { fail, type Answer, type TypingContext, type TypingFailure } from './failure.ts'
+import { fail, type Answer, type OpenJob, type TypingContext, type TypingFailure } from './failure.ts'
 import { plainly } from './rephrase.ts'
 import { THING } from './thing-words.ts'
 import { begunWith } from './typed-seat.ts'
@@ -16,12 +16,15 @@ type ReadOne = (text: string, context: TypingContext) => Answer
 export function readClauses(line: string, context: TypingContext, readOne: ReadOne): Answer {
   const { spoken, names } = withoutNames(line)
   const found = seatInLine(plainly(spoken), context.limits.mostCushions)
-  if (!found) return context.job ? readEdits([...pieces(spoken), ...names], context, readOne) : nothingHere(line)
+  if (!found)
+    return context.job
+      ? readEdits([...pieces(spoken), ...names], { ...context, job: context.job }, readOne)
+      : nothingHere(line)
   const seat = readOne(found.seat, context)
   if (!seat.ok || seat.value.kind !== 'seat') return seat
   const job = begunWith(seat.value, context)
   if (!job) return fail({ code: 'wants-job', word: found.rest[0] ?? names[0] ?? '' })
-  const read = editsIn([...found.rest, ...names], job, context, readOne)
+  const read = editsIn([...found.rest, ...names], { ...context, job }, readOne, A_THING)
   if (!read.ok) return read
   const says = [seat.value.says, ...read.value.map((edit) => edit.says)].join('; ')
   return ok({ ...seat.value, also: [...seat.value.also, ...read.value], says })
@@ -30,8 +33,8 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
 const nothingHere = (line: string): Answer =>
   fail({ code: 'unknown-word', word: line.trim().split(/\s+/)[0] ?? '', near: null })
 
-function readEdits(texts: readonly string[], context: TypingContext, readOne: ReadOne): Answer {
-  const read = editsIn(texts, context.job!, context, readOne)
+function readEdits(texts: readonly string[], context: OpenJob, readOne: ReadOne): Answer {
+  const read = editsIn(texts, context, readOne, null)
   if (!read.ok) return read
   const [first, ...others] = read.value
   if (!first) return fail({ code: 'empty' })
@@ -63,19 +66,22 @@ const pieces = (text: string): readonly string[] =>
     .map((piece) => piece.trim())
     .filter((piece) => piece !== '')
 
-/** The changes that pieces of a line come to, each on the job after those before it. */
+/**
+ * The changes that pieces of a line come to, each on the job after those before it. `unsaid`: words that say nothing
+ * beside those changes, as what a seat is called beside its sizes.
+ */
 function editsIn(
   texts: readonly string[],
-  job: PartJob,
-  context: TypingContext,
+  context: OpenJob,
   readOne: ReadOne,
+  unsaid: RegExp | null,
 ): Result<readonly Edit[], TypingFailure> {
   const edits: Edit[] = []
-  let now = job
+  let now = context.job
   for (const text of texts) {
     let words = text.split(/\s+/).filter((word) => word !== '')
     while (words.length > 0) {
-      const step = longestEdit(words, { ...context, job: now }, readOne)
+      const step = longestEdit(words, { ...context, job: now }, readOne, unsaid)
       if (!step.ok) return { ok: false, error: wholeLineOnly(step.error) }
       edits.push(...step.value.edit)
       now = step.value.edit.reduce<PartJob>((part, edit) => edit.apply(part), now)
@@ -96,8 +102,13 @@ interface Step {
 }
 
 /** The longest beginning that is one change; a word that says nothing is passed over. */
-function longestEdit(words: readonly string[], context: TypingContext, readOne: ReadOne): Result<Step, TypingFailure> {
-  const thing = A_THING.exec(words.join(' ').toLowerCase())?.[0]
+function longestEdit(
+  words: readonly string[],
+  context: OpenJob,
+  readOne: ReadOne,
+  unsaid: RegExp | null,
+): Result<Step, TypingFailure> {
+  const thing = unsaid?.exec(words.join(' ').toLowerCase())?.[0]
   if (thing !== undefined && !MAY_BE_A_PLACE.has(thing)) return ok({ edit: [], words: thing.split(' ').length })
   for (let n = Math.min(words.length, MOST_WORDS); n > 0; n--) {
     const read = readOne(words.slice(0, n).join(' '), context)

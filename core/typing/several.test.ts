@@ -137,6 +137,10 @@ describe('several things said in one line', () => {
     expect(changed('customer Tern, Gull and Daughters').customer).toBe('Tern, Gull and Daughters')
     expect(changed('note zip at back, piped').note).toBe('zip at back, piped')
   })
+  it('what a cushion is called says nothing beside its sizes, and is no change by itself', () => {
+    const read = readTyped('sofa 12', context(keepersBenchPart()))
+    expect(!read.ok && read.error).toMatchObject({ code: 'unknown-word', word: 'sofa' })
+  })
   it('what is not understood leaves nothing changed, and is named', () => {
     const read = readTyped('100 thick, sparkling', context(keepersBenchPart()))
     expect(!read.ok && read.error).toMatchObject({ code: 'unknown-word', word: 'sparkling' })
