@@ -5,10 +5,13 @@ import { defineConfig } from 'vite'
 
 const BUILT = 'dist/client'
 
+/** What the build tells the server of its parts is not handed out. */
+const isForTheServer = (folder: string) => folder.split(path.sep).some((part) => part.startsWith('.'))
+
 /** What a page needs without a network: every built file, those without a hash in their name with one of their own. */
 const shell = () =>
   readdirSync(BUILT, { recursive: true, withFileTypes: true })
-    .filter((e) => e.isFile() && e.name !== 'service-worker.js')
+    .filter((e) => e.isFile() && e.name !== 'service-worker.js' && !isForTheServer(e.parentPath))
     .map((e) => {
       const file = path.join(e.parentPath, e.name)
       const url = `/${path.relative(BUILT, file).split(path.sep).join('/')}`
