@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, ref, useTemplateRef } from 'vue'
-import { isInch, type LengthUnit } from '../../core/units/index.ts'
+import { computed, ref } from 'vue'
+import type { LengthUnit } from '../../core/units/index.ts'
 import { ruledOf } from './ruled.ts'
 
 /**
@@ -18,7 +18,6 @@ const props = defineProps<{
   units: LengthUnit
 }>()
 const at = ref<{ readonly x: number; readonly y: number; readonly byFinger: boolean } | null>(null)
-const glass = useTemplateRef('glass')
 
 function layAt(clientX: number, clientY: number, byFinger: boolean): void {
   const { left, top } = props.over!.getBoundingClientRect()
@@ -30,7 +29,7 @@ useEventListener(over, ['pointermove', 'pointerdown'], (event: PointerEvent) =>
 )
 useEventListener(over, 'pointerleave', () => (at.value = null))
 useEventListener(over, 'focusin', ({ target }: FocusEvent) => {
-  if (!(target instanceof SVGElement) || glass.value?.contains(target)) return
+  if (!(target instanceof SVGElement)) return
   const { left, top, width, height } = target.getBoundingClientRect()
   layAt(left + width / 2, top + height / 2, false)
 })
@@ -50,14 +49,14 @@ const view = computed(() => {
   const seen = SIDE / ENLARGED
   return at.value && `${at.value.x - seen / 2} ${at.value.y - seen / 2} ${seen} ${seen}`
 })
-const ticks = computed(() => ruledOf(SIDE, props.k * ENLARGED, isInch(props.units)))
+const ticks = computed(() => ruledOf(SIDE, props.k * ENLARGED, props.units))
 const SIDE = 216
 const RIM = 15
 const ENLARGED = 5
 </script>
 
 <template>
-  <div v-if="place" ref="glass" class="glass no-print" :style="place" aria-hidden="true">
+  <div v-if="place" class="glass no-print" :style="place" aria-hidden="true">
     <svg :width="SIDE + 2 * RIM" :height="SIDE + 2 * RIM" class="frame">
       <rect x="1" y="1" :width="SIDE + 2 * RIM - 2" :height="SIDE + 2 * RIM - 2" rx="5" class="rim" />
       <g v-for="t in ticks.marks" :key="t.at">

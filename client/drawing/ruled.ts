@@ -1,4 +1,5 @@
 import { phrase } from '../../core/language/index.ts'
+import { formatLengthWithUnit, isInch, type LengthUnit } from '../../core/units/index.ts'
 
 /** A ruled edge: where its marks stand and how long they are, in pixels, and how far apart they are in words. */
 export interface Ruled {
@@ -12,8 +13,12 @@ const EIGHTH_MM = 25.4 / 8
 const NEAREST_PX = 6
 const [SHORT, LONG] = [5, 10]
 
-/** The finest marks that can still be told apart on an edge of so many pixels, of so many to the mm; each fifth (of inches each fourth) is longer. */
-export function ruledOf(sidePx: number, pxPerMm: number, inches: boolean): Ruled {
+/**
+ * The finest marks that can still be told apart on an edge of so many pixels, of so many to the mm; each fifth (of inches
+ * each fourth) is longer.
+ */
+export function ruledOf(sidePx: number, pxPerMm: number, units: LengthUnit): Ruled {
+  const inches = isInch(units)
   const unitMm = inches ? EIGHTH_MM : 1
   const steps = inches ? EIGHTHS : MM
   const step = steps.find((s) => s * unitMm * pxPerMm >= NEAREST_PX) ?? steps.at(-1)!
@@ -24,9 +29,6 @@ export function ruledOf(sidePx: number, pxPerMm: number, inches: boolean): Ruled
       at: i * each,
       long: i % longer === 0 ? LONG : SHORT,
     })),
-    says: inches ? phrase`${eighths(step)} in apart` : phrase`${step} mm apart`,
+    says: phrase`${formatLengthWithUnit(step * unitMm, units)} apart`,
   }
 }
-
-/** Eighths of an inch in their lowest terms. */
-const eighths = (n: number): string => (n >= 8 ? String(n / 8) : n === 4 ? '1/2' : n === 2 ? '1/4' : '1/8')

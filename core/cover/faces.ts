@@ -1,12 +1,12 @@
 import { areaOf, boxOf, type Outline } from '../outline/index.ts'
 import type { Cover } from './cover.ts'
 import type { Patch } from './patch.ts'
-import { inSpace, normalTo, type Space } from './space.ts'
+import { inSpace, normalTo, UP, type Space } from './space.ts'
 
 /**
  * What is seen from above, and from the front: the largest part of a panel that faces that way; null where none does.
  */
-export const topFace = (cover: Faced): Patch | null => largestFacing(cover, inSpace(0, 0, 1))
+export const topFace = (cover: Faced): Patch | null => largestFacing(cover, UP)
 export const frontFace = (cover: Faced): Patch | null => largestFacing(cover, inSpace(0, -1, 0))
 
 type Faced = Pick<Cover, 'panels' | 'patches'>

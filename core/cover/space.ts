@@ -9,6 +9,9 @@ export interface Space {
 
 export const inSpace = (x: number, y: number, z: number): Space => ({ x, y, z })
 
+/** From the floor upwards. */
+export const UP = inSpace(0, 0, 1)
+
 export const spaceBetween = (a: Space, b: Space): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z)
 
 /** Square to the triangle a, b, c, of length 1, towards the eye that sees it counter-clockwise. */

@@ -7,6 +7,11 @@ import { plainly } from './rephrase.ts'
 import { THING } from './thing-words.ts'
 import { begunWith } from './typed-seat.ts'
 
+/** Words after which any words are a name. */
+const NAMED = '(?:customer|title)'
+/** A name ends at a comma where what follows is understood. */
+export const NAME_AND_MORE = new RegExp(`^\\s*${NAMED}\\b[^,;]*[,;]`, 'i')
+
 type ReadOne = (text: string, context: TypingContext) => Answer
 
 /**
@@ -51,7 +56,7 @@ function readEdits(texts: readonly string[], context: OpenJob, readOne: ReadOne)
 function withoutNames(line: string): { readonly spoken: string; readonly names: readonly string[] } {
   const names: string[] = []
   const spoken = line.replace(
-    /(^|[,;\s])((?:customer|title)\s+[^,;]+|note\s.+)/gi,
+    new RegExp(`(^|[,;\\s])(${NAMED}\\s+[^,;]+|note\\s.+)`, 'gi'),
     (_, before: string, name: string) => {
       names.push(name.trim())
       return before

@@ -30,7 +30,7 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     /^(?:no zip(?:per)?(?:,? sewn shut)?|without zip(?:per)?|sewn shut|sew(?:n)? (?:it )?(?:up|closed))$/,
     'close sewn shut',
   ],
-  [/^(?:no|without|remove|drop) (?:piping|pipe|cord|welt(?:ing)?)$|^(?:unpiped|not piped|plain edges)$/, 'pipe none'],
+  [/^(?:no|without) (?:piping|pipe|cord|welt(?:ing)?)$|^(?:unpiped|not piped|plain edges)$/, 'pipe none'],
   [/^(?:pip(?:ed|ing)|welt(?:ed|ing)?)(?: (?:both|all round|all around|top and bottom|both rows))?$/, 'pipe both'],
   [
     /^(?:pip(?:ed|ing)|welt(?:ed|ing)?|pipe)(?: only)?(?: (?:on|along|at))? ?(top|bottom|front|back|left|right)(?: edges?)?(?: only| alone)?$/,

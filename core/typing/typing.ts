@@ -17,7 +17,7 @@ import {
   type TypingContext,
   type TypingFailure,
 } from './failure.ts'
-import { readClauses } from './clauses.ts'
+import { NAME_AND_MORE, readClauses } from './clauses.ts'
 import { isBegun, nearestWord } from './complete.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { readCloth } from './cloth-edits.ts'
@@ -27,7 +27,8 @@ import { TERMS_EDITS } from './terms-edits.ts'
 import { TRIM_EDITS } from './trim-edits.ts'
 import { MAKE_UP_EDITS } from './make-up-edits.ts'
 import { readParts, readRows } from './parts.ts'
-import { readSeat, SEAT_WORDS } from './seats.ts'
+import { SEAT_WORDS } from './seat-line.ts'
+import { readSeat } from './seats.ts'
 import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
 
 /**
@@ -55,9 +56,6 @@ function readOne(text: string, context: TypingContext): Answer {
 /** Of several things one may be wrong: its failure says more than that of the line as one thing. */
 const severalSaysMore = (text: string, { code }: TypingFailure): boolean =>
   code === 'unknown-word' || (code === 'count' && /[,;]/.test(text))
-
-/** A name ends at a comma where what follows is understood. */
-const NAME_AND_MORE = /^\s*(?:customer|title)\b[^,;]*[,;]/i
 
 function readGrammar(line: string, context: TypingContext): Answer {
   const text = plainText(line).trim()

@@ -34,21 +34,20 @@ describe('the page by its address', () => {
     for (const address of ['/', '/cloth', '/jobs/', '/jobs/<script>/measure', '/jobs/a"b', '/jobs/a/measure/more'])
       expect(page(address)).toBe(HTML)
   })
-  it('of a job names each of its parts once, its station among them, and its records', () => {
+  it('of a job names each of its parts once, its station among them', () => {
     const found = named(page('/jobs/ab-12/make'))
     expect(found.filter((f) => f.endsWith('.js')).toSorted()).toEqual(
       ['first', 'job', 'make', 'shared'].map((f) => `/assets/${f}.js`),
     )
     expect(found).toContain('/assets/job.css')
-    expect(found).toContain('/api/jobs/ab-12')
-    expect(found.filter((f) => f.startsWith('/api/shop/'))).toHaveLength(4)
+    expect(found).toHaveLength(5)
   })
   it('goes to Measure where no station is named; one that is none has no part', () => {
     expect(named(page('/jobs/ab-12'))).toContain('/assets/measure.js')
     expect(named(page('/jobs/ab-12/make-up'))).toContain('/assets/make-up.js')
     expect(named(page('/jobs/ab-12/nowhere')).filter((f) => f.endsWith('.js'))).toHaveLength(3)
   })
-  it('of a build without a list of parts names its records alone', () => {
-    expect(named(built('plain', null)('/jobs/ab-12')).every((f) => f.startsWith('/api/'))).toBe(true)
+  it('of a build without a list of its parts is as it was built', () => {
+    expect(named(built('plain', null)('/jobs/ab-12'))).toEqual([])
   })
 })

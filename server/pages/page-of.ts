@@ -9,22 +9,20 @@ const Manifest = z.record(
 )
 type Manifest = z.infer<typeof Manifest>
 
-const A_JOB = /^\/jobs\/([\w-]{1,64})(?:\/([a-z-]{1,20}))?\/?$/
-/** What every page of a job reads from the shop. */
-const SHOP_READS = ['shop/grades', 'shop/cloths', 'shop/foam-stock', 'stock/trims', 'shop/settings']
+const A_JOB = /^\/jobs\/[\w-]{1,64}(?:\/([a-z-]{1,20}))?\/?$/
 
 /**
- * The page by its address. That of a job names what its view will ask for, parts and records alike, so that they come
- * beside the first parts and not after them.
+ * The page by its address. That of a job names the parts that its view is made of, so that they come beside the first
+ * ones and not after them. Its records are not asked for so early: what is saved before the page listens would be missed.
  */
 export function pageOf(clientDir: string): (address: string) => string {
   const html = readFileSync(path.join(clientDir, 'index.html'), 'utf8')
   const listed = path.join(clientDir, '.vite', 'manifest.json')
   const manifest = existsSync(listed) ? Manifest.parse(JSON.parse(readFileSync(listed, 'utf8'))) : {}
   return (address) => {
-    const [, id, station = 'measure'] = A_JOB.exec(address) ?? []
-    if (id === undefined) return html
-    const hints = [...partsOf(manifest, stationPage(manifest, station)), ...readsOf(id)]
+    const job = A_JOB.exec(address)
+    if (!job) return html
+    const hints = partsOf(manifest, stationPage(manifest, job[1] ?? 'measure'))
     return html.replace('</head>', `${hints.join('\n    ')}\n  </head>`)
   }
 }
@@ -50,6 +48,3 @@ function partsOf(manifest: Manifest, station: string | undefined): readonly stri
     ...[...styles].map((file) => `<link rel="preload" as="style" crossorigin href="/${file}">`),
   ]
 }
-
-const readsOf = (id: string): readonly string[] =>
-  [...SHOP_READS, `jobs/${id}`].map((read) => `<link rel="preload" as="fetch" crossorigin href="/api/${read}">`)

@@ -8,7 +8,7 @@ import { notABox, rectanglePanel, seamEdge, shapedPanel, type EdgeDraft, type Pa
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe } from '../recipe.ts'
 import type { SeamDraft, SeamPair } from '../seam.ts'
-import { inSpace, onPlane } from '../space.ts'
+import { inSpace, onPlane, UP } from '../space.ts'
 import { openLength } from './boxed.ts'
 
 /** A roll: a body π·D round, and a disc at each end. Its depth and its thickness are both the diameter. */
@@ -154,7 +154,7 @@ function discPatch(side: 'left' | 'right', w: number, d: number): Patch {
   // The left disc is drawn from outside, so its right is the front; turned half round it meets the body likewise.
   const place =
     side === 'right'
-      ? onPlane(at(0, 0), inSpace(x, 0, 0), way, inSpace(0, 0, 1))
+      ? onPlane(at(0, 0), inSpace(x, 0, 0), way, UP)
       : onPlane(at(0, 0), inSpace(x, 0, d), way, inSpace(0, 0, -1))
   return { panel: `end-${side}`, bend: 'flat', outline: circle(d), place }
 }

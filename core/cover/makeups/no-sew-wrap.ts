@@ -5,7 +5,7 @@ import { planClosure } from '../closures/closure-plan.ts'
 import { notABox, perimeterFigure, rectanglePanel, type EdgeDraft, type PanelDraft } from '../parts/index.ts'
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
-import { inSpace, onPlane, type Space } from '../space.ts'
+import { inSpace, onPlane, UP, type Space } from '../space.ts'
 
 type Input = RecipeInput<'no-sew-wrap'>
 
@@ -96,7 +96,7 @@ const fastened = ({ solid, construction }: Input): Figure =>
 
 /** Once round the block from its lower back edge, and a flap over each end. */
 function patchesOf(w: number, d: number, t: number): readonly Patch[] {
-  const [up, down] = [inSpace(0, 0, 1), inSpace(0, 0, -1)]
+  const down = inSpace(0, 0, -1)
   const face = (from: number, to: number, start: Space, way: Space): Patch => ({
     panel: 'blank',
     bend: 'flat',
@@ -110,13 +110,13 @@ function patchesOf(w: number, d: number, t: number): readonly Patch[] {
     place: onPlane(
       at(isRight ? t + w : t, d + t),
       inSpace(isRight ? w : 0, 0, t),
-      isRight ? down : up,
+      isRight ? down : UP,
       inSpace(0, 1, 0),
     ),
   })
   return [
     face(0, d, inSpace(0, d, 0), inSpace(0, -1, 0)),
-    face(d, d + t, inSpace(0, 0, 0), up),
+    face(d, d + t, inSpace(0, 0, 0), UP),
     face(d + t, 2 * d + t, inSpace(0, 0, t), inSpace(0, 1, 0)),
     face(2 * d + t, 2 * (d + t), inSpace(0, d, t), down),
     end(true),

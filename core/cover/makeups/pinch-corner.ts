@@ -17,7 +17,7 @@ import type { Patch } from '../patch.ts'
 import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
 import type { RefusalReason } from '../refusal.ts'
 import { stretchLength, type SeamDraft, type SeamPair } from '../seam.ts'
-import { inSpace, onPlane } from '../space.ts'
+import { inSpace, onPlane, UP } from '../space.ts'
 import { wallOf } from '../wall.ts'
 
 /**
@@ -250,7 +250,7 @@ function wrapPatches(
   const [right, back, up, down, forward] = [
     inSpace(1, 0, 0),
     inSpace(0, 1, 0),
-    inSpace(0, 0, 1),
+    UP,
     inSpace(0, 0, -1),
     inSpace(0, -1, 0),
   ]

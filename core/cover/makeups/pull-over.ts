@@ -135,6 +135,8 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
 
 const DUST_INSET_MM = 12
 const DUST_FOLD_MM = 15
+/** Wide enough for the air, too narrow for a finger. */
+export const AIR_HOLE_MM = 12
 const AIR_HOLE_EVERY_MM = 150
 /** A hole nearer to the edge than this lies under the staples. */
 const AIR_HOLE_CLEAR_MM = 40

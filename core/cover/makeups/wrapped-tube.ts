@@ -10,7 +10,7 @@ import { notABox, perimeterFigure, rectanglePanel, seamEdge, type EdgeDraft, typ
 import type { Patch } from '../patch.ts'
 import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
 import type { SeamDraft, SeamPair } from '../seam.ts'
-import { inSpace, onPlane } from '../space.ts'
+import { inSpace, onPlane, UP } from '../space.ts'
 import { openLength } from './boxed.ts'
 import { onPanel, tubeOf, type Tube } from './tube.ts'
 
@@ -214,7 +214,7 @@ function wrapPatches(tube: Tube, panel: Tube['panels'][number]): readonly Patch[
   const { w, d, t } = tube
   const lies = {
     bottom: [inSpace(0, d, 0), inSpace(0, -1, 0)],
-    front: [inSpace(0, 0, 0), inSpace(0, 0, 1)],
+    front: [inSpace(0, 0, 0), UP],
     top: [inSpace(0, 0, t), inSpace(0, 1, 0)],
     back: [inSpace(0, d, t), inSpace(0, 0, -1)],
   } as const
@@ -235,6 +235,6 @@ export const endPatch = (side: 'left' | 'right', w: number, d: number, t: number
   outline: rectangle(d, t),
   place:
     side === 'right'
-      ? onPlane(at(0, 0), inSpace(w, 0, 0), inSpace(0, 1, 0), inSpace(0, 0, 1))
-      : onPlane(at(d, 0), inSpace(0, 0, 0), inSpace(0, -1, 0), inSpace(0, 0, 1)),
+      ? onPlane(at(0, 0), inSpace(w, 0, 0), inSpace(0, 1, 0), UP)
+      : onPlane(at(d, 0), inSpace(0, 0, 0), inSpace(0, -1, 0), UP),
 })

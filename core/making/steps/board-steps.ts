@@ -1,5 +1,5 @@
 import { phrase } from '../../language/index.ts'
-import { wholeId } from '../../cover/index.ts'
+import { AIR_HOLE_MM, wholeId } from '../../cover/index.ts'
 import { areaOf, edgeLength } from '../../outline/index.ts'
 import { staysThere, type DesignPlan } from '../../planned/index.ts'
 import { act, type Act } from '../acts/act.ts'
@@ -8,9 +8,6 @@ import { gate, step, type Step } from '../step.ts'
 import { areaOfWork, checking, countOfWork, lengthOfWork } from '../work.ts'
 import type { OrderOf } from './order-of.ts'
 import { nameOf } from './names.ts'
-
-/** Wide enough for the air, too narrow for a finger. */
-const AIR_HOLE_MM = 12
 
 /** Boards sized, holed and eased, their foam glued on. */
 export const boardActs = (of: OrderOf): readonly Act[] =>

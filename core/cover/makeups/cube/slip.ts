@@ -7,7 +7,7 @@ import { rectanglePanel, seamEdge, type EdgeDraft, type PanelDraft } from '../..
 import type { Patch } from '../../patch.ts'
 import type { RecipeInput } from '../../recipe.ts'
 import type { SeamDraft, SeamPair } from '../../seam.ts'
-import { inSpace, onPlane } from '../../space.ts'
+import { inSpace, onPlane, UP } from '../../space.ts'
 
 /** One of the covers of a cube: what it is called, of what cloth, how high, how it ends at the foot. */
 export interface SlipDraft {
@@ -190,5 +190,5 @@ function standing(side: SideName, w: number, d: number, footMm: number): Patch['
     front: [inSpace(0, 0, footMm), inSpace(1, 0, 0)],
     right: [inSpace(w, 0, footMm), inSpace(0, 1, 0)],
   }[side] as [ReturnType<typeof inSpace>, ReturnType<typeof inSpace>]
-  return onPlane(at(0, 0), corner, way, inSpace(0, 0, 1))
+  return onPlane(at(0, 0), corner, way, UP)
 }

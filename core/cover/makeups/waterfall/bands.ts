@@ -2,8 +2,7 @@ import { at, type Outline, type Vertex, vertex } from '../../../outline/index.ts
 import { seamEdge, shapedPanel, type PanelDraft } from '../../parts/index.ts'
 import type { Patch } from '../../patch.ts'
 import type { RecipeInput } from '../../recipe.ts'
-import { inSpace, onPlane } from '../../space.ts'
-import { UP } from './up.ts'
+import { inSpace, onPlane, UP } from '../../space.ts'
 
 /** The band that closes a side, its front end rounded. */
 export function band(

@@ -5,8 +5,7 @@ import { rectanglePanel, seamEdge, type EdgeDraft, type PanelDraft } from '../..
 import type { Patch } from '../../patch.ts'
 import type { RecipeInput } from '../../recipe.ts'
 import type { SeamDraft, SeamPair, Stretch } from '../../seam.ts'
-import { inSpace, onPlane } from '../../space.ts'
-import { UP } from './up.ts'
+import { inSpace, onPlane, UP } from '../../space.ts'
 
 /** A half of the gusset that stands across the back, the zip between them. */
 export function gussetHalf(which: 'lower' | 'upper', { solid, allowances }: RecipeInput<'waterfall'>): PanelDraft {

@@ -5,9 +5,8 @@ import { rectanglePanel, seamEdge, type PanelDraft } from '../../parts/index.ts'
 import type { Patch } from '../../patch.ts'
 import type { RecipeInput } from '../../recipe.ts'
 import type { SeamDraft, SeamPair, Stretch } from '../../seam.ts'
-import { inSpace, onPlane, type Space } from '../../space.ts'
+import { inSpace, onPlane, UP, type Space } from '../../space.ts'
 import type { Front, Run, UpThePlate } from './front.ts'
-import { UP } from './up.ts'
 
 /**
  * How long the plate is: a round front saves (4 − π)·r of going round a square one, tucks take twice their depth at each
