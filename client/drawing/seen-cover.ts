@@ -47,8 +47,8 @@ export function panelPoint(x: number, y: number, cloth: OnCloth): Point {
 /** Seen from the front right above: widths and heights to scale, depth shortened. */
 const BACK = { x: Math.cos((35 * Math.PI) / 180) * 0.55, y: Math.sin((35 * Math.PI) / 180) * 0.55 }
 export const seen = ({ x, y, z }: Space): Point => at(x + y * BACK.x, z + y * BACK.y)
-/** Towards the eye: what faces this way is seen. */
-const EYE = { x: 0.41, y: -1, z: 0.72 }
+/** Towards the eye, along which `seen` tells no places apart: what faces this way is seen. */
+const EYE: Space = { x: BACK.x, y: -1, z: BACK.y }
 
 export interface SeenFace {
   readonly key: string
@@ -95,10 +95,10 @@ function facetFaces(patch: Patch, n: number): readonly SeenFace[] {
   })
 }
 
-const isSeen = (n: Space): boolean => n.x * EYE.x + n.y * EYE.y + n.z * EYE.z > 1e-3
+const towardsEye = (p: Space): number => p.x * EYE.x + p.y * EYE.y + p.z * EYE.z
+const isSeen = (n: Space): boolean => towardsEye(n) > 1e-3
 const shadeOf = (n: Space): number => 0.03 + 0.14 * Math.max(0, 1 - n.z) * (0.6 + 0.4 * Math.max(0, n.x))
-const depthOf = (points: readonly Space[]): number =>
-  points.reduce((sum, p) => sum + p.y - p.x * 0.3 - p.z * 0.4, 0) / points.length
+const depthOf = (points: readonly Space[]): number => points.reduce((sum, p) => sum - towardsEye(p), 0) / points.length
 
 /** The pattern transform that lays the cloth, in millimetres, on a flat patch as it is seen. */
 export function patternOn(

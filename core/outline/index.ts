@@ -15,6 +15,7 @@ export { keepsShape, offsetEdges } from './offset.ts'
 export {
   areaOf,
   boxOf,
+  boxRound,
   edgeLength,
   edgeOf,
   hasArcs,

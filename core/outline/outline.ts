@@ -86,6 +86,17 @@ export function boxOf(points: Outline): Box {
   return { minX, minY, maxX, maxY }
 }
 
+/** The box of several outlines together. */
+export function boxRound(outlines: readonly Outline[]): Box {
+  const boxes = outlines.map(boxOf)
+  return {
+    minX: Math.min(...boxes.map((b) => b.minX)),
+    minY: Math.min(...boxes.map((b) => b.minY)),
+    maxX: Math.max(...boxes.map((b) => b.maxX)),
+    maxY: Math.max(...boxes.map((b) => b.maxY)),
+  }
+}
+
 const TAU = 2 * Math.PI
 
 function segmentArea(a: Vertex, b: Vertex): number {

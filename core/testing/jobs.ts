@@ -7,6 +7,7 @@ import type { DesignPlan, UnworkablePart, UnworkablePlan, WorkedPart, WorkedPlan
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
 import { DEMO_CLOTHS, keepersBenchPart } from '../demo/index.ts'
 import { FACTORY_BOOK } from '../defaults/index.ts'
+import { discSeat } from '../typing/round-seats.ts'
 
 /** The plan of a ticket of one part, with what only the part has of it beside. */
 export type OnePlan = WorkedPlan & Pick<WorkedPart, 'cushions' | 'allowances'>
@@ -76,6 +77,10 @@ export function coverOf(
 /** An upright rectangular cushion. */
 export const boxSolid = (width: number, depth: number, thickness: number): Solid =>
   cushionsFrom(newSeat('singles', width, depth, thickness, 1)).designs[0]!.solid
+
+/** An upright round cushion. */
+export const roundSolid = (across: number, thickness: number): Solid =>
+  cushionsFrom(discSeat(across, thickness, 1)).designs[0]!.solid
 
 export interface BenchChange {
   readonly width?: Dimension | number

@@ -11,14 +11,14 @@ import {
   turnedOutline,
   type Cover,
 } from '../../../core/cover/index.ts'
-import { at, boxOf } from '../../../core/outline/index.ts'
+import { at, boxOf, boxRound } from '../../../core/outline/index.ts'
 import { scaleWithin, svgPath } from '../use-scale.ts'
 
 /** The panels of a cover beside their neighbours for paper, with the letters of their seams. */
 const props = defineProps<{ cover: Cover; width: number; height: number }>()
 const laid = computed(() => neighbourly(props.cover, 40))
 const scale = computed(() =>
-  scaleWithin(props, boxOf(laid.value.flatMap((l) => [...turnedOutline(l, sewnOutline(l.panel))])), {
+  scaleWithin(props, boxRound(laid.value.map((l) => turnedOutline(l, sewnOutline(l.panel)))), {
     left: 10,
     right: 10,
     top: 10,

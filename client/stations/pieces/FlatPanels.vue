@@ -12,7 +12,7 @@ import {
   turnedOutline,
   type Cover,
 } from '../../../core/cover/index.ts'
-import { at, boxOf, type Point } from '../../../core/outline/index.ts'
+import { at, boxOf, boxRound, type Point } from '../../../core/outline/index.ts'
 import { svgPath, useScale } from '../../drawing/use-scale.ts'
 import { useZoom } from '../../drawing/use-zoom.ts'
 import ZoomButtons from '../../drawing/ZoomButtons.vue'
@@ -23,7 +23,7 @@ const props = defineProps<{ cover: Cover }>()
 const lit = useSeam()
 const place = ref<HTMLElement | null>(null)
 const laid = computed(() => neighbourly(props.cover, 26))
-const box = computed(() => boxOf(laid.value.flatMap((l) => [...turnedOutline(l, cutOutline(l.panel))])))
+const box = computed(() => boxRound(laid.value.map((l) => turnedOutline(l, cutOutline(l.panel)))))
 const zoom = useZoom(place, useScale(place, box, { left: 16, right: 16, top: 34, bottom: 16 }))
 const { scale } = zoom
 const px = (p: Point) => at(scale.value.x(p.x), scale.value.y(p.y))

@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest'
 import type { Cover } from '../../../core/cover/index.ts'
 import { demoJobs } from '../../../core/demo/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
+import { coverOf, roundSolid } from '../../../core/testing/jobs.ts'
 import FlatPanels from './FlatPanels.vue'
 
 /* The panels as they are drawn, measured back from the drawing: what is sewn together is drawn equally long. */
@@ -19,6 +20,10 @@ const COVERS = demoJobs().flatMap((job) => {
   const plan = planJob(job)
   return plan.kind === 'worked' ? plan.designs.map((d, i): [string, Cover] => [`${job.ticket}, ${i + 1}`, d.cover]) : []
 })
+COVERS.push(
+  ['a boxed round', coverOf(roundSolid(400, 60))],
+  ['a knife-edge round', coverOf(roundSolid(400, 50), { kind: 'knife-edge' })],
+)
 
 function drawn(cover: Cover) {
   setActivePinia(createPinia())
