@@ -34,6 +34,7 @@ export {
   USUAL_TERMS,
   type NewJobInput,
 } from './new-job.ts'
+export { discSeat, halfDiscSeat } from './round-seats.ts'
 export {
   addPart,
   allLieAs,

@@ -1,13 +1,12 @@
 import type { Construction, Dimension, FoamFilling, PartJob, MakeUp } from '../../contract/index.ts'
 import { applied, makeCover, usualMakeUp, type Cover } from '../cover/index.ts'
 import type { FoamPlan } from '../filling/index.ts'
-import { jobOf, reading, newSeat, setFoam } from '../job/index.ts'
+import { discSeat, jobOf, newSeat, reading, setFoam } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
 import type { DesignPlan, UnworkablePart, UnworkablePlan, WorkedPart, WorkedPlan } from '../planned/index.ts'
 import { cushionsOf, type Cushions, type Solid } from '../seat/index.ts'
 import { DEMO_CLOTHS, keepersBenchPart } from '../demo/index.ts'
 import { FACTORY_BOOK } from '../defaults/index.ts'
-import { discSeat } from '../typing/round-seats.ts'
 
 /** The plan of a ticket of one part, with what only the part has of it beside. */
 export type OnePlan = WorkedPlan & Pick<WorkedPart, 'cushions' | 'allowances'>

@@ -1,11 +1,10 @@
 import { phrase } from '../language/index.ts'
 import type { Footprint } from '../../contract/index.ts'
-import { reading, shapedSeat } from '../job/index.ts'
+import { reading, shapedSeat, type discSeat } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { readAngle, readPositive, readSizes } from './amounts.ts'
 import { chain, fail, type Answer, type TypingContext, type TypingFailure } from './failure.ts'
-import type { discSeat } from './round-seats.ts'
 import { countOf, parted, say, seat, type Options, type SeatLine } from './seat-line.ts'
 
 /** A bench along a round wall, by its radius or by a chord and its rise. */

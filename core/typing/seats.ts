@@ -1,6 +1,6 @@
 import { phrase } from '../language/index.ts'
 import type { Footprint } from '../../contract/index.ts'
-import { newSeat, reading, shapedSeat } from '../job/index.ts'
+import { discSeat, halfDiscSeat, newSeat, reading, shapedSeat } from '../job/index.ts'
 import { ok } from '../result/index.ts'
 import { readCount, readLength, readSizes, saidUnits } from './amounts.ts'
 import { readBerth } from './berth-seat.ts'
@@ -8,7 +8,6 @@ import { readRing, readRound } from './curved-seats.ts'
 import { chain, fail, type Answer, type TypingContext } from './failure.ts'
 import { readBolster, readCube, type MadeLine } from './made-seats.ts'
 import { readPoints, readTaped } from './outlined-seats.ts'
-import { discSeat, halfDiscSeat } from './round-seats.ts'
 import { countOf, OPTION, parted, say, seat, singles, type SeatLine, type SeatWord } from './seat-line.ts'
 
 /** Reads a line that begins a new seat. */

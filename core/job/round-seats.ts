@@ -1,5 +1,5 @@
 import type { Seat } from '../../contract/index.ts'
-import { shapedSeat } from '../job/index.ts'
+import { shapedSeat } from './new-job.ts'
 
 /** How far a quarter of a circle rises above its chord, as a share of the radius: 1 − cos 45°. */
 const QUARTER_RISE = 1 - Math.SQRT1_2
