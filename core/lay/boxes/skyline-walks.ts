@@ -3,7 +3,7 @@ import type { Incumbent } from '../incumbent.ts'
 import type { Instance } from '../instance.ts'
 import { firstRecipes } from '../orders.ts'
 import type { Strategy } from '../strategy.ts'
-import { skylineOf } from './skyline.ts'
+import { Skyline } from './skyline.ts'
 import { SAME_COST } from '../tolerances.ts'
 
 /** A walk may stray above its present length by this share at first, by nothing at its end. */
@@ -19,7 +19,7 @@ const DECODES_A_STEP = 16
  */
 export function* skylineWalks(instance: Instance, incumbent: Incumbent, random: Random): Strategy {
   const n = instance.items.length
-  const skyline = skylineOf(instance)
+  const skyline = new Skyline(instance)
   const starts = firstRecipes(instance).map((r) => Int32Array.from(r.order))
   const flattest = instance.totalArea / (instance.maxX - instance.minX + instance.gap)
   let best = Infinity

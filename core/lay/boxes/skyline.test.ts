@@ -3,7 +3,7 @@ import { LayProblem, type Lay } from '../../../contract/index.ts'
 import { acceptLay } from '../check/index.ts'
 import { instanceOf } from '../instance.ts'
 import { seeded } from '../../random/index.ts'
-import { isSkylineInstance, layOnSkyline as laidInOrder, skylineOf } from './skyline.ts'
+import { isSkylineInstance, layOnSkyline as laidInOrder, Skyline } from './skyline.ts'
 
 type Piece = Record<string, unknown>
 const box = (w: number, h: number) => [
@@ -95,7 +95,7 @@ describe('on the skyline, by hand', () => {
   })
 
   it('gives an order up once it reaches the limit', () => {
-    const skyline = skylineOf(
+    const skyline = new Skyline(
       instanceOf(
         problemOf([
           { id: 'a', outline: box(600, 300) },
