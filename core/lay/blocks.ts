@@ -2,24 +2,34 @@ import { type Intervals, type Lattice } from './intervals.ts'
 import { chainAt, type ConvexRegion } from './no-fit.ts'
 import { HAIR_MM } from './tolerances.ts'
 
-/** Everything one placed piece (or obstacle) keeps free of the piece to be laid, and its reach across. */
+/** A convex region that one placed piece (or obstacle) keeps free of the piece to be laid, where it stands. */
 export interface Block {
-  readonly regions: readonly ConvexRegion[]
+  readonly region: ConvexRegion
   readonly dx: number
   readonly dy: number
   readonly minX: number
   readonly maxX: number
+  readonly minY: number
+  readonly maxY: number
 }
+
+export const blockAt = (region: ConvexRegion, dx: number, dy: number): Block => ({
+  region,
+  dx,
+  dy,
+  minX: region.minX + dx,
+  maxX: region.maxX + dx,
+  minY: region.minY + dy,
+  maxY: region.maxY + dy,
+})
 
 /** Upright lines worth trying: the cloth's edges and the lines of every blocked region, from left to right. */
 export function freeLines(blocks: readonly Block[], low: number, high: number): Float64Array {
   const lines = [low, high]
-  for (const { regions, dx } of blocks) {
-    for (const region of regions) {
-      for (const line of region.lines) {
-        const x = line + dx
-        if (x > low && x < high) lines.push(x)
-      }
+  for (const { region, dx } of blocks) {
+    for (const line of region.lines) {
+      const x = line + dx
+      if (x > low && x < high) lines.push(x)
     }
   }
   const sorted = Float64Array.from(lines).sort()
@@ -29,8 +39,9 @@ export function freeLines(blocks: readonly Block[], low: number, high: number): 
 }
 
 /**
- * The lowest free place on the upright line at x, not below `from`. What begins at `ceiling` or above
- * is not looked at: an answer from there up only says that there is nothing below.
+ * The lowest free place on the upright line at x, not below `from`. The blocks come sorted by where they begin, so that
+ * all above a free place need not be looked at. What begins at `ceiling` or above is not looked at either: an answer
+ * from there up only says that there is nothing below.
  */
 export function lowestOn(
   blocks: readonly Block[],
@@ -41,22 +52,17 @@ export function lowestOn(
   ceiling = Infinity,
 ): number {
   scratch.clear()
-  for (const { regions, dx, dy, minX, maxX } of blocks) {
-    if (x <= minX || x >= maxX) continue
-    const at = x - dx
-    for (const region of regions) {
-      if (
-        at <= region.minX + HAIR_MM ||
-        at >= region.maxX - HAIR_MM ||
-        region.maxY + dy <= from ||
-        region.minY + dy >= ceiling
-      )
-        continue
-      if (region.isBox) scratch.add(region.minY + dy, region.maxY + dy)
-      else scratch.add(chainAt(region.lower, at) + dy, chainAt(region.upper, at) + dy)
-    }
+  let y = from
+  for (let k = 0; k < blocks.length; k++) {
+    const { region, dx, dy, minX, maxX, minY, maxY } = blocks[k]!
+    if (minY >= ceiling || (!lattice && minY + HAIR_MM >= y)) break
+    if (x <= minX + HAIR_MM || x >= maxX - HAIR_MM || maxY <= y) continue
+    const low = region.isBox ? minY : chainAt(region.lower, x - dx) + dy
+    const high = region.isBox ? maxY : chainAt(region.upper, x - dx) + dy
+    if (lattice) scratch.add(low, high)
+    else if ((y = scratch.climbed(y, low, high)) >= ceiling) break
   }
-  return lattice ? scratch.lowestFreeOnLattice(from, lattice) : scratch.lowestFree(from)
+  return lattice ? scratch.lowestFreeOnLattice(from, lattice) : y
 }
 
 /** Slides left and down in turn until neither gives: the exact corner between two slanted edges. */
@@ -81,14 +87,10 @@ export function settle(
 /** How far left the level line through y is free from x on. */
 function leftmostFrom(blocks: readonly Block[], x: number, y: number, xLow: number): number {
   let limit = xLow
-  for (const { regions, dx, dy, minX } of blocks) {
-    if (minX >= x) continue
-    const level = y - dy
-    for (const region of regions) {
-      if (level <= region.minY + HAIR_MM || level >= region.maxY - HAIR_MM || region.minX + dx >= x) continue
-      const right = rightEnd(region, level) + dx
-      if (right <= x + HAIR_MM && right > limit) limit = right
-    }
+  for (const { region, dx, dy, minX, minY, maxY } of blocks) {
+    if (minX >= x || y <= minY + HAIR_MM || y >= maxY - HAIR_MM) continue
+    const right = rightEnd(region, y - dy) + dx
+    if (right <= x + HAIR_MM && right > limit) limit = right
   }
   return Math.min(x, limit)
 }

@@ -23,9 +23,12 @@ export class Intervals {
   private low = new Float64Array(256)
   private high = new Float64Array(256)
   private count = 0
+  /** So many of them a climber has passed. */
+  private passed = 0
 
   clear(): void {
     this.count = 0
+    this.passed = 0
   }
 
   add(low: number, high: number): void {
@@ -40,12 +43,19 @@ export class Intervals {
     this.high[i] = high
   }
 
-  lowestFree(from: number): number {
-    let y = from
-    for (let i = 0; i < this.count; i++) {
-      if (this.low[i]! + HAIR_MM >= y) break
-      if (this.high[i]! - HAIR_MM > y) y = this.high[i]!
+  /**
+   * The height above a stretch, and above all that it meets there, for one who has climbed to `from`: stretches that
+   * begin above are kept for later. To be asked with ever higher `from`.
+   */
+  climbed(from: number, low: number, high: number): number {
+    if (low + HAIR_MM >= from) {
+      this.add(low, high)
+      return from
     }
+    if (high - HAIR_MM <= from) return from
+    let y = high
+    for (; this.passed < this.count && this.low[this.passed]! + HAIR_MM < y; this.passed++)
+      if (this.high[this.passed]! - HAIR_MM > y) y = this.high[this.passed]!
     return y
   }
 

@@ -1,4 +1,4 @@
-import { freeLines, lowestOn, settle, type Block } from './blocks.ts'
+import { blockAt, freeLines, lowestOn, settle, type Block } from './blocks.ts'
 import type { Instance, Item } from './instance.ts'
 import type { Ring } from './convex-parts.ts'
 import { Intervals, latticePoints, modulo } from './intervals.ts'
@@ -168,7 +168,7 @@ export class Placer {
     }
   }
 
-  /** Where this shape may not stand, as convex regions of its lower left corner. */
+  /** Where this shape may not stand, as convex regions of its lower left corner, sorted by where they begin. */
   private blocksFor(
     shape: Shape,
     placed: readonly Spot[],
@@ -178,17 +178,14 @@ export class Placer {
   ): readonly Block[] {
     const blocks: Block[] = []
     const add = (regions: readonly ConvexRegion[], dx: number, dy: number) => {
-      let [minX, maxX, maxY] = [Infinity, -Infinity, -Infinity]
       for (const region of regions) {
-        minX = Math.min(minX, region.minX + dx)
-        maxX = Math.max(maxX, region.maxX + dx)
-        maxY = Math.max(maxY, region.maxY + dy)
+        const block = blockAt(region, dx, dy)
+        if (block.maxX > xLow && block.minX < xHigh && block.maxY > floor) blocks.push(block)
       }
-      if (maxX > xLow && minX < xHigh && maxY > floor) blocks.push({ regions, dx, dy, minX, maxX })
     }
-    for (const region of this.obstacleRegionsFor(shape)) add([region], 0, 0)
+    add(this.obstacleRegionsFor(shape), 0, 0)
     for (const spot of placed) add(this.regionsFor(spot.posture.shape, shape), spot.x, spot.y)
-    return blocks
+    return blocks.sort((a, b) => a.minY - b.minY)
   }
 
   private regionsFor(fixed: Shape, moving: Shape): readonly ConvexRegion[] {

@@ -25,6 +25,7 @@ import { round4 } from './round.ts'
 import { separation } from './separation/index.ts'
 import { ROUNDING_MM } from './tolerances.ts'
 import { takeTurns, type Budget, type Shared } from './strategy.ts'
+import { boxedSearch, mayBeBoxed } from './boxed/index.ts'
 import { mayTile, tilePolygons } from './tiling/index.ts'
 
 /** Why there is no lay: what does not fit, and by how much. */
@@ -156,9 +157,13 @@ export function layWhatFits(
  */
 function firstLay(instance: Instance, placer: Placer): Arrangement {
   const recipe = firstRecipes(instance)[0]!
-  const isMany = instance.items.length > MANY_PIECES
-  if (isSkylineInstance(instance) || (isMany && hasSkyline(instance))) return layOnSkyline(instance, recipe.order)
-  if (!isMany) return placer.arrange(recipe)!
+  const count = instance.items.length
+  if (
+    isSkylineInstance(instance) ||
+    (hasSkyline(instance) && count > (mayBeBoxed(instance) ? MANY_BOXED : MANY_PIECES))
+  )
+    return layOnSkyline(instance, recipe.order)
+  if (count <= MANY_PIECES) return placer.arrange(recipe)!
   const width = instance.maxX - instance.minX
   const postures = Int8Array.from(instance.items, (item) =>
     Math.max(
@@ -169,8 +174,12 @@ function firstLay(instance: Instance, placer: Placer): Arrangement {
   return placer.arrange({ ...recipe, postures })!
 }
 
-/** With more pieces than this the maker would wait for the exact places of their shapes. */
+/** With more pieces than this that nearly fill their boxes the boxes are laid first: the places of shapes take longer. */
+const MANY_BOXED = 30
+/** With more than this the maker would wait for them also where there is no skyline. */
 const MANY_PIECES = 150
+/** With more than this a walk takes few steps in its time, and others use it better. */
+const MANY_WALKED = 40
 
 interface Search {
   readonly instance: Instance
@@ -193,7 +202,10 @@ function strategiesFor(
 ): readonly Shared[] {
   const decode: Decoder = (recipe) => placer.arrange(recipe, budget.isStopped)
   const fork = () => seeded(Math.floor(random() * 2 ** 32))
-  const walks = { strategy: orderWalks(instance, decode, incumbent, fork()), share: 1 }
+  const walks = {
+    strategy: orderWalks(instance, decode, incumbent, fork()),
+    share: instance.items.length > MANY_WALKED ? 0.5 : 1,
+  }
   const beams = isBeamInstance(instance)
     ? [{ strategy: boxBeams(instance, incumbent, bound, lane, fork()), share: 5 }]
     : []
@@ -221,7 +233,11 @@ function strategiesFor(
     instance.sheets === 1 && !instance.hasSides
       ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }]
       : []
-  return [...flush, walks, ...beams, ...apart, ...abreast]
+  const boxed =
+    beams.length === 0 && mayBeBoxed(instance)
+      ? [{ strategy: boxedSearch(instance, incumbent, decode, lane, fork()), share: 10 }]
+      : []
+  return [...flush, ...boxed, walks, ...beams, ...apart, ...abreast]
 }
 
 /** With more boxes than this the general placer has had its say with the first lay. */

@@ -4,7 +4,7 @@ import type { Instance } from '../instance.ts'
 import { clearanceRing, minkowskiSum } from '../no-fit.ts'
 import { type Shape } from '../shape.ts'
 import { easeArcs } from './ease-arcs.ts'
-import { BULGE_MM, HOLLOW_MM } from '../tolerances.ts'
+import { BULGE_MM, HAIR_MM, HOLLOW_MM, ROUNDING_MM } from '../tolerances.ts'
 
 /** What a bulging arc may be drawn larger by for the search: a hair of cloth for a tenth of its edges. */
 
@@ -55,6 +55,18 @@ export class PairTable {
     return a.id <= b.id ? depthIn(this.regionsOf(a, b), dx, dy) : depthIn(this.regionsOf(b, a), -dx, -dy)
   }
 
+  /** How far right of a's corner b's must be to come clear of it from beyond, `dy` above it. */
+  clearRight(a: Shape, b: Shape, dy: number): number {
+    if (a.isBox && b.isBox) return a.width + this.gap
+    return a.id <= b.id ? farthest(this.regionsOf(a, b), 'x', dy) : -nearest(this.regionsOf(b, a), 'x', -dy)
+  }
+
+  /** How far above a's corner b's must be to come clear of it from beyond, `dx` to its right. */
+  clearAbove(a: Shape, b: Shape, dx: number): number {
+    if (a.isBox && b.isBox) return a.height + this.gap
+    return a.id <= b.id ? farthest(this.regionsOf(a, b), 'y', dx) : -nearest(this.regionsOf(b, a), 'y', -dx)
+  }
+
   /** Depth of a shape in the cloth's flaws and in what lies outside a remnant. */
   obstacleDepth(shape: Shape, x: number, y: number): number {
     if (this.instance.obstacles.length === 0) return 0
@@ -102,6 +114,43 @@ export class PairTable {
     return (this.parts[shape.id] ??= convexParts(
       this.outlines === 'exact' ? shape.ring : easeArcs(fillHollows(shape.ring, HOLLOW_MM), BULGE_MM),
     ))
+  }
+}
+
+type Axis = 'x' | 'y'
+
+/** Where a line along an axis leaves the last region; −Infinity where it meets none. */
+function farthest(regions: Regions, axis: Axis, at: number): number {
+  let far = -Infinity
+  eachStretch(regions, axis, at, (_, high) => (far = Math.max(far, high)))
+  return far
+}
+
+/** Where it comes into the first one. */
+function nearest(regions: Regions, axis: Axis, at: number): number {
+  let near = Infinity
+  eachStretch(regions, axis, at, (low) => (near = Math.min(near, low)))
+  return near
+}
+
+/** The stretches of a line along an axis that lie within regions, deeper than rounding. */
+function eachStretch(
+  { starts, planes }: Regions,
+  axis: Axis,
+  at: number,
+  take: (low: number, high: number) => void,
+): void {
+  const [own, other] = axis === 'x' ? [0, 1] : [1, 0]
+  for (let r = 0; r + 1 < starts.length; r++) {
+    let [low, high] = [-Infinity, Infinity]
+    for (let k = starts[r]!; k < starts[r + 1]! && low < high; k += 3) {
+      const slope = planes[k + own]!
+      const rest = planes[k + 2]! - planes[k + other]! * at
+      if (slope > ROUNDING_MM) high = Math.min(high, rest / slope)
+      else if (slope < -ROUNDING_MM) low = Math.max(low, rest / slope)
+      else if (rest < HAIR_MM) high = low
+    }
+    if (high - low > HAIR_MM) take(low, high)
   }
 }
 

@@ -6,9 +6,13 @@ import type { Strategy } from '../strategy.ts'
 import { Packing, type Snapshot } from './packing.ts'
 import { relocate } from './relocate.ts'
 
-/** Rounds without a smaller overlap after which a length is given up for now. */
-const PATIENCE = 60
+/** Rounds without a smaller overlap after which a state is given up, and how often weights go on from it at most. */
+const PATIENCE = 40
 const STRIKES = 2
+/** States given up at one length before another length is tried. */
+const TRIES = 6
+/** Of the states given up the next try begins from one of the better ones: how far down the list, as a share of it. */
+const SPREAD = 0.25
 
 /** What looking at one place takes, in the unit of work. */
 const LOOK = 2
@@ -25,7 +29,7 @@ const FADE = 0.95
 /**
  * Shortens the strip a little below the best lay, lets pieces overlap, and moves overlapping ones
  * to where they overlap least, pairs that go on overlapping weighing ever more, until nothing
- * overlaps; then shortens again. Where that fails, large pieces change places.
+ * overlaps; then shortens again. Where that fails, two large pieces of a state that came near change places.
  */
 export function* separation(instance: Instance, incumbent: Incumbent, bound: number, random: Random): Strategy {
   let cut = FIRST_CUT
@@ -35,12 +39,38 @@ export function* separation(instance: Instance, incumbent: Incumbent, bound: num
     const target = start.left.length > 0 ? instance.maxY : Math.max(bound, known * (1 - cut))
     const packing = new Packing(instance, { ...start, length: known }, random)
     if (start.left.length === 0) squeeze(packing, known, target, random)
-    const isFound = packing.confine(target) && (yield* separate(packing, random))
+    const isStale = () => incumbent.best().left.length === 0 && incumbent.best().length < target
+    const isFound = packing.confine(target) && (yield* tried(packing, random, isStale))
     if (isFound) incumbent.offer(packing.arrangement())
     cut = isFound ? Math.min(FIRST_CUT, cut * 1.2) : Math.max(LEAST_CUT, cut * 0.6)
     yield 1
   }
 }
+
+/** A state in which pieces still overlap, and the sum of their depths. */
+interface NearMiss {
+  readonly overlap: number
+  readonly state: Snapshot
+}
+
+/** Separates from several states at one length; false when all were given up, or a shorter lay was found elsewhere. */
+function* tried(packing: Packing, random: Random, isStale: () => boolean): Generator<number, boolean> {
+  const misses: NearMiss[] = []
+  for (let turn = 0; turn < TRIES; turn++) {
+    const end = yield* separate(packing, random, isStale)
+    if (end === 'apart') return true
+    if (isStale()) return false
+    misses.push(end)
+    misses.sort((a, b) => a.overlap - b.overlap)
+    const rank = Math.floor(Math.abs(normal(random)) * SPREAD * misses.length)
+    packing.restore(misses[Math.min(rank, misses.length - 1)]!.state)
+    swapTwo(packing, random)
+  }
+  return false
+}
+
+/** Normally distributed about 0 (Box and Muller 1958). */
+const normal = (random: Random): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 
 /** Pieces above a level somewhere on the strip come down together. */
 function squeeze(packing: Packing, from: number, to: number, random: Random): void {
@@ -49,34 +79,37 @@ function squeeze(packing: Packing, from: number, to: number, random: Random): vo
     if (packing.y[i]! > level) packing.y[i] = Math.max(0, packing.y[i]! - (from - to))
 }
 
-/** Moves overlapping pieces until none overlap; false when it was given up. */
-function* separate(packing: Packing, random: Random): Generator<number, boolean> {
+/** Moves overlapping pieces until none overlap; the state of least overlap when it was given up. */
+function* separate(packing: Packing, random: Random, isStale: () => boolean): Generator<number, 'apart' | NearMiss> {
   packing.weights.fill(1)
-  let least = Infinity
-  let leastState: Snapshot = packing.snapshot()
+  let least: NearMiss = { overlap: Infinity, state: packing.snapshot() }
   for (let strike = 0; strike < STRIKES; strike++) {
-    for (let dry = 0; dry < PATIENCE; dry++) {
+    const before = least.overlap
+    for (let dry = 0; dry < PATIENCE && !isStale(); dry++) {
       const crossing = overlapping(packing)
-      if (crossing.length === 0) return true
+      if (crossing.length === 0) return 'apart'
       for (const i of shuffled(crossing, random)) {
-        const before = packing.looked
+        const looked = packing.looked
         relocate(packing, i, random)
-        yield (packing.looked - before) * LOOK
+        yield (packing.looked - looked) * LOOK
       }
       if (packing.instance.groups.length > 0 && random() < 0.3) shiftGroup(packing, random)
-      const total = weigh(packing)
-      if (total === 0) return true
-      if (total < least * 0.98) {
-        if (total < least * 0.9) dry = 0
-        least = total
-        leastState = packing.snapshot()
+      const overlap = weigh(packing)
+      if (overlap === 0) return 'apart'
+      if (overlap < least.overlap * NEARER) {
+        if (overlap < least.overlap * MUCH_NEARER) dry = 0
+        least = { overlap, state: packing.snapshot() }
       }
     }
-    packing.restore(leastState)
-    swapTwo(packing, random)
+    packing.restore(least.state)
+    if (least.overlap >= before * NEARER) break
   }
-  return false
+  return least
 }
+
+/** An overlap counts as less from here on, and from here it is worth going on. */
+const NEARER = 0.98
+const MUCH_NEARER = 0.9
 
 function overlapping(packing: Packing): number[] {
   const out: number[] = []

@@ -1,0 +1,1 @@
+export { boxedSearch, mayBeBoxed } from './boxed-search.ts'
