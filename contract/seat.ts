@@ -103,6 +103,11 @@ export const Footprint = z.discriminatedUnion('kind', [
     ...Diagonals,
   }),
   z.strictObject({
+    kind: z.literal('disc'),
+    across: Dimension.describe('from side to side through the middle'),
+    part: z.enum(['whole', 'half']).describe('half: straight in front, round behind'),
+  }),
+  z.strictObject({
     kind: z.literal('eared'),
     width: Dimension.describe('at the front, ears and all'),
     depth: Dimension,

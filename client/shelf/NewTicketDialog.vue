@@ -51,15 +51,18 @@ const KINDS = [
   { value: 'singles', label: 'so many seats of this size' },
   { value: 'bench', label: 'one bench of this size, divided' },
 ] as const
+const THICKNESS = { name: 'thickness', label: 'Thickness of the cushion', is: 'thicknessMm' } as const
 const SIZES = [
   { name: 'width', label: 'Width, along the front', is: 'widthMm' },
   { name: 'depth', label: 'Depth, front to back', is: 'depthMm' },
-  { name: 'thickness', label: 'Thickness of the cushion', is: 'thicknessMm' },
+  THICKNESS,
 ] as const
+const ROUND_SIZES = [{ name: 'width', label: 'Across', is: 'widthMm' }, THICKNESS] as const
+const isRound = computed(() => shape.value === 'disc')
 
 const begin = () =>
   attempt(async () => {
-    const plain = newSeat(kind.value, size.width, size.depth, size.thickness, count.value)
+    const plain = newSeat(kind.value, size.width, isRound.value ? size.width : size.depth, size.thickness, count.value)
     await props.begin({
       seat: reshape(plain, shape.value),
       units: units.value,
@@ -79,14 +82,14 @@ const begin = () =>
         <span class="label">Lengths in</span>
         <ChoiceButtons v-model="units" :choices="UNIT_CHOICES" name="Unit of lengths" />
       </div>
-      <div v-for="s in SIZES" :key="s.name" class="field-row">
+      <div v-for="s in isRound ? ROUND_SIZES : SIZES" :key="s.name" class="field-row">
         <span class="label">{{ s.label }}</span>
         <LengthField v-model="size[s.name]" :unit="units" :name="s.label" v-bind="limits(Inside.shape[s.is])" />
       </div>
       <div class="field-row">
         <span class="label">It is</span>
         <div class="kind">
-          <ChoiceButtons v-model="kind" :choices="KINDS" name="Seats or a bench" />
+          <ChoiceButtons v-if="!isRound" v-model="kind" :choices="KINDS" name="Seats or a bench" />
           <CountField v-model="count" name="Cushions" :min="1" :max="MOST_CUSHIONS_OF_ALL" />
         </div>
       </div>
@@ -117,7 +120,7 @@ const begin = () =>
         />
       </div>
     </div>
-    <p v-if="shape !== 'rectangle'" class="quiet">
+    <p v-if="shape !== 'rectangle' && !isRound" class="quiet">
       Other readings of this shape are asked for on the next page, by its drawing.
     </p>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>

@@ -27,7 +27,7 @@ const emit = defineEmits<{ 'update:modelValue': [kind: Footprint['kind'], label:
 <style scoped>
 .shapes {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(3, 1fr);
   gap: 5px;
 }
 

@@ -9,6 +9,7 @@ export const SHAPE_KINDS: readonly {
   { kind: 'rectangle', label: 'Rectangle', sketch: 'M4 5h24v14h-24z' },
   { kind: 'taper', label: 'Taper', sketch: 'M3 19h26l-6-14h-14z' },
   { kind: 'eared', label: 'T or L seat', sketch: 'M3 20h26v-5h-4v-11h-18v11h-4z' },
+  { kind: 'disc', label: 'Round', sketch: 'M16 3a9 9 0 0 1 0 18a9 9 0 0 1 0-18z' },
   { kind: 'corner-bench', label: 'Round a corner', sketch: 'M4 21v-18h25v6h-18v12z' },
   { kind: 'ring', label: 'Round wall', sketch: 'M2 13a17 17 0 0 1 28 0l-5 6a11 11 0 0 0-18 0z' },
   { kind: 'berth', label: 'Berth half', sketch: 'M4 4h24v5q-12 9-24 11z' },

@@ -94,6 +94,8 @@ function pulls(shape: Footprint): readonly { readonly corner: string; readonly p
         },
       ]
     }
+    case 'disc':
+      return discPulls(shape)
     case 'eared': {
       const { left, right } = shape
       const width = valueOf(shape.width)
@@ -167,6 +169,16 @@ function stationCorner(shape: Extract<Footprint, { kind: 'berth' }>, i: number):
       .findIndex((s) => s.j === i) + 1
   const edge = shape.hull === 'smooth' && shape.stations.length > 1 ? 2 * order : order
   return `hull ${edge}/${edge + 1}`
+}
+
+/** A corner of a disc stays on its circle, which grows about the near left of its box. */
+function discPulls(
+  shape: Extract<Footprint, { kind: 'disc' }>,
+): readonly { readonly corner: string; readonly pull: Pull }[] {
+  const across = (p: Point): Footprint => ({ ...shape, across: one(Math.max(p.x, 1)) })
+  // On a whole disc the corner stands at 45 degrees: (1 + cos 45°) / 2 of what is across.
+  const onCircle = (p: Point): Footprint => across(at((2 * p.x) / (1 + Math.SQRT1_2), p.y))
+  return [{ corner: 'near right', pull: shape.part === 'whole' ? onCircle : across }]
 }
 
 /** The ends of a ring run along its arc. */

@@ -24,6 +24,7 @@ export function reshape(seat: Seat, kind: Footprint['kind']): Seat {
 export const FRONTS: Readonly<Record<Footprint['kind'], string>> = {
   rectangle: 'near',
   taper: 'near',
+  disc: 'near',
   eared: 'near',
   'corner-bench': 'A front',
   ring: 'near',
@@ -52,6 +53,7 @@ function divisionFor({ division }: Seat, kind: Footprint['kind']): Seat['divisio
       gapMm,
       corner: 'a-through',
     }
+  if (kind === 'disc') return { kind: 'singles', count, mirrored: 0 }
   if (kind === 'ring') return { kind: 'run', count, gapMm, cuts: 'radial' }
   if (!isRow(division)) return division
   return { kind: 'run', count, gapMm, cuts: 'straight' }
@@ -72,6 +74,8 @@ function startFootprint(kind: Footprint['kind'], w: number, d: number): Footprin
         rising: null,
         falling: null,
       }
+    case 'disc':
+      return { kind, across: one(Math.min(w, d)), part: 'whole' }
     case 'eared': {
       const ear = { out: one(w * 0.1), deep: one(d * 0.27) }
       return { kind, width: one(w), depth: one(d), left: ear, right: ear }

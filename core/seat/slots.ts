@@ -45,6 +45,8 @@ function footprintSlots(shape: Footprint): readonly FootprintSlot[] {
         { slot: 'depth', label: 'Depth', dimension: shape.depth, with: (depth) => ({ ...shape, depth }) },
         ...diagonals(shape),
       ]
+    case 'disc':
+      return [{ slot: 'across', label: 'Across', dimension: shape.across, with: (across) => ({ ...shape, across }) }]
     case 'eared':
       return [
         { slot: 'width', label: 'Width with ears', dimension: shape.width, with: (width) => ({ ...shape, width }) },

@@ -37,6 +37,11 @@ export const anyFootprint: fc.Arbitrary<Footprint> = fc.oneof(
       return { kind: 'eared', width: reading(w), depth: reading(d), left: ear, right: both ? ear : null }
     }),
   fc.record({
+    kind: fc.constant('disc' as const),
+    across: dimension(250, 900),
+    part: fc.constantFrom('whole' as const, 'half' as const),
+  }),
+  fc.record({
     kind: fc.constant('corner-bench' as const),
     lengthA: dimension(1200, 2600),
     depthA: dimension(400, 600),

@@ -127,7 +127,16 @@ function sizeDoubt(before: Seat | null, after: Seat, units: LengthUnit, maybeTal
   return null
 }
 
-const WIDTHS: ReadonlySet<string> = new Set(['width', 'near', 'length', 'lengthA', 'lengthB', 'chord', 'radius'])
+const WIDTHS: ReadonlySet<string> = new Set([
+  'width',
+  'near',
+  'length',
+  'lengthA',
+  'lengthB',
+  'chord',
+  'radius',
+  'across',
+])
 
 function allowanceDoubt(before: PartJob, after: PartJob): string | null {
   const [was, is] = [before.allowances.overrides.seamMm, after.allowances.overrides.seamMm]

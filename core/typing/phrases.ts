@@ -51,7 +51,7 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     (m) => `thickness ${m[1] ?? m[2]}`,
   ],
   [
-    /^(\d[\d./ ]*(?:mm|cm|in|"|ft)?) wide$|^wide[: ]+(\d.*)$|^width[: ]+(\d.*)$/,
+    /^(\d[\d./ ]*(?:mm|cm|in|"|ft)?) (?:wide|across|in diameter|diameter)$|^wide[: ]+(\d.*)$|^width[: ]+(\d.*)$/,
     (m) => [`width ${m[1] ?? m[2] ?? m[3]}`, `length ${m[1] ?? m[2] ?? m[3]}`],
   ],
   [

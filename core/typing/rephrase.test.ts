@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { JOB_LIMITS, type PartJob } from '../../contract/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
-import { newSeat } from '../job/index.ts'
+import { discSeat, newSeat } from '../job/index.ts'
 import { areaOf, boxOf } from '../outline/index.ts'
 import { cushionsFrom } from '../testing/jobs.ts'
 import { readTyped, type Typed } from './index.ts'
@@ -342,6 +342,16 @@ describe('round seats', () => {
     expect([maxX - minX, maxY - minY].map((v) => Number(v.toFixed(1)))).toEqual([350, 350])
     expect(areaOf(cushion('disc 350 x 70'))).toBeCloseTo(Math.PI * 175 * 175, -2)
   })
+  it.each(['diameter 420', 'across 42 cm', 'width 420', '420 wide', '420 across', '420 diameter'])(
+    '"%s" makes an open one wider, and deeper with it',
+    (line) => {
+      const job: PartJob = { ...keepersBenchPart(), seat: discSeat(400, 50, 2) }
+      const read = readTyped(line, context(job))
+      if (!read.ok || read.value.kind !== 'edit') throw new Error(`${line}: ${JSON.stringify(read)}`)
+      const { minX, minY, maxX, maxY } = boxOf(cushionsFrom(read.value.edit.apply(job).seat).designs[0]!.solid.outline)
+      expect([maxX - minX, maxY - minY].map((v) => Number(v.toFixed(1)))).toEqual([420, 420])
+    },
+  )
   it('half of 900 across is 450 deep', () => {
     const { minX, minY, maxX, maxY } = boxOf(cushion('halfdisc 900 x 60'))
     expect([maxX - minX, maxY - minY].map((v) => Number(v.toFixed(1)))).toEqual([900, 450])

@@ -93,8 +93,10 @@ export const dimensionWords = (): readonly string[] => Object.keys(SPOKEN)
 
 /** What makers say, and the slots it may mean on one shape or another. Length and width run along the front. */
 const SPOKEN: Readonly<Record<string, readonly string[]>> = {
-  length: ['width', 'length', 'near', 'lengthA'],
-  width: ['width', 'near'],
+  length: ['width', 'length', 'near', 'lengthA', 'across'],
+  width: ['width', 'near', 'across'],
+  diameter: ['across'],
+  across: ['across'],
   depth: ['depth', 'depthA'],
   thickness: ['thickness'],
   near: ['near', 'width'],

@@ -24,6 +24,10 @@ const OFFSETS = [
   { value: 'centred', label: 'centred' },
   { value: 'left', label: 'left offset' },
 ] as const
+const PARTS_OF_ROUND = [
+  { value: 'whole', label: 'all of it' },
+  { value: 'half', label: 'half, straight in front' },
+] as const
 const ON_ARC = [
   { value: 'inner', label: 'front arc' },
   { value: 'outer', label: 'wall' },
@@ -149,6 +153,19 @@ const dropStation = (s: Of<'berth'>) => set({ ...s, stations: s.stations.slice(0
       <button type="button" class="plain-button" :aria-pressed="shape.right !== null" @click="ear(shape, 'right')">
         {{ shape.right ? 'No right ear' : 'Right ear' }}
       </button>
+    </div>
+  </div>
+  <div v-else-if="shape.kind === 'disc'" class="field-row">
+    <span class="label">Of the round</span>
+    <div>
+      <ChoiceButtons
+        :model-value="shape.part"
+        :choices="PARTS_OF_ROUND"
+        name="All of the round, or half"
+        @update:model-value="
+          (part) => set({ ...(shape as Of<'disc'>), part }, part === 'whole' ? 'All of the round' : 'Half of the round')
+        "
+      />
     </div>
   </div>
   <template v-else-if="shape.kind === 'ring'">

@@ -2,6 +2,7 @@ import type { Footprint } from '../../../contract/index.ts'
 import { ok, type Result } from '../../result/index.ts'
 import { berthFooting } from './berth.ts'
 import { cornerBenchFooting } from './corner-bench.ts'
+import { discFooting } from './disc.ts'
 import { earedFooting } from './eared.ts'
 import type { Footing, FootprintFault } from './footing.ts'
 import { rectangleFooting, taperFooting } from './four-sided.ts'
@@ -16,6 +17,8 @@ export function footingOf(shape: Footprint): Result<Footing, FootprintFault> {
       return ok(rectangleFooting(shape))
     case 'taper':
       return ok(taperFooting(shape))
+    case 'disc':
+      return ok(discFooting(shape))
     case 'eared':
       return earedFooting(shape)
     case 'corner-bench':
