@@ -4,7 +4,7 @@ import { expect, test } from './own-shop.ts'
 import type { Page } from '@playwright/test'
 import { clickEdge, figure, start, station, typeLine } from './steps.ts'
 
-const shape = (page: Page, name: string) => page.getByRole('radio', { name }).click()
+const shape = (page: Page, name: string | RegExp) => page.getByRole('radio', { name }).click()
 const derived = (page: Page, label: string) =>
   page.locator('.derived').getByRole('button', { name: new RegExp(`^${label}: `) })
 /** Presses the middle of something drawn and drags it by pixels. */
@@ -189,6 +189,7 @@ test('every shape can be measured without breaking the accessibility rules', asy
   for (const name of [
     'Taper',
     'T or L seat',
+    /^Round$/,
     'Round a corner',
     'Round wall',
     'Berth half',
@@ -218,4 +219,25 @@ test('the demo tickets with measured seats open without a stop', async ({ page }
     await expect(page.locator('.finishes').first()).toBeVisible()
     await expect(page.getByRole('link', { name: /Pieces/ })).toContainText('5 checks right')
   }
+})
+
+test('a round stool, begun by its picture, made wider by its one tape, then half of it', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'New ticket' }).first().click()
+  const dialog = page.getByRole('dialog', { name: 'A new ticket' })
+  await dialog.getByRole('radio', { name: 'Round', exact: true }).click()
+  await expect(dialog.getByLabel('Depth, front to back')).toHaveCount(0)
+  await dialog.getByLabel('Across').fill('400')
+  await dialog.getByRole('button', { name: 'Begin the ticket' }).click()
+  await expect(figure(page, 'Cushion depth')).toContainText('400')
+  // π · 200² mm².
+  await expect(derived(page, 'Area of the seat')).toContainText('0.126 m²')
+  await typeLine(page, 'diameter 420')
+  await expect(figure(page, 'Cushion width')).toContainText('420')
+  await expect(figure(page, 'Cushion depth')).toContainText('420')
+  await page.getByRole('radio', { name: 'half, straight in front' }).click()
+  await expect(figure(page, 'Cushion depth')).toContainText('210')
+  await expect(page.getByRole('link', { name: /Pieces/ })).toContainText('checks right')
+  await typeLine(page, 'undo')
+  await expect(figure(page, 'Cushion depth')).toContainText('420')
 })
