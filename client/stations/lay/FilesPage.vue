@@ -20,7 +20,7 @@ import { formatLength, formatLengthWithUnit } from '../../../core/units/index.ts
 import { clothCost } from '../../../core/what-if/index.ts'
 import { boxOf } from '../../../core/outline/index.ts'
 import { useJob } from '../../stores/job.ts'
-import { useJoint } from '../../stores/joint.ts'
+import { useJoint } from '../../stores/joint/index.ts'
 import { useShop } from '../../stores/shop.ts'
 import { download } from '../../ui/download.ts'
 import { csvManner } from '../../ui/manner.ts'
