@@ -1,6 +1,7 @@
 import { searchLay } from '../commands/search-lay.ts'
 import { acceptLay } from '../core/lay/index.ts'
 import { libraryLength } from './libraries.ts'
+import { curvedMix } from './curved-mix.ts'
 import { cushionMix, cutJigsaw, cutPrint, sawnRectangles, stripedRows, type BenchProblem } from './problems.ts'
 import { printTable } from './table.ts'
 
@@ -10,6 +11,7 @@ const PROBLEMS: readonly BenchProblem[] = [
   ...[12, 30, 60, 120].map((n) => sawnRectangles(n, QUARTERS, n)),
   ...[12, 20, 30].map((n) => cutJigsaw(n, n)),
   ...[8, 20, 60, 120].map((n) => cushionMix(n, n)),
+  ...[12, 30, 60].map((n) => curvedMix(n, n)),
   ...[4, 10].map((rows) => stripedRows(rows, rows)),
   ...[15, 30].map((n) => cutPrint(n, 'stripe', n)),
   ...[15, 30].map((n) => cutPrint(n, 'print', n)),

@@ -8,8 +8,8 @@ export interface BenchProblem {
   readonly optimum: number | null
 }
 
-type Piece = LayProblem['pieces'][number]
-const piece = (id: string, outline: [number, number][], more: Partial<Piece> = {}): Piece => ({
+export type Piece = LayProblem['pieces'][number]
+export const piece = (id: string, outline: [number, number][], more: Partial<Piece> = {}): Piece => ({
   id,
   qty: 1,
   outline,
@@ -18,13 +18,13 @@ const piece = (id: string, outline: [number, number][], more: Partial<Piece> = {
   match: null,
   ...more,
 })
-const box = (w: number, h: number): [number, number][] => [
+export const box = (w: number, h: number): [number, number][] => [
   [0, 0],
   [w, 0],
   [w, h],
   [0, h],
 ]
-const problemOf = (
+export const problemOf = (
   width: number,
   pieces: Piece[],
   more: Partial<LayProblem> = {},

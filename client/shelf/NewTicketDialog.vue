@@ -87,7 +87,7 @@ const begin = () =>
         <LengthField v-model="size[s.name]" :unit="units" :name="s.label" v-bind="limits(Inside.shape[s.is])" />
       </div>
       <div class="field-row">
-        <span class="label">It is</span>
+        <span class="label">{{ isRound ? 'How many' : 'It is' }}</span>
         <div class="kind">
           <ChoiceButtons v-if="!isRound" v-model="kind" :choices="KINDS" name="Seats or a bench" />
           <CountField v-model="count" name="Cushions" :min="1" :max="MOST_CUSHIONS_OF_ALL" />
