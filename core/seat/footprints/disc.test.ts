@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { discSeat, halfDiscSeat } from '../../job/index.ts'
 import { flatten } from '../../outline/index.ts'
-import { handlesOf, reshape, shapeSeat, slotOf, valueOf } from '../index.ts'
+import { cushionsOf, handlesOf, reshape, shapeSeat, slotOf, valueOf } from '../index.ts'
 import type { Seat } from '../../../contract/index.ts'
 
 /** Every point of the bare outline, arcs and all, as far apart as a hair. */
@@ -56,6 +56,15 @@ describe('a round seat', () => {
     const to = { x: handle.at.x + 60, y: handle.at.y }
     const grown = handlesOf(handle.drag(to)).find((h) => h.id === handle.id)!
     expect(grown.at.x).toBeCloseTo(to.x, 0)
+  })
+
+  it('leans all round by one setting, and is a cone: its top as much larger everywhere', () => {
+    const lean = { by: 'overhang' as const, mm: 20 }
+    const seat = { ...discSeat(400, 50, 1), edges: { round: { meets: 'open' as const, lean, riseMm: 0 } } }
+    const top = cushionsOf(seat)
+    if (!top.ok) throw new Error(JSON.stringify(top.error))
+    const { edges } = top.value.designs[0]!.solid
+    expect(edges.map((e) => Number(Math.tan(e.leanRad).toFixed(6)))).toEqual([0.4, 0.4, 0.4, 0.4])
   })
 
   it('made of a bench it is so many loose ones', () => {

@@ -16,7 +16,7 @@ function whole(width: number): Footing {
   const r = width / 2
   const off = r * Math.SQRT1_2
   const corners = [at(r - off, r - off), at(r + off, r - off), at(r + off, r + off), at(r - off, r + off)]
-  const edges = ['near', 'right', 'far', 'left']
+  const edges = ['round 1', 'round 2', 'round 3', 'round 4']
   return footing(
     corners.map((p) => vertex(p, QUARTER)),
     edges,
@@ -30,9 +30,9 @@ function half(width: number): Footing {
   const r = width / 2
   return footing(
     [at(0, 0), vertex(at(width, 0), QUARTER), vertex(at(r, r), QUARTER)],
-    ['near', 'right', 'left'],
+    ['near', 'round 1', 'round 2'],
     ['near left', 'near right', 'far'],
     [{ slot: 'across', from: at(0, 0), to: at(width, 0) }],
-    { curved: ['right', 'left'] },
+    { curved: ['round 1', 'round 2'] },
   )
 }
