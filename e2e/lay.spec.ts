@@ -261,7 +261,7 @@ test('a glass on the lay: it follows the pointer and the focus, shows what lies 
   const piece = lay.getByRole('button', { name: /plate/ }).first()
   await expect(piece).toBeVisible()
   // A better lay would move the piece away from under the pointer.
-  await expect(page.getByRole('button', { name: /^Search .* more$/ })).toBeEnabled({ timeout: 20_000 })
+  await expect(page.getByRole('button', { name: /^Search .* more$/ })).toBeVisible({ timeout: 20_000 })
   await page.getByRole('button', { name: 'Glass', exact: true }).click()
   await piece.hover()
   const glass = lay.locator('.glass')
