@@ -66,7 +66,8 @@ const halfRing = (outer: number, wide: number): Corner[] => [
   ...arc(outer, 0, outer, 0, Math.PI),
   ...arc(outer, 0, outer - wide, Math.PI, 0),
 ]
-const tPlate = (w: number, d: number, ear: number, up: number): Corner[] => [
+/** With both front corners taken out, so wide and so deep. */
+export const tPlate = (w: number, d: number, ear: number, up: number): Corner[] => [
   [ear, 0],
   [w - ear, 0],
   [w - ear, up],

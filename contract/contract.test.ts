@@ -196,6 +196,16 @@ describe('a job document', () => {
     expect(seats!.filling).toMatchObject({ trials: [] })
   })
 
+  it('of version 11: all of it stays as it was', () => {
+    const old = JSON.parse(readFileSync(new URL('./testing/job-version-11.json', import.meta.url), 'utf8')) as object
+    const read = readJob(old)
+    if (!read.ok) throw new Error(JSON.stringify(read.faults))
+    const now = readJob({ ...old, version: 12 })
+    expect(now.ok && now.value).toEqual(read.value)
+    expect(read.value).toMatchObject({ version: 12, ticket: 'SL-02', title: "Keepers' bench" })
+    expect(read.value.parts[0]!.seat.footprint).toMatchObject({ kind: 'rectangle' })
+  })
+
   it('of version 9: no panel is joined', () => {
     const read = readJob(
       JSON.parse(readFileSync(new URL('./testing/job-version-9.json', import.meta.url), 'utf8')) as unknown,

@@ -7,7 +7,7 @@ import type { Running } from './running.ts'
 const PATIENCE_MS = 1500
 
 export interface Opening {
-  /** Opens a job in place of the one that is open. Rejects with why it cannot be read; the other one stays open then. */
+  /** Opens a job in place of the one that is open; rejects with why it cannot be read, and that one stays open. */
   readonly open: (jobId: string) => Promise<void>
   /** Whether this page looks after a job: it is open, or about to be. */
   readonly isOpen: (jobId: string) => boolean

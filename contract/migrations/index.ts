@@ -9,6 +9,7 @@ import { withRoundSitters } from './from-7-round-sitters.ts'
 import { withWhatIsThere } from './from-8-what-is-there.ts'
 import { withJoins } from './from-9-joins.ts'
 import { withPlaces } from './from-10-places.ts'
+import { withRound } from './from-11-round.ts'
 
 export { migrateCloth } from './cloth.ts'
 export { migrateGrade } from './grade.ts'
@@ -26,6 +27,7 @@ const STEPS: readonly (readonly [from: number, step: (document: Document) => Doc
   [8, withWhatIsThere],
   [9, withJoins],
   [10, withPlaces],
+  [11, withRound],
 ]
 
 /**

@@ -19,9 +19,20 @@ export interface Item {
   readonly along: number | null
 }
 
-/** Items of one key may stand in for each other. */
-export const kindKey = ({ postures, group, across, along }: Item): string =>
+const kindKey = ({ postures, group, across, along }: Item): string =>
   `${postures.map((p) => `${p.shape.id} ${p.anchorX} ${p.anchorY}`).join()}/${group}/${across}/${along}`
+
+/** Items that may stand in for each other, by their indices. */
+export function alike(items: readonly Item[]): readonly (readonly number[])[] {
+  const byKey = new Map<string, number[]>()
+  items.forEach((item, i) => {
+    const key = kindKey(item)
+    const known = byKey.get(key)
+    if (known) known.push(i)
+    else byKey.set(key, [i])
+  })
+  return [...byKey.values()]
+}
 
 export interface Group {
   readonly name: string

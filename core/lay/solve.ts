@@ -174,7 +174,7 @@ function firstLay(instance: Instance, placer: Placer): Arrangement {
   return placer.arrange({ ...recipe, postures })!
 }
 
-/** With more pieces than this that nearly fill their boxes the boxes are laid first: the places of shapes take longer. */
+/** With more pieces than this that nearly fill their boxes, these are laid first: places of shapes take longer. */
 const MANY_BOXED = 30
 /** With more than this the maker would wait for them also where there is no skyline. */
 const MANY_PIECES = 150

@@ -12,7 +12,7 @@ import {
   type Point,
 } from '../outline/index.ts'
 import { valueOf } from './dimension.ts'
-import { footingOf, ringSizes, type Footing } from './footprints/index.ts'
+import { discFooting, footingOf, ringSizes, type Footing } from './footprints/index.ts'
 import { PLAIN_EDGE, shapeSeat, type ShapedSeat } from './shaped-seat.ts'
 
 /** A place on the drawing that can be taken hold of: a corner, or the middle of an edge that bows. */
@@ -171,14 +171,14 @@ function stationCorner(shape: Extract<Footprint, { kind: 'berth' }>, i: number):
   return `hull ${edge}/${edge + 1}`
 }
 
-/** A corner of a disc stays on its circle, which grows about the near left of its box. */
+/** A disc grows about the near left of its box: a corner stays at its share of what is across. */
 function discPulls(
   shape: Extract<Footprint, { kind: 'disc' }>,
 ): readonly { readonly corner: string; readonly pull: Pull }[] {
-  const across = (p: Point): Footprint => ({ ...shape, across: one(Math.max(p.x, 1)) })
-  // On a whole disc the corner stands at 45 degrees: (1 + cos 45°) / 2 of what is across.
-  const onCircle = (p: Point): Footprint => across(at((2 * p.x) / (1 + Math.SQRT1_2), p.y))
-  return [{ corner: 'near right', pull: shape.part === 'whole' ? onCircle : across }]
+  const { outline, corners } = discFooting(shape)
+  const corner = 'near right'
+  const share = outline[corners.indexOf(corner)]!.x / valueOf(shape.across)
+  return [{ corner, pull: (p) => ({ ...shape, across: one(Math.max(p.x / share, 1)) }) }]
 }
 
 /** The ends of a ring run along its arc. */

@@ -20,7 +20,7 @@ export function reshape(seat: Seat, kind: Footprint['kind']): Seat {
   }
 }
 
-/** The edge a sitter would face, until another is chosen. */
+/** The edge a sitter would face, until another is chosen; where there is none of the name, as on a round, the first. */
 export const FRONTS: Readonly<Record<Footprint['kind'], string>> = {
   rectangle: 'near',
   taper: 'near',

@@ -5,7 +5,7 @@ import path from 'node:path'
 const WAITS_MS = 30 * 60_000
 
 /** An archive waits, is being taken in, or is in: that is kept, so that an answer that was lost can be had again. */
-export type Standing = 'waits' | 'under-way' | 'taken'
+type Standing = 'waits' | 'under-way' | 'taken'
 
 /** Archives that were looked into, by their tokens, each a file in a folder. */
 export function waitingArchives(folder: string) {

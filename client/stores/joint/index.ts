@@ -8,8 +8,8 @@ import { newAct } from '../../api/http.ts'
 import { amendJob } from '../../api/jobs.ts'
 import { useJob } from '../job.ts'
 import { useLay } from '../lay/index.ts'
-import { useTicketsOfJoint } from './others.ts'
-import { withLay, withoutLay, type KeptLay } from './ticket-of.ts'
+import { useTicketsOfJoint } from './tickets-of-joint.ts'
+import { withLay, withoutLay, type KeptLay } from './with-lay.ts'
 import { useTrial } from './trial.ts'
 
 /**

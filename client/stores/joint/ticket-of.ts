@@ -1,11 +1,7 @@
-import type { Job } from '../../../contract/index.ts'
-import { held } from '../../../core/keyed/index.ts'
 import { phrase } from '../../../core/language/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
 import type { JointTicket } from '../../../core/what-if/index.ts'
 import { openJob } from '../../api/jobs.ts'
-
-export type KeptLay = Job['lays'][string]
 
 /** What a job cuts from a cloth, as it is saved. @throws Error in words where it cuts nothing from it. */
 export async function ticketOf(jobId: string, clothId: string): Promise<JointTicket> {
@@ -16,15 +12,3 @@ export async function ticketOf(jobId: string, clothId: string): Promise<JointTic
   if (!own) throw new Error(phrase`${job.ticket} has nothing of this cloth.`)
   return { jobId, ticket: job.ticket, own }
 }
-
-export const withLay =
-  (clothId: string, kept: KeptLay) =>
-  (job: Job): Job => ({ ...job, lays: { ...job.lays, [clothId]: kept } })
-
-/** Without the lay it shares under this number; a lay of its own, made since, stays. */
-export const withoutLay =
-  (clothId: string, jointId: string) =>
-  (job: Job): Job =>
-    held(job.lays, clothId)?.joint?.id === jointId
-      ? { ...job, lays: Object.fromEntries(Object.entries(job.lays).filter(([id]) => id !== clothId)) }
-      : job

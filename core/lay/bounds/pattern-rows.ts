@@ -1,4 +1,4 @@
-import { kindKey, type Instance, type Item } from '../instance.ts'
+import { alike, type Instance, type Item } from '../instance.ts'
 import { modulo } from '../intervals.ts'
 import type { Ring } from '../convex-parts.ts'
 import type { Posture } from '../shape.ts'
@@ -28,13 +28,8 @@ interface Kind {
 const [MOST_KINDS, MOST_PLACES, MOST_REPEATS] = [40, 400, 100]
 
 function kindsIn({ items }: Instance, group: number): readonly Kind[] {
-  const kinds = new Map<string, Kind>()
-  for (const item of items) {
-    if (item.group !== group || item.along === null) continue
-    const key = kindKey(item)
-    kinds.set(key, { item, count: (kinds.get(key)?.count ?? 0) + 1 })
-  }
-  return [...kinds.values()]
+  const bound = items.filter((item) => item.group === group && item.along !== null)
+  return alike(bound).map((members) => ({ item: bound[members[0]!]!, count: members.length }))
 }
 
 function rowsOfGroup(instance: Instance, group: number, repeat: number): number {

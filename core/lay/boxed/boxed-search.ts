@@ -8,8 +8,9 @@ import type { Arrangement } from '../placer.ts'
 import type { Strategy } from '../strategy.ts'
 import { EQUAL_LENGTH_MM } from '../tolerances.ts'
 import { boxedOf } from './boxed.ts'
+import { leastBox } from './bundle.ts'
 
-/** Work a piece for the walks and for the beams at first; what comes after counts so many times, to leave the rest time. */
+/** Work a piece for the walks, and for the beams at first; later beams count so many times, to leave the rest time. */
 const WALKS = 2000
 const BEAMS = 20_000
 const LATER = 5
@@ -24,10 +25,7 @@ export const mayBeBoxed = (instance: Instance): boolean =>
   !instance.hasSides &&
   instance.sheets === 1 &&
   instance.items.every((i) => i.across === null && i.along === null) &&
-  boxArea(instance) <= (1 + MOST_MORE) * instance.totalArea
-
-const boxArea = ({ items }: Instance): number =>
-  items.reduce((sum, { postures }) => sum + Math.min(...postures.map((p) => p.shape.width * p.shape.height)), 0)
+  instance.items.reduce((sum, item) => sum + leastBox(item), 0) <= (1 + MOST_MORE) * instance.totalArea
 
 /**
  * Lays the boxes round true shapes, two in one box where they nest, in the ways that lay boxes well and at once. What
@@ -78,7 +76,7 @@ export function* boxedSearch(
     open()
   }
 
-  /** As it is where the cloth is free for it; else its pieces go down again in their order, round what is in the way. */
+  /** As it is where the cloth is free for it; else its pieces go down in their order round what is in the way. */
   function offerOpened(a: Arrangement): void {
     if (instance.obstacles.length === 0 && a.length <= instance.maxY) incumbent.offer(a)
     else {

@@ -1,8 +1,8 @@
-import { kindKey, type Instance, type Item } from '../instance.ts'
+import type { Instance, Item } from '../instance.ts'
 import type { Arrangement, Spot } from '../placer.ts'
 import { ShapeTable, type Posture } from '../shape.ts'
-import { alone, areaOf, type Bundle } from './bundle.ts'
-import { pairedOff } from './pairing.ts'
+import { areaOf, type Bundle } from './bundle.ts'
+import { boxfulsOf } from './pairing.ts'
 
 /** True shapes as the boxes round them, some two in a box, on an endless roll without flaws. */
 export interface Boxed {
@@ -13,19 +13,16 @@ export interface Boxed {
 
 /** Yields the work done. */
 export function* boxedOf(instance: Instance): Generator<number, Boxed> {
+  const boxes = yield* boxfulsOf(instance)
   const table = new ShapeTable()
-  const inside = new Map<Posture, Bundle>()
-  const known = new Map<Bundle, Posture>()
-  const postureFor = (bundle: Bundle): Posture => {
-    const posture = known.get(bundle) ?? boxPosture(table, bundle)
-    known.set(bundle, posture)
-    inside.set(posture, bundle)
-    return posture
-  }
-  const { pairs, single } = yield* pairedOff(instance)
-  const aloneOf = keptBy(kindKey, (item: Item) => item.postures.map(alone))
-  const boxes = [...pairs, ...single.map((i) => ({ members: [i], bundles: aloneOf(instance.items[i]!) }))]
-  const items = boxes.map(({ bundles }) => boxItem(bundles, bundles.map(postureFor)))
+  const postures = new Map(boxes.flatMap((b) => b.bundles).map((bundle) => [bundle, boxPosture(table, bundle)]))
+  const inside = new Map([...postures].map(([bundle, posture]) => [posture, bundle]))
+  const items = boxes.map(({ bundles }) =>
+    boxItem(
+      bundles,
+      bundles.map((b) => postures.get(b)!),
+    ),
+  )
   return {
     instance: {
       ...instance,
@@ -78,16 +75,3 @@ const boxItem = (bundles: readonly Bundle[], postures: readonly Posture[]): Item
   across: null,
   along: null,
 })
-
-/** A function of values that are alike by a key, worked out once for each. */
-function keptBy<V, R>(keyOf: (value: V) => string, work: (value: V) => R): (value: V) => R {
-  const kept = new Map<string, R>()
-  return (value) => {
-    const key = keyOf(value)
-    const old = kept.get(key)
-    if (old !== undefined) return old
-    const made = work(value)
-    kept.set(key, made)
-    return made
-  }
-}

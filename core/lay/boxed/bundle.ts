@@ -48,6 +48,9 @@ export function bundlesOf(pairs: PairTable, a: Item, b: Item): readonly Bundle[]
 
 export const areaOf = ({ width, height }: Pick<Bundle, 'width' | 'height'>): number => width * height
 
+/** Area of the box round a piece, in the turn that has the smallest. */
+export const leastBox = ({ postures }: Item): number => Math.min(...postures.map((p) => areaOf(p.shape)))
+
 function offsets(a: number, b: number): readonly number[] {
   const low = -b / 2
   return [0, a - b, ...Array.from({ length: OFFSETS }, (_, k) => low + (a * (k + 0.5)) / OFFSETS)]

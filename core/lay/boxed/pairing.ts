@@ -1,10 +1,10 @@
-import { kindKey, type Instance, type Item } from '../instance.ts'
+import { alike, type Instance, type Item } from '../instance.ts'
 import { PairTable } from '../separation/index.ts'
-import { areaOf, bundlesOf, type Bundle } from './bundle.ts'
+import { alone, areaOf, bundlesOf, leastBox, type Bundle } from './bundle.ts'
 
-/** Two pieces by their index, and the boxes in which they may lie. */
-export interface Pair {
-  readonly members: readonly [number, number]
+/** Pieces by their indices, and the boxes in which they may lie, together or alone. */
+export interface Boxful {
+  readonly members: readonly number[]
   readonly bundles: readonly Bundle[]
 }
 
@@ -16,52 +16,40 @@ const MOST_KINDS = 150
 /** What one kind against another takes, in the unit of work. */
 const MATCH = 100
 
-export interface PairedOff {
-  readonly pairs: readonly Pair[]
-  readonly single: readonly number[]
-}
-
 /**
- * Pieces two by two that lie closer together than their boxes would, those first that save most, and the others. Yields
- * the work done.
+ * All pieces in boxes: two by two where they lie closer together than their boxes would, those first that save most,
+ * and else alone. Yields the work done.
  */
-export function* pairedOff(instance: Instance): Generator<number, PairedOff> {
-  const kinds = kindsIn(instance)
+export function* boxfulsOf(instance: Instance): Generator<number, readonly Boxful[]> {
+  const kinds = alike(instance.items).map((members): Kind => kindOf(instance.items[members[0]!]!, members))
   const matches = kinds.length > MOST_KINDS ? [] : yield* matchesOf(instance, kinds)
   const left = kinds.map(({ members }) => [...members])
-  const pairs: Pair[] = []
+  const pairs: Boxful[] = []
   for (const { a, b, bundles } of matches) {
     const [some, others] = [left[a]!, left[b]!]
     while (some.length > (a === b ? 1 : 0) && others.length > 0)
       pairs.push({ members: [some.pop()!, others.pop()!], bundles })
   }
-  return { pairs, single: left.flat() }
+  const single = kinds.flatMap(({ item }, k) => {
+    const bundles = item.postures.map(alone)
+    return left[k]!.map((i): Boxful => ({ members: [i], bundles }))
+  })
+  return [...pairs, ...single]
 }
 
 interface Kind {
   readonly item: Item
   readonly members: readonly number[]
-  /** Area of its box, in the turn that has the smallest. */
   readonly boxArea: number
   readonly isBox: boolean
 }
 
-function kindsIn({ items }: Instance): readonly Kind[] {
-  const byKey = new Map<string, number[]>()
-  items.forEach((item, i) => {
-    const key = kindKey(item)
-    byKey.set(key, [...(byKey.get(key) ?? []), i])
-  })
-  return [...byKey.values()].map((members) => {
-    const item = items[members[0]!]!
-    return {
-      item,
-      members,
-      boxArea: Math.min(...item.postures.map((p) => areaOf(p.shape))),
-      isBox: item.postures.every((p) => p.shape.isBox),
-    }
-  })
-}
+const kindOf = (item: Item, members: readonly number[]): Kind => ({
+  item,
+  members,
+  boxArea: leastBox(item),
+  isBox: item.postures.every((p) => p.shape.isBox),
+})
 
 interface Match {
   readonly a: number

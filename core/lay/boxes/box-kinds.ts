@@ -1,4 +1,4 @@
-import { kindKey, type Instance } from '../instance.ts'
+import { alike, type Instance } from '../instance.ts'
 import type { Posture } from '../shape.ts'
 import { ROUNDING_MM } from '../tolerances.ts'
 
@@ -15,23 +15,13 @@ export interface BoxKind {
 
 /** The boxes of an instance by what they are, the largest first. */
 export function kindsOf({ items, gap }: Instance): readonly BoxKind[] {
-  const byKey = new Map<string, BoxKind & { members: number[] }>()
-  items.forEach((item, i) => {
-    const { postures, group, across, along } = item
-    const key = kindKey(item)
-    const known = byKey.get(key)
-    if (known) known.members.push(i)
-    else
-      byKey.set(key, {
-        members: [i],
-        postures,
-        area: (postures[0]!.shape.width + gap) * (postures[0]!.shape.height + gap),
-        group,
-        across,
-        along,
-      })
-  })
-  return [...byKey.values()].sort((a, b) => b.area - a.area)
+  return alike(items)
+    .map((members): BoxKind => {
+      const { postures, group, across, along } = items[members[0]!]!
+      const area = (postures[0]!.shape.width + gap) * (postures[0]!.shape.height + gap)
+      return { members, postures, area, group, across, along }
+    })
+    .sort((a, b) => b.area - a.area)
 }
 
 /**

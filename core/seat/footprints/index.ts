@@ -37,6 +37,7 @@ export function footingOf(shape: Footprint): Result<Footing, FootprintFault> {
 }
 
 export type { Footing, FootprintFault, Mark } from './footing.ts'
+export { discFooting } from './disc.ts'
 export { settingName } from './setting-name.ts'
 export { ringSizes, type RingSizes } from './ring.ts'
 export type { Survey, Suspicion } from './survey.ts'

@@ -1,7 +1,8 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
 import type { ClothLay } from '../../../core/cloth/index.ts'
 import { problemKey, type JointTicket } from '../../../core/what-if/index.ts'
-import { ticketOf, type KeptLay } from './ticket-of.ts'
+import { ticketOf } from './ticket-of.ts'
+import type { KeptLay } from './with-lay.ts'
 
 /** The tickets of the joint lay that is kept, each with its pieces as they are now. */
 export function useTicketsOfJoint(
