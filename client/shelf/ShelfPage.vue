@@ -110,6 +110,13 @@ const EXAMPLES = [
   'berth 1860 x 640 x 215 x 100 hull 24 pair',
 ] as const
 
+/** Sizes that were typed into the search are most likely a seat. */
+const isPerhapsASeat = computed(() => /\d\D+\d/.test(text.value))
+function beginFromSearch(): void {
+  line.value?.put(text.value)
+  text.value = ''
+}
+
 const isBeginning = ref(false)
 const start = (typed: TypedSeat) =>
   attempt(() => begun(typed.seat, typed.says, typed.units, async (job) => (await beginning()).asTyped(job, typed)))
@@ -214,6 +221,9 @@ const openFile = (event: Event) =>
               ? 'No ticket hangs here yet: type a seat below.'
               : 'No ticket has all of these words. Fewer words, or another kind of job, finds more.'
           }}
+          <button v-if="isPerhapsASeat" type="button" class="plain-button" @click="beginFromSearch">
+            Type it as a new ticket
+          </button>
         </p>
         <div ref="end" />
       </div>

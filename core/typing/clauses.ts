@@ -2,6 +2,8 @@ import type { PartJob } from '../../contract/index.ts'
 import type { Edit } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { seatInLine } from './any-order.ts'
+import { valueOf } from '../seat/index.ts'
+import { formatLengthWithUnit } from '../units/index.ts'
 import { fail, type Answer, type OpenJob, type TypingContext, type TypingFailure } from './failure.ts'
 import { plainly } from './rephrase.ts'
 import { THING } from './thing-words.ts'
@@ -31,8 +33,17 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
   if (!job) return fail({ code: 'wants-job', word: found.rest[0] ?? names[0] ?? '' })
   const read = editsIn([...found.rest, ...names], { ...context, job }, readOne, A_THING)
   if (!read.ok) return read
+  const twice = otherThickness(job, read.value)
+  if (twice) return fail(twice)
   const says = [seat.value.says, ...read.value.map((edit) => edit.says)].join('; ')
   return ok({ ...seat.value, also: [...seat.value.also, ...read.value], says })
+}
+
+/** A number beside the sizes, as in `24 x 22 x 4 in, 40 foam`, may be a grade's: it is not taken for the thickness. */
+function otherThickness(begun: PartJob, edits: readonly Edit[]): TypingFailure | null {
+  const said = edits.reduce<PartJob>((job, edit) => edit.apply(job), begun)
+  const [first, second] = [begun, said].map((job) => formatLengthWithUnit(valueOf(job.seat.thickness), job.units))
+  return first === second ? null : { code: 'two-thicknesses', first: first!, second: second! }
 }
 
 const nothingHere = (line: string): Answer =>
@@ -115,10 +126,13 @@ function longestEdit(
 ): Result<Step, TypingFailure> {
   const thing = unsaid?.exec(words.join(' ').toLowerCase())?.[0]
   if (thing !== undefined && !MAY_BE_A_PLACE.has(thing)) return ok({ edit: [], words: thing.split(' ').length })
+  let which: TypingFailure | null = null
   for (let n = Math.min(words.length, MOST_WORDS); n > 0; n--) {
     const read = readOne(words.slice(0, n).join(' '), context)
     if (read.ok && read.value.kind === 'edit') return ok({ edit: [read.value.edit], words: n })
+    if (!read.ok && read.error.code === 'which' && read.error.lines?.length) which = read.error
   }
+  if (which) return fail(which)
   if (SAYS_NOTHING.has(words[0]!.toLowerCase())) return ok({ edit: [], words: 1 })
   const whole = readOne(words.join(' '), context)
   return whole.ok ? fail({ code: 'unknown-word', word: words[0]!, near: null }) : whole

@@ -75,6 +75,8 @@ export type TypingFailure =
     }
   | { readonly code: 'angle'; readonly text: string; readonly least: number; readonly most: number }
   | { readonly code: 'count'; readonly text: string }
+  /** Two thicknesses in one line. */
+  | { readonly code: 'two-thicknesses'; readonly first: string; readonly second: string }
   | { readonly code: 'only-bench'; readonly word: string }
   | { readonly code: 'choice'; readonly word: string; readonly text: string; readonly choices: readonly string[] }
   | {

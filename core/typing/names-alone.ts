@@ -26,10 +26,25 @@ export function namesIn(text: string, { grades, cloths }: TypingContext): readon
     ...Object.entries(MAKE_UPS).flatMap(([kind, { label }]) =>
       begins(label) || begins(kind.replaceAll('-', ' ')) ? [`makeup ${label}`] : [],
     ),
-    ...cloths.flatMap((c) => (has(c.name) ? [`cloth ${c.name}`] : [])),
-    ...grades.flatMap((g) => (has(g.name) ? [`foam ${g.name}`] : [])),
+    ...onlyOne(
+      'cloth',
+      bare,
+      cloths.filter((c) => has(c.name)),
+    ),
+    ...onlyOne(
+      'foam',
+      bare,
+      grades.filter((g) => has(g.name)),
+    ),
   ]
 }
+
+/** The one that is named; of several the line as it was said, so that it is asked which. */
+const onlyOne = (
+  word: 'cloth' | 'foam',
+  said: string,
+  found: readonly { readonly name: string }[],
+): readonly string[] => (found.length > 1 ? [`${word} ${said}`] : found.map(({ name }) => `${word} ${name}`))
 
 /** The grade of the shop nearest the middle of a firmness, ordinary foam first. */
 export function foamOf(word: string, { grades, job }: TypingContext): readonly string[] {

@@ -82,6 +82,25 @@ describe('a seat said in any order', () => {
     const read = readTyped('purple cushion 600 x 500 x 80', context(null))
     expect(!read.ok && read.error).toMatchObject({ code: 'unknown-word', word: 'purple' })
   })
+  it('a number beside a grade is no thickness', () => {
+    const error = (line: string) => {
+      const read = readTyped(line, context(null))
+      return read.ok ? null : read.error
+    }
+    expect(error('4 cushions 72 x 24 x 4 in, gannet 40 foam')).toMatchObject({ code: 'which', text: 'gannet' })
+    expect(error('4 cushions 72 x 24 x 4 in, auk 60 foam')).toMatchObject({
+      code: 'two-thicknesses',
+      first: '4 in',
+      second: '60 in',
+    })
+    expect(made('4 cushions 72 x 24 x 4 in, 4 in foam')).toBe('1828.8 x 609.6 x 101.6 times 4')
+  })
+  it('a name that several bear is asked about, alone too', () => {
+    const read = readTyped('gannet', context(keepersBenchPart()))
+    expect(read.ok && read.value.kind === 'ask' && read.value.readings.map((r) => r.says).join()).toMatch(
+      /24.110.*30.140.*36.180/,
+    )
+  })
   it('bedding for infants is refused wherever its word stands', () => {
     const read = readTyped('mattress 1200 x 600 x 100 for a baby', context(null))
     expect(!read.ok && read.error.code).toBe('infant')

@@ -22,6 +22,8 @@ export function typingWords(f: TypingFailure): string {
       return phrase`The ${f.what} "${f.text}" ${LENGTH_WORDS[f.why]}`
     case 'count':
       return phrase`"${f.text}" is not a number of cushions: a whole number from 1 to 120 is wanted.`
+    case 'two-thicknesses':
+      return phrase`The line says two thicknesses, ${f.first} and ${f.second}: leave out the one that is not meant.`
     case 'full':
       return phrase`This ticket has ${f.most} parts, as many as one takes: begin another ticket.`
     case 'only-bench':
