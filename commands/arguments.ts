@@ -16,6 +16,13 @@ export function readArguments(argv: readonly string[], known: readonly string[])
   return { file: positionals[0]!, options: new Map(Object.entries(values) as [string, string][]) }
 }
 
+/** `--name value` pairs of known names, and nothing else. */
+export function readOptions(argv: readonly string[], known: readonly string[]): Pick<Arguments, 'options'> {
+  const { values, positionals } = parsed(argv, known)
+  if (positionals.length > 0) throw new UsageError(`"${positionals[0]}" is not wanted here`)
+  return { options: new Map(Object.entries(values) as [string, string][]) }
+}
+
 function parsed(argv: readonly string[], known: readonly string[]) {
   const names = known.map((name) => `--${name}`).join(' ')
   try {
@@ -29,7 +36,13 @@ function parsed(argv: readonly string[], known: readonly string[]) {
 }
 
 /** A number given as `--name N`, or its usual value. @throws UsageError beyond its ends. */
-export function numberOption(args: Arguments, name: string, fallback: number, low: number, high: number): number {
+export function numberOption(
+  args: Pick<Arguments, 'options'>,
+  name: string,
+  fallback: number,
+  low: number,
+  high: number,
+): number {
   const text = args.options.get(name)
   if (text === undefined) return fallback
   const value = Number(text)

@@ -1,9 +1,15 @@
 import { UsageError } from './arguments.ts'
 import { bench } from './bench.ts'
 import { lay } from './lay.ts'
+import { layWorker } from './lay-worker.ts'
 import { plan } from './plan.ts'
 
-const COMMANDS: Record<string, (argv: readonly string[]) => number | Promise<number>> = { plan, lay, bench }
+const COMMANDS: Record<string, (argv: readonly string[]) => number | Promise<number>> = {
+  plan,
+  lay,
+  bench,
+  'lay-worker': layWorker,
+}
 
 const [name, ...argv] = process.argv.slice(2)
 try {

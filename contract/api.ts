@@ -2,7 +2,6 @@ import { z } from 'zod'
 import { Job } from './job.ts'
 import { JobCard } from './card.ts'
 import { Words } from './lengths.ts'
-import { LayProblem } from './lay.ts'
 
 /** A job as the server keeps it: every save is a new revision. */
 export const StoredJob = z.strictObject({
@@ -35,13 +34,6 @@ export const SaveJob = z.strictObject({
   job: z.unknown(),
   baseRevision: z.int().min(1).describe('the revision this edit started from'),
   reason: Reason,
-})
-
-export const MakeLay = z.strictObject({
-  problem: LayProblem,
-  seconds: z.number().positive().max(60).default(5),
-  seed: z.int().default(1),
-  steps: z.int().min(1).max(1_000_000).optional(),
 })
 
 /** A thing of the shop as it shall be, and as it was when the change of it began: null for a new one. */

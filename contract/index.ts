@@ -2,7 +2,6 @@ export {
   ChangeOf,
   CreateJob,
   JobSummary,
-  MakeLay,
   Problem,
   RevisionSummary,
   SaveJob,
@@ -50,6 +49,7 @@ export {
   Pose,
 } from './part.ts'
 export { cushionsIn, MOST_CUSHIONS_OF_ALL } from './part-faults.ts'
+export { BOUND_NAMES, FoundLay, MakeLay, Searcher, SearchMessage, Searchers } from './lay-search.ts'
 export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './lay.ts'
 export { AllowanceMm, DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
 export {

@@ -7,7 +7,7 @@ import { BUILDS } from './builds.mjs'
 import { bin, ensureInstalled, ROOT, run } from './ensure-installed.mjs'
 
 ensureInstalled()
-ensureChromium()
+ensurePrograms()
 const folder = mkdtempSync(path.join(tmpdir(), 'loft-seam-test-'))
 const counts = { passed: 0, failed: 0, skipped: 0 }
 
@@ -72,10 +72,17 @@ function countPlaywright(file) {
   counts.skipped += stats.skipped
 }
 
-/** Browser tests drive Debian's Chromium; where it is missing and this is root on Debian, it is installed. */
-function ensureChromium() {
-  if (existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium')) return
-  process.stderr.write('Chromium is missing; installing it from the system packages …\n')
+/**
+ * Browser tests drive Debian's Chromium, tests of searchers its Redis server; where they are missing and this is root on
+ * Debian, they are installed.
+ */
+function ensurePrograms() {
+  const missing = [
+    ...(existsSync(process.env.CHROMIUM ?? '/usr/bin/chromium') ? [] : ['chromium']),
+    ...(existsSync(process.env.REDIS_SERVER ?? '/usr/bin/redis-server') ? [] : ['redis-server']),
+  ]
+  if (missing.length === 0) return
+  process.stderr.write(`Installing from the system packages: ${missing.join(', ')} …\n`)
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n']
   const apt = (...args) =>
     spawnSync([...sudo, 'apt-get', ...args][0], [...sudo, 'apt-get', ...args].slice(1), {
@@ -84,8 +91,8 @@ function ensureChromium() {
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     })
   apt('update', '-qq')
-  if (apt('install', '-y', '-qq', 'chromium').status !== 0)
+  if (apt('install', '-y', '-qq', ...missing).status !== 0)
     process.stderr.write(
-      'It could not be installed: set CHROMIUM to a Chromium of yours. The browser tests will fail.\n',
+      'They could not be installed: set CHROMIUM to a Chromium and REDIS_SERVER to a Redis server of yours. The tests that need them will fail.\n',
     )
 }

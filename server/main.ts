@@ -2,6 +2,7 @@ import path from 'node:path'
 import { existsSync } from 'node:fs'
 import { pino } from 'pino'
 import { causeOf } from './db/index.ts'
+import { addressFault } from './searchers/redis-address.ts'
 import { serve } from './serve.ts'
 
 // What this program writes is for its owner alone.
@@ -26,6 +27,13 @@ if (!certFile !== !keyFile) {
   process.exit(1)
 }
 
+const redis = process.env['REDIS_URL'] || null
+const strange = redis && addressFault(redis)
+if (strange) {
+  process.stderr.write(`Loft Seam could not start. REDIS_URL: ${strange}\n`)
+  process.exit(1)
+}
+
 const running = await serve({
   databaseFile: process.env['DATABASE_FILE'] ?? path.join(root, 'data/loft-seam.db'),
   migrations: path.join(root, 'server/db/migrations'),
@@ -33,6 +41,7 @@ const running = await serve({
   upkeep: true,
   passphrases: { ...given('maker', 'MAKER_PASSPHRASE'), ...given('viewer', 'VIEWER_PASSPHRASE') },
   ...(certFile && keyFile ? { tls: { certFile, keyFile } } : {}),
+  ...(redis ? { redis } : {}),
   names: listed('SHOP_NAMES'),
   trustedProxies: listed('TRUSTED_PROXIES'),
   host: process.env['HOST'] ?? '127.0.0.1',

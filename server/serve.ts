@@ -21,6 +21,7 @@ import { copyDatabase } from './records/copy-database.ts'
 import type { RecordsAnswer, RecordsTask } from './records/records-worker.ts'
 import { takeOutUnfinished } from './records/unfinished.ts'
 import { openDemoShop, openEmptyShop } from './shop/first-shelves.ts'
+import { NO_QUEUE, openLayQueue } from './searchers/lay-queue.ts'
 import { shopRepository } from './shop/repository.ts'
 import { stockRepository } from './stock/repository.ts'
 import { supplierOverHttp } from './supplier/over-http.ts'
@@ -44,6 +45,8 @@ export interface ServeOptions {
   /** Names the shop goes by on the network, besides its addresses and the name of its machine. */
   readonly names?: readonly string[]
   readonly trustedProxies?: readonly string[]
+  /** The address of a Redis server over which other machines plan lays for the shop; without it the shop plans alone. */
+  readonly redis?: string
   /** Whether backups are made by the clock, and old histories packed, while it runs. */
   readonly upkeep?: boolean
   /** How long running requests may take to finish once the server is asked to stop; three seconds unless said. */
@@ -100,7 +103,8 @@ async function served(options: ServeOptions, database: Database, release: () => 
   await (options.demo ? openDemoShop({ shop, jobs, stock }, now()) : openEmptyShop({ shop, jobs, stock }))
   const records = workerPool<RecordsTask, RecordsAnswer>('records-worker', 2)
   const backups = backupsOf(database, { migrations: options.migrations, records, now })
-  const [reader, lays] = [jobReader(), layPool()]
+  const queue = options.redis ? openLayQueue(options.redis, log) : NO_QUEUE
+  const [reader, lays] = [jobReader(), layPool(queue)]
   const simulated = await simulatedTable(SIMULATED_TABLE)
   const supplier = await simulatedSupplier()
   const folder = `${database.file}-passing`
@@ -151,7 +155,7 @@ async function served(options: ServeOptions, database: Database, release: () => 
       const patience = setTimeout(() => server.closeAllConnections(), options.stopPatienceMs ?? PATIENCE_MS)
       await closed
       clearTimeout(patience)
-      await Promise.all([lays, reader, summaries, records, simulated, supplier].map((part) => part.close()))
+      await Promise.all([lays, queue, reader, summaries, records, simulated, supplier].map((part) => part.close()))
       await database.close()
       rmSync(folder, { recursive: true, force: true })
       release()

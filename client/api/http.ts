@@ -31,6 +31,8 @@ export interface Ask {
   readonly act?: string
   /** How often an act is asked for before it is given up; three times where nothing is said. */
   readonly tries?: number
+  /** Gives it up. */
+  readonly signal?: AbortSignal
 }
 
 const TRIES = 3
@@ -41,9 +43,33 @@ export async function fetchJson(url: string, ask?: Ask): Promise<unknown> {
   const response = await arrived(url, ask, ask?.act === undefined ? 1 : (ask.tries ?? TRIES))
   const body: unknown = await response.json().catch(() => null)
   if (response.ok) return body
+  throw refusedBy(response, body)
+}
+
+/** Asks for an answer that comes line by line, a document each, as long as the signal lets it. @throws ApiError in words. */
+export async function fetchLines(
+  url: string,
+  body: unknown,
+  signal: AbortSignal,
+  onLine: (document: unknown) => void,
+): Promise<void> {
+  const response = await fetch(url, requestOf({ method: 'POST', body, signal }))
+  if (!response.ok) throw refusedBy(response, await response.json().catch(() => null))
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
+  let rest = ''
+  for (;;) {
+    const { value, done } = await reader.read()
+    const lines = (rest + (value ?? '')).split('\n')
+    rest = lines.pop()!
+    lines.forEach((line) => onLine(JSON.parse(line)))
+    if (done) return
+  }
+}
+
+function refusedBy(response: Response, body: unknown): ApiError {
   if (response.status === 401) onSignIn()
   const problem = Problem.safeParse(body)
-  throw new ApiError(
+  return new ApiError(
     problem.success ? problem.data : null,
     problem.success ? `${problem.data.title}. ${problem.data.detail ?? ''}` : `The server answered ${response.status}.`,
   )
@@ -59,7 +85,7 @@ async function arrived(url: string, ask: Ask | undefined, tries: number): Promis
   }
 }
 
-function requestOf({ method, body, file, act }: Ask): RequestInit {
+function requestOf({ method, body, file, act, signal }: Ask): RequestInit {
   const isJson = body !== undefined
   return {
     method,
@@ -69,6 +95,7 @@ function requestOf({ method, body, file, act }: Ask): RequestInit {
       ...(act === undefined ? {} : { 'x-act': act }),
     },
     ...(isJson ? { body: JSON.stringify(body) } : file ? { body: file } : {}),
+    ...(signal ? { signal } : {}),
   }
 }
 

@@ -30,7 +30,8 @@ const RULES: Readonly<Record<string, { readonly nobody: Answer; readonly viewer:
   ),
   ...reading('/api/photos/:id'),
   ...changing('POST /api/photos/of/:jobId', 'DELETE /api/photos/:id'),
-  ...changing('POST /api/lays/'),
+  ...changing('POST /api/lays/', 'POST /api/lays/search'),
+  ...reading('/api/lays/searchers'),
   ...reading(
     '/api/jobs/',
     '/api/jobs/:id',

@@ -19,6 +19,7 @@ import { faultWords } from './fault-words.ts'
 import LayDrawing from './LayDrawing.vue'
 import { LAY_PAGES, type Page } from './pages.ts'
 import ShorterStrips from './ShorterStrips.vue'
+import WhoSearches from './WhoSearches.vue'
 
 const SEARCH_SECONDS = 10
 const COMPLETE_SECONDS = 5
@@ -135,6 +136,7 @@ const gapWords = computed(() => {
         No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit)
         }}{{ lays.boundName ? BOUND_WORDS[lays.boundName] : '' }}; this one is {{ gapWords }}. Pieces can be dragged.
       </p>
+      <WhoSearches v-if="!table?.isJoint" />
       <ShorterStrips v-if="!table?.isJoint" />
       <ul v-if="faults.length > 0" class="faults" role="alert">
         <li v-for="says in faults.slice(0, MOST_FAULTS)" :key="says">{{ says }}</li>

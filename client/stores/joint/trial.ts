@@ -7,7 +7,8 @@ import { cutTogether, type JointTicket } from '../../../core/what-if/index.ts'
 import { startTask, type Task } from '../../workers/task.ts'
 import WhatIfWorker from '../../workers/what-if.worker.ts?worker'
 import type { WhatIfAnswer, WhatIfRequest } from '../../workers/what-if.worker.ts'
-import { laneCount, searchInLanes } from '../lay-lanes.ts'
+import { searchInLanes } from '../lay-lanes.ts'
+import { useSearchers } from '../searchers.ts'
 import { ticketOf } from './ticket-of.ts'
 
 const ALONE_SECONDS = 3
@@ -25,6 +26,7 @@ export interface Trial {
 export function useTrial() {
   const trial = shallowRef<Trial | null>(null)
   const running = ref(false)
+  const searchers = useSearchers()
   let tasks: Task[] = []
 
   /** Lays a ticket and others on one length, and each by itself beside it. @throws Error in words. */
@@ -57,13 +59,17 @@ export function useTrial() {
     }
     const nothingLocked = { lay: { placements: [], offsets: {} }, keys: [] }
     tasks = [
-      searchInLanes({ problem, seed: 1, seconds: TOGETHER_SECONDS, locked: nothingLocked, inHand: null }, laneCount(), {
-        onBetter: ({ lay }, seconds) => better({ ...lay, seconds: Number(seconds.toFixed(2)) }),
-        onEnd: (why) => {
-          if (why && trial.value) trial.value = { ...trial.value, failed: 'They do not go on this cloth together.' }
-          stop()
+      searchInLanes(
+        { problem, seed: 1, seconds: TOGETHER_SECONDS, locked: nothingLocked, inHand: null },
+        searchers.everywhere(),
+        {
+          onBetter: ({ lay }, seconds) => better({ ...lay, seconds: Number(seconds.toFixed(2)) }),
+          onEnd: (why) => {
+            if (why && trial.value) trial.value = { ...trial.value, failed: 'They do not go on this cloth together.' }
+            stop()
+          },
         },
-      }),
+      ),
     ]
   }
 

@@ -6,8 +6,9 @@ import { isShorter, type LayFailure } from '../../../core/lay/index.ts'
 import { inHandOf } from '../../../core/what-if/index.ts'
 import type { Task } from '../../workers/task.ts'
 import type { useJob } from '../job.ts'
-import { laneCount, searchInLanes } from '../lay-lanes.ts'
+import { searchInLanes, type Where } from '../lay-lanes.ts'
 import { useRole } from '../role.ts'
+import { useSearchers } from '../searchers.ts'
 import { keptAs, keptFor, type FoundLay, type KeyedLay } from './kept-lay.ts'
 import type { ShownLay } from './shown-lay.ts'
 
@@ -25,6 +26,7 @@ export function useLaySearch(
   keepByHand: (says: string, own: KeyedLay, lay: Lay, keys: readonly string[]) => void,
 ) {
   const { mayChange } = storeToRefs(useRole())
+  const searchers = useSearchers()
   const failures = shallowRef<ReadonlyMap<string, { readonly why: LayFailure; readonly shortfall: Shortfall | null }>>(
     new Map(),
   )
@@ -59,7 +61,7 @@ export function useLaySearch(
   function searchNext(): void {
     const waiting = cloths.value.filter((own) => !bestFor(own) && !failures.value.has(own.key))
     const next = waiting.find((own) => own.key === chosen.value?.key) ?? waiting[0]
-    if (next) searchFor(next, FIRST_LAY_SECONDS, 1, 1)
+    if (next) searchFor(next, FIRST_LAY_SECONDS, 1, { lanes: 1, onOthers: false })
   }
 
   /**
@@ -84,10 +86,10 @@ export function useLaySearch(
 
   /** Searches on for so many seconds on all cores; each better lay shows at once. */
   function searchOn(forSeconds: number, seed: number): void {
-    if (chosen.value) searchFor(chosen.value, forSeconds, seed, laneCount())
+    if (chosen.value) searchFor(chosen.value, forSeconds, seed, searchers.everywhere())
   }
 
-  function searchFor(own: KeyedLay, forSeconds: number, seed: number, lanes: number): void {
+  function searchFor(own: KeyedLay, forSeconds: number, seed: number, where: Where): void {
     stop()
     running.value = true
     search = searchInLanes(
@@ -98,7 +100,7 @@ export function useLaySearch(
         locked: NOTHING_LOCKED,
         inHand: jobs.whole && inHandOf(jobs.whole, own),
       },
-      lanes,
+      where,
       {
         onBetter: ({ lay, bound }, after) => {
           seconds.value = after
@@ -127,7 +129,7 @@ export function useLaySearch(
     let best: Lay | null = null
     search = searchInLanes(
       { problem: own.problem, seed: 1, seconds: forSeconds, locked: { lay: from, keys }, inHand: null },
-      laneCount(),
+      searchers.everywhere(),
       {
         onBetter: ({ lay }, after) => {
           seconds.value = after

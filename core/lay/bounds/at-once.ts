@@ -1,17 +1,11 @@
+import type { BOUND_NAMES } from '../../../contract/index.ts'
 import { patternRowsLength } from './pattern-rows.ts'
 import type { Instance } from '../instance.ts'
 import type { Posture } from '../shape.ts'
 import { ACCEPTED_OVERLAP_MM, ROUNDING_MM } from '../tolerances.ts'
 import { linesTaken, type WidePieces } from './wide-pieces.ts'
 
-export type BoundName =
-  | 'area'
-  | 'tallest piece'
-  | 'wide pieces'
-  | 'pieces at one side'
-  | 'rows of the pattern'
-  | 'what lies abreast'
-  | 'every way tried'
+export type BoundName = (typeof BOUND_NAMES)[number]
 
 export interface Bound {
   readonly name: BoundName
