@@ -1,6 +1,15 @@
 import type { Job, LayProblem } from '../../contract/index.ts'
 import { solveLay } from '../../core/lay/index.ts'
-import { tryRescue, type Attempt, type Rescue, type RescueCloths, type RescuePrices } from '../../core/what-if/index.ts'
+import {
+  tryRescue,
+  trySaving,
+  type Attempt,
+  type Prices,
+  type Rescue,
+  type RescueCloths,
+  type Saved,
+  type Saving,
+} from '../../core/what-if/index.ts'
 
 export type WhatIfRequest =
   | { readonly kind: 'lay'; readonly key: number; readonly problem: LayProblem; readonly seconds: number }
@@ -9,14 +18,26 @@ export type WhatIfRequest =
       readonly key: number
       readonly job: Job
       readonly cloths: RescueCloths
-      readonly prices: RescuePrices
+      readonly prices: Prices
       readonly rescue: readonly Rescue[]
+      readonly seconds: number
+    }
+  | {
+      readonly kind: 'saving'
+      readonly key: number
+      readonly job: Job
+      readonly cloths: RescueCloths
+      readonly prices: Prices
+      readonly saving: Saving
+      /** Lengths of the lays as they are, mm, by the keys of their pieces. */
+      readonly laid: readonly (readonly [string, number])[]
       readonly seconds: number
     }
 
 export type WhatIfAnswer =
   | { readonly kind: 'lay'; readonly key: number; readonly lengthMm: number | null; readonly boundMm: number }
   | { readonly kind: 'rescue'; readonly key: number; readonly attempt: Attempt | null }
+  | { readonly kind: 'saving'; readonly key: number; readonly saved: Saved | null }
 
 self.onmessage = ({ data }: MessageEvent<WhatIfRequest>) => {
   const started = performance.now()
@@ -30,6 +51,12 @@ function answer(asked: WhatIfRequest, isStopped: () => boolean): WhatIfAnswer {
       kind: 'rescue',
       key: asked.key,
       attempt: tryRescue(asked.job, asked.cloths, asked.rescue, asked.prices, isStopped),
+    }
+  if (asked.kind === 'saving')
+    return {
+      kind: 'saving',
+      key: asked.key,
+      saved: trySaving(asked.job, asked.cloths, asked.saving, asked.prices, new Map(asked.laid), isStopped),
     }
   const solved = solveLay(asked.problem, { seed: 1, budget: { steps: Infinity, isStopped } })
   return {

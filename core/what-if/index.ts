@@ -1,5 +1,7 @@
 export { clothCost, layChoices, SOLD_WIDTHS_MM, type LayChoice, type Varied } from './lay-choices.ts'
-export { tryRescue, type Attempt, type RescuePrices } from './rescue.ts'
+export type { Costs, Prices } from './priced.ts'
+export { tryRescue, type Attempt } from './rescue.ts'
 export { NARROW_MM, rescued, RESCUES, type Rescue, type RescueCloths } from './rescued.ts'
 export { inHandOf, shortfallOf, type InHand } from './shortfall.ts'
 export { cutTogether, jointShares, problemKey, takenBy, wholeLay, type JointTicket } from './joint-lay.ts'
+export { SAVINGS, trySaving, withSaving, type Saved, type Saving } from './saving.ts'

@@ -3,6 +3,7 @@ import { foldFault } from '../cloth/index.ts'
 import { beforeWash } from '../pattern/index.ts'
 import { firstPart, inEveryPart } from '../job/index.ts'
 import { planJob } from '../plan/index.ts'
+import { ofWidth, withFold } from './other-cloth.ts'
 
 /** One way in which a job could be cut. */
 export interface LayChoice {
@@ -84,19 +85,6 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
     ),
   )
 }
-
-const withFold = (job: Job, clothId: string, isFolded: boolean): Job => ({
-  ...job,
-  folded: [...job.folded.filter((id) => id !== clothId), ...(isFolded ? [clothId] : [])],
-})
-
-/** The same cloth as it is sold in another width. */
-const ofWidth = (job: Job, clothId: string, widthMm: number): Job =>
-  inEveryPart(job, (part) =>
-    part.cloth.cloth.id === clothId
-      ? { ...part, cloth: { ...part.cloth, cloth: { ...part.cloth.cloth, widthMm } } }
-      : part,
-  )
 
 /** What the cloth of a lay costs: longer by what washing takes, bought by the step, at the price of a metre. */
 export function clothCost(

@@ -1,11 +1,10 @@
-import type { Job, LayProblem, Rates, Trim } from '../../contract/index.ts'
+import type { Job, LayProblem } from '../../contract/index.ts'
 import type { Shortfall } from '../cloth/index.ts'
-import { instanceOf, layWhatFits, lowerBound, solveLay, type Found } from '../lay/index.ts'
-import { buyingList } from '../lists/index.ts'
-import { totalMinutes, workOrder } from '../making/index.ts'
+import { layWhatFits, solveLay, type Found } from '../lay/index.ts'
 import { areaOf, at } from '../outline/index.ts'
 import { planJob } from '../plan/index.ts'
-import type { WorkedPlan } from '../planned/index.ts'
+import { problemKey } from './joint-lay.ts'
+import { costsOver, type Costs, type Priced, type Prices } from './priced.ts'
 import { rescued, type Rescue, type RescueCloths } from './rescued.ts'
 import { inHandOf, shortfallOf } from './shortfall.ts'
 
@@ -19,15 +18,9 @@ export interface Attempt {
   readonly missingMm2: number
   readonly problem: LayProblem
   /** What it costs more than the job as it is, had the cloth been enough; null where it does not fit. */
-  readonly costs: { readonly money: number | null; readonly minutes: number } | null
+  readonly costs: Costs | null
   /** How much is missing of a length in hand; told of the job as it is. */
   readonly shortfall: Shortfall | null
-}
-
-/** What a rescue is priced by. */
-export interface RescuePrices {
-  readonly rates: Rates
-  readonly shelf: readonly Trim[]
 }
 
 /** Tries a way of cutting a job from a cloth, for real: null where it changes nothing. */
@@ -35,7 +28,7 @@ export function tryRescue(
   job: Job,
   cloths: RescueCloths,
   rescue: readonly Rescue[],
-  prices: RescuePrices,
+  prices: Prices,
   isStopped: () => boolean,
 ): Attempt | null {
   const changed = rescued(job, cloths, rescue)
@@ -52,7 +45,7 @@ export function tryRescue(
       found: solved.value,
       missing: [],
       missingMm2: 0,
-      costs: costsOver(job, cloths, { job: changed, plan, laidMm: solved.value.lay.length }, prices),
+      costs: costsOfAll(job, cloths, { job: changed, plan, laid: laidOn(problem, solved.value.lay.length) }, prices),
       shortfall: null,
     }
   const left = notLaid(
@@ -82,37 +75,11 @@ function notLaid(problem: LayProblem, names: readonly string[]) {
   )
 }
 
-interface Priced {
-  readonly job: Job
-  readonly plan: WorkedPlan
-  readonly laidMm: number | null
-}
-
-/** Materials and minutes beside those of the job as it is, both with the shortest first lays of what is bought. */
-function costsOver(job: Job, cloths: RescueCloths, way: Priced, prices: RescuePrices): Attempt['costs'] {
+/** Beside the job as it is, both with the shortest first lays of what is bought. */
+function costsOfAll(job: Job, cloths: RescueCloths, way: Priced, prices: Prices): Costs | null {
   const plain = rescued(job, cloths, ['as-it-is'])
   const plan = plain && planJob(plain)
-  if (!plain || plan?.kind !== 'worked') return null
-  const before: Priced = { job: plain, plan, laidMm: null }
-  const [now, then] = [materialsOf(way, cloths, prices), materialsOf(before, cloths, prices)]
-  return {
-    money: now === null || then === null ? null : now - then,
-    minutes: minutesOf(way, prices) - minutesOf(before, prices),
-  }
+  return plain && plan?.kind === 'worked' ? costsOver(way, { job: plain, plan, laid: new Map() }, prices) : null
 }
 
-const minutesOf = ({ job, plan }: Priced, { rates }: RescuePrices): number =>
-  totalMinutes(workOrder(job, plan), rates).value
-
-/** Null where a cloth that is bought cannot be laid; what is in hand costs nothing, whether it is enough or not. */
-function materialsOf({ job, plan, laidMm }: Priced, { cloth }: RescueCloths, { shelf }: RescuePrices): number | null {
-  const lengths = plan.cloth.lays.map(({ problem, cloth: own }) => {
-    const boundMm = lowerBound(instanceOf(problem)).length
-    if (own.id === cloth.id && laidMm !== null) return { laidMm, boundMm }
-    const solved = solveLay(problem, FIRST_ANSWER)
-    return { laidMm: solved.ok ? solved.value.lay.length : own.supply.kind === 'to-buy' ? null : 0, boundMm }
-  })
-  return lengths.some((l) => l.laidMm === null) ? null : buyingList(job, plan, lengths, shelf).total.value
-}
-
-const FIRST_ANSWER = { seed: 1, budget: { steps: Infinity, isStopped: () => true } } as const
+const laidOn = (problem: LayProblem, lengthMm: number) => new Map([[problemKey(problem), lengthMm]])

@@ -7,6 +7,7 @@ import { sayAmount } from '../../../core/working/index.ts'
 import { clothCost, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { Bar } from '../../ui/chart.ts'
+import WhatSaves from './WhatSaves.vue'
 import { useWhatIf } from './what-if.ts'
 
 /**
@@ -111,6 +112,8 @@ const TICKS = [
 
 <template>
   <div class="compare">
+    <WhatSaves />
+    <h3>Widths and ways beside each other</h3>
     <div class="fields-in-line no-print">
       <label v-for="[key, label] in TICKS" :key="key" class="tick"
         ><input v-model="varied[key]" type="checkbox" /> {{ label }}</label
@@ -212,6 +215,7 @@ const TICKS = [
   font-weight: 700;
 }
 
+h3,
 p {
   margin: 0;
 }

@@ -1,0 +1,129 @@
+import { describe, expect, it } from 'vitest'
+import type { Cloth, LayProblem, PartJob } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS, keepersBenchPart } from '../demo/index.ts'
+import { USUAL_WORKSHOP } from '../defaults/index.ts'
+import { jobOf, newSeat } from '../job/index.ts'
+import { neverAbreast } from '../lay/index.ts'
+import { ratesOf } from '../making/index.ts'
+import { worked } from '../testing/jobs.ts'
+import { problemKey, SAVINGS, trySaving, withSaving, type Saving } from './index.ts'
+
+const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
+const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
+const after = (n: number) => {
+  let asked = 0
+  return () => asked++ > n
+}
+
+/** Plain cloth 1000 wide between its selvedges, bought by the 100 mm at 20 a metre. */
+const plain: Cloth = {
+  ...calico,
+  id: 'plain',
+  widthMm: 1020,
+  selvedgeMm: [10, 10],
+  pricePerMetre: 20,
+  buyingStepMm: 100,
+  nap: 'one-way',
+}
+const bench = keepersBenchPart()
+/** Two unpiped cushions of 600 by 500 by 80. */
+const part: PartJob = {
+  ...bench,
+  seat: { ...newSeat('singles', 600, 500, 80, 2), clearanceMm: 0 },
+  makeUp: { ...bench.makeUp, piping: { kind: 'none' } },
+  cloth: { ...bench.cloth, cloth: plain, direction: 'up-the-roll', match: { kind: 'none' }, others: {} },
+}
+const job = jobOf(part)
+const own = worked(part).cloth.lays[0]!
+/** What the table holds now, by a tape on it. */
+const LAID_MM = 4000
+const laid = new Map([[problemKey(own.problem), LAID_MM]])
+const tried = (saving: Saving) => trySaving(job, { cloth: plain, hidden: calico }, saving, prices, laid, after(30))
+/** Bought by the step, in money. */
+const bought = (mm: number, perMetre = 20) => (Math.ceil(mm / 100 - 1e-9) / 10) * perMetre
+
+describe('what would make a lay shorter', () => {
+  it('the cloth the other way: what is bought less is what is saved, and no minute more', () => {
+    const saved = tried('other-direction')!
+    // Four plates alone cover 1200 of a cloth 1000 wide.
+    expect(saved.laidMm).toBeGreaterThan(1200)
+    expect(saved.costs!.money).toBeCloseTo(bought(saved.laidMm!) - bought(LAID_MM), 6)
+    expect(saved.costs!.minutes).toBeCloseTo(0, 6)
+  })
+
+  it('a wider cloth is the next that is sold, at the price of its area', () => {
+    const saved = tried('wider-cloth')!
+    expect(saved.widthMm).toBe(1120)
+    expect(saved.costs!.money).toBeCloseTo(bought(saved.laidMm!, (20 * 1120) / 1020) - bought(LAID_MM), 6)
+    const widest = { ...plain, widthMm: 1520 }
+    const on = jobOf({ ...part, cloth: { ...part.cloth, cloth: widest } })
+    expect(withSaving(on, { cloth: widest, hidden: calico }, 'wider-cloth')).toBeNull()
+  })
+
+  it('what does not apply is left out, and what changes no piece too', () => {
+    expect(tried('unmatched')).toBeNull()
+    expect(tried('shorter-strips')).toBeNull()
+    expect(tried('joined-wrap')).toBeNull()
+  })
+
+  it('what is hidden in another cloth: both cloths are bought, and the joins of two cutting tables take longer', () => {
+    const saved = tried('hidden-in-another')!
+    expect(saved.laidMm!).toBeLessThan(LAID_MM)
+    const cheaper = bought(LAID_MM) - bought(saved.laidMm!)
+    // Calico is bought besides, so that less than that is saved.
+    expect(saved.costs!.money!).toBeGreaterThan(-cheaper)
+    expect(saved.costs!.minutes).toBeGreaterThan(0)
+  })
+
+  it('a change that does not go on the cloth says so', () => {
+    const narrow: Cloth = { ...plain, widthMm: 700 }
+    const wide = jobOf({ ...part, cloth: { ...part.cloth, cloth: narrow, direction: 'railroaded' } })
+    const saved = trySaving(wide, { cloth: narrow, hidden: calico }, 'other-direction', prices, new Map(), after(5))
+    expect(saved).toMatchObject({ laidMm: null, costs: null })
+  })
+
+  it('the job itself is never changed by trying', () => {
+    const before = JSON.stringify(job)
+    for (const saving of SAVINGS) withSaving(job, { cloth: plain, hidden: calico }, saving)
+    expect(JSON.stringify(job)).toBe(before)
+  })
+})
+
+describe('pieces that never lie beside each other', () => {
+  const box = (id: string, qty: number, w: number, h: number, turns = [0]) => ({
+    ...own.problem.pieces[0]!,
+    id,
+    qty,
+    match: null,
+    turns,
+    outline: [
+      [0, 0],
+      [w, 0],
+      [w, h],
+      [0, h],
+    ] as [number, number][],
+  })
+  const problem: LayProblem = {
+    ...own.problem,
+    gap: 10,
+    cloth: { ...own.problem.cloth, width: 1000, selvedge: [0, 0] },
+    pieces: [
+      box('wide', 2, 600, 300),
+      // On end it is narrow enough to stand beside another.
+      box('turned', 3, 700, 400, [0, 90]),
+      // Two of 495 and a gap of 10 are 1000.
+      box('half', 4, 495, 100),
+      box('past-half', 1, 496, 120),
+    ],
+  }
+  it('are wider than half of the cloth and the gap in every turn; their lengths add up', () => {
+    expect(neverAbreast(problem)).toEqual({
+      pieces: [
+        { id: 'wide', qty: 2 },
+        { id: 'past-half', qty: 1 },
+      ],
+      // 300 + 300 + 120 and two gaps of 10.
+      lengthMm: 740,
+    })
+  })
+})

@@ -1,0 +1,94 @@
+import type { Job } from '../../contract/index.ts'
+import { foldFault } from '../cloth/index.ts'
+import { solveLay } from '../lay/index.ts'
+import { inEveryPart, partJob } from '../job/index.ts'
+import { planJob } from '../plan/index.ts'
+import { problemKey } from './joint-lay.ts'
+import { SOLD_WIDTHS_MM } from './lay-choices.ts'
+import { ofWidth, withFold } from './other-cloth.ts'
+import { costsOver, type Costs, type Prices } from './priced.ts'
+import { rescued, type Rescue, type RescueCloths } from './rescued.ts'
+
+/** One change by itself that may make a lay shorter. */
+export type Saving = 'unmatched' | 'wider-cloth' | 'folded' | Exclude<Rescue, 'as-it-is' | 'joined-wide'>
+
+/** All that is tried. */
+export const SAVINGS: readonly Saving[] = [
+  'other-direction',
+  'folded',
+  'shorter-strips',
+  'unmatched',
+  'hidden-in-another',
+  'boxing-in-another',
+  'narrow-allowance',
+  'joined-boxing',
+  'joined-bottom',
+  'joined-wrap',
+  'joined-top-sides',
+  'joined-top-middle',
+  'wider-cloth',
+]
+
+/** What a change came to, beside the ticket as it is laid. */
+export interface Saved {
+  readonly saving: Saving
+  /** How long the lay of the cloth is now, mm; null where it does not go on it. */
+  readonly laidMm: number | null
+  readonly costs: Costs | null
+  /** The width that was tried, mm. */
+  readonly widthMm: number
+}
+
+/**
+ * The ticket with one change; null where it has nothing to which it applies. A wider cloth is the next width that is
+ * sold, at the same price for its area: it cannot be taken, only bought.
+ */
+export function withSaving(job: Job, cloths: RescueCloths, saving: Saving): Job | null {
+  const { cloth } = cloths
+  switch (saving) {
+    case 'unmatched':
+      return job.parts.some((p) => partJob(job, p.letter).cloth.match.kind === 'matched')
+        ? inEveryPart(job, (part) => ({ ...part, cloth: { ...part.cloth, match: { kind: 'none' } } }))
+        : null
+    case 'folded':
+      return foldFault(cloth) || job.folded.includes(cloth.id) ? null : withFold(job, cloth.id, true)
+    case 'wider-cloth': {
+      const widthMm = widerThan(cloth.widthMm)
+      return widthMm === null ? null : ofWidth(job, cloth.id, widthMm)
+    }
+    default:
+      return rescued(job, cloths, [saving])
+  }
+}
+
+const widerThan = (widthMm: number): number | null => SOLD_WIDTHS_MM.find((w) => w > widthMm) ?? null
+
+/**
+ * Lays the ticket with one change and prices it beside the ticket as it is: `laid` are the lengths it lies on now, by the
+ * keys of their pieces. Null where nothing changes.
+ */
+export function trySaving(
+  job: Job,
+  cloths: RescueCloths,
+  saving: Saving,
+  prices: Prices,
+  laid: ReadonlyMap<string, number>,
+  isStopped: () => boolean,
+): Saved | null {
+  const changed = withSaving(job, cloths, saving)
+  const [plan, before] = [changed && planJob(changed), planJob(job)]
+  if (!changed || plan?.kind !== 'worked' || before.kind !== 'worked') return null
+  const lay = plan.cloth.lays.find((l) => l.cloth.id === cloths.cloth.id)
+  if (!lay || laid.has(problemKey(lay.problem))) return null
+  const widthMm = lay.cloth.widthMm
+  const solved = solveLay(lay.problem, { seed: 1, budget: { steps: Infinity, isStopped } })
+  if (!solved.ok) return { saving, laidMm: null, costs: null, widthMm }
+  const laidMm = solved.value.lay.length
+  const now = new Map([...laid, [problemKey(lay.problem), laidMm]])
+  return {
+    saving,
+    laidMm,
+    costs: costsOver({ job: changed, plan, laid: now }, { job, plan: before, laid }, prices),
+    widthMm,
+  }
+}
