@@ -304,3 +304,38 @@ test('marked out corner by corner: its distances from the drawing, by keys, at a
   await page.getByRole('button', { name: 'All of it' }).click()
   await expect(page.getByRole('columnheader', { name: 'Corners' })).toBeVisible()
 })
+
+test('every change that could shorten the lay is tried and ranked by what it saves; one is taken and undone', async ({
+  page,
+}) => {
+  await start(page, 'bench 2236 x 468 x 75 in 3')
+  await station(page, 'Lay')
+  await expect(page.getByRole('heading', { name: /mm, .* waste/ })).toBeVisible()
+  await page.getByRole('radiogroup', { name: 'Page of the lay' }).getByText('Compare', { exact: true }).click()
+  const saves = page.locator('.saves')
+  await expect(saves.getByText('None of these lies beside another')).toBeVisible()
+  await saves.getByRole('button', { name: 'Try every change' }).click()
+  await expect(saves.getByRole('button', { name: 'Try every change' })).toBeVisible({ timeout: 60_000 })
+  const rows = await saves
+    .locator('tbody tr')
+    .evaluateAll((trs) =>
+      trs
+        .map((tr) => [...tr.querySelectorAll('td')].map((td) => td.textContent!.trim()))
+        .filter((cells) => cells.length === 6),
+    )
+  expect(rows.length).toBeGreaterThan(4)
+  const euros = (text: string) => Number(text.replace(/[€,]/g, ''))
+  const worth = rows.map((cells) => euros(cells[4]!))
+  expect(worth).toEqual(worth.toSorted((a, b) => b - a))
+  // Cloth and work as printed make what is printed as saved, to half a minute's wage and the cents.
+  const rate = euros(/work at (€[\d.]+) an hour/.exec(await saves.innerText())![1]!)
+  for (const [, , cloth, work, saved] of rows as string[][]) {
+    const minutes = /^(-?)(?:(\d+) h)? ?(?:(\d+) min)?/.exec(work!)!
+    const worked = (Number(minutes[2] ?? 0) * 60 + Number(minutes[3] ?? 0)) * (minutes[1] ? -1 : 1)
+    expect(Math.abs(euros(saved!) + euros(cloth!) + (worked / 60) * rate)).toBeLessThan(rate / 120 + 0.02)
+  }
+  await saves.getByRole('button', { name: 'Take: The pattern not matched' }).click()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(saves.getByText('None of these lies beside another')).toBeVisible()
+})
