@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { cushionMix } from '../../bench/problems.ts'
 import { LayProblem } from '../../contract/index.ts'
 import { seeded } from '../random/index.ts'
-import { cutLines } from './cut-lines.ts'
+import { knifeWork } from './knife.ts'
 import { largestFree } from './free-rectangle.ts'
 import { incumbentFrom } from './incumbent.ts'
 import { freeIn, instanceOf, onTheCloth, solveLay } from './index.ts'
@@ -84,24 +84,6 @@ it('of lays of one length the one with the larger rest in one piece is kept', ()
   expect(freeIn(problem, lay)).toEqual(free)
 })
 
-describe('cuts, by hand', () => {
-  const spot = (x: number, y: number, width: number, height: number) => ({
-    x,
-    y,
-    posture: { shape: { width, height } },
-  })
-  const cuts = (...spots: ReturnType<typeof spot>[]) => cutLines({ spots } as unknown as Parameters<typeof cutLines>[0])
-  it('one box takes four; two side by side of one height five, of two heights six', () => {
-    expect([
-      cuts(spot(0, 0, 300, 200)),
-      cuts(spot(0, 0, 300, 200), spot(300, 0, 400, 200)),
-      cuts(spot(0, 0, 300, 200), spot(300, 0, 400, 100)),
-    ]).toEqual([4, 5, 6])
-  })
-  it('edges on one line apart from each other are two strokes', () =>
-    expect(cuts(spot(0, 0, 100, 100), spot(300, 0, 100, 100))).toBe(8))
-})
-
 it('of a lay of true shapes has no corner of a piece inside it', () => {
   const { problem } = cushionMix(60, 8)
   const solved = solveLay(problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
@@ -136,7 +118,7 @@ it('of lays of one length and one free piece the one that is cut in fewer stroke
   const [alike, crosswise] = [arranged([0, 300, 0, 300]), arranged([0, 300, 500, 0])]
   expect(largestFree(instance, alike)).toEqual(largestFree(instance, crosswise))
   // Three lines across, the outer two and the one between; lines up at 0, 300 and 800, crosswise at 500 as well.
-  expect([cutLines(alike), cutLines(crosswise)]).toEqual([6, 7])
+  expect([knifeWork(alike).strokes, knifeWork(crosswise).strokes]).toEqual([6, 7])
   const incumbent = incumbentFrom(instance, crosswise, () => {})
   incumbent.offer(alike)
   expect(incumbent.best()).toBe(alike)

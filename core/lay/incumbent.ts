@@ -1,6 +1,6 @@
-import { cutLines } from './cut-lines.ts'
 import { largestFree, MOST_FOR_FREE } from './free-rectangle.ts'
 import type { Instance } from './instance.ts'
+import { knifeWork } from './knife.ts'
 import type { Arrangement } from './placer.ts'
 import { EQUAL_LENGTH_MM, SAME_COST } from './tolerances.ts'
 
@@ -38,7 +38,7 @@ export function incumbentFrom(
     bestFree ??= freeArea(instance, best)
     const free = freeArea(instance, a)
     if (free > bestFree * WORTH_CHANGING + 1) return true
-    return free >= bestFree - 1 && cutLines(a) < cutLines(best)
+    return free >= bestFree - 1 && knifeWork(a).strokes < knifeWork(best).strokes
   }
   return {
     best: () => best,

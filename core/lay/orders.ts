@@ -15,14 +15,20 @@ const MEMORY = 20
 const PATIENCE = 40
 
 /**
- * The usual orders first (tall, large, wide, long first), then walks over orders, postures and free
+ * The orders it begins with first (unless said the usual ones: tall, large, wide, long first), then walks over orders, postures and free
  * phases by late acceptance, each from a shaken copy of the best recipe once the last has run dry.
  */
-export function* orderWalks(instance: Instance, decode: Decoder, incumbent: Incumbent, random: Random): Strategy {
+export function* orderWalks(
+  instance: Instance,
+  decode: Decoder,
+  incumbent: Pick<Incumbent, 'offer'>,
+  random: Random,
+  begins: readonly Recipe[] = firstRecipes(instance),
+): Strategy {
   const work = 25 * instance.items.length ** 2
-  let bestRecipe = firstRecipes(instance)[0]!
+  let bestRecipe = begins[0]!
   let bestCost = Infinity
-  for (const recipe of firstRecipes(instance)) {
+  for (const recipe of begins) {
     if (attempt(recipe) === null) return
     yield work
   }

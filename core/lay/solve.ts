@@ -21,7 +21,7 @@ import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
 import { firstRecipes, orderWalks, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
 import { seeded, type Random } from '../random/index.ts'
-import { round4 } from './round.ts'
+import { layOf } from './lay-of.ts'
 import { separation } from './separation/index.ts'
 import { ROUNDING_MM } from './tolerances.ts'
 import { takeTurns, type Budget, type Shared } from './strategy.ts'
@@ -276,30 +276,3 @@ function roomFailure(instance: Instance, placer: Placer, best: Arrangement): Lay
   }
   return { code: 'no-room', pieces: [...new Set(best.left.map((i) => instance.items[i]!.piece))] }
 }
-
-function layOf(instance: Instance, a: Arrangement, bound: Bound, seed: number): Omit<Lay, 'seconds'> {
-  return {
-    format: 'loft-seam/lay',
-    version: 1,
-    length: round4(a.length),
-    bound: Math.min(round4(a.length), round4(a.sheets > leastSheets(instance) ? 0 : bound.length)),
-    seed,
-    placements: a.spots.map((s) => ({
-      id: instance.items[s.item]!.piece,
-      copy: instance.items[s.item]!.copy,
-      x: round4(s.x + s.posture.originX),
-      y: round4(s.y + s.posture.originY),
-      turn: s.posture.turn,
-      flip: s.posture.flip,
-      ...(instance.isCounted ? { sheet: s.sheet + 1 } : {}),
-    })),
-    offsets: Object.fromEntries(
-      instance.groups.map((g, i) => [
-        g.name,
-        { across: roundedOrNull(a.offsets[i]!.across), along: roundedOrNull(a.offsets[i]!.along) },
-      ]),
-    ),
-  }
-}
-
-const roundedOrNull = (v: number | null): number | null => (v === null ? null : round4(v))

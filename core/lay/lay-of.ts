@@ -1,0 +1,47 @@
+import type { Lay, LayProblem } from '../../contract/index.ts'
+import { leastSheets, type Bound } from './bounds/index.ts'
+import type { Instance } from './instance.ts'
+import type { Arrangement, Spot } from './placer.ts'
+import { round4 } from './round.ts'
+
+/** An arrangement as a lay of the contract. */
+export function layOf(instance: Instance, a: Arrangement, bound: Bound, seed: number): Omit<Lay, 'seconds'> {
+  return {
+    format: 'loft-seam/lay',
+    version: 1,
+    length: round4(a.length),
+    bound: Math.min(round4(a.length), round4(a.sheets > leastSheets(instance) ? 0 : bound.length)),
+    seed,
+    placements: a.spots.map((s) => ({
+      id: instance.items[s.item]!.piece,
+      copy: instance.items[s.item]!.copy,
+      x: round4(s.x + s.posture.originX),
+      y: round4(s.y + s.posture.originY),
+      turn: s.posture.turn,
+      flip: s.posture.flip,
+      ...(instance.isCounted ? { sheet: s.sheet + 1 } : {}),
+    })),
+    offsets: Object.fromEntries(
+      instance.groups.map((g, i) => [
+        g.name,
+        { across: roundedOrNull(a.offsets[i]!.across), along: roundedOrNull(a.offsets[i]!.along) },
+      ]),
+    ),
+  }
+}
+
+const roundedOrNull = (v: number | null): number | null => (v === null ? null : round4(v))
+
+/** The pieces of a lay as a search has them; pieces that the problem does not know are left out. */
+export function spotsOf(instance: Instance, lay: Pick<Lay, 'placements'>): readonly Spot[] {
+  const byKey = new Map(instance.items.map((item, i) => [`${item.piece}#${item.copy}`, i]))
+  return lay.placements.flatMap((place) => {
+    const item = byKey.get(`${place.id}#${place.copy}`)
+    if (item === undefined) return []
+    const { postures } = instance.items[item]!
+    const posture = postures.find((p) => p.turn === place.turn && p.flip === place.flip) ?? postures[0]
+    return posture
+      ? [{ item, posture, x: place.x - posture.originX, y: place.y - posture.originY, sheet: (place.sheet ?? 1) - 1 }]
+      : []
+  })
+}
