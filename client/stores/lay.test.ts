@@ -96,6 +96,15 @@ describe('the lay of the open job', () => {
     expect(jobs.whole!.lays[id]!.lay.length).toBe(was)
   })
 
+  it('another lay taken in its place stands until the planner is asked back', async () => {
+    const lays = await firstLay()
+    const was = lays.current!
+    lays.takeInstead('A lay that is easier to cut', { ...was, length: was.length + 3 })
+    expect([lays.current!.length, lays.byHand, useJob().past.length]).toEqual([was.length + 3, true, 1])
+    lays.forgetHand()
+    expect(lays.current!.length).toBe(was.length)
+  })
+
   it("a viewer's page keeps nothing", async () => {
     role.now = 'viewer'
     setActivePinia(createPinia())

@@ -1,5 +1,5 @@
-import type { Job, LayProblem } from '../../contract/index.ts'
-import { solveLay } from '../../core/lay/index.ts'
+import type { Job, Lay, LayProblem } from '../../contract/index.ts'
+import { easierLay, solveLay, type Easier } from '../../core/lay/index.ts'
 import {
   tryRescue,
   trySaving,
@@ -13,6 +13,13 @@ import {
 
 export type WhatIfRequest =
   | { readonly kind: 'lay'; readonly key: number; readonly problem: LayProblem; readonly seconds: number }
+  | {
+      readonly kind: 'easier'
+      readonly key: number
+      readonly problem: LayProblem
+      readonly lay: Lay
+      readonly seconds: number
+    }
   | {
       readonly kind: 'rescue'
       readonly key: number
@@ -38,6 +45,7 @@ export type WhatIfAnswer =
   | { readonly kind: 'lay'; readonly key: number; readonly lengthMm: number | null; readonly boundMm: number }
   | { readonly kind: 'rescue'; readonly key: number; readonly attempt: Attempt | null }
   | { readonly kind: 'saving'; readonly key: number; readonly saved: Saved | null }
+  | { readonly kind: 'easier'; readonly key: number; readonly easier: Easier | null }
 
 self.onmessage = ({ data }: MessageEvent<WhatIfRequest>) => {
   const started = performance.now()
@@ -46,6 +54,9 @@ self.onmessage = ({ data }: MessageEvent<WhatIfRequest>) => {
 }
 
 function answer(asked: WhatIfRequest, isStopped: () => boolean): WhatIfAnswer {
+  const budget = { steps: Infinity, isStopped }
+  if (asked.kind === 'easier')
+    return { kind: 'easier', key: asked.key, easier: easierLay(asked.problem, asked.lay, { seed: 1, budget }) }
   if (asked.kind === 'rescue')
     return {
       kind: 'rescue',
@@ -58,7 +69,7 @@ function answer(asked: WhatIfRequest, isStopped: () => boolean): WhatIfAnswer {
       key: asked.key,
       saved: trySaving(asked.job, asked.cloths, asked.saving, asked.prices, new Map(asked.laid), isStopped),
     }
-  const solved = solveLay(asked.problem, { seed: 1, budget: { steps: Infinity, isStopped } })
+  const solved = solveLay(asked.problem, { seed: 1, budget })
   return {
     kind: 'lay',
     key: asked.key,

@@ -1,12 +1,13 @@
 import type { Lay, LayProblem } from '../../contract/index.ts'
+import { held } from '../keyed/index.ts'
 import { seeded } from '../random/index.ts'
 import { hasSkyline, isSkylineInstance, layOnSkyline } from './boxes/index.ts'
 import { acceptLay } from './check/index.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import { knifeWork, type KnifeWork } from './knife.ts'
 import { layOf, spotsOf } from './lay-of.ts'
-import { firstRecipes, orderWalks, type Decoder } from './orders.ts'
-import { Placer, type Arrangement, type Recipe } from './placer.ts'
+import { asItLies, firstRecipes, orderWalks, type Decoder } from './orders.ts'
+import { Placer, type Arrangement } from './placer.ts'
 import { takeTurns, type Budget } from './strategy.ts'
 import { EQUAL_LENGTH_MM } from './tolerances.ts'
 
@@ -48,7 +49,11 @@ export function easierLay(
     return cost
   }
   const walks = orderWalks(instance, decoderFor(instance, budget), { offer }, seeded(seed), [
-    asItLies(instance, spots, lay.offsets),
+    asItLies(instance, {
+      spots,
+      left: [],
+      offsets: instance.groups.map(({ name }) => held(lay.offsets, name) ?? UNKNOWN),
+    }),
     ...firstRecipes(instance),
   ])
   takeTurns(
@@ -66,6 +71,8 @@ export function easierLay(
     : null
 }
 
+const UNKNOWN = { across: null, along: null }
+
 /** More than any lay takes strokes. */
 const TOO_LONG = 1e7
 
@@ -76,15 +83,4 @@ function decoderFor(instance: Instance, budget: Budget): Decoder {
   if (isSkylineInstance(instance) && hasSkyline(instance)) return ({ order }) => layOnSkyline(instance, order)
   const placer = new Placer(instance)
   return (recipe) => placer.arrange(recipe, budget.isStopped)
-}
-
-/** The pieces from the starting end on, each turned as it lies. */
-function asItLies(instance: Instance, spots: Arrangement['spots'], offsets: Lay['offsets']): Recipe {
-  const postures = new Int8Array(instance.items.length).fill(-1)
-  for (const { item, posture } of spots) postures[item] = instance.items[item]!.postures.indexOf(posture)
-  return {
-    order: spots.toSorted((a, b) => a.y - b.y || a.x - b.x).map((s) => s.item),
-    postures,
-    offsets: instance.groups.map((g) => (Object.hasOwn(offsets, g.name) ? offsets[g.name]!.across : null)),
-  }
 }

@@ -1,4 +1,4 @@
-import type { Lay, LayProblem } from '../../contract/index.ts'
+import type { Lay } from '../../contract/index.ts'
 import { leastSheets, type Bound } from './bounds/index.ts'
 import type { Instance } from './instance.ts'
 import type { Arrangement, Spot } from './placer.ts'

@@ -142,3 +142,44 @@ function freeOffset(instance: Instance, random: Random): number | null {
   const phase = (x + posture.anchorX - item.across) % instance.repeatAcross
   return phase < 0 ? phase + instance.repeatAcross : phase
 }
+
+/**
+ * Walks on from the best lay of all strategies: laid anew in the order in which its pieces lie, each as low as it goes, and
+ * then with one exchange after another, as long as no other strategy finds a better one.
+ */
+export function* walksFromBest(instance: Instance, decode: Decoder, incumbent: Incumbent, random: Random): Strategy {
+  const work = 25 * instance.items.length ** 2
+  for (;;) {
+    const known = incumbent.best()
+    let here = asItLies(instance, known)
+    let hereCost = offered(here)
+    if (hereCost === null) return
+    yield work
+    for (let dry = 0; incumbent.best() === known && dry < PATIENCE * instance.items.length; dry++) {
+      const tried = varied(here, instance, random)
+      const cost = offered(tried)
+      if (cost === null) return
+      yield work
+      if (cost <= hereCost) [here, hereCost] = [tried, cost]
+    }
+  }
+
+  function offered(recipe: Recipe): number | null {
+    const found = decode(recipe)
+    return found && incumbent.offer(found)
+  }
+}
+
+/** The pieces of an arrangement from the starting end on, each turned as it lies, then those without a place. */
+export function asItLies(
+  instance: Instance,
+  { spots, left, offsets }: Pick<Arrangement, 'spots' | 'left' | 'offsets'>,
+): Recipe {
+  const postures = new Int8Array(instance.items.length).fill(-1)
+  for (const { item, posture } of spots) postures[item] = instance.items[item]!.postures.indexOf(posture)
+  return {
+    order: [...spots.toSorted((a, b) => a.sheet - b.sheet || a.y - b.y || a.x - b.x).map((s) => s.item), ...left],
+    postures,
+    offsets: offsets.map((o) => o.across),
+  }
+}

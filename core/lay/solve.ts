@@ -18,7 +18,7 @@ import { acceptLay, type LayFault } from './check/index.ts'
 import type { Found } from './found.ts'
 import { largestFree } from './free-rectangle.ts'
 import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
-import { firstRecipes, orderWalks, type Decoder } from './orders.ts'
+import { firstRecipes, orderWalks, walksFromBest, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
 import { seeded, type Random } from '../random/index.ts'
 import { layOf } from './lay-of.ts'
@@ -237,7 +237,8 @@ function strategiesFor(
     beams.length === 0 && mayBeBoxed(instance)
       ? [{ strategy: boxedSearch(instance, incumbent, decode, lane, fork()), share: 10 }]
       : []
-  return [...flush, ...boxed, walks, ...beams, ...apart, ...abreast]
+  const onwards = { strategy: walksFromBest(instance, decode, incumbent, fork()), share: 0.5 }
+  return [...flush, ...boxed, walks, ...beams, ...apart, onwards, ...abreast]
 }
 
 /** With more boxes than this the general placer has had its say with the first lay. */

@@ -13,6 +13,7 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import NotYet from '../../ui/NotYet.vue'
 import WarningList from '../../ui/WarningList.vue'
 import ChalkPanel from './ChalkPanel.vue'
+import EasierLay from './EasierLay.vue'
 import { BOUND_WORDS } from './bound-words.ts'
 import { layFailureWords } from './failure-words.ts'
 import { faultWords } from './fault-words.ts'
@@ -129,8 +130,8 @@ const gapWords = computed(() => {
         no lay of all can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}; this one is {{ gapWords }}.
       </p>
       <p v-else-if="lay && lays.byHand" class="quiet bound">
-        Changed by hand, {{ lays.locked.size === 0 ? 'nothing locked' : `${lays.locked.size} locked` }}. No lay can be
-        shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.
+        Chosen or changed by hand, {{ lays.locked.size === 0 ? 'nothing locked' : `${lays.locked.size} locked` }}. No
+        lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit) }}.
       </p>
       <p v-else-if="lay" class="quiet bound">
         No lay can be shorter than {{ formatLengthWithUnit(lay.bound, unit)
@@ -138,6 +139,7 @@ const gapWords = computed(() => {
       </p>
       <WhoSearches v-if="!table?.isJoint" />
       <ShorterStrips v-if="!table?.isJoint" />
+      <EasierLay v-if="!table?.isJoint" />
       <ul v-if="faults.length > 0" class="faults" role="alert">
         <li v-for="says in faults.slice(0, MOST_FAULTS)" :key="says">{{ says }}</li>
         <li v-if="faults.length > MOST_FAULTS">and {{ faults.length - MOST_FAULTS }} more.</li>

@@ -81,13 +81,3 @@ const take = ({ joins, take: applyToJob }: NonNullable<typeof best.value>) =>
     <button type="button" class="plain-button no-print" @click="take(best)">Join the piping</button>
   </p>
 </template>
-
-<style scoped>
-.offer {
-  margin: 0;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-}
-</style>

@@ -48,6 +48,7 @@ export const useLay = defineStore('lay', () => {
     complete,
     stop,
     keep: hand.keep,
+    takeInstead: hand.takeInstead,
     move: hand.move,
     toggleLock: hand.toggleLock,
     forgetHand,

@@ -24,6 +24,11 @@ export function useLayByHand(jobs: ReturnType<typeof useJob>, { chosen, current,
       keepAs('Keep the lay', chosen.value, current.value, byHand.value, [...locked.value])
   }
 
+  /** Takes another lay of the same pieces in place of the planner's. */
+  function takeInstead(says: string, lay: Lay): void {
+    if (chosen.value) keepAs(says, chosen.value, lay, true, [])
+  }
+
   /** Puts one piece elsewhere; moves with the same key are one step to undo. */
   function move(place: Placement, says: string, key: string | null = null): void {
     const [own, lay] = [chosen.value, current.value]
@@ -56,5 +61,5 @@ export function useLayByHand(jobs: ReturnType<typeof useJob>, { chosen, current,
     })
   }
 
-  return { keepAs, keep, move, toggleLock, forgetHand }
+  return { keepAs, keep, takeInstead, move, toggleLock, forgetHand }
 }

@@ -1,7 +1,7 @@
 import { storeToRefs } from 'pinia'
 import { computed, ref, shallowRef, watch, type ShallowRef } from 'vue'
 import type { Lay } from '../../../contract/index.ts'
-import type { Shortfall } from '../../../core/cloth/index.ts'
+import { withMatesTogether, type Shortfall } from '../../../core/cloth/index.ts'
 import { isShorter, type LayFailure } from '../../../core/lay/index.ts'
 import { inHandOf } from '../../../core/what-if/index.ts'
 import type { Task } from '../../workers/task.ts'
@@ -112,6 +112,7 @@ export function useLaySearch(
         onEnd: (why, shortfall) => {
           if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall })
           stop()
+          bringMatesTogether(own)
           settle()
           searchNext()
         },
@@ -142,6 +143,11 @@ export function useLaySearch(
         },
       },
     )
+  }
+
+  function bringMatesTogether(own: KeyedLay): void {
+    const known = found.value.get(own.key)
+    if (known) remember(own.key, { ...known, lay: withMatesTogether(own, known.lay) })
   }
 
   const remember = (key: string, lay: FoundLay) =>

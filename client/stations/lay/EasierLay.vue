@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed, shallowRef, watch } from 'vue'
+import { phrase } from '../../../core/language/index.ts'
+import { withMatesTogether } from '../../../core/cloth/index.ts'
+import type { Easier } from '../../../core/lay/index.ts'
+import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay/index.ts'
+import { useWhatIf } from './what-if.ts'
+
+/** Once a cloth is laid, a lay that is easier to cut is looked for in the background, and offered with what it costs. */
+const SECONDS = 2.5
+/** Fewer saved are not worth the reading. */
+const LEAST_SAVED = 2
+
+const jobs = useJob()
+const lays = useLay()
+const easier = shallowRef<Easier | null>(null)
+const { ask, stop } = useWhatIf((answer) => {
+  if (answer.kind === 'easier') easier.value = answer.easier
+})
+const isLaid = computed(() => lays.current !== null && !lays.running && !lays.byHand)
+
+watch(
+  [() => lays.chosen?.key, () => lays.current?.length, isLaid],
+  () => {
+    easier.value = null
+    stop()
+    if (isLaid.value && lays.chosen)
+      ask([{ kind: 'easier', key: 0, problem: lays.chosen.problem, lay: lays.current!, seconds: SECONDS }])
+  },
+  { immediate: true },
+)
+
+const offer = computed(() => {
+  const found = easier.value
+  return found && isLaid.value && found.before.strokes - found.now.strokes >= LEAST_SAVED ? found : null
+})
+const words = computed(() => {
+  if (!offer.value) return ''
+  const { now, before, lay } = offer.value
+  const overMm = lay.length - lays.current!.length
+  const mm = formatLengthWithUnit(Math.abs(overMm), jobs.job!.units)
+  const costs = Math.abs(overMm) < 0.05 ? 'as long' : overMm > 0 ? phrase`costs ${mm} of cloth` : phrase`${mm} shorter`
+  const bands =
+    now.bands === 0
+      ? ''
+      : now.bands === 1
+        ? ', one of them straight across'
+        : phrase`, ${now.bands} of them straight across`
+  return phrase`A lay that is easier to cut: ${costs}, saves ${before.strokes - now.strokes} cuts (${now.strokes} in place of ${before.strokes}${bands}).`
+})
+function take(): void {
+  const [own, found] = [lays.chosen, offer.value]
+  if (own && found)
+    lays.takeInstead('A lay that is easier to cut', withMatesTogether(own, { ...found.lay, seconds: SECONDS }))
+}
+</script>
+
+<template>
+  <p v-if="offer" class="offer" role="status">
+    <span>{{ words }}</span>
+    <button type="button" class="plain-button no-print" @click="take">Take it</button>
+  </p>
+</template>
