@@ -10,7 +10,7 @@ import { printTable } from './table.ts'
 const WORKERS = [1, 2, 4]
 const SECONDS = 5
 /** Lays of a fixed number of steps, as Compare asks for them, so many at a time. */
-const LAYS = { count: 16, atOnce: 4, steps: 2000 }
+const LAYS = { count: 12, atOnce: 4, steps: 30_000 }
 
 /**
  * Lays planned over Redis by one, two and four workers of one lane, each a process of its own on this machine: how long

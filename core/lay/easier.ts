@@ -6,7 +6,7 @@ import { acceptLay } from './check/index.ts'
 import { instanceOf, type Instance } from './instance.ts'
 import { knifeWork, type KnifeWork } from './knife.ts'
 import { layOf, spotsOf } from './lay-of.ts'
-import { asItLies, firstRecipes, orderWalks, type Decoder } from './orders.ts'
+import { asItLies, beginningsOf, orderWalks, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
 import { takeTurns, type Budget } from './strategy.ts'
 import { EQUAL_LENGTH_MM } from './tolerances.ts'
@@ -54,7 +54,7 @@ export function easierLay(
       left: [],
       offsets: instance.groups.map(({ name }) => held(lay.offsets, name) ?? UNKNOWN),
     }),
-    ...firstRecipes(instance),
+    ...beginningsOf(instance),
   ])
   takeTurns(
     [{ strategy: walks, share: 1 }],

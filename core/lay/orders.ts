@@ -23,7 +23,7 @@ export function* orderWalks(
   decode: Decoder,
   incumbent: Pick<Incumbent, 'offer'>,
   random: Random,
-  begins: readonly Recipe[] = firstRecipes(instance),
+  begins: readonly Recipe[] = beginningsOf(instance),
 ): Strategy {
   const work = 25 * instance.items.length ** 2
   let bestRecipe = begins[0]!
@@ -103,8 +103,30 @@ export function firstRecipes(instance: Instance): readonly Recipe[] {
     order: all.toSorted((a, b) => key(b) - key(a) || width(b) - width(a) || a - b),
     postures: new Int8Array(items.length).fill(-1),
     offsets: groups.map(() => null),
+    batch: null,
   }))
 }
+
+/** What walks begin with: the usual orders; of very many pieces batches of large and small ones. */
+export function beginningsOf(instance: Instance): readonly Recipe[] {
+  const count = instance.items.length
+  const recipes = firstRecipes(instance)
+  return batchOf(instance) === null
+    ? recipes
+    : recipes.map((recipe) => ({ ...recipe, order: dealt(recipe.order, Math.ceil(count / BATCH)), batch: BATCH }))
+}
+
+/** With more pieces than this on a roll they are laid in batches, each of large and small ones. */
+const MANY = 100
+const BATCH = 40
+
+/** Matched pieces find each other better in the usual orders, and sheets have room for the small ones everywhere. */
+const batchOf = ({ items, groups, sheets }: Instance): number | null =>
+  items.length > MANY && groups.length === 0 && sheets === 1 ? BATCH : null
+
+/** Dealt out one by one, so that each hand has its share of what comes first and last. */
+const dealt = (order: readonly number[], hands: number): readonly number[] =>
+  Array.from({ length: hands }, (_, hand) => order.filter((_, i) => i % hands === hand)).flat()
 
 function varied(from: Recipe, instance: Instance, random: Random): Recipe {
   const order = [...from.order]
@@ -129,7 +151,7 @@ function varied(from: Recipe, instance: Instance, random: Random): Recipe {
   } else {
     offsets = offsets.map((o) => (random() < 1 / offsets.length ? freeOffset(instance, random) : o))
   }
-  return { order, postures, offsets }
+  return { order, postures, offsets, batch: from.batch }
 }
 
 /** The first piece decides, or some piece of a group standing at the left or right edge. */
@@ -181,5 +203,6 @@ export function asItLies(
     order: [...spots.toSorted((a, b) => a.sheet - b.sheet || a.y - b.y || a.x - b.x).map((s) => s.item), ...left],
     postures,
     offsets: offsets.map((o) => o.across),
+    batch: batchOf(instance),
   }
 }

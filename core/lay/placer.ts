@@ -28,7 +28,11 @@ export interface Arrangement {
 
 /** What lies on one sheet while it is being laid. */
 interface Sheet {
-  readonly spots: Spot[]
+  /** What lies on it, or of a roll laid in batches what may still be in the way. */
+  spots: Spot[]
+  /** Nothing is laid below. */
+  base: number
+  isUntouched: boolean
   /**
    * Where each shape (or bound posture) last found its lowest place. The more lies on the sheet the
    * higher that is, so nothing below is looked at again.
@@ -42,6 +46,11 @@ export interface Recipe {
   readonly postures: Int8Array
   /** Phase of each group where it is free and the recipe says; null: the first piece laid decides. */
   readonly offsets: readonly (number | null)[]
+  /**
+   * So many pieces are laid at a time, and the next above most of them: with hundreds of pieces the placer would look at
+   * all of them for each. Null: every piece may lie anywhere.
+   */
+  readonly batch: number | null
 }
 
 /**
@@ -65,11 +74,17 @@ export class Placer {
   arrange(recipe: Recipe, isStopped: () => boolean = () => false): Arrangement | null {
     const { items, groups, sheets } = this.instance
     const spots: Spot[] = []
-    const bySheet: Sheet[] = Array.from({ length: sheets }, () => ({ spots: [], floors: new Map() }))
+    const bySheet: Sheet[] = Array.from({ length: sheets }, () => ({
+      spots: [],
+      floors: new Map(),
+      base: 0,
+      isUntouched: true,
+    }))
     const left: number[] = []
     const offsets = groups.map((g, i) => ({ across: g.across ?? recipe.offsets[i] ?? null, along: g.along }))
-    for (const index of recipe.order) {
+    for (const [n, index] of recipe.order.entries()) {
       if (isStopped()) return null
+      if (recipe.batch !== null && n > 0 && n % recipe.batch === 0) this.leaveBehind(bySheet)
       const item = items[index]!
       const spot = this.firstSheetFor(item, index, recipe.postures[index]!, bySheet, offsets)
       if (!spot) {
@@ -78,14 +93,15 @@ export class Placer {
       }
       spots.push(spot)
       bySheet[spot.sheet]!.spots.push(spot)
+      bySheet[spot.sheet]!.isUntouched = false
       this.fixOffset(item, spot, offsets)
     }
-    const used = bySheet.findLastIndex((s) => s.spots.length > 0) + 1
+    const used = bySheet.findLastIndex((s) => !s.isUntouched) + 1
     return {
       spots,
       left,
       sheets: Math.max(1, used),
-      length: Math.max(0, ...(bySheet[used - 1]?.spots ?? []).map((s) => s.y + s.posture.shape.height)),
+      length: spots.reduce((most, s) => (s.sheet === used - 1 ? Math.max(most, topOf(s)) : most), 0),
       offsets,
     }
   }
@@ -107,7 +123,7 @@ export class Placer {
       }
       if (best) return best
       // An untouched sheet that refuses a piece refuses it on every later sheet as well.
-      if (bySheet[sheet]!.spots.length === 0) return null
+      if (bySheet[sheet]!.isUntouched) return null
     }
     return null
   }
@@ -115,7 +131,7 @@ export class Placer {
   private lowest(
     item: Item,
     posture: Posture,
-    { spots, floors }: Sheet,
+    { spots, floors, base }: Sheet,
     offset: Offset,
   ): { x: number; y: number } | null {
     const { minX, maxX, maxY, repeatAcross, repeatAlong } = this.instance
@@ -126,7 +142,7 @@ export class Placer {
     if (xHigh < xLow || yHigh < 0) return null
     // A piece on a side of the cloth has its floor by itself: others of its shape lie anywhere.
     const isBound = item.across !== null || item.along !== null || standsAt !== null
-    const floor = floors.get(isBound ? posture : shape) ?? 0
+    const floor = Math.max(base, floors.get(isBound ? posture : shape) ?? 0)
     const blocks = this.blocksFor(shape, spots, xLow, xHigh, floor)
     const boundX =
       item.across !== null && offset.across !== null
@@ -153,6 +169,16 @@ export class Placer {
       best = settle(blocks, best.x, best.y, xLow, floor, this.scratch)
     if (best) floors.set(isBound ? posture : shape, best.y)
     return best
+  }
+
+  /** Of each sheet only the pieces that reach furthest up may be in the way of the next. */
+  private leaveBehind(bySheet: readonly Sheet[]): void {
+    for (const sheet of bySheet) {
+      if (sheet.spots.length <= STILL_IN_THE_WAY) continue
+      const tops = sheet.spots.map(topOf).sort((a, b) => b - a)
+      sheet.base = Math.max(sheet.base, tops[STILL_IN_THE_WAY]! + this.instance.gap)
+      sheet.spots = sheet.spots.filter((s) => topOf(s) + this.instance.gap > sheet.base - HAIR_MM)
+    }
   }
 
   private fixOffset(item: Item, spot: Spot, offsets: Offset[]): void {
@@ -212,6 +238,11 @@ export class Placer {
     return shape.isBox && this.instance.obstacles.length === 0 && placed.every((s) => s.posture.shape.isBox)
   }
 }
+
+/** So many pieces of a batch have hollows beside them that the next may fill. */
+const STILL_IN_THE_WAY = 16
+
+const topOf = ({ y, posture }: Spot): number => y + posture.shape.height
 
 interface Offset {
   readonly across: number | null

@@ -18,7 +18,7 @@ import { acceptLay, type LayFault } from './check/index.ts'
 import type { Found } from './found.ts'
 import { largestFree } from './free-rectangle.ts'
 import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
-import { firstRecipes, orderWalks, walksFromBest, type Decoder } from './orders.ts'
+import { beginningsOf, firstRecipes, orderWalks, walksFromBest, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
 import { seeded, type Random } from '../random/index.ts'
 import { layOf } from './lay-of.ts'
@@ -100,6 +100,11 @@ export function solveLay(
   const first = firstLay(instance, placer)
   const incumbent = incumbentFrom(instance, first, tell)
   tell(first)
+  if (isBegunByBoxes(instance) && !mayBeBoxed(instance)) {
+    // Shapes that do not fill their boxes lie far closer than these: the search begins from there.
+    const second = placer.arrange(beginningsOf(instance)[0]!, budget.isStopped)
+    if (second) incumbent.offer(second)
+  }
   const isReached = () => isBest(instance, incumbent.best(), bound)
   steps = takeTurns(
     strategiesFor({ instance, placer, incumbent, bound: bound.length, lane, prove }, random, budget),
@@ -158,11 +163,7 @@ export function layWhatFits(
 function firstLay(instance: Instance, placer: Placer): Arrangement {
   const recipe = firstRecipes(instance)[0]!
   const count = instance.items.length
-  if (
-    isSkylineInstance(instance) ||
-    (hasSkyline(instance) && count > (mayBeBoxed(instance) ? MANY_BOXED : MANY_PIECES))
-  )
-    return layOnSkyline(instance, recipe.order)
+  if (isSkylineInstance(instance) || isBegunByBoxes(instance)) return layOnSkyline(instance, recipe.order)
   if (count <= MANY_PIECES) return placer.arrange(recipe)!
   const width = instance.maxX - instance.minX
   const postures = Int8Array.from(instance.items, (item) =>
@@ -174,10 +175,16 @@ function firstLay(instance: Instance, placer: Placer): Arrangement {
   return placer.arrange({ ...recipe, postures })!
 }
 
+/** Many shapes are first laid by the boxes round them, which is had at once. */
+const isBegunByBoxes = (instance: Instance): boolean =>
+  !isSkylineInstance(instance) &&
+  hasSkyline(instance) &&
+  instance.items.length > (mayBeBoxed(instance) ? MANY_BOXED : MANY_PIECES)
+
 /** With more pieces than this that nearly fill their boxes, these are laid first: places of shapes take longer. */
 const MANY_BOXED = 30
 /** With more than this the maker would wait for them also where there is no skyline. */
-const MANY_PIECES = 150
+const MANY_PIECES = 60
 /** With more than this a walk takes few steps in its time, and others use it better. */
 const MANY_WALKED = 40
 
@@ -272,7 +279,7 @@ function neverFits(problem: LayProblem, instance: Instance): LayFailure | null {
 function roomFailure(instance: Instance, placer: Placer, best: Arrangement): LayFailure {
   const none = new Int8Array(instance.items.length).fill(-1)
   for (const i of best.left) {
-    const alone = placer.arrange({ order: [i], postures: none, offsets: instance.groups.map(() => null) })!
+    const alone = placer.arrange({ order: [i], postures: none, offsets: instance.groups.map(() => null), batch: null })!
     if (alone.left.length > 0) return { code: 'no-place', piece: instance.items[i]!.piece }
   }
   return { code: 'no-room', pieces: [...new Set(best.left.map((i) => instance.items[i]!.piece))] }

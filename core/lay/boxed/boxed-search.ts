@@ -3,7 +3,7 @@ import { lowerBound } from '../bounds/index.ts'
 import { boxBeams, isBeamInstance, layOnSkyline, skylineWalks } from '../boxes/index.ts'
 import type { Incumbent } from '../incumbent.ts'
 import type { Instance } from '../instance.ts'
-import { firstRecipes, type Decoder } from '../orders.ts'
+import { asItLies, firstRecipes, type Decoder } from '../orders.ts'
 import type { Arrangement } from '../placer.ts'
 import type { Strategy } from '../strategy.ts'
 import { EQUAL_LENGTH_MM } from '../tolerances.ts'
@@ -80,16 +80,8 @@ export function* boxedSearch(
   function offerOpened(a: Arrangement): void {
     if (instance.obstacles.length === 0 && a.length <= instance.maxY) incumbent.offer(a)
     else {
-      const down = decode(inOrder(instance, a))
+      const down = decode(asItLies(instance, a))
       if (down) incumbent.offer(down)
     }
   }
-}
-
-/** The recipe by which the pieces of an arrangement go down as they lie, the lowest first. */
-function inOrder({ items }: Instance, { spots }: Arrangement) {
-  const order = spots.toSorted((p, q) => p.y - q.y || p.x - q.x).map((s) => s.item)
-  const postures = new Int8Array(items.length)
-  for (const { item, posture } of spots) postures[item] = items[item]!.postures.indexOf(posture)
-  return { order, postures, offsets: [] }
 }
