@@ -117,7 +117,7 @@ export function beginningsOf(instance: Instance): readonly Recipe[] {
 }
 
 /** With more pieces than this on a roll they are laid in batches, each of large and small ones. */
-const MANY = 100
+const MANY = 150
 const BATCH = 40
 
 /** Matched pieces find each other better in the usual orders, and sheets have room for the small ones everywhere. */

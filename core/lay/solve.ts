@@ -244,8 +244,10 @@ function strategiesFor(
     beams.length === 0 && mayBeBoxed(instance)
       ? [{ strategy: boxedSearch(instance, incumbent, decode, lane, fork()), share: 10 }]
       : []
-  const onwards = { strategy: walksFromBest(instance, decode, incumbent, fork()), share: 0.5 }
-  return [...flush, ...boxed, walks, ...beams, ...apart, onwards, ...abreast]
+  // Free pieces gain more by being pushed apart than by being laid anew.
+  const onwards =
+    instance.groups.length > 0 ? [{ strategy: walksFromBest(instance, decode, incumbent, fork()), share: 0.5 }] : []
+  return [...flush, ...boxed, walks, ...beams, ...apart, ...onwards, ...abreast]
 }
 
 /** With more boxes than this the general placer has had its say with the first lay. */
