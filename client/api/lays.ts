@@ -1,4 +1,5 @@
 import { Lay, SearchMessage, Searchers, type LayProblem } from '../../contract/index.ts'
+import { acceptLay } from '../../core/lay/index.ts'
 import { ApiError, fetchJson, fetchLines, known } from './http.ts'
 
 export const whoSearches = async (): Promise<Searchers> => known(Searchers, await fetchJson('/api/lays/searchers'))
@@ -26,7 +27,9 @@ export const searchElsewhere = (
 export async function layElsewhere(problem: LayProblem, seconds: number, signal: AbortSignal): Promise<Lay | null> {
   try {
     const body = { problem, seconds, seed: 1 }
-    return known(Lay, await fetchJson('/api/lays', { method: 'POST', body, signal }))
+    const lay = known(Lay, await fetchJson('/api/lays', { method: 'POST', body, signal }))
+    if (acceptLay(problem, lay).length > 0) throw new ApiError(null, 'The lay that came back is not sound.')
+    return lay
   } catch (cause) {
     if (cause instanceof ApiError && cause.problem?.type === 'urn:loft-seam:problem:no-lay') return null
     throw cause

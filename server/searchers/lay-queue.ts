@@ -2,9 +2,9 @@ import { Queue, QueueEvents } from 'bullmq'
 import type { Redis } from 'ioredis'
 import { setTimeout as after } from 'node:timers/promises'
 import type { Logger } from 'pino'
-import { FoundLay, type Searchers } from '../../contract/index.ts'
+import type { Searchers } from '../../contract/index.ts'
 import type { Better } from '../lays/lay-worker.ts'
-import { names, PREFIX, type QueuedAnswer, type QueuedLay, type ToldBetter } from './lay-tasks.ts'
+import { names, PREFIX, readAnswer, readBetter, type QueuedAnswer, type QueuedLay } from './lay-tasks.ts'
 import { plannerMark } from './planner-mark.ts'
 import { whoSearches } from './presence.ts'
 import { connectTo, withoutPassword } from './redis-address.ts'
@@ -37,7 +37,7 @@ export const NO_QUEUE: LayQueue = {
 /** More lays than this are not left waiting in the queue: the shop plans them itself. */
 const MOST_WAITING = 24
 /** An answer that nobody fetched is forgotten. */
-const KEPT_S = 60
+const KEPT_S = 15
 
 /** The queue on a Redis server. While that is away the shop plans alone, and comes back to it by itself. */
 export function openLayQueue(address: string, log: Logger): LayQueue {
@@ -54,7 +54,7 @@ export function openLayQueue(address: string, log: Logger): LayQueue {
   const queue = new Queue<QueuedLay, QueuedAnswer>(own.queue, {
     connection: hand,
     prefix: PREFIX,
-    streams: { events: { maxLen: 200 } },
+    streams: { events: { maxLen: 50 } },
   })
   const events = new QueueEvents(own.queue, { connection: eventsHand, prefix: PREFIX })
   queue.on('error', onError)
@@ -62,9 +62,8 @@ export function openLayQueue(address: string, log: Logger): LayQueue {
   const listeners = new Map<string, NonNullable<PlanOptions['onBetter']>>()
   void ear.subscribe(own.better).catch(onError)
   ear.on('message', (_channel, text) => {
-    const { id, by, ...better } = JSON.parse(text) as ToldBetter
-    const onBetter = listeners.get(id)
-    if (onBetter && FoundLay.safeParse(better.found).success) onBetter(better, by)
+    const told = readBetter(text)
+    if (told) listeners.get(told.id)?.(told, told.by)
   })
 
   async function searchers(): Promise<Searchers> {
@@ -83,7 +82,11 @@ export function openLayQueue(address: string, log: Logger): LayQueue {
     const id = asked.id!
     if (onBetter) listeners.set(id, onBetter)
     try {
-      return await Promise.race([asked.waitUntilFinished(events, deadlineMs + WAITING_MS), untilAborted(signal)])
+      const answer = await Promise.race([
+        asked.waitUntilFinished(events, deadlineMs + WAITING_MS),
+        untilAborted(signal),
+      ])
+      return readAnswer(answer)
     } catch {
       signal.throwIfAborted()
       return null

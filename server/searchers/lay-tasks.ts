@@ -1,3 +1,5 @@
+import { z } from 'zod'
+import { FoundLay } from '../../contract/index.ts'
 import type { Better, LayAnswer } from '../lays/lay-worker.ts'
 
 /** A lay to be planned, as it lies in the queue. */
@@ -15,6 +17,35 @@ export interface ToldBetter extends Better {
   readonly id: string
   readonly by: string
 }
+
+/* Whoever writes to the Redis server may say anything: what comes from there is read as strictly as what a page sends. */
+
+const By = z.string().min(1).max(60)
+const Seconds = z.number().min(0)
+const Told = z.object({ id: z.string(), by: By, found: FoundLay, seconds: Seconds })
+const Answered = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('lay'), found: FoundLay, seconds: Seconds, by: By }),
+  z.object({ kind: z.literal('none'), failure: z.looseObject({ code: z.string() }), by: By }),
+  z.object({
+    kind: z.literal('bad-document'),
+    faults: z.array(z.object({ path: z.string(), message: z.string() })).min(1),
+    by: By,
+  }),
+  z.object({ kind: z.literal('not-json'), by: By }),
+])
+
+/** A better lay as it was told; null where it is none. */
+export function readBetter(text: string): ToldBetter | null {
+  try {
+    return Told.safeParse(JSON.parse(text)).data ?? null
+  } catch {
+    return null
+  }
+}
+
+/** How a lay ended; null where the answer is none that this release gives. */
+export const readAnswer = (answer: unknown): QueuedAnswer | null =>
+  (Answered.safeParse(answer).data as QueuedAnswer | undefined) ?? null
 
 /** Names in Redis. Workers whose planner is another never see this queue's lays. */
 export const names = (mark: string) => ({

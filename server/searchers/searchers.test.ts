@@ -3,6 +3,8 @@ import { Redis } from 'ioredis'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { Lay, LayProblem, Searchers, SearchMessage } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../../core/lay/index.ts'
+import { names, readAnswer } from './lay-tasks.ts'
+import { plannerMark } from './planner-mark.ts'
 import { startRedis, type TestRedis } from '../testing/redis.ts'
 import { openTestShop, ROOT, type TestShop } from '../testing/running-app.ts'
 
@@ -98,6 +100,27 @@ describe('a shop whose queue nobody serves', () => {
     expect(lay.placements).toEqual(laidHere(30).placements)
     await own.del('loft-seam:searcher:old', 'loft-seam:searcher:rubbish')
     own.disconnect()
+  })
+})
+
+describe('whoever else writes to the Redis server', () => {
+  it('is not believed: rubbish told as a better lay is not passed on, and the shop goes on', async () => {
+    const own = new Redis(redis.address)
+    const channel = names(plannerMark()).better
+    for (const rubbish of ['{', 'null', '[]', '{"id":7}', '{"id":"x","by":"y","found":{},"seconds":1}'])
+      expect(await own.publish(channel, rubbish)).toBe(1)
+    expect((await who()).queue).toBe('reached')
+    own.disconnect()
+  })
+
+  it('cannot answer in a way that this release does not know', () => {
+    expect(readAnswer({ kind: 'lay', found: {}, seconds: 1, by: 'kiln' })).toBeNull()
+    expect(readAnswer({ kind: 'another', by: 'kiln' })).toBeNull()
+    expect(readAnswer({ kind: 'bad-document', faults: [], by: 'kiln' })).toBeNull()
+    expect(readAnswer('lay')).toBeNull()
+    const { lay } = { lay: laidHere(3) }
+    const found = { lay, bound: { name: 'area', length: 1 }, steps: 3, free: { x: 0, y: 0, width: 1, height: 1 } }
+    expect(readAnswer({ kind: 'lay', found, seconds: 1, by: 'kiln' })).toMatchObject({ found })
   })
 })
 
