@@ -26,7 +26,7 @@ for (const [name, wait] of [
   ['filling'],
   ['make-up'],
   ['pieces'],
-  ['lay', 2600],
+  ['lay', 6500],
   ['lists', 2600],
   ['make'],
   ['bill', 2600],
