@@ -7,6 +7,7 @@ import { fileURLToPath } from 'node:url'
 
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..')
 const STAMP = path.join(ROOT, 'node_modules', '.loft-seam-installed')
+const LOCK = path.join(ROOT, '.installing')
 
 /** Installs the locked dependencies when they are missing or of another lock file. */
 export function ensureInstalled() {
@@ -15,7 +16,18 @@ export function ensureInstalled() {
   const lock = createHash('sha256')
     .update(readFileSync(path.join(ROOT, 'package-lock.json')))
     .digest('hex')
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return
+  const isInstalled = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock
+  if (isInstalled()) return
+  const leave = enterAlone()
+  try {
+    // Another command may have installed it meanwhile.
+    if (!isInstalled()) install(lock)
+  } finally {
+    leave()
+  }
+}
+
+function install(lock) {
   process.stderr.write('Installing what is missing (once) …\n')
   rmSync(STAMP, { force: true })
   const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
@@ -25,6 +37,42 @@ export function ensureInstalled() {
   })
   if (done.status !== 0) fail('npm ci did not finish; see above.')
   writeFileSync(STAMP, lock)
+}
+
+/** Two installs at once would take each other's files away: the second command waits. A lock of one that died is taken. */
+function enterAlone() {
+  for (let isTold = false; ; isTold = true) {
+    try {
+      writeFileSync(LOCK, String(process.pid), { flag: 'wx' })
+      return () => rmSync(LOCK, { force: true })
+    } catch (cause) {
+      if (cause.code !== 'EEXIST') throw cause
+    }
+    if (!isRunning(holder())) rmSync(LOCK, { force: true })
+    else {
+      if (!isTold) process.stderr.write('Another command installs what is missing: waiting for it …\n')
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 300)
+    }
+  }
+}
+
+/** Null while the lock is just being written, or was just given back. */
+function holder() {
+  try {
+    return Number(readFileSync(LOCK, 'utf8')) || null
+  } catch {
+    return null
+  }
+}
+
+function isRunning(pid) {
+  if (pid === null) return existsSync(LOCK)
+  try {
+    process.kill(pid, 0)
+    return true
+  } catch (cause) {
+    return cause.code === 'EPERM'
+  }
 }
 
 /** Runs a program in the project's folder with its output shown; answers its exit code. */
