@@ -9,8 +9,10 @@ import type { useJob } from '../job.ts'
 import { searchInLanes, type Where } from '../lay-lanes.ts'
 import { useRole } from '../role.ts'
 import { useSearchers } from '../searchers.ts'
-import { keptAs, keptFor, type FoundLay, type KeyedLay } from './kept-lay.ts'
+import type { FoundLay, KeyedLay } from './kept-lay.ts'
+import { layRoundLocked } from './round-locked.ts'
 import type { ShownLay } from './shown-lay.ts'
+import { workingLays } from './working-lays.ts'
 
 const FIRST_LAY_SECONDS = 1.5
 const AFTER_TYPING_MS = 250
@@ -70,13 +72,7 @@ export function useLaySearch(
    */
   function settle(): void {
     if (!mayChange.value || !jobs.whole) return
-    const { given, orderedOn } = jobs.whole.terms
-    const isFrozen = given !== null || orderedOn !== null
-    const working = cloths.value.flatMap((own) => {
-      const [kept, fresh] = [keptFor(jobs.whole, own), found.value.get(own.key)?.lay]
-      const isBetter = !kept || (!kept.byHand && !kept.joint && !isFrozen && fresh && isShorter(fresh, kept.lay))
-      return fresh && isBetter ? [[own.cloth.id, keptAs(own, fresh, false, [])] as const] : []
-    })
+    const working = workingLays(jobs.whole, cloths.value, found.value)
     if (working.length > 0)
       jobs.keepWorkedOut('the working lay', (job) => ({
         ...job,
@@ -127,22 +123,18 @@ export function useLaySearch(
     stop()
     running.value = true
     const keys = [...locked.value]
-    let best: Lay | null = null
-    search = searchInLanes(
-      { problem: own.problem, seed: 1, seconds: forSeconds, locked: { lay: from, keys }, inHand: null },
-      searchers.everywhere(),
-      {
-        onBetter: ({ lay }, after) => {
-          seconds.value = after
-          if (isShorter({ ...lay, seconds: after }, best)) best = { ...lay, seconds: Number(after.toFixed(2)) }
-        },
-        onEnd: (why) => {
-          stop()
-          if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall: null })
-          else if (best) keepByHand('Laid round the locked pieces', own, best, keys)
-        },
+    search = layRoundLocked(own, {
+      from,
+      keys,
+      seconds: forSeconds,
+      where: searchers.everywhere(),
+      onSeconds: (after) => (seconds.value = after),
+      onEnd: (best, why) => {
+        stop()
+        if (why) failures.value = new Map(failures.value).set(own.key, { why, shortfall: null })
+        else if (best) keepByHand('Laid round the locked pieces', own, best, keys)
       },
-    )
+    })
   }
 
   function bringMatesTogether(own: KeyedLay): void {
