@@ -43,14 +43,10 @@ const KEPT_S = 15
 export function openLayQueue(address: string, log: Logger): LayQueue {
   const mark = plannerMark()
   const own = names(mark)
-  const told = new Set<string>()
-  const onError = (error: Error) => {
-    if (!told.has(error.message)) log.warn({ redis: withoutPassword(address), says: error.message }, 'lays: no queue')
-    told.add(error.message)
-  }
+  const { onError, forget } = onceEach((says) => log.warn({ redis: withoutPassword(address), says }, 'lays: no queue'))
   const redis = connectTo(address, 'at once', onError)
   const [ear, hand, eventsHand] = [0, 1, 2].map(() => connectTo(address, 'patient', onError)) as [Redis, Redis, Redis]
-  redis.on('ready', () => told.clear())
+  redis.on('ready', forget)
   const queue = new Queue<QueuedLay, QueuedAnswer>(own.queue, {
     connection: hand,
     prefix: PREFIX,
@@ -113,6 +109,18 @@ export function openLayQueue(address: string, log: Logger): LayQueue {
       await Promise.allSettled([queue.close(), events.close()])
       for (const connection of [redis, ear, hand, eventsHand]) connection.disconnect()
     },
+  }
+}
+
+/** While a server is away each attempt fails in the same words: they are told once. */
+function onceEach(tell: (says: string) => void) {
+  const told = new Set<string>()
+  return {
+    onError: ({ message }: Error): void => {
+      if (!told.has(message)) tell(message)
+      told.add(message)
+    },
+    forget: () => told.clear(),
   }
 }
 

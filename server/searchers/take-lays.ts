@@ -1,8 +1,8 @@
 import type { Redis } from 'ioredis'
-import { Worker } from 'bullmq'
+import { Worker, type Job } from 'bullmq'
 import { MessageChannel } from 'node:worker_threads'
 import type { Better, LayAnswer, LayTask } from '../lays/lay-worker.ts'
-import { workerPool } from '../workers/pool.ts'
+import { workerPool, type WorkerPool } from '../workers/pool.ts'
 import { names, PREFIX, type QueuedAnswer, type QueuedLay, type ToldBetter } from './lay-tasks.ts'
 import { plannerMark } from './planner-mark.ts'
 import { tellPresence } from './presence.ts'
@@ -47,26 +47,10 @@ export function takeLays(address: string, { name, lanes, say }: TakeOptions): Ta
   void ear.subscribe(own.stop).catch(onError)
   ear.on('message', (_channel, id) => stops.get(id)?.abort())
 
+  const tell = (better: ToldBetter) => void voice.publish(own.better, JSON.stringify(better)).catch(() => undefined)
   const worker = new Worker<QueuedLay, QueuedAnswer>(
     own.queue,
-    async ({ id, data: { text, lane, deadlineMs } }) => {
-      const stop = new AbortController()
-      stops.set(id!, stop)
-      const { port1, port2 } = new MessageChannel()
-      port1.on('message', (better: Better) => {
-        const told: ToldBetter = { ...better, id: id!, by: name }
-        void voice.publish(own.better, JSON.stringify(told)).catch(() => undefined)
-      })
-      say(`lane ${lane} of a search begins`)
-      try {
-        const task = { text, lane, better: port2 }
-        return { ...(await pool.run(task, { deadlineMs, signal: stop.signal, transferList: [port2] })), by: name }
-      } finally {
-        say(`lane ${lane} of a search ${stop.signal.aborted ? 'was stopped' : 'ended'}`)
-        stops.delete(id!)
-        port1.close()
-      }
-    },
+    (job) => planned(job, { pool, name, stops, tell, say }),
     {
       connection: hand,
       prefix: PREFIX,
@@ -86,5 +70,35 @@ export function takeLays(address: string, { name, lanes, say }: TakeOptions): Ta
       await pool.close()
       for (const connection of [voice, ear, hand]) connection.disconnect()
     },
+  }
+}
+
+interface Planning {
+  readonly pool: WorkerPool<LayTask, LayAnswer>
+  readonly name: string
+  /** Stops what is being planned, by its id. */
+  readonly stops: Map<string, AbortController>
+  readonly tell: (better: ToldBetter) => void
+  readonly say: TakeOptions['say']
+}
+
+/** Plans one lay in a thread of its own, and tells the better ones on the way. */
+async function planned(
+  { id, data }: Job<QueuedLay>,
+  { pool, name, stops, tell, say }: Planning,
+): Promise<QueuedAnswer> {
+  const { text, lane, deadlineMs } = data
+  const stop = new AbortController()
+  stops.set(id!, stop)
+  const { port1, port2 } = new MessageChannel()
+  port1.on('message', (better: Better) => tell({ ...better, id: id!, by: name }))
+  say(`lane ${lane} of a search begins`)
+  try {
+    const options = { deadlineMs, signal: stop.signal, transferList: [port2] }
+    return { ...(await pool.run({ text, lane, better: port2 }, options)), by: name }
+  } finally {
+    say(`lane ${lane} of a search ${stop.signal.aborted ? 'was stopped' : 'ended'}`)
+    stops.delete(id!)
+    port1.close()
   }
 }
