@@ -12,6 +12,7 @@ import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useShop } from '../../stores/shop.ts'
 import { money } from '../../ui/manner.ts'
+import { hiddenCloth } from './hidden-cloth.ts'
 import { missingWords, rescueWords } from './rescue-words.ts'
 import { useWhatIf } from './what-if.ts'
 
@@ -35,13 +36,7 @@ const cloth = computed(() => {
   const isShort = lays.failure !== null || own.value.supply.kind !== 'to-buy'
   return cloths.value.find((c) => c.id === wanted.value) ?? (isShort ? own.value : cloths.value[0]!)
 })
-/** What is hidden may be cut from the cheapest cloth that is bought. */
-const hidden = computed(
-  () =>
-    (shop.lists?.cloths ?? [])
-      .filter((c) => c.supply.kind === 'to-buy' && c.id !== cloth.value.id)
-      .toSorted((a, b) => a.pricePerMetre - b.pricePerMetre)[0] ?? null,
-)
+const hidden = computed(() => hiddenCloth(shop.lists?.cloths ?? [], cloth.value.id))
 const attempts = ref(new Map<number, Attempt | null>())
 const { open, ask, stop } = useWhatIf((answer) => {
   if (answer.kind === 'rescue') attempts.value = new Map(attempts.value).set(answer.key, answer.attempt)

@@ -10,6 +10,7 @@ import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useShop } from '../../stores/shop.ts'
 import { money } from '../../ui/manner.ts'
+import { hiddenCloth } from './hidden-cloth.ts'
 import { savingWords } from './saving-words.ts'
 import { useWhatIf } from './what-if.ts'
 
@@ -24,13 +25,7 @@ const shop = useShop()
 const unit = computed(() => jobs.job!.units)
 const chosen = computed(() => lays.chosen)
 const lay = computed(() => lays.current)
-/** What is hidden may be cut from the cheapest cloth that is bought. */
-const hidden = computed(
-  () =>
-    (shop.lists?.cloths ?? [])
-      .filter((c) => c.supply.kind === 'to-buy' && c.id !== chosen.value?.cloth.id)
-      .toSorted((a, b) => a.pricePerMetre - b.pricePerMetre)[0] ?? null,
-)
+const hidden = computed(() => hiddenCloth(shop.lists?.cloths ?? [], chosen.value?.cloth.id))
 const cloths = computed(() =>
   chosen.value ? { cloth: chosen.value.cloth, hidden: hidden.value ?? chosen.value.cloth } : null,
 )
