@@ -41,14 +41,16 @@ const words = computed(() => {
   const { now, before, lay } = offer.value
   const overMm = lay.length - lays.current!.length
   const mm = formatLengthWithUnit(Math.abs(overMm), jobs.job!.units)
-  const costs = Math.abs(overMm) < 0.05 ? 'as long' : overMm > 0 ? phrase`costs ${mm} of cloth` : phrase`${mm} shorter`
-  const bands =
+  const costs =
+    Math.abs(overMm) < 0.05 ? phrase`as long` : overMm > 0 ? phrase`costs ${mm} of cloth` : phrase`${mm} shorter`
+  const saved = before.strokes - now.strokes
+  const cuts =
     now.bands === 0
-      ? ''
+      ? phrase`${now.strokes} in place of ${before.strokes}`
       : now.bands === 1
-        ? ', one of them straight across'
-        : phrase`, ${now.bands} of them straight across`
-  return phrase`A lay that is easier to cut: ${costs}, saves ${before.strokes - now.strokes} cuts (${now.strokes} in place of ${before.strokes}${bands}).`
+        ? phrase`${now.strokes} in place of ${before.strokes}, one of them straight across`
+        : phrase`${now.strokes} in place of ${before.strokes}, ${now.bands} of them straight across`
+  return phrase`A lay that is easier to cut: ${costs}, saves ${saved} cuts (${cuts}).`
 })
 function take(): void {
   const [own, found] = [lays.chosen, offer.value]

@@ -1,0 +1,95 @@
+// @vitest-environment happy-dom
+import { mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, expect, it, vi } from 'vitest'
+import { keepersBench } from '../../../core/demo/index.ts'
+import { speak } from '../../../core/language/index.ts'
+import { solveLay, type KnifeWork } from '../../../core/lay/index.ts'
+import { planJob } from '../../../core/plan/index.ts'
+import { problemKey } from '../../../core/what-if/index.ts'
+import { madeUpLanguage, unmarked } from '../../../scripts/made-up-language.ts'
+import { useLay } from '../../stores/lay/index.ts'
+import { showJob } from '../../testing/show-job.ts'
+import type { WhatIfAnswer } from '../../workers/what-if.worker.ts'
+import EasierLay from './EasierLay.vue'
+
+const page = vi.hoisted(() => ({ workers: [] as { onmessage: ((e: { data: unknown }) => void) | null }[] }))
+vi.mock('../../workers/what-if.worker.ts?worker', () => ({
+  default: class {
+    onmessage = null
+    constructor() {
+      page.workers.push(this)
+    }
+    postMessage() {}
+    terminate() {}
+  },
+}))
+vi.mock('../../api/jobs.ts', () => ({ openJob: () => new Promise(() => {}), saveJob: () => new Promise(() => {}) }))
+vi.mock('../../api/records.ts', () => ({ accessState: () => Promise.resolve({ role: 'maker' }) }))
+
+const plan = planJob(keepersBench())
+if (plan.kind !== 'worked') throw new Error('not worked')
+const own = plan.cloth.lays[0]!
+const solved = solveLay(own.problem, { seed: 1, budget: { steps: 3, isStopped: () => false } })
+if (!solved.ok) throw new Error(solved.error.code)
+const lay = { ...solved.value.lay, seconds: 1 }
+/** The bench, laid. */
+const laid = () => {
+  const job = keepersBench()
+  const kept = { problemKey: problemKey(own.problem), lay, byHand: false, locked: [], joint: null }
+  return { ...job, lays: { [own.cloth.id]: kept } }
+}
+
+beforeEach(() => {
+  page.workers.length = 0
+  setActivePinia(createPinia())
+  vi.stubGlobal('Worker', class {})
+  showJob(laid())
+})
+afterEach(() => speak(null))
+
+/** What is said once a lay so much longer was found. */
+async function offered(overMm: number, before: KnifeWork, now: KnifeWork) {
+  const view = mount(EasierLay)
+  const found = { ...lay, length: lay.length + overMm }
+  const answer: WhatIfAnswer = { kind: 'easier', key: 0, easier: { lay: found, before, now } }
+  page.workers.at(-1)!.onmessage!({ data: answer })
+  await view.vm.$nextTick()
+  return view
+}
+const CASES = [
+  [2, { strokes: 48, bands: 0 }, { strokes: 36, bands: 3 }],
+  [0, { strokes: 41, bands: 1 }, { strokes: 35, bands: 1 }],
+  [-46.7, { strokes: 214, bands: 0 }, { strokes: 126, bands: 0 }],
+] as const
+
+it('says what an easier lay costs and saves', async () => {
+  const said = []
+  for (const [overMm, before, now] of CASES) said.push((await offered(overMm, before, now)).find('span').text())
+  expect(said).toEqual([
+    'A lay that is easier to cut: costs 2 mm of cloth, saves 12 cuts (36 in place of 48, 3 of them straight across).',
+    'A lay that is easier to cut: as long, saves 6 cuts (35 in place of 41, one of them straight across).',
+    'A lay that is easier to cut: 46.7 mm shorter, saves 88 cuts (126 in place of 214).',
+  ])
+})
+
+it('in the language of the shop, every word of it', async () => {
+  const language = madeUpLanguage()
+  for (const [overMm, before, now] of CASES) {
+    speak(null)
+    const english = (await offered(overMm, before, now)).find('span').text()
+    speak(language)
+    const other = (await offered(overMm, before, now)).find('span').text()
+    expect(unmarked(other)).toBe(english)
+    // Only the unit has letters of its own.
+    expect(other.replaceAll('mm', '').match(/[A-Za-z](?!\p{M})/gu)).toBeNull()
+  }
+})
+
+it('one cut fewer is not worth reading; taken, it stands as the lay of the job', async () => {
+  expect((await offered(0, { strokes: 20, bands: 0 }, { strokes: 19, bands: 0 })).find('p').exists()).toBe(false)
+  const view = await offered(2, { strokes: 48, bands: 0 }, { strokes: 36, bands: 0 })
+  await view.find('button').trigger('click')
+  expect([useLay().current!.length, useLay().byHand]).toEqual([lay.length + 2, true])
+  expect(view.find('p').exists()).toBe(false)
+})
