@@ -17,6 +17,8 @@ export interface SimulatedTableOptions {
   /** Simulated seconds in a real one, so that nobody waits an hour. */
   readonly hurry: number
   readonly now: () => number
+  /** A drawing that takes longer to read is refused. */
+  readonly readingMs?: number
 }
 
 type Run = {
@@ -29,7 +31,12 @@ type Run = {
 /**
  * A cutting table that exists in this program alone: it checks a file, "cuts" it in time, may jam, stops and resumes.
  */
-export async function simulatedTable({ bedMm, hurry, now }: SimulatedTableOptions): Promise<SimulatedTable> {
+export async function simulatedTable({
+  bedMm,
+  hurry,
+  now,
+  readingMs = READING_MS,
+}: SimulatedTableOptions): Promise<SimulatedTable> {
   const drawings = workerPool<DrawingTask, ReturnType<typeof readCutFile>>('drawing-worker', 1)
   let run: Run | null = null
   let refused: string | null = null
@@ -86,7 +93,7 @@ export async function simulatedTable({ bedMm, hurry, now }: SimulatedTableOption
 
   async function readApart(dxf: string): Promise<ReturnType<typeof readCutFile>> {
     try {
-      return await drawings.run({ dxf, bedMm }, { deadlineMs: READING_MS })
+      return await drawings.run({ dxf, bedMm }, { deadlineMs: readingMs })
     } catch (error) {
       if (error instanceof OverDeadline)
         return err('The file cannot be read in time: save the lay again and send that.')
@@ -134,7 +141,7 @@ export async function simulatedTable({ bedMm, hurry, now }: SimulatedTableOption
   }
 
   const server = createServer((socket) => {
-    socket.setTimeout(READING_MS * 2, () => socket.destroy())
+    socket.setTimeout(readingMs * 2, () => socket.destroy())
     socket.on('error', () => socket.destroy())
     void firstLine(socket, LONGEST_ORDER)
       .then(async (line) => (line === null ? TOO_LONG : answerTo(line)))

@@ -31,6 +31,9 @@ const square = (x = 0, y = 0, layer = 'CUT') =>
   )
 const file = (dxf: string, more = {}) => ({ name: 'SL-02', dxf, speedMmS: 100, jamAt: null, ...more })
 
+/** On a machine that is busy with other things a drawing takes its time to be read. */
+const READS_MS = 100_000
+
 let open: SimulatedTable | null = null
 afterEach(async () => {
   await open?.close()
@@ -39,11 +42,10 @@ afterEach(async () => {
 /** A table and its clock, which stands still until it is put on. */
 async function table() {
   let ms = 0
-  open = await simulatedTable({ bedMm: [1600, 3000], hurry: 1, now: () => ms })
+  open = await simulatedTable({ bedMm: [1600, 3000], hurry: 1, now: () => ms, readingMs: READS_MS })
   return {
     port: open.port,
-    // On a machine that is busy with other things a drawing takes its time to be read.
-    driver: tableOverPort('127.0.0.1', open.port, 100_000),
+    driver: tableOverPort('127.0.0.1', open.port, READS_MS),
     after: (seconds: number) => (ms += seconds * 1000),
   }
 }
@@ -101,7 +103,7 @@ describe('the simulated cutting table, over its port', () => {
     const solved = solveLay(own.problem, { seed: 1, budget: { steps: 2, isStopped: () => false } })
     if (!solved.ok) throw new Error(solved.error.code)
     const dxf = await layDxf(layDrawing('SL-02', own, { ...solved.value.lay, seconds: 0 }, 4))
-    open = await simulatedTable({ bedMm: [1600, 12_000], hurry: 1, now: () => 0 })
+    open = await simulatedTable({ bedMm: [1600, 12_000], hurry: 1, now: () => 0, readingMs: READS_MS })
     const girth = own.problem.pieces.reduce(
       (sum, p) =>
         sum +
@@ -114,7 +116,7 @@ describe('the simulated cutting table, over its port', () => {
           ),
       0,
     )
-    const state = await tableOverPort('127.0.0.1', open.port).cut(file(dxf))
+    const state = await tableOverPort('127.0.0.1', open.port, READS_MS).cut(file(dxf))
     expect(state).toMatchObject({ kind: 'cutting' })
     expect('totalMm' in state && state.totalMm).toBeCloseTo(girth, -1)
   })
