@@ -4,7 +4,7 @@ import type { CuttingTable } from './driver.ts'
 import { firstLine } from './first-line.ts'
 
 /** A table that does not answer within this is away. */
-const PATIENCE_MS = 8000
+const PATIENCE_MS = 15_000
 const LONGEST_ANSWER = 64 * 1024
 
 /** A table that listens on a port: one order a connection, one line each way. */

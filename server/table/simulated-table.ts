@@ -160,7 +160,7 @@ export async function simulatedTable({
   }
 }
 
-const READING_MS = 5000
+const READING_MS = 12_000
 /** An answer is heard within this; then the line is cut, whatever still comes. */
 const HEARD_MS = 500
 /** A drawing of seven million characters, each at its longest in JSON, with the words round it. */
