@@ -49,7 +49,17 @@ export {
   Pose,
 } from './part.ts'
 export { cushionsIn, MOST_CUSHIONS_OF_ALL } from './part-faults.ts'
-export { BOUND_NAMES, FoundLay, MakeLay, Searcher, SearchMessage, Searchers } from './lay-search.ts'
+export {
+  BOUND_NAMES,
+  FoundLay,
+  LONGEST_SEARCHER_NAME,
+  MakeLay,
+  MOST_SEARCHER_LANES,
+  Searcher,
+  SearcherName,
+  SearchMessage,
+  Searchers,
+} from './lay-search.ts'
 export { Lay, LayCloth, LayPiece, LayProblem, MOST_PIECES, Placement } from './lay.ts'
 export { AllowanceMm, DEEPEST_NOTCH_MM, LARGEST_ALLOWANCE_MM, LONGEST_MM, PositiveMm } from './lengths.ts'
 export {

@@ -34,10 +34,15 @@ export const MakeLay = z.strictObject({
   locked: Locked.optional(),
 })
 
+/** What a machine that searches is called. */
+export const LONGEST_SEARCHER_NAME = 60
+export const SearcherName = z.string().min(1).max(LONGEST_SEARCHER_NAME)
+export const MOST_SEARCHER_LANES = 64
+
 /** A machine that searches for the shop. */
 export const Searcher = z.strictObject({
-  name: z.string().min(1).max(60),
-  lanes: z.int().min(1).max(64),
+  name: SearcherName,
+  lanes: z.int().min(1).max(MOST_SEARCHER_LANES),
   /** Plans as the shop does itself; one of another release is left alone. */
   isAlike: z.boolean(),
 })
@@ -52,7 +57,7 @@ export type Searchers = z.infer<typeof Searchers>
 
 /** One line of what is told while others search: a better lay and whose, after so many seconds; the last line is the end. */
 export const SearchMessage = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('better'), found: FoundLay, seconds: Margin, by: z.string().max(60) }),
+  z.strictObject({ kind: z.literal('better'), found: FoundLay, seconds: Margin, by: SearcherName }),
   z.strictObject({ kind: z.literal('ended'), isProven: z.boolean() }),
 ])
 export type SearchMessage = z.infer<typeof SearchMessage>

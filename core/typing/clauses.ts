@@ -42,8 +42,9 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
 /** A number beside the sizes, as in `24 x 22 x 4 in, 40 foam`, may be a grade's: it is not taken for the thickness. */
 function otherThickness(begun: PartJob, edits: readonly Edit[]): TypingFailure | null {
   const said = edits.reduce<PartJob>((job, edit) => edit.apply(job), begun)
-  const [first, second] = [begun, said].map((job) => formatLengthWithUnit(valueOf(job.seat.thickness), job.units))
-  return first === second ? null : { code: 'two-thicknesses', first: first!, second: second! }
+  const [first, second] = [valueOf(begun.seat.thickness), valueOf(said.seat.thickness)]
+  const words = (mm: number) => formatLengthWithUnit(mm, begun.units)
+  return first === second ? null : { code: 'two-thicknesses', first: words(first), second: words(second) }
 }
 
 const nothingHere = (line: string): Answer =>

@@ -94,6 +94,7 @@ describe('a seat said in any order', () => {
       second: '60 in',
     })
     expect(made('4 cushions 72 x 24 x 4 in, 4 in foam')).toBe('1828.8 x 609.6 x 101.6 times 4')
+    expect(made('600 x 500 x 80, units in')).toBe('600 x 500 x 80 times 1')
   })
   it('a name that several bear is asked about, alone too', () => {
     const read = readTyped('gannet', context(keepersBenchPart()))

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FoundLay } from '../../contract/index.ts'
+import { FoundLay, SearcherName } from '../../contract/index.ts'
 import type { Better, LayAnswer } from '../lays/lay-worker.ts'
 
 /** A lay to be planned, as it lies in the queue. */
@@ -20,18 +20,17 @@ export interface ToldBetter extends Better {
 
 /* Whoever writes to the Redis server may say anything: what comes from there is read as strictly as what a page sends. */
 
-const By = z.string().min(1).max(60)
 const Seconds = z.number().min(0)
-const Told = z.object({ id: z.string(), by: By, found: FoundLay, seconds: Seconds })
+const Told = z.object({ id: z.string(), by: SearcherName, found: FoundLay, seconds: Seconds })
 const Answered = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('lay'), found: FoundLay, seconds: Seconds, by: By }),
-  z.object({ kind: z.literal('none'), failure: z.looseObject({ code: z.string() }), by: By }),
+  z.object({ kind: z.literal('lay'), found: FoundLay, seconds: Seconds, by: SearcherName }),
+  z.object({ kind: z.literal('none'), failure: z.looseObject({ code: z.string() }), by: SearcherName }),
   z.object({
     kind: z.literal('bad-document'),
     faults: z.array(z.object({ path: z.string(), message: z.string() })).min(1),
-    by: By,
+    by: SearcherName,
   }),
-  z.object({ kind: z.literal('not-json'), by: By }),
+  z.object({ kind: z.literal('not-json'), by: SearcherName }),
 ])
 
 /** A better lay as it was told; null where it is none. */
