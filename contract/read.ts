@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { migrateJob } from './migrations/index.ts'
+import { issueWords } from './issue-words.ts'
 import { Job, JOB_FORMAT, JOB_VERSION } from './job.ts'
 
 /** One thing wrong with a document: where, and what, in words. */
@@ -13,7 +14,7 @@ export type ReadDocument<T> =
 
 /** Checks a document against a schema; every fault names its JSON path. */
 export function readWith<T>(schema: z.ZodType<T>, document: unknown): ReadDocument<T> {
-  const parsed = schema.safeParse(document)
+  const parsed = schema.safeParse(document, { error: issueWords })
   return parsed.success ? { ok: true, value: parsed.data } : { ok: false, faults: firstOf(parsed.error.issues) }
 }
 

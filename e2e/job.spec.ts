@@ -75,7 +75,7 @@ test('the same in inches, with fractions everywhere', async ({ page }) => {
   await expect(page.getByRole('row', { name: /^Thread/ })).toContainText('yd')
 })
 
-test('a job in inches reads no millimetres and no kilograms, on any page of any station', async ({ page }) => {
+test('a job in inches reads no millimetres, kilograms or newtons, on any page of any station', async ({ page }) => {
   await page.goto('/')
   await typeLine(page, 'bench 88 x 18 1/2 x 3 in 3')
   await expect(page).toHaveURL(/measure/)
@@ -83,7 +83,7 @@ test('a job in inches reads no millimetres and no kilograms, on any page of any 
   const metric: string[] = []
   async function look(where: string): Promise<void> {
     const texts = await page.locator('main').allInnerTexts()
-    metric.push(...(texts.join('\n').match(/^.*\d\s?(mm|cm|kg)\b.*$/gm) ?? []).map((line) => `${where}: ${line}`))
+    metric.push(...(texts.join('\n').match(/^.*\d\s?(mm|cm|kg|N)\b.*$/gm) ?? []).map((line) => `${where}: ${line}`))
   }
   for (const station of ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists', 'make', 'fit', 'bill']) {
     await page.goto(`${job}/${station}`)

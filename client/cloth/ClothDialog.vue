@@ -124,9 +124,10 @@ const backOf = ({ coatedBack }: Cloth) =>
           <div class="fields-in-line narrow-fields">
             <AmountField
               :model-value="draft.pricePerMetre"
-              kind="plain"
+              kind="metre-price"
+              :lengths="units"
               v-bind="limits(Cloth.shape.pricePerMetre)"
-              name="Price a metre"
+              name="Price"
               @update:model-value="set({ pricePerMetre: $event ?? 0 })"
             /><LengthField
               :model-value="draft.buyingStepMm"

@@ -4,7 +4,7 @@ import { phrase } from '../../core/language/index.ts'
 import type { Cloth, JobSummary } from '../../contract/index.ts'
 import { repeatOf } from '../../core/pattern/index.ts'
 import { isOpen } from '../../core/card/index.ts'
-import { formatLength, formatLengthWithUnit } from '../../core/units/index.ts'
+import { amountFactor, amountUnit, formatLength, formatLengthWithUnit } from '../../core/units/index.ts'
 import { listJobs } from '../api/jobs.ts'
 import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
@@ -18,6 +18,7 @@ import { money } from '../ui/manner.ts'
 const shop = useShop()
 const { failed, attempt } = useAttempt()
 const open = ref<Cloth | null>(null)
+const isRead = ref(false)
 const cloths = computed(() => shop.lists?.cloths ?? [])
 const units = computed(() => shop.lists?.settings.units ?? 'mm')
 
@@ -25,6 +26,7 @@ const jobs = shallowRef<readonly JobSummary[]>([])
 onMounted(() =>
   attempt(async () => {
     await shop.open()
+    isRead.value = true
     jobs.value = await listJobs()
   }),
 )
@@ -48,6 +50,8 @@ const repeatWords = (cloth: Cloth) => {
   if (across !== null) return phrase`stripes along, repeat ${mm(across)}`
   return along !== null ? phrase`stripes across, repeat ${mm(along)}` : 'plain'
 }
+const priceWords = ({ pricePerMetre }: Cloth) =>
+  phrase`${money(pricePerMetre / amountFactor('metre-price', units.value), shop.lists!.settings.currency)} ${amountUnit('metre-price', units.value)}`
 const supplyWords = ({ supply }: Cloth) =>
   supply.kind === 'to-buy'
     ? 'bought as needed'
@@ -59,8 +63,11 @@ const supplyWords = ({ supply }: Cloth) =>
 <template>
   <ShopPage title="Cloth store" :failed="failed" columns="repeat(auto-fill, minmax(270px, 1fr))">
     <template #tools>
-      <button type="button" class="plain-button main" @click="open = newCloth()">New cloth</button>
+      <button type="button" class="plain-button main" @click="open = newCloth(units)">New cloth</button>
     </template>
+    <p v-if="isRead && cloths.length === 0" class="quiet">
+      No cloth yet. Enter one with its width, its price and its pattern: New cloth.
+    </p>
     <button v-for="c in cloths" :key="c.id" type="button" class="card sheet" @click="open = c">
       <ClothSwatch :cloth="c" :height="120" />
       <strong>{{ c.name }}</strong>
@@ -71,7 +78,7 @@ const supplyWords = ({ supply }: Cloth) =>
       <span class="quiet"
         >{{ supplyWords(c) }}{{ keptWords(c)
         }}{{ c.flaws.length > 0 ? `, ${c.flaws.length} flaw${c.flaws.length === 1 ? '' : 's'}` : '' }},
-        {{ money(c.pricePerMetre, shop.lists!.settings.currency) }} a metre</span
+        {{ priceWords(c) }}</span
       >
     </button>
     <ClothDialog v-if="open" :cloth="open" :is-new="!cloths.some((c) => c.id === open!.id)" @close="open = null" />

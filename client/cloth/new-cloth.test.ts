@@ -3,11 +3,11 @@ import { Cloth } from '../../contract/index.ts'
 import { clothFaults } from '../../core/cloth/index.ts'
 import { newCloth, startPattern, startSupply } from './new-cloth.ts'
 
-const named = (change: Partial<Cloth> = {}) => ({ ...newCloth(), name: 'Petrel canvas', ...change })
+const named = (change: Partial<Cloth> = {}) => ({ ...newCloth('mm'), name: 'Petrel canvas', ...change })
 
 describe('a cloth as its entry starts', () => {
   it('lacks nothing but its name', () => {
-    expect(Cloth.safeParse(newCloth()).error?.issues.map((i) => i.path.join('.'))).toEqual(['name'])
+    expect(Cloth.safeParse(newCloth('mm')).error?.issues.map((i) => i.path.join('.'))).toEqual(['name'])
     expect(clothFaults(Cloth.parse(named()))).toEqual([])
   })
 

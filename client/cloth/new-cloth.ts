@@ -1,15 +1,19 @@
 import type { Band, Cloth, Pattern, Supply } from '../../contract/index.ts'
 import { USUAL_CLOTH } from '../../core/cloth/index.ts'
+import { isInch, type LengthUnit } from '../../core/units/index.ts'
 
 /** A cloth with nothing said of it yet but what is usual. */
-export const newCloth = (): Cloth => ({
+export const newCloth = (unit: LengthUnit): Cloth => ({
   ...USUAL_CLOTH,
   id: `cloth-${Date.now().toString(36)}`,
   name: '',
-  widthMm: 1400,
+  ...(isInch(unit) ? YARD_GOODS : { widthMm: 1400 }),
   ground: '#d8cdb4',
   pricePerMetre: 0,
 })
+
+/** Cloth sold by the eighth of a yard, 54 in wide. */
+const YARD_GOODS = { widthMm: 54 * 25.4, selvedgeMm: [12.7, 12.7], buyingStepMm: 4.5 * 25.4 } satisfies Partial<Cloth>
 
 const STARTING_BANDS: Band[] = [
   { name: 'ground', colour: '#efe6d2', widthMm: 40 },

@@ -1,9 +1,18 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import type { FoamStock, Grade } from '../../contract/index.ts'
-import { ageingOf, isLifeKnown, firmnessOf, hardnessOf, supportFactorOf } from '../../core/filling/index.ts'
+import {
+  ageingOf,
+  firmnessOf,
+  hardnessOf,
+  isLifeKnown,
+  quotedForceOf,
+  quotedStrain,
+  supportFactorOf,
+} from '../../core/filling/index.ts'
 import { writeCatalogue } from '../../core/formats/index.ts'
 import { sheetSize } from '../../core/lists/index.ts'
+import { amountFactor, amountUnit, isInch, shownAmount, unitName } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
 import { download } from '../ui/download.ts'
@@ -12,6 +21,7 @@ import GradeDialog from './GradeDialog.vue'
 import ImportDialog from './ImportDialog.vue'
 import { newGrade, newStock } from './new-entries.ts'
 import StockDialog from './StockDialog.vue'
+import { writeThicknesses } from './thickness-list.ts'
 
 /** The shop's foam: what can be ordered, and what lies on the rack. */
 const shop = useShop()
@@ -45,21 +55,24 @@ async function readFile(event: Event): Promise<void> {
     <section class="sheet">
       <div class="head">
         <h2>Grades to order</h2>
-        <button type="button" class="plain-button main" @click="grade = newGrade()">New grade</button>
+        <button type="button" class="plain-button main" @click="grade = newGrade(units)">New grade</button>
       </div>
-      <table class="ruled-table">
+      <p v-if="grades.length === 0" class="quiet">
+        No grade yet. Enter one from its data sheet, or read the supplier's list as a spreadsheet.
+      </p>
+      <table v-else class="ruled-table">
         <thead>
           <tr>
             <th>Grade</th>
             <th>Family</th>
-            <th class="n">kg/m³</th>
-            <th class="n">N at 40 %</th>
+            <th class="n">{{ amountUnit('density', units) }}</th>
+            <th class="n">{{ amountUnit('force', units) }} at {{ quotedStrain(units) * 100 }} %</th>
             <th>Feel</th>
             <th class="n">Support</th>
             <th>Places</th>
             <th>Life</th>
-            <th>Thicknesses, mm</th>
-            <th class="n">a m³</th>
+            <th>Thicknesses, {{ unitName(units) }}</th>
+            <th class="n">{{ amountUnit('volume-price', units) }}</th>
           </tr>
         </thead>
         <tbody>
@@ -73,9 +86,9 @@ async function readFile(event: Event): Promise<void> {
               >
             </th>
             <td>{{ g.family }}</td>
-            <td class="n">{{ g.densityKgM3 ?? '?' }}</td>
+            <td class="n">{{ g.densityKgM3 === null ? '?' : shownAmount(g.densityKgM3, 'density', units) }}</td>
             <template v-if="hardnessOf(g) !== null">
-              <td class="n">{{ Math.round(hardnessOf(g)!) }}</td>
+              <td class="n">{{ quotedForceOf(g, units) }}</td>
               <td>{{ firmnessOf(hardnessOf(g)!) }}</td>
               <td class="n">{{ supportFactorOf(g).toFixed(1) }}</td>
             </template>
@@ -87,9 +100,10 @@ async function readFile(event: Event): Promise<void> {
             <td>{{ g.exposures.join(', ') }}</td>
             <td>{{ isLifeKnown(g) ? `${ageingOf(g).years} years` : 'not known' }}</td>
             <td>
-              {{ g.thicknessesMm.join(', ') }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span>
+              {{ writeThicknesses(g.thicknessesMm, units)
+              }}<span v-if="g.sheets.length === 0" class="quiet"> not for sale</span>
             </td>
-            <td class="n">{{ g.pricePerM3.toFixed(0) }}</td>
+            <td class="n">{{ (g.pricePerM3 / amountFactor('volume-price', units)).toFixed(isInch(units) ? 2 : 0) }}</td>
           </tr>
         </tbody>
       </table>
@@ -101,7 +115,7 @@ async function readFile(event: Event): Promise<void> {
           type="button"
           class="plain-button main"
           :disabled="grades.length === 0"
-          @click="stock = newStock(grades)"
+          @click="stock = newStock(grades, units)"
         >
           New piece
         </button>

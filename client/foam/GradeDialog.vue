@@ -10,28 +10,28 @@ import {
   testForces,
 } from '../../core/filling/index.ts'
 import { idOfName } from '../../core/formats/index.ts'
+import { shownAmount, unitName } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import AmountField from '../ui/AmountField.vue'
 import EntryDialog from '../ui/EntryDialog.vue'
 import LengthField from '../ui/LengthField.vue'
 import { faultWords } from './fault-words.ts'
+import { newSheet } from './new-entries.ts'
+import { readThicknesses, writeThicknesses } from './thickness-list.ts'
 
 /** One grade, as its data sheet has it; what the sheet leaves out stands in grey as usual for the family. */
 const props = defineProps<{ grade: Grade; isNew: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const shop = useShop()
 const draft = ref<Grade>(JSON.parse(JSON.stringify(props.grade)))
-const thicknesses = ref(props.grade.thicknessesMm.join(', '))
 const units = computed(() => shop.lists!.settings.units)
+const thicknesses = ref(writeThicknesses(props.grade.thicknessesMm, units.value))
 
 const finished = computed((): Grade => ({
   ...draft.value,
   id: props.isNew ? idOfName(draft.value.name) : draft.value.id,
   name: draft.value.name.trim(),
-  thicknessesMm: thicknesses.value
-    .split(/[,;\s]+/)
-    .filter((t) => t !== '')
-    .map(Number),
+  thicknessesMm: readThicknesses(thicknesses.value, units.value, props.grade.thicknessesMm),
 }))
 const read = computed(() => readWith(Grade, finished.value))
 const isTaken = computed(() => props.isNew && shop.lists!.grades.some((g) => g.id === finished.value.id))
@@ -61,18 +61,14 @@ function setExposure(place: Exposure, on: boolean): void {
 const setSheet = (i: number, with_: Partial<Grade['sheets'][number]>) =>
   (draft.value = { ...draft.value, sheets: draft.value.sheets.map((s, j) => (j === i ? { ...s, ...with_ } : s)) })
 
-/** A new grade is incomplete while it is typed; what is missing is told when it is to be kept. */
-async function keep(): Promise<void> {
-  if (fault.value !== '') throw new Error(fault.value)
-  await shop.keepGrades([finished.value], props.isNew ? [] : [props.grade])
-}
+const keep = () => shop.keepGrades([finished.value], props.isNew ? [] : [props.grade])
 </script>
 
 <template>
   <EntryDialog
     :title="isNew ? 'New grade' : grade.name"
     width="660px"
-    fault=""
+    :fault="fault"
     :keep="keep"
     :drop="isNew ? null : { words: 'Out of the catalogue', run: () => shop.dropGrade(grade.id) }"
     @close="emit('close')"
@@ -92,6 +88,7 @@ async function keep(): Promise<void> {
       ><AmountField
         :model-value="draft.densityKgM3"
         kind="density"
+        :lengths="units"
         v-bind="limits(Grade.shape.densityKgM3)"
         name="Density"
         optional
@@ -107,10 +104,11 @@ async function keep(): Promise<void> {
           :key="key"
           v-model="draft[key]"
           kind="force"
+          :lengths="units"
           v-bind="limits(Grade.shape[key])"
           :name="`Force at ${key.slice(2, 4)} %`"
           optional
-          :placeholder="filled ? filled[key].toFixed(0) : 'not known'"
+          :placeholder="filled ? shownAmount(Math.round(filled[key]), 'force', units) : 'not known'"
         />
       </div>
     </div>
@@ -208,21 +206,22 @@ async function keep(): Promise<void> {
           v-if="draft.sheets.length < 10"
           type="button"
           class="plain-button"
-          @click="draft.sheets = [...draft.sheets, { lengthMm: 2000, widthMm: 1200 }]"
+          @click="draft.sheets = [...draft.sheets, newSheet(units)]"
         >
           Another size
         </button>
       </div>
     </div>
     <div class="field-row">
-      <label for="grade-thicknesses">Thicknesses, mm</label
+      <label for="grade-thicknesses">Thicknesses, {{ unitName(units) }}</label
       ><input id="grade-thicknesses" v-model="thicknesses" class="text" />
     </div>
     <div class="field-row">
-      <span class="label">Price of a m³</span
+      <span class="label">Price</span
       ><AmountField
         :model-value="draft.pricePerM3"
-        kind="plain"
+        kind="volume-price"
+        :lengths="units"
         v-bind="limits(Grade.shape.pricePerM3)"
         name="Price"
         @update:model-value="$event !== null && (draft.pricePerM3 = $event)"

@@ -1,8 +1,15 @@
 import type { FoamStock, Grade } from '../../contract/index.ts'
 import { FAMILIES } from '../../core/filling/index.ts'
+import { isInch, type LengthUnit } from '../../core/units/index.ts'
+
+const INCH = 25.4
+
+/** A sheet as it is usually sold. */
+export const newSheet = (unit: LengthUnit): Grade['sheets'][number] =>
+  isInch(unit) ? { lengthMm: 80 * INCH, widthMm: 48 * INCH } : { lengthMm: 2000, widthMm: 1200 }
 
 /** A grade with nothing said of it yet but what is usual. */
-export const newGrade = (): Grade => ({
+export const newGrade = (unit: LengthUnit): Grade => ({
   id: '',
   name: '',
   family: 'conventional',
@@ -15,18 +22,17 @@ export const newGrade = (): Grade => ({
   exposures: [...FAMILIES.conventional.exposures],
   combustionModified: false,
   ageing: null,
-  sheets: [{ lengthMm: 2000, widthMm: 1200 }],
-  thicknessesMm: [25, 50, 75, 100],
+  sheets: [newSheet(unit)],
+  thicknessesMm: isInch(unit) ? [1, 2, 3, 4].map((inches) => inches * INCH) : [25, 50, 75, 100],
   pricePerM3: 0,
 })
 
-export const newStock = (grades: readonly Grade[]): FoamStock => ({
+export const newStock = (grades: readonly Grade[], unit: LengthUnit): FoamStock => ({
   id: `stock-${Date.now().toString(36)}`,
   name: 'Remnant',
   kind: 'remnant',
   gradeId: grades[0]?.id ?? '',
-  lengthMm: 1000,
-  widthMm: 600,
+  ...(isInch(unit) ? { lengthMm: 40 * INCH, widthMm: 24 * INCH } : { lengthMm: 1000, widthMm: 600 }),
   thicknessMm: grades[0]?.thicknessesMm[0] ?? 50,
   count: 1,
   cutOuts: [],

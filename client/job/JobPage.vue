@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phrase } from '../../core/language/index.ts'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { withTypedSeat, type TypedSeat } from '../../core/typing/index.ts'
@@ -9,6 +10,7 @@ import { whenIdle } from '../ui/when-idle.ts'
 import HelpSheet from '../ui/HelpSheet.vue'
 import type { Command } from '../ui/typed-command.ts'
 import TypingLine from '../ui/TypingLine.vue'
+import { typedChange } from '../ui/typed-examples.ts'
 import ConflictDialog from './ConflictDialog.vue'
 import HistoryDrawer from './HistoryDrawer.vue'
 import TicketDialog from './TicketDialog.vue'
@@ -157,7 +159,7 @@ onBeforeUnmount(() => {
         :job="jobs.job"
         :whole="jobs.whole"
         :units="jobs.job.units"
-        placeholder="Type a change: depth 470 469, sa 12, pipe top …"
+        :placeholder="phrase`Type a change: ${typedChange(jobs.job.units)}, pipe top …`"
         @seat="newSeat"
         @edit="(e) => jobs.edit(e)"
         @parts="(e, look) => (jobs.edit(e), jobs.look(look))"

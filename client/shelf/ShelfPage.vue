@@ -21,6 +21,8 @@ import JobTicket from './JobTicket.vue'
 import type { Begun } from './NewTicketDialog.vue'
 import { nextTicket } from '../session/next-ticket.ts'
 import RemindersDue from './RemindersDue.vue'
+import StartPanel from './StartPanel.vue'
+import { typedExamples } from '../ui/typed-examples.ts'
 
 // The tickets hang before what is typed can be read: it needs all that is known of seats and covers.
 const TypingLine = defineAsyncComponent(() => import('../ui/TypingLine.vue'))
@@ -98,17 +100,10 @@ onMounted(() => whenIdle(() => void import('../job/JobPage.vue').catch(() => und
 
 const FIRST_ENTER =
   'A ticket starts with a foam and a cloth of yours, and there is none yet: enter one of each on the pages Foam and Cloth.'
+const units = computed(() => shop.lists?.settings.units ?? 'mm')
+const hasMaterials = computed(() => (shop.lists?.grades.length ?? 0) > 0 && (shop.lists?.cloths.length ?? 0) > 0)
 
 const line = ref<{ put: (line: string) => void }>()
-/** Pressed, they go into the line. */
-const EXAMPLES = [
-  'bench 2236 x 468 x 75 in 3',
-  'bench 88 x 18 1/2 x 3 in 3',
-  '4 chairs 450 x 430 x 60',
-  'round stool 350, 70 thick',
-  'ring 1870 x 520 x 90 wall 3640 in 5',
-  'berth 1860 x 640 x 215 x 100 hull 24 pair',
-] as const
 
 /** Sizes that were typed into the search are most likely a seat. */
 const isPerhapsASeat = computed(() => /\d\D+\d/.test(text.value))
@@ -118,8 +113,12 @@ function beginFromSearch(): void {
 }
 
 const isBeginning = ref(false)
-const start = (typed: TypedSeat) =>
-  attempt(() => begun(typed.seat, typed.says, typed.units, async (job) => (await beginning()).asTyped(job, typed)))
+/** A seat that cannot be begun stays in the line. */
+const start = (typed: TypedSeat, said: string) =>
+  attempt(async () => {
+    if (!hasMaterials.value) line.value?.put(said)
+    await begun(typed.seat, typed.says, typed.units, async (job) => (await beginning()).asTyped(job, typed))
+  })
 const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
   begun(seat, 'begun field by field', units, async (job) => {
     const cloth = shop.lists!.cloths.find((c) => c.id === clothId)!
@@ -127,10 +126,9 @@ const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
   })
 /** A new ticket with the shop's usual choices, and what was asked for in their place. */
 async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: Job) => Promise<Job>): Promise<void> {
-  const lists = shop.lists!
-  if (lists.grades.length === 0 || lists.cloths.length === 0) throw new Error(FIRST_ENTER)
+  if (!hasMaterials.value) throw new Error(FIRST_ENTER)
   const { ticketFor } = await beginning()
-  const id = await beginTicket(await asked(ticketFor(seat, units, nextTicket(jobs.value), lists)), says)
+  const id = await beginTicket(await asked(ticketFor(seat, units, nextTicket(jobs.value), shop.lists!)), says)
   await router.push(`/jobs/${id}/measure`)
 }
 
@@ -218,7 +216,7 @@ const openFile = (event: Event) =>
         <p v-if="isRead && found.length === 0" class="quiet">
           {{
             jobs.length === 0
-              ? 'No ticket hangs here yet: type a seat below.'
+              ? 'No ticket hangs here yet.'
               : 'No ticket has all of these words. Fewer words, or another kind of job, finds more.'
           }}
           <button v-if="isPerhapsASeat" type="button" class="plain-button" @click="beginFromSearch">
@@ -229,25 +227,21 @@ const openFile = (event: Event) =>
       </div>
       <aside>
         <RemindersDue :jobs="jobs" />
-        <section v-if="isRead" class="teach sheet">
-          <h2>Start from the tape</h2>
-          <p>
-            <button type="button" class="plain-button main" @click="openNew">New ticket</button> asks for sizes, use and
-            cloth. Or type the seat at the foot of the page, as you would say it:
-          </p>
-          <button v-for="e in EXAMPLES" :key="e" type="button" class="say" @click="line?.put(e)">{{ e }}</button>
-          <p>
-            Then walk the stations: measure, filling, make-up, pieces, lay, cut &amp; buy, make, fit, bill. Every figure
-            opens into its sum; nothing is locked.
-          </p>
-        </section>
+        <StartPanel
+          v-if="isRead"
+          :units="units"
+          :has-materials="hasMaterials"
+          :attempt="attempt"
+          @begin="openNew"
+          @put="line?.put($event)"
+        />
       </aside>
     </main>
     <TypingLine
       ref="line"
       :job="null"
-      :units="shop.lists?.settings.units ?? 'mm'"
-      placeholder="Start a job: bench 2236 x 468 x 75 in 3"
+      :units="units"
+      :placeholder="phrase`Start a job: ${typedExamples(units)[0]}`"
       @seat="start"
       @help="help = true"
     />
@@ -302,25 +296,6 @@ main {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
   gap: 30px 22px;
-}
-
-.teach {
-  padding: 16px 18px;
-}
-
-.say {
-  display: block;
-  width: 100%;
-  min-height: var(--target);
-  margin: 5px 0;
-  border: 0;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-  font-weight: 600;
-  color: var(--chalk);
-  background: var(--chalk-wash);
-  padding: 4px 10px;
 }
 
 .failed {

@@ -28,7 +28,7 @@ const begin = () =>
     const settings = named(draft.value!)
     isBusy.value = true
     try {
-      if (withExamples.value) await layInExamples(shop)
+      if (withExamples.value) await layInExamples(shop, settings.units)
       await shop.changeSettings(settings)
       await router.replace('/')
     } finally {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { phrase } from '../../core/language/index.ts'
-import { TrimUnit, TrimUse, Trim, textLimits } from '../../contract/index.ts'
+import { readWith, TrimUnit, TrimUse, Trim, textLimits } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import EntryDialog from '../ui/EntryDialog.vue'
 import { USE_LABELS } from './use-labels.ts'
@@ -33,20 +33,20 @@ const NAMES: Record<string, string> = {
   reorderAt: 'Order again at',
 }
 const read = computed(() =>
-  Trim.safeParse({
+  readWith(Trim, {
     ...draft.value,
     name: draft.value.name.trim(),
     ...Object.fromEntries(NUMBERS.map(([key]) => [key, numberOf(numbers.value[key])])),
   }),
 )
 const fault = computed(() => {
-  if (read.value.success) return ''
-  const [issue] = read.value.error.issues
-  const field = String(issue!.path[0] ?? '')
-  return phrase`${NAMES[field] ?? field}: ${issue!.code === 'invalid_type' ? 'a number is wanted' : issue!.message}.`
+  if (read.value.ok) return ''
+  const { path, message } = read.value.faults[0]!
+  const field = path.replace('$.', '')
+  return phrase`${NAMES[field] ?? field} ${message}.`
 })
 const keep = async () => {
-  if (read.value.success) await shop.keepTrims([read.value.data], props.isNew ? [] : [props.trim])
+  if (read.value.ok) await shop.keepTrims([read.value.value], props.isNew ? [] : [props.trim])
 }
 </script>
 

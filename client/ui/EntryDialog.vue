@@ -6,7 +6,7 @@ import { useAttempt } from './use-attempt.ts'
 const props = defineProps<{
   title: string
   width: string
-  /** Why it cannot be kept as it stands. */
+  /** Why it cannot be kept as it stands: said once something was entered, or Keep was pressed. */
   fault: string
   keep: () => Promise<void>
   /** Offered for an entry that stands in the list already. */
@@ -14,7 +14,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ close: [] }>()
 const { failed, attempt } = useAttempt()
-/** Something was typed or chosen in it since it was opened. */
+/** Something was typed or chosen in it since it was opened; told after the field took it, or drawing would put it back. */
 const touched = ref(false)
 const asks = ref(false)
 function leave(): void {
@@ -22,6 +22,12 @@ function leave(): void {
   else emit('close')
 }
 
+/** Keep was pressed on an entry that cannot be kept. */
+const pressed = ref(false)
+function keepIt(): void {
+  pressed.value = props.fault !== ''
+  if (!pressed.value) void andClose(props.keep)
+}
 const andClose = (work: () => Promise<void>) =>
   attempt(async () => {
     await work()
@@ -31,18 +37,16 @@ const andClose = (work: () => Promise<void>) =>
 
 <template>
   <ElDialog :model-value="true" :title="title" :width="width" top="4vh" :before-close="leave">
-    <div @input.capture="touched = true" @change.capture="touched = true"><slot /></div>
+    <div @input="touched = true" @change="touched = true"><slot /></div>
     <p v-if="asks" class="asks" role="alert">
       What you entered is not kept yet.
       <button type="button" class="plain-button" @click="emit('close')">Leave it</button>
       <button type="button" class="plain-button" @click="asks = false">Go on</button>
     </p>
-    <p v-if="failed || fault" class="fault" role="alert">{{ failed || fault }}</p>
+    <p v-if="failed || (fault && (touched || pressed))" class="fault" role="alert">{{ failed || fault }}</p>
     <template #footer>
       <button v-if="drop" type="button" class="plain-button left" @click="andClose(drop.run)">{{ drop.words }}</button>
-      <button type="button" class="plain-button main" :disabled="fault !== ''" @click="andClose(props.keep)">
-        Keep
-      </button>
+      <button type="button" class="plain-button main" @click="keepIt">Keep</button>
     </template>
   </ElDialog>
 </template>

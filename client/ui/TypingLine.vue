@@ -15,7 +15,7 @@ import { commandIn, type Command } from './typed-command.ts'
 
 const props = defineProps<{ job: PartJob | null; whole?: Job | null; units: LengthUnit; placeholder: string }>()
 const emit = defineEmits<{
-  seat: [typed: TypedSeat]
+  seat: [typed: TypedSeat, line: string]
   edit: [edit: Edit]
   parts: [edit: JobEdit, look: string]
   command: [command: Exclude<Command, 'help'>]
@@ -66,10 +66,11 @@ function enter(): void {
 }
 
 function take(value: Typed): void {
+  const line = text.value
   question.value = null
   said.value = phrase`Understood: ${value.kind === 'seat' ? value.says : value.edit.says}`
   text.value = ''
-  if (value.kind === 'seat') emit('seat', value)
+  if (value.kind === 'seat') emit('seat', value, line)
   else if (value.kind === 'parts') emit('parts', value.edit, value.look)
   else emit('edit', value.edit)
 }

@@ -6,7 +6,7 @@ import { entered, figure, given, over, plus, times, type Expression, unitsIn, ty
 import { isPlainBox } from './box.ts'
 import { judgeStack, type Verdict } from './choice/index.ts'
 import { firmnessOf, type Firmness } from './firmness.ts'
-import { settleLayers, stackHardnessN } from './layers.ts'
+import { settleLayers, stackForceN } from './layers.ts'
 import { linerFor, type Liner } from './loose-fibre.ts'
 import { WADDING_GRADE } from './wadding-grade.ts'
 import { isJudgeable, loadCaseOf, unknownsOf, type LoadCase, type SettledLayer, type Unknown } from './model/index.ts'
@@ -128,7 +128,7 @@ function planFoam(
   )
   const layers = work.kind === 'cover-only' ? settled.map((l) => ({ ...l, stays: true })) : settled
   const unknown = unknownsOf(layers)
-  const hardnessN = stackHardnessN(layers)
+  const hardnessN = stackForceN(layers, 0.4)
   const firmness = hardnessN === null ? null : firmnessOf(hardnessN)
   const sizing = sizeBlock(cushion, { school, wadding, firmness, seam }, stays)
   const pressed = withWadding(layers, filling)

@@ -10,7 +10,8 @@ export {
   type InsertPlan,
 } from './filling.ts'
 export { firmnessOf, OVERSIZE_SHARE, type Firmness } from './firmness.ts'
-export { mainGrade, settleLayers, stackHardnessN } from './layers.ts'
+export { mainGrade, settleLayers, stackForceN } from './layers.ts'
+export { foamWords, quotedForceWords, quotedForceOf, quotedStrain, stackForceWords } from './quoted.ts'
 export {
   LINER_OPEN_MM,
   linerFor,

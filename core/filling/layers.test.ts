@@ -6,11 +6,11 @@ import { DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { anyGrade } from '../testing/fillings.ts'
 import {
   firmnessOf,
-  hardnessOf,
+  quotedForceN,
   mainGrade,
   newLayer,
   settleLayers,
-  stackHardnessN,
+  stackForceN,
   USUAL_LOAD,
   type Firmness,
 } from './index.ts'
@@ -36,10 +36,13 @@ describe('firmness of a stack', () => {
   it('of one grade is its own, to the newton', () => {
     for (const grade of DEMO_GRADES)
       expect(
-        stackHardnessN([
-          { grade, thicknessMm: 40 },
-          { grade, thicknessMm: 60 },
-        ]),
+        stackForceN(
+          [
+            { grade, thicknessMm: 40 },
+            { grade, thicknessMm: 60 },
+          ],
+          0.4,
+        ),
       ).toBe(grade.at40N)
   })
 
@@ -51,13 +54,15 @@ describe('firmness of a stack', () => {
         fc.integer({ min: 10, max: 100 }),
         fc.integer({ min: 10, max: 100 }),
         (a, b, t, u) => {
-          const together = stackHardnessN([
-            { grade: a, thicknessMm: t },
-            { grade: b, thicknessMm: u },
-          ])
-          const [low, high] = [Math.min(hardnessOf(a)!, hardnessOf(b)!), Math.max(hardnessOf(a)!, hardnessOf(b)!)]
-          expect(together).toBeGreaterThanOrEqual(low * 0.999)
-          expect(together).toBeLessThanOrEqual(high * 1.001)
+          for (const strain of [0.25, 0.4] as const) {
+            const layers = [
+              { grade: a, thicknessMm: t },
+              { grade: b, thicknessMm: u },
+            ]
+            const own = [a, b].map((g) => quotedForceN(g, strain)!)
+            expect(stackForceN(layers, strain)).toBeGreaterThanOrEqual(Math.min(...own) * 0.999)
+            expect(stackForceN(layers, strain)).toBeLessThanOrEqual(Math.max(...own) * 1.001)
+          }
         },
       ),
     )
@@ -69,10 +74,13 @@ describe('firmness of a stack', () => {
   ])('%s %d mm on Gannet 36/180 to 100 mm is %s', (name, t, feel) => {
     expect(
       firmnessOf(
-        stackHardnessN([
-          { grade: firm, thicknessMm: 100 - t },
-          { grade: named(name), thicknessMm: t },
-        ])!,
+        stackForceN(
+          [
+            { grade: firm, thicknessMm: 100 - t },
+            { grade: named(name), thicknessMm: t },
+          ],
+          0.4,
+        )!,
       ),
     ).toBe(feel)
   })

@@ -2,12 +2,13 @@ import type { Grade, Layer } from '../../contract/index.ts'
 import {
   diameterOf,
   edgeFactor,
-  hardnessOf,
   isForceKnown,
   pressed,
+  quotedForceN,
   TEST_PLATE_MM2,
   TEST_SAMPLE_MM,
   whereReaches,
+  type QuotedStrain,
   type SettledLayer,
 } from './model/index.ts'
 
@@ -31,17 +32,18 @@ export const mainGrade = (layers: readonly Layer[]): Grade =>
   (layers.find((l) => l.thicknessMm === null) ?? layers[0]!).grade
 
 /**
- * What a stack would measure on the standard test at 40 %: the stress at which its layers together are pressed by 40 %. Null where nobody knows one of them.
+ * What a stack would measure on the standard test at a strain: the stress at which its layers together are pressed so
+ * far. Null where nobody knows one of them.
  */
-export function stackHardnessN(layers: readonly SettledLayer[]): number | null {
+export function stackForceN(layers: readonly SettledLayer[], strain: QuotedStrain): number | null {
   if (layers.some((l) => !isForceKnown(l.grade))) return null
   const [{ grade }] = layers as readonly [SettledLayer]
-  if (layers.every((l) => l.grade === grade)) return hardnessOf(grade)
+  if (layers.every((l) => l.grade === grade)) return quotedForceN(grade, strain)
   const stack = pressed(layers, 0)
   const totalMm = layers.reduce((sum, l) => sum + l.thicknessMm, 0)
   const strainAt = (stressPa: number) =>
     stack.reduce((sum, l) => sum + l.thicknessMm * l.curve.strainAt(stressPa), 0) / totalMm
-  const hardest = Math.max(...stack.map((l) => l.curve.stressPa(0.4)))
-  const stressPa = whereReaches(0.4, strainAt, 0, hardest, hardest * 1e-7)
-  return (stressPa * TEST_PLATE_MM2 * edgeFactor(0.4, TEST_SAMPLE_MM, diameterOf(TEST_PLATE_MM2))) / 1e6
+  const hardest = Math.max(...stack.map((l) => l.curve.stressPa(strain)))
+  const stressPa = whereReaches(strain, strainAt, 0, hardest, hardest * 1e-7)
+  return (stressPa * TEST_PLATE_MM2 * edgeFactor(strain, TEST_SAMPLE_MM, diameterOf(TEST_PLATE_MM2))) / 1e6
 }

@@ -28,6 +28,8 @@ const LAST: Readonly<Record<Figure['quantity'], (units: Units) => number>> = {
   mass: () => 0.01,
   density: () => 0.01,
   money: () => 0.01,
+  'metre-price': () => 0.01,
+  'volume-price': () => 0.01,
   share: () => 0.001,
   count: () => 1,
   time: () => 1,

@@ -4,7 +4,7 @@ import { EXPOSURE_WORDS, newLayer, SCHOOL_KINDS, USES, usualSchool, usualWadding
 import { setFilling, setFoam, setLooseFibre } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { valueOf } from '../seat/index.ts'
-import { formatLengthWithUnit, parseAmount } from '../units/index.ts'
+import { formatAmount, formatLengthWithUnit, parseAmount } from '../units/index.ts'
 import { readLength, readPositive } from './amounts.ts'
 import { chain, edit, fail, type Answer, type OpenJob, type Reader, type TypingFailure } from './failure.ts'
 import { findNamed } from './find-named.ts'
@@ -83,14 +83,15 @@ function oneOf<T extends string>(word: string, text: string, choices: readonly T
   return found.length === 1 ? ok(found[0]!) : fail({ code: 'choice', word, text, choices })
 }
 
-/** `50 to 100`, `110 lb to 220 lb`, `75`. */
+/** `50 to 100`, `110 lb to 220 lb`, `75`: kilograms, beside inches pounds. */
 function sitters(rest: string, context: OpenJob): Answer {
-  const masses = rest.split(/\s+to\s+|\s*[-–]\s*/i).map((text) => parseAmount(text, 'mass'))
-  const kilos = masses.flatMap((m) => (m.ok ? [Number(m.value.value.toFixed(1))] : []))
+  const masses = rest.split(/\s+to\s+|\s*[-–]\s*/i).map((text) => parseAmount(text, 'mass', context.job.units))
+  const kilos = masses.flatMap((m) => (m.ok ? [Number(m.value.value.toFixed(3))] : []))
   if (kilos.length !== masses.length || kilos.length > 2 || kilos.some((kg) => kg < 10 || kg > 250))
-    return fail({ code: 'pattern', word: 'sitters', example: 'sitters 50 to 100 (10 to 250 kg; lb are understood)' })
+    return fail({ code: 'pattern', word: 'sitters', example: 'sitters 50 to 100 (10 to 250 kg, 23 to 551 lb)' })
   const [lightestKg, heaviestKg] = [Math.min(...kilos), Math.max(...kilos)]
-  return edit(load(`Sitters ${lightestKg} to ${heaviestKg} kg`, context, { lightestKg, heaviestKg }))
+  const mass = (kg: number) => formatAmount(kg, 'mass', context.job.units)
+  return edit(load(`Sitters ${mass(lightestKg)} to ${mass(heaviestKg)}`, context, { lightestKg, heaviestKg }))
 }
 
 /** A softer layer on top: `top eider 25`. */

@@ -128,7 +128,11 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
     does: 'dining, lounge, back, bench, sleeping, cockpit, kneeler, hassock; indoors, sun, damp, wet; board, slats, webbing, mesh',
     example: 'use lounge',
   },
-  { form: 'sitters LIGHTEST to HEAVIEST', does: 'whom the foam must carry, kg or lb', example: 'sitters 45 to 95' },
+  {
+    form: 'sitters LIGHTEST to HEAVIEST',
+    does: 'whom the foam must carry: kg, in inch jobs lb',
+    example: 'sitters 45 to 95',
+  },
   { form: 'board THICKNESS', does: 'under the cushion', example: 'board 9' },
   {
     form: 'school NAME  ·  wadding LOFT | none',

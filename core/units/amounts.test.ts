@@ -1,5 +1,17 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatAmount, parseAmount, type AmountKind } from './index.ts'
+import { amountUnit, formatAmount, otherUnits, parseAmount, shownAmount, type AmountKind } from './index.ts'
+
+const KINDS: readonly AmountKind[] = [
+  'density',
+  'force',
+  'mass',
+  'share',
+  'area',
+  'metre-price',
+  'volume-price',
+  'plain',
+]
 
 describe('amounts as they are spoken', () => {
   it.each<[string, AmountKind, number]>([
@@ -15,9 +27,27 @@ describe('amounts as they are spoken', () => {
     ['20 %', 'share', 0.2],
     ['20', 'share', 0.2],
     ['1300 cm2', 'area', 0.13],
+    ['24 a yard', 'metre-price', 26.247],
+    ['24', 'metre-price', 24],
+    ['0.90 a board foot', 'volume-price', 381.398],
     ['2.2', 'plain', 2.2],
   ])('%s of %s is %d', (text, kind, value) => {
-    const read = parseAmount(text, kind)
+    const read = parseAmount(text, kind, 'mm')
+    expect(read.ok && read.value.value).toBeCloseTo(value, 3)
+  })
+
+  it.each<[string, AmountKind, number]>([
+    ['1.8', 'density', 28.833],
+    ['30 kg/m3', 'density', 30],
+    ['36', 'force', 160.136],
+    ['150', 'mass', 68.039],
+    ['75 kg', 'mass', 75],
+    ['24', 'metre-price', 26.247],
+    ['24 /m', 'metre-price', 24],
+    ['0.9', 'volume-price', 381.398],
+    ['20', 'share', 0.2],
+  ])('beside inches %s of %s is %d', (text, kind, value) => {
+    const read = parseAmount(text, kind, 'inch-8')
     expect(read.ok && read.value.value).toBeCloseTo(value, 3)
   })
 
@@ -28,12 +58,39 @@ describe('amounts as they are spoken', () => {
     ['3 stone', 'mass', 'unknown-unit'],
     ['30 N', 'density', 'unknown-unit'],
   ])('"%s" of %s is refused: %s', (text, kind, why) =>
-    expect(parseAmount(text, kind)).toEqual({ ok: false, error: why }),
+    expect(parseAmount(text, kind, 'mm')).toEqual({ ok: false, error: why }),
   )
 
-  it('says what it understood in the stored unit', () => {
-    const read = parseAmount('1.8 lb/ft3', 'density')
-    expect(read.ok && read.value.understood).toBe('28.83 kg/m³')
-    expect(formatAmount(0.325, 'share')).toBe('32.5 %')
+  it('says what it understood in the unit that stands beside the lengths', () => {
+    const read = (lengths: 'mm' | 'inch-16') => {
+      const amount = parseAmount('1.8 lb/ft3', 'density', lengths)
+      return amount.ok && amount.value.understood
+    }
+    expect(read('mm')).toBe('28.83 kg/m³')
+    expect(read('inch-16')).toBe('1.8 lb/ft³')
+    expect(formatAmount(0.325, 'share', 'mm')).toBe('32.5 %')
+  })
+
+  it('what stands in a field is read again as the same, whatever the lengths, with its unit or without', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...KINDS),
+        fc.constantFrom('mm' as const, 'cm' as const, 'inch-8' as const),
+        fc.integer({ min: 1, max: 2_000_000 }),
+        (kind, lengths, thousandths) => {
+          const written = shownAmount(thousandths / 1000, kind, lengths)
+          for (const text of [written, `${written} ${amountUnit(kind, lengths)}`]) {
+            const read = parseAmount(text, kind, lengths)
+            expect(read.ok && shownAmount(read.value.value, kind, lengths)).toBe(written)
+          }
+        },
+      ),
+    )
+  })
+
+  it('every unit that is offered is understood', () => {
+    for (const kind of KINDS)
+      for (const unit of [amountUnit(kind, 'mm'), ...otherUnits(kind, 'mm')])
+        expect(parseAmount(`3 ${unit}`, kind, 'inch-8').ok, `${kind} in ${unit}`).toBe(true)
   })
 })

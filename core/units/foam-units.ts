@@ -2,3 +2,6 @@
 export const KG_M3_PER_LB_FT3 = 16.018463
 export const KG_PER_LB = 0.45359237
 export const N_PER_LBF = 4.448222
+
+/** Foam by the board foot, a foot square and an inch thick. */
+export const BOARD_FEET_PER_M3 = 1e9 / (12 * 12 * 25.4 ** 3)

@@ -1,5 +1,6 @@
-export { KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
+export { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
 export {
+  amountFactor,
   amountUnit,
   formatAmount,
   otherUnits,

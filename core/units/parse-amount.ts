@@ -1,75 +1,117 @@
+import { phrase } from '../language/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
-import { KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
+import { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
 import { trimmed } from './format-length.ts'
+import { isInch, type LengthUnit } from './unit.ts'
 
 /**
- * What foam is described by, beside lengths. Stored in kg/m³, newtons, kilograms, shares (1 = 100 %) and square metres.
+ * What a shop enters beside lengths. Stored in kg/m³, newtons, kilograms, shares (1 = 100 %), square metres, money a
+ * metre and money a cubic metre.
  */
-export type AmountKind = 'density' | 'force' | 'mass' | 'share' | 'area' | 'plain'
+export type AmountKind = 'density' | 'force' | 'mass' | 'share' | 'area' | 'metre-price' | 'volume-price' | 'plain'
 
 interface Spoken {
   readonly unit: string
-  /** The unit without a word is the first. */
   readonly says: RegExp
+  /** What one of it is as stored. */
   readonly factor: number
+  readonly places: number
+  /** A figure without a word means this one wherever lengths are in inches. */
+  readonly besideInches?: true
 }
 
 const SPOKEN: Readonly<Record<AmountKind, readonly [Spoken, ...Spoken[]]>> = {
   density: [
-    { unit: 'kg/m³', says: /^(kg(\/?m[3³])?)?$/i, factor: 1 },
-    { unit: 'lb/ft³', says: /^(lbs?|pounds?)(\/?ft[3³])?$|^pcf$/i, factor: KG_M3_PER_LB_FT3 },
+    { unit: 'kg/m³', says: /^kg(\/?m[3³])?$/i, factor: 1, places: 2 },
+    {
+      unit: 'lb/ft³',
+      says: /^(lbs?|pounds?)(\/?ft[3³])?$|^pcf$/i,
+      factor: KG_M3_PER_LB_FT3,
+      places: 2,
+      besideInches: true,
+    },
   ],
   force: [
-    { unit: 'N', says: /^n?$/i, factor: 1 },
-    { unit: 'lbf', says: /^(lbf?|pounds?)$/i, factor: N_PER_LBF },
-    { unit: 'kgf', says: /^kgf?$/i, factor: 9.81 },
+    { unit: 'N', says: /^n$/i, factor: 1, places: 1 },
+    { unit: 'lbf', says: /^(lbf?|pounds?)$/i, factor: N_PER_LBF, places: 1, besideInches: true },
+    { unit: 'kgf', says: /^kgf?$/i, factor: 9.81, places: 2 },
   ],
   mass: [
-    { unit: 'kg', says: /^(kg)?$/i, factor: 1 },
-    { unit: 'g', says: /^g$/i, factor: 0.001 },
-    { unit: 'lb', says: /^(lbs?|pounds?)$/i, factor: KG_PER_LB },
-    { unit: 'oz', says: /^oz$/i, factor: 0.028349523 },
+    { unit: 'kg', says: /^kg$/i, factor: 1, places: 3 },
+    { unit: 'g', says: /^g$/i, factor: 0.001, places: 0 },
+    { unit: 'lb', says: /^(lbs?|pounds?)$/i, factor: KG_PER_LB, places: 2, besideInches: true },
+    { unit: 'oz', says: /^oz$/i, factor: 0.028349523, places: 1 },
   ],
-  share: [{ unit: '%', says: /^%?$/, factor: 0.01 }],
+  share: [{ unit: '%', says: /^%$/, factor: 0.01, places: 1 }],
   area: [
-    { unit: 'm²', says: /^(m[2²])?$/i, factor: 1 },
-    { unit: 'cm²', says: /^cm[2²]$/i, factor: 1e-4 },
-    { unit: 'ft²', says: /^ft[2²]$/i, factor: 0.09290304 },
+    { unit: 'm²', says: /^m[2²]$/i, factor: 1, places: 3 },
+    { unit: 'cm²', says: /^cm[2²]$/i, factor: 1e-4, places: 0 },
+    { unit: 'ft²', says: /^ft[2²]$/i, factor: 0.09290304, places: 2, besideInches: true },
   ],
-  plain: [{ unit: '', says: /^$/, factor: 1 }],
+  'metre-price': [
+    { unit: phrase`a metre`, says: /^(a|per|\/)?(m|met(re|er))$/i, factor: 1, places: 3 },
+    { unit: phrase`a yard`, says: /^(a|per|\/)?(yd|yard)$/i, factor: 1 / 0.9144, places: 3, besideInches: true },
+  ],
+  'volume-price': [
+    { unit: phrase`a m³`, says: /^(a|per|\/)?m[3³]$/i, factor: 1, places: 2 },
+    {
+      unit: phrase`a board foot`,
+      says: /^(a|per|\/)?(boardf(oo|ee)t|bdft|bf)$/i,
+      factor: BOARD_FEET_PER_M3,
+      places: 4,
+      besideInches: true,
+    },
+  ],
+  plain: [{ unit: '', says: /^$/, factor: 1, places: 3 }],
 }
 
 export interface ReadAmount {
   readonly value: number
-  /** As it was understood, in the stored unit: `28.83 kg/m³`. */
+  /** As it was understood, in the usual unit beside these lengths: `28.83 kg/m³`. */
   readonly understood: string
 }
 
 /** Reads `30`, `1.8 lb/ft3`, `36 lbf`, `12 oz`, `20 %`; a comma may stand for the point. */
-export function parseAmount(text: string, kind: AmountKind): Result<ReadAmount, 'not-a-number' | 'unknown-unit'> {
+export function parseAmount(
+  text: string,
+  kind: AmountKind,
+  lengths: LengthUnit,
+): Result<ReadAmount, 'not-a-number' | 'unknown-unit'> {
   const [, figures = '', word = ''] = /^\s*([-+]?[\d.,]*)\s*(.*?)\s*$/.exec(text) ?? []
-  const value = Number(figures.replace(/^([-+]?\d*),(\d*)$/, '$1.$2'))
-  if (figures === '' || !Number.isFinite(value)) return err('not-a-number')
-  const spoken = SPOKEN[kind].find((s) => s.says.test(word.replaceAll(' ', '')))
-  return spoken
-    ? ok({ value: value * spoken.factor, understood: formatAmount(value * spoken.factor, kind) })
-    : err('unknown-unit')
+  const figure = Number(figures.replace(/^([-+]?\d*),(\d*)$/, '$1.$2'))
+  if (figures === '' || !Number.isFinite(figure)) return err('not-a-number')
+  const said = word.replaceAll(' ', '')
+  const spoken = said === '' ? usualOf(kind, lengths) : SPOKEN[kind].find((s) => s.says.test(said))
+  if (!spoken) return err('unknown-unit')
+  const value = figure * spoken.factor
+  return ok({ value, understood: formatAmount(value, kind, lengths) })
 }
 
-/** In the stored unit, as short as its use asks for. */
-export function formatAmount(value: number, kind: AmountKind): string {
-  const [{ unit, factor }] = SPOKEN[kind]
-  return `${amountFigures(value / factor, kind)}${unit === '' ? '' : ` ${unit}`}`
+/** In the usual unit beside these lengths, as short as its use asks for. */
+export function formatAmount(value: number, kind: AmountKind, lengths: LengthUnit): string {
+  const { unit } = usualOf(kind, lengths)
+  return `${shownAmount(value, kind, lengths)}${unit === '' ? '' : ` ${unit}`}`
 }
 
 /** The figures alone, to stand in a field. */
-export const shownAmount = (value: number, kind: AmountKind): string =>
-  amountFigures(value / SPOKEN[kind][0].factor, kind)
+export function shownAmount(value: number, kind: AmountKind, lengths: LengthUnit): string {
+  const { factor, places } = usualOf(kind, lengths)
+  return trimmed(value / factor, places)
+}
 
-export const amountUnit = (kind: AmountKind): string => SPOKEN[kind][0].unit
+/** What one of the usual unit beside these lengths is as stored: for the axis of a chart. */
+export const amountFactor = (kind: AmountKind, lengths: LengthUnit): number => usualOf(kind, lengths).factor
+
+export const amountUnit = (kind: AmountKind, lengths: LengthUnit): string => usualOf(kind, lengths).unit
 
 /** The other units that are understood, for a hint. */
-export const otherUnits = (kind: AmountKind): readonly string[] => SPOKEN[kind].slice(1).map((s) => s.unit)
+export function otherUnits(kind: AmountKind, lengths: LengthUnit): readonly string[] {
+  const usual = usualOf(kind, lengths)
+  return SPOKEN[kind].filter((s) => s !== usual).map((s) => s.unit)
+}
 
-const PLACES: Readonly<Record<AmountKind, number>> = { density: 2, force: 1, mass: 3, share: 1, area: 3, plain: 3 }
-const amountFigures = (value: number, kind: AmountKind): string => trimmed(value, PLACES[kind])
+/** The unit that stands beside these lengths: kilograms and newtons beside millimetres, pounds beside inches. */
+function usualOf(kind: AmountKind, lengths: LengthUnit): Spoken {
+  const [metric] = SPOKEN[kind]
+  return (isInch(lengths) && SPOKEN[kind].find((s) => s.besideInches)) || metric
+}

@@ -1,5 +1,7 @@
 import { phrase } from '../language/index.ts'
 import {
+  amountFactor,
+  amountUnit,
   formatLength,
   inchParts,
   isInch,
@@ -32,9 +34,11 @@ export function amountOf(value: number, quantity: Quantity, unit: LengthUnit, fi
   const decimals = Math.min(MOST_DECIMALS, usual + finer)
   const number = Number((value / worth).toFixed(decimals)) + 0
   if (quantity === 'share') return { text: `${trimmed(value * 100, Math.max(0, usual + finer - 2))} %`, number, worth }
-  const digits = quantity === 'money' ? number.toFixed(decimals) : trimmed(number, decimals)
+  const digits = PAID.includes(quantity) ? number.toFixed(decimals) : trimmed(number, decimals)
   return { text: digits + suffix, number, worth }
 }
+
+const PAID: readonly Quantity[] = ['money', 'metre-price', 'volume-price']
 
 /** More are noise of the machine's numbers. */
 const MOST_DECIMALS = 12
@@ -100,6 +104,9 @@ function measureOf(quantity: Quantity, unit: LengthUnit): Measure {
       return { ...plain, decimals: 3 }
     case 'money':
       return { ...plain, decimals: 2 }
+    case 'metre-price':
+    case 'volume-price':
+      return { ...plain, worth: amountFactor(quantity, unit), decimals: 2, name: amountUnit(quantity, unit) }
     case 'time':
       return { ...plain, suffix: ' min' }
     case 'count':

@@ -1,6 +1,6 @@
 /**
  * What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles
- * radians, times minutes, money is in the job's currency, densities kg/m³; a conversion is a constant between two units
+ * radians, times minutes, money is in the job's currency, prices a metre and a m³, densities kg/m³; a conversion is a constant between two units
  * of one kind.
  */
 export type Quantity =
@@ -13,6 +13,8 @@ export type Quantity =
   | 'density'
   | 'share'
   | 'money'
+  | 'metre-price'
+  | 'volume-price'
   | 'time'
   | 'plain'
   | 'conversion'

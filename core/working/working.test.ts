@@ -11,6 +11,7 @@ import {
   roundUp,
   sayWorking,
   times,
+  unitsIn,
   workingLines,
 } from './index.ts'
 
@@ -72,5 +73,39 @@ describe('a figure', () => {
   ])('brackets where the sum needs them', (sum, said) => {
     const f = figure({ id: 'f', label: 'f', quantity: 'plain', sum, rule: '' })
     expect(sayWorking(f, 'mm').split(' = ')[0]).toBe(said)
+  })
+
+  it('a price is of what the shop buys by: a metre or a yard, a cubic metre or a board foot', () => {
+    const cloth = figure({
+      id: 'f',
+      label: 'Cloth cost',
+      quantity: 'money',
+      // Two yards at 24 a yard: 1828.8 mm at 26.2467 a metre.
+      sum: times(
+        over(given(1828.8, 'run', 'length'), unitsIn(1000, 'mm in a metre')),
+        given(24 / 0.9144, 'metre-price', 'price of the cloth'),
+      ),
+      rule: '',
+    })
+    expect(sayWorking(cloth, 'inch-8')).toBe('2 yd × 24.00 = 48.00')
+    expect(sayWorking(cloth, 'mm')).toBe('1.8288 m × 26.2467 = 48.00')
+    expect(workingLines(cloth, 'inch-8').map((l) => l.amount)).toEqual(['2 yd', '24.00 a yard'])
+    // A sheet of 80 x 48 x 4 in is 106 2/3 board feet.
+    const foam = figure({
+      id: 'f',
+      label: 'Foam cost',
+      quantity: 'money',
+      sum: times(
+        over(
+          times(given(2032, 'length', 'length'), given(1219.2, 'length', 'width'), given(101.6, 'length', 'thickness')),
+          unitsIn(1e9, 'mm³ in a m³'),
+        ),
+        given(1.1 * (1e9 / (144 * 25.4 ** 3)), 'volume-price', 'price of the foam'),
+      ),
+      rule: '',
+    })
+    expect(foam.value).toBeCloseTo((106 + 2 / 3) * 1.1, 9)
+    expect(sayWorking(foam, 'inch-8')).toBe('80 × 48 × 4 × 1.10 ÷ 144 = 117.33')
+    expect(workingLines(foam, 'inch-8').at(-1)!.amount).toBe('1.10 a board foot')
   })
 })

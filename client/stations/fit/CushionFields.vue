@@ -82,6 +82,7 @@ const set = (change: Partial<CushionFit>, key: string) =>
         <AmountField
           :model-value="fit.leftAbove.massKg"
           kind="mass"
+          :lengths="unit"
           v-bind="limits(LeftAbove.shape.massKg)"
           name="Sitter, for what is left above the board"
           @update:model-value="

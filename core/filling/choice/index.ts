@@ -23,6 +23,7 @@ export {
   layerWords,
   OLD_FOAM_WORDS,
   percent,
+  personWords,
   relaxationWords,
   STANDING_WORDS,
   trialWords,

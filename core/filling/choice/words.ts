@@ -20,7 +20,7 @@ export function failureWords(f: Failure, unit: LengthUnit): string {
     case 'exposure':
       return phrase`${f.grade} is not for ${EXPOSURE_WORDS[f.place]}${f.why === '' ? '' : `: ${f.why}`}`
     case 'on-board':
-      return phrase`on the board under ${sayAmountWithUnit(wholeMass(f.massKg, unit), 'mass', unit)}: pressed together by ${percent(f.strain)}`
+      return phrase`on the board under ${personWords(f.massKg, unit)}: pressed together by ${percent(f.strain)}`
     default:
       return f satisfies never
   }
@@ -45,7 +45,7 @@ export function doubtWords(d: Doubt, unit: LengthUnit): string {
 /** What a customer wants to know of a foam, in one line. */
 export function verdictWords({ support }: Verdict, { sitters }: LoadCase, unit: LengthUnit): string {
   const { worst, standing } = support.fresh
-  const kg = (massKg: number) => sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)
+  const kg = (massKg: number) => personWords(massKg, unit)
   if (standing === 'on-board')
     return support.holdsKg < sitters[0].massKg
       ? phrase`on the board even under ${kg(sitters[0].massKg)}`
@@ -59,6 +59,10 @@ export function verdictWords({ support }: Verdict, { sitters }: LoadCase, unit: 
       : phrase`good for about ${years} year${years === 1 ? '' : 's'} of daily use`,
   ].join(', ')
 }
+
+/** The mass of a person, `75 kg`, `165 lb`. */
+export const personWords = (massKg: number, unit: LengthUnit): string =>
+  sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)
 
 /** Nobody is weighed to the gram: whole kilograms, or whole pounds. */
 const wholeMass = (massKg: number, unit: LengthUnit): number =>
@@ -79,7 +83,7 @@ const TRIAL_VERDICTS: Readonly<Record<Trial['verdict'], string>> = {
 
 /** `Wim, 80 kg, 20 minutes: too soft`. */
 export const trialWords = ({ who, massKg, minutes, verdict }: Trial, unit: LengthUnit): string =>
-  phrase`${who === '' ? '' : `${who}, `}${sayAmountWithUnit(wholeMass(massKg, unit), 'mass', unit)}, ${minutes} minutes: ${TRIAL_VERDICTS[verdict]}`
+  phrase`${who === '' ? '' : `${who}, `}${personWords(massKg, unit)}, ${minutes} minutes: ${TRIAL_VERDICTS[verdict]}`
 
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   clear: 'stands clear of the board',

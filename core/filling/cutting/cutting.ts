@@ -157,7 +157,7 @@ function orderCost(order: readonly OrderLine[]): Figure {
         ),
         unitsIn(1e9, 'mm³ in a m³'),
       ),
-      given(l.grade.pricePerM3, 'money', 'price of a m³'),
+      given(l.grade.pricePerM3, 'volume-price', 'price of the foam'),
     ),
   )
   return figure({

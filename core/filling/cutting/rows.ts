@@ -81,7 +81,7 @@ export function sheetCost(sheets: Figure, grade: Grade, sheet: Grade['sheets'][n
         ),
         unitsIn(1e9, 'mm³ in a m³'),
       ),
-      given(grade.pricePerM3, 'money', 'price of a m³'),
+      given(grade.pricePerM3, 'volume-price', 'price of the foam'),
     ),
     rule: 'sheets bought whole',
     setBy: 'catalogue',

@@ -6,10 +6,12 @@ export { demandsOf, loadCaseOf, USES, USUAL_LOAD, type LoadCase, type Sitter, ty
 export {
   hardnessOf,
   isForceKnown,
+  quotedForceN,
   supportFactorOf,
   testForces,
   TEST_PLATE_MM2,
   TEST_SAMPLE_MM,
+  type QuotedStrain,
   type TestForces,
 } from './points.ts'
 export { type Body, riseMm, touchMm } from './body.ts'

@@ -36,8 +36,15 @@ export function testForces(grade: Pick<Grade, 'family' | 'at25N' | 'at40N' | 'at
 export const isForceKnown = ({ at25N, at40N }: Pick<Grade, 'at25N' | 'at40N'>): boolean =>
   at25N !== null || at40N !== null
 
-/** Force at 40 % compression in newtons: how the trade speaks of firmness. Null where nobody knows. */
-export const hardnessOf = (grade: Grade): number | null => (isForceKnown(grade) ? testForces(grade).at40N : null)
+/** Where suppliers quote a force: pounds at 25 %, newtons at 40 %. */
+export type QuotedStrain = 0.25 | 0.4
+
+/** The force at a strain in newtons. Null where nobody knows. */
+export const quotedForceN = (grade: Grade, strain: QuotedStrain): number | null =>
+  isForceKnown(grade) ? testForces(grade)[strain === 0.4 ? 'at40N' : 'at25N'] : null
+
+/** Force at 40 % compression in newtons: what firmness is judged by. Null where nobody knows. */
+export const hardnessOf = (grade: Grade): number | null => quotedForceN(grade, 0.4)
 
 export const supportFactorOf = (grade: Grade): number => {
   const { at25N, at65N } = testForces(grade)

@@ -50,7 +50,10 @@ export function clothLine(cloth: Cloth, clothLength: ClothLength, i: number): Ma
     id: `${id}.clothCost`,
     label: 'Cloth cost',
     quantity: 'money',
-    sum: times(over(length, unitsIn(1000, 'mm in a metre')), given(cloth.pricePerMetre, 'money', 'price of a metre')),
+    sum: times(
+      over(length, unitsIn(1000, 'mm in a metre')),
+      given(cloth.pricePerMetre, 'metre-price', 'price of the cloth'),
+    ),
     rule: 'length bought, not length used',
     setBy: 'catalogue',
   })

@@ -7,9 +7,9 @@ import {
   doubtWords,
   failureWords,
   FEEL_WORDS,
-  hardnessOf,
   layerWords,
   limitsOf,
+  quotedForceWords,
   isCalm,
   relaxationWords,
   supportOf,
@@ -154,7 +154,7 @@ const setLimits = (with_: Partial<{ leastMm: number; mostMm: number }>) =>
     <summary>{{ advice.fails.length + advice.notInThickness.length }} grades do not do alone, and why</summary>
     <ul class="fails">
       <li v-for="c in advice.fails" :key="c.layers[0]!.grade.id">
-        <b>{{ words(c) }}</b> <span class="quiet">{{ Math.round(hardnessOf(c.layers[0]!.grade)!) }} N</span>
+        <b>{{ words(c) }}</b> <span class="quiet">{{ quotedForceWords(c.layers[0]!.grade, units) }}</span>
         {{ c.failures.map((f) => failureWords(f, units)).join('; ') }}
       </li>
       <li v-for="g in advice.notInThickness" :key="g.id">

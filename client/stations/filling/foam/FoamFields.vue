@@ -9,11 +9,12 @@ import {
   isLifeKnown,
   mainGrade,
   newLayer,
+  personWords,
+  stackForceWords,
   THINNEST_MM,
   thinnestWorkable,
 } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit } from '../../../../core/units/index.ts'
-import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import FigureValue from '../../../ui/FigureValue.vue'
 import LengthField from '../../../ui/LengthField.vue'
@@ -140,13 +141,13 @@ function removeLayer(i: number): void {
       <tr>
         <th scope="row">Firmness</th>
         <td v-if="plan.hardnessN === null">not known</td>
-        <td v-else>{{ plan.firmness }}, as {{ Math.round(plan.hardnessN) }} N at 40 %</td>
+        <td v-else>{{ plan.firmness }}, as {{ stackForceWords(plan.layers, jobs.job!.units) }}</td>
       </tr>
       <tr v-if="support">
         <th scope="row">Left under the heaviest</th>
         <td :class="{ bad: support.fresh.standing === 'on-board' }">
           {{ mm(support.fresh.worst.leftMm) }} new, {{ mm(support.aged.worst.leftMm) }} aged; holds up to
-          {{ sayAmountWithUnit(Math.floor(support.holdsKg), 'mass', jobs.job!.units) }}
+          {{ personWords(Math.floor(support.holdsKg), jobs.job!.units) }}
         </td>
       </tr>
       <tr>

@@ -13,7 +13,7 @@ import {
   type SettledLayer,
   type Sunk,
 } from '../../../../core/filling/index.ts'
-import { mmPerUnit, unitName } from '../../../../core/units/index.ts'
+import { amountFactor, amountUnit, mmPerUnit, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import { Scatter } from '../../../ui/chart.ts'
 import { comparedGrade } from './compared.ts'
@@ -27,6 +27,7 @@ const { jobs, foam, plan } = useFoam()
 const shop = useShop()
 const load = computed(() => plan.value.loadCase)
 const toUnit = computed(() => mmPerUnit(jobs.job!.units))
+const toForce = computed(() => amountFactor('force', jobs.job!.units))
 const others = computed(() =>
   (shop.lists?.grades ?? [])
     .filter((g) => g.id !== mainGrade(foam.value.layers).id && isJudgeable([{ grade: g, thicknessMm: 1 }]))
@@ -41,9 +42,9 @@ function points(layers: readonly SettledLayer[], lifeShare: number) {
   const stack = stackOf(pressed(layers, lifeShare))
   const all = Array.from({ length: POINTS }, (_, i) => {
     const depthMm = (PACKED_STRAIN * stack.totalMm * i) / POINTS
-    return { x: depthMm / toUnit.value, y: forceAt(depthMm, load.value.body, stack) }
+    return { x: depthMm / toUnit.value, y: forceAt(depthMm, load.value.body, stack) / toForce.value }
   })
-  return all.filter((p, i) => i === 0 || all[i - 1]!.y <= mostN.value)
+  return all.filter((p, i) => i === 0 || all[i - 1]!.y <= mostN.value / toForce.value)
 }
 const line = (label: string, layers: readonly SettledLayer[], lifeShare: number, colour: string, dash: number[]) => ({
   label,
@@ -59,7 +60,7 @@ const data = computed(() => {
   const block = plan.value.pressed
   const { fresh } = plan.value.verdict!.support
   const { totalMm } = plan.value.verdict!.support
-  const at = (s: Sunk, forceN: number) => ({ x: s.depthMm / toUnit.value, y: forceN })
+  const at = (s: Sunk, forceN: number) => ({ x: s.depthMm / toUnit.value, y: forceN / toForce.value })
   const atRest = fresh.sinks.map((s) => at(s, s.sitter.restN))
   const { slamN, restN } = load.value.sitters[2]
   return {
@@ -102,9 +103,9 @@ const options = computed((): ChartOptions<'scatter'> => ({
       max: plan.value.verdict!.support.totalMm / toUnit.value,
     },
     y: {
-      title: { display: true, text: 'force, N' },
+      title: { display: true, text: phrase`force, ${amountUnit('force', jobs.job!.units)}` },
       min: 0,
-      max: Math.ceil(mostN.value / 100) * 100,
+      max: Math.ceil(mostN.value / toForce.value / 100) * 100,
       ticks: { maxTicksLimit: 6 },
     },
   },

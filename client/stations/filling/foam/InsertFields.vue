@@ -63,6 +63,7 @@ const sizes = computed(() => ({
     <AmountField
       :model-value="insert.massKg"
       kind="mass"
+      :lengths="jobs.job!.units"
       v-bind="limits(InsertFilling.shape.massKg)"
       name="Mass of one insert"
       optional

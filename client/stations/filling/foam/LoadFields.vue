@@ -116,6 +116,7 @@ const asKpa = (pa: number) => phrase`${(pa / 1000).toFixed(1)} kPa`
       <AmountField
         :model-value="filling.fillKgM3"
         kind="density"
+        :lengths="jobs.job!.units"
         name="Fill"
         :min="FILL_KG_M3[filling.of].least"
         :max="FILL_KG_M3[filling.of].most"
@@ -189,6 +190,7 @@ const asKpa = (pa: number) => phrase`${(pa / 1000).toFixed(1)} kPa`
       <AmountField
         :model-value="load.lightestKg"
         kind="mass"
+        :lengths="jobs.job!.units"
         v-bind="limits(shape.lightestKg)"
         name="Lightest sitter"
         @update:model-value="$event !== null && setLoad('Lightest sitter', { lightestKg: $event }, 'lightest')"
@@ -197,6 +199,7 @@ const asKpa = (pa: number) => phrase`${(pa / 1000).toFixed(1)} kPa`
       <AmountField
         :model-value="load.heaviestKg"
         kind="mass"
+        :lengths="jobs.job!.units"
         v-bind="limits(shape.heaviestKg)"
         name="Heaviest sitter"
         @update:model-value="$event !== null && setLoad('Heaviest sitter', { heaviestKg: $event }, 'heaviest')"

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { percent } from '../../../../core/filling/index.ts'
+import { percent, personWords } from '../../../../core/filling/index.ts'
 import { formatLengthWithUnit } from '../../../../core/units/index.ts'
-import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { foamColour } from '../foam-colour.ts'
 import { useFoam } from '../use-foam.ts'
 import ForceChart from './ForceChart.vue'
@@ -68,7 +67,7 @@ const rows = computed(() =>
   }),
 )
 const mm = (length: number) => formatLengthWithUnit(length, jobs.job!.units)
-const kg = (mass: number) => sayAmountWithUnit(Number(mass.toFixed(1)), 'mass', jobs.job!.units)
+const kg = (mass: number) => personWords(mass, jobs.job!.units)
 const NAMES = ['light', 'middle', 'heavy'] as const
 </script>
 

@@ -43,6 +43,7 @@ const change = (i: number, with_: Partial<Trial>) =>
     <AmountField
       :model-value="t.massKg"
       kind="mass"
+      :lengths="jobs.job!.units"
       v-bind="limits(Trial.shape.massKg)"
       :name="`Trial ${i + 1}, mass`"
       @update:model-value="$event !== null && change(i, { massKg: $event })"

@@ -2,10 +2,17 @@
 import { computed, ref } from 'vue'
 import { phrase } from '../../../../core/language/index.ts'
 import { FoamTest, limits, readWith, Grade, textLimits } from '../../../../contract/index.ts'
-import { estimateFoam, FAMILIES, gradeFromTest, hardnessOf, percent } from '../../../../core/filling/index.ts'
+import {
+  estimateFoam,
+  FAMILIES,
+  foamWords,
+  gradeFromTest,
+  percent,
+  quotedForceWords,
+} from '../../../../core/filling/index.ts'
 import { idOfName } from '../../../../core/formats/index.ts'
 import { setGrade } from '../../../../core/job/index.ts'
-import { formatLength, unitName } from '../../../../core/units/index.ts'
+import { formatAmount, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import AmountField from '../../../ui/AmountField.vue'
 import LengthField from '../../../ui/LengthField.vue'
@@ -106,6 +113,7 @@ async function keepGrade(): Promise<void> {
       <AmountField
         :model-value="test.massKg"
         kind="mass"
+        :lengths="units"
         v-bind="limits(shape.massKg)"
         name="Mass of the piece"
         @update:model-value="$event !== null && set({ massKg: $event }, 'Mass', 'mass')"
@@ -139,6 +147,7 @@ async function keepGrade(): Promise<void> {
             <AmountField
               :model-value="p.forceN"
               kind="force"
+              :lengths="units"
               v-bind="limits(press.forceN)"
               :name="`Force of press ${i + 1}`"
               @update:model-value="$event !== null && setPress(i, { forceN: $event })"
@@ -167,7 +176,7 @@ async function keepGrade(): Promise<void> {
       </tbody>
     </table>
     <p class="quiet hint">
-      Weights in kg, N or lbf. Put one to three on the disc that sink it a quarter to two thirds of the thickness; past
+      Weights in N, kgf or lbf. Put one to three on the disc that sink it a quarter to two thirds of the thickness; past
       half of it they tell how the foam firms up.{{ test.isSimulated ? ' These readings are simulated.' : '' }}
     </p>
     <div class="buttons no-print">
@@ -192,13 +201,14 @@ async function keepGrade(): Promise<void> {
           <tr>
             <th scope="row">Density</th>
             <td>
-              <b>{{ estimate.densityKgM3.toFixed(1) }} kg/m³</b>
+              <b>{{ formatAmount(estimate.densityKgM3, 'density', units) }}</b>
             </td>
           </tr>
           <tr>
-            <th scope="row">Force at 40 %</th>
+            <th scope="row">Force</th>
             <td>
-              <b>{{ Math.round(estimate.hardnessN) }} N</b>, give or take {{ percent(estimate.hardnessError) }}
+              <b>{{ quotedForceWords(gradeFromTest(test, estimate, '', ''), units) }}</b>, give or take
+              {{ percent(estimate.hardnessError) }}
             </td>
           </tr>
           <tr>
@@ -217,7 +227,7 @@ async function keepGrade(): Promise<void> {
       <h3>Nearest grades</h3>
       <ul class="nearest">
         <li v-for="n in estimate.nearest" :key="n.grade.id">
-          <b>{{ n.grade.name }}</b>, {{ n.grade.densityKgM3 }} kg/m³, {{ Math.round(hardnessOf(n.grade)!) }} N
+          <b>{{ n.grade.name }}</b>, {{ foamWords(n.grade, units) }}
           <span class="quiet">{{ n.distance < 1.5 ? 'could well be' : n.distance < 4 ? 'perhaps' : 'hardly' }}</span>
         </li>
       </ul>
@@ -234,7 +244,8 @@ async function keepGrade(): Promise<void> {
       <p v-if="said" class="quiet" role="status">{{ said }}</p>
     </template>
     <p v-else class="quiet">
-      Density {{ formatLength(test.massKg / ((test.lengthMm * test.widthMm * test.thicknessMm) / 1e9), 'mm') }} kg/m³ so
+      Density
+      {{ formatAmount(test.massKg / ((test.lengthMm * test.widthMm * test.thicknessMm) / 1e9), 'density', units) }} so
       far; firmness wants at least one weight.
     </p>
   </template>

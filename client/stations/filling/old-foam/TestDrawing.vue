@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { phrase } from '../../../../core/language/index.ts'
 import type { Grade } from '../../../../contract/index.ts'
 import { curveOf, estimateFoam, forceTravel, gradeFromTest } from '../../../../core/filling/index.ts'
-import { formatLengthWithUnit, mmPerUnit, unitName } from '../../../../core/units/index.ts'
+import { amountFactor, amountUnit, formatLengthWithUnit, mmPerUnit, unitName } from '../../../../core/units/index.ts'
 import { useShop } from '../../../stores/shop.ts'
 import { Scatter } from '../../../ui/chart.ts'
 import { useFoam } from '../use-foam.ts'
@@ -15,6 +15,7 @@ const shop = useShop()
 /** Of the old rule of thumb for firmness. */
 const DISC_MM = 200
 const toUnit = computed(() => mmPerUnit(jobs.job!.units))
+const toForce = computed(() => amountFactor('force', jobs.job!.units))
 const test = computed(() => foam.value.test)
 const estimate = computed(() => {
   const found = test.value && estimateFoam(test.value, shop.lists?.grades ?? [])
@@ -28,7 +29,7 @@ const data = computed(() => {
     label,
     data: forceTravel([{ curve: curveOf(grade), thicknessMm }], Math.PI * (discMm / 2) ** 2, mostN.value).map((p) => ({
       x: p.travelMm / toUnit.value,
-      y: p.forceN,
+      y: p.forceN / toForce.value,
     })),
     showLine: true,
     pointRadius: 0,
@@ -39,7 +40,7 @@ const data = computed(() => {
   })
   const readings = (label: string, colour: string, isIn: (i: number) => boolean) => ({
     label,
-    data: presses.flatMap((p, i) => (isIn(i) ? [{ x: p.sinkMm / toUnit.value, y: p.forceN }] : [])),
+    data: presses.flatMap((p, i) => (isIn(i) ? [{ x: p.sinkMm / toUnit.value, y: p.forceN / toForce.value }] : [])),
     pointRadius: 5,
     borderColor: colour,
     backgroundColor: colour,
@@ -69,9 +70,9 @@ const options = computed((): ChartOptions<'scatter'> => ({
       max: test.value!.thicknessMm / toUnit.value,
     },
     y: {
-      title: { display: true, text: 'force on the disc, N' },
+      title: { display: true, text: phrase`force on the disc, ${amountUnit('force', jobs.job!.units)}` },
       min: 0,
-      suggestedMax: mostN.value,
+      suggestedMax: mostN.value / toForce.value,
       ticks: { maxTicksLimit: 6 },
     },
   },

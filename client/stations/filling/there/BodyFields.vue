@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { phrase } from '../../../../core/language/index.ts'
 import { type BodySizes, limits, OldBody, textLimits } from '../../../../contract/index.ts'
-import { bodySizes, judgeBody, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
+import { bodySizes, foamWords, judgeBody, OLD_FOAM_WORDS, percent } from '../../../../core/filling/index.ts'
 import { keepBody } from '../../../../core/job/index.ts'
 import { useJob } from '../../../stores/job.ts'
 import { useShop } from '../../../stores/shop.ts'
@@ -144,7 +144,7 @@ function setUse(use: OldBody['use']): void {
     <div class="field-row">
       <span class="label">Its own test</span>
       <div v-if="body.test" class="signs">
-        <span v-if="grade">{{ grade.densityKgM3 }} kg/m³, {{ grade.at40N }} N at 40 %</span>
+        <span v-if="grade">{{ foamWords(grade, units) }}</span>
         <span v-else>weighed, not pressed yet</span>
         <button type="button" class="plain-button" @click="set({ test: null }, 'test forgotten')">Forget it</button>
       </div>
