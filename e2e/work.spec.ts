@@ -207,7 +207,7 @@ test('trims: what a job takes falls off the shelf, what is low is asked of the s
   ).toContainText('Sliders, size 5: 2 piece')
   await page.getByRole('button', { name: 'Thin film' }).click()
   await page.getByLabel('In hand').fill('-3')
-  await expect(page.getByRole('alert')).toContainText('In hand: cannot be negative')
+  await expect(page.getByRole('alert')).toContainText('In hand cannot be negative')
   await page.getByLabel('In hand').fill('4')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByRole('row', { name: /Thin film/ })).toHaveClass('low')

@@ -127,8 +127,10 @@ const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
 /** A new ticket with the shop's usual choices, and what was asked for in their place. */
 async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: Job) => Promise<Job>): Promise<void> {
   if (!hasMaterials.value) throw new Error(FIRST_ENTER)
-  const { ticketFor } = await beginning()
-  const id = await beginTicket(await asked(ticketFor(seat, units, nextTicket(jobs.value), shop.lists!)), says)
+  const { ticketFor, turnedIfWide } = await beginning()
+  const job = await asked(ticketFor(seat, units, nextTicket(jobs.value), shop.lists!))
+  const lying = turnedIfWide(job)
+  const id = await beginTicket(lying, lying === job ? says : phrase`${says}, railroaded: wider than the cloth`)
   await router.push(`/jobs/${id}/measure`)
 }
 

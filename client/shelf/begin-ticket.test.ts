@@ -3,7 +3,7 @@ import { JOB_LIMITS, readJob } from '../../contract/index.ts'
 import { readTyped } from '../../core/typing/index.ts'
 import { newSeat, partJob } from '../../core/job/index.ts'
 import { DEMO_SHOP } from '../testing/demo-shop.ts'
-import { asAsked, asTyped, ticketFor } from './begin-ticket.ts'
+import { asAsked, asTyped, ticketFor, turnedIfWide } from './begin-ticket.ts'
 
 /** The ticket that a line typed on the shelf begins. */
 function begun(line: string) {
@@ -35,6 +35,21 @@ describe('a ticket begun from one line', () => {
     expect(job.terms.dueOn).toBe('2026-12-04')
     expect(partJob(job, 'A').cloth.cloth.name).toBe('Storm canvas')
     expect(job.parts[0]!.makeUp.piping.kind).toBe('none')
+  })
+})
+
+describe('a ticket of pieces wider than its cloth', () => {
+  const way = (line: string) => partJob(turnedIfWide(begun(line)), 'A').cloth.direction
+
+  it('is begun railroaded on plain cloth, where it lies so', () => {
+    // Cut 1620 long; the canvas is 1520 wide, and the girth of the roll lies across it.
+    expect(way('bolster 1600 x 180, storm canvas')).toBe('railroaded')
+    expect(way('bolster 900 x 180, storm canvas')).toBe('up-the-roll')
+  })
+
+  it('stays as it was where the pattern or the pile has its way, or no way helps', () => {
+    expect(way('bolster 1600 x 180, lamp-room ticking')).toBe('up-the-roll')
+    expect(way('one cushion 1900 x 1800 x 80, storm canvas')).toBe('up-the-roll')
   })
 })
 

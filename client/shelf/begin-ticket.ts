@@ -1,6 +1,7 @@
 import type { Cloth, Grade, Job, Load, Seat, ShopSettings } from '../../contract/index.ts'
 import { startGrade } from '../../core/filling/index.ts'
 import { applyEdit, newJob, partJob, setCloth, setFilling, withPart } from '../../core/job/index.ts'
+import { planJob } from '../../core/plan/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
 import { withTypedSeat, type TypedSeat } from '../../core/typing/index.ts'
 import type { LengthUnit } from '../../core/units/index.ts'
@@ -48,3 +49,18 @@ export function asAsked(
   const used = applyEdit(job, 'A', setFilling('', { load: { ...load, use: asked.use } }))
   return { ...applyEdit(used, 'A', setCloth(asked.cloth)), customer: asked.customer }
 }
+
+/**
+ * A new ticket whose pieces are wider than its plain cloth is begun railroaded, as one would turn the roll, where they
+ * fit so. A pattern or a pile has its way, and the lay station says what would do.
+ */
+export function turnedIfWide(job: Job): Job {
+  const part = partJob(job, 'A')
+  const { cloth, direction } = part.cloth
+  if (cloth.pattern.kind !== 'plain' || cloth.nap === 'one-way' || direction === 'railroaded') return job
+  if (!isTooWide(job)) return job
+  const turned = withPart(job, 'A', { ...part, cloth: { ...part.cloth, direction: 'railroaded' } })
+  return isTooWide(turned) ? job : turned
+}
+
+const isTooWide = (job: Job): boolean => planJob(job).warnings.some((w) => w.code === 'piece-wider-than-cloth')

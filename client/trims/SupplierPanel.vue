@@ -4,12 +4,14 @@ import type { SupplierAnswer, SupplierMood } from '../../contract/index.ts'
 import { askSupplier } from '../api/stock.ts'
 import { useShop } from '../stores/shop.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { amountWords, priceOfOne } from './counted-in.ts'
 import { toOrder, type ShelfRow } from './shelf-rows.ts'
 
 /** Asks the supplier for what runs low: price and days; prices can be taken over. */
 const props = defineProps<{ rows: readonly ShelfRow[] }>()
 const shop = useShop()
 const { failed, attempt } = useAttempt()
+const units = computed(() => shop.lists!.settings.units)
 const mood = ref<SupplierMood>('as-usual')
 const MOODS: Record<SupplierMood, string> = {
   'as-usual': 'as usual',
@@ -81,7 +83,10 @@ const arrived = (row: ShelfRow) =>
         <tr v-for="o in offers" :key="o.row.trim.id">
           <th scope="row">{{ o.row.trim.name }}</th>
           <template v-if="o.offer.kind === 'offered'"
-            ><td class="n">{{ o.amount }} at {{ o.offer.price.toFixed(3) }}</td>
+            ><td class="n">
+              {{ amountWords(o.amount, o.row.trim.unit, units) }} at
+              {{ priceOfOne(o.offer.price, o.row.trim.unit, units) }}
+            </td>
             <td class="n">{{ o.offer.leadDays }} days</td></template
           >
           <td v-else colspan="2">

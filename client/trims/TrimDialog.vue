@@ -4,6 +4,8 @@ import { phrase } from '../../core/language/index.ts'
 import { readWith, TrimUnit, TrimUse, Trim, textLimits } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import EntryDialog from '../ui/EntryDialog.vue'
+import { countedIn } from './counted-in.ts'
+import { readNumbers, writeNumbers } from './trim-numbers.ts'
 import { USE_LABELS } from './use-labels.ts'
 
 /** One thing of the shelf: what it is for, its price and pack, what is in hand. */
@@ -17,14 +19,9 @@ const NUMBERS = [
   ['reorderAt', 'Order again at'],
 ] as const
 const draft = ref({ ...props.trim })
+const lengths = computed(() => shop.lists!.settings.units)
 /** As typed. */
-const numbers = ref<Record<(typeof NUMBERS)[number][0], string>>({
-  price: String(props.trim.price),
-  pack: String(props.trim.pack),
-  inHand: String(props.trim.inHand),
-  reorderAt: String(props.trim.reorderAt),
-})
-const numberOf = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')))
+const numbers = ref(writeNumbers(props.trim, lengths.value))
 const NAMES: Record<string, string> = {
   name: 'Name',
   price: 'Price of one',
@@ -36,7 +33,7 @@ const read = computed(() =>
   readWith(Trim, {
     ...draft.value,
     name: draft.value.name.trim(),
-    ...Object.fromEntries(NUMBERS.map(([key]) => [key, numberOf(numbers.value[key])])),
+    ...readNumbers(numbers.value, draft.value.unit, lengths.value, props.trim),
   }),
 )
 const fault = computed(() => {
@@ -72,7 +69,7 @@ const keep = async () => {
     <div class="field-row">
       <span class="label">Counted in</span
       ><ElSelect v-model="draft.unit" aria-label="Counted in"
-        ><ElOption v-for="u in TrimUnit.options" :key="u" :value="u" :label="u === 'm2' ? 'm²' : u"
+        ><ElOption v-for="u in TrimUnit.options" :key="u" :value="u" :label="countedIn(u, lengths).name"
       /></ElSelect>
     </div>
     <div v-for="[key, label] in NUMBERS" :key="key" class="field-row">

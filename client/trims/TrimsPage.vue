@@ -2,13 +2,13 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { JobSummary, StockMove, Trim } from '../../contract/index.ts'
 import { isOpen } from '../../core/card/index.ts'
-import { trimmed } from '../../core/units/index.ts'
 import { listJobs } from '../api/jobs.ts'
 import { stockMoves } from '../api/stock.ts'
 import { useLive } from '../stores/live.ts'
 import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
+import { amountWords, priceOfOne } from './counted-in.ts'
 import { shelfRows } from './shelf-rows.ts'
 import { USE_LABELS } from './use-labels.ts'
 import SupplierPanel from './SupplierPanel.vue'
@@ -52,8 +52,8 @@ const newTrim = (): Trim => ({
   inHand: 0,
   reorderAt: 0,
 })
-const UNITS: Record<Trim['unit'], string> = { m: ' m', piece: '', kg: ' kg', m2: ' m²' }
-const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
+const units = computed(() => shop.lists?.settings.units ?? 'mm')
+const say = (n: number, unit: Trim['unit']) => amountWords(n, unit, units.value)
 </script>
 
 <template>
@@ -88,7 +88,7 @@ const say = (n: number, unit: Trim['unit']) => `${trimmed(n, 2)}${UNITS[unit]}`
             </td>
             <td class="n">{{ say(r.free, r.trim.unit) }}</td>
             <td class="n">{{ r.trim.reorderAt > 0 ? say(r.trim.reorderAt, r.trim.unit) : '' }}</td>
-            <td class="n">{{ r.trim.price.toFixed(r.trim.price < 0.1 ? 3 : 2) }}</td>
+            <td class="n">{{ priceOfOne(r.trim.price, r.trim.unit, units) }}</td>
           </tr>
         </tbody>
       </table>
