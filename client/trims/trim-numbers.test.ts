@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { Trim } from '../../contract/index.ts'
+import type { Trim } from '../../contract/index.ts'
 import { DEMO_TRIMS } from '../../core/demo/index.ts'
 import { amountWords, priceOfOne } from './counted-in.ts'
 import { readNumbers, writeNumbers } from './trim-numbers.ts'
