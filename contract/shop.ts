@@ -152,6 +152,10 @@ export const ShopSettings = z.strictObject({
   units: z.enum(['mm', 'cm', 'inch-8', 'inch-16']),
   book: AllowanceBook,
   schools: z.array(KeptSchool).max(200, 'are more than 200: take out what is not used'),
+  lays: z
+    .enum(['shortest', 'easiest'])
+    .default('shortest')
+    .describe('which lay is taken by itself: the shortest, or one hardly longer that is easier to cut'),
   workshop: Workshop,
 })
 export type ShopSettings = z.infer<typeof ShopSettings>

@@ -4,6 +4,8 @@ import type { ShopSettings } from '../../contract/index.ts'
 import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
 import { useAttempt } from '../ui/use-attempt.ts'
+import ChoiceButtons from '../ui/ChoiceButtons.vue'
+import { LAYS } from './choices.ts'
 import ShopFields from './ShopFields.vue'
 import { named } from './named.ts'
 
@@ -36,6 +38,16 @@ const keep = () =>
         New tickets start with these units and this currency; tickets that hang already keep their own.
       </p>
       <ShopFields v-model="draft" />
+      <div class="field-row">
+        <span class="label">Of lays hardly longer</span>
+        <div>
+          <ChoiceButtons v-model="draft.lays" :choices="LAYS" name="Of lays hardly longer" />
+          <p class="quiet">
+            Half a per cent of cloth at most for fewer cuts and more of them straight across. It is taken as soon as it
+            is found, unless the ticket is quoted or ordered as it lies; the planner's can be had back.
+          </p>
+        </div>
+      </div>
       <p class="keep">
         <button type="button" class="plain-button main" :disabled="!isChanged" @click="keep">Keep</button>
         <button v-if="isChanged" type="button" class="plain-button" @click="read">As it was</button>

@@ -37,3 +37,8 @@ export const PAPERS: readonly { readonly value: 'A4' | 'letter'; readonly label:
   { value: 'A4', label: 'A4' },
   { value: 'letter', label: 'Letter' },
 ]
+
+export const LAYS = [
+  { value: 'shortest', label: 'The shortest, the other is offered' },
+  { value: 'easiest', label: 'The one that is easier to cut' },
+] as const

@@ -14,6 +14,7 @@ export const SETTINGS: ShopSettings = {
   paper: 'A4',
   firstWeekday: 'monday' as const,
   schools: [],
+  lays: 'shortest',
   workshop: USUAL_WORKSHOP,
 }
 

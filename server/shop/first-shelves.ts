@@ -30,6 +30,7 @@ const FIRST_SETTINGS: ShopSettings = {
   units: 'mm',
   book: FACTORY_BOOK,
   schools: [],
+  lays: 'shortest',
   workshop: USUAL_WORKSHOP,
 }
 

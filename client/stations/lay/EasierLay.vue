@@ -1,4 +1,10 @@
+<script lang="ts">
+/** For which pieces it was taken by itself since the page was opened. */
+const takenFor = new Set<string>()
+</script>
+
 <script setup lang="ts">
+import { storeToRefs } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { withMatesTogether } from '../../../core/cloth/index.ts'
@@ -6,20 +12,36 @@ import type { Easier } from '../../../core/lay/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
+import { staysAsItLies } from '../../stores/lay/working-lays.ts'
+import { useRole } from '../../stores/role.ts'
+import { useShop } from '../../stores/shop.ts'
 import { useWhatIf } from './what-if.ts'
 
-/** Once a cloth is laid, a lay that is easier to cut is looked for in the background, and offered with what it costs. */
+/**
+ * Once a cloth is laid, a lay that is easier to cut is looked for in the background, and offered with what it costs; a
+ * shop whose settings say so takes it by itself, once for the same pieces: the planner's can be had back.
+ */
 const SECONDS = 2.5
 /** Fewer saved are not worth the reading. */
 const LEAST_SAVED = 2
 
 const jobs = useJob()
+const shop = useShop()
+const { mayChange } = storeToRefs(useRole())
 const lays = useLay()
 const easier = shallowRef<Easier | null>(null)
 const { ask, stop } = useWhatIf((answer) => {
-  if (answer.kind === 'easier') easier.value = answer.easier
+  if (answer.kind !== 'easier') return
+  easier.value = answer.easier
+  const key = lays.chosen?.key
+  if (!offer.value || !isTakenByItself.value || key === undefined || takenFor.has(key)) return
+  takenFor.add(key)
+  take()
 })
-const isLaid = computed(() => lays.current !== null && !lays.running && !lays.byHand)
+const isTakenByItself = computed(
+  () => shop.lists?.settings.lays === 'easiest' && mayChange.value && jobs.whole !== null && !staysAsItLies(jobs.whole),
+)
+const isLaid = computed(() => lays.current !== null && !lays.running && !lays.byHand && !lays.kept?.joint)
 
 watch(
   [() => lays.chosen?.key, () => lays.current?.length, isLaid],

@@ -9,8 +9,11 @@ import { planJob } from '../../../core/plan/index.ts'
 import { problemKey } from '../../../core/what-if/index.ts'
 import { madeUpLanguage, unmarked } from '../../../scripts/made-up-language.ts'
 import { useLay } from '../../stores/lay/index.ts'
+import { useRole } from '../../stores/role.ts'
 import { showJob } from '../../testing/show-job.ts'
 import type { WhatIfAnswer } from '../../workers/what-if.worker.ts'
+import { useShop } from '../../stores/shop.ts'
+import { DEMO_SHOP, SETTINGS } from '../../testing/demo-shop.ts'
 import EasierLay from './EasierLay.vue'
 
 const page = vi.hoisted(() => ({ workers: [] as { onmessage: ((e: { data: unknown }) => void) | null }[] }))
@@ -92,4 +95,28 @@ it('one cut fewer is not worth reading; taken, it stands as the lay of the job',
   await view.find('button').trigger('click')
   expect([useLay().current!.length, useLay().byHand]).toEqual([lay.length + 2, true])
   expect(view.find('p').exists()).toBe(false)
+})
+
+/** The bench asked for, in a shop that takes such a lay by itself. */
+async function inSuchAShop(orderedOn: string | null) {
+  const job = laid()
+  showJob({ ...job, terms: { ...job.terms, given: null, orderedOn } })
+  useShop().lists = { ...DEMO_SHOP, settings: { ...SETTINGS, lays: 'easiest' } }
+  useRole()
+  await vi.waitFor(() => expect(useRole().mayChange).toBe(true))
+  return offered(2, { strokes: 48, bands: 0 }, { strokes: 36, bands: 0 })
+}
+
+it('is offered as ever on a ticket that is ordered as it lies', async () => {
+  const view = await inSuchAShop('2026-11-30')
+  expect([useLay().current!.length, useLay().byHand]).toEqual([lay.length, false])
+  expect(view.find('button').exists()).toBe(true)
+})
+
+it("is taken by itself where the shop says so; the planner's, had back, then stays", async () => {
+  await inSuchAShop(null)
+  expect([useLay().current!.length, useLay().byHand]).toEqual([lay.length + 2, true])
+  const view = await inSuchAShop(null)
+  expect(useLay().byHand).toBe(false)
+  expect(view.find('button').exists()).toBe(true)
 })
