@@ -83,7 +83,11 @@ test('a job in inches reads no millimetres, kilograms or newtons, on any page of
   const metric: string[] = []
   async function look(where: string): Promise<void> {
     const texts = await page.locator('main').allInnerTexts()
-    metric.push(...(texts.join('\n').match(/^.*\d\s?(mm|cm|kg|N)\b.*$/gm) ?? []).map((line) => `${where}: ${line}`))
+    metric.push(
+      ...(texts.join('\n').match(/^.*\d\s?(mm|cm|m|m²|m³|kg|N)(?![\p{L}²³]).*$/gmu) ?? []).map(
+        (line) => `${where}: ${line}`,
+      ),
+    )
   }
   for (const station of ['measure', 'filling', 'make-up', 'pieces', 'lay', 'lists', 'make', 'fit', 'bill']) {
     await page.goto(`${job}/${station}`)

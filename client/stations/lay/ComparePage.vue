@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { firstPart } from '../../../core/job/index.ts'
-import { formatLength, formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
+import { formatLength, formatLengthWithUnit, isInch, unitName } from '../../../core/units/index.ts'
 import { sayAmount } from '../../../core/working/index.ts'
 import { clothCost, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -16,6 +16,7 @@ import { useWhatIf } from './what-if.ts'
 const SECONDS = 1.5
 const jobs = useJob()
 const unit = computed(() => jobs.job!.units)
+const inInches = computed(() => isInch(unit.value))
 /** The part whose face is the main cloth. */
 const first = computed(() => firstPart(jobs.whole!))
 const varied = ref({ widths: true, direction: true, match: false, piping: false, joins: false, fold: false })
@@ -86,20 +87,21 @@ const chart = computed(() => {
     labels: found.map((r) => words(r.choice)),
     datasets: [
       {
-        label: 'metres of cloth',
-        data: found.map((r) => r.lengthMm! / 1000),
+        label: inInches.value ? 'yards of cloth' : 'metres of cloth',
+        data: found.map((r) => r.lengthMm! / (inInches.value ? MM_PER_YARD : 1000)),
         backgroundColor: found.map((r) => (r.isOwn ? '#2a628f' : '#b9a77c')),
       },
     ],
   }
 })
-const OPTIONS = {
+const options = computed(() => ({
   indexAxis: 'y' as const,
   animation: false as const,
   maintainAspectRatio: false,
   plugins: { legend: { display: false } },
-  scales: { x: { beginAtZero: true, title: { display: true, text: 'metres' } } },
-}
+  scales: { x: { beginAtZero: true, title: { display: true, text: inInches.value ? 'yards' : 'metres' } } },
+}))
+const MM_PER_YARD = 914.4
 const TICKS = [
   ['widths', 'other widths'],
   ['direction', 'both directions'],
@@ -180,12 +182,11 @@ const TICKS = [
         </tbody>
       </table>
       <div class="chart" :style="{ height: `${40 + chart.labels.length * 24}px` }">
-        <Bar v-if="chart.labels.length > 0" :data="chart" :options="OPTIONS" aria-label="Lengths side by side" />
+        <Bar v-if="chart.labels.length > 0" :data="chart" :options="options" aria-label="Lengths side by side" />
       </div>
     </div>
     <p v-if="rows.length > 0" class="quiet">
-      Each searched for {{ SECONDS }} s, at this cloth's price a metre; the job as it stands is shaded, the least cloth
-      in bold.
+      Each searched for {{ SECONDS }} s, at this cloth's price; the job as it stands is shaded, the least cloth in bold.
     </p>
   </div>
 </template>

@@ -3,12 +3,15 @@ import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import type { TableState } from '../../../contract/index.ts'
 import { layDxf, type LayDrawing } from '../../../core/formats/index.ts'
+import { sayAmount } from '../../../core/working/index.ts'
+import { useJob } from '../../stores/job.ts'
 import { resumeTable, sendToTable, stopTable, tableState } from '../../api/table.ts'
 
 /** Sends the lay to the cutting table and watches it cut. */
 const props = defineProps<{ drawing: LayDrawing }>()
 const ASK_MS = 500
 const SPEED_MM_S = 400
+const jobs = useJob()
 const state = ref<TableState>({ kind: 'idle' })
 const failed = ref('')
 const mayJam = ref(false)
@@ -42,7 +45,7 @@ const share = computed(() =>
 )
 const words = computed(() => {
   const s = state.value
-  const metres = (mm: number) => `${(mm / 1000).toFixed(1)} m`
+  const run = (mm: number) => sayAmount(mm, 'run', jobs.job?.units ?? 'mm')
   switch (s.kind) {
     case 'idle':
       return 'It is free.'
@@ -50,13 +53,13 @@ const words = computed(() => {
     case 'refused':
       return s.why
     case 'cutting':
-      return phrase`Cutting ${s.name}: ${metres(s.doneMm)} of ${metres(s.totalMm)}.`
+      return phrase`Cutting ${s.name}: ${run(s.doneMm)} of ${run(s.totalMm)}.`
     case 'jammed':
-      return phrase`Jammed at ${metres(s.doneMm)} of ${metres(s.totalMm)}. ${s.why}`
+      return phrase`Jammed at ${run(s.doneMm)} of ${run(s.totalMm)}. ${s.why}`
     case 'stopped':
-      return phrase`Stopped at ${metres(s.doneMm)} of ${metres(s.totalMm)}.`
+      return phrase`Stopped at ${run(s.doneMm)} of ${run(s.totalMm)}.`
     case 'done':
-      return phrase`${s.name} is cut: ${metres(s.totalMm)}.`
+      return phrase`${s.name} is cut: ${run(s.totalMm)}.`
     default:
       return s satisfies never
   }

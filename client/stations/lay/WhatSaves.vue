@@ -14,7 +14,10 @@ import { hiddenCloth } from './hidden-cloth.ts'
 import { savingWords } from './saving-words.ts'
 import { useWhatIf } from './what-if.ts'
 
-/** What would make this lay shorter: each change tried by itself and ranked by what it saves in money, work counted in. */
+/**
+ * What would make this lay shorter: each change tried by itself in the background, ranked by what it saves in money, work
+ * counted in.
+ */
 const SECONDS = 1.5
 /** Less than this is no saving. */
 const LEAST_MONEY = 0.01
@@ -33,15 +36,19 @@ const tried = ref(new Map<number, Saved | null>())
 const { open, ask, stop } = useWhatIf((answer) => {
   if (answer.kind === 'saving') tried.value = new Map(tried.value).set(answer.key, answer.saved)
 })
+const isLaid = computed(() => lays.current !== null && !lays.running)
 watch(
-  () => chosen.value?.key,
-  () => {
+  [() => chosen.value?.key, isLaid],
+  ([key], [before]) => {
+    if (key === before && tried.value.size > 0) return
     stop()
     tried.value = new Map()
+    if (isLaid.value) tryAll(true)
   },
+  { immediate: true },
 )
 
-function tryAll(): void {
+function tryAll(quietly = false): void {
   tried.value = new Map()
   const laid = lays.cloths.flatMap((own, i) => (lays.all[i] ? [[own.key, lays.all[i]!.length] as const] : []))
   ask(
@@ -55,6 +62,7 @@ function tryAll(): void {
       laid,
       seconds: SECONDS,
     })),
+    quietly,
   )
 }
 
@@ -108,7 +116,7 @@ const owed = computed(() => {
     <div class="top">
       <h3>What would make it shorter?</h3>
       <button v-if="open > 0" type="button" class="plain-button no-print" @click="stop">Stop, {{ open }} to try</button>
-      <button v-else type="button" class="plain-button main no-print" @click="tryAll">Try every change</button>
+      <button v-else type="button" class="plain-button no-print" @click="tryAll()">Try every change</button>
     </div>
     <p v-for="line in owed" :key="line" class="quiet">{{ line }}</p>
     <p v-if="nothingSaves" role="status">Nothing that was tried saves money: this way of cutting is the cheapest.</p>

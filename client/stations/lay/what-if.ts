@@ -7,6 +7,7 @@ import type { WhatIfAnswer, WhatIfRequest } from '../../workers/what-if.worker.t
 
 /** The server takes four lays of one page at once; one is left for what else the page asks. */
 const MOST_ELSEWHERE = 3
+const QUIETLY = { lanes: 1, onOthers: false }
 
 /**
  * Questions answered in the background, as many at a time as there are cores, and lays on other machines too where the
@@ -18,11 +19,12 @@ export function useWhatIf(onAnswer: (answer: WhatIfAnswer) => void) {
   let waiting: WhatIfRequest[] = []
   let tasks: Task[] = []
 
-  function ask(questions: readonly WhatIfRequest[]): void {
+  /** Nobody waits for what is asked `quietly`: one at a time. */
+  function ask(questions: readonly WhatIfRequest[], quietly = false): void {
     stop()
     waiting = [...questions]
     open.value = waiting.length
-    const { lanes, onOthers } = searchers.everywhere()
+    const { lanes, onOthers } = quietly ? QUIETLY : searchers.everywhere()
     for (let core = 0; core < lanes; core++) next()
     for (let other = 0; onOthers && other < MOST_ELSEWHERE; other++) void nextElsewhere()
   }
