@@ -57,9 +57,24 @@ const keep = () =>
 </template>
 
 <style scoped>
+.field-row {
+  grid-template-columns: 190px minmax(0, 1fr);
+  margin-top: 12px;
+}
+
+.field-row p {
+  margin: 6px 0 0;
+}
+
 .keep {
   display: flex;
   gap: 10px;
   margin: 16px 0 4px;
+}
+
+@media (max-width: 860px) {
+  .field-row {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

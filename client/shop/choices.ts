@@ -39,6 +39,6 @@ export const PAPERS: readonly { readonly value: 'A4' | 'letter'; readonly label:
 ]
 
 export const LAYS = [
-  { value: 'shortest', label: 'The shortest, the other is offered' },
+  { value: 'shortest', label: 'The shortest' },
   { value: 'easiest', label: 'The one that is easier to cut' },
 ] as const
