@@ -145,6 +145,7 @@ test('piping that drives a lay apart is offered in shorter strips, and less clot
   const offer = page.getByRole('status').filter({ hasText: 'in each run of piping' })
   await expect(offer).toContainText('less to buy', { timeout: 90_000 })
   const laidMm = async () => Number(/([\d.]+) mm/.exec(await lengthShown(page).innerText())![1])
+  await expect(offer).toContainText(/€\d+\.\d\d saved with \d+ min of joining/)
   const before = await laidMm()
   await offer.getByRole('button', { name: 'Join the piping' }).click()
   await expect(page.getByText('Planning the first lay')).toHaveCount(0)
@@ -156,7 +157,8 @@ test('a check is entered in the cloth store, marked with a flaw, and a job is la
 }) => {
   await page.goto('/cloth')
   await page.getByRole('button', { name: 'New cloth' }).click()
-  await expect(page.getByText('The name')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByRole('alert')).toHaveText('The name is empty.')
   await page.getByLabel('Name', { exact: true }).fill('Squall check')
   await page.getByRole('radiogroup', { name: 'Pattern' }).getByText('Check').click()
   await page.getByRole('textbox', { name: 'Band across 1 width' }).fill('50')

@@ -1,5 +1,5 @@
 export { clothCost, layChoices, SOLD_WIDTHS_MM, type LayChoice, type Varied } from './lay-choices.ts'
-export type { Costs, Prices } from './priced.ts'
+export { costsOver, LEAST_MONEY, savedMoney, type Costs, type Prices } from './priced.ts'
 export { tryRescue, type Attempt } from './rescue.ts'
 export { NARROW_MM, rescued, RESCUES, type Rescue, type RescueCloths } from './rescued.ts'
 export { inHandOf, shortfallOf, type InHand } from './shortfall.ts'

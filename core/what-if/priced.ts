@@ -24,6 +24,13 @@ export interface Costs {
   readonly minutes: number
 }
 
+/** Less than this is no saving. */
+export const LEAST_MONEY = 0.01
+
+/** What a change saves: cloth and trims less what is worked longer for it, at so much an hour. */
+export const savedMoney = ({ money, minutes }: Costs, hourRate: number): number | null =>
+  money === null ? null : -money - (minutes / 60) * hourRate
+
 /** Materials and minutes of one way beside those of another; lays that are not known are first lays. */
 export function costsOver(way: Priced, before: Priced, prices: Prices): Costs {
   const [now, then] = [materialsOf(way, prices), materialsOf(before, prices)]

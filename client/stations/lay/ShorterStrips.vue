@@ -3,18 +3,33 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { firstPart } from '../../../core/job/index.ts'
-import { clothCost, layChoices, type LayChoice } from '../../../core/what-if/index.ts'
+import { planJob } from '../../../core/plan/index.ts'
+import { ratesOf } from '../../../core/making/index.ts'
+import { sayMinutes } from '../../../core/working/index.ts'
+import {
+  clothCost,
+  costsOver,
+  layChoices,
+  LEAST_MONEY,
+  problemKey,
+  savedMoney,
+  type Costs,
+  type LayChoice,
+} from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
+import { useShop } from '../../stores/shop.ts'
+import { money } from '../../ui/manner.ts'
 import { useWhatIf } from './what-if.ts'
 
 /**
- * Long piping strips can drive a lay apart: once it is laid, shorter ones are tried too, and offered where less cloth
- * is bought.
+ * Long piping strips can drive a lay apart: once it is laid, shorter ones are tried too, and offered where the cloth that
+ * is not bought is worth more than the work of the joins.
  */
 const SECONDS = 1.5
 const jobs = useJob()
 const lays = useLay()
+const shop = useShop()
 const choices = shallowRef<readonly LayChoice[]>([])
 const lengths = ref(new Map<number, number>())
 const { ask, stop } = useWhatIf((answer) => {
@@ -55,18 +70,33 @@ watch(
   { immediate: true },
 )
 
-/** The one with the least cloth to buy, of equals the one with fewer joins. */
+/** The one that saves most money, the work of its joins counted in; of equals the one with fewer joins. */
 const best = computed(() => {
   if (!isLaid.value) return null
   const bought = (mm: number) => clothCost(cloth.value.cloth, mm).boughtMm
-  const offers = [...lengths.value].map(([i, mm]) => ({
-    joins: choices.value[i]!.stripJoins,
-    take: choices.value[i]!.take,
-    mm,
-    savedMm: bought(own.value!.length) - bought(mm),
-  }))
-  return offers.filter((o) => o.savedMm > 0).sort((a, b) => b.savedMm - a.savedMm || a.joins - b.joins)[0] ?? null
+  const offers = [...lengths.value].flatMap(([i, mm]) => {
+    const { stripJoins: joins, take } = choices.value[i]!
+    const savedMm = bought(own.value!.length) - bought(mm)
+    const costs = savedMm > 0 ? costsOf(take, mm) : null
+    return costs?.money == null ? [] : [{ joins, take, mm, savedMm, ...costs, worth: worthOf(costs)! }]
+  })
+  return offers.filter((o) => o.worth >= LEAST_MONEY).sort((a, b) => b.worth - a.worth || a.joins - b.joins)[0] ?? null
 })
+/** What the ticket cut so costs more than as it is. */
+function costsOf(take: LayChoice['take'], laidMm: number): Costs | null {
+  const [job, before] = [jobs.whole!, jobs.plan!]
+  const changed = take(job)
+  const plan = planJob(changed)
+  const problem = plan.kind === 'worked' ? plan.cloth.lays[0]?.problem : undefined
+  if (plan.kind !== 'worked' || before.kind !== 'worked' || !problem) return null
+  const laid = new Map(lays.cloths.flatMap((c, i) => (lays.all[i] ? [[c.key, lays.all[i]!.length] as const] : [])))
+  return costsOver(
+    { job: changed, plan, laid: new Map([...laid, [problemKey(problem), laidMm]]) },
+    { job, plan: before, laid },
+    { rates: ratesOf(shop.workshop), shelf: shop.lists?.trims ?? [] },
+  )
+}
+const worthOf = (costs: Costs) => savedMoney(costs, shop.workshop.charges.hourRate)
 const mm = (value: number) => formatLengthWithUnit(value, jobs.job!.units)
 const take = ({ joins, take: applyToJob }: NonNullable<typeof best.value>) =>
   jobs.edit({ says: phrase`Piping joined ${joins} times more`, applyToJob })
@@ -76,7 +106,8 @@ const take = ({ joins, take: applyToJob }: NonNullable<typeof best.value>) =>
   <p v-if="best" class="offer" role="status">
     <span
       >With {{ best.joins === 1 ? 'one more join' : `${best.joins} more joins` }} in each run of piping it lies on
-      {{ mm(best.mm) }}: {{ mm(best.savedMm) }} less to buy.</span
+      {{ mm(best.mm) }}: {{ mm(best.savedMm) }} less to buy, {{ money(best.worth, jobs.job!.currency) }} saved with
+      {{ sayMinutes(best.minutes) }} of joining.</span
     >
     <button type="button" class="plain-button no-print" @click="take(best)">Join the piping</button>
   </p>

@@ -5,7 +5,7 @@ import { neverAbreast } from '../../../core/lay/index.ts'
 import { ratesOf } from '../../../core/making/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { sayMinutes } from '../../../core/working/index.ts'
-import { SAVINGS, withSaving, type Saved } from '../../../core/what-if/index.ts'
+import { LEAST_MONEY, SAVINGS, savedMoney, withSaving, type Saved } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -19,8 +19,6 @@ import { useWhatIf } from './what-if.ts'
  * counted in.
  */
 const SECONDS = 1.5
-/** Less than this is no saving. */
-const LEAST_MONEY = 0.01
 
 const jobs = useJob()
 const lays = useLay()
@@ -66,11 +64,10 @@ function tryAll(quietly = false): void {
   )
 }
 
-/** Cloth and trims less what is worked longer for it. */
-const worth = ({ costs }: Saved): number | null =>
-  costs && costs.money !== null
-    ? whole(-costs.money - (costs.minutes / 60) * shop.workshop.charges.hourRate, LEAST_MONEY)
-    : null
+const worth = ({ costs }: Saved): number | null => {
+  const saved = costs && savedMoney(costs, shop.workshop.charges.hourRate)
+  return saved === null ? null : whole(saved, LEAST_MONEY)
+}
 /** Nothing in sight is nought, and never below it. */
 const whole = (value: number, least: number): number => (Math.abs(value) < least / 2 ? 0 : value)
 const rows = computed(() =>
