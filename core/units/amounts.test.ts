@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { amountUnit, formatAmount, otherUnits, parseAmount, shownAmount, type AmountKind } from './index.ts'
+import {
+  amountFactor,
+  amountUnit,
+  formatAmount,
+  otherUnits,
+  parseAmount,
+  shownAmount,
+  type AmountKind,
+} from './index.ts'
 
 const KINDS: readonly AmountKind[] = [
   'density',
@@ -31,6 +39,23 @@ describe('amounts as they are spoken', () => {
     ['24', 'metre-price', 24],
     ['0.90 a board foot', 'volume-price', 381.398],
     ['2.2', 'plain', 2.2],
+    ['30 kg', 'density', 30],
+    ['1.8 pcf', 'density', 28.833],
+    ['1.8 pounds', 'density', 28.833],
+    ['36 pounds', 'force', 160.136],
+    ['36 lb', 'force', 160.136],
+    ['140 n', 'force', 140],
+    ['12 oz', 'mass', 0.34],
+    ['3 ft2', 'area', 0.279],
+    ['24 per metre', 'metre-price', 24],
+    ['24 /yd', 'metre-price', 26.247],
+    ['24 m', 'metre-price', 24],
+    ['400 per m³', 'volume-price', 400],
+    ['0.9 bf', 'volume-price', 381.398],
+    ['0.9 board feet', 'volume-price', 381.398],
+    ['+3', 'plain', 3],
+    ['-3', 'plain', -3],
+    ['2,5', 'plain', 2.5],
   ])('%s of %s is %d', (text, kind, value) => {
     const read = parseAmount(text, kind, 'mm')
     expect(read.ok && read.value.value).toBeCloseTo(value, 3)
@@ -57,6 +82,23 @@ describe('amounts as they are spoken', () => {
     ['1.2.3', 'mass', 'not-a-number'],
     ['3 stone', 'mass', 'unknown-unit'],
     ['30 N', 'density', 'unknown-unit'],
+    ['30 kg/m3x', 'density', 'unknown-unit'],
+    ['30 xkg', 'density', 'unknown-unit'],
+    ['1.8 lb/ft4', 'density', 'unknown-unit'],
+    ['1.8 pcfs', 'density', 'unknown-unit'],
+    ['3 Nm', 'force', 'unknown-unit'],
+    ['3 lbfs', 'force', 'unknown-unit'],
+    ['3 kgm', 'mass', 'unknown-unit'],
+    ['3 mg', 'mass', 'unknown-unit'],
+    ['3 ozs', 'mass', 'unknown-unit'],
+    ['20 %%', 'share', 'unknown-unit'],
+    ['3 m', 'area', 'unknown-unit'],
+    ['3 m4', 'area', 'unknown-unit'],
+    ['3 ft', 'area', 'unknown-unit'],
+    ['24 a mile', 'metre-price', 'unknown-unit'],
+    ['24 a m2', 'metre-price', 'unknown-unit'],
+    ['24 a m', 'volume-price', 'unknown-unit'],
+    ['24 x', 'plain', 'unknown-unit'],
   ])('"%s" of %s is refused: %s', (text, kind, why) =>
     expect(parseAmount(text, kind, 'mm')).toEqual({ ok: false, error: why }),
   )
@@ -86,6 +128,15 @@ describe('amounts as they are spoken', () => {
         },
       ),
     )
+  })
+
+  it('the units of the other trade are offered beside', () => {
+    expect(otherUnits('density', 'mm')).toEqual(['lb/ft³'])
+    expect(otherUnits('density', 'inch-8')).toEqual(['kg/m³'])
+    expect(otherUnits('mass', 'inch-16')).toEqual(['kg', 'g', 'oz'])
+    expect(otherUnits('plain', 'mm')).toEqual([])
+    expect([amountFactor('force', 'mm'), amountFactor('force', 'inch-8')]).toEqual([1, 4.448222])
+    expect(formatAmount(2.5, 'plain', 'inch-8')).toBe('2.5')
   })
 
   it('every unit that is offered is understood', () => {

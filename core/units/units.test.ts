@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatLength, formatThin, parseLength, type LengthUnit, toCut } from './index.ts'
+import {
+  formatLength,
+  formatLengthWithUnit,
+  formatThin,
+  mmPerUnit,
+  parseLength,
+  toCut,
+  trimmed,
+  unitName,
+  type LengthUnit,
+} from './index.ts'
 
 const mmOf = (text: string, unit: LengthUnit = 'mm') => {
   const read = parseLength(text, unit)
@@ -26,6 +36,19 @@ describe('parseLength', () => {
     ['-2', 'mm', -2],
     ['−2', 'mm', -2],
     ['.5', 'cm', 5],
+    // Three figures after a comma are thousands, if one to three stand before it and the first is no nought.
+    ['1,250', 'mm', 1250],
+    ['12,250', 'mm', 12_250],
+    ['123,456', 'mm', 123_456],
+    ['0,125', 'mm', 0.125],
+    ['12,5', 'mm', 12.5],
+    ['1234,567', 'mm', 1234.567],
+    ['23½', 'inch-8', 596.9],
+    ['23 ⅝”', 'mm', 600.075],
+    ['¾', 'inch-8', 19.05],
+    ['600 mm - 2 cm', 'mm', 580],
+    ['2 + 600 mm', 'mm', 602],
+    ['3/4/5', 'mm', 'not-a-length'],
     ['', 'mm', 'empty'],
     ['   ', 'mm', 'empty'],
     ['wide', 'mm', 'not-a-length'],
@@ -47,6 +70,9 @@ describe('parseLength', () => {
       return read.ok && read.value.understood
     }
     expect(said('23 5/8', 'inch-8')).toBe('23 5/8 in = 600.1 mm')
+    expect(said('600 mm', 'inch-8')).toBe('600 mm = 23 5/8 in')
+    expect(said('60 cm', 'inch-8')).toBe('60 cm = 23 5/8 in')
+    expect(said('600 + 2', 'mm')).toBe('600 mm + 2 mm = 602 mm')
     expect(said('600', 'inch-8')).toBe('600 in = 15240 mm')
     expect(said('60 cm', 'mm')).toBe('60 cm = 600 mm')
     expect(said('600', 'mm')).toBe('600 mm')
@@ -82,6 +108,29 @@ describe('formatLength', () => {
     [-0.1, 'inch-8', '0'],
     [-28.575, 'inch-8', '-1 1/8'],
   ])('%d as %s', (mm, unit, text) => expect(formatLength(mm, unit)).toBe(text))
+})
+
+describe('a unit', () => {
+  it.each([
+    ['mm', 1, 'mm', '600 mm'],
+    ['cm', 10, 'cm', '60 cm'],
+    ['inch-8', 25.4, 'in', '23 5/8 in'],
+    ['inch-16', 25.4, 'in', '23 5/8 in'],
+  ] as const)('%s is so many millimetres, and stands behind a length', (unit, mm, name, words) => {
+    expect(mmPerUnit(unit)).toBe(mm)
+    expect(unitName(unit)).toBe(name)
+    expect(formatLengthWithUnit(600.075, unit).replace('.1', '').replace('60.01', '60')).toBe(words)
+  })
+
+  it('halves are rounded away from nought, whatever binary fractions make of them', () => {
+    expect([trimmed(1.005, 2), trimmed(-1.005, 2), trimmed(2.5, 0), trimmed(-2.5, 0)]).toEqual([
+      '1.01',
+      '-1.01',
+      '3',
+      '-3',
+    ])
+    expect(trimmed(-0.0000001, 2)).toBe('0')
+  })
 })
 
 describe('what is thinner than a step of the ruler', () => {

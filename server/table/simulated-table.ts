@@ -4,6 +4,7 @@ import { err } from '../../core/result/index.ts'
 import { TableOrder, type SendToTable, type TableState } from '../../contract/index.ts'
 import type { DrawingTask } from '../drawings/drawing-worker.ts'
 import { OverDeadline, workerPool } from '../workers/pool.ts'
+import { begun, IDLE, movedOn, resumed, stateOf, stopped, unfinished, type AtTable, type Run } from './at-table.ts'
 import type { readCutFile } from './cut-file.ts'
 
 export interface SimulatedTable {
@@ -21,74 +22,36 @@ export interface SimulatedTableOptions {
   readonly readingMs?: number
 }
 
-type Run = {
-  readonly name: string
-  readonly totalMm: number
-  readonly speedMmS: number
-  readonly jamAtMm: number | null
-}
-
 /**
  * A cutting table that exists in this program alone: it checks a file, "cuts" it in time, may jam, stops and resumes.
  */
-export async function simulatedTable({
-  bedMm,
-  hurry,
-  now,
-  readingMs = READING_MS,
-}: SimulatedTableOptions): Promise<SimulatedTable> {
+export async function simulatedTable(options: SimulatedTableOptions): Promise<SimulatedTable> {
+  const { bedMm, hurry, now, readingMs = READING_MS } = options
   const drawings = workerPool<DrawingTask, ReturnType<typeof readCutFile>>('drawing-worker', 1)
-  let run: Run | null = null
-  let refused: string | null = null
-  let isMoving = false
-  let hasJammed = false
-  let doneMm = 0
-  let since = 0
+  let at: AtTable = IDLE
 
-  function state(): TableState {
-    advance()
-    if (refused !== null) return { kind: 'refused', why: refused }
-    if (run === null) return { kind: 'idle' }
-    const at = { name: run.name, doneMm: Math.round(doneMm), totalMm: Math.round(run.totalMm) }
-    if (doneMm >= run.totalMm) return { kind: 'done', name: run.name, totalMm: at.totalMm }
-    if (isMoving) return { kind: 'cutting', ...at }
-    return hasJammed
-      ? {
-          kind: 'jammed',
-          ...at,
-          why: 'The cloth has bunched under the knife. Smooth it, then resume: it goes on where it was.',
-        }
-      : { kind: 'stopped', ...at }
-  }
-
-  function advance(): void {
-    if (!run || !isMoving) return
-    const before = doneMm
-    doneMm = Math.min(run.totalMm, doneMm + ((now() - since) / 1000) * run.speedMmS * hurry)
-    since = now()
-    if (run.jamAtMm !== null && before < run.jamAtMm && doneMm >= run.jamAtMm) {
-      doneMm = run.jamAtMm
-      isMoving = false
-      hasJammed = true
-    }
-  }
-
-  async function begin({ name, dxf, speedMmS, jamAt }: SendToTable): Promise<TableState> {
-    const read = await readApart(dxf)
-    advance()
-    if (run && doneMm < run.totalMm)
-      return {
-        kind: 'refused',
-        why: `It is still at ${run.name}: let it finish, or stop it and take the cloth off, then send again.`,
+  async function follow(order: TableOrder): Promise<TableState> {
+    const read = order.do === 'cut' ? await readApart(order.dxf) : null
+    at = movedOn(at, now(), hurry)
+    switch (order.do) {
+      case 'cut': {
+        const before = unfinished(at)
+        if (before !== null) return { kind: 'refused', why: stillAt(before) }
+        at = read!.ok ? begun(runOf(order, read!.value.cutMm), now()) : { kind: 'refused', why: read!.error }
+        break
       }
-    refused = read.ok ? null : read.error
-    if (read.ok) {
-      run = { name, totalMm: read.value.cutMm, speedMmS, jamAtMm: jamAt === null ? null : jamAt * read.value.cutMm }
-      doneMm = 0
-      hasJammed = false
-      move()
+      case 'stop':
+        at = stopped(at)
+        break
+      case 'resume':
+        at = resumed(at, now())
+        break
+      case 'tell':
+        break
+      default:
+        return order satisfies never
     }
-    return state()
+    return stateOf(at)
   }
 
   async function readApart(dxf: string): Promise<ReturnType<typeof readCutFile>> {
@@ -101,50 +64,36 @@ export async function simulatedTable({
     }
   }
 
-  function move(): void {
-    isMoving = true
-    hasJammed = false
-    since = now()
+  const line = await listening(follow, readingMs * 2)
+  return {
+    port: line.port,
+    close: async () => {
+      await line.close()
+      await drawings.close()
+    },
   }
+}
 
-  async function follow(order: TableOrder): Promise<TableState> {
-    switch (order.do) {
-      case 'cut':
-        return begin(order)
-      case 'stop':
-        // Stopped a second time it lets go of the cloth.
-        advance()
-        if (!isMoving && !hasJammed) run = null
-        refused = null
-        isMoving = false
-        hasJammed = false
-        return state()
-      case 'resume':
-        if (run && !isMoving) move()
-        return state()
-      case 'tell':
-        return state()
-      default:
-        return order satisfies never
-    }
-  }
+const runOf = ({ name, speedMmS, jamAt }: SendToTable, cutMm: number): Run => ({
+  name,
+  totalMm: cutMm,
+  speedMmS,
+  jamAtMm: jamAt === null ? null : jamAt * cutMm,
+})
 
-  async function answerTo(line: string): Promise<TableState> {
-    try {
-      const order = TableOrder.safeParse(JSON.parse(line))
-      return order.success
-        ? await follow(order.data)
-        : { kind: 'refused', why: 'An order that this table does not know.' }
-    } catch {
-      return { kind: 'refused', why: 'Not a line of JSON.' }
-    }
-  }
+const stillAt = (name: string): string =>
+  `It is still at ${name}: let it finish, or stop it and take the cloth off, then send again.`
 
+/** A port on this machine that takes one line of JSON an order and answers with one. */
+async function listening(
+  follow: (order: TableOrder) => Promise<TableState>,
+  silentMs: number,
+): Promise<{ readonly port: number; readonly close: () => Promise<void> }> {
   const server = createServer((socket) => {
-    socket.setTimeout(readingMs * 2, () => socket.destroy())
+    socket.setTimeout(silentMs, () => socket.destroy())
     socket.on('error', () => socket.destroy())
     void firstLine(socket, LONGEST_ORDER)
-      .then(async (line) => (line === null ? TOO_LONG : answerTo(line)))
+      .then(async (line) => (line === null ? TOO_LONG : answerTo(line, follow)))
       .then((answer) => {
         socket.end(`${JSON.stringify(answer)}\n`)
         setTimeout(() => socket.destroy(), HEARD_MS).unref()
@@ -153,10 +102,18 @@ export async function simulatedTable({
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   return {
     port: (server.address() as AddressInfo).port,
-    close: async () => {
-      await new Promise<void>((resolve) => server.close(() => resolve()))
-      await drawings.close()
-    },
+    close: () => new Promise<void>((resolve) => server.close(() => resolve())),
+  }
+}
+
+async function answerTo(line: string, follow: (order: TableOrder) => Promise<TableState>): Promise<TableState> {
+  try {
+    const order = TableOrder.safeParse(JSON.parse(line))
+    return order.success
+      ? await follow(order.data)
+      : { kind: 'refused', why: 'An order that this table does not know.' }
+  } catch {
+    return { kind: 'refused', why: 'Not a line of JSON.' }
   }
 }
 
