@@ -57,6 +57,18 @@ describe('the demo shop', () => {
     ).toBe('$.book.seamMm cannot be negative')
     await api().put('/api/shop/settings').send({ value: settings, base: changed })
   })
+
+  it('is told in words what is missing, or may not stand where it does', async () => {
+    const settings = ShopSettings.parse((await api().get('/api/shop/settings')).body)
+    const told = async (body: object) => (await api().put('/api/shop/settings').send(body)).body.detail
+    expect(await told({ base: settings })).toBe('$.value is missing')
+    const { paper: _, ...rest } = settings
+    expect(await told({ value: rest, base: settings })).toBe('$.paper must be one of A4, letter')
+    expect(await told({ value: { ...settings, units: 'ell' }, base: settings })).toBe(
+      '$.units must be one of mm, cm, inch-8, inch-16',
+    )
+    expect(await told({ value: { ...settings, schools: 3 }, base: settings })).toBe('$.schools must be a list')
+  })
 })
 
 describe('revisions', () => {

@@ -28,7 +28,7 @@ export function mergedChange<T>(
   return read.ok ? { kind: 'kept', value: read.value } : { kind: 'bad-document', faults: read.faults }
 }
 
-/** A change read from a request; faults are named by their place in the thing itself. */
+/** A change read from a request; faults are named by their place in the thing itself, or by its absence. */
 export const readChange = <T>(schema: z.ZodType<T>, body: unknown): ReadDocument<Change<T>> =>
   inTheThing(readWith(ChangeOf(schema) as unknown as z.ZodType<Change<T>>, body))
 
@@ -40,6 +40,9 @@ export const readChanges = <T>(
 const inTheThing = <T>(read: ReadDocument<T>): ReadDocument<T> =>
   read.ok
     ? read
-    : { ok: false, faults: read.faults.map((f) => ({ ...f, path: f.path.replace(/^(\$(?:\[\d+\])?)\.value/, '$1') })) }
+    : {
+        ok: false,
+        faults: read.faults.map((f) => ({ ...f, path: f.path.replace(/^(\$(?:\[\d+\])?)\.value(?=[.[])/, '$1') })),
+      }
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
