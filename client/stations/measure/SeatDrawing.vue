@@ -9,7 +9,7 @@ import DimensionEditor from './DimensionEditor.vue'
 import { placeMarks } from './place-marks.ts'
 import SeatHandle from './SeatHandle.vue'
 import type { Picked } from './picked.ts'
-import { pixelOf, sketchCushions, sketchCushionWidth, sketchEdges, sketchLetters } from './seat-sketch.ts'
+import { pixelOf, sketchCushions, sketchCushionWidth, sketchEdges, sketchLetters, writtenOn } from './seat-sketch.ts'
 import { useDrag } from './use-drag.ts'
 
 /** The seat from above with its front edge at the foot: every dimension is a field, corners and bows can be dragged. */
@@ -66,7 +66,9 @@ const frontName = computed(() =>
     ? seat.value.front
     : (shaped.value?.bare.edges[0]?.name ?? ''),
 )
-const edges = computed(() => (shaped.value ? sketchEdges(shaped.value, frontName.value, view.value) : []))
+const edges = computed(() =>
+  shaped.value ? sketchEdges(shaped.value, frontName.value, view.value, writtenOn(drawn.value)) : [],
+)
 const letters = computed(() => (shaped.value ? sketchLetters(seat.value, shaped.value, view.value) : []))
 const cushionWidth = computed(() =>
   cushions.value ? sketchCushionWidth(seat.value, cushions.value, bare.value, view.value) : null,

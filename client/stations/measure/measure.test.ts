@@ -6,7 +6,7 @@ import { shapeSeat } from '../../../core/seat/index.ts'
 import { cushionsFrom } from '../../../core/testing/jobs.ts'
 import { edgePath, svgPath } from '../../drawing/use-scale.ts'
 import { placeMarks } from './place-marks.ts'
-import { sketchCushions, sketchCushionWidth, sketchEdges, sketchLetters } from './seat-sketch.ts'
+import { sketchCushions, sketchCushionWidth, sketchEdges, sketchLetters, writtenOn } from './seat-sketch.ts'
 
 const view = { k: 0.5, x: (mm: number) => 100 + mm * 0.5, y: (mm: number) => 400 - mm * 0.5 }
 const shapeOf = (seat: Seat) => {
@@ -131,6 +131,35 @@ describe('the sketch of a seat', () => {
       .map((e) => e.words)
       .filter((w) => w !== '')
     expect(words.toSorted()).toEqual(['centre, wall', 'front', 'head', 'hull, leans 24°'])
+  })
+
+  it('writes no name over what stands on a cushion, at whatever scale', () => {
+    const corner = shapedSeat(
+      {
+        kind: 'corner-bench',
+        lengthA: reading(2100),
+        depthA: reading(520),
+        lengthB: reading(1650),
+        depthB: reading(520),
+      },
+      100,
+      { kind: 'corner', countA: 3, countB: 2, gapMm: 0, corner: 'a-through' },
+    )
+    for (const k of [0.13, 0.15, 0.17, 0.2, 0.25]) {
+      const near = { k, x: (mm: number) => 100 + mm * k, y: (mm: number) => 400 - mm * k }
+      const drawn = sketchCushions(corner, cushionsFrom(corner), 'mm', near)
+      const names = sketchEdges(shapeOf(corner), 'front', near, writtenOn(drawn)).filter((e) => e.words !== '')
+      expect(names.length).toBeGreaterThan(1)
+      for (const { words, x, y, anchor } of names) {
+        const wide = words.length * 7
+        const left = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2
+        for (const c of drawn.filter((d) => d.size !== '')) {
+          const half = c.size.length * 3.5
+          const isClear = Math.abs(y - (c.y + 22)) > 14 || left > c.x + half || left + wide < c.x - half
+          expect(isClear, `${words} over ${c.size} at ${k}`).toBe(true)
+        }
+      }
+    }
   })
 
   it('letters corners where tapes speak of them', () => {

@@ -9,7 +9,8 @@ export interface NamedEdge {
 const LETTER_PX = 7.2
 const LINE_PX = 16
 
-interface Box {
+/** What is written already, pixels. */
+export interface Box {
   readonly left: number
   readonly right: number
   readonly top: number
@@ -31,6 +32,10 @@ export function placeNames(edges: readonly NamedEdge[], taken: readonly Box[] = 
     return at
   })
 }
+
+/** The room that words take in the middle of a place. */
+export const middleBox = (words: string, x: number, y: number, letterPx = LETTER_PX): Box =>
+  boxOf({ x, y, anchor: 'middle' }, words.length * letterPx)
 
 function boxOf({ x, y, anchor }: NamedEdge['spots'][number], wide: number): Box {
   const left = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2

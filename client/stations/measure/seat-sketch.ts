@@ -14,7 +14,7 @@ import {
 } from '../../../core/outline/index.ts'
 import { isRow, frontSpan, settingName, topOf, type Cushions, type ShapedSeat } from '../../../core/seat/index.ts'
 import { formatLength, type LengthUnit } from '../../../core/units/index.ts'
-import { placeNames } from './name-edges.ts'
+import { middleBox, placeNames, type Box } from './name-edges.ts'
 import { edgePath, svgPath, type Scale } from '../../drawing/use-scale.ts'
 
 /** From millimetres of the seat to pixels. */
@@ -62,8 +62,21 @@ const alone = (count: number, isNarrow: boolean): string =>
 /** Shares of an edge at which its name may stand, the first that is free: off the middle, clear of handles. */
 const SPOTS = [0.3, 0.68, 0.2, 0.8] as const
 
-/** The edges by the tape, each with its name and what it meets, written inside the seat where it hides no other. */
-export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
+/** Where the number and the sizes of each cushion stand. */
+export const writtenOn = (drawn: ReturnType<typeof sketchCushions>): readonly Box[] =>
+  drawn.flatMap(({ number, size, mirrored, x, y }) => [
+    ...(number === '' ? [] : [middleBox(number, x, y, NUMBER_PX)]),
+    ...(size === '' ? [] : [middleBox(size, x, y + 22)]),
+    ...(mirrored === '' ? [] : [middleBox(mirrored, x, y + 42)]),
+  ])
+/** A letter of a cushion's number, larger than those of names. */
+const NUMBER_PX = 11
+
+/**
+ * The edges by the tape, each with its name and what it meets, written inside the seat where it hides no other and
+ * nothing that is written on the cushions.
+ */
+export function sketchEdges(shaped: ShapedSeat, front: string, view: View, written: readonly Box[] = []) {
   const { outline, edges } = shaped.bare
   const named = edges.map((e, i) => {
     // A hull in several arcs is named once, on its longest.
@@ -82,7 +95,7 @@ export function sketchEdges(shaped: ShapedSeat, front: string, view: View) {
       roomPx: isLevel ? edgeLength(outline, i) * view.k : null,
     }
   })
-  const places = placeNames(named)
+  const places = placeNames(named, written)
   return edges.map((e, i) => {
     const place = places[i] ?? null
     return {
