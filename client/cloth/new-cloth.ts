@@ -1,6 +1,6 @@
 import type { Band, Cloth, Pattern, Supply } from '../../contract/index.ts'
 import { USUAL_CLOTH } from '../../core/cloth/index.ts'
-import { isInch, type LengthUnit } from '../../core/units/index.ts'
+import { isInch, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
 
 /** A cloth with nothing said of it yet but what is usual. */
 export const newCloth = (unit: LengthUnit): Cloth => ({
@@ -13,7 +13,11 @@ export const newCloth = (unit: LengthUnit): Cloth => ({
 })
 
 /** Cloth sold by the eighth of a yard, 54 in wide. */
-const YARD_GOODS = { widthMm: 54 * 25.4, selvedgeMm: [12.7, 12.7], buyingStepMm: 4.5 * 25.4 } satisfies Partial<Cloth>
+const YARD_GOODS = {
+  widthMm: 54 * MM_PER_INCH,
+  selvedgeMm: [MM_PER_INCH / 2, MM_PER_INCH / 2],
+  buyingStepMm: 4.5 * MM_PER_INCH,
+} satisfies Partial<Cloth>
 
 const STARTING_BANDS: Band[] = [
   { name: 'ground', colour: '#efe6d2', widthMm: 40 },

@@ -1,5 +1,5 @@
 import type { Cloth, Grade } from '../../contract/index.ts'
-import { isInch, type LengthUnit } from '../../core/units/index.ts'
+import { isInch, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
 import type { useShop } from '../stores/shop.ts'
 
 /** Puts made-up foam, cloth and trims on the empty shelves of a new shop, in the sizes of its trade; none in stock. */
@@ -16,15 +16,14 @@ export async function layInExamples(shop: ReturnType<typeof useShop>, unit: Leng
 export const gradeInInches = (grade: Grade): Grade => ({
   ...grade,
   sheets: grade.sheets.map((s) => ({ lengthMm: nearest(s.lengthMm, 4), widthMm: nearest(s.widthMm, 4) })),
-  thicknessesMm: [...new Set(grade.thicknessesMm.map((mm) => Math.max(nearest(mm, 0.5), 0.5 * INCH)))],
+  thicknessesMm: [...new Set(grade.thicknessesMm.map((mm) => Math.max(nearest(mm, 0.5), 0.5 * MM_PER_INCH)))],
 })
 
 /** Widths to the next inch, sold by the eighth of a yard; repeats stay, since bands are what a loom wove. */
 export const clothInInches = (cloth: Cloth): Cloth => ({
   ...cloth,
   widthMm: nearest(cloth.widthMm, 1),
-  buyingStepMm: 4.5 * INCH,
+  buyingStepMm: 4.5 * MM_PER_INCH,
 })
 
-const INCH = 25.4
-const nearest = (mm: number, inches: number): number => Math.round(mm / (inches * INCH)) * inches * INCH
+const nearest = (mm: number, inches: number): number => Math.round(mm / (inches * MM_PER_INCH)) * inches * MM_PER_INCH

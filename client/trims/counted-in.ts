@@ -1,6 +1,6 @@
 import { phrase } from '../../core/language/index.ts'
 import type { Trim } from '../../contract/index.ts'
-import { isInch, KG_PER_LB, trimmed, type LengthUnit } from '../../core/units/index.ts'
+import { isInch, KG_PER_LB, METRES_PER_YARD, trimmed, type LengthUnit } from '../../core/units/index.ts'
 
 /** What a thing of the shelf is counted in, and how many of the stored units one of it is. */
 interface Counted {
@@ -8,7 +8,6 @@ interface Counted {
   readonly worth: number
 }
 
-const METRES_A_YARD = 0.9144
 const METRIC: Readonly<Record<Trim['unit'], Counted>> = {
   m: { name: 'm', worth: 1 },
   m2: { name: 'm²', worth: 1 },
@@ -16,8 +15,8 @@ const METRIC: Readonly<Record<Trim['unit'], Counted>> = {
   piece: { name: phrase`piece`, worth: 1 },
 }
 const BESIDE_INCHES: Readonly<Record<Trim['unit'], Counted>> = {
-  m: { name: 'yd', worth: METRES_A_YARD },
-  m2: { name: 'yd²', worth: METRES_A_YARD ** 2 },
+  m: { name: 'yd', worth: METRES_PER_YARD },
+  m2: { name: 'yd²', worth: METRES_PER_YARD ** 2 },
   kg: { name: 'lb', worth: KG_PER_LB },
   piece: METRIC.piece,
 }

@@ -1,4 +1,4 @@
-export { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
+export { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, METRES_PER_YARD, N_PER_LBF } from './trade-units.ts'
 export {
   amountFactor,
   amountUnit,

@@ -1,6 +1,6 @@
 import { phrase } from '../language/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
-import { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, N_PER_LBF } from './foam-units.ts'
+import { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, METRES_PER_YARD, N_PER_LBF } from './trade-units.ts'
 import { trimmed } from './format-length.ts'
 import { isInch, type LengthUnit } from './unit.ts'
 
@@ -50,7 +50,13 @@ const SPOKEN: Readonly<Record<AmountKind, readonly [Spoken, ...Spoken[]]>> = {
   ],
   'metre-price': [
     { unit: phrase`a metre`, says: /^(a|per|\/)?(m|met(re|er))$/i, factor: 1, places: 3 },
-    { unit: phrase`a yard`, says: /^(a|per|\/)?(yd|yard)$/i, factor: 1 / 0.9144, places: 3, besideInches: true },
+    {
+      unit: phrase`a yard`,
+      says: /^(a|per|\/)?(yd|yard)$/i,
+      factor: 1 / METRES_PER_YARD,
+      places: 3,
+      besideInches: true,
+    },
   ],
   'volume-price': [
     { unit: phrase`a m³`, says: /^(a|per|\/)?m[3³]$/i, factor: 1, places: 2 },

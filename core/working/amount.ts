@@ -7,6 +7,7 @@ import {
   isInch,
   KG_M3_PER_LB_FT3,
   KG_PER_LB,
+  METRES_PER_YARD,
   MM_PER_INCH,
   mmPerUnit,
   trimmed,
@@ -120,7 +121,7 @@ function measureOf(quantity: Quantity, unit: LengthUnit): Measure {
 }
 
 const MM_PER_FOOT = 12 * MM_PER_INCH
-const MM_PER_YARD = 3 * MM_PER_FOOT
+const MM_PER_YARD = 1000 * METRES_PER_YARD
 
 function inchesShown(mm: number, unit: LengthUnit): number {
   const parts = inchParts(unit)

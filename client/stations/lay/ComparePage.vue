@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { firstPart } from '../../../core/job/index.ts'
-import { formatLength, formatLengthWithUnit, isInch, unitName } from '../../../core/units/index.ts'
+import { formatLength, formatLengthWithUnit, isInch, METRES_PER_YARD, unitName } from '../../../core/units/index.ts'
 import { sayAmount } from '../../../core/working/index.ts'
 import { clothCost, layChoices, SOLD_WIDTHS_MM, type LayChoice } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
@@ -88,7 +88,7 @@ const chart = computed(() => {
     datasets: [
       {
         label: inInches.value ? 'yards of cloth' : 'metres of cloth',
-        data: found.map((r) => r.lengthMm! / (inInches.value ? MM_PER_YARD : 1000)),
+        data: found.map((r) => r.lengthMm! / 1000 / (inInches.value ? METRES_PER_YARD : 1)),
         backgroundColor: found.map((r) => (r.isOwn ? '#2a628f' : '#b9a77c')),
       },
     ],
@@ -101,7 +101,6 @@ const options = computed(() => ({
   plugins: { legend: { display: false } },
   scales: { x: { beginAtZero: true, title: { display: true, text: inInches.value ? 'yards' : 'metres' } } },
 }))
-const MM_PER_YARD = 914.4
 const TICKS = [
   ['widths', 'other widths'],
   ['direction', 'both directions'],

@@ -78,7 +78,8 @@ const best = computed(() => {
     const { stripJoins: joins, take } = choices.value[i]!
     const savedMm = bought(own.value!.length) - bought(mm)
     const costs = savedMm > 0 ? costsOf(take, mm) : null
-    return costs?.money == null ? [] : [{ joins, take, mm, savedMm, ...costs, worth: worthOf(costs)! }]
+    const worth = costs && savedMoney(costs, shop.workshop.charges.hourRate)
+    return worth === null ? [] : [{ joins, take, mm, savedMm, minutes: costs!.minutes, worth }]
   })
   return offers.filter((o) => o.worth >= LEAST_MONEY).sort((a, b) => b.worth - a.worth || a.joins - b.joins)[0] ?? null
 })
@@ -96,7 +97,6 @@ function costsOf(take: LayChoice['take'], laidMm: number): Costs | null {
     { rates: ratesOf(shop.workshop), shelf: shop.lists?.trims ?? [] },
   )
 }
-const worthOf = (costs: Costs) => savedMoney(costs, shop.workshop.charges.hourRate)
 const mm = (value: number) => formatLengthWithUnit(value, jobs.job!.units)
 const take = ({ joins, take: applyToJob }: NonNullable<typeof best.value>) =>
   jobs.edit({ says: phrase`Piping joined ${joins} times more`, applyToJob })

@@ -1,7 +1,12 @@
+import { MM_PER_INCH } from './unit.ts'
+
 /** A pound for a cubic foot in kg/m³, a pound in kilograms, and a pound-force in newtons. */
 export const KG_M3_PER_LB_FT3 = 16.018463
 export const KG_PER_LB = 0.45359237
 export const N_PER_LBF = 4.448222
 
 /** Foam by the board foot, a foot square and an inch thick. */
-export const BOARD_FEET_PER_M3 = 1e9 / (12 * 12 * 25.4 ** 3)
+export const BOARD_FEET_PER_M3 = 1e9 / (12 * 12 * MM_PER_INCH ** 3)
+
+/** Cloth and trims are sold by the yard beside inches. */
+export const METRES_PER_YARD = (36 * MM_PER_INCH) / 1000
