@@ -6,7 +6,7 @@ import { jobOf, newSeat } from '../job/index.ts'
 import { neverAbreast } from '../lay/index.ts'
 import { ratesOf } from '../making/index.ts'
 import { worked } from '../testing/jobs.ts'
-import { problemKey, SAVINGS, trySaving, withSaving, type Saving } from './index.ts'
+import { problemKey, savedMoney, SAVINGS, trySaving, withSaving, type Saving } from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
 const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
@@ -126,4 +126,11 @@ describe('pieces that never lie beside each other', () => {
       lengthMm: 740,
     })
   })
+})
+
+it('what a change saves is cloth and trims, less its minutes at the price of an hour', () => {
+  expect(savedMoney({ money: -12.5, minutes: 6 }, 40)).toBeCloseTo(8.5, 9)
+  expect(savedMoney({ money: -12.5, minutes: 30 }, 40)).toBeCloseTo(-7.5, 9)
+  expect(savedMoney({ money: 3, minutes: -90 }, 20)).toBeCloseTo(27, 9)
+  expect(savedMoney({ money: null, minutes: 6 }, 40)).toBeNull()
 })

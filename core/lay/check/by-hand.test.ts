@@ -93,6 +93,8 @@ describe('pieces and the cloth', () => {
     expect(codes(within, 400, [at('a', 20, 0), at('b', 200, 100)])).toEqual(['overlap'])
     const cross = problem({ a: { outline: box(600, 20) }, b: { outline: box(20, 600) } })
     expect(codes(cross, 600, [at('a', 20, 300), at('b', 200, 0)])).toEqual(['overlap'])
+    // Off the middle of both.
+    expect(codes(cross, 600, [at('a', 20, 100), at('b', 100, 0)])).toEqual(['overlap'])
   })
 
   it('a gap is kept on every side, and between sheets there is none', () => {
@@ -145,6 +147,23 @@ describe('what a lay says of itself', () => {
     expect(laid(-270)).toEqual([])
     expect(laid(90, true)).toContainEqual({ code: 'turn-not-allowed', piece: 'a (1)', turn: 90, flip: true })
     expect(laid(91)).toContainEqual({ code: 'turn-not-allowed', piece: 'a (1)', turn: 91, flip: false })
+  })
+})
+
+describe('a piece that is put down', () => {
+  it('is mirrored in x, then turned counter-clockwise about its origin, then moved', () => {
+    const flag = problem({ a: { outline: box(100, 40), flip: true, turns: [0, 90, 180, 270] } }, { width: 190 })
+    // Mirrored it lies left of its origin; turned by 90 it goes down from there, by 180 right and down, by 270 up.
+    const where = [
+      [0, 120, 0, 40],
+      [90, 60, 100, 100],
+      [180, 20, 40, 40],
+      [270, 20, 0, 100],
+    ] as const
+    for (const [turn, x, y, length] of where) {
+      expect(codes(flag, length, [at('a', x, y, { turn, flip: true })]), `turned by ${turn}`).toEqual([])
+      expect(codes(flag, length, [at('a', x, y, { turn })]), `not mirrored, by ${turn}`).not.toEqual([])
+    }
   })
 })
 
