@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { chromium, type Page } from '@playwright/test'
+import { chromium, type Browser, type Page } from '@playwright/test'
 import { CHROMIUM } from '../scripts/chromium.mjs'
 import { benchJob } from '../core/testing/jobs.ts'
 import { printTable } from './table.ts'
@@ -40,10 +40,11 @@ export async function benchPage(root: string): Promise<void> {
       await page.goto(`http://127.0.0.1:4391/jobs/${made.id}/measure`)
       await page.getByRole('textbox', { name: 'Thickness' }).waitFor()
       opened.push(performance.now() - started)
-      keys.push(...(await keystrokes(page)))
+      keys.push(...(await keystrokes(page, 'Depth', 450)))
       drags.push(...(await dragging(page)))
       await page.context().close()
     }
+    const ofTickets = await onTickets(browser, ['SL-01', 'SL-07'])
     const ms = (values: number[], q: number) =>
       `${values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!.toFixed(1)} ms`
     process.stdout.write('Page, built, headless Chromium, a job of 10 cushions\n')
@@ -53,6 +54,7 @@ export async function benchPage(root: string): Promise<void> {
         ['opened until its fields can be typed in', ms(opened, 0.5), ms(opened, 1)],
         ['work of a keystroke in a dimension', ms(keys, 0.5), ms(keys, 1)],
         ['work of a frame while a corner is dragged', ms(drags, 0.5), ms(drags, 1)],
+        ...ofTickets.map(([ticket, times]) => [`work of a keystroke on ${ticket}`, ms(times, 0.5), ms(times, 1)]),
       ],
     )
   } finally {
@@ -62,24 +64,42 @@ export async function benchPage(root: string): Promise<void> {
   }
 }
 
-/** Main-thread milliseconds from the input event until Vue has drawn the result, for 20 different depths. */
-const keystrokes = (page: Page): Promise<number[]> =>
-  page.evaluate(async () => {
-    const field = [...document.querySelectorAll('input')].find((i) =>
-      i.getAttribute('aria-label')?.startsWith('Depth'),
-    )!
-    field.focus()
-    const times: number[] = []
-    for (let i = 0; i < 20; i++) {
-      field.value = String(450 + i)
-      const started = performance.now()
-      field.dispatchEvent(new Event('input', { bubbles: true }))
-      await Promise.resolve().then(() => new Promise<void>((resolve) => queueMicrotask(resolve)))
-      times.push(performance.now() - started)
-      await new Promise((resolve) => setTimeout(resolve, 30))
-    }
-    return times
-  })
+/** Keystrokes in the thickness of tickets of the demo: a round bench in five, kneelers with corded plates. */
+async function onTickets(
+  browser: Browser,
+  tickets: readonly string[],
+): Promise<readonly (readonly [string, number[]])[]> {
+  const jobs = (await (await fetch('http://127.0.0.1:4391/api/jobs')).json()) as { id: string; ticket: string }[]
+  const all: (readonly [string, number[]])[] = []
+  for (const ticket of tickets) {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+    await page.goto(`http://127.0.0.1:4391/jobs/${jobs.find((j) => j.ticket === ticket)!.id}/measure`)
+    await page.getByRole('textbox', { name: 'Thickness' }).first().waitFor()
+    all.push([ticket, await keystrokes(page, 'Thickness', 80)])
+    await page.context().close()
+  }
+  return all
+}
+
+/** Main-thread milliseconds from the input event until Vue has drawn the result, for 20 different lengths. */
+const keystrokes = (page: Page, label: string, from: number): Promise<number[]> =>
+  page.evaluate(
+    async ([name, least]) => {
+      const field = [...document.querySelectorAll('input')].find((i) => i.getAttribute('aria-label')?.startsWith(name))!
+      field.focus()
+      const times: number[] = []
+      for (let i = 0; i < 20; i++) {
+        field.value = String(least + i)
+        const started = performance.now()
+        field.dispatchEvent(new Event('input', { bubbles: true }))
+        await Promise.resolve().then(() => new Promise<void>((resolve) => queueMicrotask(resolve)))
+        times.push(performance.now() - started)
+        await new Promise((resolve) => setTimeout(resolve, 30))
+      }
+      return times
+    },
+    [label, from] as const,
+  )
 
 /** Main-thread milliseconds of the frames in which a dragged corner moves: plan, drawing and warnings anew. */
 const dragging = (page: Page): Promise<number[]> =>

@@ -1,10 +1,10 @@
 import { phrase } from '../../core/language/index.ts'
-import { placeOf, readJob, readWith, Seat, type Fault, type Job } from '../../contract/index.ts'
-import { applyEdit, jobOf, partJob, withPart } from '../../core/job/index.ts'
+import { placeOf, readJob, readWith, Seat, type Fault } from '../../contract/index.ts'
+import { jobOf } from '../../core/job/index.ts'
 import {
+  afterTyped,
   readTyped,
   typingWords,
-  withTypedSeat,
   type Asked,
   type Typed,
   type TypingContext,
@@ -37,19 +37,6 @@ function faultOf(typed: Typed, { job, whole }: TypingContext): Fault | null {
     return read.ok ? null : read.faults[0]!
   }
   if (!job) return null
-  const read = readJob(after(typed, whole ?? jobOf(job), job.letter))
+  const read = readJob(afterTyped(typed, whole ?? jobOf(job), job.letter))
   return read.ok ? null : read.faults[0]!
-}
-
-function after(typed: Typed, ticket: Job, letter: string): Job {
-  switch (typed.kind) {
-    case 'seat':
-      return withPart(ticket, letter, withTypedSeat(partJob(ticket, letter), typed))
-    case 'edit':
-      return applyEdit(ticket, letter, typed.edit)
-    case 'parts':
-      return typed.edit.applyToJob(ticket)
-    default:
-      return typed satisfies never
-  }
 }

@@ -5,7 +5,8 @@ import { slotsOf, valueOf } from '../seat/index.ts'
 import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit } from '../units/index.ts'
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { begunWith } from './typed-seat.ts'
-import { readLine } from './typing.ts'
+import { inOneOrder } from './one-order.ts'
+import { readLine as readAlone } from './typing.ts'
 
 /**
  * Reads one typed line, and asks where it may be a slip: a fraction in a metric job, a size that no cushion has, a
@@ -31,6 +32,8 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
   if (!literal.ok && others.length === 0) return literal
   return ok(asked(doubt, [{ answer: literal }, ...others, ...(others.length === 0 ? tenthOf(text, context) : [])]))
 }
+
+const readLine = (line: string, context: TypingContext): Answer => inOneOrder(readAlone(line, context), context)
 
 /** `1,250` and `470,469`; other commas are decimal or part a list. */
 const COMMA = /(?<![\d.,])[1-9]\d{0,2},\d{3}(?![\d.,])/g

@@ -88,6 +88,7 @@ export type TypingFailure =
       readonly lines?: readonly string[]
     }
   | { readonly code: 'full'; readonly most: number }
+  | { readonly code: 'too-many'; readonly count: number; readonly most: number }
   | { readonly code: 'pattern'; readonly word: string; readonly example: string }
 
 export type Answer = Result<Typed, TypingFailure>

@@ -1,4 +1,5 @@
 export { readTyped } from './asking.ts'
+export { afterTyped } from './one-order.ts'
 export { withTypedSeat } from './typed-seat.ts'
 export type { Asked, Typed, TypedSeat, TypingContext, TypingFailure } from './failure.ts'
 export { completionsOf, type Completion } from './complete.ts'

@@ -26,6 +26,8 @@ export function typingWords(f: TypingFailure): string {
       return phrase`The line says two thicknesses, ${f.first} and ${f.second}: leave out the one that is not meant.`
     case 'full':
       return phrase`This ticket has ${f.most} parts, as many as one takes: begin another ticket.`
+    case 'too-many':
+      return phrase`That would be ${f.count} cushions, more than the ${f.most} of one order: check the numbers, or begin another ticket.`
     case 'only-bench':
       return phrase`${f.word} belongs to a bench; this seat has single cushions.`
     case 'choice':
