@@ -1,3 +1,4 @@
+import { cushionsIn, MOST_CUSHIONS_OF_ALL } from './part-faults.ts'
 import { z } from 'zod'
 import { LARGEST_ALLOWANCE_MM, LONGEST_MM } from './lengths.ts'
 import { Handles, TiePlace } from './make-up.ts'
@@ -61,6 +62,8 @@ export const JOB_LIMITS = {
   longestMm: LONGEST_MM,
   largestAllowanceMm: LARGEST_ALLOWANCE_MM,
   mostCushions: MOST_CUSHIONS,
+  mostCushionsOfAll: MOST_CUSHIONS_OF_ALL,
+  cushionsIn,
   mostLeanDegrees: MOST_LEAN_DEG,
   mostSweepDegrees: MOST_SWEEP_DEG,
   mostOverhangMm: MOST_OVERHANG_MM,

@@ -23,6 +23,9 @@ export interface TypingLimits {
   readonly longestMm: number
   readonly largestAllowanceMm: number
   readonly mostCushions: number
+  /** Of all parts of a ticket together, as the job file counts them. */
+  readonly mostCushionsOfAll: number
+  readonly cushionsIn: (division: Seat['division']) => number
   readonly mostLeanDegrees: number
   readonly mostSweepDegrees: number
   readonly mostOverhangMm: number

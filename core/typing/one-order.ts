@@ -1,14 +1,15 @@
-import { cushionsIn, MOST_CUSHIONS_OF_ALL, type Job } from '../../contract/index.ts'
+import type { Job } from '../../contract/index.ts'
 import { applyEdit, jobOf, partJob, withPart } from '../job/index.ts'
 import { fail, type Answer, type Typed, type TypingContext } from './failure.ts'
 import { withTypedSeat } from './typed-seat.ts'
 
 /** A line that would make an open ticket more than one order is refused, with how many cushions there would be. */
-export function inOneOrder(answer: Answer, { job, whole }: TypingContext): Answer {
+export function inOneOrder(answer: Answer, { job, whole, limits }: TypingContext): Answer {
   if (!answer.ok || !job) return answer
   const { parts } = afterTyped(answer.value, whole ?? jobOf(job), job.letter)
-  const count = parts.reduce((sum, part) => sum + cushionsIn(part.seat.division), 0)
-  return count > MOST_CUSHIONS_OF_ALL ? fail({ code: 'too-many', count, most: MOST_CUSHIONS_OF_ALL }) : answer
+  const count = parts.reduce((sum, part) => sum + limits.cushionsIn(part.seat.division), 0)
+  const most = limits.mostCushionsOfAll
+  return count > most ? fail({ code: 'too-many', count, most }) : answer
 }
 
 /** A ticket after what was typed at one of its parts. */
