@@ -64,7 +64,7 @@ export async function benchPage(root: string): Promise<void> {
   }
 }
 
-/** Keystrokes in the thickness of tickets of the demo: a round bench in five, kneelers with corded plates. */
+/** Keystrokes in the thickness of tickets of the demo: a round bench in five, twelve kneelers on a check. */
 async function onTickets(
   browser: Browser,
   tickets: readonly string[],

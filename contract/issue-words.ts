@@ -11,7 +11,7 @@ export function issueWords(issue: z.core.$ZodRawIssue): string | undefined {
     case 'too_small':
       return leastWords(issue.origin, Number(issue.minimum), issue.inclusive ?? true)
     case 'too_big':
-      return `must ${issue.origin === 'number' ? (issue.inclusive ? 'be at most' : 'be less than') : 'have at most'} ${countWords(issue.origin, Number(issue.maximum))}`
+      return mostWords(issue.origin, Number(issue.maximum), issue.inclusive ?? true)
     case 'invalid_value':
       return oneOf(issue.values)
     case 'invalid_union':
@@ -46,11 +46,15 @@ function leastWords(origin: string, least: number, inclusive: boolean): string {
   return least === 1 ? 'is empty' : `must have at least ${countWords(origin, least)}`
 }
 
+const mostWords = (origin: string, most: number, inclusive: boolean): string =>
+  origin === 'number'
+    ? `must be ${inclusive ? 'at most' : 'less than'} ${most}`
+    : `must have at most ${countWords(origin, most)}`
+
 const COUNTED: Readonly<Record<string, string>> = { string: 'character', array: 'entry', set: 'entry', map: 'entry' }
 
 function countWords(origin: string, count: number): string {
-  const counted = COUNTED[origin]
-  if (counted === undefined) return String(count)
+  const counted = COUNTED[origin] ?? 'part'
   return `${count} ${count === 1 ? counted : counted === 'entry' ? 'entries' : `${counted}s`}`
 }
 

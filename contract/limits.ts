@@ -57,7 +57,7 @@ const bare = (schema: z.core.$ZodType): z.core.$ZodType =>
     ? bare(schema.unwrap())
     : schema
 
-/** The most that a job file takes, so that a typed line can refuse more in words. */
+/** The most that a job file takes, and how it counts cushions, so that a typed line can refuse more in words. */
 export const JOB_LIMITS = {
   longestMm: LONGEST_MM,
   largestAllowanceMm: LARGEST_ALLOWANCE_MM,

@@ -35,6 +35,17 @@ test('a new shop is asked whose it is, starts in its own units, and its quotes c
   await expect(page.getByLabel('Address')).toHaveValue('1 Slipway\nGreyness')
 })
 
+test('examples can be laid in later, from the shelf', async ({ page }) => {
+  await page.goto(at('/welcome'))
+  await page.getByLabel('Name of the shop').fill('Plover Loft')
+  await page.getByLabel(/Lay in example foam/).uncheck()
+  await page.getByRole('button', { name: 'Open the shop' }).click()
+  await page.getByRole('button', { name: 'Lay in the examples' }).click()
+  await expect(page.getByRole('heading', { name: 'Start from the tape' })).toBeVisible()
+  await typeLine(page, 'bench 1500 x 450 x 75 in 2')
+  await expect(page).toHaveURL(/\/measure/)
+})
+
 test('without examples a shop in inches enters a foam and a cloth of its own, as its suppliers quote them', async ({
   page,
 }) => {

@@ -18,7 +18,6 @@ import { money } from '../ui/manner.ts'
 const shop = useShop()
 const { failed, attempt } = useAttempt()
 const open = ref<Cloth | null>(null)
-const isRead = ref(false)
 const cloths = computed(() => shop.lists?.cloths ?? [])
 const units = computed(() => shop.lists?.settings.units ?? 'mm')
 
@@ -26,7 +25,6 @@ const jobs = shallowRef<readonly JobSummary[]>([])
 onMounted(() =>
   attempt(async () => {
     await shop.open()
-    isRead.value = true
     jobs.value = await listJobs()
   }),
 )
@@ -65,7 +63,7 @@ const supplyWords = ({ supply }: Cloth) =>
     <template #tools>
       <button type="button" class="plain-button main" @click="open = newCloth(units)">New cloth</button>
     </template>
-    <p v-if="isRead && cloths.length === 0" class="quiet">
+    <p v-if="shop.lists && cloths.length === 0" class="quiet">
       No cloth yet. Enter one with its width, its price and its pattern: New cloth.
     </p>
     <button v-for="c in cloths" :key="c.id" type="button" class="card sheet" @click="open = c">

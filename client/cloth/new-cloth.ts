@@ -1,6 +1,6 @@
 import type { Band, Cloth, Pattern, Supply } from '../../contract/index.ts'
 import { USUAL_CLOTH } from '../../core/cloth/index.ts'
-import { isInch, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
+import { isInch, METRES_PER_YARD, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
 
 /** A cloth with nothing said of it yet but what is usual. */
 export const newCloth = (unit: LengthUnit): Cloth => ({
@@ -12,11 +12,14 @@ export const newCloth = (unit: LengthUnit): Cloth => ({
   pricePerMetre: 0,
 })
 
-/** Cloth sold by the eighth of a yard, 54 in wide. */
+/** What cloth is sold by beside inches. */
+export const EIGHTH_OF_A_YARD_MM = 125 * METRES_PER_YARD
+
+/** Cloth as it is usually sold there, 54 in wide. */
 const YARD_GOODS = {
   widthMm: 54 * MM_PER_INCH,
   selvedgeMm: [MM_PER_INCH / 2, MM_PER_INCH / 2],
-  buyingStepMm: 4.5 * MM_PER_INCH,
+  buyingStepMm: EIGHTH_OF_A_YARD_MM,
 } satisfies Partial<Cloth>
 
 const STARTING_BANDS: Band[] = [

@@ -57,7 +57,7 @@ async function readFile(event: Event): Promise<void> {
         <h2>Grades to order</h2>
         <button type="button" class="plain-button main" @click="grade = newGrade(units)">New grade</button>
       </div>
-      <p v-if="grades.length === 0" class="quiet">
+      <p v-if="shop.lists && grades.length === 0" class="quiet">
         No grade yet. Enter one from its data sheet, or read the supplier's list as a spreadsheet.
       </p>
       <table v-else class="ruled-table">

@@ -22,6 +22,7 @@ import type { Begun } from './NewTicketDialog.vue'
 import { nextTicket } from '../session/next-ticket.ts'
 import RemindersDue from './RemindersDue.vue'
 import StartPanel from './StartPanel.vue'
+import { layInExamples } from '../shop/examples.ts'
 import { typedExamples } from '../ui/typed-examples.ts'
 
 // The tickets hang before what is typed can be read: it needs all that is known of seats and covers.
@@ -233,9 +234,9 @@ const openFile = (event: Event) =>
           v-if="isRead"
           :units="units"
           :has-materials="hasMaterials"
-          :attempt="attempt"
           @begin="openNew"
           @put="line?.put($event)"
+          @examples="attempt(() => layInExamples(shop, units))"
         />
       </aside>
     </main>

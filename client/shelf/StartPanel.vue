@@ -1,13 +1,10 @@
 <script setup lang="ts">
 import type { LengthUnit } from '../../core/units/index.ts'
-import { layInExamples } from '../shop/examples.ts'
-import { useShop } from '../stores/shop.ts'
 import { typedExamples } from '../ui/typed-examples.ts'
 
 /** How a ticket is begun; before the shop has a foam and a cloth, how it comes by them. */
-defineProps<{ units: LengthUnit; hasMaterials: boolean; attempt: (work: () => Promise<unknown>) => Promise<unknown> }>()
-const emit = defineEmits<{ begin: []; put: [line: string] }>()
-const shop = useShop()
+defineProps<{ units: LengthUnit; hasMaterials: boolean }>()
+const emit = defineEmits<{ begin: []; put: [line: string]; examples: [] }>()
 </script>
 
 <template>
@@ -20,9 +17,7 @@ const shop = useShop()
         <RouterLink to="/cloth" class="plain-button main">Cloth store</RouterLink>
       </p>
       <p>Or try the program with made-up makes and prices, and put your own in their place later.</p>
-      <button type="button" class="plain-button" @click="attempt(() => layInExamples(shop, units))">
-        Lay in the examples
-      </button>
+      <button type="button" class="plain-button" @click="emit('examples')">Lay in the examples</button>
     </template>
     <template v-else>
       <h2>Start from the tape</h2>

@@ -1,5 +1,6 @@
 import type { Cloth, Grade } from '../../contract/index.ts'
 import { isInch, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
+import { EIGHTH_OF_A_YARD_MM } from '../cloth/new-cloth.ts'
 import type { useShop } from '../stores/shop.ts'
 
 /** Puts made-up foam, cloth and trims on the empty shelves of a new shop, in the sizes of its trade; none in stock. */
@@ -23,7 +24,7 @@ export const gradeInInches = (grade: Grade): Grade => ({
 export const clothInInches = (cloth: Cloth): Cloth => ({
   ...cloth,
   widthMm: nearest(cloth.widthMm, 1),
-  buyingStepMm: 4.5 * MM_PER_INCH,
+  buyingStepMm: EIGHTH_OF_A_YARD_MM,
 })
 
 const nearest = (mm: number, inches: number): number => Math.round(mm / (inches * MM_PER_INCH)) * inches * MM_PER_INCH

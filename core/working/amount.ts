@@ -5,8 +5,6 @@ import {
   formatLength,
   inchParts,
   isInch,
-  KG_M3_PER_LB_FT3,
-  KG_PER_LB,
   METRES_PER_YARD,
   MM_PER_INCH,
   mmPerUnit,
@@ -97,14 +95,12 @@ function measureOf(quantity: Quantity, unit: LengthUnit): Measure {
       }
     case 'angle':
       return { ...plain, worth: Math.PI / 180, decimals: 2, suffix: '°' }
-    case 'mass':
-      return { ...plain, decimals: 2, ...(inches ? { worth: KG_PER_LB, name: 'lb' } : { name: 'kg' }) }
-    case 'density':
-      return { ...plain, decimals: 2, ...(inches ? { worth: KG_M3_PER_LB_FT3, name: 'lb/ft³' } : { name: 'kg/m³' }) }
     case 'share':
       return { ...plain, decimals: 3 }
     case 'money':
       return { ...plain, decimals: 2 }
+    case 'mass':
+    case 'density':
     case 'metre-price':
     case 'volume-price':
       return { ...plain, worth: amountFactor(quantity, unit), decimals: 2, name: amountUnit(quantity, unit) }

@@ -1,7 +1,7 @@
 /**
  * What a number counts or measures. Lengths and runs (lengths bought off a roll or reel) are mm, areas mm², angles
- * radians, times minutes, money is in the job's currency, prices a metre and a m³, densities kg/m³; a conversion is a constant between two units
- * of one kind.
+ * radians, times minutes, money is in the job's currency, prices a metre and a m³, densities kg/m³; a conversion is a
+ * constant between two units of one kind.
  */
 export type Quantity =
   | 'length'

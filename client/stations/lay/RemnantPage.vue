@@ -3,7 +3,6 @@ import { computed, ref } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import type { Cloth } from '../../../contract/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
-import { ratesOf } from '../../../core/making/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { sayAmountWithUnit, sayMinutes } from '../../../core/working/index.ts'
 import { RESCUES, rescued, type Attempt, type Rescue } from '../../../core/what-if/index.ts'
@@ -12,6 +11,7 @@ import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useShop } from '../../stores/shop.ts'
 import { money } from '../../ui/manner.ts'
+import { useAsLaid } from './as-laid.ts'
 import { hiddenCloth } from './hidden-cloth.ts'
 import { missingWords, rescueWords } from './rescue-words.ts'
 import { useWhatIf } from './what-if.ts'
@@ -24,6 +24,7 @@ const SECONDS = 2
 const jobs = useJob()
 const lays = useLay()
 const shop = useShop()
+const asLaid = useAsLaid()
 const unit = computed(() => jobs.job!.units)
 const own = computed<Cloth>(() => lays.chosen?.cloth ?? jobs.job!.cloth.cloth)
 /** What is on the shelf, and the cloth that the job is planned on. */
@@ -51,7 +52,7 @@ function tryAll(): void {
       key,
       job: jobs.whole!,
       cloths: { cloth: cloth.value, hidden: hidden.value! },
-      prices: { rates: ratesOf(shop.workshop), shelf: shop.lists?.trims ?? [] },
+      prices: asLaid.prices(),
       rescue,
       seconds: SECONDS,
     })),

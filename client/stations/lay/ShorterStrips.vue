@@ -4,7 +4,6 @@ import { phrase } from '../../../core/language/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { firstPart } from '../../../core/job/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
-import { ratesOf } from '../../../core/making/index.ts'
 import { sayMinutes } from '../../../core/working/index.ts'
 import {
   clothCost,
@@ -20,6 +19,7 @@ import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useShop } from '../../stores/shop.ts'
 import { money } from '../../ui/manner.ts'
+import { useAsLaid } from './as-laid.ts'
 import { useWhatIf } from './what-if.ts'
 
 /**
@@ -30,6 +30,7 @@ const SECONDS = 1.5
 const jobs = useJob()
 const lays = useLay()
 const shop = useShop()
+const asLaid = useAsLaid()
 const choices = shallowRef<readonly LayChoice[]>([])
 const lengths = ref(new Map<number, number>())
 const { ask, stop } = useWhatIf((answer) => {
@@ -75,26 +76,27 @@ const best = computed(() => {
   if (!isLaid.value) return null
   const bought = (mm: number) => clothCost(cloth.value.cloth, mm).boughtMm
   const offers = [...lengths.value].flatMap(([i, mm]) => {
-    const { stripJoins: joins, take } = choices.value[i]!
+    const choice = choices.value[i]!
     const savedMm = bought(own.value!.length) - bought(mm)
-    const costs = savedMm > 0 ? costsOf(take, mm) : null
+    const costs = savedMm > 0 ? costsOf(choice, mm) : null
     const worth = costs && savedMoney(costs, shop.workshop.charges.hourRate)
-    return worth === null ? [] : [{ joins, take, mm, savedMm, minutes: costs!.minutes, worth }]
+    return worth === null
+      ? []
+      : [{ joins: choice.stripJoins, take: choice.take, mm, savedMm, minutes: costs!.minutes, worth }]
   })
   return offers.filter((o) => o.worth >= LEAST_MONEY).sort((a, b) => b.worth - a.worth || a.joins - b.joins)[0] ?? null
 })
 /** What the ticket cut so costs more than as it is. */
-function costsOf(take: LayChoice['take'], laidMm: number): Costs | null {
+function costsOf({ take, problem }: LayChoice, laidMm: number): Costs | null {
   const [job, before] = [jobs.whole!, jobs.plan!]
   const changed = take(job)
   const plan = planJob(changed)
-  const problem = plan.kind === 'worked' ? plan.cloth.lays[0]?.problem : undefined
   if (plan.kind !== 'worked' || before.kind !== 'worked' || !problem) return null
-  const laid = new Map(lays.cloths.flatMap((c, i) => (lays.all[i] ? [[c.key, lays.all[i]!.length] as const] : [])))
+  const laid = asLaid.laid()
   return costsOver(
     { job: changed, plan, laid: new Map([...laid, [problemKey(problem), laidMm]]) },
-    { job, plan: before, laid },
-    { rates: ratesOf(shop.workshop), shelf: shop.lists?.trims ?? [] },
+    { job, plan: before, laid: new Map(laid) },
+    asLaid.prices(),
   )
 }
 const mm = (value: number) => formatLengthWithUnit(value, jobs.job!.units)

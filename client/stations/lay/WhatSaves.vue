@@ -2,7 +2,6 @@
 import { computed, ref, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { neverAbreast } from '../../../core/lay/index.ts'
-import { ratesOf } from '../../../core/making/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { sayMinutes } from '../../../core/working/index.ts'
 import { LEAST_MONEY, SAVINGS, savedMoney, withSaving, type Saved } from '../../../core/what-if/index.ts'
@@ -10,6 +9,7 @@ import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useShop } from '../../stores/shop.ts'
 import { money } from '../../ui/manner.ts'
+import { useAsLaid } from './as-laid.ts'
 import { hiddenCloth } from './hidden-cloth.ts'
 import { savingWords } from './saving-words.ts'
 import { useWhatIf } from './what-if.ts'
@@ -23,6 +23,7 @@ const SECONDS = 1.5
 const jobs = useJob()
 const lays = useLay()
 const shop = useShop()
+const asLaid = useAsLaid()
 const unit = computed(() => jobs.job!.units)
 const chosen = computed(() => lays.chosen)
 const lay = computed(() => lays.current)
@@ -48,16 +49,15 @@ watch(
 
 function tryAll(quietly = false): void {
   tried.value = new Map()
-  const laid = lays.cloths.flatMap((own, i) => (lays.all[i] ? [[own.key, lays.all[i]!.length] as const] : []))
   ask(
     SAVINGS.map((saving, key) => ({
       kind: 'saving' as const,
       key,
       job: jobs.whole!,
       cloths: cloths.value!,
-      prices: { rates: ratesOf(shop.workshop), shelf: shop.lists?.trims ?? [] },
+      prices: asLaid.prices(),
       saving,
-      laid,
+      laid: asLaid.laid(),
       seconds: SECONDS,
     })),
     quietly,
