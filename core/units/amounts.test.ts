@@ -88,6 +88,7 @@ describe('amounts as they are spoken', () => {
     ['1.8 pcfs', 'density', 'unknown-unit'],
     ['3 Nm', 'force', 'unknown-unit'],
     ['3 lbfs', 'force', 'unknown-unit'],
+    ['3 kgfm', 'force', 'unknown-unit'],
     ['3 kgm', 'mass', 'unknown-unit'],
     ['3 mg', 'mass', 'unknown-unit'],
     ['3 ozs', 'mass', 'unknown-unit'],
