@@ -106,7 +106,7 @@ test('what cannot be made is said wherever it would count, and the rest is made'
     await expect(page.getByText('Backs cannot be made as they stand, and count nowhere here.')).toBeVisible()
   }
   await typeLine(page, 'part seats: times 90')
-  await expect(page.locator('output')).toContainText('130 cushions, more than 120 in all')
+  await expect(page.locator('output')).toContainText('130 cushions, more than the 120 of one order')
   await expect(part(page, 'Seats')).toContainText('4 cushions')
 })
 

@@ -1,6 +1,6 @@
 import type { Band, Cloth, Pattern, Supply } from '../../contract/index.ts'
 import { USUAL_CLOTH } from '../../core/cloth/index.ts'
-import { isInch, METRES_PER_YARD, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
+import { EIGHTH_OF_A_YARD_MM, isInch, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
 
 /** A cloth with nothing said of it yet but what is usual. */
 export const newCloth = (unit: LengthUnit): Cloth => ({
@@ -11,9 +11,6 @@ export const newCloth = (unit: LengthUnit): Cloth => ({
   ground: '#d8cdb4',
   pricePerMetre: 0,
 })
-
-/** What cloth is sold by beside inches. */
-export const EIGHTH_OF_A_YARD_MM = 125 * METRES_PER_YARD
 
 /** Cloth as it is usually sold there, 54 in wide. */
 const YARD_GOODS = {

@@ -1,6 +1,5 @@
 import type { Cloth, Grade } from '../../contract/index.ts'
-import { isInch, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
-import { EIGHTH_OF_A_YARD_MM } from '../cloth/new-cloth.ts'
+import { EIGHTH_OF_A_YARD_MM, isInch, MM_PER_INCH, type LengthUnit } from '../../core/units/index.ts'
 import type { useShop } from '../stores/shop.ts'
 
 /** Puts made-up foam, cloth and trims on the empty shelves of a new shop, in the sizes of its trade; none in stock. */

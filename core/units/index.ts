@@ -1,4 +1,11 @@
-export { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, METRES_PER_YARD, N_PER_LBF } from './trade-units.ts'
+export {
+  BOARD_FEET_PER_M3,
+  EIGHTH_OF_A_YARD_MM,
+  KG_M3_PER_LB_FT3,
+  KG_PER_LB,
+  METRES_PER_YARD,
+  N_PER_LBF,
+} from './trade-units.ts'
 export {
   amountFactor,
   amountUnit,

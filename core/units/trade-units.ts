@@ -8,5 +8,6 @@ export const N_PER_LBF = 4.448222
 /** Foam by the board foot, a foot square and an inch thick. */
 export const BOARD_FEET_PER_M3 = 1e9 / (12 * 12 * MM_PER_INCH ** 3)
 
-/** Cloth and trims are sold by the yard beside inches. */
+/** Cloth and trims are sold by the yard beside inches, and cloth in eighths of it. */
 export const METRES_PER_YARD = (36 * MM_PER_INCH) / 1000
+export const EIGHTH_OF_A_YARD_MM = 125 * METRES_PER_YARD
