@@ -1,4 +1,4 @@
-import { BENCH, CORNER_BENCH, ROUND_WORD, THING } from './thing-words.ts'
+import { BENCH, CORNER_BENCH, ROUND_WORD, TAPERING, THING } from './thing-words.ts'
 
 /** A seat found in a line, as a line of the grammar, and what else was said round it, in order. */
 export interface SeatInLine {
@@ -11,7 +11,7 @@ export interface SeatInLine {
  * Null where no shape has all its sizes. `mostCushions`: a larger number is a size.
  */
 export function seatInLine(text: string, mostCushions: number): SeatInLine | null {
-  const line = new Remaining(text)
+  const line = new Remaining(A_TAPER.test(text) ? text.replace(FROM_TO, '$1 x ') : text)
   const named = namedSizes(line)
   const divided = line.take(/\b(?:in|divided into|split in(?:to)?) (\d+)\b(?!\s*(?:mm|cm|in\b|"))/)?.[1]
   const count = line.take(COUNTED)?.slice(1).find(Boolean)
@@ -26,7 +26,7 @@ export function seatInLine(text: string, mostCushions: number): SeatInLine | nul
 const NUMBER = String.raw`\d+(?:\.\d+)?(?:(?:\s|-|\+)\d+\/\d+|\/\d+)?`
 const SIZE = String.raw`(?:\d+\s*(?:ft|')\s*)?${NUMBER}\s*(?:mm|cm|m|inches|inch|in(?! ?\d)|"|ft|')?(?![a-wyz\d/])`
 const COUNTED = new RegExp(
-  String.raw`\b(\d+) (?=${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular)|(?:\btimes |\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
+  String.raw`\b(\d+) (?=${TAPERING}|${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular)|(?:\btimes |\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
 )
 const BARE = new RegExp(`${SIZE}(?=$| [^\\dx]|[,;])`)
 const COUNT_ALONE = /^(\d+)$|^(\d+) (?=[a-z])/
@@ -39,6 +39,10 @@ class Remaining {
     const found = new RegExp(pattern.source, pattern.flags.replace('g', '')).exec(this.text)
     if (found) this.text = this.text.replace(pattern, ' | ')
     return found
+  }
+
+  says(pattern: RegExp): boolean {
+    return pattern.test(this.text)
   }
 
   left(): readonly string[] {
@@ -56,6 +60,8 @@ interface Sizes {
   readonly deep: string | undefined
   readonly thick: string | undefined
   readonly across: string | undefined
+  /** Along the front and along the back, of a seat that tapers. */
+  readonly ends: readonly (string | undefined)[]
   /** One size alone that says not which it is. */
   readonly bare: string | undefined
 }
@@ -70,6 +76,7 @@ function namedSizes(line: Remaining): Omit<Sizes, 'bare'> {
     const found = line.take(new RegExp(`(${SIZE}) ?(?:in )?(?:${words})\\b|\\b(?:${words}):? (${SIZE})`))
     return (found?.[1] ?? found?.[2])?.trim()
   }
+  const ends = line.says(A_TAPER) ? [labelled(alongThe('front|near')), labelled(alongThe('back|far'))] : []
   const thick = labelled('thick|thickness|high|height|tall')
   const across = labelled('across|diameter')
   const square = labelled('square')
@@ -80,8 +87,14 @@ function namedSizes(line: Remaining): Omit<Sizes, 'bare'> {
     deep: (long === undefined ? undefined : wide) ?? deep ?? square,
     thick: thick ?? (long !== undefined && wide !== undefined ? deep : undefined),
     across: across ?? square,
+    ends,
   }
 }
+
+const A_TAPER = new RegExp(`\\b${TAPERING}(?= +(?:${THING}|${BENCH}|\\d|\\||,))`)
+/** `2400 to 1500`. */
+const FROM_TO = new RegExp(`(${SIZE}) to (?=\\d)`)
+const alongThe = (side: string): string => `(?:(?:along|at|on) )?(?:${side})(?: edge| side)?`
 
 type SeatLine = (sizes: Sizes, divided: string | undefined, count: string | undefined) => string | null
 
@@ -95,7 +108,12 @@ const joined = (
   sizes.length === wanted && sizes.every((size) => size !== undefined) ? `${word} ${sizes.join(' x ')}${counted}` : null
 const times = (count: string | undefined): string => ` times ${count ?? 1}`
 
-const boxSizes = ({ row, along, deep, thick }: Sizes): readonly (string | undefined)[] =>
+const boxSizes = ({
+  row,
+  along,
+  deep,
+  thick,
+}: Pick<Sizes, 'row' | 'thick'> & Partial<Sizes>): readonly (string | undefined)[] =>
   row.length === 0 ? [along, deep, thick] : [...row, ...(thick === undefined ? [] : [thick])]
 
 /** Of four numbers in a row one is how many: the first or the last, whichever leaves a cushion thinner than it is wide. */
@@ -138,6 +156,9 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
       return one === undefined ? joined('cube', boxSizes(sizes), 3, times(count)) : `cube ${one}${times(count)}`
     },
   },
+  // A bay is one seat: its cushions are what it is divided into.
+  { word: /\bbay(?= )/, line: (sizes, divided, count) => tapering(sizes, divided ?? count ?? '1', undefined) },
+  { word: A_TAPER, line: tapering },
   // Without its ears it is told how they are said.
   { word: /\bt[ -](?:shaped? )?(?:cushions?|seats?)\b/, line: ({ row }) => `tseat ${row.join(' x ')}` },
   {
@@ -150,6 +171,13 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
     line: (sizes, divided, count) => plain(sizes, divided ?? (count === undefined ? '1' : undefined), count),
   },
 ]
+
+function tapering(sizes: Sizes, divided: string | undefined, count: string | undefined): string | null {
+  const { row, ends, along, deep, thick } = sizes
+  const widths = row.length < 2 ? ends : row.slice(0, 2)
+  const others = row.length < 2 ? [deep ?? along, thick] : [row[2] ?? deep, row[3] ?? thick]
+  return joined('taper', [...widths, ...others], 4, divided === undefined ? times(count) : ` in ${divided}`)
+}
 
 /** Length first, however it was said; a roll with two more sizes has them alike. */
 function rollSizes({ row, along, deep, thick, across }: Sizes): readonly (string | undefined)[] {

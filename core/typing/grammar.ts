@@ -11,8 +11,8 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
     example: 'seat 23 5/8 x 20 x 4 times 2',
   },
   {
-    form: 'taper NEAR x FAR x DEPTH x T left OFFSET',
-    does: 'near and far edges parallel; centred without an offset',
+    form: 'taper NEAR x FAR x DEPTH x T left OFFSET in N',
+    does: 'near and far edges parallel; centred without an offset; times N of it, or one divided into N',
     example: 'taper 1124 x 860 x 402 x 60 left 0',
   },
   {

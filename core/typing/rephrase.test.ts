@@ -81,8 +81,6 @@ const SEATS: readonly (readonly [string, string])[] = [
   ['boat berth 1860 long 640 wide 100 thick', 'seat 1860 x 640 x 100'],
   ['2 cushions 24 in wide, 22 in deep, 4 in thick', 'seat 24 in x 22 in x 4 in times 2'],
   ['16 inch round, 2 inch thick', 'disc 16 in x 2 in'],
-  ['trapezoid 600 front 500 back 450 deep 80 thick', 'taper 600 x 500 x 450 x 80'],
-  ['tapered cushion 600 to 500, 450 deep, 80 thick', 'taper 600 x 500 x 450 x 80'],
   ['L shaped bench 2000 x 1800 x 500 x 80', 'corner 2000 x 1800 x 500 x 80'],
   ['corner bench 2000 x 500, 1800 x 500, 80 thick', 'corner 2000 x 1800 x 500 x 80'],
   ['v berth 1900 x 700 x 300 x 100', 'berth 1900 x 700 x 300 x 100 pair'],

@@ -65,15 +65,6 @@ export const SEATS: readonly SaySeat[] = [
     return size ? `halfdisc ${thick ? inUnitOf(size, thick) : size.trim()} x ${thick?.trim() ?? '80 mm'}` : null
   },
   (t) => {
-    const [, near, far, deep, thick] = found(
-      `(?:trapezium|trapezoid|taper(?:ed|ing)?)(?: ${THING})? ` +
-        `(${SIZE})(?: ?(?:front|near|at front))?(?: to|,)? (${SIZE})(?: ?(?:back|far|at back))?,? ` +
-        `(${SIZE}) deep,? (${SIZE}) thick`,
-      t,
-    )
-    return near ? `taper ${[near, far, deep, thick].map((s) => s!.trim()).join(' x ')}` : null
-  },
-  (t) => {
     const [, legA, legB, deep, thick] = found(
       `${CORNER_BENCH}[:,]? (${SIZE})\\s*x\\s*(${SIZE})\\s*x\\s*(${SIZE})\\s*x\\s*(${SIZE})`,
       t,

@@ -8,7 +8,7 @@ import { readRing, readRound } from './curved-seats.ts'
 import { chain, fail, type Answer, type TypingContext } from './failure.ts'
 import { readBolster, readCube, type MadeLine } from './made-seats.ts'
 import { readPoints, readTaped } from './outlined-seats.ts'
-import { countOf, OPTION, parted, say, seat, singles, type SeatLine, type SeatWord } from './seat-line.ts'
+import { countOf, OPTION, parted, runOf, say, seat, singles, type SeatLine, type SeatWord } from './seat-line.ts'
 
 /** Reads a line that begins a new seat. */
 export function readSeat(word: SeatWord, rest: string, context: TypingContext): Answer {
@@ -61,7 +61,7 @@ function plainSeat({ word, rest, units, context }: SeatLine, example: string): A
 }
 
 function readTaper({ word, rest, units, context }: SeatLine): Answer {
-  const { head, options } = parted(rest, ['left', 'times'])
+  const { head, options } = parted(rest, ['left', 'times', 'in'])
   return chain(
     readSizes(
       head,
@@ -73,7 +73,7 @@ function readTaper({ word, rest, units, context }: SeatLine): Answer {
     ),
     ([near, far, depth, t]) =>
       chain(options['left'] === undefined ? ok(null) : readLength(options['left'], 'left offset', units), (left) =>
-        chain(countOf(options['times'], context), (count) => {
+        chain(countOf(options['in'] ?? options['times'], context), (count) => {
           const footprint: Footprint = {
             kind: 'taper',
             near: reading(near!),
@@ -84,9 +84,9 @@ function readTaper({ word, rest, units, context }: SeatLine): Answer {
             falling: null,
           }
           return seat(
-            shapedSeat(footprint, t!, singles(count)),
+            shapedSeat(footprint, t!, options['in'] === undefined ? singles(count) : runOf(count)),
             units,
-            phrase`${count} tapering from ${say([near!, far!], units)} over ${say([depth!], units)}, ${left === null ? 'centred' : `left offset ${say([left], units)}`}, ${say([t!], units)} thick`,
+            phrase`${options['in'] === undefined ? phrase`${count} tapering` : phrase`Tapering bench in ${count},`} from ${say([near!, far!], units)} over ${say([depth!], units)}, ${left === null ? phrase`centred` : phrase`left offset ${say([left], units)}`}, ${say([t!], units)} thick`,
           )
         }),
       ),

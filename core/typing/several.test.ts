@@ -28,7 +28,12 @@ function made(line: string): string {
   const { footprint, division, thickness } = seat
   const own = makeUp.construction.kind === 'boxed' ? '' : `${makeUp.construction.kind} `
   const count = 'count' in division ? division.count : 0
-  const sizes = footprint.kind === 'rectangle' ? [footprint.width, footprint.depth] : []
+  const sizes =
+    footprint.kind === 'rectangle'
+      ? [footprint.width, footprint.depth]
+      : footprint.kind === 'taper'
+        ? [footprint.near, footprint.far, footprint.depth]
+        : []
   const in_ = division.kind === 'run' ? 'in' : 'times'
   const words = [...sizes, thickness].map((d) => Number(valueOf(d).toFixed(1))).join(' x ')
   return `${own}${footprint.kind === 'rectangle' ? '' : `${footprint.kind} `}${words} ${in_} ${count}`
@@ -37,6 +42,17 @@ function made(line: string): string {
 /** Sizes worked by hand: an inch is 25.4 mm. */
 const SEATS: readonly (readonly [line: string, makes: string])[] = [
   ['3 cushions 1800 x 500 x 100 bench', '1800 x 500 x 100 times 3'],
+  ['taper 1500 x 2400 x 450 x 80 in 3, piped', 'taper 1500 x 2400 x 450 x 80 in 3'],
+  [
+    'bay window seat, three cushions, 2400 along the back, 1500 along the front, 450 deep, 80 thick',
+    'taper 1500 x 2400 x 450 x 80 in 3',
+  ],
+  ['bay window seat 2400 x 1500 x 450 x 80', 'taper 2400 x 1500 x 450 x 80 in 1'],
+  ['window seat taper 2400 to 1500 x 450 x 80 in 3, piped', 'taper 2400 x 1500 x 450 x 80 in 3'],
+  ['tapered bench, front 1500, back 1200, 450 deep, 80 thick, 2 cushions', 'taper 1500 x 1200 x 450 x 80 times 2'],
+  ['trapezoid 600 front 500 back 450 deep 80 thick', 'taper 600 x 500 x 450 x 80 times 1'],
+  ['tapered cushion 600 to 500, 450 deep, 80 thick', 'taper 600 x 500 x 450 x 80 times 1'],
+  ['2 wedge-shaped cushions 20 x 16 x 18 x 3 in, ties', 'taper 508 x 406.4 x 457.2 x 76.2 times 2'],
   ['1800 x 500 x 100 bench in 3', '1800 x 500 x 100 in 3'],
   ['1800 x 500 x 100 window seat divided into 2', '1800 x 500 x 100 in 2'],
   ['600 x 500 x 80 dining chairs, 6 of them', '600 x 500 x 80 times 6'],

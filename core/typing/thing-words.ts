@@ -66,6 +66,8 @@ export const THING = `(?:(?:${LIKE}) )*(?:${NOUNS})`
 export const ROUND_WORD = '(?:round|circular|circles?|discs?)'
 export const ROUND_THING = '(?: (?:stools?|seats?|cushions?|pads?|hassocks?|chairs?))?'
 export const CORNER_BENCH = '(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee))?'
+/** Narrower at one end, as where a bay window takes it in. */
+export const TAPERING = '(?:bay|trapezium|trapezoid(?:al)?|taper(?:ed|ing)?|wedge(?:[ -]shaped)?)'
 /** Long, and divided. */
 export const BENCH =
   '(?:(?:window|long|church|garden) )*(?:bench(?: seat| cushion)?|window seat(?: cushion)?|settle|pew(?: cushion)?|banquette)'

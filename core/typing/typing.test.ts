@@ -82,6 +82,13 @@ describe('every shape typed in one line', () => {
       'taper 1124 x 860 x 402 x 60 left -20 times 2',
       { footprint: { kind: 'taper', offset: { kind: 'left', mm: -20 } }, division: { kind: 'singles', count: 2 } },
     ],
+    [
+      'taper 2400 x 1500 x 450 x 80 left 400 in 3',
+      {
+        footprint: { kind: 'taper', offset: { kind: 'left', mm: 400 } },
+        division: { kind: 'run', count: 3, gapMm: 0, cuts: 'straight' },
+      },
+    ],
     ['taper 1124 x 860 x 402 x 60', { footprint: { offset: { kind: 'centred' } } }],
     [
       'tseat 610 x 545 x 110 ears 62 x 148 times 4',
