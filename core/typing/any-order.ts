@@ -13,7 +13,9 @@ export interface SeatInLine {
 export function seatInLine(text: string, mostCushions: number): SeatInLine | null {
   const line = new Remaining(A_TAPER.test(text) ? text.replace(FROM_TO, '$1 x ') : text)
   const named = namedSizes(line)
-  const divided = line.take(/\b(?:in|divided into|split in(?:to)?) (\d+)\b(?!\s*(?:mm|cm|in\b|"))/)?.[1]
+  const divided = line.take(
+    /\b(?:in|divided into|split in(?:to)?) (\d+)\b(?!\s*(?:mm|cm|in\b|"))(?: (?:pieces|parts|sections|lengths|cushions)\b)?/,
+  )?.[1]
   const count = line.take(COUNTED)?.slice(1).find(Boolean)
   const sizes = { ...named, bare: named.row.length === 0 ? line.take(BARE)?.[0].trim() : undefined }
   const shape = SHAPES.find(({ word }) => line.take(word))
@@ -141,7 +143,8 @@ const roundSizes = ({ row, along, thick, across, bare }: Sizes): readonly (strin
 const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
   {
     word: new RegExp(`\\b(?:${CORNER_BENCH})\\b`),
-    line: (sizes) => (sizes.row.length === 4 ? `corner ${sizes.row.join(' x ')}` : null),
+    line: ({ row, deep, along, thick }) =>
+      joined('corner', row.length === 2 ? [...row, deep ?? along, thick] : row, 4, ''),
   },
   {
     word: /\b(?:half circles?|half rounds?|half moons?|semicircles?|semicircular)\b/,
@@ -160,7 +163,10 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
   { word: /\bbay(?= )/, line: (sizes, divided, count) => tapering(sizes, divided ?? count ?? '1', undefined) },
   { word: A_TAPER, line: tapering },
   // Without its ears it is told how they are said.
-  { word: /\bt[ -](?:shaped? )?(?:cushions?|seats?)\b/, line: ({ row }) => `tseat ${row.join(' x ')}` },
+  {
+    word: /\bt[ -](?:shaped?|cushions?|seats?)(?: (?:cushions?|seats?))?\b/,
+    line: ({ row }) => `tseat ${row.join(' x ')}`,
+  },
   {
     word: new RegExp(`\\b${ROUND_WORD}\\b`),
     line: (sizes, _, count) => joined('disc', roundSizes(sizes), 2, times(count)),

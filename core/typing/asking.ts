@@ -6,6 +6,8 @@ import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit 
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { begunWith } from './typed-seat.ts'
 import { inOneOrder } from './one-order.ts'
+import { plainly } from './rephrase.ts'
+import { BENCH } from './thing-words.ts'
 import { readLine as readAlone } from './typing.ts'
 
 /**
@@ -25,13 +27,40 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
     : literal.error.code === 'length' && literal.error.why === 'too-long'
       ? 'That is larger than anything a cushion has'
       : null
-  if (doubt === null) return literal
+  if (doubt === null) return (literal.ok && benchOf(text, literal, context)) || literal
   const others = inOtherUnits(text, context).filter(
     ({ answer }) => answer.ok && doubtOf('', answer.value, context) === null,
   )
   if (!literal.ok && others.length === 0) return literal
   return ok(asked(doubt, [{ answer: literal }, ...others, ...(others.length === 0 ? tenthOf(text, context) : [])]))
 }
+
+/** `window seat 1800 x 450 x 80, 2 cushions`: two of that size, or one seat in two; null where it is plain. */
+function benchOf(text: string, literal: Answer, context: TypingContext): Result<Asked, never> | null {
+  const line = plainly(text)
+  const isSingle = literal.ok && literal.value.kind === 'seat' && literal.value.seat.division.kind === 'singles'
+  const [said, count] = /\b(\d+) (?:cushions?|pads?)\b/.exec(line) ?? []
+  if (
+    !isSingle ||
+    said === undefined ||
+    count === '1' ||
+    !A_BENCH.test(line.replace(said, '')) ||
+    /\beach\b/.test(line)
+  )
+    return null
+  const divided = readLine(line.replace(said, ` in ${count} `), context)
+  const isSo = divided.ok && divided.value.kind === 'seat' && divided.value.seat.division.kind === 'run'
+  return isSo
+    ? ok(
+        asked(phrase`It may be one seat in ${count}, or ${count} of that size`, [
+          { answer: divided },
+          { answer: literal },
+        ]),
+      )
+    : null
+}
+
+const A_BENCH = new RegExp(`\\b${BENCH}(?= |$|[,;:])`)
 
 const readLine = (line: string, context: TypingContext): Answer => inOneOrder(readAlone(line, context), context)
 

@@ -96,9 +96,10 @@ function editsIn(
   const edits: Edit[] = []
   let now = context.job
   for (const text of texts) {
-    let words = text.split(/\s+/).filter((word) => word !== '')
+    const said = text.split(/\s+/).filter((word) => word !== '')
+    let words = said
     while (words.length > 0) {
-      const step = longestEdit(words, { ...context, job: now }, readOne, unsaid)
+      const step = longestEdit(words, words.length === said.length, { ...context, job: now }, readOne, unsaid)
       if (!step.ok) return { ok: false, error: wholeLineOnly(step.error) }
       edits.push(...step.value.edit)
       now = step.value.edit.reduce<PartJob>((part, edit) => edit.apply(part), now)
@@ -121,6 +122,7 @@ interface Step {
 /** The longest beginning that is one change; a word that says nothing is passed over. */
 function longestEdit(
   words: readonly string[],
+  isWhole: boolean,
   context: OpenJob,
   readOne: ReadOne,
   unsaid: RegExp | null,
@@ -129,13 +131,16 @@ function longestEdit(
   if (thing !== undefined && !MAY_BE_A_PLACE.has(thing)) return ok({ edit: [], words: thing.split(' ').length })
   let which: TypingFailure | null = null
   for (let n = Math.min(words.length, MOST_WORDS); n > 0; n--) {
-    const read = readOne(words.slice(0, n).join(' '), context)
+    const said = words.slice(0, n).join(' ')
+    // Of `the back is 10 mm wider` the back is not what it is used for, nor is `wrap in wadding` in inches.
+    if (/^(?:backs?|in)$/.test(plainly(said)) && !(isWhole && n === words.length)) continue
+    const read = readOne(said, context)
     if (read.ok && read.value.kind === 'edit') return ok({ edit: [read.value.edit], words: n })
     if (!read.ok && read.error.code === 'which' && read.error.lines?.length) which = read.error
   }
   if (which) return fail(which)
   if (SAYS_NOTHING.has(words[0]!.toLowerCase())) return ok({ edit: [], words: 1 })
-  const whole = readOne(words.join(' '), context)
+  const whole = readOne(plainly(words.join(' ')) || words.join(' '), context)
   return whole.ok ? fail({ code: 'unknown-word', word: words[0]!, near: null }) : whole
 }
 

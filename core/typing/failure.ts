@@ -57,11 +57,19 @@ export interface Asked {
   readonly readings: readonly { readonly says: string; readonly typed: Typed }[]
 }
 
+/** A word of the grammar that was said, and how it is typed. */
+export interface Known {
+  readonly word: string
+  readonly example: string
+}
+
 export type TypingFailure =
   | { readonly code: 'empty' }
   /** Bedding for infants is not made here. */
   | { readonly code: 'infant' }
-  | { readonly code: 'unknown-word'; readonly word: string; readonly near: string | null }
+  | { readonly code: 'unknown-word'; readonly word: string; readonly near: string | null; readonly known?: Known }
+  /** Sizes of two seats in one line. */
+  | { readonly code: 'two-seats' }
   | { readonly code: 'wants-job'; readonly word: string }
   | {
       readonly code: 'sizes'

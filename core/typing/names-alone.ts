@@ -20,8 +20,8 @@ export function namesIn(text: string, { grades, cloths }: TypingContext): readon
         .split(' ')
         .some((n) => n === w || n.startsWith(w)),
     )
-  // What a make-up shares with others, as `corner` or `back`, does not name it.
-  const begins = (name: string) => has(name) && name.toLowerCase().startsWith(words[0]!)
+  // What a make-up shares with others, as `corner` or `back`, does not name it; a wrap may be of wadding.
+  const begins = (name: string) => bare !== 'wrap' && has(name) && name.toLowerCase().startsWith(words[0]!)
   return [
     ...Object.entries(MAKE_UPS).flatMap(([kind, { label }]) =>
       begins(label) || begins(kind.replaceAll('-', ' ')) ? [`makeup ${label}`] : [],
@@ -64,7 +64,8 @@ export function foamOf(word: string, { grades, job }: TypingContext): readonly s
         ? (b.densityKgM3 ?? 0) - (a.densityKgM3 ?? 0)
         : Math.abs(hardness(a) - now) - Math.abs(hardness(b) - now)),
   )
-  return best ? [`foam ${best.name}`] : []
+  // Where there is none so firm, it is told which there are.
+  return [`foam ${best?.name ?? word}`]
 }
 
 export function foamOfFamily(word: string, { grades }: TypingContext): readonly string[] {

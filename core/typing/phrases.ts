@@ -23,7 +23,7 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   ],
   [/^(?:closes?|closed|shuts?|fastens?|fastened) (?:by |using )?([a-z -]+)$/, (m) => `close ${m[1]}`],
   [/^(?:envelope|slit)(?: back| closing| opening)?$/, 'close lapped slit'],
-  [/^zip(?:per)?$/, ['close zip gusset', 'close zip seam']],
+  [/^zip(?:s|ped|pers?)?$/, ['close zip gusset', 'close zip seam']],
   [/^zip(?:per)? (?:in|along) ?(?:back )?seam$/, 'close zip seam'],
   [/^(?:zip(?:per)? in )?gusset(?: zip)?$/, 'close zip gusset'],
   [
@@ -98,15 +98,15 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     (m, c) => foamOfFamily(m[1] ?? m[2] ?? '', c),
   ],
   [/^(?:fibre|fiber|feather(?:s)?|loose fibre|loose fiber|fill(?:ed)? fib(?:re|er))(?: fill(?:ing)?)?$/, 'fibre'],
-  [/^(?:wrap|wadding|batting)[: ]+(\d.*)$/, (m) => `wadding ${m[1]}`],
+  [/^(?:wrap(?:ped)?(?: in)? )?(?:wrap|wadding|batting)[: ]+(\d.*)$/, (m) => `wadding ${m[1]}`],
   [/^(?:no|without) (?:wadding|wrap|batting)$/, 'wadding none'],
   [/^(?:no|without) liner$/, 'liner none'],
   [/^(?:inner cover|lined|liner)$/, 'liner'],
   [/^(?:no|without) buttons$|^untufted$/, 'buttons none'],
   [/^buttons? (\d+) rows?(?: (\d+))$|^(\d+) rows (\d+) buttons$/, (m) => `buttons ${m[1] ?? m[3]} x ${m[2] ?? m[4]}`],
   [
-    /^(?:(\d+) )?(ties|handles|straps)(?: (?:at|on|along))? ?(front|back|left|right)?(?: edge| side)?$/,
-    (m) => `${m[2] === 'straps' ? 'handles' : m[2]} ${m[1] ?? ''} ${m[3] ?? ''}`,
+    /^(?:(\d+) )?(ties|tied|handles|straps)(?: (?:at|on|along))? ?(front|back|left|right)?(?: edge| side)?$/,
+    (m) => `${{ straps: 'handles', tied: 'ties' }[m[2]!] ?? m[2]} ${m[1] ?? ''} ${m[3] ?? ''}`,
   ],
   [
     /^(?:1 )?(tie|handle|strap)(?: (?:at|on|along))? ?(front|back|left|right)?$/,
@@ -140,6 +140,10 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     /^(wider|narrower|deeper|shallower|thicker|thinner|longer|shorter)(?: by)?[: ]+(\d.*)$/,
     (m, c) => byMore(m[1]!, m[2]!, c),
   ],
+  [
+    /^(?:add |put |take )?(\d[\d./ ]*(?:mm|cm|in|")?) (?:more )?(?:(to|on)|off|from) ?(width|length|depth|thickness)$/,
+    (m, c) => byPart(m[2] === undefined ? 'off' : 'to', m[3]!, m[1]!, c),
+  ],
   [/^(?:wall|hinge|hull|open) (?:at|on|along) (.+)$/, (m) => `${m[0].split(' ')[0]} ${m[1]}`],
   [/^(?:backs?|left|right|front) against wall$/, (m) => `wall ${m[0].split(' ')[0]!.replace(/^backs$/, 'back')}`],
   [/^(?:mirror(?:ed)?|other hand|other way round)$/, 'mirror'],
@@ -159,7 +163,7 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     (m) => `part ${m[2]}s${m[1] === undefined ? '' : `: times ${m[1]}`}`,
   ],
   [/^(back|bolster)s$/, (m) => `part ${m[1]}s`],
-  [/^bull ?nose(?:d)?(?: front)?$/, 'makeup waterfall'],
+  [/^(?:bull ?nose(?:d)?|waterfall)(?: front)?(?: edge)?$/, 'makeup waterfall'],
   [
     /^box(?:ed)? (?:welt|piping|piped)$|^(?:piped|welted) box$/,
     (_, c) => (c.job?.makeUp.construction.kind === 'boxed' ? 'pipe both' : []),
@@ -173,6 +177,12 @@ function stripesRunning(way: 'across' | 'front-to-back', { job }: TypingContext)
   if (pattern?.kind !== 'stripes') return []
   return [(pattern.runs === 'along') === (way === 'front-to-back') ? 'up' : 'railroad']
 }
+
+/** `add 20 to the depth`, `20 off the width`. */
+const byPart = (way: 'to' | 'off', name: string, by: string, context: TypingContext): readonly string[] =>
+  Object.entries(GROWS).flatMap(([word, [grows, sign]]) =>
+    grows === name && sign > 0 === (way === 'to') ? byMore(word, by, context) : [],
+  )
 
 const GROWS = {
   wider: ['width', 1],

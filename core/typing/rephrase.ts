@@ -42,7 +42,8 @@ export function plainly(line: string): string {
       /\b(please|make it|make them|make|set|with|it is|they are|i want|i need|a|an|the|is|of|to be|about)\b/g,
       ' ',
     )
-    .replace(/(\d["']?|in|inch|inches|cm|mm)\s*(?:by|×|\*)\s*(?=\d)/g, '$1 x ')
+    .replace(/(\d) ?(?:foot|feet)\b/g, '$1 ft')
+    .replace(/(\d["']?|in|inch|inches|cm|mm|ft)\s*(?:by|×|\*)\s*(?=\d)/g, '$1 x ')
     .replace(/\b(?:inches|inch)\b/g, 'in')
     .replace(/\bmillimet(?:er|re)s?\b/g, 'mm')
     .replace(/\bcentimet(?:er|re)s?\b/g, 'cm')

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { JOB_LIMITS, type PartJob } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { valueOf } from '../seat/index.ts'
-import { readTyped, withTypedSeat, type Typed } from './index.ts'
+import { readTyped, typingWords, withTypedSeat, type Typed } from './index.ts'
 
 const context = (job: PartJob | null) => ({
   job,
@@ -41,7 +41,7 @@ function made(line: string): string {
 
 /** Sizes worked by hand: an inch is 25.4 mm. */
 const SEATS: readonly (readonly [line: string, makes: string])[] = [
-  ['3 cushions 1800 x 500 x 100 bench', '1800 x 500 x 100 times 3'],
+  ['3 cushions 1800 x 500 x 100 bench each', '1800 x 500 x 100 times 3'],
   ['taper 1500 x 2400 x 450 x 80 in 3, piped', 'taper 1500 x 2400 x 450 x 80 in 3'],
   [
     'bay window seat, three cushions, 2400 along the back, 1500 along the front, 450 deep, 80 thick',
@@ -49,10 +49,16 @@ const SEATS: readonly (readonly [line: string, makes: string])[] = [
   ],
   ['bay window seat 2400 x 1500 x 450 x 80', 'taper 2400 x 1500 x 450 x 80 in 1'],
   ['window seat taper 2400 to 1500 x 450 x 80 in 3, piped', 'taper 2400 x 1500 x 450 x 80 in 3'],
-  ['tapered bench, front 1500, back 1200, 450 deep, 80 thick, 2 cushions', 'taper 1500 x 1200 x 450 x 80 times 2'],
+  ['tapered bench, front 1500, back 1200, 450 deep, 80 thick in 2', 'taper 1500 x 1200 x 450 x 80 in 2'],
+  ['two seat cushions 24 x 24 x 5 in with zips', '609.6 x 609.6 x 127 times 2'],
+  ['boat settee 6ft x 2ft x 4in', '1828.8 x 609.6 x 101.6 times 1'],
+  ['bench 4 foot by 18 inches by 3 inches', '1219.2 x 457.2 x 76.2 in 1'],
+  ['camper bed 72 x 48 x 4 in, in two pieces', '1828.8 x 1219.2 x 101.6 in 2'],
+  ['bar stool round 14 in, 2 in thick x4', 'disc 50.8 times 4'],
+  ['L-shaped banquette 2400 by 1800, 500 deep, 100 thick', 'corner-bench 100 times 0'],
   ['trapezoid 600 front 500 back 450 deep 80 thick', 'taper 600 x 500 x 450 x 80 times 1'],
   ['tapered cushion 600 to 500, 450 deep, 80 thick', 'taper 600 x 500 x 450 x 80 times 1'],
-  ['2 wedge-shaped cushions 20 x 16 x 18 x 3 in, ties', 'taper 508 x 406.4 x 457.2 x 76.2 times 2'],
+  ['2 tapered cushions 20 x 16 x 18 x 3 in, ties', 'taper 508 x 406.4 x 457.2 x 76.2 times 2'],
   ['1800 x 500 x 100 bench in 3', '1800 x 500 x 100 in 3'],
   ['1800 x 500 x 100 window seat divided into 2', '1800 x 500 x 100 in 2'],
   ['600 x 500 x 80 dining chairs, 6 of them', '600 x 500 x 80 times 6'],
@@ -118,6 +124,24 @@ describe('a seat said in any order', () => {
       /24.110.*30.140.*36.180/,
     )
   })
+  it('where sizes of a bench and a number of cushions are said, it is asked which of two', () => {
+    const read = readTyped('window seat 1800 long, 450 deep, 80 thick, three cushions', context(null))
+    if (!read.ok || read.value.kind !== 'ask') throw new Error('not asked')
+    const divisions = read.value.readings.map(({ typed: t }) => t.kind === 'seat' && t.seat.division)
+    expect(divisions).toMatchObject([
+      { kind: 'run', count: 3 },
+      { kind: 'singles', count: 3 },
+    ])
+  })
+  it('sizes of two seats are two parts, and of a word not known it is told how a known one is typed', () => {
+    const words = (line: string, job: PartJob | null) => {
+      const read = readTyped(line, context(job))
+      return read.ok ? '' : typingWords(read.error)
+    }
+    expect(words('3 seats 24x22x5 and 3 backs 24x20x4', null)).toMatch(/one kind of cushion.*part backs: seat/)
+    expect(words('4 buttons each', keepersBenchPart())).toMatch(/"4" is not a word.*buttons 2 x 5/)
+    expect(words('3 cushions T-shaped 560 x 530 x 150', null)).toMatch(/tseat 610 x 545 x 110 ears/)
+  })
   it('bedding for infants is refused wherever its word stands', () => {
     const read = readTyped('mattress 1200 x 600 x 100 for a baby', context(null))
     expect(!read.ok && read.error.code).toBe('infant')
@@ -154,6 +178,13 @@ describe('several things said in one line', () => {
     expect(job.makeUp.piping.kind).toBe('corded')
     expect(job.makeUp.liner).not.toBeNull()
     expect(job.cloth.cloth.name).toMatch(/Ebb linen/)
+  })
+  it('a side and a change of size are no use of it, and wadding is no make-up', () => {
+    expect(readTyped('the back is 10 mm wider', context(keepersBenchPart())).ok).toBe(false)
+    const job = changed('wrap in wadding 20 mm')
+    expect(job).toMatchObject({ units: 'mm', makeUp: { construction: { kind: 'boxed' } } })
+    expect(changed('for the back, 10 mm wider').makeUp).toEqual(keepersBenchPart().makeUp)
+    expect(changed('customer is Ada Tern').customer).toBe('Ada Tern')
   })
   it('on an open ticket, said back one after the other', () => {
     const said = typed('100 thick and 500 deep, sa 15', keepersBenchPart())

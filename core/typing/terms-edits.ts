@@ -12,7 +12,7 @@ export const TERMS_EDITS: Readonly<Record<string, Reader>> = {
 }
 
 function named(key: 'customer' | 'title' | 'note', label: string, rest: string, most: number): Answer {
-  const text = rest.trim()
+  const text = rest.trim().replace(/^(?:(?:is|will be)\s|[:=])\s*/i, '')
   if (text === '' || text.length > most)
     return fail({ code: 'pattern', word: key, example: `${key} Skerrow Light Trust` })
   return edit({ says: `${label}: ${text}`.slice(0, 200), apply: (job) => ({ ...job, [key]: text }) })

@@ -37,6 +37,9 @@ const LIKE = [
   'scatter',
   'throw',
   'headboard',
+  'deck',
+  'bar',
+  'banquette',
 ].join('|')
 const NOUNS = [
   'cushions?',
@@ -61,13 +64,17 @@ const NOUNS = [
   'headboards?',
   'scatters?',
   'benches',
+  'settees?',
+  'loungers?',
+  'day ?beds?',
+  'chaises?',
 ].join('|')
 export const THING = `(?:(?:${LIKE}) )*(?:${NOUNS})`
 export const ROUND_WORD = '(?:round|circular|circles?|discs?)'
 export const ROUND_THING = '(?: (?:stools?|seats?|cushions?|pads?|hassocks?|chairs?))?'
-export const CORNER_BENCH = '(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee))?'
+export const CORNER_BENCH = '(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee|banquette))?'
 /** Narrower at one end, as where a bay window takes it in. */
-export const TAPERING = '(?:bay|trapezium|trapezoid(?:al)?|taper(?:ed|ing)?|wedge(?:[ -]shaped)?)'
+export const TAPERING = '(?:bay|trapezium|trapezoid(?:al)?|taper(?:ed|ing)?)'
 /** Long, and divided. */
 export const BENCH =
   '(?:(?:window|long|church|garden) )*(?:bench(?: seat| cushion)?|window seat(?: cushion)?|settle|pew(?: cushion)?|banquette)'

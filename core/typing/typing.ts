@@ -18,11 +18,11 @@ import {
   type TypingFailure,
 } from './failure.ts'
 import { NAME_AND_MORE, readClauses } from './clauses.ts'
-import { isBegun, nearestWord } from './complete.ts'
+import { isBegun, knownIn, nearestWord } from './complete.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { readCloth } from './cloth-edits.ts'
 import { findNamed } from './find-named.ts'
-import { rephrased } from './rephrase.ts'
+import { plainly, rephrased } from './rephrase.ts'
 import { TERMS_EDITS } from './terms-edits.ts'
 import { TRIM_EDITS } from './trim-edits.ts'
 import { MAKE_UP_EDITS } from './make-up-edits.ts'
@@ -41,7 +41,15 @@ export function readLine(line: string, context: TypingContext): Answer {
   const one = readOne(text, context)
   if (one.ok ? !NAME_AND_MORE.test(text) : one.error.code === 'infant') return one
   const several = readClauses(text, context, readOne)
-  return several.ok || (!one.ok && severalSaysMore(text, one.error)) ? several : one
+  const read = several.ok || (!one.ok && severalSaysMore(text, one.error)) ? several : one
+  return read.ok || read.error.code !== 'unknown-word' ? read : fail(unknown(text, read.error))
+}
+
+/** Of a word that is not known it is told what else the line may have meant. */
+function unknown(text: string, failure: Extract<TypingFailure, { code: 'unknown-word' }>): TypingFailure {
+  if ((plainly(text).match(/\d\S* ?x ?\d\S* ?x ?\d/g) ?? []).length > 1) return { code: 'two-seats' }
+  const known = failure.near === null ? knownIn(text) : null
+  return known ? { ...failure, known } : failure
 }
 
 /** One thing said, by the grammar or as people say it. */

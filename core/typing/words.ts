@@ -9,7 +9,9 @@ export function typingWords(f: TypingFailure): string {
     case 'infant':
       return 'Firm flat bedding for infants is governed by safe-sleep rules and is not sized here.'
     case 'unknown-word':
-      return phrase`"${f.word}" is not a word of this line.${f.near ? phrase` Is "${f.near}" meant?` : ''} Type ? to see what is.`
+      return phrase`"${f.word}" is not a word of this line.${f.near ? phrase` Is "${f.near}" meant?` : ''} ${f.known ? phrase`${f.known.word} is typed as in: ${f.known.example}` : phrase`Type ? to see what is.`}`
+    case 'two-seats':
+      return phrase`One line begins one kind of cushion. Begin with the first; then type on its ticket: part backs: seat 560 x 480 x 140 times 3`
     case 'wants-job':
       return phrase`"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
     case 'sizes':
