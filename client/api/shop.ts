@@ -13,60 +13,58 @@ export interface ShopLists {
 /** All lists of the shop and its settings, at once. */
 export async function openShop(): Promise<ShopLists> {
   const [grades, cloths, foamStock, trims, settings] = await Promise.all([
-    fetchJson('/api/shop/grades'),
-    fetchJson('/api/shop/cloths'),
-    readFoamStock(),
-    readTrims(),
+    GRADES.read(),
+    CLOTHS.read(),
+    FOAM_STOCK.read(),
+    TRIMS.read(),
     fetchJson('/api/shop/settings'),
   ])
-  return {
-    grades: z.array(Grade).parse(grades),
-    foamStock,
-    trims,
-    cloths: z.array(Cloth).parse(cloths),
-    settings: ShopSettings.parse(settings),
-  }
+  return { grades, cloths, foamStock, trims, settings: known(ShopSettings, settings) }
 }
 
 /** Changes go with what they were made on: the server puts them beside what others changed meanwhile. */
 export const saveSettings = async (change: Change<ShopSettings>): Promise<ShopSettings> =>
   known(ShopSettings, await fetchJson('/api/shop/settings', { method: 'PUT', body: change }))
 
-export const readFoamStock = async (): Promise<readonly FoamStock[]> =>
-  known(z.array(FoamStock), await fetchJson('/api/shop/foam-stock'))
+/** A list of the shop on the server. */
+export interface ListOnServer<T> {
+  readonly read: () => Promise<readonly T[]>
+  /** Adds or changes things; answers with the whole list. */
+  readonly save: (changes: readonly Change<T>[]) => Promise<readonly T[]>
+  readonly remove: (id: string) => Promise<void>
+}
 
-/** Adds or changes grades, all or none; answers with the whole catalogue. */
-export const saveGrades = async (grades: readonly Change<Grade>[]): Promise<readonly Grade[]> =>
-  known(z.array(Grade), await fetchJson('/api/shop/grades', { method: 'PUT', body: grades }))
+interface Entry {
+  readonly id: string
+}
 
-export const removeGrade = async (id: string): Promise<void> =>
-  void (await fetchJson(`/api/shop/grades/${encodeURIComponent(id)}`, { method: 'DELETE' }))
+const one = (address: string, id: string): string => `${address}/${encodeURIComponent(id)}`
 
-export const saveFoamStock = async (change: Change<FoamStock>): Promise<FoamStock> =>
-  known(
-    FoamStock,
-    await fetchJson(`/api/shop/foam-stock/${encodeURIComponent(change.value.id)}`, { method: 'PUT', body: change }),
-  )
+function listAt<T extends Entry>(address: string, schema: z.ZodType<T>): Pick<ListOnServer<T>, 'read' | 'remove'> {
+  return {
+    read: async () => known(z.array(schema), await fetchJson(address)),
+    remove: async (id) => void (await fetchJson(one(address, id), { method: 'DELETE' })),
+  }
+}
 
-export const removeFoamStock = async (id: string): Promise<void> =>
-  void (await fetchJson(`/api/shop/foam-stock/${encodeURIComponent(id)}`, { method: 'DELETE' }))
+/** Several changes are taken all or none. */
+const savedTogether = <T extends Entry>(address: string, schema: z.ZodType<T>): ListOnServer<T> => ({
+  ...listAt(address, schema),
+  save: async (changes) => known(z.array(schema), await fetchJson(address, { method: 'PUT', body: changes })),
+})
 
-export const readCloths = async (): Promise<readonly Cloth[]> =>
-  known(z.array(Cloth), await fetchJson('/api/shop/cloths'))
+function savedOneByOne<T extends Entry>(address: string, schema: z.ZodType<T>): ListOnServer<T> {
+  const list = listAt(address, schema)
+  return {
+    ...list,
+    save: async (changes) => {
+      for (const change of changes) await fetchJson(one(address, change.value.id), { method: 'PUT', body: change })
+      return list.read()
+    },
+  }
+}
 
-export const saveCloth = async (change: Change<Cloth>): Promise<Cloth> =>
-  known(
-    Cloth,
-    await fetchJson(`/api/shop/cloths/${encodeURIComponent(change.value.id)}`, { method: 'PUT', body: change }),
-  )
-
-export const removeCloth = async (id: string): Promise<void> =>
-  void (await fetchJson(`/api/shop/cloths/${encodeURIComponent(id)}`, { method: 'DELETE' }))
-
-export const readTrims = async (): Promise<readonly Trim[]> => known(z.array(Trim), await fetchJson('/api/stock/trims'))
-
-export const saveTrims = async (trims: readonly Change<Trim>[]): Promise<readonly Trim[]> =>
-  known(z.array(Trim), await fetchJson('/api/stock/trims', { method: 'PUT', body: trims }))
-
-export const removeTrim = async (id: string): Promise<void> =>
-  void (await fetchJson(`/api/stock/trims/${encodeURIComponent(id)}`, { method: 'DELETE' }))
+export const GRADES = savedTogether('/api/shop/grades', Grade)
+export const CLOTHS = savedOneByOne('/api/shop/cloths', Cloth)
+export const FOAM_STOCK = savedOneByOne('/api/shop/foam-stock', FoamStock)
+export const TRIMS = savedTogether('/api/stock/trims', Trim)

@@ -57,7 +57,7 @@ const backOf = ({ coatedBack }: Cloth) =>
     :title="isNew ? 'New cloth' : cloth.name"
     width="1080px"
     :fault="fault"
-    :keep="() => shop.keepCloth(draft, isNew ? null : cloth)"
+    :keep="() => shop.keepCloths([draft], isNew ? [] : [cloth])"
     :drop="isNew ? null : { words: 'No longer kept', run: () => shop.dropCloth(cloth.id) }"
     @close="emit('close')"
   >

@@ -41,7 +41,7 @@ const addCutOut = () =>
     :title="isNew ? 'New piece on the rack' : piece.name"
     width="720px"
     :fault="fault"
-    :keep="() => shop.keepFoamStock(draft, isNew ? null : piece)"
+    :keep="() => shop.keepFoamStock([draft], isNew ? [] : [piece])"
     :drop="isNew ? null : { words: 'Used up', run: () => shop.dropFoamStock(piece.id) }"
     @close="emit('close')"
   >

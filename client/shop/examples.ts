@@ -8,7 +8,7 @@ export async function layInExamples(shop: ReturnType<typeof useShop>, unit: Leng
   const inInches = isInch(unit)
   const cloths = DEMO_CLOTHS.filter((c) => c.supply.kind === 'to-buy')
   await shop.keepGrades(inInches ? DEMO_GRADES.map(gradeInInches) : DEMO_GRADES)
-  for (const cloth of inInches ? cloths.map(clothInInches) : cloths) await shop.keepCloth(cloth)
+  await shop.keepCloths(inInches ? cloths.map(clothInInches) : cloths)
   await shop.keepTrims(DEMO_TRIMS.map((trim) => ({ ...trim, inHand: 0, reorderAt: 0 })))
 }
 

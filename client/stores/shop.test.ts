@@ -68,9 +68,9 @@ describe("the shop's lists on a page", () => {
 
   it('what is kept stands in them at once, what is dropped does not', async () => {
     const { shop } = await opened()
-    await shop.keepCloth({ ...DEMO_CLOTHS[0]!, id: 'new', name: 'Petrel canvas' })
+    await shop.keepCloths([{ ...DEMO_CLOTHS[0]!, id: 'new', name: 'Petrel canvas' }])
     await shop.keepGrades([{ ...DEMO_GRADES[0]!, name: 'Renamed' }])
-    await shop.keepFoamStock({ ...DEMO_FOAM_STOCK[0]!, count: 17 }, DEMO_FOAM_STOCK[0]!)
+    await shop.keepFoamStock([{ ...DEMO_FOAM_STOCK[0]!, count: 17 }], [DEMO_FOAM_STOCK[0]!])
     await shop.keepTrims([{ ...DEMO_TRIMS[0]!, inHand: 99 }])
     await shop.changeSettings({ ...SETTINGS, units: 'inch-8' })
     const { cloths, grades, foamStock, trims, settings } = shop.lists!
@@ -90,6 +90,21 @@ describe("the shop's lists on a page", () => {
     ).toEqual([DEMO_CLOTHS.length, DEMO_GRADES.length - 1, DEMO_FOAM_STOCK.length - 1, DEMO_TRIMS.length - 1])
   })
 
+  it('each change goes with what it was made on, or as new, whether the server takes them together or one by one', async () => {
+    const { shop, state, lists } = await opened()
+    const [known] = DEMO_CLOTHS
+    await shop.keepCloths([
+      { ...known!, name: 'Renamed' },
+      { ...known!, id: 'new', name: 'Petrel canvas' },
+    ])
+    expect(lists['/api/shop/cloths']!.slice(-2)).toMatchObject([{ name: 'Renamed' }, { name: 'Petrel canvas' }])
+    expect(state.bases).toEqual([null])
+    await shop.keepCloths([{ ...known!, name: 'Again' }], [known!])
+    expect(state.bases).toEqual([known!.id])
+    await shop.keepTrims([DEMO_TRIMS[1]!, { ...DEMO_TRIMS[0]!, id: 'other' }])
+    expect(state.bases).toEqual([DEMO_TRIMS[1]!.id, null])
+  })
+
   it('stay as they were when the server refuses, and its words come through', async () => {
     const { shop, state } = await opened()
     state.refuses = true
@@ -100,12 +115,26 @@ describe("the shop's lists on a page", () => {
 })
 
 describe('what is taken out of a list', () => {
-  it('is put back as it was with one press, and offered no more', async () => {
-    fakeServer()
-    setActivePinia(createPinia())
-    const shop = useShop()
+  it('is put back in whichever list it was', async () => {
+    const { shop } = await opened()
     const putBack = usePutBack()
-    await shop.open()
+    const drops = [
+      [() => shop.lists!.cloths, shop.dropCloth],
+      [() => shop.lists!.foamStock, shop.dropFoamStock],
+      [() => shop.lists!.trims, shop.dropTrim],
+    ] as const
+    for (const [list, drop] of drops) {
+      const [thing] = list()
+      await drop(thing!.id)
+      expect(list()).not.toContainEqual(thing)
+      await putBack.putBack()
+      expect(list()).toContainEqual(thing)
+    }
+  })
+
+  it('is put back as it was with one press, and offered no more', async () => {
+    const { shop } = await opened()
+    const putBack = usePutBack()
     const before = shop.lists!.grades
     const grade = before[2]!
     await shop.dropGrade(grade.id)

@@ -1,27 +1,12 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { phrase } from '../../core/language/index.ts'
-import type { Change, Cloth, FoamStock, Grade, ShopSettings, Trim } from '../../contract/index.ts'
+import type { ShopSettings } from '../../contract/index.ts'
 import { USUAL_WORKSHOP } from '../../core/defaults/index.ts'
-import {
-  openShop,
-  readCloths,
-  readFoamStock,
-  readTrims,
-  removeTrim,
-  saveTrims,
-  removeCloth,
-  removeFoamStock,
-  removeGrade,
-  saveCloth,
-  saveFoamStock,
-  saveGrades,
-  saveSettings,
-  type ShopLists,
-} from '../api/shop.ts'
+import { CLOTHS, FOAM_STOCK, GRADES, openShop, saveSettings, TRIMS, type ShopLists } from '../api/shop.ts'
 import { changeLanguage } from '../language/use-language.ts'
 import { manner } from '../ui/manner.ts'
-import { usePutBack } from './put-back.ts'
+import { shopList } from './shop-list.ts'
 
 /** The shop's lists as this page last read them; changes go with what they were made on. */
 export const useShop = defineStore('shop', () => {
@@ -44,69 +29,43 @@ export const useShop = defineStore('shop', () => {
   const take = (change: Partial<ShopLists>) => {
     if (lists.value) lists.value = { ...lists.value, ...change }
   }
-  const keepGrades = async (grades: readonly Grade[], bases = lists.value?.grades ?? []): Promise<void> =>
-    take({ grades: await saveGrades(changesOf(grades, bases)) })
-  const putBack = usePutBack()
-  async function dropGrade(id: string): Promise<void> {
-    const own = lists.value?.grades.find((g) => g.id === id)
-    await removeGrade(id)
-    if (own) putBack.taken(phrase`${own.name} is out of the catalogue.`, () => keepGrades([own], []))
-    take({ grades: lists.value?.grades.filter((g) => g.id !== id) ?? [] })
-  }
-  async function keepFoamStock(value: FoamStock, base: FoamStock | null): Promise<void> {
-    await saveFoamStock({ value, base })
-    take({ foamStock: await readFoamStock() })
-  }
-  async function dropFoamStock(id: string): Promise<void> {
-    const own = lists.value?.foamStock.find((s) => s.id === id)
-    await removeFoamStock(id)
-    if (own) putBack.taken('That foam is off the rack.', () => keepFoamStock(own, null))
-    take({ foamStock: lists.value?.foamStock.filter((s) => s.id !== id) ?? [] })
-  }
-  async function keepCloth(value: Cloth, base = sameId(lists.value?.cloths ?? [], value)): Promise<void> {
-    await saveCloth({ value, base })
-    take({ cloths: await readCloths() })
-  }
-  async function dropCloth(id: string): Promise<void> {
-    const own = lists.value?.cloths.find((c) => c.id === id)
-    await removeCloth(id)
-    if (own) putBack.taken(phrase`${own.name} is out of the cloth store.`, () => keepCloth(own, null))
-    take({ cloths: lists.value?.cloths.filter((c) => c.id !== id) ?? [] })
-  }
-  const keepTrims = async (trims: readonly Trim[], bases = lists.value?.trims ?? []): Promise<void> =>
-    take({ trims: await saveTrims(changesOf(trims, bases)) })
-  async function dropTrim(id: string): Promise<void> {
-    const own = lists.value?.trims.find((t) => t.id === id)
-    await removeTrim(id)
-    if (own) putBack.taken(phrase`${own.name} is off the shelf of trims.`, () => keepTrims([own], []))
-    take({ trims: await readTrims() })
-  }
+  const grades = shopList(GRADES, {
+    now: () => lists.value?.grades ?? [],
+    take: (grades) => take({ grades }),
+    gone: ({ name }) => phrase`${name} is out of the catalogue.`,
+  })
+  const foamStock = shopList(FOAM_STOCK, {
+    now: () => lists.value?.foamStock ?? [],
+    take: (foamStock) => take({ foamStock }),
+    gone: () => 'That foam is off the rack.',
+  })
+  const cloths = shopList(CLOTHS, {
+    now: () => lists.value?.cloths ?? [],
+    take: (cloths) => take({ cloths }),
+    gone: ({ name }) => phrase`${name} is out of the cloth store.`,
+  })
+  const trims = shopList(TRIMS, {
+    now: () => lists.value?.trims ?? [],
+    take: (trims) => take({ trims }),
+    gone: ({ name }) => phrase`${name} is off the shelf of trims.`,
+  })
   /** Somebody else changed the lists: they are read again. */
   async function readAgain(): Promise<void> {
     if (lists.value) lists.value = await openShop()
   }
   return {
     workshop,
-    keepTrims,
-    dropTrim,
-    readAgain,
-    keepCloth,
-    dropCloth,
     lists,
     open,
+    readAgain,
     changeSettings,
-    keepGrades,
-    dropGrade,
-    keepFoamStock,
-    dropFoamStock,
+    keepGrades: grades.keep,
+    dropGrade: grades.drop,
+    keepFoamStock: foamStock.keep,
+    dropFoamStock: foamStock.drop,
+    keepCloths: cloths.keep,
+    dropCloth: cloths.drop,
+    keepTrims: trims.keep,
+    dropTrim: trims.drop,
   }
 })
-
-const sameId = <T extends { readonly id: string }>(list: readonly T[], { id }: T): T | null =>
-  list.find((own) => own.id === id) ?? null
-
-/** Each thing as a change of the one it was made on. */
-const changesOf = <T extends { readonly id: string }>(
-  things: readonly T[],
-  bases: readonly T[],
-): readonly Change<T>[] => things.map((value) => ({ value, base: sameId(bases, value) }))

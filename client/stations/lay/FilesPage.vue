@@ -92,7 +92,7 @@ const returned = ref('')
 async function putBack(cloth: Cloth): Promise<void> {
   failed.value = ''
   try {
-    await shop.keepCloth(cloth)
+    await shop.keepCloths([cloth])
     returned.value = phrase`Noted in the cloth store: ${cloth.name}.`
   } catch (cause) {
     failed.value = (cause as Error).message
