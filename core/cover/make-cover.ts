@@ -3,7 +3,7 @@ import { at, boxOf } from '../outline/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { Solid } from '../seat/index.ts'
 import type { LengthUnit } from '../units/index.ts'
-import { entered } from '../working/index.ts'
+import { entered, type Figure } from '../working/index.ts'
 import type { Allowances } from './allowances.ts'
 import { boxingAsCut } from './boxing-choice.ts'
 import type { ClosurePlan, Cover, CoverDraft } from './cover.ts'
@@ -49,7 +49,7 @@ export interface CoverInput {
 /** From a make-up to every piece of its cover: the recipe, what is sewn on, cut sizes, letters and notches, piping. */
 export function makeCover(input: CoverInput): Result<Cover, Refusal> {
   const { solid, makeUp, allowances } = input
-  const { construction, closure, piping, trims } = makeUp
+  const { construction, closure, piping } = makeUp
   const draft = buildDraft({
     solid,
     construction: boxingAsCut(construction, input.cloth),
@@ -59,35 +59,8 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     longestStripMm: longestStrip(input),
   })
   if (!draft.ok) return draft
-  const trim = planTrims(trims, solid, allowances)
-  const top = draft.value.panels.find((p) => isTopPlate(p) || p.role === 'blank' || p.role === 'body')
-  const topPatch = draft.value.patches.find((p) => p.panel === top?.id)
-  const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
-  const reserve =
-    trims.trimReserveMm > 0
-      ? entered({
-          id: 'cover.reserve',
-          label: 'Left to trim',
-          quantity: 'length',
-          value: trims.trimReserveMm,
-          rule: 'on one end of each strip',
-          setBy: 'job',
-          change: 'make-up.reserve',
-        })
-      : null
-  const sewnOn = placed(trim, draft.value, solid)
-  const bare = draft.value.panels.map((p) => withReadyEdges(withReserves(p, makeUp.reserves), makeUp.readyEdges))
-  const zips = draft.value.closures.filter((c) => c.fittings.some((f) => f.use === 'zip')).length
-  const tabs = zipTabs(closure, zips, allowances)
-  const drafts = [...bare, ...trim.panels, ...tabs, ...(buttons?.panels ?? [])].map((p) => ({
-    ...p,
-    marks: [
-      ...(p.marks ?? []),
-      ...makeUp.layers.flatMap((l) => (l.quilt && isBehind(p, l) ? quiltLines(p, l.quilt.spacingMm) : [])),
-      ...sewnOn.flatMap((m) => (m.panel === p.id ? [m.mark] : [])),
-      ...(buttons && p.id === top?.id ? buttons.marks : []),
-    ],
-  }))
+  const { drafts, trim, buttons, tiesPlaced } = withTrims(input, draft.value)
+  const reserve = reserveOf(makeUp)
   const sewnUp: SewnUp = { ...draft.value, panels: drafts, solid }
   const finished = (p: PanelDraft, depthShare: number) => {
     const lies = lieOf(input.cloth, sewnUp, p)
@@ -126,8 +99,51 @@ export function makeCover(input: CoverInput): Result<Cover, Refusal> {
     fittings: [...draft.value.fittings, ...trim.fittings, ...(buttons?.fittings ?? [])],
     readyNowhere: readyNowhere(draft.value.panels, makeUp.readyEdges),
     buttonsOutside: buttons?.outside ?? 0,
-    tiesNowhere: trim.marks.filter((m) => m.kind === 'tie').length - sewnOn.filter((m) => m.mark.kind === 'tie').length,
+    tiesNowhere: trim.marks.filter((m) => m.kind === 'tie').length - tiesPlaced,
   })
+}
+
+const reserveOf = ({ trims }: MakeUp): Figure | null =>
+  trims.trimReserveMm > 0
+    ? entered({
+        id: 'cover.reserve',
+        label: 'Left to trim',
+        quantity: 'length',
+        value: trims.trimReserveMm,
+        rule: 'on one end of each strip',
+        setBy: 'job',
+        change: 'make-up.reserve',
+      })
+    : null
+
+interface Trimmed {
+  readonly drafts: readonly PanelDraft[]
+  readonly trim: TrimPlan
+  readonly buttons: ButtonPlan | null
+  readonly tiesPlaced: number
+}
+
+/** The panels of a draft with what is left on them, and with marks for all that is sewn on or through, whose own panels follow. */
+function withTrims({ solid, makeUp, allowances }: CoverInput, draft: CoverDraft): Trimmed {
+  const { closure, trims } = makeUp
+  const trim = planTrims(trims, solid, allowances)
+  const top = draft.panels.find((p) => isTopPlate(p) || p.role === 'blank' || p.role === 'body')
+  const topPatch = draft.patches.find((p) => p.panel === top?.id)
+  const buttons = trims.buttons && topPatch ? planButtons(trims.buttons, topPatch.outline, solid.thickness) : null
+  const sewnOn = placed(trim, draft, solid)
+  const bare = draft.panels.map((p) => withReadyEdges(withReserves(p, makeUp.reserves), makeUp.readyEdges))
+  const zips = draft.closures.filter((c) => c.fittings.some((f) => f.use === 'zip')).length
+  const tabs = zipTabs(closure, zips, allowances)
+  const drafts = [...bare, ...trim.panels, ...tabs, ...(buttons?.panels ?? [])].map((p) => ({
+    ...p,
+    marks: [
+      ...(p.marks ?? []),
+      ...makeUp.layers.flatMap((l) => (l.quilt && isBehind(p, l) ? quiltLines(p, l.quilt.spacingMm) : [])),
+      ...sewnOn.flatMap((m) => (m.panel === p.id ? [m.mark] : [])),
+      ...(buttons && p.id === top?.id ? buttons.marks : []),
+    ],
+  }))
+  return { drafts, trim, buttons, tiesPlaced: sewnOn.filter((m) => m.mark.kind === 'tie').length }
 }
 
 /**

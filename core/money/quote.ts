@@ -58,8 +58,6 @@ export function quoteFor(
   rates: Rates,
   charges: Charges,
 ): Quote {
-  const money = (id: string, label: string, sum: Expression, rule: string): Figure =>
-    figure({ id: `quote.${id}`, label, quantity: 'money', sum, rule, setBy: 'shop', change: 'bill.charges' })
   const lines = [
     ...materialLines(buying, charges),
     ...workLines(steps, rates, charges),
@@ -77,6 +75,24 @@ export function quoteFor(
       }),
     })),
   ]
+  const sums = sumsOf(lines, charges)
+  const hours = hoursOf(steps, rates)
+  return {
+    lines,
+    ...sums,
+    hours,
+    ...earningsOf(sums, hours),
+    doubts: doubtsOf(buying, hours, sums.net, sums.materials),
+  }
+}
+
+const money = (id: string, label: string, sum: Expression, rule: string): Figure =>
+  figure({ id: `quote.${id}`, label, quantity: 'money', sum, rule, setBy: 'shop', change: 'bill.charges' })
+
+type Sums = Pick<Quote, 'materials' | 'markUp' | 'work' | 'net' | 'tax' | 'total' | 'deposit'>
+
+/** From the lines to what is to be paid. */
+function sumsOf(lines: readonly QuoteLine[], charges: Charges): Sums {
   const sumOf = (...parts: QuotePart[]): Expression => {
     const costs = lines.filter((l) => parts.includes(l.part)).map((l) => l.cost)
     return costs.length === 0 ? given(0, 'money', 'nothing') : plus(...costs)
@@ -99,44 +115,34 @@ export function quoteFor(
     roundUp(times(total, given(charges.depositShare, 'share', 'of the total')), charges.roundTo, 'money'),
     'before work begins',
   )
+  return { materials, markUp, work, net, tax, total, deposit }
+}
+
+function hoursOf(steps: readonly Step[], rates: Rates): Figure {
   const minutes = steps.length === 0 ? [] : minutesByKind(steps, rates).map((k) => k.minutes)
-  const hours = figure({
+  return figure({
     id: 'quote.hours',
     label: 'Hours',
     quantity: 'time',
     sum: minutes.length === 0 ? given(0, 'time', 'no work') : plus(...minutes),
     rule: 'the work order at the shop’s rates',
   })
+}
+
+/** What is left to the shop, by the hour and as a share. */
+function earningsOf({ net, materials }: Sums, hours: Figure): Pick<Quote, 'earns' | 'margin'> {
   const left = money('left', 'Left after materials', minus(net, materials), 'net less materials')
-  const earns =
-    hours.value > 0
-      ? money(
-          'earns',
-          'An hour earns',
-          over(left, over(hours, given(60, 'plain', 'minutes in an hour'))),
-          'what is left after materials, by the hour',
-        )
-      : null
-  const margin = figure({
-    id: 'quote.margin',
-    label: 'Margin',
-    quantity: 'share',
-    sum: net.value === 0 ? given(0, 'share', 'nothing is charged') : over(left, net),
-    rule: 'of the net, after materials',
-  })
+  const byHour = () => over(left, over(hours, given(60, 'plain', 'minutes in an hour')))
   return {
-    lines,
-    materials,
-    markUp,
-    hours,
-    work,
-    net,
-    tax,
-    total,
-    deposit,
-    earns,
-    margin,
-    doubts: doubtsOf(buying, hours, net, materials),
+    earns:
+      hours.value > 0 ? money('earns', 'An hour earns', byHour(), 'what is left after materials, by the hour') : null,
+    margin: figure({
+      id: 'quote.margin',
+      label: 'Margin',
+      quantity: 'share',
+      sum: net.value === 0 ? given(0, 'share', 'nothing is charged') : over(left, net),
+      rule: 'of the net, after materials',
+    }),
   }
 }
 

@@ -10,7 +10,7 @@ import {
   type Point,
 } from '../../outline/index.ts'
 import { err } from '../../result/index.ts'
-import { entered, figure, given, minus, over, plus, roundUp, times } from '../../working/index.ts'
+import { entered, figure, given, minus, over, plus, roundUp, times, type Figure } from '../../working/index.ts'
 import { planClosure } from '../closures/closure-plan.ts'
 import type { Fitting } from '../cover.ts'
 import {
@@ -24,7 +24,7 @@ import {
 } from '../parts/index.ts'
 import { drafted, type Recipe, type RecipeInput } from '../recipe.ts'
 import type { RefusalReason } from '../refusal.ts'
-import { wallArea, wallOf } from '../wall.ts'
+import { wallArea, wallOf, type Wall } from '../wall.ts'
 
 /**
  * One blank pulled over cushion and board and stapled underneath. Corner darts are sewn: the seam
@@ -45,34 +45,8 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
     sum: plus(solid.thickness, given(construction.boardMm, 'length', 'board')),
     rule: 'the dart is sewn over this height',
   })
-  const under = entered({
-    id: 'cover.turnUnder',
-    label: 'Turned under',
-    quantity: 'length',
-    value: construction.turnUnderMm,
-    rule: 'stapled to the underside of the board',
-    setBy: 'job',
-    change: 'make-up.construction',
-  })
   const wall = wallOf({ ...solid, thickness: side })
-  const blank = borderedBlank({
-    cornerAt: (edge) => phrase`dart at the start of the ${edge}`,
-    solid,
-    wall,
-    head: {
-      id: 'blank',
-      name: 'Cover, pulled over',
-      role: 'blank',
-      face: 'round',
-      cloth: 'face',
-      isSeen: true,
-      rule: 'the top, and cushion and board at each edge',
-    },
-    border: { treatment: 'staple', allowances: [under] },
-    corner: { treatment: 'seam', allowances: [allowances.seamMm] },
-    sums: { width: plus(solid.width, times(2, side)), height: plus(solid.depth, times(2, side)) },
-    seam: allowances.seamMm,
-  })
+  const blank = blankOf(input, side, wall)
   if ('code' in blank) return fail(blank)
   const board = offsetEdges(
     solid.outline,
@@ -83,20 +57,7 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
     board.map(() => -DUST_INSET_MM),
   )
   if (!keepsShape(solid.outline, board) || !keepsShape(board, dust)) return fail({ code: 'board-vanishes' }, null)
-  const box = boxOf(board)
-  const size = (way: 'width' | 'depth', value: number) =>
-    figure({
-      id: `cover.board.${way}`,
-      label: phrase`Board ${way}`,
-      quantity: 'length',
-      line: 'cut',
-      sum: isLevelBox(solid)
-        ? minus(solid[way], times(2, given(construction.clearanceMm, 'length', 'cover and clearance')))
-        : given(value, 'length', 'over all'),
-      rule: 'footprint less cover and clearance',
-      change: 'make-up.construction',
-    })
-  const [boardWidth, boardDepth] = [size('width', box.maxX - box.minX), size('depth', box.maxY - box.minY)]
+  const { width, depth } = boardSizes(input, board)
   const holes = construction.airHoles ? holesOf(board) : []
   const top: Outline = blank.patches[0]!.outline
   return drafted({
@@ -123,14 +84,62 @@ export const pullOver: Recipe<'pull-over'> = (input) => {
     surfaceMm2: areaOf(wall.top) + wallArea(wall),
     perimeter: perimeterFigure(solid),
     wall,
-    figures: [side, boardWidth, boardDepth],
-    board: { outline: board, thicknessMm: construction.boardMm, width: boardWidth, depth: boardDepth, holes },
+    figures: [side, width, depth],
+    board: { outline: board, thicknessMm: construction.boardMm, width, depth, holes },
     fittings: fittings(input, board, holes.length),
     notes: [
       { code: 'staple-from-middle', apartMm: construction.stapleMm },
       ...(construction.airHoles ? [{ code: 'drill-first' } as const] : []),
     ],
   })
+}
+
+/** The top with its sides, which go round cushion and board and are turned under. */
+function blankOf({ solid, construction, allowances }: RecipeInput<'pull-over'>, side: Figure, wall: Wall) {
+  const under = entered({
+    id: 'cover.turnUnder',
+    label: 'Turned under',
+    quantity: 'length',
+    value: construction.turnUnderMm,
+    rule: 'stapled to the underside of the board',
+    setBy: 'job',
+    change: 'make-up.construction',
+  })
+  return borderedBlank({
+    cornerAt: (edge) => phrase`dart at the start of the ${edge}`,
+    solid,
+    wall,
+    head: {
+      id: 'blank',
+      name: 'Cover, pulled over',
+      role: 'blank',
+      face: 'round',
+      cloth: 'face',
+      isSeen: true,
+      rule: 'the top, and cushion and board at each edge',
+    },
+    border: { treatment: 'staple', allowances: [under] },
+    corner: { treatment: 'seam', allowances: [allowances.seamMm] },
+    sums: { width: plus(solid.width, times(2, side)), height: plus(solid.depth, times(2, side)) },
+    seam: allowances.seamMm,
+  })
+}
+
+function boardSizes({ solid, construction }: RecipeInput<'pull-over'>, board: Outline) {
+  const box = boxOf(board)
+  const size = (way: 'width' | 'depth', value: number) =>
+    figure({
+      id: `cover.board.${way}`,
+      label: phrase`Board ${way}`,
+      quantity: 'length',
+      line: 'cut',
+      sum: isLevelBox(solid)
+        ? minus(solid[way], times(2, given(construction.clearanceMm, 'length', 'cover and clearance')))
+        : given(value, 'length', 'over all'),
+      rule: 'footprint less cover and clearance',
+      change: 'make-up.construction',
+    })
+  return { width: size('width', box.maxX - box.minX), depth: size('depth', box.maxY - box.minY) }
 }
 
 const DUST_INSET_MM = 12
