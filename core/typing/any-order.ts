@@ -110,12 +110,7 @@ const joined = (
   sizes.length === wanted && sizes.every((size) => size !== undefined) ? `${word} ${sizes.join(' x ')}${counted}` : null
 const times = (count: string | undefined): string => ` times ${count ?? 1}`
 
-const boxSizes = ({
-  row,
-  along,
-  deep,
-  thick,
-}: Pick<Sizes, 'row' | 'thick'> & Partial<Sizes>): readonly (string | undefined)[] =>
+const boxSizes = ({ row, along, deep, thick }: Sizes): readonly (string | undefined)[] =>
   row.length === 0 ? [along, deep, thick] : [...row, ...(thick === undefined ? [] : [thick])]
 
 /** Of four numbers in a row one is how many: the first or the last, whichever leaves a cushion thinner than it is wide. */

@@ -5,14 +5,14 @@ import { edit, fail, type Answer, type OpenJob, type Reader } from './failure.ts
 
 /** Words that change what was agreed: whose it is, what it is called, when it is due. */
 export const TERMS_EDITS: Readonly<Record<string, Reader>> = {
-  customer: (rest) => named('customer', 'Customer', rest, 120),
+  customer: (rest) => named('customer', 'Customer', rest.replace(/^\s*(?:is\s|[:=])\s*/i, ''), 120),
   title: (rest) => named('title', 'Title', rest, 120),
   note: (rest) => named('note', 'Note', rest, 4000),
   due: (rest, context) => due(rest, context),
 }
 
 function named(key: 'customer' | 'title' | 'note', label: string, rest: string, most: number): Answer {
-  const text = rest.trim().replace(/^(?:(?:is|will be)\s|[:=])\s*/i, '')
+  const text = rest.trim()
   if (text === '' || text.length > most)
     return fail({ code: 'pattern', word: key, example: `${key} Skerrow Light Trust` })
   return edit({ says: `${label}: ${text}`.slice(0, 200), apply: (job) => ({ ...job, [key]: text }) })
