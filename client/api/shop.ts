@@ -26,16 +26,17 @@ export async function openShop(): Promise<ShopLists> {
 export const saveSettings = async (change: Change<ShopSettings>): Promise<ShopSettings> =>
   known(ShopSettings, await fetchJson('/api/shop/settings', { method: 'PUT', body: change }))
 
+/** What stands in a list of the shop. */
+export interface Entry {
+  readonly id: string
+}
+
 /** A list of the shop on the server. */
 export interface ListOnServer<T> {
   readonly read: () => Promise<readonly T[]>
   /** Adds or changes things; answers with the whole list. */
   readonly save: (changes: readonly Change<T>[]) => Promise<readonly T[]>
   readonly remove: (id: string) => Promise<void>
-}
-
-interface Entry {
-  readonly id: string
 }
 
 const one = (address: string, id: string): string => `${address}/${encodeURIComponent(id)}`

@@ -1,10 +1,6 @@
 import type { Change } from '../../contract/index.ts'
-import type { ListOnServer } from '../api/shop.ts'
+import type { Entry, ListOnServer } from '../api/shop.ts'
 import { usePutBack } from './put-back.ts'
-
-interface Entry {
-  readonly id: string
-}
 
 /** A list of the shop as this page last read it. */
 interface ListHere<T> {

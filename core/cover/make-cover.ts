@@ -123,7 +123,7 @@ interface Trimmed {
   readonly tiesPlaced: number
 }
 
-/** The panels of a draft with what is left on them, and with marks for all that is sewn on or through, whose own panels follow. */
+/** The panels of a draft with marks for all that is sewn on or through them; the panels of that follow. */
 function withTrims({ solid, makeUp, allowances }: CoverInput, draft: CoverDraft): Trimmed {
   const { closure, trims } = makeUp
   const trim = planTrims(trims, solid, allowances)

@@ -27,6 +27,7 @@ export {
   newJob,
   newPartJob,
   newSeat,
+  usualDivision,
   NO_FITTING,
   NO_MAKING,
   reading,

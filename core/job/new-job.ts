@@ -79,14 +79,16 @@ export function newSeat(
   thicknessMm: number,
   count: number,
 ): Seat {
-  const division: Seat['division'] =
-    kind === 'bench' ? { kind: 'run', count, gapMm: 0, cuts: 'straight' } : { kind: 'singles', count, mirrored: 0 }
   return shapedSeat(
     { kind: 'rectangle', width: reading(widthMm), depth: reading(depthMm), rising: null, falling: null },
     thicknessMm,
-    division,
+    usualDivision(kind, count),
   )
 }
+
+/** One seat cut straight into so many that touch, or so many by themselves. */
+export const usualDivision = (kind: 'bench' | 'singles', count: number): Seat['division'] =>
+  kind === 'bench' ? { kind: 'run', count, gapMm: 0, cuts: 'straight' } : { kind: 'singles', count, mirrored: 0 }
 
 /** A seat of any footprint with nothing set on its edges. */
 export const shapedSeat = (footprint: Footprint, thicknessMm: number, division: Seat['division']): Seat => ({

@@ -27,7 +27,7 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
     : literal.error.code === 'length' && literal.error.why === 'too-long'
       ? 'That is larger than anything a cushion has'
       : null
-  if (doubt === null) return (literal.ok && benchOf(text, literal, context)) || literal
+  if (doubt === null) return (literal.ok && benchOf(text, literal.value, context)) || literal
   const others = inOtherUnits(text, context).filter(
     ({ answer }) => answer.ok && doubtOf('', answer.value, context) === null,
   )
@@ -36,9 +36,9 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
 }
 
 /** `window seat 1800 x 450 x 80, 2 cushions`: two of that size, or one seat in two; null where it is plain. */
-function benchOf(text: string, literal: Answer, context: TypingContext): Result<Asked, never> | null {
+function benchOf(text: string, typed: Typed, context: TypingContext): Result<Asked, never> | null {
   const line = plainly(text)
-  const isSingle = literal.ok && literal.value.kind === 'seat' && literal.value.seat.division.kind === 'singles'
+  const isSingle = typed.kind === 'seat' && typed.seat.division.kind === 'singles'
   const [said, count] = /\b(\d+) (?:cushions?|pads?)\b/.exec(line) ?? []
   if (
     !isSingle ||
@@ -54,7 +54,7 @@ function benchOf(text: string, literal: Answer, context: TypingContext): Result<
     ? ok(
         asked(phrase`It may be one seat in ${count}, or ${count} of that size`, [
           { answer: divided },
-          { answer: literal },
+          { answer: ok(typed) },
         ]),
       )
     : null

@@ -1,7 +1,7 @@
 import { distance } from 'fastest-levenshtein'
 import { CLOSURES, MAKE_UPS } from '../cover/index.ts'
 import { plainText } from '../units/index.ts'
-import type { Known, TypingContext } from './failure.ts'
+import type { KnownWord, TypingContext } from './failure.ts'
 import { GRAMMAR } from './grammar.ts'
 
 /** A line that goes on from what is typed, and what it would do. */
@@ -40,7 +40,7 @@ export const nearestWord = (word: string): string | null =>
   nearest(word.toLowerCase()).find((w) => w.word !== word.toLowerCase())?.word ?? null
 
 /** A word of the grammar that is said in a line after its first, with a line of its form; null where there is none. */
-export function knownIn(line: string): Known | null {
+export function knownIn(line: string): KnownWord | null {
   const [, ...words] = plainText(line)
     .toLowerCase()
     .split(/[\s,;]+/)
@@ -56,13 +56,13 @@ export const isBegun = (line: string): boolean => {
   return text !== '' && !isWord(text) && WORDS.some(({ word }) => word.startsWith(text))
 }
 
-interface WordOf {
+interface Known {
   readonly word: string
   readonly does: string
 }
 
 /** The first word of every form, with what it does. */
-const WORDS: readonly WordOf[] = GRAMMAR.flatMap(({ form, does }) =>
+const WORDS: readonly Known[] = GRAMMAR.flatMap(({ form, does }) =>
   form
     .split('·')
     .flatMap((one) => (/^[a-z, ]+$/.test(one.split(/[A-Z…]/)[0]!) ? one.split(/[A-Z…]/)[0]!.split(',') : [one]))
@@ -72,7 +72,7 @@ const WORDS: readonly WordOf[] = GRAMMAR.flatMap(({ form, does }) =>
 const isWord = (word: string): boolean => WORDS.some((w) => w.word === word)
 
 /** One letter wrong, or of a longer word two, as when they change places; more is another word. */
-function nearest(word: string): readonly WordOf[] {
+function nearest(word: string): readonly Known[] {
   const most = word.length < 5 ? 1 : 2
   return WORDS.map((w) => ({ w, off: distance(word, w.word) }))
     .filter(({ w, off }) => off <= most && Math.abs(w.word.length - word.length) <= 1 && w.word.length > 2)

@@ -58,7 +58,7 @@ export interface Asked {
 }
 
 /** A word of the grammar that was said, and how it is typed. */
-export interface Known {
+export interface KnownWord {
   readonly word: string
   readonly example: string
 }
@@ -67,7 +67,9 @@ export type TypingFailure =
   | { readonly code: 'empty' }
   /** Bedding for infants is not made here. */
   | { readonly code: 'infant' }
-  | { readonly code: 'unknown-word'; readonly word: string; readonly near: string | null; readonly known?: Known }
+  | { readonly code: 'unknown-word'; readonly word: string; readonly near: string | null; readonly known?: KnownWord }
+  /** None so soft or firm, by the word that was said. */
+  | { readonly code: 'no-such-foam'; readonly word: string }
   /** Sizes of two seats in one line. */
   | { readonly code: 'two-seats' }
   | { readonly code: 'wants-job'; readonly word: string }

@@ -64,7 +64,6 @@ export function foamOf(word: string, { grades, job }: TypingContext): readonly s
         ? (b.densityKgM3 ?? 0) - (a.densityKgM3 ?? 0)
         : Math.abs(hardness(a) - now) - Math.abs(hardness(b) - now)),
   )
-  // Where there is none so firm, it is told which there are.
   return [`foam ${best?.name ?? word}`]
 }
 

@@ -1,4 +1,5 @@
 import type { Seat } from '../../contract/index.ts'
+import { usualDivision } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { formatLengthWithUnit, type LengthUnit } from '../units/index.ts'
 import { readCount } from './amounts.ts'
@@ -48,8 +49,7 @@ export function parted(rest: string, words: readonly string[]): { readonly head:
 
 export const countOf = (text: string | undefined, context: TypingContext): Result<number, TypingFailure> =>
   text === undefined ? ok(1) : readCount(text, context.limits)
-export const singles = (count: number): Seat['division'] => ({ kind: 'singles', count, mirrored: 0 })
-export const runOf = (count: number): Seat['division'] => ({ kind: 'run', count, gapMm: 0, cuts: 'straight' })
+export const singles = (count: number): Seat['division'] => usualDivision('singles', count)
 export const say = (lengths: readonly number[], units: LengthUnit): string =>
   lengths.map((mm) => formatLengthWithUnit(mm, units)).join(' x ')
 export const seat = (value: Seat, units: LengthUnit, says: string): Answer =>

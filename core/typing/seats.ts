@@ -1,6 +1,6 @@
 import { phrase } from '../language/index.ts'
 import type { Footprint } from '../../contract/index.ts'
-import { discSeat, halfDiscSeat, newSeat, reading, shapedSeat } from '../job/index.ts'
+import { discSeat, halfDiscSeat, newSeat, reading, shapedSeat, usualDivision } from '../job/index.ts'
 import { ok } from '../result/index.ts'
 import { readCount, readLength, readSizes, saidUnits } from './amounts.ts'
 import { readBerth } from './berth-seat.ts'
@@ -8,7 +8,7 @@ import { readRing, readRound } from './curved-seats.ts'
 import { chain, fail, type Answer, type TypingContext } from './failure.ts'
 import { readBolster, readCube, type MadeLine } from './made-seats.ts'
 import { readPoints, readTaped } from './outlined-seats.ts'
-import { countOf, OPTION, parted, runOf, say, seat, singles, type SeatLine, type SeatWord } from './seat-line.ts'
+import { countOf, OPTION, parted, say, seat, singles, type SeatLine, type SeatWord } from './seat-line.ts'
 
 /** Reads a line that begins a new seat. */
 export function readSeat(word: SeatWord, rest: string, context: TypingContext): Answer {
@@ -83,10 +83,13 @@ function readTaper({ word, rest, units, context }: SeatLine): Answer {
             rising: null,
             falling: null,
           }
+          const isDivided = options['in'] !== undefined
+          const said = isDivided ? phrase`Tapering bench in ${count},` : phrase`${count} tapering`
+          const lies = left === null ? phrase`centred` : phrase`left offset ${say([left], units)}`
           return seat(
-            shapedSeat(footprint, t!, options['in'] === undefined ? singles(count) : runOf(count)),
+            shapedSeat(footprint, t!, usualDivision(isDivided ? 'bench' : 'singles', count)),
             units,
-            phrase`${options['in'] === undefined ? phrase`${count} tapering` : phrase`Tapering bench in ${count},`} from ${say([near!, far!], units)} over ${say([depth!], units)}, ${left === null ? phrase`centred` : phrase`left offset ${say([left], units)}`}, ${say([t!], units)} thick`,
+            phrase`${said} from ${say([near!, far!], units)} over ${say([depth!], units)}, ${lies}, ${say([t!], units)} thick`,
           )
         }),
       ),

@@ -57,9 +57,13 @@ function readOne(text: string, context: TypingContext): Answer {
   const literal = readGrammar(text, context)
   if (literal.ok || literal.error.code === 'infant') return literal
   const reads = rephrased(text, context).map((said) => readGrammar(said, context))
-  const severalNamed = reads.find((read) => !read.ok && read.error.code === 'which' && read.error.lines?.length)
-  return reads.find((read) => read.ok) ?? severalNamed ?? literal
+  const telling = reads.find((read) => !read.ok && saysMore(read.error))
+  return reads.find((read) => read.ok) ?? telling ?? literal
 }
+
+/** What is one of several, or none of the shop's, says more than that a word is not known. */
+const saysMore = (error: TypingFailure): boolean =>
+  error.code === 'no-such-foam' || (error.code === 'which' && (error.lines ?? []).length > 0)
 
 /** Of several things one may be wrong: its failure says more than that of the line as one thing. */
 const severalSaysMore = (text: string, { code }: TypingFailure): boolean =>
@@ -103,11 +107,11 @@ const READERS: Record<string, Reader> = {
   ...MAKE_UP_EDITS,
   ...TRIM_EDITS,
   ...TERMS_EDITS,
-  foam: (rest, c) =>
-    chain(
-      findNamed('grade', rest, c.grades, (name) => `foam ${name}`),
-      (grade) => edit(setGrade(grade)),
-    ),
+  foam: (rest, c) => {
+    const named = findNamed('grade', rest, c.grades, (name) => `foam ${name}`)
+    if (named.ok) return edit(setGrade(named.value))
+    return FIRMNESS.test(rest) ? fail({ code: 'no-such-foam', word: rest }) : named
+  },
   cloth: readCloth,
   match: (rest) =>
     edit(
@@ -124,6 +128,9 @@ const READERS: Record<string, Reader> = {
     edit({ says: 'Up the roll', apply: (job) => ({ ...job, cloth: { ...job.cloth, direction: 'up-the-roll' } }) }),
   units: (rest) => readUnits(rest),
 }
+
+/** How soft or firm, which a grade of the shop may be. */
+const FIRMNESS = /^(?:soft|medium|firm|hard|extra firm|softer|firmer)$/i
 
 /** Leg A of a corner bench keeps its own count. */
 export function withCount(seat: Seat, count: number): Seat {

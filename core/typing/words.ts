@@ -9,7 +9,9 @@ export function typingWords(f: TypingFailure): string {
     case 'infant':
       return 'Firm flat bedding for infants is governed by safe-sleep rules and is not sized here.'
     case 'unknown-word':
-      return phrase`"${f.word}" is not a word of this line.${f.near ? phrase` Is "${f.near}" meant?` : ''} ${f.known ? phrase`${f.known.word} is typed as in: ${f.known.example}` : phrase`Type ? to see what is.`}`
+      return unknownWords(f)
+    case 'no-such-foam':
+      return phrase`The shop has no ${f.word} foam.`
     case 'two-seats':
       return phrase`One line begins one kind of cushion. Begin with the first; then type on its ticket: part backs: seat 560 x 480 x 140 times 3`
     case 'wants-job':
@@ -41,6 +43,12 @@ export function typingWords(f: TypingFailure): string {
     default:
       return f satisfies never
   }
+}
+
+function unknownWords({ word, near, known }: Extract<TypingFailure, { code: 'unknown-word' }>): string {
+  const meant = near ? phrase` Is "${near}" meant?` : ''
+  const help = known ? phrase`${known.word} is typed as in: ${known.example}` : phrase`Type ? to see what is.`
+  return phrase`"${word}" is not a word of this line.${meant} ${help}`
 }
 
 const COUNT_WORDS: Readonly<Record<number, string>> = { 2: 'two', 3: 'three', 4: 'four' }
