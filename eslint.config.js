@@ -38,6 +38,15 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'error',
       'vue/multi-word-component-names': 'off',
+      // A bound value wipes out what is being typed whenever the page is drawn meanwhile.
+      'vue/no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "VElement[name=/^(input|textarea)$/] > VStartTag:has(VAttribute[key.argument.name='value']):has(VAttribute[key.argument.name='change']):not(:has(VAttribute[key.name='type'][value.value=/^(radio|color|date)$/]))",
+          message: 'A field that is read when it is left takes its value by v-typed.',
+        },
+      ],
       'no-undef': 'off',
       eqeqeq: 'error',
     },

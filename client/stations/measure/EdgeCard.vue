@@ -10,6 +10,7 @@ import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import LengthField from '../../ui/LengthField.vue'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** What an edge meets, how its side leans, how it bows, and whether the sitter faces it. */
 const props = defineProps<{ edge: string }>()
@@ -96,7 +97,7 @@ function setDegrees(event: Event): void {
         :min="-MOST_LEAN_DEG"
         :max="MOST_LEAN_DEG"
         step="1"
-        :value="lean.degrees"
+        v-typed="lean.degrees"
         @change="setDegrees"
       />
       <span class="quiet">outwards going up; minus: inwards</span>

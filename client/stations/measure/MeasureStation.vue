@@ -21,6 +21,7 @@ import ShapeFields from './ShapeFields.vue'
 import ShapePicker from './ShapePicker.vue'
 import TapePanel from './TapePanel.vue'
 import WorkFields from './WorkFields.vue'
+import { vTyped } from '../../ui/v-typed.ts'
 
 const jobs = useJob()
 const job = computed(() => jobs.job!)
@@ -144,7 +145,7 @@ function setTurn(event: Event): void {
               type="number"
               min="-180"
               max="180"
-              :value="seat.turnDeg"
+              v-typed="seat.turnDeg"
               aria-label="Turned by, degrees"
               @change="setTurn"
             />°</label

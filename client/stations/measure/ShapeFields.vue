@@ -9,6 +9,7 @@ import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import LengthField from '../../ui/LengthField.vue'
 import PointsFields from './PointsFields.vue'
 import TapedFields from './TapedFields.vue'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** What a shape asks for besides its dimensions. */
 const jobs = useJob()
@@ -212,7 +213,7 @@ const dropStation = (s: Of<'berth'>) => set({ ...s, stations: s.stations.slice(0
           type="number"
           min="1"
           :max="MOST_SWEEP_DEG"
-          :value="shape.extent.degrees"
+          v-typed="shape.extent.degrees"
           @change="setAngle(shape as Of<'ring'>, $event)"
         />
       </div>

@@ -6,6 +6,7 @@ import { bodySizes } from '../../../core/filling/index.ts'
 import { useJob } from '../../stores/job.ts'
 import ChoiceButtons from '../../ui/ChoiceButtons.vue'
 import SizeFields from '../../ui/SizeFields.vue'
+import { vTyped } from '../../ui/v-typed.ts'
 
 /** What is ordered: both, a cover for the filling that is there, or a filling for the cover that is there. */
 const jobs = useJob()
@@ -107,7 +108,7 @@ function fromBody(): void {
         id="unpicking"
         class="text"
         maxlength="300"
-        :value="work.unpicking"
+        v-typed="work.unpicking"
         placeholder="which seam, how long, what to note before"
         @change="setUnpicking(($event.target as HTMLInputElement).value)"
       />

@@ -7,6 +7,7 @@ import { useDesign } from '../../../stores/design.ts'
 import { useJob } from '../../../stores/job.ts'
 import AmountField from '../../../ui/AmountField.vue'
 import SizeFields from '../../../ui/SizeFields.vue'
+import { vTyped } from '../../../ui/v-typed.ts'
 
 /** A ready-made insert as it is sold, and how much larger it is than its cover, each way. */
 const props = defineProps<{ insert: InsertFilling }>()
@@ -44,7 +45,7 @@ const sizes = computed(() => ({
       id="insert-name"
       class="text"
       v-bind="textLimits(InsertFilling.shape.name)"
-      :value="insert.name"
+      v-typed="insert.name"
       @change="set({ name: ($event.target as HTMLInputElement).value }, 'insert-name')"
     />
   </div>

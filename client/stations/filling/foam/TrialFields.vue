@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { limits, Trial, textLimits } from '../../../../contract/index.ts'
 import { useJob } from '../../../stores/job.ts'
 import AmountField from '../../../ui/AmountField.vue'
+import { vTyped } from '../../../ui/v-typed.ts'
 
 /** Who sat on it, how heavy, for how long, and what they found. */
 const jobs = useJob()
@@ -35,7 +36,7 @@ const change = (i: number, with_: Partial<Trial>) =>
     <input
       class="text"
       v-bind="textLimits(Trial.shape.who)"
-      :value="t.who"
+      v-typed="t.who"
       :aria-label="`Trial ${i + 1}, who`"
       placeholder="who"
       @change="change(i, { who: ($event.target as HTMLInputElement).value })"

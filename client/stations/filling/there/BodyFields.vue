@@ -11,6 +11,7 @@ import CountField from '../../../ui/CountField.vue'
 import LengthField from '../../../ui/LengthField.vue'
 import SizeFields from '../../../ui/SizeFields.vue'
 import { testedGradeOf, unknownGrade } from './fresh-body.ts'
+import { vTyped } from '../../../ui/v-typed.ts'
 
 /** One old body: its sizes as found and recovered, its state, its own test, and whether it stays. */
 const props = defineProps<{ body: OldBody; usual: { readonly widthMm: number; readonly depthMm: number } }>()
@@ -46,7 +47,7 @@ function setUse(use: OldBody['use']): void {
       <input
         class="text"
         v-bind="textLimits(OldBody.shape.name)"
-        :value="body.name"
+        v-typed="body.name"
         aria-label="Name of the old body"
         @change="set({ name: ($event.target as HTMLInputElement).value }, 'named', 'name')"
       />
@@ -136,7 +137,7 @@ function setUse(use: OldBody['use']): void {
       <input
         class="text"
         :maxlength="field === 'cutOuts' ? 300 : 120"
-        :value="body[field]"
+        v-typed="body[field]"
         :aria-label="`${name}, ${{ said: 'what was said of it', topFace: 'top face', cutOuts: 'cut-outs' }[field]}`"
         @change="set({ [field]: ($event.target as HTMLInputElement).value }, 'noted', field)"
       />

@@ -13,7 +13,9 @@ import {
 import { setThere } from '../../../../core/job/index.ts'
 import { THING_WORDS, USE_WORDS } from '../../../../core/lists/index.ts'
 import { useJob } from '../../../stores/job.ts'
+import DayField from '../../../ui/DayField.vue'
 import LengthField from '../../../ui/LengthField.vue'
+import { vTyped } from '../../../ui/v-typed.ts'
 import BodyFields from './BodyFields.vue'
 import { freshBody } from './fresh-body.ts'
 
@@ -102,7 +104,7 @@ const remove = (body: OldBody) =>
         v-if="there.things[thing]"
         class="text"
         maxlength="300"
-        :value="there.things[thing]!.note"
+        v-typed="there.things[thing]!.note"
         :aria-label="`Note on the ${thing}`"
         placeholder="what to do with it"
         @change="setThing(thing, there.things[thing]!.use, ($event.target as HTMLInputElement).value)"
@@ -122,7 +124,7 @@ const remove = (body: OldBody) =>
     <input
       class="text"
       v-bind="textLimits(OldTuck.shape.where)"
-      :value="t.where"
+      v-typed="t.where"
       :aria-label="`Place of tuck ${i + 1}`"
       @change="setTuck(i, { where: ($event.target as HTMLInputElement).value || t.where })"
     />
@@ -152,16 +154,11 @@ const remove = (body: OldBody) =>
   </button>
   <div class="field-row">
     <label for="fire-label-off">Fire label taken off on</label>
-    <input
+    <DayField
       id="fire-label-off"
-      type="date"
-      class="text"
-      :value="there.fireLabelOffOn ?? ''"
-      @change="
-        jobs.edit(
-          setThere('Fire label', (t) => ({ ...t, fireLabelOffOn: ($event.target as HTMLInputElement).value || null })),
-        )
-      "
+      :model-value="there.fireLabelOffOn"
+      name="Fire label taken off on"
+      @update:model-value="(day) => jobs.edit(setThere('Fire label', (t) => ({ ...t, fireLabelOffOn: day })))"
     />
   </div>
 </template>
