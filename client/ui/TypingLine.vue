@@ -42,7 +42,8 @@ const echo = computed(() => {
   if (text.value.trim() === '') return said.value
   if (!typed.value.ok) return ''
   const { value } = typed.value
-  return value.kind === 'edit' || value.kind === 'parts' ? value.edit.says : value.says
+  if (value.kind === 'ask') return value.why === 'slip' || question.value ? value.says : ''
+  return value.kind === 'seat' ? value.says : value.edit.says
 })
 /** Readings to choose from, once Enter was pressed on a line that may be a slip. */
 const question = ref<Asked | null>(null)
@@ -82,9 +83,12 @@ function put(line: string): void {
   question.value = null
   field.value?.focus()
 }
+const isPlain = computed(
+  () => typed.value.ok && !(typed.value.value.kind === 'ask' && typed.value.value.why === 'left-over'),
+)
 /** What the line may go on to, while it is not understood as it stands. */
 const offered = computed(() =>
-  typed.value.ok || question.value || text.value.trim() === '' ? [] : completionsOf(text.value, context.value),
+  isPlain.value || question.value || text.value.trim() === '' ? [] : completionsOf(text.value, context.value),
 )
 /** At its end the right arrow takes the first of them. */
 function complete(event: KeyboardEvent): void {
@@ -141,7 +145,7 @@ defineExpose({ focus: () => field.value?.focus(), put })
         {{ r.says }}
       </button>
       <button type="button" class="plain-button" @click="((question = null), field?.focus())">
-        {{ question.readings.length > 2 ? 'None of these' : 'Neither' }}
+        {{ question.why === 'left-over' ? 'No' : question.readings.length > 2 ? 'None of these' : 'Neither' }}
       </button>
     </div>
   </form>

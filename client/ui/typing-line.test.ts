@@ -35,15 +35,32 @@ describe('the typing line', () => {
 
   it('keeps what is not understood, and tells why only when it is entered', async () => {
     const w = line()
-    await type(w, 'purple cushion 600 x 500 x 80')
+    await type(w, 'purple 600 x 500')
     expect(answer(w)).toBe('')
     await enter(w)
     expect(answer(w)).toContain('"purple" is not a word of this line')
     expect(w.get('output').classes()).toContain('failed')
-    expect(w.get('input').element.value).toBe('purple cushion 600 x 500 x 80')
+    expect(w.get('input').element.value).toBe('purple 600 x 500')
     expect(w.emitted('seat')).toBeUndefined()
     await type(w, 'cushion 600 x 500 x 80')
     expect(w.get('output').classes()).not.toContain('failed')
+  })
+
+  it('asks whether to go on without what it does not understand, which is kept as a note', async () => {
+    const w = line()
+    await type(w, 'purple cushion 600 x 500 x 80, piped')
+    expect(answer(w)).toBe('')
+    await enter(w)
+    expect(answer(w)).toContain('"purple" is not a word of this line')
+    expect(w.emitted('seat')).toBeUndefined()
+    const [yes, no] = w.findAll('.asked button')
+    expect(yes!.text()).toMatch(/^1 of 600 mm x 500 mm x 80 mm net; Piping on both.*; Note: purple cushion$/)
+    await no!.trigger('click')
+    expect(w.find('.asked').exists()).toBe(false)
+    await enter(w)
+    await w.get('.asked button').trigger('click')
+    const [[{ also }]] = w.emitted('seat') as [[{ also: { apply: (job: PartJob) => PartJob }[] }]]
+    expect(also.reduce((job, edit) => edit.apply(job), keepersBenchPart()).note).toContain('purple cushion')
   })
 
   it('asks which is meant, takes the one that is pressed, and drops the question with the next key', async () => {

@@ -11,24 +11,50 @@ export interface SeatInLine {
  * Null where no shape has all its sizes. `mostCushions`: a larger number is a size.
  */
 export function seatInLine(text: string, mostCushions: number): SeatInLine | null {
-  const line = new Remaining(A_TAPER.test(text) ? text.replace(FROM_TO, '$1 x ') : text)
+  const spelt = letteredSizes(text)
+  const line = new Remaining(A_TAPER.test(spelt) ? spelt.replace(FROM_TO, '$1 x ') : spelt)
   const named = namedSizes(line)
   const divided = line.take(
     /\b(?:in|divided into|split in(?:to)?) (\d+)\b(?!\s*(?:mm|cm|in\b|"))(?: (?:pieces|parts|sections|lengths|cushions)\b)?/,
   )?.[1]
   const count = line.take(COUNTED)?.slice(1).find(Boolean)
-  const sizes = { ...named, bare: named.row.length === 0 ? line.take(BARE)?.[0].trim() : undefined }
-  const shape = SHAPES.find(({ word }) => line.take(word))
+  const isUnsaid = [...named.row, ...named.ends, named.along, named.across].every((size) => size === undefined)
+  const sizes = { ...named, bare: isUnsaid ? line.take(BARE)?.[0].trim() : undefined }
+  const isTaper = sizes.ends.length === 2 && sizes.ends.every((size) => size !== undefined)
+  const shape = SHAPES.find(({ word }) => line.take(word)) ?? (isTaper ? { line: tapering } : undefined)
   const said = count ?? line.take(COUNT_ALONE)?.[1]
   const [own, number] = said === undefined && !shape ? countInRow(sizes, mostCushions) : [sizes, said]
   const seat = (shape?.line ?? plain)(own, divided, number)
   return seat === null ? null : { seat, rest: line.left() }
 }
 
+/** How many sizes are said in a line, with x between them or with their names. */
+export function sizesIn(text: string): number {
+  const { row, along, deep, thick, across } = namedSizes(new Remaining(letteredSizes(text)))
+  const rest = [along, deep, thick, across].filter((size) => size !== undefined)
+  return row.length + rest.length || (text.match(/\d{2,}/g) ?? []).length
+}
+
+/** `22 1/2 w x 24 d x 5 h` and `W600 x D500 x H80` with the letters as words, in any order. */
+function letteredSizes(text: string): string {
+  const [after, before] = [text.match(LETTER_AFTER) ?? [], text.match(LETTER_BEFORE) ?? []]
+  if (Math.max(after.length, before.length) < 2) return text
+  return after.length >= before.length
+    ? text.replace(LETTER_AFTER, (_, size: string, letter: string) => ` ${size} ${LETTERS[letter]}, `)
+    : text.replace(LETTER_BEFORE, (_, letter: string, size: string) => ` ${size} ${LETTERS[letter]}, `)
+}
+
+const LETTERS: Readonly<Record<string, string>> = { w: 'wide', d: 'deep', h: 'high', t: 'thick', l: 'long' }
+
 const NUMBER = String.raw`\d+(?:\.\d+)?(?:(?:\s|-|\+)\d+\/\d+|\/\d+)?`
 const SIZE = String.raw`(?:\d+\s*(?:ft|')\s*)?${NUMBER}\s*(?:mm|cm|m|inches|inch|in(?! ?\d)|"|ft|')?(?![a-wyz\d/])`
+const LETTER_AFTER = new RegExp(
+  `(${NUMBER} ?(?:mm|cm|in|")?) ?([wdhtl])(?: ?x ?(?=${NUMBER} ?(?:mm|cm|in|")? ?[wdhtl](?:$|[ ,]))|(?=$|[ ,]))`,
+  'g',
+)
+const LETTER_BEFORE = new RegExp(`\\b([wdhtl]) ?(${NUMBER} ?(?:mm|cm|in|")?)(?: ?x ?(?=[wdhtl])|(?=$|[ ,]))`, 'g')
 const COUNTED = new RegExp(
-  String.raw`\b(\d+) (?=${TAPERING}|${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular)|(?:\btimes |\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
+  String.raw`(?<!x ?)\b(\d+) (?=${TAPERING}|${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular)|(?:\btimes |(?<!\d ?)\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
 )
 const BARE = new RegExp(`${SIZE}(?=$| [^\\dx]|[,;])`)
 const COUNT_ALONE = /^(\d+)$|^(\d+) (?=[a-z])/
@@ -71,14 +97,20 @@ interface Sizes {
 function namedSizes(line: Remaining): Omit<Sizes, 'bare'> {
   const row =
     line
-      .take(new RegExp(`${SIZE}(?:\\s*x\\s*${SIZE})+`))?.[0]
+      .take(new RegExp(`(?<!\\bbuttons )${SIZE}(?:\\s*x\\s*${SIZE})+`))?.[0]
       .split(/\s*x\s*/)
       .map((size) => size.trim()) ?? []
+  const isLabelFirst = line.says(LABELS_FIRST)
   const labelled = (words: string): string | undefined => {
-    const found = line.take(new RegExp(`(${SIZE}) ?(?:in )?(?:${words})\\b|\\b(?:${words}):? (${SIZE})`))
+    const [after, before] = [`(${SIZE}) ?(?:in )?(?:${words})\\b`, `\\b(?:${words}):? (${SIZE})`]
+    const ways = isLabelFirst ? [before, after] : [`${after}|${before}`]
+    const found = ways.reduce<RegExpExecArray | null>((taken, way) => taken ?? line.take(new RegExp(way)), null)
     return (found?.[1] ?? found?.[2])?.trim()
   }
-  const ends = line.says(A_TAPER) ? [labelled(alongThe('front|near')), labelled(alongThe('back|far'))] : []
+  const ends =
+    row.length < 2 && (line.says(A_TAPER) || line.says(FRONT_AND_BACK))
+      ? [labelled(alongThe('front|near')), labelled(alongThe('back|far'))]
+      : []
   const thick = labelled('thick|thickness|high|height|tall')
   const across = labelled('across|diameter')
   const square = labelled('square')
@@ -94,6 +126,14 @@ function namedSizes(line: Remaining): Omit<Sizes, 'bare'> {
 }
 
 const A_TAPER = new RegExp(`\\b${TAPERING}(?= +(?:${THING}|${BENCH}|\\d|\\||,))`)
+const SIDES = '(?:(?:front|back|near|far|left|right|all) )*'
+const LABEL = '(?:front|back|long|length|wide|width|deep|depth|thick|thickness|high|height|across|diameter)'
+/** `width 600 depth 500 thickness 80`: each label stands before its size. */
+const LABELS_FIRST = new RegExp(`^[^\\d]*\\b${LABEL}:? (?:\\d.*)?\\b${LABEL}:? ${SIZE}(?! ?(?:in )?${LABEL})`)
+/** A width along the front and another along the back. */
+const FRONT_AND_BACK = new RegExp(
+  `(?:front ${SIZE}|${SIZE} (?:in |at |along )*front).*(?:back ${SIZE}|${SIZE} (?:in |at |along )*back)`,
+)
 /** `2400 to 1500`. */
 const FROM_TO = new RegExp(`(${SIZE}) to (?=\\d)`)
 const alongThe = (side: string): string => `(?:(?:along|at|on) )?(?:${side})(?: edge| side)?`
@@ -137,9 +177,11 @@ const roundSizes = ({ row, along, thick, across, bare }: Sizes): readonly (strin
 
 const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
   {
-    word: new RegExp(`\\b(?:${CORNER_BENCH})\\b`),
-    line: ({ row, deep, along, thick }) =>
-      joined('corner', row.length === 2 ? [...row, deep ?? along, thick] : row, 4, ''),
+    word: new RegExp(`(?<!(?:left|right|front|back|near|far|off) )\\b(?:${CORNER_BENCH})\\b(?! (?:cut|rounded|off))`),
+    line: ({ row, deep, along, thick }, divided, count) => {
+      const sizes = row.length === 2 ? [...row, deep ?? along, thick] : row
+      return joined('corner', sizes, 4, inTwoLegs(sizes, Number(divided ?? count ?? 0)))
+    },
   },
   {
     word: /\b(?:half circles?|half rounds?|half moons?|semicircles?|semicircular)\b/,
@@ -163,7 +205,8 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
     line: ({ row }) => `tseat ${row.join(' x ')}`,
   },
   {
-    word: new RegExp(`\\b${ROUND_WORD}\\b`),
+    // Of `round front corners 60` and `round 60 near` corners are round.
+    word: new RegExp(`\\b${ROUND_WORD}\\b(?! ${SIDES}corners?\\b| ${NUMBER} ?(?:mm|cm|in)? (?:near|far|front|back))`),
     line: (sizes, _, count) => joined('disc', roundSizes(sizes), 2, times(count)),
   },
   {
@@ -172,6 +215,14 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
     line: (sizes, divided, count) => plain(sizes, divided ?? (count === undefined ? '1' : undefined), count),
   },
 ]
+
+/** So many cushions of a corner bench, shared between its legs by their lengths: ` in 2 and 1`. */
+function inTwoLegs([a = '', b = '']: readonly (string | undefined)[], count: number): string {
+  if (count < 2) return ''
+  const [lengthA, lengthB] = [Number.parseFloat(a), Number.parseFloat(b)]
+  const first = Math.min(Math.max(Math.round((count * lengthA) / (lengthA + lengthB)), 1), count - 1)
+  return ` in ${first} and ${count - first}`
+}
 
 function tapering(sizes: Sizes, divided: string | undefined, count: string | undefined): string | null {
   const { row, ends, along, deep, thick } = sizes

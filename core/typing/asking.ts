@@ -6,6 +6,7 @@ import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit 
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { begunWith } from './typed-seat.ts'
 import { inOneOrder } from './one-order.ts'
+import { withLeftOver } from './left-over.ts'
 import { plainly } from './rephrase.ts'
 import { BENCH } from './thing-words.ts'
 import { readLine as readAlone } from './typing.ts'
@@ -27,13 +28,29 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
     : literal.error.code === 'length' && literal.error.why === 'too-long'
       ? 'That is larger than anything a cushion has'
       : null
-  if (doubt === null) return (literal.ok && benchOf(text, literal.value, context)) || literal
+  if (doubt === null)
+    return (literal.ok ? benchOf(text, literal.value, context) : withoutRest(text, literal.error, context)) ?? literal
   const others = inOtherUnits(text, context).filter(
     ({ answer }) => answer.ok && doubtOf('', answer.value, context) === null,
   )
   if (!literal.ok && others.length === 0) return literal
   return ok(asked(doubt, [{ answer: literal }, ...others, ...(others.length === 0 ? tenthOf(text, context) : [])]))
 }
+
+/** The line without what is not understood; of a size that is none the maker is told, unless words after it spoil it. */
+function withoutRest(text: string, failure: TypingFailure, context: TypingContext): Result<Asked, never> | null {
+  const [head = '', ...rest] = text.split(',')
+  const isSpoilt = failure.code === 'length' && rest.length > 0 && readLine(head, context).ok
+  return LEAVES_THE_REST.has(failure.code) || isSpoilt ? withLeftOver(text, context) : null
+}
+
+const LEAVES_THE_REST: ReadonlySet<TypingFailure['code']> = new Set([
+  'unknown-word',
+  'no-such-foam',
+  'which',
+  'pattern',
+  'choice',
+])
 
 /** `window seat 1800 x 450 x 80, 2 cushions`: two of that size, or one seat in two; null where it is plain. */
 function benchOf(text: string, typed: Typed, context: TypingContext): Result<Asked, never> | null {
@@ -109,7 +126,7 @@ function asked(doubt: string, readings: readonly Reading[]): Asked {
   const offered = readings.flatMap(({ answer }) =>
     answer.ok ? [{ says: wordsOf(answer.value), typed: answer.value }] : [],
   )
-  return { kind: 'ask', says: phrase`${doubt}. Which is meant?`, readings: offered }
+  return { kind: 'ask', why: 'slip', says: phrase`${doubt}. Which is meant?`, readings: offered }
 }
 
 const wordsOf = (typed: Typed): string => (typed.kind === 'seat' ? typed.says : typed.edit.says)

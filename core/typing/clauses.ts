@@ -11,27 +11,31 @@ import { begunWith } from './typed-seat.ts'
 
 /** Words after which any words are a name. */
 const NAMED = '(?:customer|title)'
-/** A name ends at a comma where what follows is understood. */
-export const NAME_AND_MORE = new RegExp(`^\\s*${NAMED}\\b[^,;]*[,;]`, 'i')
+/** A name ends at a comma, or where it is said when the job is due. */
+const NAME_END = String.raw`\s*[,;]|\s+due\s`
+/** A name, and after it what may be understood. */
+export const NAME_AND_MORE = new RegExp(`^\\s*${NAMED}\\b[^,;]*?(?:${NAME_END})`, 'i')
 
 type ReadOne = (text: string, context: TypingContext) => Answer
+/** Takes what is not understood, and why. */
+export type Leave = (words: string, why: TypingFailure) => void
 
 /**
  * Several things said in one line: `2 cushions 24 x 22 x 4 in, piped, firm foam, due friday`. Each word must be
- * understood as part of one of them; of the first that is not the failure tells.
+ * understood as part of one of them; of the first that is not the failure tells, or it is left to `leave`.
  */
-export function readClauses(line: string, context: TypingContext, readOne: ReadOne): Answer {
+export function readClauses(line: string, context: TypingContext, readOne: ReadOne, leave?: Leave): Answer {
   const { spoken, names } = withoutNames(line)
   const found = seatInLine(plainly(spoken), context.limits.mostCushions)
   if (!found)
     return context.job
-      ? readEdits([...pieces(spoken), ...names], { ...context, job: context.job }, readOne)
+      ? readEdits([...pieces(spoken), ...names], { ...context, job: context.job }, readOne, leave)
       : nothingHere(line)
   const seat = readOne(found.seat, context)
   if (!seat.ok || seat.value.kind !== 'seat') return seat
   const job = begunWith(seat.value, context)
   if (!job) return fail({ code: 'wants-job', word: found.rest[0] ?? names[0] ?? '' })
-  const read = editsIn([...found.rest, ...names], { ...context, job }, readOne, A_THING)
+  const read = editsIn([...found.rest, ...names], { ...context, job }, readOne, A_THING, leave)
   if (!read.ok) return read
   const twice = otherThickness(job, read.value)
   if (twice) return fail(twice)
@@ -50,8 +54,8 @@ function otherThickness(begun: PartJob, edits: readonly Edit[]): TypingFailure |
 const nothingHere = (line: string): Answer =>
   fail({ code: 'unknown-word', word: line.trim().split(/\s+/)[0] ?? '', near: null })
 
-function readEdits(texts: readonly string[], context: OpenJob, readOne: ReadOne): Answer {
-  const read = editsIn(texts, context, readOne, null)
+function readEdits(texts: readonly string[], context: OpenJob, readOne: ReadOne, leave?: Leave): Answer {
+  const read = editsIn(texts, context, readOne, null, leave)
   if (!read.ok) return read
   const [first, ...others] = read.value
   if (!first) return fail({ code: 'empty' })
@@ -65,10 +69,10 @@ function readEdits(texts: readonly string[], context: OpenJob, readOne: ReadOne)
 }
 
 /** Names may hold any word: each runs to the next comma, a note to the end, and is read as it was typed. */
-function withoutNames(line: string): { readonly spoken: string; readonly names: readonly string[] } {
+export function withoutNames(line: string): { readonly spoken: string; readonly names: readonly string[] } {
   const names: string[] = []
   const spoken = line.replace(
-    new RegExp(`(^|[,;\\s])(${NAMED}\\s+[^,;]+|note\\s.+)`, 'gi'),
+    new RegExp(`(^|[,;\\s])(${NAMED}\\s+[^,;]+?(?=${NAME_END}|$)|note\\s.+)`, 'gi'),
     (_, before: string, name: string) => {
       names.push(name.trim())
       return before
@@ -92,15 +96,23 @@ function editsIn(
   context: OpenJob,
   readOne: ReadOne,
   unsaid: RegExp | null,
+  leave: Leave | undefined,
 ): Result<readonly Edit[], TypingFailure> {
   const edits: Edit[] = []
   let now = context.job
   for (const text of texts) {
     const said = text.split(/\s+/).filter((word) => word !== '')
+    const before = edits.length
     let words = said
     while (words.length > 0) {
       const step = longestEdit(words, words.length === said.length, { ...context, job: now }, readOne, unsaid)
-      if (!step.ok) return { ok: false, error: wholeLineOnly(step.error) }
+      if (!step.ok) {
+        const error = wholeLineOnly(step.error)
+        // In an open job half a clause may say the contrary of the whole.
+        if (!leave || (unsaid === null && edits.length > before)) return { ok: false, error }
+        leave(words.join(' '), error)
+        break
+      }
       edits.push(...step.value.edit)
       now = step.value.edit.reduce<PartJob>((part, edit) => edit.apply(part), now)
       words = words.slice(step.value.words)
@@ -141,7 +153,8 @@ function longestEdit(
   if (which) return fail(which)
   if (SAYS_NOTHING.has(words[0]!.toLowerCase())) return ok({ edit: [], words: 1 })
   const whole = readOne(plainly(words.join(' ')) || words.join(' '), context)
-  return whole.ok ? fail({ code: 'unknown-word', word: words[0]!, near: null }) : whole
+  // A word that begins a seat of its own, as the corner that is cut off, begins none here.
+  return whole.ok || whole.error.code === 'sizes' ? fail({ code: 'unknown-word', word: words[0]!, near: null }) : whole
 }
 
 const A_THING = new RegExp(`^${THING}(?=$| )`)

@@ -41,14 +41,22 @@ export const nearestWord = (word: string): string | null =>
 
 /** A word of the grammar that is said in a line after its first, with a line of its form; null where there is none. */
 export function knownIn(line: string): KnownWord | null {
-  const [, ...words] = plainText(line)
+  const words = plainText(line)
     .toLowerCase()
     .split(/[\s,;]+/)
-  const found = words.flatMap((word) =>
-    GRAMMAR.flatMap(({ example }) => (word.length > 3 && example.startsWith(`${word} `) ? [{ word, example }] : [])),
-  )
+  const outlined = words.find((word) => BY_POINTS.test(word))
+  if (outlined !== undefined)
+    return { word: outlined, example: GRAMMAR.find((g) => g.form.startsWith('points'))!.example }
+  const found = words
+    .slice(1)
+    .flatMap((word) =>
+      GRAMMAR.flatMap(({ example }) => (word.length > 3 && example.startsWith(`${word} `) ? [{ word, example }] : [])),
+    )
   return found[0] ?? null
 }
+
+/** Outlines that no form of their own makes. */
+const BY_POINTS = /^(?:hexagon|octagon|pentagon|triang|oval|ellip|kidney|heart)/
 
 /** A line of one word that is not typed to its end yet: nothing is guessed from it. */
 export const isBegun = (line: string): boolean => {

@@ -50,9 +50,13 @@ export type Typed =
   /** A change of the parts of a ticket, and the part to look at then. */
   | { readonly kind: 'parts'; readonly edit: JobEdit; readonly look: string }
 
-/** What could be meant, to be chosen from, where a line may be a slip of unit or of the keys. */
+/**
+ * What could be meant, to be chosen from: where a line may be a slip of unit or of the keys, or where part of it is not
+ * understood and may be kept as a note.
+ */
 export interface Asked {
   readonly kind: 'ask'
+  readonly why: 'slip' | 'left-over'
   readonly says: string
   readonly readings: readonly { readonly says: string; readonly typed: Typed }[]
 }

@@ -6,6 +6,8 @@ import { PLACE } from './cloth-edits.ts'
 import { spokenSlot } from './shape-edits.ts'
 
 const SIDE = '(front|back|left|right)'
+/** One corner, or those of a side. */
+const CORNERS = '((?:front|back|near|far)(?: left| right)?|left|right)'
 const ANGLE = String.raw`(\d[\d.]*)(?: ?(?:degrees?|deg|°))?`
 type Says =
   string | readonly string[] | ((found: RegExpExecArray, context: TypingContext) => string | readonly string[])
@@ -63,9 +65,14 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     /^round(?:ed)? corners?[: ]+(\d.*)$|^corners? (?:rounded |round |radius )(\d.*)$|^corner radius[: ]+(\d.*)$|^(\d[\d./ ]*(?:mm|cm|in|")?) (?:round(?:ed)? corners|corner radius|radius)$/,
     (m) => `round ${m[1] ?? m[2] ?? m[3] ?? m[4]}`,
   ],
-  [new RegExp(`^round(?:ed)? ${SIDE} corners?(?: (?:by|to))?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
-  [new RegExp(`^round(?:ed)? corners? (?:at )?${SIDE}(?: by)?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
+  [new RegExp(`^round(?:ed)? ${CORNERS} corners?(?: (?:by|to))?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
+  [new RegExp(`^round(?:ed)? corners? (?:at )?${CORNERS}(?: by)?[: ]+(\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
+  [new RegExp(`^${CORNERS} corners? (?:round(?:ed)?|radius)(?: by| to)? (\\d.*)$`), (m) => `round ${m[2]} ${m[1]}`],
   [/^cut(?: off)? corners?[: ]+(\d.*)$/, (m) => `cut ${m[1]}`],
+  [new RegExp(`^${CORNERS} corners? cut(?: off| out)?(?: by)? (\\d.*)$`), (m) => `cut ${m[2]} ${m[1]}`],
+  [new RegExp(`^cut(?: off| out)?(?: the)? ${CORNERS} corners?(?: by)? (\\d.*)$`), (m) => `cut ${m[2]} ${m[1]}`],
+  [new RegExp(`^corners? cut(?: off| out)?(?: by)? (\\d.*) (?:at )?${CORNERS}$`), (m) => `cut ${m[1]} ${m[2]}`],
+  [/^corners cut(?: off| out)?(?: by)? (\d[^a-z]*)$/, (m) => `cut ${m[1]}`],
   [new RegExp(`^${SIDE}(?: edge| side)? (?:bowed|curved)(?: by| out)* (\\d.*)$`), (m) => `bow ${m[2]} ${m[1]}`],
   [new RegExp(`^(?:bowed|curved) ${SIDE}(?: edge| side)?(?: by)? (\\d.*)$`), (m) => `bow ${m[2]} ${m[1]}`],
   [/^square corners?$|^no round(?:ed)? corners?$/, 'square'],

@@ -36,6 +36,7 @@ export function plainly(line: string): string {
       /\b(half|quarter|three quarters?)(?: an?| of an?)? inch(?:es)?\b/g,
       (_, part: string) => `${PARTS_OF_AN_INCH[part.replace(/s$/, '')]} in`,
     )
+    .replace(/(\d) in (?=(?:the|a|an|my|our)\b)/g, '$1, ')
     .replace(/(\d) ?(?:ft|') ?(\d+)(?=\s*(?:x|$))/g, '$1 ft $2 in')
     .replace(new RegExp(`^(?:please )?make (\\d+|${NUMBERS.join('|')})(?: of (?:them|these|those))?$`), '$1 them')
     .replace(

@@ -40,8 +40,16 @@ const LIKE = [
   'deck',
   'bar',
   'banquette',
+  'piano',
+  'vanity',
+  'swing',
+  'hammock',
+  'ottoman',
+  'footstool',
+  'stool',
 ].join('|')
-const NOUNS = [
+/** What a cushion is called. */
+export const NOUN = [
   'cushions?',
   'seats?',
   'pads?',
@@ -68,8 +76,10 @@ const NOUNS = [
   'loungers?',
   'day ?beds?',
   'chaises?',
+  'ottomans?',
+  'tops?',
 ].join('|')
-export const THING = `(?:(?:${LIKE}) )*(?:${NOUNS})`
+export const THING = `(?:(?:${LIKE}) )*(?:${NOUN})`
 export const ROUND_WORD = '(?:round|circular|circles?|discs?)'
 export const ROUND_THING = '(?: (?:stools?|seats?|cushions?|pads?|hassocks?|chairs?))?'
 export const CORNER_BENCH = '(?:l[ -]shaped?|corner)(?: (?:bench|seat|sofa|settee|banquette))?'

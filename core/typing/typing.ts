@@ -17,12 +17,14 @@ import {
   type TypingContext,
   type TypingFailure,
 } from './failure.ts'
-import { NAME_AND_MORE, readClauses } from './clauses.ts'
+import { NAME_AND_MORE, readClauses, withoutNames, type Leave } from './clauses.ts'
+import { sizesIn } from './any-order.ts'
 import { isBegun, knownIn, nearestWord } from './complete.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { readCloth } from './cloth-edits.ts'
 import { findNamed } from './find-named.ts'
 import { plainly, rephrased } from './rephrase.ts'
+import { NOUN } from './thing-words.ts'
 import { TERMS_EDITS } from './terms-edits.ts'
 import { TRIM_EDITS } from './trim-edits.ts'
 import { MAKE_UP_EDITS } from './make-up-edits.ts'
@@ -38,24 +40,41 @@ import { dimensionWords, readDimension, SHAPE_EDITS } from './shape-edits.ts'
 export function readLine(line: string, context: TypingContext): Answer {
   const text = plainText(line)
   if (isBegun(text)) return readGrammar(text, context)
+  if (FOR_INFANTS.test(withoutNames(text).spoken)) return fail({ code: 'infant' })
   const one = readOne(text, context)
-  if (one.ok ? !NAME_AND_MORE.test(text) : one.error.code === 'infant') return one
+  if (one.ok && !NAME_AND_MORE.test(text)) return one
   const several = readClauses(text, context, readOne)
   const read = several.ok || (!one.ok && severalSaysMore(text, one.error)) ? several : one
-  return read.ok || read.error.code !== 'unknown-word' ? read : fail(unknown(text, read.error))
+  return read.ok || read.error.code !== 'unknown-word' ? read : fail(unknown(text, read.error, context))
 }
 
+const FOR_INFANTS = /\b(?:cots?|cribs?|infants?|bab(?:y|ies)|bassinets?|cradles?|moses)\b/i
+
+/** The clauses of a line that are understood; each that is not goes to `leave`. */
+export const readLeaving = (line: string, context: TypingContext, leave: Leave): Answer =>
+  readClauses(plainText(line), context, readOne, leave)
+
 /** Of a word that is not known it is told what else the line may have meant. */
-function unknown(text: string, failure: Extract<TypingFailure, { code: 'unknown-word' }>): TypingFailure {
+function unknown(
+  text: string,
+  failure: Extract<TypingFailure, { code: 'unknown-word' }>,
+  { job }: TypingContext,
+): TypingFailure {
   if ((plainly(text).match(/\d\S* ?x ?\d\S* ?x ?\d/g) ?? []).length > 1) return { code: 'two-seats' }
   const known = failure.near === null ? knownIn(text) : null
-  return known ? { ...failure, known } : failure
+  if (known) return { ...failure, known }
+  const found = !job && SAYS_A_CUSHION.test(plainly(text)) ? sizesIn(plainly(text)) : 0
+  return found === 1 || found === 2
+    ? { code: 'sizes', word: 'cushion', found, wanted: 3, example: 'seat 600 x 500 x 80 times 4' }
+    : failure
 }
+
+const SAYS_A_CUSHION = new RegExp(`\\b(?:${NOUN})\\b`)
 
 /** One thing said, by the grammar or as people say it. */
 function readOne(text: string, context: TypingContext): Answer {
   const literal = readGrammar(text, context)
-  if (literal.ok || literal.error.code === 'infant') return literal
+  if (literal.ok) return literal
   const reads = rephrased(text, context).map((said) => readGrammar(said, context))
   const telling = reads.find((read) => !read.ok && saysMore(read.error))
   return reads.find((read) => read.ok) ?? telling ?? literal
@@ -67,7 +86,12 @@ const saysMore = (error: TypingFailure): boolean =>
 
 /** Of several things one may be wrong: its failure says more than that of the line as one thing. */
 const severalSaysMore = (text: string, { code }: TypingFailure): boolean =>
-  code === 'unknown-word' || (code === 'count' && /[,;]/.test(text))
+  code === 'unknown-word' ||
+  (code === 'count' && /[,;]/.test(text)) ||
+  ((code === 'length' || code === 'sizes') && SIZES_LATER.test(text))
+
+/** `bench pad 48 x 16 x 2`: what it is called stands before its sizes. */
+const SIZES_LATER = new RegExp(`^\\s*(?:bench|seat)\\s+(?:${NOUN})\\b`, 'i')
 
 function readGrammar(line: string, context: TypingContext): Answer {
   const text = plainText(line).trim()
@@ -90,9 +114,6 @@ function readGrammar(line: string, context: TypingContext): Answer {
 const READERS: Record<string, Reader> = {
   ...SHAPE_EDITS,
   ...FILLING_EDITS,
-  ...Object.fromEntries(
-    ['cot', 'crib', 'infant', 'baby'].map((word): [string, Reader] => [word, () => fail({ code: 'infant' })]),
-  ),
   // Dimensions that this seat has not; on one that has them they are read before.
   ...Object.fromEntries(
     dimensionWords().map((word): [string, Reader] => [word, () => fail({ code: 'unknown-word', word, near: null })]),
