@@ -6,6 +6,7 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { useLanguage } from './language/use-language.ts'
 import { keepForOffline } from './offline/kept.ts'
+import { afterPaint, DRAW_LATER } from './session/drawn.ts'
 import { router } from './router.ts'
 import { useElement } from './ui/element.ts'
 import { tellMissingPart } from './stores/trouble.ts'
@@ -23,6 +24,7 @@ addEventListener('vite:preloadError', tellMissingPart)
 const app = createApp(App)
 await useLanguage(app)
 app.use(createPinia())
+app.provide(DRAW_LATER, afterPaint)
 app.use(router)
 router.onError((error: Error) => {
   if (/import|module|fetch/i.test(error.message)) tellMissingPart()

@@ -12,8 +12,8 @@ import { usePlanInView } from './plan-in-view.ts'
 /** The open job: its session (see `client/session/transition.ts`), its plan, and what people do to it. */
 export const useJob = defineStore('job', () => {
   const running = runSession()
-  const { session, kept, here, hear, show, flush } = running
-  const { plan, inView, part, warningsAt, look, lookOn } = usePlanInView(session)
+  const { kept, here, hear, show, flush } = running
+  const { session, plan, inView, part, warningsAt, look, lookOn } = usePlanInView(running.session)
   const { open, isOpen, lookAgain } = openingFor(running)
   const editing = editingOf(running, inView)
   keepOpenJob({ isOpen, hear, lookAgain })

@@ -2,19 +2,21 @@ import { computed, ref, type ShallowRef } from 'vue'
 import { keepingPlanner, planJob, planKey } from '../../core/plan/index.ts'
 import type { Plan } from '../../core/planned/index.ts'
 import { isOfOnePart, type Station } from '../../core/warning/index.ts'
+import { drawnSession } from '../session/drawn.ts'
 import type { Session } from '../session/session.ts'
 
 /** What is planned of the open job, and which of its parts is looked at. */
-export function usePlanInView(session: Readonly<ShallowRef<Session | null>>) {
+export function usePlanInView(running: Readonly<ShallowRef<Session | null>>) {
   let planned: { readonly key: string; readonly plan: Plan } | null = null
   const planner = keepingPlanner()
   /** Planned anew only where something changed that a plan follows from: a note or a tick leaves it as it is. */
-  const plan = computed(() => {
-    if (!session.value) return null
-    const key = planKey(session.value.job)
-    if (planned?.key !== key) planned = { key, plan: planJob(session.value.job, planner) }
+  function planOf({ job }: Session): Plan {
+    const key = planKey(job)
+    if (planned?.key !== key) planned = { key, plan: planJob(job, planner) }
     return planned.plan
-  })
+  }
+  const session = drawnSession(running, planOf)
+  const plan = computed(() => session.value && planOf(session.value))
 
   const wantedPart = ref('')
   /** The letter of the part in view. */
@@ -38,5 +40,5 @@ export function usePlanInView(session: Readonly<ShallowRef<Session | null>>) {
     const at = letters.indexOf(inView.value) + by
     wantedPart.value = letters[(at + letters.length) % letters.length] ?? ''
   }
-  return { plan, inView, part, warningsAt, look, lookOn }
+  return { session, plan, inView, part, warningsAt, look, lookOn }
 }
