@@ -173,19 +173,21 @@ const backOf = ({ coatedBack }: Cloth) =>
           </div>
         </div>
         <div class="field-row">
-          <span class="label">Thick, g/m²</span>
+          <span class="label">Thickness, weight</span>
           <div class="fields-in-line narrow-fields">
-            <LengthField
+            <AmountField
               :model-value="draft.thicknessMm"
-              unit="mm"
+              kind="thin"
+              :lengths="units"
               v-bind="limits(Cloth.shape.thicknessMm)"
               name="Thickness of the cloth"
-              @update:model-value="set({ thicknessMm: $event })"
+              @update:model-value="$event !== null && set({ thicknessMm: $event })"
             /><AmountField
               :model-value="draft.massGM2"
-              kind="plain"
+              kind="surface-mass"
+              :lengths="units"
               v-bind="limits(Cloth.shape.massGM2)"
-              name="Mass of a square metre, g"
+              name="Weight of the cloth"
               @update:model-value="set({ massGM2: $event ?? 0 })"
             />
             <ElSelect

@@ -1,14 +1,22 @@
 import { phrase } from '../language/index.ts'
 import { err, ok, type Result } from '../result/index.ts'
-import { BOARD_FEET_PER_M3, KG_M3_PER_LB_FT3, KG_PER_LB, METRES_PER_YARD, N_PER_LBF } from './trade-units.ts'
+import {
+  BOARD_FEET_PER_M3,
+  G_M2_PER_OZ_YD2,
+  KG_M3_PER_LB_FT3,
+  KG_PER_LB,
+  METRES_PER_YARD,
+  N_PER_LBF,
+} from './trade-units.ts'
 import { trimmed } from './format-length.ts'
-import { isInch, type LengthUnit } from './unit.ts'
+import { isInch, MM_PER_INCH, type LengthUnit } from './unit.ts'
 
 /**
- * What a shop enters beside lengths. Stored in kg/m³, newtons, kilograms, shares (1 = 100 %), square metres, money a
- * metre and money a cubic metre.
+ * What a shop enters beside lengths. Stored in kg/m³, newtons, kilograms, grams for a square metre, millimetres of what is
+ * thinner than a ruler's step, shares (1 = 100 %), square metres, money a metre and money a cubic metre.
  */
-export type AmountKind = 'density' | 'force' | 'mass' | 'share' | 'area' | 'metre-price' | 'volume-price' | 'plain'
+export type AmountKind =
+  'density' | 'force' | 'mass' | 'surface-mass' | 'thin' | 'share' | 'area' | 'metre-price' | 'volume-price' | 'plain'
 
 interface Spoken {
   readonly unit: string
@@ -41,6 +49,14 @@ const SPOKEN: Readonly<Record<AmountKind, readonly [Spoken, ...Spoken[]]>> = {
     { unit: 'g', says: /^g$/i, factor: 0.001, places: 0 },
     { unit: 'lb', says: /^(lbs?|pounds?)$/i, factor: KG_PER_LB, places: 2, besideInches: true },
     { unit: 'oz', says: /^oz$/i, factor: 0.028349523, places: 1 },
+  ],
+  'surface-mass': [
+    { unit: 'g/m²', says: /^g(sm|\/?m[2²])?$/i, factor: 1, places: 0 },
+    { unit: 'oz/yd²', says: /^oz(\/?(sq)?yd[2²]?)?$/i, factor: G_M2_PER_OZ_YD2, places: 1, besideInches: true },
+  ],
+  thin: [
+    { unit: 'mm', says: /^mm$/i, factor: 1, places: 2 },
+    { unit: 'in', says: /^(in|inch(es)?|")$/i, factor: MM_PER_INCH, places: 3, besideInches: true },
   ],
   share: [{ unit: '%', says: /^%$/, factor: 0.01, places: 1 }],
   area: [

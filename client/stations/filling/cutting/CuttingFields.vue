@@ -209,10 +209,11 @@ const saveOrder = () =>
     />
   </div>
   <div class="field-row" data-field="filling.glue">
-    <span class="label">Glue, g/m² a face</span>
+    <span class="label">Glue on a face</span>
     <AmountField
       :model-value="cutting.glueGM2"
-      kind="plain"
+      kind="surface-mass"
+      :lengths="units"
       v-bind="limits(shape.glueGM2)"
       name="Glue"
       @update:model-value="$event !== null && set('Glue', { glueGM2: $event }, 'glue')"
