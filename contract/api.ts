@@ -27,7 +27,9 @@ export const RevisionSummary = z.strictObject({ revision: z.int(), savedAt: z.is
 export type RevisionSummary = z.infer<typeof RevisionSummary>
 
 /** What was changed, in words, for the history: "Seam allowance 15". */
-const Reason = Words(200).default('')
+/** What a change was, in the history of a job. */
+export const LONGEST_REASON = 200
+const Reason = Words(LONGEST_REASON).default('')
 
 export const CreateJob = z.strictObject({ job: z.unknown(), reason: Reason })
 export const SaveJob = z.strictObject({

@@ -2,6 +2,7 @@ export {
   ChangeOf,
   CreateJob,
   JobSummary,
+  LONGEST_REASON,
   Problem,
   RevisionSummary,
   SaveJob,

@@ -55,6 +55,28 @@ test('a full browser, a server that is away, and a page that is reloaded: what w
   await expect.poll(() => asked).toBe('beforeunload')
 })
 
+test('a ticket that the shop refuses leaves its line to be mended, and why stays while the shelf is read again', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: /Keepers' bench/ }).first()).toBeVisible()
+  await page.route('**/api/jobs', (route) =>
+    route.request().method() === 'POST'
+      ? route.fulfill({ status: 400, json: { type: 'x', title: 'No room on the shelf', status: 400 } })
+      : route.continue(),
+  )
+  await typeLine(page, 'seat 610 x 510 x 80')
+  await expect(page.getByRole('alert')).toContainText('No room on the shelf')
+  await expect(page.getByLabel('Type what you want')).toHaveValue('seat 610 x 510 x 80')
+  const jobs = (await (await page.request.get('/api/jobs')).json()) as { id: string; revision: number }[]
+  const { job } = (await (await page.request.get(`/api/jobs/${jobs[0]!.id}`)).json()) as { job: { note: string } }
+  const data = { job: { ...job, note: 'from elsewhere' }, baseRevision: jobs[0]!.revision, reason: 'a note' }
+  const again = page.waitForResponse((answer) => answer.url().includes('/api/jobs?for=shelf'))
+  expect((await page.request.put(`/api/jobs/${jobs[0]!.id}`, { data })).ok()).toBe(true)
+  await again
+  await expect(page.getByRole('alert')).toContainText('No room on the shelf')
+})
+
 test('what a closed tab could not send is sent when the program is next opened, on whatever page', async ({
   page,
   context,

@@ -75,6 +75,26 @@ test('seats, backs and bolsters on one ticket, from one typed line to the bill',
   await expect(part(page, 'Bolsters')).toBeVisible()
 })
 
+test('a whole set in one typed line, with words the line does not know, to its quote', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: /Keepers' bench/ }).first()).toBeVisible()
+  // More is said of it than the history of a job holds.
+  await typeLine(
+    page,
+    '3 seats 24 x 22 x 5 in, piped, 3 backs 24 x 18 x 6 in, piped, zip at the back, 2 bolsters 22 x 7 in, customer Mrs Tern due 18 december',
+  )
+  await expect(page).toHaveURL(/\/jobs\/.+\/measure/)
+  for (const name of ['Seats', 'Backs', 'Bolsters']) await expect(part(page, name)).toBeVisible()
+  await saved(page)
+  await typeLine(page, '6 in thick, waterproof')
+  await page.getByRole('button', { name: /^thickness 6 in net; Note: waterproof$/ }).click()
+  await expect(page.getByRole('textbox', { name: 'Thickness' }).first()).toHaveValue('6')
+  await saved(page)
+  await station(page, 'Bill')
+  await expect(page.getByText('Seats: 3 cushions, 24 x 22 x 6 in')).toBeVisible()
+  await expect(page.getByText(/^Bolsters: 2 cushions/)).toBeVisible()
+})
+
 test('the same in inches: chairs of which no two are alike, and their backs', async ({ page }) => {
   await start(page, 'seat 17 3/4 in x 17 in x 2 1/2 in')
   await typeLine(page, 'rows 17 3/4 x 17, 17 5/8 x 17 1/4, 17 3/4 x 17, 18 x 17')

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { JobSummary, readJob, RevisionSummary, StoredJob, type Job } from '../../contract/index.ts'
+import { JobSummary, LONGEST_REASON, readJob, RevisionSummary, StoredJob, type Job } from '../../contract/index.ts'
 import { ApiError, fetchJson, known, newAct } from './http.ts'
 
 export const listJobs = async (): Promise<JobSummary[]> => known(z.array(JobSummary), await fetchJson('/api/jobs'))
@@ -18,11 +18,13 @@ export const openRevision = async (id: string, revision: number): Promise<Stored
 
 /** Starts a job from any document; the server says what is wrong with a foreign one. */
 export const createJob = async (job: unknown, reason: string): Promise<StoredJob> =>
-  storedJob(await fetchJson('/api/jobs', { method: 'POST', body: { job, reason }, act: newAct() }))
+  storedJob(await fetchJson('/api/jobs', { method: 'POST', body: { job, reason: inHistory(reason) }, act: newAct() }))
 
 /** The same under an id of one's own, tried once: whoever calls keeps it and tries again. */
 export const createJobAs = async (id: string, job: Job, reason: string): Promise<StoredJob> =>
-  storedJob(await fetchJson('/api/jobs', { method: 'POST', body: { job, reason }, act: id, tries: 1 }))
+  storedJob(
+    await fetchJson('/api/jobs', { method: 'POST', body: { job, reason: inHistory(reason) }, act: id, tries: 1 }),
+  )
 
 export type SaveAnswer =
   | { readonly kind: 'saved'; readonly stored: StoredJob }
@@ -38,7 +40,9 @@ export async function saveJob(id: string, job: Job, baseRevision: number, reason
   try {
     return {
       kind: 'saved',
-      stored: storedJob(await fetchJson(`/api/jobs/${id}`, { method: 'PUT', body: { job, baseRevision, reason } })),
+      stored: storedJob(
+        await fetchJson(`/api/jobs/${id}`, { method: 'PUT', body: { job, baseRevision, reason: inHistory(reason) } }),
+      ),
     }
   } catch (cause) {
     if (!(cause instanceof ApiError && cause.problem?.status === 409)) throw cause
@@ -62,6 +66,10 @@ export async function amendJob(id: string, change: (job: Job) => Job, reason: st
   }
   throw new ApiError(null, 'Somebody saves this job again and again: try once more in a moment.')
 }
+
+/** What was changed, cut short where a line changed much: a save never fails by its words. */
+const inHistory = (says: string): string =>
+  says.length <= LONGEST_REASON ? says : `${says.slice(0, LONGEST_REASON - 1).replace(/[\uD800-\uDBFF]$/, '')}…`
 
 /** A job of the server; one of a newer release is refused in words. */
 function storedJob(answer: unknown): StoredJob {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { listed, phrase } from '../../core/language/index.ts'
 import { Calendar, limits, type JobSummary, type Resource } from '../../contract/index.ts'
@@ -16,7 +15,7 @@ import {
 import { isOpen, jobToPlan } from '../../core/card/index.ts'
 import { ratesOf } from '../../core/making/index.ts'
 import { amendJob, listJobs } from '../api/jobs.ts'
-import { useLive } from '../stores/live.ts'
+import { useLiveReading } from '../stores/use-live-reading.ts'
 import { useShop } from '../stores/shop.ts'
 import DayField from '../ui/DayField.vue'
 import ShopPage from '../ui/ShopPage.vue'
@@ -31,7 +30,6 @@ import { vTyped } from '../ui/v-typed.ts'
 /** The shop's days: what is made when, what is late and why, what is ordered and begun today. */
 const DAYS_SHOWN = 35
 const shop = useShop()
-const live = useLive()
 const router = useRouter()
 const { failed, attempt } = useAttempt()
 const jobs = shallowRef<readonly JobSummary[]>([])
@@ -64,16 +62,7 @@ const PLACES: Record<Resource, string> = { table: 'cutting table', machine: 'mac
 const read = async () => {
   jobs.value = await listJobs()
 }
-onMounted(() =>
-  attempt(async () => {
-    await shop.open()
-    await read()
-  }),
-)
-watch(
-  () => live.saves,
-  useDebounceFn(() => void attempt(read), 300),
-)
+const unread = useLiveReading(read)
 
 const move = (id: string, day: string) =>
   attempt(async () => {
@@ -129,7 +118,7 @@ const shift = (by: number) => (today.value = dayName(dayNumber(today.value) + by
 </script>
 
 <template>
-  <ShopPage title="Days" :failed="failed">
+  <ShopPage title="Days" :failed="failed || unread">
     <template #tools>
       <button type="button" class="plain-button" aria-label="A week back" @click="shift(-7)">‹</button>
       <DayField

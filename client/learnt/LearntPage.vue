@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { computed, onMounted, shallowRef, watch } from 'vue'
+import { computed, shallowRef } from 'vue'
 import type { JobSummary, Learned } from '../../contract/index.ts'
 import { correctedGrade, evidenceOf, joined, LEAST_LOGS, proposals } from '../../core/learning/index.ts'
 import { listJobs } from '../api/jobs.ts'
-import { useLive } from '../stores/live.ts'
+import { useLiveReading } from '../stores/use-live-reading.ts'
 import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
 import { dayOf } from '../ui/today.ts'
@@ -14,7 +14,6 @@ import RateTable from './RateTable.vue'
 
 /** What fits and times say, with their evidence; accepted or left, and taken back as easily. */
 const shop = useShop()
-const live = useLive()
 const { failed, attempt } = useAttempt()
 const jobs = shallowRef<readonly JobSummary[]>([])
 const evidence = computed(() => joined(jobs.value.map((j) => evidenceOf(j, shop.workshop.rates, shop.workshop.people))))
@@ -23,16 +22,7 @@ const found = computed(() => proposals(evidence.value, learned.value, dayOf(new 
 const read = async () => {
   jobs.value = await listJobs()
 }
-onMounted(() =>
-  attempt(async () => {
-    await shop.open()
-    await read()
-  }),
-)
-watch(
-  () => live.saves,
-  () => void attempt(read),
-)
+const unread = useLiveReading(read)
 /** What is learnt of a grade corrects the catalogue itself; taken back, its forces are as before. */
 async function correct(l: Learned, by: (factor: number) => number): Promise<void> {
   if (l.kind !== 'firmness') return
@@ -54,7 +44,7 @@ const keep = (list: readonly Learned[], first: () => Promise<void>) =>
 </script>
 
 <template>
-  <ShopPage title="Learnt" :failed="failed" columns="minmax(0, 1.6fr) minmax(320px, 1fr)">
+  <ShopPage title="Learnt" :failed="failed || unread" columns="minmax(0, 1.6fr) minmax(320px, 1fr)">
     <div class="column">
       <section class="sheet" aria-label="Proposals">
         <h2>What the logs say</h2>

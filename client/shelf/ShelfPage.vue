@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useDebounceFn, useIntersectionObserver, useTimeoutFn } from '@vueuse/core'
+import { useIntersectionObserver, useTimeoutFn } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { phrase } from '../../core/language/index.ts'
@@ -9,7 +9,7 @@ import type { LengthUnit } from '../../core/units/index.ts'
 import { amendJob, createJob, listShelf, openJob } from '../api/jobs.ts'
 import { beginTicket, begunTickets } from '../session/begun.ts'
 import { usePreference } from '../storage/preference.ts'
-import { useLive } from '../stores/live.ts'
+import { useLiveReading } from '../stores/use-live-reading.ts'
 import { useShop } from '../stores/shop.ts'
 import ChoiceButtons from '../ui/ChoiceButtons.vue'
 import ShopHeader from '../ui/ShopHeader.vue'
@@ -33,7 +33,6 @@ const AllowanceBookDialog = defineAsyncComponent(() => import('./AllowanceBookDi
 const beginning = () => import('./begin-ticket.ts')
 
 const shop = useShop()
-const live = useLive()
 const router = useRouter()
 const { failed, attempt } = useAttempt()
 const jobs = shallowRef<readonly JobSummary[]>([])
@@ -79,22 +78,15 @@ function hangMore(): void {
 }
 useIntersectionObserver(end, ([entry]) => entry?.isIntersecting && (shown.value += A_BATCH))
 
+const unread = useLiveReading(async () => {
+  if (shop.lists!.settings.shopName === '') return router.replace('/welcome')
+  await readJobs()
+})
 const readJobs = async () => {
   const [of, begunHere] = await Promise.all([listShelf(), begunTickets()])
   jobs.value = [...begunHere.filter((b) => !of.some((j) => j.id === b.id)), ...of]
   isRead.value = true
 }
-onMounted(() =>
-  attempt(async () => {
-    await shop.open()
-    if (shop.lists!.settings.shopName === '') return router.replace('/welcome')
-    await readJobs()
-  }),
-)
-watch(
-  () => live.saves,
-  useDebounceFn(() => void attempt(readJobs), 400),
-)
 
 /** The next page is most likely a job. */
 onMounted(() => whenIdle(() => void import('../job/JobPage.vue').catch(() => undefined)))
@@ -117,8 +109,12 @@ const isBeginning = ref(false)
 /** A seat that cannot be begun stays in the line. */
 const start = (typed: TypedSeat, said: string) =>
   attempt(async () => {
-    if (!hasMaterials.value) line.value?.put(said)
-    await begun(typed.seat, typed.says, typed.units, async (job) => (await beginning()).asTyped(job, typed))
+    try {
+      await begun(typed.seat, typed.says, typed.units, async (job) => (await beginning()).asTyped(job, typed))
+    } catch (cause) {
+      line.value?.put(said)
+      throw cause
+    }
   })
 const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
   begun(seat, 'begun field by field', units, async (job) => {
@@ -186,7 +182,7 @@ const openFile = (event: Event) =>
       <button type="button" class="plain-button" @click="picker?.click()">Open a job file</button>
       <input ref="picker" type="file" accept=".json,application/json" hidden @change="openFile" />
     </ShopHeader>
-    <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
+    <p v-if="failed || unread" class="failed" role="alert">{{ failed || unread }}</p>
     <div class="search fields-in-line no-print">
       <input
         v-model="text"

@@ -1,6 +1,6 @@
 import type { Cloth, Grade, Job, Load, Seat, ShopSettings } from '../../contract/index.ts'
 import { startGrade } from '../../core/filling/index.ts'
-import { applyEdit, newJob, partJob, setCloth, setFilling, withPart } from '../../core/job/index.ts'
+import { applyEdit, newJob, partJob, partName, setCloth, setFilling, withPart } from '../../core/job/index.ts'
 import { planJob } from '../../core/plan/index.ts'
 import { valueOf } from '../../core/seat/index.ts'
 import { withTypedSeat, type TypedSeat } from '../../core/typing/index.ts'
@@ -37,7 +37,12 @@ export function ticketFor(
 export function asTyped(job: Job, typed: TypedSeat): Job {
   const part = withTypedSeat(partJob(job, 'A'), typed)
   const isNamed = part.title !== job.title
-  return withPart(job, 'A', isNamed ? part : { ...part, title: startTitle(typed.seat, part.makeUp.construction.kind) })
+  const title = isNamed ? part.title : startTitle(typed.seat, part.makeUp.construction.kind)
+  const begun = withPart(job, 'A', { ...part, title })
+  if (!typed.more) return begun
+  const set = typed.more.applyToJob(begun)
+  const [first, ...others] = set.parts.map(partName)
+  return isNamed ? set : { ...set, title: [first, ...others.map((name) => name.toLowerCase())].join(', ') }
 }
 
 /** The same with what was asked for in place of the usual. */

@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { cushionsIn, type Job, type StoredJob } from '../../contract/index.ts'
+import { cushionsIn, SaveJob, type Job, type StoredJob } from '../../contract/index.ts'
 import { applyEdit, setSeat } from '../../core/job/index.ts'
 import { setRecord, ticked } from '../../core/making/index.ts'
 import { keepersBench } from '../../core/demo/index.ts'
@@ -24,8 +24,10 @@ function fakeServer() {
   vi.stubGlobal('fetch', (_url: string, init?: { method?: string; body?: string }) => {
     if (state.isDown) return Promise.reject(new Error('down'))
     if (init?.method !== 'PUT') return json(stored)
-    const body = JSON.parse(init.body!) as { job: Job; baseRevision: number }
-    return put(body.job, body.baseRevision)
+    const body = SaveJob.safeParse(JSON.parse(init.body!))
+    return body.success
+      ? put(body.data.job as Job, body.data.baseRevision)
+      : json({ type: 'x', title: '', status: 400 }, 400)
   })
   return { state, elsewhere: (job: Job) => void put(job, stored.revision), stored: () => stored }
 }
@@ -44,6 +46,20 @@ afterEach(() => {
 })
 
 describe('editing', () => {
+  it('a change that takes more words than the history has is saved all the same', async () => {
+    const server = fakeServer()
+    const jobs = useJob()
+    await jobs.open('j1')
+    // The history holds 200 characters; a cut may not part the two halves of one.
+    const long = ['much'.repeat(60), `${'m'.repeat(198)}🪡${'m'.repeat(80)}`]
+    for (const [i, says] of long.entries()) {
+      jobs.edit({ ...count(4 + i), says })
+      await vi.advanceTimersByTimeAsync(800)
+      expect(jobs.saveState.kind).toBe('saved')
+    }
+    expect(server.state.saves).toBe(2)
+  })
+
   it('plans at once and saves a little later, once', async () => {
     const server = fakeServer()
     const jobs = useJob()

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { JobSummary, StockMove, Trim } from '../../contract/index.ts'
 import { isOpen } from '../../core/card/index.ts'
 import { listJobs } from '../api/jobs.ts'
 import { stockMoves } from '../api/stock.ts'
-import { useLive } from '../stores/live.ts'
+import { useLiveReading } from '../stores/use-live-reading.ts'
 import { useShop } from '../stores/shop.ts'
 import ShopPage from '../ui/ShopPage.vue'
-import { useAttempt } from '../ui/use-attempt.ts'
 import { amountWords, priceOfOne } from './counted-in.ts'
 import { shelfRows } from './shelf-rows.ts'
 import { USE_LABELS } from './use-labels.ts'
@@ -17,8 +16,6 @@ import { moment } from '../ui/manner.ts'
 
 /** The shelf of trims: in hand, kept for open jobs, to be ordered; and the stock book. */
 const shop = useShop()
-const live = useLive()
-const { failed, attempt } = useAttempt()
 const jobs = shallowRef<readonly JobSummary[]>([])
 const moves = shallowRef<readonly StockMove[]>([])
 const open = ref<Trim | null>(null)
@@ -32,16 +29,7 @@ const currency = computed(() => shop.lists?.settings.currency ?? '')
 const read = async () => {
   ;[jobs.value, moves.value] = await Promise.all([listJobs(), stockMoves()])
 }
-onMounted(() =>
-  attempt(async () => {
-    await shop.open()
-    await read()
-  }),
-)
-watch(
-  () => live.saves,
-  () => void attempt(read),
-)
+const unread = useLiveReading(read)
 const newTrim = (): Trim => ({
   id: crypto.randomUUID(),
   name: '',
@@ -57,7 +45,7 @@ const say = (n: number, unit: Trim['unit']) => amountWords(n, unit, units.value)
 </script>
 
 <template>
-  <ShopPage title="Trims" :failed="failed" columns="minmax(0, 1.7fr) minmax(320px, 1fr)">
+  <ShopPage title="Trims" :failed="unread" columns="minmax(0, 1.7fr) minmax(320px, 1fr)">
     <template #tools>
       <button type="button" class="plain-button main" :disabled="!shop.lists" @click="open = newTrim()">
         New thing

@@ -49,5 +49,5 @@ export {
   usualName,
   type JobEdit,
 } from './parts.ts'
-export { freshPart, STARTERS, startPart, USUAL_POSES, type Starter } from './starters.ts'
+export { freshPart, partBeside, STARTERS, startPart, USUAL_POSES, type Starter } from './starters.ts'
 export { applyEdit, inEveryPart, jobOf, partJob, partJobs, partName, withPart } from './part-job.ts'

@@ -24,15 +24,20 @@ const BOLSTER_MM = 180
 /** A part more, begun from one that is there: as wide as its seats, as long as they are deep, or the same again. */
 export function startPart(job: Job, letter: string, as: Starter): Job {
   const from = partJob(job, letter)
+  return as === 'copy'
+    ? addPart(job, partFrom(job, from), phrase`${from.name || usualName(from)} again`)
+    : addPart(job, partBeside(from, as), { seats: 'More seats', backs: 'Backs', bolsters: 'Bolsters' }[as])
+}
+
+/** What further cushions of a kind are made like, beside one part. */
+export function partBeside(from: PartJob, as: Exclude<Starter, 'copy'>): Part {
   switch (as) {
-    case 'copy':
-      return addPart(job, partFrom(job, from), phrase`${from.name || usualName(from)} again`)
     case 'seats':
-      return addPart(job, freshPart(from, null), 'More seats')
+      return freshPart(from, null)
     case 'backs':
-      return addPart(job, backsOf(from), 'Backs')
+      return backsOf(from)
     case 'bolsters':
-      return addPart(job, bolstersOf(from), 'Bolsters')
+      return bolstersOf(from)
     default:
       return as satisfies never
   }

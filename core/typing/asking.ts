@@ -6,10 +6,11 @@ import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit 
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { begunWith } from './typed-seat.ts'
 import { inOneOrder } from './one-order.ts'
+import { setInLine } from './set-in-line.ts'
 import { withLeftOver } from './left-over.ts'
 import { plainly } from './rephrase.ts'
 import { BENCH } from './thing-words.ts'
-import { readLine as readAlone } from './typing.ts'
+import { hasTwoSeats, readLine as readAlone } from './typing.ts'
 
 /**
  * Reads one typed line, and asks where it may be a slip: a fraction in a metric job, a size that no cushion has, a
@@ -19,6 +20,8 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
   const text = plainText(line).trim()
   const literal = readLine(text, context)
   if (COMMA.test(text)) return commaRead(text, literal, context)
+  if (!literal.ok && literal.error.code !== 'infant' && hasTwoSeats(text))
+    return setInLine(text, context, readTyped) ?? literal
   if (!literal.ok && literal.error.code === 'which' && literal.error.lines?.length) {
     const each = literal.error.lines.map((one) => ({ answer: readLine(one, context) }))
     return each.some(({ answer }) => answer.ok) ? ok(asked(`There are several`, each)) : literal

@@ -35,7 +35,9 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
   if (!seat.ok || seat.value.kind !== 'seat') return seat
   const job = begunWith(seat.value, context)
   if (!job) return fail({ code: 'wants-job', word: found.rest[0] ?? names[0] ?? '' })
-  const read = editsIn([...found.rest, ...names], { ...context, job }, readOne, A_THING, leave)
+  // Beside sizes `backs` are what the cushions are, not a part to add.
+  const rest = found.rest.map((said) => (said === 'backs' ? 'back' : said))
+  const read = editsIn([...rest, ...names], { ...context, job }, readOne, A_THING, leave)
   if (!read.ok) return read
   const twice = otherThickness(job, read.value)
   if (twice) return fail(twice)

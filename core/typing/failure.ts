@@ -35,12 +35,16 @@ export interface TypingLimits {
   readonly mostHandles: number
 }
 
-/** A seat; `units`: how its sizes were said, which a new job goes on with; `also`: what was said of it in the same line. */
+/**
+ * A seat; `units`: how its sizes were said, which a new job goes on with; `also`: what was said of it in the same line;
+ * `more`: other kinds of cushion that were said in it, as parts of the ticket.
+ */
 export interface TypedSeat {
   readonly kind: 'seat'
   readonly seat: Seat
   readonly units: LengthUnit
   readonly also: readonly Edit[]
+  readonly more: JobEdit | null
   readonly says: string
 }
 

@@ -7,7 +7,7 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   },
   {
     form: 'seat WIDTH x DEPTH x THICKNESS times N',
-    does: 'N single cushions of one size',
+    does: 'N single cushions of one size; with "and" between them several kinds, each a part of the ticket',
     example: 'seat 23 5/8 x 20 x 4 times 2',
   },
   {

@@ -24,6 +24,7 @@ export const readBolster = ({ sizes, count, units, context }: MadeLine): Answer 
         seat: newSeat('singles', long!, across!, across!, count),
         units,
         also: [setConstruction('bolster')],
+        more: null,
         says: phrase`${count === 1 ? 'Bolster' : phrase`${count} bolsters`}, ${formatLengthWithUnit(long!, units)} long, ${formatLengthWithUnit(across!, units)} across`,
       })
     },
@@ -41,6 +42,7 @@ export const readCube = ({ sizes, count, units, context }: MadeLine): Answer => 
         seat: newSeat('singles', w!, d!, h!, count),
         units,
         also: [setConstruction('cube')],
+        more: null,
         says: phrase`${count === 1 ? 'Cube' : phrase`${count} cubes`}, ${[w!, d!, h!].map((mm) => formatLengthWithUnit(mm, units)).join(' x ')}`,
       }),
   )

@@ -53,4 +53,4 @@ export const singles = (count: number): Seat['division'] => usualDivision('singl
 export const say = (lengths: readonly number[], units: LengthUnit): string =>
   lengths.map((mm) => formatLengthWithUnit(mm, units)).join(' x ')
 export const seat = (value: Seat, units: LengthUnit, says: string): Answer =>
-  ok({ kind: 'seat', seat: value, units, also: [], says })
+  ok({ kind: 'seat', seat: value, units, also: [], more: null, says })

@@ -60,7 +60,7 @@ function unknown(
   failure: Extract<TypingFailure, { code: 'unknown-word' }>,
   { job }: TypingContext,
 ): TypingFailure {
-  if ((plainly(text).match(/\d\S* ?x ?\d\S* ?x ?\d/g) ?? []).length > 1) return { code: 'two-seats' }
+  if (hasTwoSeats(text)) return { code: 'two-seats' }
   const known = failure.near === null ? knownIn(text) : null
   if (known) return { ...failure, known }
   const found = !job && SAYS_A_CUSHION.test(plainly(text)) ? sizesIn(plainly(text)) : 0
@@ -68,6 +68,10 @@ function unknown(
     ? { code: 'sizes', word: 'cushion', found, wanted: 3, example: 'seat 600 x 500 x 80 times 4' }
     : failure
 }
+
+/** Whether sizes of two kinds of cushion are said in one line. */
+export const hasTwoSeats = (text: string): boolean =>
+  (plainly(text).match(/\d\S* ?x ?\d\S* ?x ?\d|\bbolsters?[^x]* ?x ?\d/g) ?? []).length > 1
 
 const SAYS_A_CUSHION = new RegExp(`\\b(?:${NOUN})\\b`)
 

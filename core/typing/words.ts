@@ -13,7 +13,7 @@ export function typingWords(f: TypingFailure): string {
     case 'no-such-foam':
       return phrase`The shop has no ${f.word} foam.`
     case 'two-seats':
-      return phrase`One line begins one kind of cushion. Begin with the first; then type on its ticket: part backs: seat 560 x 480 x 140 times 3`
+      return phrase`Of several kinds of cushion in one line each must be plain by itself. Begin with the first; then type on its ticket: part backs: seat 560 x 480 x 140 times 3`
     case 'wants-job':
       return phrase`"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
     case 'sizes':

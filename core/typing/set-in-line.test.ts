@@ -1,0 +1,105 @@
+import { describe, expect, it } from 'vitest'
+import { JOB_LIMITS, readJob, type Job } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_GRADES, keepersBench } from '../demo/index.ts'
+import { partJob, partName, withPart } from '../job/index.ts'
+import { planJob } from '../plan/index.ts'
+import { cushionsOf, valueOf } from '../seat/index.ts'
+import { afterTyped, readTyped, withTypedSeat } from './index.ts'
+
+const context = (whole: Job | null) => ({
+  job: whole && partJob(whole, 'A'),
+  whole,
+  units: 'mm' as const,
+  grades: DEMO_GRADES,
+  cloths: DEMO_CLOTHS,
+  limits: JOB_LIMITS,
+  today: '2026-11-29',
+})
+/** A ticket of the demo with a plain part alone, to begin from. */
+const plain = (): Job => {
+  const job = keepersBench()
+  return { ...job, parts: [{ ...job.parts[0]!, name: '' }] }
+}
+
+/** The ticket that a line on the shelf makes. */
+function ticket(line: string): Job {
+  const read = readTyped(line, context(null))
+  if (!read.ok || read.value.kind !== 'seat') throw new Error(`${line}: ${JSON.stringify(read)}`)
+  const { value } = read
+  const begun = withPart(plain(), 'A', withTypedSeat(partJob(plain(), 'A'), value))
+  return value.more ? value.more.applyToJob(begun) : begun
+}
+const partsOf = ({ parts }: Job) =>
+  parts.map((part) => {
+    const { footprint, thickness } = part.seat
+    if (footprint.kind !== 'rectangle') throw new Error(footprint.kind)
+    const sizes = [footprint.width, footprint.depth, thickness].map((d) => Number(valueOf(d).toFixed(2))).join(' x ')
+    const cushions = cushionsOf(part.seat)
+    return `${partName(part)}: ${cushions.ok ? cushions.value.count : 0} of ${sizes}`
+  })
+
+describe('several kinds of cushion in one line', () => {
+  it.each([
+    [
+      '3 seats 600 x 560 x 120 and 3 backs 600 x 450 x 140, piped',
+      ['Seats: 3 of 600 x 560 x 120', 'Backs: 3 of 600 x 450 x 140'],
+    ],
+    [
+      '2 backs 600 x 450 x 140 plus 2 seats 600 x 560 x 120',
+      ['Seats: 2 of 600 x 560 x 120', 'Backs: 2 of 600 x 450 x 140'],
+    ],
+    // An inch is 25.4 mm, and said once it is that of all.
+    [
+      'seats 24 1/2 x 22 x 4 and backs 24 1/2 x 18 x 5 in',
+      ['Seats: 1 of 622.3 x 558.8 x 101.6', 'Backs: 1 of 622.3 x 457.2 x 127'],
+    ],
+    [
+      'seat 1800 x 500 x 80, 2 bolsters 500 x 180, customer Mrs Tern',
+      ['Seats: 1 of 1800 x 500 x 80', 'Bolsters: 2 of 500 x 180 x 180'],
+    ],
+    [
+      '2 seats 600 x 560 x 120, 1 seat 500 x 560 x 120, 3 backs 600 x 450 x 140',
+      ['Seats: 2 of 600 x 560 x 120', 'Seats 2: 1 of 500 x 560 x 120', 'Backs: 3 of 600 x 450 x 140'],
+    ],
+    [
+      'a bench 1800 x 500 x 80 in 3, a stool 400 x 400 x 60',
+      ['Benches: 3 of 1800 x 500 x 80', 'Stools: 1 of 400 x 400 x 60'],
+    ],
+  ])('"%s"', (line, parts) => expect(partsOf(ticket(line))).toEqual(parts))
+
+  it('are a ticket that can be kept and planned; backs stand, and bolsters are rolls', () => {
+    const job = ticket('2 seats 24 x 22 x 4 in, 2 backs 24 x 18 x 5 in, 2 bolsters 22 x 7 in')
+    expect(readJob(job).ok).toBe(true)
+    expect(job.parts.map((p) => p.pose.kind)).toEqual(['lies', 'stands-at-back', 'stands-at-end'])
+    expect(job.parts.map((p) => p.makeUp.construction.kind)).toEqual(['boxed', 'boxed', 'bolster'])
+    expect(job.parts[1]!.filling.load.use).toBe('back')
+    const plan = planJob(job)
+    expect(plan.parts.map((p) => p.kind)).toEqual(['worked', 'worked', 'worked'])
+  })
+
+  it('what is said belongs to the cushions before it, whose it is to the ticket', () => {
+    const job = ticket('2 seats 600 x 560 x 120, sewn shut, 2 backs 600 x 450 x 140, no piping, customer Mrs Tern')
+    expect(job.parts.map((p) => p.makeUp.closure.kind === 'sewn-shut')).toEqual([true, false])
+    expect(job.parts.map((p) => p.makeUp.piping.kind)[1]).toBe('none')
+    expect(job.customer).toBe('Mrs Tern')
+  })
+
+  it('on an open ticket take the place of the seat in view, and come beside it', () => {
+    const whole = plain()
+    const read = readTyped('2 seats 600 x 560 x 120 and 2 backs 600 x 450 x 140', context(whole))
+    if (!read.ok || read.value.kind === 'ask') throw new Error('not understood')
+    const after = afterTyped(read.value, whole, 'A')
+    expect(partsOf(after)).toEqual(['Seats: 2 of 600 x 560 x 120', 'Backs: 2 of 600 x 450 x 140'])
+    expect(after.note).toBe(whole.note)
+  })
+
+  it.each([
+    ['100 seats 600 x 560 x 120, 100 backs 600 x 450 x 140', 'too-many'],
+    ['2 sparkling seats 600 x 560 x 120 and 2 backs 600 x 450 x 140', 'two-seats'],
+    ['2 cot seats 600 x 560 x 120 and 2 backs 600 x 450 x 140', 'infant'],
+    ['2 seats 600 x 560 x 120 and 2 backs 600 x 99999 x 140', 'length'],
+  ])('"%s" is refused: %s', (line, code) => {
+    const read = readTyped(line, context(null))
+    expect(!read.ok && read.error.code).toBe(code)
+  })
+})
