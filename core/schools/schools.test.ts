@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import type { PartJob } from '../../contract/index.ts'
-import { newSeat, setAllowance, setClosure, setConstruction, setMakeUp } from '../job/index.ts'
+import type { Construction, PartJob } from '../../contract/index.ts'
+import { newSeat, setAllowance, setClosure, setConstruction, setLooseFibre, setMakeUp } from '../job/index.ts'
 import { keepersBenchPart } from '../demo/index.ts'
 import { CONSTRUCTIONS } from '../cover/index.ts'
+import { planPart } from '../plan/index.ts'
 import { schoolsFor, tryOut, withoutSchool, withSchool, type SchoolResult } from './index.ts'
 
 const job: PartJob = {
@@ -82,5 +83,107 @@ describe('two schools of one make-up', () => {
       ['boxed', 10],
     ])
     expect(withoutSchool(kept, 'Ours', 'boxed').map((s) => s.construction.kind)).toEqual(['capped'])
+  })
+})
+
+describe('where makers differ within a make-up', () => {
+  it.each<[Construction['kind'], Readonly<Record<string, object>>]>([
+    ['boxed', { wrap: { boxing: 'wrap' }, 'per-side': { boxing: 'one-per-side' } }],
+    ['lap-closed', { wrap: { boxing: 'wrap' }, 'per-side': { boxing: 'one-per-side' } }],
+    ['slit-back', { 'slit-0.5': { share: 0.5 }, 'slit-0.7': { share: 0.7 } }],
+    [
+      'knife-edge',
+      {
+        'ears-rounded': { corners: { kind: 'rounded' } },
+        'ears-tapered': { corners: { kind: 'tapered' } },
+        ears: { corners: { kind: 'ears' } },
+      },
+    ],
+    ['waterfall', { 'front-round': { frontRadiusMm: 25, tuckMm: 0 }, 'front-square': { frontRadiusMm: 0 } }],
+    ['capped', { drawn: { school: 'drawn-to-thickness' }, full: { school: 'full-depth' } }],
+    ['rolled-edge', { 'roll-8': { rollMm: 8 }, 'roll-10': { rollMm: 10 }, 'roll-14': { rollMm: 14 } }],
+    ['pinch-corner', { 'pinch-one': { panels: 'one' }, 'pinch-three': { panels: 'three' } }],
+    [
+      'pull-over',
+      { 'under-40': { turnUnderMm: 40 }, 'under-45': { turnUnderMm: 45 }, 'under-50': { turnUnderMm: 50 } },
+    ],
+    ['bolster', {}],
+    ['wrapped-tube', {}],
+  ])('%s', (kind, differing) => {
+    const part = setConstruction(kind).apply(job)
+    const own = schoolsFor(part, []).filter((s) => !s.id.startsWith('seam-'))
+    expect(own.map((s) => s.id)).toEqual(Object.keys(differing))
+    for (const school of own) {
+      const after = school.edit.apply(part)
+      expect(after.makeUp.construction).toMatchObject({ ...differing[school.id], kind })
+      // Nothing else of the part, nor of its construction, is touched.
+      expect({ ...after, makeUp: { ...after.makeUp, construction: null } }).toEqual({
+        ...part,
+        makeUp: { ...part.makeUp, construction: null },
+      })
+      const changed = Object.keys(differing[school.id]!)
+      const rest = (c: object) => Object.entries(c).filter(([key]) => !changed.includes(key))
+      expect(rest(after.makeUp.construction)).toEqual(rest(part.makeUp.construction))
+    }
+  })
+
+  it('tells them in words, and in the units of the job', () => {
+    const words = (kind: Construction['kind'], units: PartJob['units']) =>
+      schoolsFor({ ...setConstruction(kind).apply(job), units }, [])
+        .filter((s) => !s.id.startsWith('seam-'))
+        .map((s) => `${s.name}: ${s.says}`)
+    expect(words('slit-back', 'mm')).toEqual([
+      'Slit at 50 %: in the middle, out of sight when it is turned',
+      'Slit at 70 %: easier to fill',
+    ])
+    expect(words('rolled-edge', 'mm')).toEqual([
+      'Roll 8 mm: a fine edge',
+      'Roll 10 mm: common',
+      'Roll 14 mm: a heavy edge',
+    ])
+    // 25.4 mm an inch, to the nearest eighth: 40 mm is 1 5/8, 45 mm 1 3/4, 50 mm 2.
+    expect(words('pull-over', 'inch-8').map((w) => w.split(' turned')[0])).toEqual(['1 5/8 in', '1 3/4 in', '2 in'])
+  })
+})
+
+describe('the seam allowance of a school', () => {
+  const widths = (bookMm: number) =>
+    schoolsFor({ ...job, allowances: { ...job.allowances, book: { ...job.allowances.book, seamMm: bookMm } } }, [])
+      .filter((s) => s.id.startsWith('seam-'))
+      .map((s) => [s.id, s.edit.apply(job).allowances.overrides.seamMm])
+  it('is the book\u2019s first, then the widths that the book has not', () => {
+    expect(widths(12)).toEqual([
+      ['seam-book', undefined],
+      ['seam-6', 6],
+      ['seam-10', 10],
+      ['seam-15', 15],
+    ])
+    expect(widths(13).map(([id]) => id)).toEqual(['seam-book', 'seam-6', 'seam-10', 'seam-12', 'seam-15'])
+  })
+})
+
+describe('what a school comes to', () => {
+  const rows = (part: PartJob) => {
+    const { outcome } = tryOut(part, schoolsFor(part, [])[0]!)
+    return outcome.kind === 'made' ? outcome.rows : []
+  }
+  it('has a fit for a block of foam alone', () => {
+    const labels = (part: PartJob) => rows(part).map((row) => row.label)
+    expect(labels(job)).toEqual(expect.arrayContaining(['Fit across', 'Fit front to back']))
+    expect(labels(setLooseFibre.apply(job)).filter((l) => l.startsWith('Fit'))).toEqual([])
+  })
+  it('is all right where every check is, and counts its panels and seams', () => {
+    const [plan, found] = [planPart(job, ''), rows(job)]
+    if (plan.kind === 'unworkable') throw new Error('unworkable')
+    const [{ cover, checks }] = plan.designs as [(typeof plan.designs)[number]]
+    const words = (label: string) => found.find((row) => row.label === label)!.words
+    expect(checks.some((c) => c.faults.length > 0)).toBe(false)
+    expect(words('Checks')).toBe('all right')
+    expect(words('Panels and seams')).toBe(`${cover.panels.length} and ${cover.seams.length}`)
+  })
+  it('finishes as high as its block where nothing is drawn out of it', () => {
+    const height = (part: PartJob) => rows(part).find((row) => row.label === 'Cover finishes, height')!.figure!
+    expect([height(job).value, height(job).id === 'compare.height']).toEqual([100, false])
+    expect(height(capped).value).toBe(88)
   })
 })

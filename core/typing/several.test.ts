@@ -144,7 +144,7 @@ describe('a seat said in any order', () => {
       const read = readTyped(line, context(job))
       return read.ok ? '' : typingWords(read.error)
     }
-    expect(words('3 seats 24x22x5 and 3 backs 24x20x4', null)).toMatch(/one kind of cushion.*part backs: seat/)
+    expect(words('3 seats 24x22x5 and 3 backs 24x20x4', null)).toMatch(/several kinds of cushion.*part backs: seat/)
     expect(words('firmer foam', keepersBenchPart())).toBe('The shop has no firmer foam.')
     expect(words('4 buttons each', keepersBenchPart())).toMatch(/"4" is not a word.*buttons 2 x 5/)
     expect(words('3 cushions T-shaped 560 x 530 x 150', null)).toMatch(/tseat 610 x 545 x 110 ears/)
