@@ -18,7 +18,9 @@ const { failed, attempt } = useAttempt()
 const jobs = shallowRef<readonly JobSummary[]>([])
 const evidence = computed(() => joined(jobs.value.map((j) => evidenceOf(j, shop.workshop.rates, shop.workshop.people))))
 const learned = computed(() => shop.workshop.learned)
-const found = computed(() => proposals(evidence.value, learned.value, dayOf(new Date())))
+const found = computed(() =>
+  proposals(evidence.value, learned.value, dayOf(new Date()), shop.lists?.settings.units ?? 'mm'),
+)
 const read = async () => {
   jobs.value = await listJobs()
 }

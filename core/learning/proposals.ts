@@ -3,7 +3,7 @@ import type { Learned, WorkKind } from '../../contract/index.ts'
 import { MOST_RESERVE_MM } from '../cover/index.ts'
 import { middleOfRight } from '../filling/index.ts'
 import { WORK } from '../making/index.ts'
-import { trimmed } from '../units/index.ts'
+import { formatAmount, formatLengthWithUnit, trimmed, type LengthUnit } from '../units/index.ts'
 import { spreadOf, type Spread } from './bias.ts'
 import type { Evidence, FitEvidence } from './evidence.ts'
 
@@ -23,44 +23,41 @@ export interface Proposal {
 /** Less than this is not worth a change. */
 const WORTH = { size: 0.002, rate: 0.1, waste: 0.02, fit: 0.004, firmness: 0.05, reserve: 0.1 } as const
 
-/** What may be proposed from the logs of all jobs, leaving out what was accepted already. */
-export function proposals(evidence: Evidence, learned: readonly Learned[], today: string): readonly Proposal[] {
-  const known = (is: (l: Learned) => boolean) => learned.some(is)
+/** What may be proposed from the logs of all jobs, leaving out what was accepted already; in words with these lengths. */
+export function proposals(
+  evidence: Evidence,
+  learned: readonly Learned[],
+  today: string,
+  lengths: LengthUnit,
+): readonly Proposal[] {
+  const known = new Set(learned.map(aboutOf))
   return [
-    ...sizeProposals(evidence, today).filter(
-      (p) =>
-        !known(
-          (l) =>
-            l.kind === 'size' &&
-            p.learned.kind === 'size' &&
-            l.makeUp === p.learned.makeUp &&
-            l.clothId === p.learned.clothId,
-        ),
-    ),
-    ...rateProposals(evidence, today).filter(
-      (p) => !known((l) => l.kind === 'rate' && p.learned.kind === 'rate' && l.work === p.learned.work),
-    ),
-    ...wasteProposals(evidence, today).filter(
-      (p) => !known((l) => l.kind === 'waste' && p.learned.kind === 'waste' && l.clothId === p.learned.clothId),
-    ),
-    ...firmnessProposals(evidence, today).filter(
-      (p) => !known((l) => l.kind === 'firmness' && p.learned.kind === 'firmness' && l.gradeId === p.learned.gradeId),
-    ),
-    ...reserveProposals(evidence, today).filter(
-      (p) =>
-        !known(
-          (l) =>
-            l.kind === 'reserve' &&
-            p.learned.kind === 'reserve' &&
-            l.makeUp === p.learned.makeUp &&
-            l.clothId === p.learned.clothId,
-        ),
-    ),
-    ...fitProposals(evidence, today).filter(
-      (p) =>
-        !known((l) => l.kind === 'fit-window' && p.learned.kind === 'fit-window' && l.firmness === p.learned.firmness),
-    ),
-  ]
+    ...sizeProposals(evidence, today),
+    ...rateProposals(evidence, today),
+    ...wasteProposals(evidence, today),
+    ...firmnessProposals(evidence, today, lengths),
+    ...reserveProposals(evidence, today, lengths),
+    ...fitProposals(evidence, today),
+  ].filter((p) => !known.has(aboutOf(p.learned)))
+}
+
+/** What it was learnt of: of one thing there is one lesson. */
+function aboutOf(l: Learned): string {
+  switch (l.kind) {
+    case 'size':
+    case 'reserve':
+      return `${l.kind} ${l.makeUp} ${l.clothId}`
+    case 'rate':
+      return `rate ${l.work}`
+    case 'waste':
+      return `waste ${l.clothId}`
+    case 'firmness':
+      return `firmness ${l.gradeId}`
+    case 'fit-window':
+      return `fit-window ${l.firmness}`
+    default:
+      return l satisfies never
+  }
 }
 
 /** Values of one job say the same thing over: its cushions count as one, by their median. */
@@ -83,7 +80,7 @@ function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const found = ways.filter((w) => w.spread.isBias && Math.abs(w.spread.median) >= WORTH.size)
     if (found.length === 0) return []
     const shareOf = (way: 'widthMm' | 'depthMm') => limited(found.find((w) => w.way === way)?.spread.median ?? 0)
-    const says = phrase`${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => phrase`${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => `${trimmed(Math.abs(w.spread.median) * 100, 2)} %`).join(' and ')} ${found[0]!.spread.median > 0 ? 'smaller' : 'larger'}.`
+    const says = phrase`${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => phrase`${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => phrase`${trimmed(Math.abs(w.spread.median) * 100, 2)} % ${w.spread.median > 0 ? 'smaller' : 'larger'}`).join(' and ')}.`
     const strongest = found.toSorted((a, b) => Math.abs(b.spread.median) - Math.abs(a.spread.median))[0]!
     return [
       {
@@ -162,7 +159,7 @@ function wasteProposals({ cloths }: Evidence, today: string): readonly Proposal[
 }
 
 /** A grade under which sitters rest deeper, or higher, than its figures say. */
-function firmnessProposals({ fits }: Evidence, today: string): readonly Proposal[] {
+function firmnessProposals({ fits }: Evidence, today: string, lengths: LengthUnit): readonly Proposal[] {
   const sat = fits.flatMap((f) => (f.sat ? [{ ...f.sat, ticket: f.ticket, cushion: f.cushion }] : []))
   return grouped(sat, (s) => s.gradeId).flatMap((rows) => {
     const spread = spreadOf(byJob(rows, (r) => Math.log(r.factor)))
@@ -174,7 +171,7 @@ function firmnessProposals({ fits }: Evidence, today: string): readonly Proposal
         learned: { kind: 'firmness', gradeId: rows[0]!.gradeId, factor, says, on: today },
         says,
         evidence: rows.map((r) => ({
-          label: phrase`${r.ticket}, cushion ${r.cushion}, ${trimmed(r.massKg, 0)} kg`,
+          label: phrase`${r.ticket}, cushion ${r.cushion}, ${formatAmount(r.massKg, 'mass', lengths)}`,
           value: r.factor - 1,
           planned: r.plannedMm,
           measured: r.leftMm,
@@ -186,14 +183,14 @@ function firmnessProposals({ fits }: Evidence, today: string): readonly Proposal
 }
 
 /** Covers that keep a part of what is left to trim: so much longer they are wanted. */
-function reserveProposals({ trims }: Evidence, today: string): readonly Proposal[] {
+function reserveProposals({ trims }: Evidence, today: string, lengths: LengthUnit): readonly Proposal[] {
   const left = trims.filter((t) => t.leftMm > 0)
   return grouped(left, (t) => `${t.makeUp} ${t.clothId}`).flatMap((rows) => {
     const { makeUp, clothId, cloth } = rows[0]!
     const spread = spreadOf(byJob(rows, (r) => 1 - r.trimmedMm / r.leftMm))
     const mm = spreadOf(byJob(rows, (r) => r.leftMm - r.trimmedMm)).median
     if (!spread.isBias || spread.median < WORTH.reserve || mm > MOST_RESERVE_MM) return []
-    const says = phrase`${sentence(makeUp)} covers in ${cloth} keep ${trimmed(mm, 1)} mm of what is left to trim: leave more than that.`
+    const says = phrase`${sentence(makeUp)} covers in ${cloth} keep ${formatLengthWithUnit(mm, lengths)} of what is left to trim: leave more than that.`
     return [
       {
         learned: { kind: 'reserve', makeUp, clothId, mm, says, on: today },
