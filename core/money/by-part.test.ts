@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { Job } from '../../contract/index.ts'
+import type { Job, Part } from '../../contract/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { demoJobs, DEMO_TRIMS, keepersBench } from '../demo/index.ts'
-import { partJob, startPart, withPart } from '../job/index.ts'
+import { partJob, reading, startPart, withPart } from '../job/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { ratesOf, workOrder } from '../making/index.ts'
 import { planJob } from '../plan/index.ts'
@@ -27,6 +27,16 @@ function priced(job: Job) {
   return { plan, quote, shares: sharesByPart(plan, quote) }
 }
 
+/** The same job with its foam twice as dear: what that adds to a part is its foam. */
+const dearer = (job: Job): Job => ({
+  ...job,
+  parts: job.parts.map((part) => {
+    if (part.filling.kind !== 'foam') return part
+    const layers = part.filling.layers.map((l) => ({ ...l, grade: { ...l.grade, pricePerM3: 2 * l.grade.pricePerM3 } }))
+    return { ...part, filling: { ...part.filling, layers } }
+  }),
+})
+
 describe('what of the bill falls to a part', () => {
   it.each(demoJobs().map((j) => [j.ticket, j] as const))('%s: the shares come to the net', (_ticket, job) => {
     const { quote, shares } = priced(job)
@@ -50,6 +60,38 @@ describe('what of the bill falls to a part', () => {
     })
     const { quote, shares } = priced(withPart(alike, 'B', { ...other, seat }))
     expect(shares[1]!.net / quote.net.value).toBeCloseTo(2 / 3, 2)
+  })
+
+  it('foam falls to what is filled, cloth and work to what is sewn', () => {
+    const twice = startPart(keepersBench(), 'A', 'copy')
+    const second = (change: (part: Part) => Part): Job => ({
+      ...twice,
+      parts: twice.parts.map((part, i) => (i === 1 ? change(part) : part)),
+    })
+    const bought = ({ quote }: ReturnType<typeof priced>, kind: 'foam' | 'cloth') =>
+      quote.lines.flatMap((l) => (l.part === kind ? [l.cost.value] : [])).reduce((sum, cost) => sum + cost, 0) *
+      (1 + quote.markUp.value / quote.materials.value)
+
+    // However dear the foam, a cover for the old filling bears nothing of it.
+    const covered = second((part) => ({ ...part, work: { kind: 'cover-only' } }))
+    const [now, then] = [priced(covered), priced(dearer(covered))]
+    expect(bought(then, 'foam')).toBeGreaterThan(1.5 * bought(now, 'foam'))
+    expect(then.shares[1]!.net).toBeCloseTo(now.shares[1]!.net, 6)
+    expect(then.shares[0]!.net - now.shares[0]!.net).toBeCloseTo(bought(then, 'foam') - bought(now, 'foam'), 6)
+
+    const filled = priced(second((part) => ({ ...part, work: { kind: 'filling-only', inside: null, unpicking: '' } })))
+    expect(filled.shares[1]!.net).toBeCloseTo(bought(filled, 'foam') / 2, 6)
+    expect(filled.shares[0]!.net).toBeCloseTo(filled.quote.net.value - bought(filled, 'foam') / 2, 6)
+  })
+
+  it('foam is shared by the volume of the blocks', () => {
+    const twice = startPart(keepersBench(), 'A', 'copy')
+    const { seat } = partJob(twice, 'B')
+    const job = withPart(twice, 'B', { ...partJob(twice, 'B'), seat: { ...seat, thickness: reading(150) } })
+    const [now, then] = [priced(job), priced(dearer(job))]
+    const [thin, thick] = then.shares.map((s, i) => s.net - now.shares[i]!.net)
+    // Blocks of one outline: 75 mm and 150 mm thick.
+    expect(thick! / thin!).toBeCloseTo(2, 6)
   })
 
   it('a delivery is shared out as well', () => {

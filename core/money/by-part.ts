@@ -1,4 +1,6 @@
+import type { PlannedPart } from '../../contract/index.ts'
 import { seamLength } from '../cover/index.ts'
+import type { FillingPlan } from '../filling/index.ts'
 import { areaOf } from '../outline/index.ts'
 import { isSewn, type WorkedPlan } from '../planned/index.ts'
 import type { Quote } from './quote.ts'
@@ -11,7 +13,7 @@ export interface PartShare {
 }
 
 /**
- * The net shared out to the parts: each cloth by the area of its pieces, foam by the volume of its blocks, everything
+ * The net shared out to the parts: each cloth by the area of its pieces, foam by the volume of what is new, everything
  * else by the length of what is sewn. What was added for the whole ticket (delivery, a discount) is shared like the work.
  * The shares come to the net.
  */
@@ -34,11 +36,20 @@ function shared(amounts: readonly number[]): readonly number[] {
 
 const volumes = ({ worked }: WorkedPlan): readonly number[] =>
   worked.map((p) =>
-    p.designs.reduce((sum, { design, filling: { sizing } }) => {
-      const { outline, thickness } = sizing.block
-      return sum + design.count * areaOf(outline) * thickness.value
-    }, 0),
+    p.designs.reduce(
+      (sum, { design, filling }) =>
+        sum + design.count * areaOf(filling.sizing.block.outline) * boughtThicknessMm(filling, p.part),
+      0,
+    ),
   )
+
+/** Of a filling that stays, or a layer of it, nothing is bought. */
+function boughtThicknessMm(filling: FillingPlan, { work }: Pick<PlannedPart, 'work'>): number {
+  if (work.kind === 'cover-only') return 0
+  return filling.kind === 'foam'
+    ? filling.layers.reduce((mm, layer) => mm + (layer.stays ? 0 : layer.thicknessMm), 0)
+    : filling.sizing.block.thickness.value
+}
 
 const areas = ({ worked, cloth }: WorkedPlan): readonly number[] =>
   worked.map((p) =>

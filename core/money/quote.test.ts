@@ -1,6 +1,6 @@
-import { firstPart, jobOf } from '../job/index.ts'
+import { firstPart, jobOf, startPart } from '../job/index.ts'
 import { describe, expect, it } from 'vitest'
-import type { Charges, PartJob } from '../../contract/index.ts'
+import type { Charges, Job, PartJob } from '../../contract/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { workOrder } from '../making/index.ts'
 import { DEMO_CLOTHS, DEMO_TRIMS } from '../demo/index.ts'
@@ -117,5 +117,29 @@ describe('alternatives', () => {
     ])
     expect(all.every((a) => worked(firstPart(a.job)).kind === 'worked')).toBe(true)
     expect(quote(() => firstPart(all[1]!.job)).total.value).toBeLessThan(quote().total.value)
+  })
+
+  it('of a set are also each without one part; what is so already is not offered', () => {
+    const set = startPart(jobOf(job), 'A', 'backs')
+    const bare: Job = {
+      ...set,
+      parts: set.parts.map((p) => ({
+        ...p,
+        makeUp: { ...p.makeUp, piping: { kind: 'none' } },
+        cloth: { ...p.cloth, match: { kind: 'none' } },
+      })),
+    }
+    const says = (j: Job) => alternatives(j, []).map((a) => a.says)
+    expect(says(bare)).toEqual(['as it is, Lamp-room ticking', 'without seats', 'without backs'])
+    expect(alternatives(bare, [])[1]!.job.parts.map((p) => p.name)).toEqual(['Backs'])
+    // One part that is piped and matched is enough to ask what it costs.
+    const half: Job = { ...bare, parts: bare.parts.map((p, i) => (i === 0 ? set.parts[0]! : p)) }
+    expect(says(half)).toEqual([
+      'as it is, Lamp-room ticking',
+      'without piping',
+      'stripes not matched',
+      'without seats',
+      'without backs',
+    ])
   })
 })
