@@ -1,3 +1,5 @@
+import { Remaining } from './remaining.ts'
+import { A_TAPER, letteredSizes, namedSizes, NUMBER, SIZE, type NamedSizes } from './said-sizes.ts'
 import { BENCH, CORNER_BENCH, ROUND_WORD, TAPERING, THING } from './thing-words.ts'
 
 /** A seat found in a line, as a line of the grammar, and what else was said round it, in order. */
@@ -28,116 +30,19 @@ export function seatInLine(text: string, mostCushions: number): SeatInLine | nul
   return seat === null ? null : { seat, rest: line.left() }
 }
 
-/** How many sizes are said in a line, with x between them or with their names. */
-export function sizesIn(text: string): number {
-  const { row, along, deep, thick, across } = namedSizes(new Remaining(letteredSizes(text)))
-  const rest = [along, deep, thick, across].filter((size) => size !== undefined)
-  return row.length + rest.length || (text.match(/\d{2,}/g) ?? []).length
-}
-
-/** `22 1/2 w x 24 d x 5 h` and `W600 x D500 x H80` with the letters as words, in any order. */
-function letteredSizes(text: string): string {
-  const [after, before] = [text.match(LETTER_AFTER) ?? [], text.match(LETTER_BEFORE) ?? []]
-  if (Math.max(after.length, before.length) < 2) return text
-  return after.length >= before.length
-    ? text.replace(LETTER_AFTER, (_, size: string, letter: string) => ` ${size} ${LETTERS[letter]}, `)
-    : text.replace(LETTER_BEFORE, (_, letter: string, size: string) => ` ${size} ${LETTERS[letter]}, `)
-}
-
-const LETTERS: Readonly<Record<string, string>> = { w: 'wide', d: 'deep', h: 'high', t: 'thick', l: 'long' }
-
-const NUMBER = String.raw`\d+(?:\.\d+)?(?:(?:\s|-|\+)\d+\/\d+|\/\d+)?`
-const SIZE = String.raw`(?:\d+\s*(?:ft|')\s*)?${NUMBER}\s*(?:mm|cm|m|inches|inch|in(?! ?\d)|"|ft|')?(?![a-wyz\d/])`
-const LETTER_AFTER = new RegExp(
-  `(${NUMBER} ?(?:mm|cm|in|")?) ?([wdhtl])(?: ?x ?(?=${NUMBER} ?(?:mm|cm|in|")? ?[wdhtl](?:$|[ ,]))|(?=$|[ ,]))`,
-  'g',
-)
-const LETTER_BEFORE = new RegExp(`\\b([wdhtl]) ?(${NUMBER} ?(?:mm|cm|in|")?)(?: ?x ?(?=[wdhtl])|(?=$|[ ,]))`, 'g')
+/** `2400 to 1500`. */
+const FROM_TO = new RegExp(`(${SIZE}) to (?=\\d)`)
+const SIDES = '(?:(?:front|back|near|far|left|right|all) )*'
 const COUNTED = new RegExp(
   String.raw`(?<!x ?)\b(\d+) (?=${TAPERING}|${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular)|(?:\btimes |(?<!\d ?)\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
 )
 const BARE = new RegExp(`${SIZE}(?=$| [^\\dx]|[,;])`)
 const COUNT_ALONE = /^(\d+)$|^(\d+) (?=[a-z])/
 
-/** What is left of a line when parts of it are understood; a cut stands where one was taken out. */
-class Remaining {
-  constructor(private text: string) {}
-
-  take(pattern: RegExp): RegExpExecArray | null {
-    const found = new RegExp(pattern.source, pattern.flags.replace('g', '')).exec(this.text)
-    if (found) this.text = this.text.replace(pattern, ' | ')
-    return found
-  }
-
-  says(pattern: RegExp): boolean {
-    return pattern.test(this.text)
-  }
-
-  left(): readonly string[] {
-    return this.text
-      .split(/[|,;:]/)
-      .map((piece) => piece.trim())
-      .filter((piece) => piece !== '')
-  }
-}
-
-interface Sizes {
-  /** With x between them, as they were said. */
-  readonly row: readonly string[]
-  readonly along: string | undefined
-  readonly deep: string | undefined
-  readonly thick: string | undefined
-  readonly across: string | undefined
-  /** Along the front and along the back, of a seat that tapers. */
-  readonly ends: readonly (string | undefined)[]
+interface Sizes extends NamedSizes {
   /** One size alone that says not which it is. */
   readonly bare: string | undefined
 }
-
-function namedSizes(line: Remaining): Omit<Sizes, 'bare'> {
-  const row =
-    line
-      .take(new RegExp(`(?<!\\bbuttons )${SIZE}(?:\\s*x\\s*${SIZE})+`))?.[0]
-      .split(/\s*x\s*/)
-      .map((size) => size.trim()) ?? []
-  const isLabelFirst = line.says(LABELS_FIRST)
-  const labelled = (words: string): string | undefined => {
-    const [after, before] = [`(${SIZE}) ?(?:in )?(?:${words})\\b`, `\\b(?:${words}):? (${SIZE})`]
-    const ways = isLabelFirst ? [before, after] : [`${after}|${before}`]
-    const found = ways.reduce<RegExpExecArray | null>((taken, way) => taken ?? line.take(new RegExp(way)), null)
-    return (found?.[1] ?? found?.[2])?.trim()
-  }
-  const ends =
-    row.length < 2 && (line.says(A_TAPER) || line.says(FRONT_AND_BACK))
-      ? [labelled(alongThe('front|near')), labelled(alongThe('back|far'))]
-      : []
-  const thick = labelled('thick|thickness|high|height|tall')
-  const across = labelled('across|diameter')
-  const square = labelled('square')
-  const [long, wide, deep] = [labelled('long|length'), labelled('wide|width'), labelled('deep|depth')]
-  return {
-    row,
-    along: long ?? wide ?? square,
-    deep: (long === undefined ? undefined : wide) ?? deep ?? square,
-    thick: thick ?? (long !== undefined && wide !== undefined ? deep : undefined),
-    across: across ?? square,
-    ends,
-  }
-}
-
-const A_TAPER = new RegExp(`\\b${TAPERING}(?= +(?:${THING}|${BENCH}|\\d|\\||,))`)
-const SIDES = '(?:(?:front|back|near|far|left|right|all) )*'
-const LABEL = '(?:front|back|long|length|wide|width|deep|depth|thick|thickness|high|height|across|diameter)'
-/** `width 600 depth 500 thickness 80`: each label stands before its size. */
-const LABELS_FIRST = new RegExp(`^[^\\d]*\\b${LABEL}:? (?:\\d.*)?\\b${LABEL}:? ${SIZE}(?! ?(?:in )?${LABEL})`)
-/** A width along the front and another along the back. */
-const FRONT_AND_BACK = new RegExp(
-  `(?:front ${SIZE}|${SIZE} (?:in |at |along )*front).*(?:back ${SIZE}|${SIZE} (?:in |at |along )*back)`,
-)
-/** `2400 to 1500`. */
-const FROM_TO = new RegExp(`(${SIZE}) to (?=\\d)`)
-const alongThe = (side: string): string => `(?:(?:along|at|on) )?(?:${side})(?: edge| side)?`
-
 type SeatLine = (sizes: Sizes, divided: string | undefined, count: string | undefined) => string | null
 
 /** A line of the grammar where all of so many sizes were said. */

@@ -18,12 +18,12 @@ import {
   type TypingFailure,
 } from './failure.ts'
 import { NAME_AND_MORE, readClauses, withoutNames, type Leave } from './clauses.ts'
-import { sizesIn } from './any-order.ts'
 import { isBegun, knownIn, nearestWord } from './complete.ts'
 import { FILLING_EDITS } from './filling-edits.ts'
 import { readCloth } from './cloth-edits.ts'
 import { findNamed } from './find-named.ts'
 import { plainly, rephrased } from './rephrase.ts'
+import { sizesIn } from './said-sizes.ts'
 import { NOUN } from './thing-words.ts'
 import { TERMS_EDITS } from './terms-edits.ts'
 import { TRIM_EDITS } from './trim-edits.ts'
