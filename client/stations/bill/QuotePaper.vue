@@ -29,15 +29,17 @@ const parts = computed(() =>
     made: madeOf(part),
   })),
 )
-const cushionsOf = (designs: readonly DesignPlan[]) =>
-  designs.map((d) => {
-    const { width, depth, thickness } = d.cover.solid
-    return {
-      key: d.design.id,
-      count: d.design.count,
-      size: phrase`${[width, depth, thickness].map((f) => formatLength(toCut(f.value, job.value.units), job.value.units)).join(' x ')} ${unitName(job.value.units)}`,
-    }
-  })
+/** Cushions of one size are one line, however else they differ. */
+function cushionsOf(designs: readonly DesignPlan[]) {
+  const { units } = job.value
+  const counts = new Map<string, number>()
+  for (const { design, cover } of designs) {
+    const { width, depth, thickness } = cover.solid
+    const sizes = [width, depth, thickness].map((f) => formatLength(toCut(f.value, units), units)).join(' x ')
+    counts.set(sizes, (counts.get(sizes) ?? 0) + design.count)
+  }
+  return [...counts].map(([sizes, count]) => ({ size: phrase`${sizes} ${unitName(units)}`, count }))
+}
 const madeOf = ({ makeUp, cloth }: PlannedPart): string =>
   phrase`${MAKE_UPS[makeUp.construction.kind].label.toLowerCase()}, ${CLOSURES[makeUp.closure.kind].label.toLowerCase()}${makeUp.piping.kind === 'none' ? '' : ', piped'}, in ${cloth.cloth.name}${cloth.match.kind === 'matched' ? ', pattern matched' : ''}`
 /** What it stands on, where the title does not say so already. */
@@ -78,7 +80,7 @@ const rounding = computed(() => {
     <table>
       <tbody>
         <template v-for="p in parts" :key="p.letter">
-          <tr v-for="(c, i) in p.cushions" :key="c.key">
+          <tr v-for="(c, i) in p.cushions" :key="c.size">
             <th scope="row">
               {{ p.name && i === 0 ? `${p.name}: ` : '' }}{{ c.count }} {{ c.count === 1 ? 'cushion' : 'cushions' }},
               {{ c.size }}

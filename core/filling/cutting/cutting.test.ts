@@ -531,3 +531,21 @@ describe('sections of a bed from one mattress', () => {
     expect(stocked.lay.placements.map((p) => p.id)).not.toHaveLength(4)
   })
 })
+
+describe('glue between layers', () => {
+  // 600 x 500 mm is 0.3 m2; 90 g for each of two faces.
+  const layered = (...stays: boolean[]) => {
+    const layers = stays.map((isThere) => ({ grade: gannet, thicknessMm: 50, stays: isThere }))
+    const { supplies } = cut({ ...blockOf(600, 500, 50 * stays.length), layers })
+    return [supplies.joints.map((joint) => joint.where), supplies.glue?.value ?? 0] as const
+  }
+  const between = (...pairs: number[]) => pairs.map((i) => `between sheet ${i} and ${i + 1} from the board`)
+  it('joins what is new to what lies under it and over it; an old body holds together by itself', () => {
+    const [all, one, none] = [layered(false, false, false), layered(true, true, false), layered(true, true)]
+    expect(all[0]).toEqual(between(1, 2))
+    expect(all[1]).toBeCloseTo((2 * 2 * 0.3 * USUAL_CUTTING.glueGM2) / 1000, 9)
+    expect(one[0]).toEqual(between(2))
+    expect(one[1]).toBeCloseTo((2 * 0.3 * USUAL_CUTTING.glueGM2) / 1000, 9)
+    expect(none).toEqual([[], 0])
+  })
+})

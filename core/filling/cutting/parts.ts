@@ -106,12 +106,19 @@ export function partsOf(block: BlockToCut, cutting: Cutting): BlockParts {
       }
     })
   })
+  // What came as one body stays as one: nothing is glued between its layers.
   const between = slices
     .slice(1)
-    .map((s, i) => ({
-      where: phrase`between sheet ${i + 1} and ${i + 2} from the board`,
-      areaMm2: areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)),
-    }))
+    .flatMap((s, i) =>
+      s.stays && slices[i]!.stays
+        ? []
+        : [
+            {
+              where: phrase`between sheet ${i + 1} and ${i + 2} from the board`,
+              areaMm2: areaOf(needOf(block.block.outline, leansOf(block.block), s.fromMm, s.fromMm)),
+            },
+          ],
+    )
   const atJoins = slices.flatMap((s, i) => {
     const areaMm2 =
       (s.joins.across.length * block.block.depth.value + s.joins.deep.length * block.block.width.value) *
