@@ -53,8 +53,9 @@ const ACTS = ['pointerdown', 'pointermove', 'click', 'focusin', 'focusout', 'cha
 const endsTyping = ({ key, ctrlKey, metaKey }: KeyboardEvent): boolean =>
   ['Enter', 'Tab', 'Escape'].includes(key) || ctrlKey || metaKey
 
+/** A job that was just opened has no step behind it. */
 const isOneEdit = (now: Session, before: Session | null): boolean =>
-  now.id === before?.id && now.job !== before.job && (now.past.at(-1)?.key ?? null) !== null
+  now.job !== before?.job && (now.past.at(-1)?.key ?? null) !== null
 
 /** After the next paint; where nothing is painted, as in a window that is hidden, soon. */
 export const afterPaint: Later = (work) => {

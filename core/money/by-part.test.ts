@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { Job, Part } from '../../contract/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
-import { demoJobs, DEMO_TRIMS, keepersBench } from '../demo/index.ts'
-import { partJob, reading, startPart, withPart } from '../job/index.ts'
+import { DEMO_GRADES, demoJobs, DEMO_TRIMS, keepersBench } from '../demo/index.ts'
+import { applyEdit, keepBody, partJob, reading, setThere, startPart, withPart } from '../job/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { ratesOf, workOrder } from '../making/index.ts'
 import { planJob } from '../plan/index.ts'
+import { oldBody, thick } from '../testing/bodies.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 import { chargesOf, quoteFor, sharesByPart } from './index.ts'
 
@@ -82,6 +83,19 @@ describe('what of the bill falls to a part', () => {
     const filled = priced(second((part) => ({ ...part, work: { kind: 'filling-only', inside: null, unpicking: '' } })))
     expect(filled.shares[1]!.net).toBeCloseTo(bought(filled, 'foam') / 2, 6)
     expect(filled.shares[0]!.net).toBeCloseTo(filled.quote.net.value - bought(filled, 'foam') / 2, 6)
+  })
+
+  it('nor does an old body that is kept under a new cover', () => {
+    const body = oldBody({ found: thick(75) })
+    const there = applyEdit(
+      startPart(keepersBench(), 'A', 'copy'),
+      'B',
+      setThere('', (t) => ({ ...t, bodies: [body] })),
+    )
+    const kept = applyEdit(there, 'B', keepBody(body, DEMO_GRADES[0]!))
+    const [now, then] = [priced(kept), priced(dearer(kept))]
+    expect(then.shares[0]!.net).toBeGreaterThan(now.shares[0]!.net)
+    expect(then.shares[1]!.net).toBeCloseTo(now.shares[1]!.net, 6)
   })
 
   it('foam is shared by the volume of the blocks', () => {

@@ -42,8 +42,8 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
 
 /** The line without what is not understood; of a size that is none the maker is told, unless words after it spoil it. */
 function withoutRest(text: string, failure: TypingFailure, context: TypingContext): Result<Asked, never> | null {
-  const [head = '', ...rest] = text.split(',')
-  const isSpoilt = failure.code === 'length' && rest.length > 0 && readLine(head, context).ok
+  const heads = text.split(',').map((_, i, all) => all.slice(0, i).join(','))
+  const isSpoilt = failure.code === 'length' && heads.some((head) => head !== '' && readLine(head, context).ok)
   return LEAVES_THE_REST.has(failure.code) || isSpoilt ? withLeftOver(text, context) : null
 }
 

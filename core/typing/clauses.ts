@@ -1,11 +1,12 @@
 import type { PartJob } from '../../contract/index.ts'
 import type { Edit } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
-import { seatInLine } from './any-order.ts'
+import { seatInLine, type SeatInLine } from './any-order.ts'
 import { valueOf } from '../seat/index.ts'
 import { formatLengthWithUnit } from '../units/index.ts'
 import { fail, type Answer, type OpenJob, type TypingContext, type TypingFailure } from './failure.ts'
 import { plainly } from './rephrase.ts'
+import { SEAT_WORDS } from './seat-line.ts'
 import { THING } from './thing-words.ts'
 import { begunWith } from './typed-seat.ts'
 
@@ -26,7 +27,7 @@ export type Leave = (words: string, why: TypingFailure) => void
  */
 export function readClauses(line: string, context: TypingContext, readOne: ReadOne, leave?: Leave): Answer {
   const { spoken, names } = withoutNames(line)
-  const found = seatInLine(plainly(spoken), context.limits.mostCushions)
+  const found = exactSeat(spoken, context, readOne) ?? looseSeat(spoken, context, leave !== undefined)
   if (!found)
     return context.job
       ? readEdits([...pieces(spoken), ...names], { ...context, job: context.job }, readOne, leave)
@@ -44,6 +45,27 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
   const says = [seat.value.says, ...read.value.map((edit) => edit.says)].join('; ')
   return ok({ ...seat.value, also: [...seat.value.also, ...read.value], says })
 }
+
+/** A line of the grammar for a seat up to one of the commas, the last that may be, and what is said after it. */
+function exactSeat(spoken: string, context: TypingContext, readOne: ReadOne): SeatInLine | null {
+  if (!BEGINS_A_SEAT.test(spoken)) return null
+  const parts = spoken.split(/[,;]/)
+  for (let n = parts.length - 1; n > 0; n--) {
+    const seat = parts.slice(0, n).join(',')
+    const read = readOne(seat, context)
+    if (read.ok && read.value.kind === 'seat') return { seat, rest: parts.slice(n).flatMap(pieces) }
+  }
+  return null
+}
+
+/** A seat in any order. Of a shape with sizes of its own nothing may be left out: it would be a box. */
+function looseSeat(spoken: string, { limits }: TypingContext, mayLeave: boolean): SeatInLine | null {
+  return mayLeave && OWN_SHAPE.test(spoken) ? null : seatInLine(plainly(spoken), limits.mostCushions)
+}
+
+const beginning = (words: readonly string[]): RegExp => new RegExp(`^\\s*(?:${words.join('|')})\\b`, 'i')
+const BEGINS_A_SEAT = beginning(SEAT_WORDS)
+const OWN_SHAPE = beginning(SEAT_WORDS.filter((word) => word !== 'seat' && word !== 'bench'))
 
 /** A number beside the sizes, as in `24 x 22 x 4 in, 40 foam`, may be a grade's: it is not taken for the thickness. */
 function otherThickness(begun: PartJob, edits: readonly Edit[]): TypingFailure | null {

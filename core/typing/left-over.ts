@@ -3,7 +3,6 @@ import type { Edit } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { inOneOrder } from './one-order.ts'
-import { SEAT_WORDS } from './seat-line.ts'
 import { readLeaving } from './typing.ts'
 import { typingWords } from './words.ts'
 
@@ -12,7 +11,6 @@ import { typingWords } from './words.ts'
  * note on the ticket. Null where nothing is understood, or where what is not may change what the rest means.
  */
 export function withLeftOver(line: string, context: TypingContext): Result<Asked, never> | null {
-  if (OWN_FORM.test(line)) return null
   const left: { readonly words: string; readonly why: TypingFailure }[] = []
   const read = inOneOrder(
     readLeaving(line, context, (words, why) => left.push({ words, why })),
@@ -29,9 +27,6 @@ export function withLeftOver(line: string, context: TypingContext): Result<Asked
     readings: [{ says: typed.kind === 'seat' ? typed.says : typed.edit.says, typed }],
   })
 }
-
-/** The forms of the grammar with sizes of their own: a box is not made of them. */
-const OWN_FORM = new RegExp(`^\\s*(?:${SEAT_WORDS.filter((w) => w !== 'seat' && w !== 'bench').join('|')})\\b`, 'i')
 
 /** A shape that is not read, a second cushion, or a word that turns what follows into its opposite. */
 const CHANGES_THE_REST =

@@ -54,6 +54,10 @@ describe('several kinds of cushion in one line', () => {
       ['Seats: 1 of 622.3 x 558.8 x 101.6', 'Backs: 1 of 622.3 x 457.2 x 127'],
     ],
     [
+      '2 seats 60 x 56 x 12 and 2 backs 60 x 45 x 14 cm',
+      ['Seats: 2 of 600 x 560 x 120', 'Backs: 2 of 600 x 450 x 140'],
+    ],
+    [
       'seat 1800 x 500 x 80, 2 bolsters 500 x 180, customer Mrs Tern',
       ['Seats: 1 of 1800 x 500 x 80', 'Bolsters: 2 of 500 x 180 x 180'],
     ],

@@ -99,6 +99,7 @@ const SEATS: readonly (readonly [line: string, makes: string])[] = [
   ['chair seat front 520 back 460 depth 480 thick 75', 'taper 520 x 460 x 480 x 75 times 1'],
   ['2 chairs: front 20 in, back 17 in, 18 in deep, 3 in thick', 'taper 508 x 431.8 x 457.2 x 76.2 times 2'],
   ['taper 520 x 460 x 480 x 75, round near corners 60', 'taper 520 x 460 x 480 x 75 times 1'],
+  ['taper 520 x 460 x 480 x 75, round 60 near', 'taper 520 x 460 x 480 x 75 times 1'],
   ['600 x 500 x 80 in the storm canvas', '600 x 500 x 80 times 1'],
   ['cushion width 600 depth 500 thickness 80', '600 x 500 x 80 times 1'],
   ['ottoman top 20 in square 4 in thick with buttons 3 x 3', '508 x 508 x 101.6 times 1'],
@@ -218,6 +219,29 @@ describe('several things said in one line', () => {
   it('what a cushion is called says nothing beside its sizes, and is no change by itself', () => {
     const read = readTyped('sofa 12', context(keepersBenchPart()))
     expect(!read.ok && read.error).toMatchObject({ code: 'unknown-word', word: 'sofa' })
+  })
+})
+
+describe('a line of the grammar, and more after a comma', () => {
+  it.each([
+    ['corner 2400 x 1800 x 500 x 90 in 3 and 2, piped', 'corner-bench'],
+    ['ring 1870 x 520 x 90 wall 3640 in 5, piped, sewn shut', 'ring'],
+    ['berth 1860 x 640 x 215 x 100 hull 24 pair at 600 610, 1200 450, piped', 'berth'],
+    ['points 0 0, 600 0, 600 500, 0 500 thick 80, piped', 'points'],
+    ['taped AB 900, BC 600, CD 900, DA 600, AC 1082 thick 80, piped', 'taped'],
+    ['tseat 610 x 545 x 110 ears 62 x 148 times 4, piped', 'eared'],
+  ])('"%s"', (line, kind) => {
+    const said = typed(line, null)
+    if (said.kind !== 'seat') throw new Error(said.kind)
+    const { seat, makeUp } = withTypedSeat(keepersBenchPart(), said)
+    expect([seat.footprint.kind, makeUp.piping.kind]).toEqual([kind, 'corded'])
+  })
+  it('keeps what is not understood as a note, whatever the shape', () => {
+    const read = readTyped('ring 1870 x 520 x 90 wall 3640 in 5, piped, waterproof', context(null))
+    if (!read.ok || read.value.kind !== 'ask') throw new Error('does not ask')
+    expect(read.value.readings.map((r) => r.says)).toEqual([
+      expect.stringMatching(/^Round bench.*in 5.*Piping on both.*Note: waterproof$/),
+    ])
   })
 })
 

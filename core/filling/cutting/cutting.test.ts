@@ -542,6 +542,7 @@ describe('glue between layers', () => {
   const between = (...pairs: number[]) => pairs.map((i) => `between sheet ${i} and ${i + 1} from the board`)
   it('joins what is new to what lies under it and over it; an old body holds together by itself', () => {
     const [all, one, none] = [layered(false, false, false), layered(true, true, false), layered(true, true)]
+    expect(layered(false, true)).toEqual([between(1), one[1]])
     expect(all[0]).toEqual(between(1, 2))
     expect(all[1]).toBeCloseTo((2 * 2 * 0.3 * USUAL_CUTTING.glueGM2) / 1000, 9)
     expect(one[0]).toEqual(between(2))
