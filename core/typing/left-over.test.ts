@@ -70,6 +70,7 @@ describe('what is not understood of a line', () => {
     ['bench -5 x 468 x 75, piped', 'length'],
     ['ring 1870 x 520 x 90 round the mast', 'pattern'],
     ['berth 1860 x 640 x 215, sparkling', 'sizes'],
+    ['lseat 610 x 545 x 110, sparkling', 'pattern'],
     ['taper 1124 x 860 x 402 sparkling', 'sizes'],
     ['two benches 1900 x 600 x 125 and a sparkling back 1900 x 400 x 100', 'two-seats'],
     ['cot mattress 1200 x 600 x 100, sparkling', 'infant'],

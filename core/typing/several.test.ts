@@ -99,7 +99,7 @@ const SEATS: readonly (readonly [line: string, makes: string])[] = [
   ['chair seat front 520 back 460 depth 480 thick 75', 'taper 520 x 460 x 480 x 75 times 1'],
   ['2 chairs: front 20 in, back 17 in, 18 in deep, 3 in thick', 'taper 508 x 431.8 x 457.2 x 76.2 times 2'],
   ['taper 520 x 460 x 480 x 75, round near corners 60', 'taper 520 x 460 x 480 x 75 times 1'],
-  ['taper 520 x 460 x 480 x 75, round 60 near', 'taper 520 x 460 x 480 x 75 times 1'],
+  ['tapering seat 520 x 460 x 480 x 75, round 60 near', 'taper 520 x 460 x 480 x 75 times 1'],
   ['600 x 500 x 80 in the storm canvas', '600 x 500 x 80 times 1'],
   ['cushion width 600 depth 500 thickness 80', '600 x 500 x 80 times 1'],
   ['ottoman top 20 in square 4 in thick with buttons 3 x 3', '508 x 508 x 101.6 times 1'],
