@@ -46,11 +46,15 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
   return ok({ ...seat.value, also: [...seat.value.also, ...read.value], says })
 }
 
-/** A line of the grammar for a seat up to one of the commas, the last that may be, and what is said after it. */
+/**
+ * A line of the grammar for a seat up to its first comma, and what is said after it. Where corners or stations are parted
+ * by commas themselves it goes on to the last that may be, and a few things at most are said after it.
+ */
 function exactSeat(spoken: string, context: TypingContext, readOne: ReadOne): SeatInLine | null {
   if (!BEGINS_A_SEAT.test(spoken)) return null
   const parts = spoken.split(/[,;]/)
-  for (let n = parts.length - 1; n > 0; n--) {
+  const [least, most] = HAS_COMMAS.test(spoken) ? [Math.max(1, parts.length - MOST_AFTER), parts.length - 1] : [1, 1]
+  for (let n = most; n >= least; n--) {
     const seat = parts.slice(0, n).join(',')
     const read = readOne(seat, context)
     if (read.ok && read.value.kind === 'seat') return { seat, rest: parts.slice(n).flatMap(pieces) }
@@ -65,6 +69,8 @@ function looseSeat(spoken: string, { limits }: TypingContext, mayLeave: boolean)
 
 const beginning = (words: readonly string[]): RegExp => new RegExp(`^\\s*(?:${words.join('|')})\\b`, 'i')
 const BEGINS_A_SEAT = beginning(SEAT_WORDS)
+const HAS_COMMAS = beginning(['points', 'taped', 'berth'])
+const MOST_AFTER = 8
 const OWN_SHAPE = beginning(SEAT_WORDS.filter((word) => word !== 'seat' && word !== 'bench'))
 
 /** A number beside the sizes, as in `24 x 22 x 4 in, 40 foam`, may be a grade's: it is not taken for the thickness. */
