@@ -51,8 +51,8 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
  * by commas themselves it goes on to the last that may be, and a few things at most are said after it.
  */
 function exactSeat(spoken: string, context: TypingContext, readOne: ReadOne): SeatInLine | null {
-  if (!BEGINS_A_SEAT.test(spoken)) return null
   const parts = spoken.split(/[,;]/)
+  if (parts.length < 2 || !BEGINS_A_SEAT.test(spoken)) return null
   const [least, most] = HAS_COMMAS.test(spoken) ? [Math.max(1, parts.length - MOST_AFTER), parts.length - 1] : [1, 1]
   for (let n = most; n >= least; n--) {
     const seat = parts.slice(0, n).join(',')
