@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { phrase } from '../../core/language/index.ts'
 import { WorkKind } from '../../contract/index.ts'
-import { ratesOf, WORK } from '../../core/making/index.ts'
+import { ratedIn, ratesOf, WORK } from '../../core/making/index.ts'
 import { trimmed } from '../../core/units/index.ts'
 import { useShop } from '../stores/shop.ts'
 import { useAttempt } from '../ui/use-attempt.ts'
@@ -12,16 +12,19 @@ import { vTyped } from '../ui/v-typed.ts'
 const shop = useShop()
 const { failed, attempt } = useAttempt()
 const learnt = computed(() => ratesOf(shop.workshop))
+const rated = (kind: WorkKind) => ratedIn(kind, shop.lists?.settings.units ?? 'mm')
+const shown = (kind: WorkKind, minutes: number) => trimmed(minutes * rated(kind).ofStored, 2)
 function set(kind: WorkKind, event: Event): void {
   const text = (event.target as HTMLInputElement).value.trim()
   const n = text === '' ? Number.NaN : Number(text.replace(',', '.'))
-  if (Number.isNaN(n) || n < 0 || n > 600)
+  const minutes = n / rated(kind).ofStored
+  if (Number.isNaN(n) || n < 0 || minutes > 600)
     return void (failed.value = phrase`${WORK[kind].label}: minutes from 0 to 600 are wanted.`)
   void attempt(async () => {
     const { settings } = shop.lists!
     await shop.changeSettings({
       ...settings,
-      workshop: { ...settings.workshop, rates: { ...settings.workshop.rates, [kind]: n } },
+      workshop: { ...settings.workshop, rates: { ...settings.workshop.rates, [kind]: minutes } },
     })
   })
 }
@@ -46,15 +49,15 @@ function set(kind: WorkKind, event: Event): void {
           <td class="n">
             <input
               class="text"
-              v-typed="shop.workshop.rates[kind]"
+              v-typed="shown(kind, shop.workshop.rates[kind])"
               inputmode="decimal"
               :aria-label="`Minutes: ${WORK[kind].label}`"
               @change="set(kind, $event)"
             />
           </td>
-          <td>{{ WORK[kind].per }}</td>
+          <td>{{ rated(kind).per }}</td>
           <td class="n">
-            {{ Math.abs(learnt[kind] - shop.workshop.rates[kind]) > 1e-9 ? trimmed(learnt[kind], 2) : '' }}
+            {{ Math.abs(learnt[kind] - shop.workshop.rates[kind]) > 1e-9 ? shown(kind, learnt[kind]) : '' }}
           </td>
         </tr>
       </tbody>

@@ -70,6 +70,7 @@ describe('times', () => {
     const [found] = timed(1.25)
     expect(found!.says).toBe('Set in a zip or tape: it takes 1.25 times as long as planned.')
     expect(found!.learned).toMatchObject({ kind: 'rate', work: 'zip', on: TODAY })
+    expect(found!.spread.median).toBeCloseTo(0.25, 9)
     expect(found!.evidence[4]).toMatchObject({ label: 'J-5', planned: 40, measured: 50 })
     expect(found!.evidence[4]!.value).toBeCloseTo(0.25, 9)
   })
@@ -95,6 +96,7 @@ describe('cloth that is used', () => {
     expect(more.says).toBe('Moss loop: 5 % more is used than its lay is long.')
     expect(less.says).toBe('Moss loop: 10 % less is used than its lay is long.')
     expect(more.learned).toMatchObject({ kind: 'waste', clothId: 'm', on: TODAY })
+    expect([more, less].map((p) => Number(p.spread.median.toFixed(9)))).toEqual([0.05, -0.1])
     expect(less.evidence[0]).toMatchObject({ label: 'J-1', planned: 2000, measured: 1800 })
     expect(less.evidence[0]!.value).toBeCloseTo(-0.1, 9)
   })
@@ -128,6 +130,7 @@ describe('foam under sitters', () => {
     )
     expect(softer.says).toContain('acts 20 % softer')
     expect(firmer.learned).toMatchObject({ kind: 'firmness', gradeId: 'g', on: TODAY })
+    expect(firmer.spread.median).toBeCloseTo(0.2, 9)
     expect(firmer.evidence[1]).toMatchObject({ label: 'J-2, cushion 2, 75 kg', planned: 50, measured: 44 })
     expect(firmer.evidence[1]!.value).toBeCloseTo(0.2, 9)
     // A pound is 0.45359237 kg.

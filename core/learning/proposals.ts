@@ -112,6 +112,13 @@ const sentence = (words: string): string => words.slice(0, 1).toUpperCase() + wo
 
 const limited = (share: number): number => Math.max(-0.1, Math.min(0.1, share))
 
+/** A spread of logarithms as shares of what was planned. */
+const asShares = (spread: Spread): Spread => ({
+  ...spread,
+  median: Math.expm1(spread.median),
+  spread: Math.expm1(spread.spread),
+})
+
 /** Ratios are judged by their logarithm, so that twice and half weigh alike. */
 function rateProposals({ times }: Evidence, today: string): readonly Proposal[] {
   return grouped(times, (t) => t.work).flatMap((rows) => {
@@ -130,7 +137,7 @@ function rateProposals({ times }: Evidence, today: string): readonly Proposal[] 
           planned: r.plannedMin,
           measured: r.workedMin,
         })),
-        spread,
+        spread: asShares(spread),
       },
     ]
   })
@@ -152,7 +159,7 @@ function wasteProposals({ cloths }: Evidence, today: string): readonly Proposal[
           planned: r.laidMm,
           measured: r.usedMm,
         })),
-        spread,
+        spread: asShares(spread),
       },
     ]
   })
@@ -176,7 +183,7 @@ function firmnessProposals({ fits }: Evidence, today: string, lengths: LengthUni
           planned: r.plannedMm,
           measured: r.leftMm,
         })),
-        spread,
+        spread: asShares(spread),
       },
     ]
   })

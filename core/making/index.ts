@@ -16,5 +16,5 @@ export {
   type Progress,
 } from './record.ts'
 export { PARTS, type Part, type Sewing, type Step, type Work } from './step.ts'
-export { WORK } from './work.ts'
+export { ratedIn, WORK } from './work.ts'
 export { orderFaults, workOrder } from './work-order.ts'

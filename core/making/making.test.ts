@@ -16,6 +16,7 @@ import {
   orderFaults,
   paused,
   progressOf,
+  ratedIn,
   ratesAtBench,
   ratesOf,
   recordOf,
@@ -255,4 +256,17 @@ it('a step that sews says on what: the liner of the reading chairs, or the cover
   const sewn = workOrder(set, plan).flatMap((s) => (s.sews ? [{ title: s.title, on: s.sews.layer }] : []))
   expect(new Set(sewn.map((s) => s.on))).toEqual(new Set(['cover', 'liner']))
   for (const { title, on } of sewn) expect(title.includes('Liner'), title).toBe(on === 'liner')
+})
+
+describe('what a rate counts', () => {
+  it('is a yard beside inches, and a metre beside millimetres; pieces are pieces', () => {
+    expect(ratedIn('zip', 'mm')).toEqual({ per: 'metre', ofStored: 1 })
+    expect(ratedIn('glue', 'cm')).toEqual({ per: 'square metre', ofStored: 1 })
+    expect(ratedIn('zip', 'inch-8').per).toBe('yard')
+    expect(ratedIn('glue', 'inch-16').per).toBe('square yard')
+    // A yard is 36 inches of 25.4 mm: ten minutes a metre are 9.144 a yard, ten a square metre 8.361.
+    expect(10 * ratedIn('zip', 'inch-8').ofStored).toBeCloseTo(9.144, 9)
+    expect(10 * ratedIn('glue', 'inch-16').ofStored).toBeCloseTo(8.3612736, 7)
+    expect(ratedIn('button', 'inch-8')).toEqual({ per: 'piece', ofStored: 1 })
+  })
 })

@@ -1,4 +1,5 @@
 import type { Resource, WorkKind } from '../../contract/index.ts'
+import { isInch, METRES_PER_YARD, type LengthUnit } from '../units/index.ts'
 import { figure, given, times, plus, type Expression, type Figure, type Operand } from '../working/index.ts'
 import type { Work } from './step.ts'
 
@@ -41,6 +42,17 @@ export const WORK: Readonly<
   fit: { label: 'Fit on the seat', per: 'cushion', resource: 'bench' },
   unpick: { label: 'Unpick', per: 'metre', resource: 'bench' },
   steam: { label: 'Steam a body', per: 'piece', resource: 'bench' },
+}
+
+/**
+ * What a rate counts in a shop with these lengths, and how much of what is stored that is: yards and square yards beside
+ * inches.
+ */
+export function ratedIn(kind: WorkKind, lengths: LengthUnit): { readonly per: string; readonly ofStored: number } {
+  const { per } = WORK[kind]
+  if (!isInch(lengths)) return { per, ofStored: 1 }
+  if (per === 'metre') return { per: 'yard', ofStored: METRES_PER_YARD }
+  return per === 'square metre' ? { per: 'square yard', ofStored: METRES_PER_YARD ** 2 } : { per, ofStored: 1 }
 }
 
 const sum = (terms: readonly Expression[]): Expression => (terms.length === 1 ? terms[0]! : plus(...terms))
