@@ -34,7 +34,9 @@ function tryOut(line: string): void {
     </div>
     <p>
       Say it your own way as well: <b>2 cushions 24 by 22 by 4 inches</b>, <b>round stool 14 inch 3 thick</b>,
-      <b>zip at the back</b>, <b>no piping</b>, <b>firm foam</b>, <b>due friday</b>.
+      <b>zip at the back</b>, <b>no piping</b>, <b>firm foam</b>, <b>due friday</b>; a whole set in one line:
+      <b>3 seats 600 x 560 x 120, piped, and 3 backs 600 x 450 x 140</b>. What the line does not know it offers to keep
+      as a note.
     </p>
     <p>
       Lengths: <b>600</b>, <b>60 cm</b>, <b>23 5/8</b>, <b>23-5/8"</b>, <b>4' 2 1/2"</b>, <b>42+3/4</b>. A bare number
