@@ -171,11 +171,11 @@ test('the cushions stand in space only when asked, turn under the pointer, and a
   await openTicket(page, /Chapel kneelers/)
   await station(page, 'Make-up')
   await expect(page.getByRole('img', { name: 'One cushion, made up' })).toBeVisible()
-  expect(loaded.some((url) => /MadeUpView/.test(url))).toBe(false)
+  expect(loaded.some((url) => /\/MadeUpView-[^/]*js$/.test(url))).toBe(false)
   await page.getByRole('radiogroup', { name: 'View' }).getByText('All, standing').click()
   const canvas = page.locator('canvas')
   await expect(canvas).toBeVisible()
-  expect(loaded.some((url) => /MadeUpView/.test(url))).toBe(true)
+  expect(loaded.some((url) => /\/MadeUpView-[^/]*js$/.test(url))).toBe(true)
   // Something is drawn: the picture has more than one colour.
   const shown = async () => (await canvas.screenshot()).toString('base64')
   await expect.poll(async () => (await shown()).length).toBeGreaterThan(20_000)
