@@ -45,6 +45,8 @@ describe('sizes', () => {
     expect(found!.evidence[0]).toMatchObject({ label: 'J-1, cushion 2', planned: 500, measured: 496.5 })
     expect(found!.evidence[0]!.value).toBeCloseTo(-0.007, 9)
   })
+  it('too large both ways are corrected in one word', () =>
+    expect(sized(1004, 503.5)[0]!.says).toMatch(/: cut them 0\.4 % and 0\.7 % smaller\.$/))
   it.each([
     [1002.1, 500, 1],
     [1001.9, 500, 0],

@@ -80,7 +80,7 @@ function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
     const found = ways.filter((w) => w.spread.isBias && Math.abs(w.spread.median) >= WORTH.size)
     if (found.length === 0) return []
     const shareOf = (way: 'widthMm' | 'depthMm') => limited(found.find((w) => w.way === way)?.spread.median ?? 0)
-    const says = phrase`${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => phrase`${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${found.map((w) => phrase`${trimmed(Math.abs(w.spread.median) * 100, 2)} % ${w.spread.median > 0 ? 'smaller' : 'larger'}`).join(' and ')}.`
+    const says = phrase`${sentence(first!.makeUp)} covers in ${first!.cloth} over ${first!.foam} finish ${found.map((w) => phrase`${trimmed(Math.abs(w.spread.median) * 1000, 1)} mm ${w.spread.median > 0 ? 'too large' : 'too small'} to the metre in ${w.way === 'widthMm' ? 'width' : 'depth'}`).join(' and ')}: cut them ${correctionWords(found.map((w) => w.spread.median))}.`
     const strongest = found.toSorted((a, b) => Math.abs(b.spread.median) - Math.abs(a.spread.median))[0]!
     return [
       {
@@ -99,6 +99,15 @@ function sizeProposals({ fits }: Evidence, today: string): readonly Proposal[] {
       },
     ]
   })
+}
+
+/** `0.7 % and 0.2 % smaller`, or each its own way. */
+function correctionWords(shares: readonly number[]): string {
+  const says = shares.map((share) => `${trimmed(Math.abs(share) * 100, 2)} %`)
+  const ways = shares.map((share) => (share > 0 ? 'smaller' : 'larger'))
+  return new Set(ways).size === 1
+    ? phrase`${says.join(' and ')} ${ways[0]!}`
+    : says.map((one, i) => phrase`${one} ${ways[i]!}`).join(' and ')
 }
 
 const point = (r: FitEvidence, way: 'widthMm' | 'depthMm') => ({
