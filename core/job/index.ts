@@ -42,6 +42,7 @@ export {
   cushionKey,
   firstPart,
   freeLetter,
+  MOST_PARTS,
   movePart,
   partFrom,
   removePart,

@@ -9,6 +9,7 @@ export interface JobEdit {
 
 /** As many as a ticket may have. */
 const LETTERS = [...'ABCDEFGHIJKLMNOP']
+export const MOST_PARTS = LETTERS.length
 
 /** The first letter that no part has; null where the ticket is full. */
 export const freeLetter = ({ parts }: Job): string | null =>

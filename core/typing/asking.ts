@@ -21,7 +21,7 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
   const literal = readLine(text, context)
   if (COMMA.test(text)) return commaRead(text, literal, context)
   if (!literal.ok && literal.error.code !== 'infant' && hasTwoSeats(text))
-    return setInLine(text, context, readTyped) ?? literal
+    return inOneOrder(setInLine(text, context, readTyped) ?? literal, context)
   if (!literal.ok && literal.error.code === 'which' && literal.error.lines?.length) {
     const each = literal.error.lines.map((one) => ({ answer: readLine(one, context) }))
     return each.some(({ answer }) => answer.ok) ? ok(asked(`There are several`, each)) : literal

@@ -97,8 +97,16 @@ describe('several kinds of cushion in one line', () => {
     expect(after.note).toBe(whole.note)
   })
 
+  it('count with what the open ticket has already', () => {
+    const ninety = ticket('seat 600 x 500 x 80 and 90 backs 600 x 450 x 140')
+    const read = readTyped('20 seats 600 x 560 x 120 and 20 backs 600 x 450 x 140', context(ninety))
+    // Ninety backs stay beside the forty.
+    expect(!read.ok && read.error).toMatchObject({ code: 'too-many', count: 130 })
+  })
+
   it.each([
     ['100 seats 600 x 560 x 120, 100 backs 600 x 450 x 140', 'too-many'],
+    [Array.from({ length: 17 }, (_, i) => `seat ${600 + i} x 500 x 80`).join(' and '), 'full'],
     ['2 sparkling seats 600 x 560 x 120 and 2 backs 600 x 450 x 140', 'two-seats'],
     ['2 cot seats 600 x 560 x 120 and 2 backs 600 x 450 x 140', 'infant'],
     ['2 seats 600 x 560 x 120 and 2 backs 600 x 99999 x 140', 'length'],

@@ -3,6 +3,7 @@ import type { Job } from '../../contract/index.ts'
 import {
   addPart,
   freeLetter,
+  MOST_PARTS,
   partBeside,
   partJob,
   partName,
@@ -35,6 +36,8 @@ export function setInLine(line: string, context: TypingContext, read: Read): Res
   const count = kinds.reduce((sum, { typed }) => sum + context.limits.cushionsIn(typed.seat.division), 0)
   if (count > context.limits.mostCushionsOfAll)
     return fail({ code: 'too-many', count, most: context.limits.mostCushionsOfAll })
+  if ((context.whole?.parts.length ?? 1) + kinds.length - 1 > MOST_PARTS)
+    return fail({ code: 'full', most: MOST_PARTS })
   const first = kinds.find(({ as }) => as === 'seats') ?? kinds[0]!
   const others = kinds.filter((kind) => kind !== first)
   const says = [first, ...others].map(({ name, typed }) => phrase`${name}: ${typed.says}`).join('; ')

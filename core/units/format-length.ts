@@ -43,7 +43,3 @@ function inchFraction(inches: number, parts: 8 | 16): string {
   }
   return whole === 0 ? `${sign}${top}/${bottom}` : `${sign}${whole} ${top}/${bottom}`
 }
-
-/** What is thinner than a ruler's step, cloth or a saw's kerf: `0.6 mm`, `0.024 in`. */
-export const formatThin = (mm: number, unit: LengthUnit): string =>
-  isInch(unit) ? `${trimmed(mm / MM_PER_INCH, 3)} in` : `${trimmed(mm, 1)} mm`

@@ -16,7 +16,7 @@ export {
   type AmountKind,
   type ReadAmount,
 } from './parse-amount.ts'
-export { formatLength, formatLengthWithUnit, formatThin, trimmed, unitName } from './format-length.ts'
+export { formatLength, formatLengthWithUnit, trimmed, unitName } from './format-length.ts'
 export { cutStepMm, inchParts, isInch, MM_PER_INCH, mmPerUnit, toCut, type LengthUnit } from './unit.ts'
 export { plainText } from './plain-text.ts'
 export { LENGTH_UNITS, parseLength, type LengthFailure, type ReadLength } from './parse-length.ts'

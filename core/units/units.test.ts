@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import {
   formatLength,
   formatLengthWithUnit,
-  formatThin,
+  formatAmount,
   mmPerUnit,
   parseLength,
   toCut,
@@ -139,7 +139,7 @@ describe('what is thinner than a step of the ruler', () => {
     [0.6, 'cm', '0.6 mm'],
     [0.6, 'inch-8', '0.024 in'],
     [2, 'inch-16', '0.079 in'],
-  ] as const)('%s mm in %s is %s', (mm, unit, says) => expect(formatThin(mm, unit)).toBe(says))
+  ] as const)('%s mm in %s is %s', (mm, unit, says) => expect(formatAmount(mm, 'thin', unit)).toBe(says))
 })
 
 describe('a length as it can be cut', () => {

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { MachineCard } from '../../../contract/index.ts'
 import { buyingList } from '../../../core/lists/index.ts'
 import { machineCardFor } from '../../../core/making/index.ts'
-import { formatAmount, formatThin } from '../../../core/units/index.ts'
+import { formatAmount } from '../../../core/units/index.ts'
 import FigureValue from '../../ui/FigureValue.vue'
 import { useWorkOrder } from './use-work-order.ts'
 import { vTyped } from '../../ui/v-typed.ts'
@@ -42,8 +42,8 @@ const number = (key: 'stitchMm' | 'topStitchMm', event: Event) => {
     <h3>Machine card: {{ card.name }}</h3>
     <p class="quiet">
       for {{ cloth.name }}, {{ formatAmount(cloth.massGM2, 'surface-mass', jobs.job!.units) }},
-      {{ formatThin(cloth.thicknessMm, jobs.job!.units) }} thick, {{ cloth.use }}. Changes are kept for the shop. Test
-      on scraps first.
+      {{ formatAmount(cloth.thicknessMm, 'thin', jobs.job!.units) }} thick, {{ cloth.use }}. Changes are kept for the
+      shop. Test on scraps first.
     </p>
     <div v-for="[key, label, most] in FIELDS" :key="key" class="field-row">
       <label :for="`card-${key}`">{{ label }}</label>

@@ -7,7 +7,7 @@ import { setCutting } from '../../../../core/job/index.ts'
 import { foamOrderCsv } from '../../../../core/formats/index.ts'
 import { sheetSize } from '../../../../core/lists/index.ts'
 import type { WorkedPlan } from '../../../../core/planned/index.ts'
-import { formatLength, formatLengthWithUnit, formatThin, unitName } from '../../../../core/units/index.ts'
+import { formatAmount, formatLength, formatLengthWithUnit, unitName } from '../../../../core/units/index.ts'
 import { sayAmountWithUnit } from '../../../../core/working/index.ts'
 import { useNest } from '../../../stores/nest.ts'
 import { useShop } from '../../../stores/shop.ts'
@@ -193,7 +193,7 @@ const saveOrder = () =>
           v-for="(says, key) in TOOLS"
           :key="key"
           :value="key"
-          :label="`${says}, kerf ${formatThin(KERF_MM[key], units)}`"
+          :label="`${says}, kerf ${formatAmount(KERF_MM[key], 'thin', units)}`"
       /></ElSelect>
       <p class="quiet tool">{{ mm(thickest) }}: {{ toolWords(thickest, cutting.tool, mm) }}.</p>
     </div>
