@@ -238,7 +238,7 @@ function strategiesFor(
       : []
   const apart =
     instance.sheets === 1 && !instance.hasSides
-      ? [{ strategy: separation(instance, incumbent, bound, fork()), share: 3 }]
+      ? [{ strategy: separation(instance, incumbent, bound, fork()), share: instance.groups.length > 0 ? 3 : 8 }]
       : []
   const boxed =
     beams.length === 0 && mayBeBoxed(instance)

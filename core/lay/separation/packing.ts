@@ -2,10 +2,10 @@ import type { Instance, Item } from '../instance.ts'
 import { latticeStart } from '../intervals.ts'
 import type { Arrangement } from '../placer.ts'
 import type { Posture } from '../shape.ts'
-import { PairTable } from './pair-table.ts'
+import type { PairTable } from './pair-table.ts'
+import { Surroundings } from './surroundings.ts'
+import { Weights } from './weights.ts'
 import { ROUNDING_MM, TOUCH_MM } from '../tolerances.ts'
-
-/** Deeper than this counts as an overlap; well within what a lay may have (0.05 mm). */
 
 /** Where a piece may stand on one axis: anywhere from low to high, or on the places `low`, `low + step`, … */
 export interface Reach {
@@ -39,20 +39,19 @@ export class Packing {
   /** Phase of each group on each axis; free groups may be moved. */
   readonly across: Float64Array
   readonly along: Float64Array
-  readonly weights: Float64Array
+  readonly weights: Weights
+  readonly surroundings: Surroundings
   length = 0
-  /** Places looked at so far: the work done. */
-  looked = 0
 
-  constructor(instance: Instance, start: Arrangement, random: () => number) {
+  constructor(instance: Instance, pairs: PairTable, start: Arrangement, random: () => number) {
     this.instance = instance
-    this.pairs = new PairTable(instance, 'eased')
+    this.pairs = pairs
     const n = (this.count = instance.items.length)
     this.x = new Float64Array(n)
     this.y = new Float64Array(n)
     this.w = new Float64Array(n)
     this.h = new Float64Array(n)
-    this.weights = new Float64Array(n * (n + 1)).fill(1)
+    this.weights = new Weights(n)
     this.postures = instance.items.map((item) => item.postures[0]!)
     this.across = Float64Array.from(start.offsets, (o) => o.across ?? 0)
     this.along = Float64Array.from(start.offsets, (o) => o.along ?? 0)
@@ -60,6 +59,7 @@ export class Packing {
     for (const spot of start.spots) this.put(spot.item, spot.posture, spot.x, spot.y)
     for (const i of start.left)
       this.put(i, this.postures[i]!, instance.minX + random() * (instance.maxX - instance.minX), random() * this.length)
+    this.surroundings = new Surroundings(this, this.pairs, instance.gap)
   }
 
   put(i: number, posture: Posture, x: number, y: number): void {
@@ -87,32 +87,6 @@ export class Packing {
       item.along === null ? null : this.along[item.group]! + item.along - posture.anchorY,
       this.instance.repeatAlong,
     )
-  }
-
-  /** Weighted overlap of item i put down so; given up where it comes to `limit` or more. */
-  cost(i: number, posture: Posture, x: number, y: number, limit: number): number {
-    this.looked++
-    const { shape } = posture
-    const { pairs, postures, x: xs, y: ys, w, h, count, weights } = this
-    const gap = this.instance.gap
-    const row = i * (count + 1)
-    const right = x + shape.width + gap
-    const top = y + shape.height + gap
-    const left = x - gap
-    const bottom = y - gap
-    const depth = pairs.obstacleDepth(shape, x, y)
-    let total = depth > TOUCH_MM ? depth * weights[row + count]! : 0
-    for (let j = 0; j < count; j++) {
-      const oy = ys[j]!
-      if (oy >= top || oy + h[j]! <= bottom) continue
-      const ox = xs[j]!
-      if (ox >= right || ox + w[j]! <= left || j === i) continue
-      const d = pairs.depth(shape, postures[j]!.shape, ox - x, oy - y)
-      if (d <= TOUCH_MM) continue
-      total += d * weights[row + j]!
-      if (total >= limit) return total
-    }
-    return total
   }
 
   /** Depth of i and j in each other; j = count asks for flaws and the cloth's outline. */

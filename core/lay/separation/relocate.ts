@@ -20,12 +20,14 @@ interface Place {
 /** Moves a piece to the place of least weighted overlap among many sampled and refined; false when it stays. */
 export function relocate(packing: Packing, i: number, random: Random): boolean {
   const item = packing.instance.items[i]!
+  const { surroundings } = packing
+  surroundings.gather(i, packing.weights.values)
   const here: Place = { posture: packing.postures[i]!, x: packing.x[i]!, y: packing.y[i]!, cost: 0 }
-  here.cost = packing.cost(i, here.posture, here.x, here.y, Infinity)
+  here.cost = surroundings.cost(here.posture.shape, here.x, here.y, Infinity)
   const best: Place[] = [{ ...here }]
   const consider = (posture: Posture, x: number, y: number) => {
     const limit = best.length < REFINED ? Infinity : best.at(-1)!.cost
-    const cost = packing.cost(i, posture, x, y, limit)
+    const cost = surroundings.cost(posture.shape, x, y, limit)
     if (cost >= limit) return
     best.push({ posture, x, y, cost })
     best.sort((a, b) => a.cost - b.cost)
@@ -48,11 +50,11 @@ export function relocate(packing: Packing, i: number, random: Random): boolean {
       )
   }
   for (const place of best) {
-    refine(packing, i, item, place, random, 0.04)
+    refine(packing, item, place, random, 0.04)
     if (place.cost === 0) break
   }
   const chosen = best.reduce((a, b) => (b.cost < a.cost ? b : a))
-  if (chosen.cost > 0) refine(packing, i, item, chosen, random, 0.002)
+  if (chosen.cost > 0) refine(packing, item, chosen, random, 0.002)
   if (chosen.cost >= here.cost) return false
   packing.put(i, chosen.posture, chosen.x, chosen.y)
   return true
@@ -62,7 +64,7 @@ export function relocate(packing: Packing, i: number, random: Random): boolean {
  * Steps along an axis or a diagonal, longer after a success, shorter after a failure, down to the share `finest` of a
  * first step.
  */
-function refine(packing: Packing, i: number, item: Item, place: Place, random: Random, finest: number): void {
+function refine(packing: Packing, item: Item, place: Place, random: Random, finest: number): void {
   const { posture } = place
   const [rx, ry] = [packing.reachX(item, posture), packing.reachY(item, posture)]
   if (!rx || !ry) return
@@ -79,7 +81,9 @@ function refine(packing: Packing, i: number, item: Item, place: Place, random: R
 
   function at(dx: number, dy: number): { x: number; y: number; cost: number } | null {
     const [x, y] = [moved(rx!, place.x, dx), moved(ry!, place.y, dy)]
-    return x === place.x && y === place.y ? null : { x, y, cost: packing.cost(i, posture, x, y, place.cost) }
+    return x === place.x && y === place.y
+      ? null
+      : { x, y, cost: packing.surroundings.cost(posture.shape, x, y, place.cost) }
   }
 }
 

@@ -3,7 +3,9 @@ import type { Incumbent } from '../incumbent.ts'
 import type { Instance } from '../instance.ts'
 import { modulo } from '../intervals.ts'
 import type { Strategy } from '../strategy.ts'
+import { overlapsOf, piecesIn, totalDepth } from './overlaps.ts'
 import { Packing, type Snapshot } from './packing.ts'
+import { PairTable } from './pair-table.ts'
 import { relocate } from './relocate.ts'
 
 /** Rounds without a smaller overlap after which a state is given up, and how often weights go on from it at most. */
@@ -21,23 +23,19 @@ const LOOK = 2
 const FIRST_CUT = 0.02
 const LEAST_CUT = 0.0005
 
-/** Weights grow by up to this factor a round where overlaps are deepest, and fade where there are none. */
-const GROW = 1.8
-const LEAST_GROW = 1.15
-const FADE = 0.95
-
 /**
  * Shortens the strip a little below the best lay, lets pieces overlap, and moves overlapping ones
  * to where they overlap least, pairs that go on overlapping weighing ever more, until nothing
  * overlaps; then shortens again. Where that fails, two large pieces of a state that came near change places.
  */
 export function* separation(instance: Instance, incumbent: Incumbent, bound: number, random: Random): Strategy {
+  const pairs = new PairTable(instance, 'eased')
   let cut = FIRST_CUT
   for (;;) {
     const start = incumbent.best()
     const known = start.left.length > 0 ? instance.maxY : start.length
     const target = start.left.length > 0 ? instance.maxY : Math.max(bound, known * (1 - cut))
-    const packing = new Packing(instance, { ...start, length: known }, random)
+    const packing = new Packing(instance, pairs, { ...start, length: known }, random)
     if (start.left.length === 0) squeeze(packing, known, target, random)
     const isStale = () => incumbent.best().left.length === 0 && incumbent.best().length < target
     const isFound = packing.confine(target) && (yield* tried(packing, random, isStale))
@@ -81,20 +79,22 @@ function squeeze(packing: Packing, from: number, to: number, random: Random): vo
 
 /** Moves overlapping pieces until none overlap; the state of least overlap when it was given up. */
 function* separate(packing: Packing, random: Random, isStale: () => boolean): Generator<number, 'apart' | NearMiss> {
-  packing.weights.fill(1)
+  packing.weights.reset()
   let least: NearMiss = { overlap: Infinity, state: packing.snapshot() }
+  let overlaps = overlapsOf(packing)
   for (let strike = 0; strike < STRIKES; strike++) {
     const before = least.overlap
     for (let dry = 0; dry < PATIENCE && !isStale(); dry++) {
-      const crossing = overlapping(packing)
-      if (crossing.length === 0) return 'apart'
-      for (const i of shuffled(crossing, random)) {
-        const looked = packing.looked
+      if (overlaps.length === 0) return 'apart'
+      for (const i of shuffled(piecesIn(overlaps, packing.count), random)) {
+        const looked = packing.surroundings.looked
         relocate(packing, i, random)
-        yield (packing.looked - looked) * LOOK
+        yield (packing.surroundings.looked - looked) * LOOK
       }
       if (packing.instance.groups.length > 0 && random() < 0.3) shiftGroup(packing, random)
-      const overlap = weigh(packing)
+      overlaps = overlapsOf(packing)
+      packing.weights.follow(overlaps)
+      const overlap = totalDepth(overlaps)
       if (overlap === 0) return 'apart'
       if (overlap < least.overlap * NEARER) {
         if (overlap < least.overlap * MUCH_NEARER) dry = 0
@@ -102,6 +102,7 @@ function* separate(packing: Packing, random: Random, isStale: () => boolean): Ge
       }
     }
     packing.restore(least.state)
+    overlaps = overlapsOf(packing)
     if (least.overlap >= before * NEARER) break
   }
   return least
@@ -110,40 +111,6 @@ function* separate(packing: Packing, random: Random, isStale: () => boolean): Ge
 /** An overlap counts as less from here on, and from here it is worth going on. */
 const NEARER = 0.98
 const MUCH_NEARER = 0.9
-
-function overlapping(packing: Packing): number[] {
-  const out: number[] = []
-  for (let i = 0; i < packing.count; i++) {
-    let crosses = packing.depth(i, packing.count) > 0
-    for (let j = 0; j < packing.count && !crosses; j++) crosses = j !== i && packing.depth(i, j) > 0
-    if (crosses) out.push(i)
-  }
-  return out
-}
-
-/** Lets weights grow by depth and fade without; answers the sum of all depths. */
-function weigh(packing: Packing): number {
-  const { count, weights } = packing
-  const depths: [number, number, number][] = []
-  let total = 0
-  let deepest = 0
-  for (let i = 0; i < count; i++) {
-    for (let j = i + 1; j <= count; j++) {
-      const d = packing.depth(i, j)
-      depths.push([i, j, d])
-      total += d
-      deepest = Math.max(deepest, d)
-    }
-  }
-  for (const [i, j, d] of depths) {
-    const at = i * (count + 1) + j
-    const weight =
-      d > 0 ? weights[at]! * (LEAST_GROW + (GROW - LEAST_GROW) * (d / deepest)) : Math.max(1, weights[at]! * FADE)
-    weights[at] = weight
-    if (j < count) weights[j * (count + 1) + i] = weight
-  }
-  return total
-}
 
 /** Two pieces, large ones rather, change places. */
 function swapTwo(packing: Packing, random: Random): void {
@@ -167,7 +134,10 @@ function shiftGroup(packing: Packing, random: Random): void {
   const repeat = axis === 'across' ? repeatAcross : repeatAlong
   if (repeat === null || groups[g]![axis] !== null || !members.some((i) => items[i]![axis] !== null)) return
   const cost = () =>
-    members.reduce((sum, i) => sum + packing.cost(i, packing.postures[i]!, packing.x[i]!, packing.y[i]!, Infinity), 0)
+    members.reduce((sum, i) => {
+      packing.surroundings.gather(i, packing.weights.values)
+      return sum + packing.surroundings.cost(packing.postures[i]!.shape, packing.x[i]!, packing.y[i]!, Infinity)
+    }, 0)
   let least = cost()
   let kept = packing.snapshot()
   for (let k = 0; k < 6; k++) {
