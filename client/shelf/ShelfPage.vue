@@ -91,8 +91,11 @@ const readJobs = async () => {
 /** The next page is most likely a job. */
 onMounted(() => whenIdle(() => void import('../job/JobPage.vue').catch(() => undefined)))
 
-const FIRST_ENTER =
-  'A ticket starts with a foam and a cloth of yours, and there is none yet: enter one of each on the pages Foam and Cloth.'
+async function refuseWithoutMaterials(): Promise<void> {
+  if (hasMaterials.value) return
+  const { typingWords } = await import('../../core/typing/index.ts')
+  throw new Error(typingWords({ code: 'nothing-in-store' }))
+}
 const units = computed(() => shop.lists?.settings.units ?? 'mm')
 const hasMaterials = computed(() => (shop.lists?.grades.length ?? 0) > 0 && (shop.lists?.cloths.length ?? 0) > 0)
 
@@ -123,7 +126,7 @@ const begin = ({ seat, units, use, clothId, customer: whose }: Begun) =>
   })
 /** A new ticket with the shop's usual choices, and what was asked for in their place. */
 async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: Job) => Promise<Job>): Promise<void> {
-  if (!hasMaterials.value) throw new Error(FIRST_ENTER)
+  await refuseWithoutMaterials()
   const { ticketFor, turnedIfWide } = await beginning()
   const job = await asked(ticketFor(seat, units, nextTicket(jobs.value), shop.lists!))
   const lying = turnedIfWide(job)
@@ -132,11 +135,11 @@ async function begun(seat: Seat, says: string, units: LengthUnit, asked: (job: J
 }
 
 /** Without a foam and a cloth there is nothing to choose from. */
-function openNew(): void {
-  const { grades, cloths } = shop.lists!
-  if (grades.length > 0 && cloths.length > 0) isBeginning.value = true
-  else void attempt(() => Promise.reject(new Error(FIRST_ENTER)))
-}
+const openNew = () =>
+  attempt(async () => {
+    await refuseWithoutMaterials()
+    isBeginning.value = true
+  })
 
 const copy = ({ id, ticket }: JobSummary) =>
   attempt(async () => {

@@ -35,7 +35,7 @@ export function readClauses(line: string, context: TypingContext, readOne: ReadO
   const seat = readOne(found.seat, context)
   if (!seat.ok || seat.value.kind !== 'seat') return seat
   const job = begunWith(seat.value, context)
-  if (!job) return fail({ code: 'wants-job', word: found.rest[0] ?? names[0] ?? '' })
+  if (!job) return fail({ code: 'nothing-in-store' })
   // Beside sizes `backs` are what the cushions are, not a part to add.
   const rest = found.rest.map((said) => (said === 'backs' ? 'back' : said))
   const read = editsIn([...rest, ...names], { ...context, job }, readOne, A_THING, leave)

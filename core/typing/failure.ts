@@ -81,6 +81,8 @@ export type TypingFailure =
   /** Sizes of two seats in one line. */
   | { readonly code: 'two-seats' }
   | { readonly code: 'wants-job'; readonly word: string }
+  /** The shop has no foam or no cloth yet to begin a ticket with. */
+  | { readonly code: 'nothing-in-store' }
   | {
       readonly code: 'sizes'
       readonly word: string

@@ -304,3 +304,17 @@ describe('places of another cloth', () => {
     expect(read.value.readings.length).toBe(DEMO_GRADES.filter((g) => g.name.startsWith('Gannet')).length)
   })
 })
+
+describe('a shop without a foam or a cloth', () => {
+  it.each([
+    '2 seats 24 x 22 x 5 in, piped',
+    'bench 2236 x 468 x 75 in 3, no piping',
+    '3 seats 24 x 22 x 5 in, 3 backs 24 x 18 x 6 in, piped',
+    '2 cushions 600 x 500 x 80, sparkling, piped',
+  ])('"%s" says what to enter first', (line) => {
+    for (const store of [{ grades: [] }, { cloths: [] }]) {
+      const read = readTyped(line, { ...context(null), ...store })
+      expect(read.ok ? null : typingWords(read.error)).toMatch(/foam and a cloth .* on the pages Foam and Cloth\.$/)
+    }
+  })
+})

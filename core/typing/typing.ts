@@ -44,7 +44,8 @@ export function readLine(line: string, context: TypingContext): Answer {
   const one = readOne(text, context)
   if (one.ok && !NAME_AND_MORE.test(text)) return one
   const several = readClauses(text, context, readOne)
-  const read = several.ok || (!one.ok && severalSaysMore(text, one.error)) ? several : one
+  const isTold = several.ok || several.error.code === 'nothing-in-store'
+  const read = isTold || (!one.ok && severalSaysMore(text, one.error)) ? several : one
   return read.ok || read.error.code !== 'unknown-word' ? read : fail(unknown(text, read.error, context))
 }
 

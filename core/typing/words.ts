@@ -16,6 +16,8 @@ export function typingWords(f: TypingFailure): string {
       return phrase`Of several kinds of cushion in one line each must be plain by itself. Begin with the first; then type on its ticket: part backs: seat 560 x 480 x 140 times 3`
     case 'wants-job':
       return phrase`"${f.word}" changes an open job. Start one first: bench 2236 x 468 x 75 in 3`
+    case 'nothing-in-store':
+      return 'A ticket starts with a foam and a cloth of yours, and there is none yet: enter one of each on the pages Foam and Cloth.'
     case 'sizes':
       return phrase`${f.word} wants ${COUNT_WORDS[f.wanted] ?? f.wanted} sizes with x between them, as in ${f.example}; ${f.found} found.`
     case 'pattern':
