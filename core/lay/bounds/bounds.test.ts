@@ -44,6 +44,18 @@ describe('how wide a piece is across its height', () => {
     ])
   })
 
+  it('a slanted edge is told in steps, each no wider than the piece is on it', () => {
+    const slabs = profileOf([0, 0, 600, 0, 500, 500, 100, 500], 20)
+    // 600 wide at the foot, 400 at the top: at least w on the (600 - w) / 200 x 500 below it.
+    let height = 0
+    for (const slab of slabs) {
+      height += slab.height
+      expect(slab.width).toBeLessThanOrEqual(600 - (height / 500) * 200 + 1e-3)
+    }
+    expect(height).toBeCloseTo(500, 6)
+    expect(slabs.reduce((sum, s) => sum + s.height * s.width, 0)).toBeGreaterThan(0.98 * 500 * 500)
+  })
+
   it('both arms of a fork count together', () => {
     const fork = [0, 0, 500, 0, 500, 400, 300, 400, 300, 100, 200, 100, 200, 400, 0, 400]
     expect(profileOf(fork, 5).map((s) => [s.height, Math.round(s.width)])).toEqual([

@@ -6,6 +6,10 @@ export interface Slab {
   readonly width: number
 }
 
+/** A slanted edge is told in steps of so much of the width, so many at most. */
+const STEP_MM = 10
+const MOST_STEPS = 16
+
 /**
  * How wide a piece is across its height: slabs, the widest first, whose widths it has at least on so much of its height.
  * Where it is hollow or forked the parts count together. `most`: so many slabs tell it at most.
@@ -13,11 +17,14 @@ export interface Slab {
 export function profileOf(ring: Ring, most: number): readonly Slab[] {
   const ys = [...new Set(ring.filter((_, i) => i % 2 === 1))].sort((a, b) => a - b)
   const slabs = ys.slice(1).flatMap((top, i): Slab[] => {
-    const foot = ys[i]!
-    const hair = (top - foot) * 1e-6
-    // Between two corners the width changes evenly: it is least at one of the ends.
-    const width = Math.min(widthAt(ring, foot + hair), widthAt(ring, top - hair))
-    return top - foot > 1e-9 ? [{ height: top - foot, width }] : []
+    const height = top - ys[i]!
+    if (height <= 1e-9) return []
+    const hair = height * 1e-6
+    const [below, above] = [widthAt(ring, ys[i]! + hair), widthAt(ring, top - hair)]
+    // Between two corners the width changes evenly: told in steps, it is least at one of the ends of each.
+    const steps = Math.max(1, Math.min(MOST_STEPS, Math.ceil(Math.abs(above - below) / STEP_MM)))
+    const at = (k: number) => below + ((above - below) * k) / steps
+    return Array.from({ length: steps }, (_, k) => ({ height: height / steps, width: Math.min(at(k), at(k + 1)) }))
   })
   return fewer(
     slabs.toSorted((a, b) => b.width - a.width),
@@ -26,7 +33,10 @@ export function profileOf(ring: Ring, most: number): readonly Slab[] {
 }
 
 /** How much of a line across an outline lies in it; the line meets no corner. */
-const widthAt = (ring: Ring, y: number): number => spansAt(ring, y).reduce((sum, [from, to]) => sum + to - from, 0)
+const widthAt = (ring: Ring, y: number): number => lengthOf(spansAt(ring, y))
+
+export const lengthOf = (spans: readonly (readonly [from: number, to: number])[]): number =>
+  spans.reduce((sum, [from, to]) => sum + to - from, 0)
 
 /** The parts of a line across an outline that lie in it, from left to right; the line meets no corner. */
 export function spansAt(ring: Ring, y: number): readonly (readonly [from: number, to: number])[] {

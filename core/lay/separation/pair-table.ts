@@ -32,11 +32,10 @@ export class PairTable {
   private readonly pairs: (Regions | undefined)[][] = []
   private readonly againstObstacles = new Map<number, Regions>()
   private readonly gap: number
-  private readonly outlines: 'exact' | 'eased'
+  private readonly outlines: Outlines
   private numbers = 0
 
-  /** `eased` outlines are a hair larger where they are curved, and much quicker. */
-  constructor(instance: Instance, outlines: 'exact' | 'eased') {
+  constructor(instance: Instance, outlines: Outlines) {
     this.outlines = outlines
     this.instance = instance
     this.gap = instance.gap
@@ -65,6 +64,19 @@ export class PairTable {
   clearAbove(a: Shape, b: Shape, dx: number): number {
     if (a.isBox && b.isBox) return a.height + this.gap
     return a.id <= b.id ? farthest(this.regionsOf(a, b), 'y', dx) : -nearest(this.regionsOf(b, a), 'y', -dx)
+  }
+
+  /**
+   * The least place from `from` on, to the right of a's corner, at which b's, somewhere between `low` and `high` above it,
+   * may be with b no deeper than `slackMm` in a; perhaps a little less, never more.
+   */
+  leastClear(a: Shape, b: Shape, low: number, high: number, from: number, slackMm: number): number {
+    const stretches: (readonly [low: number, high: number])[] = []
+    if (a.id <= b.id)
+      eachCovered(this.regionsOf(a, b), low, high, slackMm, (left, right) => stretches.push([left, right]))
+    else eachCovered(this.regionsOf(b, a), -high, -low, slackMm, (left, right) => stretches.push([-right, -left]))
+    stretches.sort((p, q) => p[0] - q[0])
+    return stretches.reduce((at, [left, right]) => (left <= at && right > at ? right : at), from)
   }
 
   /** Depth of a shape in the cloth's flaws and in what lies outside a remnant. */
@@ -111,11 +123,21 @@ export class PairTable {
   }
 
   private partsOf(shape: Shape): readonly Ring[] {
-    return (this.parts[shape.id] ??= convexParts(
-      this.outlines === 'exact' ? shape.ring : easeArcs(fillHollows(shape.ring, HOLLOW_MM), BULGE_MM),
-    ))
+    return (this.parts[shape.id] ??= convexParts(OUTLINES[this.outlines](shape.ring)))
   }
 }
+
+/** Eased outlines are a hair larger where they are curved, inner ones a hair smaller; both are much quicker. */
+export type Outlines = 'exact' | 'eased' | 'inner'
+
+const OUTLINES: Readonly<Record<Outlines, (ring: Ring) => Ring>> = {
+  exact: (ring) => ring,
+  eased: (ring) => easeArcs(fillHollows(ring, HOLLOW_MM), BULGE_MM),
+  inner: (ring) => backwards(fillHollows(easeArcs(backwards(ring), BULGE_MM), HOLLOW_MM)),
+}
+
+/** Going round the other way, hollows are bulges: what is added there is taken from the piece. */
+const backwards = (ring: Ring): Ring => ring.map((_, i) => ring[i % 2 === 0 ? ring.length - 2 - i : ring.length - i]!)
 
 type Axis = 'x' | 'y'
 
@@ -151,6 +173,29 @@ function eachStretch(
       else if (rest < HAIR_MM) high = low
     }
     if (high - low > HAIR_MM) take(low, high)
+  }
+}
+
+/** What of each region lies in it on every level line between two: it is convex, so what lies in it on both. */
+function eachCovered(
+  { starts, planes }: Regions,
+  below: number,
+  above: number,
+  slackMm: number,
+  take: (left: number, right: number) => void,
+): void {
+  for (let r = 0; r + 1 < starts.length; r++) {
+    let [left, right] = [-Infinity, Infinity]
+    for (let k = starts[r]!; k < starts[r + 1]! && left < right; k += 3) {
+      const slope = planes[k]!
+      for (const y of [below, above]) {
+        const rest = planes[k + 2]! - slackMm - planes[k + 1]! * y
+        if (slope > ROUNDING_MM) right = Math.min(right, rest / slope)
+        else if (slope < -ROUNDING_MM) left = Math.max(left, rest / slope)
+        else if (rest <= 0) right = left
+      }
+    }
+    if (right > left) take(left, right)
   }
 }
 
