@@ -1,12 +1,6 @@
 import type { Packing } from './packing.ts'
 import { sortBy } from './surroundings.ts'
-
-/** A pair that stands in each other, or, with j = the number of pieces, a piece that stands in a flaw or off the cloth. */
-export interface Overlap {
-  readonly i: number
-  readonly j: number
-  readonly depthMm: number
-}
+import type { Overlap } from './weights.ts'
 
 /** All pairs that overlap, the smaller number first. */
 export function overlapsOf(packing: Packing): Overlap[] {

@@ -1,4 +1,9 @@
-import type { Overlap } from './overlaps.ts'
+/** A pair that stands in each other, or, with j = the number of pieces, a piece that stands in a flaw or off the cloth. */
+export interface Overlap {
+  readonly i: number
+  readonly j: number
+  readonly depthMm: number
+}
 
 /** Weights grow by up to this factor a round where overlaps are deepest, and fade where there are none. */
 const GROW = 1.8
