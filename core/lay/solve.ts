@@ -222,7 +222,7 @@ function strategiesFor(
   // One lane is enough for it: the others are told at the end.
   const abreast =
     lane === 0 && instance.sheets === 1
-      ? [{ strategy: crossSections(instance, (length) => prove('what lies abreast', length)), share: 1 }]
+      ? [{ strategy: crossSections(instance, (length) => prove('what lies abreast', length)), share: 4 }]
       : []
   if (isSkylineInstance(instance))
     return [

@@ -1,5 +1,5 @@
 import type { Instance } from '../instance.ts'
-import { PairTable } from '../separation/index.ts'
+import type { PairTable } from '../separation/index.ts'
 import type { Shape } from '../shape.ts'
 import { ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
 import { alikeOf, areaBeside, type Alike } from './alike.ts'
@@ -9,28 +9,20 @@ import { slabsInPlace, type PlacedSlab } from './slabs-in-place.ts'
 
 /** Slabs that tell a turn of a piece. */
 const SLABS_EACH = 8
-/** Turned slabs in all, beyond which pieces count by their area alone: few say much soon, more say more. */
-const MOST_POSES = [40, 130]
 /** A narrower one tells little of what else may lie on a line. */
 const LEAST_WIDTH_MM = 20
 
-/** Cross-sections of slabs that come as near each other as the whole outlines of their pieces let them. */
-export function* byOutlines(instance: Instance, prove: (length: number) => void): Generator<number, void> {
-  const table = new PairTable(instance, 'inner')
-  const alike = alikeOf(instance.items, instance.reachMm)
-  for (const most of MOST_POSES) {
-    const inPlace = rowsInPlace(alike, most)
-    yield* pileOf(instance, table, inPlace, prove)
-    if (inPlace.othersMm2 === 0) return
-  }
-}
-
-function* pileOf(
+/**
+ * Cross-sections of slabs that come as near each other as the whole outlines of their pieces let them. `mostPoses`: turned
+ * slabs in all, beyond which pieces count by their area alone.
+ */
+export function* byOutlines(
   instance: Instance,
   table: PairTable,
-  { rows, poses, told, othersMm2 }: InPlace,
+  mostPoses: number,
   prove: (length: number) => void,
 ): Generator<number, void> {
+  const { rows, poses, told, othersMm2 } = rowsInPlace(alikeOf(instance.items, instance.reachMm), mostPoses)
   const { dearest, work, unfit } = yield* chainsOf(instance, table, poses)
   const fit = new Set(poses.map((p) => p.row).filter((r) => !unfit.has(r)))
   const kinds = told.map(({ count, ways }): Kind => ({
