@@ -222,7 +222,12 @@ function strategiesFor(
   // One lane is enough for it: the others are told at the end.
   const abreast =
     lane === 0 && instance.sheets === 1
-      ? [{ strategy: crossSections(instance, (length) => prove('what lies abreast', length)), share: 4 }]
+      ? [
+          {
+            strategy: crossSections(instance, (length) => prove('what lies abreast', length)),
+            share: abreastShare(instance),
+          },
+        ]
       : []
   if (isSkylineInstance(instance))
     return [
@@ -249,6 +254,9 @@ function strategiesFor(
     instance.groups.length > 0 ? [{ strategy: walksFromBest(instance, decode, incumbent, fork()), share: 0.5 }] : []
   return [...flush, ...boxed, walks, ...beams, ...apart, ...onwards, ...abreast]
 }
+
+/** Outlines say much of what shapes can do, in a second or two; of boxes beams make better use of the time. */
+const abreastShare = (instance: Instance): number => (instance.shapes.every((s) => s.isBox) ? 1 : 4)
 
 /** With more boxes than this the general placer has had its say with the first lay. */
 const FEW_BOXES = 25
