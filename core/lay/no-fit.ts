@@ -43,12 +43,15 @@ export function minkowskiSum(a: Ring, b: Ring): Ring {
   return out
 }
 
-/** A round of radius `gap` drawn outside itself with 16 sides, level and upright ones included. */
+const CLEARANCE_SIDES = 16
+/** The round of the gap reaches beyond it by this share of it at most, at its corners. */
+export const CLEARANCE_OVER = 1 / Math.cos(Math.PI / CLEARANCE_SIDES) - 1
+
+/** A round of radius `gap` drawn outside itself with so many sides, level and upright ones included. */
 export function clearanceRing(gap: number): Ring {
-  const sides = 16
-  const corner = gap / Math.cos(Math.PI / sides)
-  return Array.from({ length: sides }, (_, i) => {
-    const angle = ((i + 0.5) / sides) * 2 * Math.PI
+  const corner = gap * (1 + CLEARANCE_OVER)
+  return Array.from({ length: CLEARANCE_SIDES }, (_, i) => {
+    const angle = ((i + 0.5) / CLEARANCE_SIDES) * 2 * Math.PI
     return [corner * Math.cos(angle), corner * Math.sin(angle)]
   }).flat()
 }

@@ -36,8 +36,8 @@ const STRIP_WORK = 0.5
  * pieces keep each other on a line that crosses both slabs: by their whole outlines, wherever one lies above the other.
  * The dearest of them is worth no less than what any line across a true lay crosses. Yields the work done.
  */
-export function* chainsOf(instance: Instance, table: PairTable, poses: readonly Pose[]): Generator<number, Chains> {
-  const width = instance.reachMm + 2 * ACCEPTED_OVERLAP_MM
+export function* chainsOf({ reachMm }: Instance, table: PairTable, poses: readonly Pose[]): Generator<number, Chains> {
+  const width = reachMm + 2 * ACCEPTED_OVERLAP_MM
   const n = poses.length
   const stepMm = Math.max(LEAST_STEP_MM, (n * n * width) / LOOKS)
   const places = Math.floor(width / stepMm) + 1
@@ -45,18 +45,19 @@ export function* chainsOf(instance: Instance, table: PairTable, poses: readonly 
   for (let a = 0; a < n; a++)
     for (let b = 0; b < n; b++) {
       if (poses[a]!.isSingle && poses[a]!.kind === poses[b]!.kind) continue
-      const { apartMm, strips } = apartOnALine(instance, table, poses[a]!, poses[b]!, width)
+      const { apartMm, strips } = apartOnALine(table, poses[a]!, poses[b]!, width)
       if (apartMm < Infinity) steps[a * n + b] = Math.max(0, Math.floor(apartMm / stepMm))
       yield strips * STRIP_WORK
     }
   const first = poses.map((p) => Math.floor(middleOf(p) / stepMm))
   const last = poses.map((p) => Math.floor((width - p.shape.width + middleOf(p)) / stepMm))
   const unfit = withoutStep(poses, steps)
-  return {
-    unfit,
-    work: n * n * places,
-    dearest: (prices) => dearestChain(poses, { steps, first, last, places }, unfit, prices),
+  const grid: Grid = {
+    ...{ steps, first, last, places },
+    worth: poses.map(() => new Float64Array(places)),
+    before: poses.map(() => new Int16Array(places)),
   }
+  return { unfit, work: n * n * places, dearest: (prices) => dearestChain(poses, grid, unfit, prices) }
 }
 
 const NEVER = -1
@@ -65,27 +66,22 @@ const middleOf = ({ slab }: Pose): number => (slab.fromMost + slab.toLeast) / 2
 
 /** How far right of the middle of one slab that of another begins on a line that crosses both; Infinity where none does. */
 function apartOnALine(
-  { reachMm, gap }: Instance,
   table: PairTable,
   a: Pose,
   b: Pose,
   width: number,
 ): { readonly apartMm: number; readonly strips: number } {
-  const slack = ACCEPTED_OVERLAP_MM + CLEARANCE_OVER * gap
-  const from = Math.max(a.slab.toLeast - b.slab.fromMost - slack, a.shape.width - reachMm - slack)
-  const [low, high] = [a.slab.low - b.slab.high - slack, a.slab.high - b.slab.low + slack]
+  const from = Math.max(a.slab.toLeast - b.slab.fromMost - ACCEPTED_OVERLAP_MM, a.shape.width - width)
+  const [low, high] = [a.slab.low - b.slab.high, a.slab.high - b.slab.low]
   const strips = Math.max(1, Math.ceil((high - low) / STRIP_MM))
   let least = Infinity
   let k = 0
   for (; k < strips && least > from; k++) {
     const [foot, top] = [low + ((high - low) * k) / strips, low + ((high - low) * (k + 1)) / strips]
-    least = Math.min(least, table.leastClear(a.shape, b.shape, foot, top, from, slack))
+    least = Math.min(least, table.leastClear(a.shape, b.shape, foot, top, from))
   }
   return { apartMm: least > width - b.shape.width ? Infinity : least + middleOf(b) - middleOf(a), strips: k }
 }
-
-/** The round of the gap is drawn with 16 sides outside itself: at its corners it is so much more of the gap. */
-const CLEARANCE_OVER = 1 / Math.cos(Math.PI / 16) - 1
 
 /** Of two slabs of which one may begin where the other does the narrower one is left out. */
 function withoutStep(poses: readonly Pose[], steps: Int16Array): ReadonlySet<number> {
@@ -105,26 +101,27 @@ interface Grid {
   readonly first: readonly number[]
   readonly last: readonly number[]
   readonly places: number
+  /** By slab, the most that a chain is worth up to a place; and the slab before the one that ends there. */
+  readonly worth: readonly Float64Array[]
+  readonly before: readonly Int16Array[]
 }
 
 /** Place by place across the cloth, the most that a chain is worth which ends there with each slab. */
 function dearestChain(
   poses: readonly Pose[],
-  { steps, first, last, places }: Grid,
+  { steps, first, last, places, worth, before }: Grid,
   unfit: ReadonlySet<number>,
   prices: Prices,
 ): Pattern {
   const n = poses.length
   const priceOf = (p: number) => prices[poses[p]!.row]!
   const own = [...poses.keys()].filter((p) => priceOf(p) > 0 && !unfit.has(poses[p]!.row))
-  /** The most up to a place, and the slab before the one that ends there. */
-  const worth = poses.map(() => new Float64Array(places))
-  const before = poses.map(() => new Int16Array(places).fill(CARRIED))
   let best = { worth: 0, pose: -1, at: -1 }
   for (let at = 0; at < places; at++)
     for (const p of own) {
       const carried = at > 0 ? worth[p]![at - 1]! : 0
       worth[p]![at] = carried
+      before[p]![at] = CARRIED
       if (at < first[p]! || at > last[p]!) continue
       let [most, from] = [0, BEGINS]
       for (const q of own) {

@@ -35,11 +35,10 @@ export function* longestPair(instance: Instance, table: PairTable): Generator<nu
 /** Both, the foot of the first at the starting end and that of the second there or above; `known` where it is no less. */
 function lengthOf({ reachMm, gap }: Instance, table: PairTable, a: Shape, b: Shape, known: number): number {
   const width = reachMm + 2 * ACCEPTED_OVERLAP_MM
-  const slack = ACCEPTED_OVERLAP_MM + 0.02 * gap
   for (let low = 0; low < a.height + gap; low += STRIP_MM) {
     const length = Math.max(a.height, low + b.height)
     if (length >= known) return known
-    const clear = table.leastClear(a, b, low, low + STRIP_MM, a.width - width, slack)
+    const clear = table.leastClear(a, b, low, low + STRIP_MM, a.width - width)
     if (clear <= width - b.width) return length
   }
   return Math.min(known, a.height + b.height + gap)

@@ -15,7 +15,7 @@ type Corner = [number, number]
 interface Piece {
   readonly outline: Corner[]
   readonly qty?: number
-  readonly turns?: number[]
+  readonly turns?: readonly number[]
   readonly flip?: boolean
 }
 const problemOf = (width: number, pieces: readonly Piece[], more: object = {}): LayProblem =>
@@ -217,13 +217,14 @@ describe('how near outlines come', () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
         (i, j, low, high, from, across, along) => {
           const [a, b] = [instance.items[i]!.postures[0]!.shape, instance.items[j]!.postures[0]!.shape]
-          const clear = table.leastClear(a, b, low, low + high, from, 0.1)
+          const clear = table.leastClear(a, b, low, low + high, from)
           expect(clear).toBeGreaterThanOrEqual(from)
+          // Where a piece may be 0.05 mm deep in another it is claimed to be deeper by next to nothing: half of it is asked.
           const dx = from + (clear - from - 0.02) * across
           const other = moved(b.ring, dx, low + high * along)
           const isTheSame = i === j && Math.abs(dx) + Math.abs(low + high * along) < 1
           if (clear > from + 0.02 && !isTheSame)
-            expect(insideDeeper(a.ring, other, 0.05) || insideDeeper(other, a.ring, 0.05)).toBe(true)
+            expect(insideDeeper(a.ring, other, 0.025) || insideDeeper(other, a.ring, 0.025)).toBe(true)
         },
       ),
       { numRuns: 2000 },

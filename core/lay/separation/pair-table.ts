@@ -1,10 +1,10 @@
 import { convexParts, type Ring } from '../convex-parts.ts'
 import { fillHollows } from '../fill-hollows.ts'
 import type { Instance } from '../instance.ts'
-import { clearanceRing, minkowskiSum } from '../no-fit.ts'
+import { CLEARANCE_OVER, clearanceRing, minkowskiSum } from '../no-fit.ts'
 import { type Shape } from '../shape.ts'
 import { easeArcs } from './ease-arcs.ts'
-import { BULGE_MM, HAIR_MM, HOLLOW_MM, ROUNDING_MM } from '../tolerances.ts'
+import { ACCEPTED_OVERLAP_MM, BULGE_MM, HAIR_MM, HOLLOW_MM, ROUNDING_MM } from '../tolerances.ts'
 
 /** What a bulging arc may be drawn larger by for the search: a hair of cloth for a tenth of its edges. */
 
@@ -68,9 +68,10 @@ export class PairTable {
 
   /**
    * The least place from `from` on, to the right of a's corner, at which b's, somewhere between `low` and `high` above it,
-   * may be with b no deeper than `slackMm` in a; perhaps a little less, never more.
+   * may be with b no deeper in a than a lay may have; perhaps a little less, never more.
    */
-  leastClear(a: Shape, b: Shape, low: number, high: number, from: number, slackMm: number): number {
+  leastClear(a: Shape, b: Shape, low: number, high: number, from: number): number {
+    const slackMm = ACCEPTED_OVERLAP_MM + CLEARANCE_OVER * this.gap
     const stretches: (readonly [low: number, high: number])[] = []
     if (a.id <= b.id)
       eachCovered(this.regionsOf(a, b), low, high, slackMm, (left, right) => stretches.push([left, right]))
