@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest'
 import type { Charges, Job, PartJob } from '../../contract/index.ts'
 import { buyingList } from '../lists/index.ts'
 import { workOrder } from '../making/index.ts'
-import { DEMO_CLOTHS, DEMO_TRIMS } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS, demoJobs } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
+import { planJob } from '../plan/index.ts'
+import type { WorkedPlan } from '../planned/index.ts'
 import { worked, mediumBenchPart } from '../testing/jobs.ts'
 import { sayWorking } from '../working/index.ts'
 import { alternatives, chargesOf, quoteDoubtWords, quoteFor } from './index.ts'
@@ -96,6 +98,29 @@ describe('doubts of a quote', () => {
       /less than the materials/,
     ],
   ])('%s', (_name, q, says) => expect(q.doubts.map((d) => quoteDoubtWords(d).says).join(' ')).toMatch(says))
+
+  it('what lies in the shop already wants no price, in whatever words its line is', () => {
+    const inHand = (j: PartJob): PartJob => ({
+      ...j,
+      cloth: { ...j.cloth, cloth: { ...j.cloth.cloth, supply: { kind: 'length', lengthMm: 9000 } } },
+    })
+    const unlaid = quote(inHand, charges, DEMO_TRIMS, [{ laidMm: null, boundMm: 2500 }])
+    expect(unlaid.doubts.map((d) => d.code)).toEqual(['no-lay'])
+    expect(quote(inHand).doubts).toEqual([])
+  })
+
+  it('what has no price is named once, of several lengths too', () => {
+    const set = demoJobs().find((j) => j.parts.length > 1)!
+    const plan = planJob(set) as WorkedPlan
+    const lengths = plan.cloth.lays.map(() => ({ laidMm: 5000, boundMm: 5000 }))
+    const q = quoteFor(set, buyingList(set, plan, lengths, []), workOrder(set, plan), USUAL_WORKSHOP.rates, charges)
+    const named = q.doubts.flatMap((d) => (d.code === 'no-price' ? d.what : []))
+    const zips = buyingList(set, plan, lengths, []).lines.filter(
+      (l) => l.what === named.find((n) => n.startsWith('Zip')),
+    )
+    expect(zips.length).toBeGreaterThan(1)
+    expect(named).toEqual([...new Set(named)])
+  })
 
   it('no hours', () => {
     const plan = worked(job)

@@ -186,9 +186,8 @@ function workLines(steps: readonly Step[], rates: Rates, { hourRate }: Charges):
 }
 
 function doubtsOf(buying: BuyingList, hours: Figure, net: Figure, materials: Figure): readonly QuoteDoubt[] {
-  const unpriced = buying.lines
-    .filter((l) => !l.cost && !l.what.endsWith('in hand') && !l.what.endsWith('from stock'))
-    .map((l) => l.what)
+  // Foam and cloth without a cost lie in the shop already.
+  const unpriced = [...new Set(buying.lines.filter((l) => !l.cost && l.from === 'trims').map((l) => l.what))]
   return [
     ...(buying.hasLay ? [] : [{ code: 'no-lay' as const }]),
     ...(hours.value > 0 ? [] : [{ code: 'no-hours' as const }]),

@@ -141,7 +141,10 @@ const print = () => window.print()
           <tr v-for="(l, i) in buying.lines" :key="i">
             <th scope="row">{{ l.what }}</th>
             <td><FigureValue :figure="l.amount" bare /></td>
-            <td class="n"><FigureValue v-if="l.cost" :figure="l.cost" /><span v-else class="quiet">no price</span></td>
+            <td class="n">
+              <FigureValue v-if="l.cost" :figure="l.cost" />
+              <span v-else class="quiet">{{ l.from === 'trims' ? 'no price' : 'in the shop' }}</span>
+            </td>
           </tr>
           <tr class="total">
             <th scope="row">Materials</th>

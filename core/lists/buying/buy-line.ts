@@ -4,6 +4,7 @@ import type { Figure } from '../../working/index.ts'
 export interface BuyLine {
   readonly what: string
   readonly amount: Figure
+  /** Null for foam and cloth that lie in the shop already, and for trims that have no price. */
   readonly cost: Figure | null
   readonly from: 'foam' | 'cloth' | 'trims'
   /**
