@@ -139,6 +139,17 @@ describe('two pieces by themselves, by hand', () => {
     expect(on1050).toBeLessThanOrEqual(750)
   })
 
+  it('either may be the lower one', () => {
+    // A bar 600 wide and 200 high, on it a stem of 200: the strip goes beside the stem, above the bar.
+    const stemUp = tPlate(600, 500, 200, 300).map(([x, y]): Corner => [600 - x, 500 - y])
+    const pieces = [{ outline: stemUp }, { outline: box(190, 100) }]
+    for (const order of [pieces, pieces.toReversed()]) {
+      const length = pair(problemOf(610, order))
+      expect(length).toBeGreaterThan(499)
+      expect(length).toBeLessThanOrEqual(500 + 1e-6)
+    }
+  })
+
   it('the gap lies between them; one piece, or many kinds, say nothing', () => {
     expect(of(650, [0], { gap: 20 })).toBeCloseTo(1020, -1)
     expect(pair(problemOf(700, [{ outline: taper }]))).toBe(0)
