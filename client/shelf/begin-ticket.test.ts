@@ -47,6 +47,23 @@ describe('a ticket of pieces wider than its cloth', () => {
     expect(way('bolster 900 x 180, storm canvas')).toBe('up-the-roll')
   })
 
+  it('of several kinds each part that is wider lies so, the others as they were', () => {
+    const ways = (line: string) => {
+      const job = turnedIfWide(begun(line))
+      return job.parts.map(({ letter }) => partJob(job, letter).cloth.direction)
+    }
+    // On 1370 of vinyl 1900 is too wide, and so is the gusset of 1200 x 600: 1500 and its seams.
+    expect(
+      ways(
+        '2 berth cushions 1900 x 620 x 100, one lounge cushion 1200 x 600 x 100, one stool 500 x 400 x 80, hull vinyl',
+      ),
+    ).toEqual(['railroaded', 'railroaded', 'up-the-roll'])
+    expect(ways('2 seats 500 x 400 x 80, 2 benches 1900 x 450 x 80, storm canvas')).toEqual([
+      'up-the-roll',
+      'railroaded',
+    ])
+  })
+
   it('stays as it was where the pattern or the pile has its way, or no way helps', () => {
     expect(way('bolster 1600 x 180, lamp-room ticking')).toBe('up-the-roll')
     expect(way('one cushion 1900 x 1800 x 80, storm canvas')).toBe('up-the-roll')

@@ -56,16 +56,20 @@ export function asAsked(
 }
 
 /**
- * A new ticket whose pieces are wider than its plain cloth is begun railroaded, as one would turn the roll, where they
- * fit so. A pattern or a pile has its way, and the lay station says what would do.
+ * A new ticket, each of whose parts with pieces wider than its plain cloth is begun railroaded, as one would turn the roll,
+ * where they fit so. A pattern or a pile has its way, and the lay station says what would do.
  */
-export function turnedIfWide(job: Job): Job {
-  const part = partJob(job, 'A')
+export const turnedIfWide = (job: Job): Job => job.parts.reduce((now, { letter }) => turnedPart(now, letter), job)
+
+function turnedPart(job: Job, letter: string): Job {
+  const part = partJob(job, letter)
   const { cloth, direction } = part.cloth
   if (cloth.pattern.kind !== 'plain' || cloth.nap === 'one-way' || direction === 'railroaded') return job
-  if (!isTooWide(job)) return job
-  const turned = withPart(job, 'A', { ...part, cloth: { ...part.cloth, direction: 'railroaded' } })
-  return isTooWide(turned) ? job : turned
+  const turned = withPart(job, letter, { ...part, cloth: { ...part.cloth, direction: 'railroaded' } })
+  return isTooWide(alone(job, letter)) && !isTooWide(alone(turned, letter)) ? turned : job
 }
+
+/** The ticket as if it had this part only. */
+const alone = (job: Job, letter: string): Job => ({ ...job, parts: job.parts.filter((p) => p.letter === letter) })
 
 const isTooWide = (job: Job): boolean => planJob(job).warnings.some((w) => w.code === 'piece-wider-than-cloth')
