@@ -3,6 +3,7 @@ import type { Edit } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import type { Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { inOneOrder } from './one-order.ts'
+import { ROW_OF_SIZES } from './said-sizes.ts'
 import { readLeaving } from './typing.ts'
 import { typingWords } from './words.ts'
 
@@ -29,8 +30,11 @@ export function withLeftOver(line: string, context: TypingContext): Result<Asked
 }
 
 /** A shape that is not read, a second cushion, or a word that turns what follows into its opposite. */
-const CHANGES_THE_REST =
-  /\b(?:not?|without|except|but|or|v|ring|star|oval|heart|kidney|wedge|wrap(?:ped)?|curved?|taper(?:s|ed|ing)?)\b|\b(?:penta|hexa|octa|triang|trapez|ellip)|\d\S* ?x ?\d\S* ?x ?\d/i
+const OTHER_SHAPES = 'ring|star|oval|heart|kidney|wedge|wrap(?:ped)?|curved?|taper(?:s|ed|ing)?'
+const CHANGES_THE_REST = new RegExp(
+  `\\b(?:not?|without|except|but|or|v|${OTHER_SHAPES})\\b|\\b(?:penta|hexa|octa|triang|trapez|ellip)|${ROW_OF_SIZES}`,
+  'i',
+)
 
 function withNote(typed: Typed, words: string): Typed | null {
   const note: Edit = {

@@ -5,6 +5,9 @@ import { BENCH, TAPERING, THING } from './thing-words.ts'
 export const NUMBER = String.raw`\d+(?:\.\d+)?(?:(?:\s|-|\+)\d+\/\d+|\/\d+)?`
 export const SIZE = String.raw`(?:\d+\s*(?:ft|')\s*)?${NUMBER}\s*(?:mm|cm|m|inches|inch|in(?! ?\d)|"|ft|')?(?![a-wyz\d/])`
 
+/** Roughly the sizes of one cushion as a row, to count how many a line says. */
+export const ROW_OF_SIZES = String.raw`\d\S* ?x ?\d\S* ?x ?\d`
+
 /** The sizes of a line, as they were said. */
 export interface NamedSizes {
   /** With x between them, as they were said. */

@@ -23,7 +23,7 @@ import { FILLING_EDITS } from './filling-edits.ts'
 import { readCloth } from './cloth-edits.ts'
 import { findNamed } from './find-named.ts'
 import { plainly, rephrased } from './rephrase.ts'
-import { sizesIn } from './said-sizes.ts'
+import { ROW_OF_SIZES, sizesIn } from './said-sizes.ts'
 import { NOUN } from './thing-words.ts'
 import { TERMS_EDITS } from './terms-edits.ts'
 import { TRIM_EDITS } from './trim-edits.ts'
@@ -71,8 +71,9 @@ function unknown(
 }
 
 /** Whether sizes of two kinds of cushion are said in one line. */
-export const hasTwoSeats = (text: string): boolean =>
-  (plainly(text).match(/\d\S* ?x ?\d\S* ?x ?\d|\bbolsters?[^x]* ?x ?\d/g) ?? []).length > 1
+export const hasTwoSeats = (text: string): boolean => (plainly(text).match(A_SEAT) ?? []).length > 1
+
+const A_SEAT = new RegExp(`${ROW_OF_SIZES}|\\bbolsters?[^x]* ?x ?\\d`, 'g')
 
 const SAYS_A_CUSHION = new RegExp(`\\b(?:${NOUN})\\b`)
 
