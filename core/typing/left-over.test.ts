@@ -65,6 +65,7 @@ describe('what is not understood of a line', () => {
   })
   it.each([
     ['hexagon cushion 600 x 600 x 80', 'unknown-word'],
+    ['U shaped dinette 1800 x 2000 x 600 x 100', 'unknown-word'],
     ['pads 400 x 400 x 40, tapering to 360 at the back', 'unknown-word'],
     ['600 x 500 x 80, without a collar', 'unknown-word'],
     ['bench -5 x 468 x 75, piped', 'length'],

@@ -32,7 +32,7 @@ export function withLeftOver(line: string, context: TypingContext): Result<Asked
 /** A shape that is not read, a second cushion, or a word that turns what follows into its opposite. */
 const OTHER_SHAPES = 'ring|star|oval|heart|kidney|wedge|wrap(?:ped)?|curved?|taper(?:s|ed|ing)?'
 const CHANGES_THE_REST = new RegExp(
-  `\\b(?:not?|without|except|but|or|v|${OTHER_SHAPES})\\b|\\b(?:penta|hexa|octa|triang|trapez|ellip)|${ROW_OF_SIZES}`,
+  `\\b(?:not?|without|except|but|or|u|v|${OTHER_SHAPES})\\b|\\b(?:penta|hexa|octa|triang|trapez|ellip)|${ROW_OF_SIZES}`,
   'i',
 )
 

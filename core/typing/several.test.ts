@@ -48,6 +48,7 @@ const SEATS: readonly (readonly [line: string, makes: string])[] = [
     'taper 1500 x 2400 x 450 x 80 in 3',
   ],
   ['bay window seat 2400 x 1500 x 450 x 80', 'taper 2400 x 1500 x 450 x 80 in 1'],
+  [`cockpit cushion 6'2" x 18" x 4"`, '1879.6 x 457.2 x 101.6 times 1'],
   ['window seat taper 2400 to 1500 x 450 x 80 in 3, piped', 'taper 2400 x 1500 x 450 x 80 in 3'],
   ['tapered bench, front 1500, back 1200, 450 deep, 80 thick in 2', 'taper 1500 x 1200 x 450 x 80 in 2'],
   ['two seat cushions 24 x 24 x 5 in with zips', '609.6 x 609.6 x 127 times 2'],
