@@ -66,7 +66,7 @@ export const LENGTH_UNITS = Object.keys(UNIT_OF)
 
 /** One amount: `23 5/8`, `23-5/8`, `5/8`, `23.5` or `.5`, then perhaps its unit, and after feet at once the inches. */
 const TERM = new RegExp(
-  String.raw`^(?:(?<whole>\d+)(?:\s+|\s*-\s*)(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<loneTop>\d+)\s*/\s*(?<loneBottom>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>${LENGTH_UNITS})?(?![a-z.,])(?!(?<!'|ft)\d)`,
+  String.raw`^(?:(?<whole>\d+)(?:\s+|\s*-\s*)(?<top>\d+)\s*/\s*(?<bottom>\d+)|(?<loneTop>\d+)\s*/\s*(?<loneBottom>\d+)|(?<decimal>\d+(?:[.,]\d+)?|[.,]\d+))\s*(?<unit>${LENGTH_UNITS})?(?![a-z.,])`,
   'i',
 )
 
