@@ -50,7 +50,7 @@ export function plainly(line: string): string {
     .replace(/\bcentimet(?:er|re)s?\b/g, 'cm')
     .replace(new RegExp(`\\b(${NUMBERS.join('|')})\\b`, 'g'), (n) => String(NUMBERS.indexOf(n) + 1))
     .replace(/\bpair\b(?=\s+(?:[a-z]+ )?(?:cushion|seat))/g, '2')
-    .replace(/\b(\d+) ?(?:off|pcs?|pieces?|@) ?(?=\d)/g, '$1 cushions ')
+    .replace(/\b(\d+) ?(?:pcs?|pieces?|@) ?(?=\d)/g, '$1 cushions ')
     .replace(/\bdozen\b/g, '12')
     .replace(/\s+/g, ' ')
     .trim()
