@@ -1,7 +1,7 @@
 import { phrase } from '../language/index.ts'
 import type { Exposure, Load, SizingSchool } from '../../contract/index.ts'
 import { EXPOSURE_WORDS, newLayer, SCHOOL_KINDS, USES, usualSchool, usualWadding } from '../filling/index.ts'
-import { setFilling, setFoam, setLooseFibre } from '../job/index.ts'
+import { setFilling, setFoam, setLooseFibre, setWork } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
 import { valueOf } from '../seat/index.ts'
 import { formatAmount, formatLengthWithUnit, parseAmount } from '../units/index.ts'
@@ -60,7 +60,11 @@ export const FILLING_EDITS: Readonly<Record<string, Reader>> = {
         ),
   ),
   fibre: () => edit(setLooseFibre),
+  order: (rest) => chain(oneOf('order', rest, ORDERED), (what) => edit(setWork(WORK_OF[what]))),
 }
+
+const ORDERED = ['both', 'cover', 'filling'] as const
+const WORK_OF = { both: 'cover-and-filling', cover: 'cover-only', filling: 'filling-only' } as const
 
 const THICKEST_BOARD_MM = 200
 const MOST_LOFT_MM = 200

@@ -124,6 +124,11 @@ export const GRAMMAR: readonly { readonly form: string; readonly does: string; r
   { form: 'foam NAME', does: 'a grade of the catalogue', example: 'foam gannet 36' },
   { form: 'top NAME THICKNESS', does: 'a softer layer on top of the block', example: 'top eider 25' },
   {
+    form: 'order cover  ·  order filling  ·  order both',
+    does: 'a new cover for what is there, a new filling for the cover that is there, or both',
+    example: 'order cover',
+  },
+  {
     form: 'use NAME  ·  lives WHERE  ·  on BASE',
     does: 'dining, lounge, back, bench, sleeping, cockpit, kneeler, hassock; indoors, sun, damp, wet; board, slats, webbing, mesh',
     example: 'use lounge',

@@ -25,6 +25,14 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   ],
   [/^(?:closes?|closed|shuts?|fastens?|fastened) (?:by |using )?([a-z -]+)$/, (m) => `close ${m[1]}`],
   [/^(?:envelope|slit)(?: back| closing| opening)?$/, 'close lapped slit'],
+  [
+    /^(?:new )?covers? only$|^only (?:new )?covers?$|^re-?cover(?:ed|ing)?$|^(?:keeps?|reuse) (?:old |own )?(?:foam|filling)s?$/,
+    'order cover',
+  ],
+  [
+    /^(?:new |replacement )?(?:foams?|fillings?|inserts?) only$|^only (?:new )?(?:foams?|fillings?|inserts?)$|^(?:keeps?|reuse) (?:old |own )?covers?$/,
+    'order filling',
+  ],
   [/^zip(?:s|ped|pers?)?$/, ['close zip gusset', 'close zip seam']],
   [/^zip(?:per)? (?:in|along) ?(?:back )?seam$/, 'close zip seam'],
   [/^(?:zip(?:per)? in )?gusset(?: zip)?$/, 'close zip gusset'],

@@ -87,6 +87,14 @@ const SEATS: readonly (readonly [string, string])[] = [
 ]
 
 const CHANGES: readonly (readonly [string, string])[] = [
+  ['cover only', 'order cover'],
+  ['new covers only', 'order cover'],
+  ['recover', 'order cover'],
+  ['keep the old foam', 'order cover'],
+  ['foam only', 'order filling'],
+  ['only new foam', 'order filling'],
+  ['replacement inserts only', 'order filling'],
+  ['reuse the covers', 'order filling'],
   ['zip at back', 'close zip gusset back'],
   ['zip at the back', 'close zip gusset back'],
   ['zipper on the left', 'close zip gusset left'],

@@ -52,6 +52,7 @@ const SEATS: readonly (readonly [line: string, makes: string])[] = [
   ['3 off 550 x 540 x 100', '550 x 540 x 100 times 3'],
   ['seat pads: 4 @ 400 x 410 x 50', '400 x 410 x 50 times 4'],
   ['4 pcs 400 x 410 x 50, piped', '400 x 410 x 50 times 4'],
+  ['3 off 550 x 540 x 100, covers only', '550 x 540 x 100 times 3'],
   ['a pair of boat cushions 1800x600x100', '1800 x 600 x 100 times 2'],
   ['600 x 500 x 80, back left corner cut off 100 x 110', '600 x 500 x 80 times 1'],
   ['window seat taper 2400 to 1500 x 450 x 80 in 3, piped', 'taper 2400 x 1500 x 450 x 80 in 3'],

@@ -209,6 +209,9 @@ describe('changes of the open job', () => {
     ['wadding 20', 'mm', (j) => (j.filling.kind === 'foam' ? j.filling.wadding?.loftMm : null), 20],
     ['wadding none', 'mm', (j) => (j.filling.kind === 'foam' ? j.filling.wadding : 0), null],
     ['fibre', 'mm', (j) => j.filling.kind, 'loose-fibre'],
+    ['order cover', 'mm', (j) => j.work.kind, 'cover-only'],
+    ['order filling', 'mm', (j) => j.work.kind, 'filling-only'],
+    ['order both', 'mm', (j) => j.work.kind, 'cover-and-filling'],
     [
       'foam gannet 36',
       'mm',
@@ -278,6 +281,8 @@ describe('what is not understood', () => {
     ["cloth '; drop table cloths", 'which'],
     ['units furlongs', 'choice'],
     ['use sofa', 'choice'],
+    ['order', 'choice'],
+    ['order foam', 'choice'],
     ['use b', 'choice'],
     ['lives', 'choice'],
     ['sitters 5', 'pattern'],
