@@ -1,4 +1,4 @@
-import type { Item } from '../instance.ts'
+import type { Instance, Item } from '../instance.ts'
 import type { Shape } from '../shape.ts'
 import { ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
 
@@ -17,6 +17,9 @@ export function alikeOf(items: readonly Item[], reachMm: number): readonly Alike
   }
   return [...byKey.values()]
 }
+
+/** As wide as pieces may reach, with what a lay may have of them beyond either side. */
+export const acceptedWidth = ({ reachMm }: Instance): number => reachMm + 2 * ACCEPTED_OVERLAP_MM
 
 /** Area of a piece that lies in none of some slabs of it, mm². */
 export const areaBeside = (

@@ -1,8 +1,7 @@
 import type { Instance } from '../instance.ts'
 import type { PairTable } from '../separation/index.ts'
 import type { Shape } from '../shape.ts'
-import { ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
-import { alikeOf, areaBeside, type Alike } from './alike.ts'
+import { acceptedWidth, alikeOf, areaBeside, type Alike } from './alike.ts'
 import { chainsOf, type Pose } from './chains.ts'
 import { shortestPile, type Kind, type Row } from './cover.ts'
 import { slabsInPlace, type PlacedSlab } from './slabs-in-place.ts'
@@ -14,14 +13,14 @@ const LEAST_WIDTH_MM = 20
 
 /**
  * Cross-sections of slabs that come as near each other as the whole outlines of their pieces let them. `mostPoses`: turned
- * slabs in all, beyond which pieces count by their area alone.
+ * slabs in all, beyond which pieces count by their area alone; answers whether some did.
  */
 export function* byOutlines(
   instance: Instance,
   table: PairTable,
   mostPoses: number,
   prove: (length: number) => void,
-): Generator<number, void> {
+): Generator<number, boolean> {
   const { rows, poses, told, othersMm2 } = rowsInPlace(alikeOf(instance.items, instance.reachMm), mostPoses)
   const { dearest, work, unfit } = yield* chainsOf(instance, table, poses)
   const fit = new Set(poses.map((p) => p.row).filter((r) => !unfit.has(r)))
@@ -33,8 +32,9 @@ export function* byOutlines(
       return { rows: kept, besideMm2: areaBeside(way.shape, slabs) }
     }),
   }))
-  const crossed = { rows, kinds, othersMm2, capacity: instance.reachMm + 2 * ACCEPTED_OVERLAP_MM }
+  const crossed = { rows, kinds, othersMm2, capacity: acceptedWidth(instance) }
   yield* shortestPile(crossed, { dearest, work, known: [], alone: rows.map(() => 1) }, prove)
+  return othersMm2 > 0
 }
 
 /** Turns of a piece that are the same, be it upside down, share their rows. */

@@ -1,6 +1,6 @@
 import type { Instance } from '../instance.ts'
 import { ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
-import { alikeOf, areaBeside } from './alike.ts'
+import { acceptedWidth, alikeOf, areaBeside } from './alike.ts'
 import { crossedByFixed, shortestPile, type Abreast, type Crossed, type Kind, type Row, type Way } from './cover.ts'
 import { patternsOn } from './patterns.ts'
 import { profileOf } from './profile.ts'
@@ -52,7 +52,8 @@ function piled({ rows, kinds, capacity }: Crossed): readonly Abreast[] {
 }
 
 /** Each way of a piece by its slabs, the widest first; where they lie in it does not matter. */
-function widthRowsOf({ items, shapes: all, reachMm, gap }: Instance): Crossed {
+function widthRowsOf(instance: Instance): Crossed {
+  const { items, shapes: all, reachMm, gap } = instance
   const bent = all.filter((s) => !s.isBox).length
   const slabsEach = Math.min(MOST_SLABS, Math.max(LEAST_SLABS, Math.floor(ROWS_WANTED / Math.max(1, bent))))
   const rows: Row[] = []
@@ -65,5 +66,5 @@ function widthRowsOf({ items, shapes: all, reachMm, gap }: Instance): Crossed {
     }))
     return { count, ways }
   })
-  return { rows, kinds, othersMm2: 0, capacity: reachMm + gap + 2 * ACCEPTED_OVERLAP_MM }
+  return { rows, kinds, othersMm2: 0, capacity: acceptedWidth(instance) + gap }
 }

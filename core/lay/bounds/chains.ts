@@ -1,7 +1,8 @@
 import type { Instance } from '../instance.ts'
-import type { PairTable } from '../separation/index.ts'
+import { STRIP_WORK, type PairTable } from '../separation/index.ts'
 import type { Shape } from '../shape.ts'
 import { ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
+import { acceptedWidth } from './alike.ts'
 import type { Prices } from './covering.ts'
 import type { Pattern } from './patterns.ts'
 import type { PlacedSlab } from './slabs-in-place.ts'
@@ -28,20 +29,18 @@ const STRIP_MM = 12
 /** Looks that one search for the dearest takes: what is left of them over the slabs is how fine the steps are. */
 const LOOKS = 3_000_000
 const LEAST_STEP_MM = 1
-/** What a strip of two shapes takes, in the unit of work. */
-const STRIP_WORK = 0.5
 
 /**
  * Chains of slabs across the cloth, from left to right, the middle of each as far from that of the one before as their
  * pieces keep each other on a line that crosses both slabs: by their whole outlines, wherever one lies above the other.
  * The dearest of them is worth no less than what any line across a true lay crosses. Yields the work done.
  */
-export function* chainsOf({ reachMm }: Instance, table: PairTable, poses: readonly Pose[]): Generator<number, Chains> {
-  const width = reachMm + 2 * ACCEPTED_OVERLAP_MM
+export function* chainsOf(instance: Instance, table: PairTable, poses: readonly Pose[]): Generator<number, Chains> {
+  const width = acceptedWidth(instance)
   const n = poses.length
   const stepMm = Math.max(LEAST_STEP_MM, (n * n * width) / LOOKS)
   const places = Math.floor(width / stepMm) + 1
-  const steps = new Int16Array(n * n).fill(NEVER)
+  const steps = new Int32Array(n * n).fill(NEVER)
   for (let a = 0; a < n; a++)
     for (let b = 0; b < n; b++) {
       if (poses[a]!.isSingle && poses[a]!.kind === poses[b]!.kind) continue
@@ -84,7 +83,7 @@ function apartOnALine(
 }
 
 /** Of two slabs of which one may begin where the other does the narrower one is left out. */
-function withoutStep(poses: readonly Pose[], steps: Int16Array): ReadonlySet<number> {
+function withoutStep(poses: readonly Pose[], steps: Int32Array): ReadonlySet<number> {
   const unfit = new Set<number>()
   const n = poses.length
   for (let a = 0; a < n; a++)
@@ -97,7 +96,7 @@ function withoutStep(poses: readonly Pose[], steps: Int16Array): ReadonlySet<num
 }
 
 interface Grid {
-  readonly steps: Int16Array
+  readonly steps: Int32Array
   readonly first: readonly number[]
   readonly last: readonly number[]
   readonly places: number

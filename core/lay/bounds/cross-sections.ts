@@ -21,7 +21,7 @@ export function* crossSections(instance: Instance, prove: (length: number) => vo
   if (instance.shapes.every((s) => s.isBox)) return yield* byWidths(instance, tell)
   const table = new PairTable(instance, 'inner')
   tell(yield* longestPair(instance, table))
-  yield* byOutlines(instance, table, FEW_POSES, tell)
+  const areSomeLeft = yield* byOutlines(instance, table, FEW_POSES, tell)
   yield* byWidths(instance, tell)
-  yield* byOutlines(instance, table, MANY_POSES, tell)
+  if (areSomeLeft) yield* byOutlines(instance, table, MANY_POSES, tell)
 }

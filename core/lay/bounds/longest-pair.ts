@@ -1,14 +1,12 @@
 import type { Instance } from '../instance.ts'
-import type { PairTable } from '../separation/index.ts'
+import { STRIP_WORK, type PairTable } from '../separation/index.ts'
 import type { Shape } from '../shape.ts'
-import { ACCEPTED_OVERLAP_MM } from '../tolerances.ts'
-import { alikeOf } from './alike.ts'
+import { acceptedWidth, alikeOf } from './alike.ts'
 
 /** The second is tried above the first in steps of so much. */
 const STRIP_MM = 1
 /** With more kinds of pieces than this two of them seldom tell. */
 const MOST_KINDS = 6
-const STRIP_WORK = 0.5
 
 /**
  * A lay is no shorter than any two of its pieces by themselves: each pair in each of its turns as far up the cloth as its
@@ -33,8 +31,9 @@ export function* longestPair(instance: Instance, table: PairTable): Generator<nu
 }
 
 /** Both, the foot of the first at the starting end and that of the second there or above; `known` where it is no less. */
-function lengthOf({ reachMm, gap }: Instance, table: PairTable, a: Shape, b: Shape, known: number): number {
-  const width = reachMm + 2 * ACCEPTED_OVERLAP_MM
+function lengthOf(instance: Instance, table: PairTable, a: Shape, b: Shape, known: number): number {
+  const { gap } = instance
+  const width = acceptedWidth(instance)
   for (let low = 0; low < a.height + gap; low += STRIP_MM) {
     const length = Math.max(a.height, low + b.height)
     if (length >= known) return known

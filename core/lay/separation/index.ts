@@ -1,2 +1,2 @@
-export { PairTable } from './pair-table.ts'
+export { PairTable, STRIP_WORK } from './pair-table.ts'
 export { separation } from './separation.ts'

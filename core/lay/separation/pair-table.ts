@@ -6,7 +6,8 @@ import { type Shape } from '../shape.ts'
 import { easeArcs } from './ease-arcs.ts'
 import { ACCEPTED_OVERLAP_MM, BULGE_MM, HAIR_MM, HOLLOW_MM, ROUNDING_MM } from '../tolerances.ts'
 
-/** What a bulging arc may be drawn larger by for the search: a hair of cloth for a tenth of its edges. */
+/** What looking for a place in one strip takes, in the unit of work. */
+export const STRIP_WORK = 0.5
 
 /** When the kept regions hold more numbers than this (of 8 bytes each) they are forgotten and made again as needed. */
 const MOST_NUMBERS = 12_000_000
