@@ -4,6 +4,7 @@ import { DEMO_GRADES, keepersBench, keepersBenchPart } from '../core/demo/index.
 import { jobOf } from '../core/job/index.ts'
 import { USUAL_WORKSHOP } from '../core/defaults/index.ts'
 import {
+  JOB_VERSION,
   AllowanceBook,
   Cloth,
   Grade,
@@ -202,8 +203,17 @@ describe('a job document', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.faults))
     const now = readJob({ ...old, version: 12 })
     expect(now.ok && now.value).toEqual(read.value)
-    expect(read.value).toMatchObject({ version: 12, ticket: 'SL-02', title: "Keepers' bench" })
+    expect(read.value).toMatchObject({ version: JOB_VERSION, ticket: 'SL-02', title: "Keepers' bench" })
     expect(read.value.parts[0]!.seat.footprint).toMatchObject({ kind: 'rectangle' })
+  })
+
+  it('of version 12: piping that was joined twice more is, in strips of one length', () => {
+    const read = readJob(
+      JSON.parse(readFileSync(new URL('./testing/job-version-12.json', import.meta.url), 'utf8')) as unknown,
+    )
+    if (!read.ok) throw new Error(JSON.stringify(read.faults))
+    expect(read.value.parts.map((p) => p.cloth.strips)).toEqual([{ kind: 'even', moreJoins: 2 }])
+    expect(read.value.parts[0]!.cloth).not.toHaveProperty('stripJoins')
   })
 
   it('of version 9: no panel is joined', () => {

@@ -46,6 +46,7 @@ export {
   Part,
   type PartCloth,
   PartLetter,
+  type PipingSplit,
   PlacementRule,
   Pose,
 } from './part.ts'

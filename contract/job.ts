@@ -9,7 +9,7 @@ import { AllowanceBook, Cloth } from './shop.ts'
 import { Terms } from './terms.ts'
 
 export const JOB_FORMAT = 'loft-seam/job'
-export const JOB_VERSION = 12
+export const JOB_VERSION = 13
 
 /** The cloths of a ticket: of all its parts, where a part has none of its own. */
 export const TicketCloth = z.strictObject({

@@ -43,6 +43,39 @@ const DepthRule = z.union([
   }),
 ])
 
+/** A run of piping in more strips is patchwork. */
+const MOST_STRIPS = 12
+
+/** How runs of piping are cut from strips. */
+export const PipingSplit = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('even'),
+    moreJoins: z
+      .int()
+      .min(0)
+      .max(4, 'are more than four more joins: that is patchwork')
+      .describe('in each run, beyond those the cloth asks for: shorter strips go where long ones do not'),
+  }),
+  z.strictObject({
+    kind: z.literal('to-the-lay'),
+    runs: z
+      .array(
+        z.strictObject({
+          of: z.string().min(1).max(200).describe('the strips of which piping, as the lay names them'),
+          count: z.int().min(1).max(500).describe('so many runs, one after the other'),
+          lengthsMm: z
+            .array(z.number().positive().max(50_000))
+            .min(1)
+            .max(MOST_STRIPS)
+            .describe('of each strip as it is joined, in order; the last makes up what the run wants'),
+        }),
+      )
+      .max(500)
+      .describe('as the lay has room for strips; where they no longer make up the runs, these are cut evenly'),
+  }),
+])
+export type PipingSplit = z.infer<typeof PipingSplit>
+
 /** How the cloth of a part lies, and where its pattern falls. */
 export const PartCloth = z.strictObject({
   direction: z.enum(['up-the-roll', 'railroaded']),
@@ -65,11 +98,7 @@ export const PartCloth = z.strictObject({
   hiddenStrips: z
     .enum(['across', 'along'])
     .describe('which way of a patterned roll gussets lie: all of them one way, never some this way and some that'),
-  stripJoins: z
-    .int()
-    .min(0)
-    .max(4, 'are more than four more joins: that is patchwork')
-    .describe('joins in each run of piping beyond those the cloth asks for: shorter strips go where long ones do not'),
+  strips: PipingSplit,
 })
 export type PartCloth = z.infer<typeof PartCloth>
 

@@ -138,18 +138,35 @@ test('two tickets cut from one length: tried, kept in both, marked out, and take
   await expect(page.getByText(/of which this ticket pays/)).toHaveCount(0)
 })
 
-test('piping that drives a lay apart is offered in shorter strips, and less cloth is bought', async ({ page }) => {
+test('piping is cut in strips as long as the lay has room for them: less cloth, a cut list that says where each goes, and back', async ({
+  page,
+}) => {
   await start(page, 'seat 610 x 545 x 110 times 2')
   for (const line of ['makeup knife-edge', 'close zip seam back', 'pipe both cord 5 bias']) await typeLine(page, line)
   await station(page, 'Lay')
-  const offer = page.getByRole('status').filter({ hasText: 'in each run of piping' })
+  const offer = page.getByRole('status').filter({ hasText: 'as long as the lay has room' })
   await expect(offer).toContainText('less to buy', { timeout: 90_000 })
   const laidMm = async () => Number(/([\d.]+) mm/.exec(await lengthShown(page).innerText())![1])
-  await expect(offer).toContainText(/€\d+\.\d\d saved with \d+ min of joining/)
+  await expect(offer).toContainText(/€\d+\.\d\d saved with /)
   const before = await laidMm()
-  await offer.getByRole('button', { name: 'Join the piping' }).click()
-  await expect(page.getByText('Planning the first lay')).toHaveCount(0)
-  await expect.poll(laidMm, { timeout: 90_000 }).toBeLessThan(before - 100)
+  const said = Number(/lies on ([\d.]+) mm/.exec(await offer.innerText())![1])
+  await offer.getByRole('button', { name: 'Cut them so' }).click()
+  await expect(page.getByText('The piping is cut in strips as long as this lay has room for them.')).toBeVisible()
+  await expect.poll(laidMm).toBeLessThan(before - 100)
+  expect(Math.abs((await laidMm()) - said)).toBeLessThan(1)
+  await station(page, 'Cut & buy')
+  await expect(page.getByRole('row', { name: /Piping strip.* to loop/ }).first()).toBeVisible()
+  await page.reload()
+  await station(page, 'Lay')
+  expect(Math.abs((await laidMm()) - said)).toBeLessThan(1)
+  // Other pieces: the strips are chosen anew by themselves.
+  await typeLine(page, 'depth 560')
+  await expect(page.getByText('The piping is cut evenly so far.')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('The piping is cut in strips as long as this lay')).toBeVisible({ timeout: 90_000 })
+  await page.getByRole('button', { name: 'Strips of one length' }).click()
+  await expect(page.getByText('The piping is cut in strips as long as this lay')).toHaveCount(0)
+  await station(page, 'Cut & buy')
+  await expect(page.getByRole('row', { name: /Piping strip.* to a loop/ })).toBeVisible()
 })
 
 test('a check is entered in the cloth store, marked with a flaw, and a job is laid on it both ways in phase', async ({

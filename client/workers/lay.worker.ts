@@ -10,6 +10,8 @@ export interface LayRequest {
   readonly seconds: number
   /** What is missing of a cloth in hand is worked out where there is no lay; null where it is bought. */
   readonly inHand: InHand | null
+  /** A lay to go on from. */
+  readonly from?: Lay
   /** Pieces that stay where this lay has them. */
   readonly locked: { readonly lay: Pick<Lay, 'placements' | 'offsets'>; readonly keys: readonly string[] }
 }
@@ -20,13 +22,14 @@ export type LayMessage =
   | { readonly kind: 'failed'; readonly failure: LayFailure; readonly shortfall: Shortfall | null }
 
 self.onmessage = (event: MessageEvent<LayRequest>) => {
-  const { problem, seed, lane, seconds, locked, inHand } = event.data
+  const { problem, seed, lane, seconds, locked, inHand, from } = event.data
   const started = performance.now()
   const elapsed = () => (performance.now() - started) / 1000
   const tell = (message: LayMessage) => self.postMessage(message)
   const solved = solveAround(problem, locked.lay, new Set(locked.keys), {
     seed,
     lane,
+    ...(from ? { from } : {}),
     budget: { steps: Infinity, isStopped: () => elapsed() > seconds },
     onBetter: (found) => tell({ kind: 'better', found, seconds: elapsed() }),
   })

@@ -1,6 +1,7 @@
 import type { Job, Lay, LayProblem } from '../../contract/index.ts'
 import { easierLay, solveLay, type Easier } from '../../core/lay/index.ts'
 import {
+  splitToLay,
   tryRescue,
   trySaving,
   type Attempt,
@@ -9,6 +10,7 @@ import {
   type RescueCloths,
   type Saved,
   type Saving,
+  type SplitLay,
 } from '../../core/what-if/index.ts'
 
 export type WhatIfRequest =
@@ -40,20 +42,34 @@ export type WhatIfRequest =
       readonly laid: readonly (readonly [string, number])[]
       readonly seconds: number
     }
+  | {
+      readonly kind: 'split'
+      readonly key: number
+      readonly job: Job
+      readonly clothId: string
+      readonly prices: Prices
+      readonly hourRate: number
+      readonly laid: readonly (readonly [string, number])[]
+      readonly seconds: number
+    }
 
 export type WhatIfAnswer =
   | { readonly kind: 'lay'; readonly key: number; readonly lengthMm: number | null; readonly boundMm: number }
   | { readonly kind: 'rescue'; readonly key: number; readonly attempt: Attempt | null }
   | { readonly kind: 'saving'; readonly key: number; readonly saved: Saved | null }
   | { readonly kind: 'easier'; readonly key: number; readonly easier: Easier | null }
+  | { readonly kind: 'split'; readonly key: number; readonly split: SplitLay | null }
 
 self.onmessage = ({ data }: MessageEvent<WhatIfRequest>) => {
   const started = performance.now()
-  const isStopped = () => (performance.now() - started) / 1000 > data.seconds
-  self.postMessage(answer(data, isStopped))
+  const spent = () => (performance.now() - started) / 1000 / data.seconds
+  self.postMessage(answer(data, spent))
 }
 
-function answer(asked: WhatIfRequest, isStopped: () => boolean): WhatIfAnswer {
+function answer(asked: WhatIfRequest, spent: () => number): WhatIfAnswer {
+  const isStopped = () => spent() >= 1
+  if (asked.kind === 'split')
+    return { kind: 'split', key: asked.key, split: splitToLay({ ...asked, laid: new Map(asked.laid), spent }) }
   const budget = { steps: Infinity, isStopped }
   if (asked.kind === 'easier')
     return { kind: 'easier', key: asked.key, easier: easierLay(asked.problem, asked.lay, { seed: 1, budget }) }

@@ -10,6 +10,7 @@ import { withWhatIsThere } from './from-8-what-is-there.ts'
 import { withJoins } from './from-9-joins.ts'
 import { withPlaces } from './from-10-places.ts'
 import { withRound } from './from-11-round.ts'
+import { withStrips } from './from-12-strips.ts'
 
 export { migrateCloth } from './cloth.ts'
 export { migrateGrade } from './grade.ts'
@@ -28,6 +29,7 @@ const STEPS: readonly (readonly [from: number, step: (document: Document) => Doc
   [9, withJoins],
   [10, withPlaces],
   [11, withRound],
+  [12, withStrips],
 ]
 
 /**

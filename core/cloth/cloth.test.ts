@@ -344,7 +344,7 @@ describe('piping on the cloth', () => {
 
   it('across: two strips a loop, none wider than the cloth', () => {
     expect(strip('across')).toMatchObject({ qty: 12, turns: [0] })
-    expect(piped('across').strips[0]![0]!.split.each.value).toBeLessThanOrEqual(1350)
+    expect(piped('across').strips[0]![0]!.split.lengths[0]!.value).toBeLessThanOrEqual(1350)
   })
   it('along: one strip a loop', () => expect(strip('along')).toMatchObject({ qty: 6, turns: [90] }))
   it('bias: a slanted strip whose ends lie on the grain, 40 mm across', () => {

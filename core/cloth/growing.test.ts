@@ -319,7 +319,7 @@ it('piping strips grow by the way they are cut: 3 % across, 5 % along', () => {
     const taken = { across: 0.97, along: 0.95 }
     const [strip] = plan.cloth.strips[0]!
     const size = boxOf(piece(plan, 'piping').outline.map(([x, y]) => ({ x, y })))
-    expect(size.maxX).toBeCloseTo(strip!.split.each.value / taken[way[0]], 6)
+    expect(size.maxX).toBeCloseTo(strip!.split.lengths[0]!.value / taken[way[0]], 6)
     expect(size.maxY).toBeCloseTo(onlyDesign(steady).cover.piping!.stripWidth!.value / taken[way[1]], 6)
     expect(plan.cutList.find((l) => l.what.startsWith('Piping'))!.height.value).toBeCloseTo(size.maxY, 6)
   }

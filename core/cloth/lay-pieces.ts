@@ -12,7 +12,8 @@ import { foldedLay } from './folded/fold.ts'
 import { notFollowing, ruledOf, type RuledPart } from './follow.ts'
 import { matchedWays, turnsOf } from './lay-turns.ts'
 import { pieceId } from './piece-id.ts'
-import { pipingStrips, pipingTurns, stripOutline, type PipingStrips } from './piping-strips.ts'
+import { pipingStrips, stripOutline, type PipingStrips } from './piping-strips.ts'
+import { stripPlace } from './strip-words.ts'
 import { readySides } from './ready-sides.ts'
 import { matchingsOf, matchOf, rowPattern, ruledPlaces } from './match.ts'
 
@@ -159,25 +160,27 @@ function panelsOf(part: CutPart, parts: readonly CutPart[], cloth: Cloth): reado
 }
 
 /** The strips of a part's piping, where they are cut from a cloth. */
-function stripsOf({ isAlone, laid: choice, designs, cushions, strips }: CutPart, cloth: Cloth): readonly Cut[] {
+function stripsOf({ isAlone, laid: choice, cushions, strips }: CutPart, cloth: Cloth): readonly Cut[] {
   if (clothFor(choice, 'piping').id !== cloth.id) return []
   return strips.flatMap((groups, design) =>
-    groups.map(({ id, split, qty, group }): Cut => {
-      const piping = designs[design]!.cover.piping!
-      const outline = stripOutline(piping, split, cloth)
-      const name = isAlone ? 'Piping strip' : phrase`Piping strip ${cushions.designs[design]!.id}`
-      return {
-        laid: {
-          id,
-          name: group.isClosed ? name : phrase`${name}, open run`,
-          qty,
-          cut: outline,
-          of: null,
-          matched: false,
-          way: 'flat',
-        },
-        piece: { id, qty, outline: asOutline(outline), turns: pipingTurns(cloth, piping), flip: false, match: null },
-      }
+    groups.flatMap((own) => {
+      const alone = isAlone ? 'Piping strip' : phrase`Piping strip ${cushions.designs[design]!.id}`
+      const name = own.group.isClosed ? alone : phrase`${alone}, open run`
+      return own.cut.map(({ id, qty, sewnMm }, i): Cut => {
+        const outline = stripOutline(own.shape, sewnMm)
+        return {
+          laid: {
+            id,
+            name: own.id === own.of ? name : phrase`${name}, ${stripPlace(own, i)}`,
+            qty,
+            cut: outline,
+            of: null,
+            matched: false,
+            way: 'flat',
+          },
+          piece: { id, qty, outline: asOutline(outline), turns: [...own.turns], flip: false, match: null },
+        }
+      })
     }),
   )
 }

@@ -1,13 +1,16 @@
 import { phrase } from '../language/index.ts'
-import type { Cloth, ClothChoice } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, PipingSplit } from '../../contract/index.ts'
 import {
   clothFor,
   givesOrShrinks,
   looksAlikeEveryWay,
   splitRun,
+  splitToLay,
+  stripLengths,
   usableWidth,
   type PipingGroup,
   type PipingPlan,
+  type StripRules,
   type StripSplit,
 } from '../cover/index.ts'
 import { at, type Polygon } from '../outline/index.ts'
@@ -15,15 +18,40 @@ import { cutLarger } from '../pattern/index.ts'
 import type { Design } from '../seat/index.ts'
 import { entered, figure, given, over, type Figure } from '../working/index.ts'
 
-/** Piping strips of one length for the cushions of a design. */
+/** Piping runs of one length for the cushions of a design, all split alike. */
 export interface PipingStrips {
   readonly id: string
+  /** Which piping they are for: the same however it is split. */
+  readonly of: string
   readonly group: PipingGroup
   readonly split: StripSplit
-  readonly qty: number
-  /** As they are cut: longer and wider where washing takes some. */
-  readonly length: Figure
+  /** The runs that are split so, counted from 0 through the piping. */
+  readonly runs: { readonly first: number; readonly count: number }
+  /** As they are cut, strips of one length together: longer and wider where washing takes some. */
+  readonly cut: readonly CutStrips[]
   readonly width: Figure
+  readonly rules: StripRules
+  readonly shape: StripShape
+  /** In which it may lie on the cloth. */
+  readonly turns: readonly number[]
+}
+
+/**
+ * How a strip lies in its own plane: how far it reaches and climbs for each mm of its length, and how high it is cut
+ * upright.
+ */
+export interface StripShape {
+  readonly reach: number
+  readonly climb: number
+  readonly rise: number
+}
+
+export interface CutStrips {
+  readonly id: string
+  readonly qty: number
+  readonly length: Figure
+  /** Along the strip before it is washed, mm. */
+  readonly sewnMm: number
 }
 
 /** Strips along the roll are cut no longer than can be handled on a table. */
@@ -37,13 +65,13 @@ const stripCut = ({ choice }: PipingPlan): StripCut => (choice.kind === 'ready-m
  * Plain two-way cloth lets straight strips lie either way, and bias strips follow either diagonal; not where washing
  * takes more of one way.
  */
-export function pipingTurns(cloth: Cloth, piping: PipingPlan): number[] {
+function pipingTurns(cloth: Cloth, piping: PipingPlan): number[] {
   const cut = stripCut(piping)
   if (!givesOrShrinks(cloth) && (looksAlikeEveryWay(cloth) || cut === 'bias')) return [0, 90]
   return cut === 'along' ? [90] : [0]
 }
 
-/** The strips of one design's piping, as long as its cloth allows; none for ready-made piping. */
+/** The strips of one design's piping, even or as the lay has room for them; none for ready-made piping. */
 export function pipingStrips(
   choice: ClothChoice,
   piping: PipingPlan,
@@ -51,39 +79,89 @@ export function pipingStrips(
   isOnlyDesign: boolean,
 ): readonly PipingStrips[] {
   const { stripWidth } = piping
-  const cloth = clothFor(choice, 'piping')
-  const cut = stripCut(piping)
-  const grown = grownBy(cloth, cut)
-  const onBias = cut === 'bias' ? biasFactor(grown) : null
-  const usableMm = usableWidth(cloth) / grown.x
-  if (!stripWidth || usableMm <= 0) return []
+  if (!stripWidth || usableWidth(clothFor(choice, 'piping')) <= 0) return []
   const base = isOnlyDesign ? 'piping' : `piping-${design.id}`
-  return piping.groups.map((group, k) => {
-    // On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
-    const seam = group.panel.edges[0]!.allowance.value
-    const split =
-      cut === 'bias'
-        ? splitRun(group, usableMm * Math.SQRT2, 2 * Math.SQRT2 * seam, choice.stripJoins)
-        : splitRun(group, cut === 'across' ? usableMm : LONGEST_STRIP_MM / grown.x, stripWidth.value, choice.stripJoins)
-    const qty = Math.max(1, Math.round(split.strips.value)) * group.count * design.count
-    return {
-      id: k === 0 ? base : `${base}-${k + 1}`,
-      group,
-      split,
-      qty,
-      length: washedOut(split.each, grown.x, onBias),
-      width: washedOut(stripWidth, grown.y, onBias),
-    }
+  const cloth = clothFor(choice, 'piping')
+  const alike = { shape: stripShape(piping, cloth), turns: pipingTurns(cloth, piping) }
+  return piping.groups.flatMap((group, k) => {
+    const of = k === 0 ? base : `${base}-${k + 1}`
+    const rules = stripRules(cloth, piping, group, alike.turns)
+    const splits = splitsOf(choice.strips, group, rules, { of, runs: group.count * design.count })
+    return splits.map((own): PipingStrips => ({ ...own, of, group, rules, ...alike, ...asCut(cloth, piping, own) }))
   })
 }
 
+type Split = Pick<PipingStrips, 'id' | 'split' | 'runs'>
+
+/** As the ticket says for the lay, where that still makes up all runs; else evenly. */
+function splitsOf(
+  strips: PipingSplit,
+  group: PipingGroup,
+  rules: StripRules,
+  { of, runs: count }: { readonly of: string; readonly runs: number },
+): readonly Split[] {
+  const told = strips.kind === 'to-the-lay' ? strips.runs.filter((r) => r.of === of) : []
+  const laid = told.map(({ lengthsMm }) => splitToLay(group, rules, lengthsMm))
+  const firsts = told.map((_, i) => told.slice(0, i).reduce((sum, r) => sum + r.count, 0))
+  const isWhole = told.length > 0 && told.reduce((sum, r) => sum + r.count, 0) === count
+  if (isWhole && laid.every((split) => split !== null))
+    return laid.map((split, i) => ({
+      id: `${of}-laid-${i + 1}`,
+      split,
+      runs: { first: firsts[i]!, count: told[i]!.count },
+    }))
+  const more = strips.kind === 'even' ? strips.moreJoins : 0
+  return [{ id: of, split: splitRun(group, rules, more), runs: { first: 0, count } }]
+}
+
+/**
+ * On the bias a strip spans its length over √2 of the width, with ends cut on the grain: joining two loses 2√2·s.
+ */
+function stripRules(cloth: Cloth, piping: PipingPlan, group: PipingGroup, turns: readonly number[]): StripRules {
+  const cut = stripCut(piping)
+  const grown = grownBy(cloth, cut)
+  const usableMm = usableWidth(cloth) / grown.x
+  if (cut === 'bias') {
+    const longestMm = usableMm * Math.SQRT2
+    return { longestMm, longestLaidMm: longestMm, lossMm: 2 * Math.SQRT2 * group.panel.edges[0]!.allowance.value }
+  }
+  const alongMm = LONGEST_STRIP_MM / grown.x
+  const longestMm = cut === 'across' ? usableMm : alongMm
+  return {
+    longestMm,
+    longestLaidMm: turns.length > 1 ? Math.max(longestMm, alongMm) : longestMm,
+    lossMm: piping.stripWidth!.value,
+  }
+}
+
+function asCut(cloth: Cloth, piping: PipingPlan, { id, split, runs }: Split): Pick<PipingStrips, 'cut' | 'width'> {
+  const cut = stripCut(piping)
+  const grown = grownBy(cloth, cut)
+  const onBias = cut === 'bias' ? biasFactor(grown) : null
+  return {
+    cut: stripLengths(split).map(({ length, count }, i) => ({
+      id: i === 0 ? id : `${id}-${i + 1}`,
+      qty: count * runs.count,
+      length: washedOut(length, grown.x, onBias),
+      sewnMm: length.value,
+    })),
+    width: washedOut(piping.stripWidth!, grown.y, onBias),
+  }
+}
+
 /** A strip in its own plane: x along it, on the bias at 45° to the roll. */
-export function stripOutline(piping: PipingPlan, split: StripSplit, cloth: Cloth): Polygon {
-  const [length, width] = [split.each.value, piping.stripWidth!.value]
-  const { x, y } = grownBy(cloth, stripCut(piping))
-  if (stripCut(piping) !== 'bias') return [at(0, 0), at(length * x, 0), at(length * x, width * y), at(0, width * y)]
-  const [reach, rise] = [length / Math.SQRT2, width * Math.SQRT2]
-  return [at(0, 0), at(reach * x, reach * y), at(reach * x, (reach + rise) * y), at(0, rise * y)]
+export function stripOutline({ reach, climb, rise }: StripShape, lengthMm: number): Polygon {
+  const [x, y] = [lengthMm * reach, lengthMm * climb]
+  return [at(0, 0), at(x, y), at(x, y + rise), at(0, rise)]
+}
+
+function stripShape(piping: PipingPlan, cloth: Cloth): StripShape {
+  const cut = stripCut(piping)
+  const { x, y } = grownBy(cloth, cut)
+  const width = piping.stripWidth!.value
+  return cut === 'bias'
+    ? { reach: x / Math.SQRT2, climb: y / Math.SQRT2, rise: y * width * Math.SQRT2 }
+    : { reach: x, climb: 0, rise: y * width }
 }
 
 interface Grown {

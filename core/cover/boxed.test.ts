@@ -49,9 +49,9 @@ describe('boxed, worked by hand: 2240/3 x 468 x 75, s 12', () => {
   })
 
   it('puts the two joins of a straight-cut loop in the middle of the sides, off the front', () => {
-    const split = splitRun(cover.piping!.groups[0]!, 1350, 40)
+    const split = splitRun(cover.piping!.groups[0]!, { longestMm: 1350, lossMm: 40 })
     expect(split.strips.value).toBe(2)
-    expect(split.each.value).toBeCloseTo((2489.333 + 40) / 2, 2)
+    expect(split.lengths[0]!.value).toBeCloseTo((2489.333 + 40) / 2, 2)
     const sideMiddle = 746.667 / 2 + 468 / 2
     expect(split.joinsMm[0]).toBeCloseTo(sideMiddle, -1.4)
     expect(split.joinsMm[1]! - split.joinsMm[0]!).toBeCloseTo(2429.333 / 2, 3)

@@ -48,7 +48,7 @@ export {
 export type { Patch } from './patch.ts'
 export { pipedPairs, stripWidthOf } from './piping/piping.ts'
 export type { PipingGroup, PipingPlan } from './piping/piping-plan.ts'
-export { JOIN_CLEAR_MM, splitRun, type StripSplit } from './piping/split.ts'
+export { JOIN_CLEAR_MM, splitRun, splitToLay, stripLengths, type StripRules, type StripSplit } from './piping/split.ts'
 export { biasWays, type BiasWays } from './piping/yield.ts'
 export { acrossTheWholeCloth, MOST_RESERVE_MM, oneToAnEdge } from './reserves.ts'
 export type { Refusal, RefusalReason } from './refusal.ts'

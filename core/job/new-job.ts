@@ -59,7 +59,7 @@ export function newPartJob(input: NewJobInput): PartJob {
       others: {},
       sideBoxing: 'upright',
       hiddenStrips: 'along',
-      stripJoins: 0,
+      strips: { kind: 'even', moreJoins: 0 },
     },
     allowances: { book: input.book, overrides: {}, edges: {}, learned: null },
     cutting: USUAL_CUTTING,

@@ -103,7 +103,7 @@ export function jobOf({
   const { cloth: face, others, ...lies } = cloth
   return {
     format: 'loft-seam/job',
-    version: 12,
+    version: 13,
     ...ticket,
     parts: [
       {

@@ -114,8 +114,8 @@ const outlineOf = (problem: LayProblem, place: Placement): Ring =>
 const topOf = (problem: LayProblem, place: Placement): number =>
   outlineOf(problem, place).reduce((top, v, i) => (i % 2 === 1 ? Math.max(top, v) : top), 0)
 
-/** What a locked piece covers, its gap with it. */
-function coveredBy(problem: LayProblem, place: Placement): readonly Ring[] {
+/** What a piece covers where it lies, its gap with it: convex rings. */
+export function coveredBy(problem: LayProblem, place: Placement): readonly Ring[] {
   const parts = convexParts(fillHollows(counterClockwise([...outlineOf(problem, place)]), HOLLOW_MM))
   return problem.gap > 0 ? parts.map((p) => minkowskiSum(p, clearanceRing(problem.gap))) : parts
 }

@@ -1,5 +1,5 @@
 export { placesAtSides } from './at-side.ts'
-export { onTheCloth, placementKey, solveAround } from './around.ts'
+export { coveredBy, onTheCloth, placementKey, solveAround } from './around.ts'
 export { compareLays, isProven, isShorter, measured } from './better.ts'
 export { acceptLay, type LayFault } from './check/index.ts'
 export { lowerBound, neverAbreast, type Bound } from './bounds/index.ts'

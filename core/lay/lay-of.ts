@@ -1,4 +1,5 @@
 import type { Lay } from '../../contract/index.ts'
+import { held } from '../keyed/index.ts'
 import { leastSheets, type Bound } from './bounds/index.ts'
 import type { Instance } from './instance.ts'
 import type { Arrangement, Spot } from './placer.ts'
@@ -44,4 +45,15 @@ export function spotsOf(instance: Instance, lay: Pick<Lay, 'placements'>): reado
       ? [{ item, posture, x: place.x - posture.originX, y: place.y - posture.originY, sheet: (place.sheet ?? 1) - 1 }]
       : []
   })
+}
+
+/** A lay as a search may go on from it; null where it is not of all these pieces. */
+export function arrangementOf(
+  instance: Instance,
+  lay: Pick<Lay, 'placements' | 'length' | 'offsets'>,
+): Arrangement | null {
+  const spots = spotsOf(instance, lay)
+  if (new Set(spots.map((s) => s.item)).size < instance.items.length) return null
+  const offsets = instance.groups.map(({ name }) => held(lay.offsets, name) ?? { across: null, along: null })
+  return { spots, left: [], sheets: Math.max(1, ...spots.map((s) => s.sheet + 1)), length: lay.length, offsets }
 }

@@ -21,7 +21,7 @@ import { incumbentFrom, type Incumbent, type Leaving } from './incumbent.ts'
 import { beginningsOf, firstRecipes, orderWalks, walksFromBest, type Decoder } from './orders.ts'
 import { Placer, type Arrangement } from './placer.ts'
 import { seeded, type Random } from '../random/index.ts'
-import { layOf } from './lay-of.ts'
+import { arrangementOf, layOf } from './lay-of.ts'
 import { separation } from './separation/index.ts'
 import { ROUNDING_MM } from './tolerances.ts'
 import { takeTurns, type Budget, type Shared } from './strategy.ts'
@@ -47,6 +47,8 @@ export interface SolveOptions {
   readonly lane?: number
   /** Convex rings on the cloth that are covered already. */
   readonly taken?: readonly Ring[]
+  /** A lay of these pieces to go on from. */
+  readonly from?: Pick<Lay, 'placements' | 'length' | 'offsets'>
   /** Called with each better lay, the first one at once. */
   readonly onBetter?: (found: Found) => void
 }
@@ -65,7 +67,7 @@ const LANES = 64
 /** Plans a lay: anytime, and the same for the same problem, seed, lane and number of steps. */
 export function solveLay(
   problem: LayProblem,
-  { seed, budget, lane = 0, taken = [], onBetter }: SolveOptions,
+  { seed, budget, lane = 0, taken = [], from, onBetter }: SolveOptions,
 ): Result<Found, LayFailure> {
   const pieces = pieceCount(problem)
   if (pieces > MOST_LAID) return err({ code: 'too-many-pieces', pieces, most: MOST_LAID })
@@ -105,6 +107,8 @@ export function solveLay(
     const second = placer.arrange(beginningsOf(instance)[0]!, budget.isStopped)
     if (second) incumbent.offer(second)
   }
+  const known = from && isSound(problem, from) ? arrangementOf(instance, from) : null
+  if (known) incumbent.offer(known)
   const isReached = () => isBest(instance, incumbent.best(), bound)
   steps = takeTurns(
     strategiesFor({ instance, placer, incumbent, bound: bound.length, lane, prove }, random, budget),
@@ -117,6 +121,11 @@ export function solveLay(
   if (best.left.length > 0) return err(roomFailure(instance, placer, best))
   return sound ? ok(withProof(sound, foundOf(best))) : err({ code: 'unsound', faults })
 }
+
+/** Others than the search may have made it. */
+const isSound = (problem: LayProblem, lay: NonNullable<SolveOptions['from']>): boolean =>
+  acceptLay(problem, { ...NOT_SAID, ...lay }).length === 0
+const NOT_SAID = { format: 'loft-seam/lay', version: 1, bound: 0, seed: 0, seconds: 0 } as const
 
 /** The last sound lay, with what was proven and done since it was found. */
 const withProof = (sound: Found, { bound, steps, lay }: Found): Found => ({

@@ -1,6 +1,6 @@
 import { listed, phrase } from '../language/index.ts'
 import type { Cloth, Job } from '../../contract/index.ts'
-import type { CutWay } from '../cloth/index.ts'
+import { stripPlace, stripsToRun, type CutWay } from '../cloth/index.ts'
 import { clothFor, type Cover } from '../cover/index.ts'
 import { fillsItsBox, type CuttingPlan } from '../filling/index.ts'
 import { boxOf } from '../outline/index.ts'
@@ -24,19 +24,19 @@ export function cutList(
       : []),
   ])
   const strips = sewn.flatMap((d, i): readonly CutLine[] =>
-    cloth.strips[i]!.map(({ split, qty, group, length, width }) => {
+    cloth.strips[i]!.flatMap((own) => {
       const { choice } = d.cover.piping!
-      return {
+      return own.cut.map(({ qty, length }, k): CutLine => ({
         what: phrase`Piping strip${letter(d)}, ${choice.kind === 'ready-made' ? '' : choice.cut}`,
         part: d.part.letter,
         material: 'cloth',
         count: qty,
         width: length,
-        height: width,
-        note: phrase`${split.strips.value} to a ${group.isClosed ? 'loop' : 'run'}`,
+        height: own.width,
+        note: own.cut.length > 1 ? stripPlace(own, k) : stripsToRun(own),
         from: clothFor(d.part.cloth, 'piping').name,
         shape: { kind: 'strip' },
-      }
+      }))
     }),
   )
   return [...foam, ...sewn.flatMap((d) => boardLines(d, letter(d))), ...panels, ...strips]

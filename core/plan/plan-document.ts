@@ -19,7 +19,7 @@ import { sayWorking, type Figure } from '../working/index.ts'
 export function planDocument(job: Job, plan: Plan, lays: readonly (Lay | null)[], stops: readonly Warning[] = []) {
   const say = (f: Figure) => figureDocument(f, job)
   const warnings = [...stops, ...plan.warnings].map((w) => ({ ...w, ...warningWords(w, job.units) }))
-  const head = { format: 'loft-seam/plan', version: 8, ticket: job.ticket, title: job.title, units: job.units } as const
+  const head = { format: 'loft-seam/plan', version: 9, ticket: job.ticket, title: job.title, units: job.units } as const
   const strips = plan.kind === 'worked' ? plan.cloth.strips : []
   const stripsOf = (d: DesignPlan) => (plan.kind === 'worked' ? (strips[plan.sewn.indexOf(d)] ?? []) : [])
   const parts = plan.parts.map((p) => partDocument(p, say, stripsOf))
@@ -258,9 +258,10 @@ function coverDocument({ part, cover, checks }: DesignPlan, say: Say, strips: re
         length: say(g.length),
       })),
       cordPerCushion: cover.piping.cord && say(cover.piping.cord),
-      strips: strips.map(({ split }) => ({
+      strips: strips.map(({ split, runs }) => ({
+        runs: runs.count,
         perRun: say(split.strips),
-        each: say(split.each),
+        lengths: split.lengths.map(say),
         joinsFromBackCentreMm: split.joinsMm,
       })),
     },

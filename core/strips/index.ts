@@ -15,3 +15,11 @@ export {
 } from './cutting-stock.ts'
 export { solveStrips, type MipAnswer, type SolveMip } from './solve.ts'
 export { stripGroups, type StripGroup } from './strip-groups.ts'
+export {
+  stripsBeside,
+  type LaidStrip,
+  type StripsLaid,
+  type StripWay,
+  type WantedRun,
+  type WantedStrips,
+} from './in-the-lay/index.ts'

@@ -77,26 +77,24 @@ export const anyClothChoice: fc.Arbitrary<ClothChoice> = fc
     pairs: fc.constantFrom('goes-on-under' as const, 'same' as const),
     hiddenStrips: fc.constantFrom('across' as const, 'along'),
     sideBoxing: fc.constantFrom('upright' as const, 'along' as const),
-    stripJoins: fc.constantFrom(0, 0, 1, 3),
+    moreJoins: fc.constantFrom(0, 0, 1, 3),
   })
-  .map(
-    ({ cloth, direction, rule, isMatched, band: wanted, alongRule, pairs, sideBoxing, hiddenStrips, stripJoins }) => {
-      const own = Math.min(wanted, Math.max(0, bandsOf(cloth, 'across').length - 1))
-      return {
-        cloth,
-        direction,
-        match: isMatched
-          ? {
-              kind: 'matched',
-              rule: rule === 'band-at-mark' ? { kind: rule, band: own, markMm: 140 } : { kind: rule, band: own },
-            }
-          : { kind: 'none' },
-        alongRule,
-        pairs,
-        others: {},
-        hiddenStrips,
-        sideBoxing,
-        stripJoins,
-      }
-    },
-  )
+  .map(({ cloth, direction, rule, isMatched, band: wanted, alongRule, pairs, sideBoxing, hiddenStrips, moreJoins }) => {
+    const own = Math.min(wanted, Math.max(0, bandsOf(cloth, 'across').length - 1))
+    return {
+      cloth,
+      direction,
+      match: isMatched
+        ? {
+            kind: 'matched',
+            rule: rule === 'band-at-mark' ? { kind: rule, band: own, markMm: 140 } : { kind: rule, band: own },
+          }
+        : { kind: 'none' },
+      alongRule,
+      pairs,
+      others: {},
+      hiddenStrips,
+      sideBoxing,
+      strips: { kind: 'even' as const, moreJoins },
+    }
+  })

@@ -1,4 +1,4 @@
-import type { Cloth, ClothChoice, Job, LayProblem } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, Job, LayProblem, PipingSplit } from '../../contract/index.ts'
 import { foldFault } from '../cloth/index.ts'
 import { beforeWash } from '../pattern/index.ts'
 import { firstPart, inEveryPart } from '../job/index.ts'
@@ -11,8 +11,8 @@ export interface LayChoice {
   readonly direction: ClothChoice['direction']
   readonly isMatched: boolean
   readonly isPiped: boolean
-  /** Joins in each run of piping beyond those needed. */
-  readonly stripJoins: number
+  /** How runs of piping are cut from strips. */
+  readonly strips: PipingSplit
   readonly isFolded: boolean
   /** The ticket cut so, in all its parts. */
   readonly take: (job: Job) => Job
@@ -46,15 +46,14 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
   const matches =
     varied.match && cloth.match.kind === 'matched' ? [cloth.match, { kind: 'none' as const }] : [cloth.match]
   const pipings = varied.piping && isPiped ? [isPiped, false] : [isPiped]
-  const joins =
-    varied.joins && isPiped ? [...new Set([cloth.stripJoins, 0, 1, 2])].toSorted((a, b) => a - b) : [cloth.stripJoins]
+  const splits = varied.joins && isPiped ? [...EVEN_SPLITS, ...ownSplit(cloth.strips)] : [cloth.strips]
   const isFolded = job.folded.includes(cloth.cloth.id)
   const folds = varied.fold && !foldFault(cloth.cloth) ? [false, true] : [isFolded]
   return widths.flatMap((widthMm) =>
     directions.flatMap((direction) =>
       matches.flatMap((match) =>
         pipings.flatMap((piped) =>
-          (piped ? joins : [cloth.stripJoins]).flatMap((stripJoins) =>
+          (piped ? splits : [cloth.strips]).flatMap((strips) =>
             folds.map((folded): LayChoice => {
               const take = (to: Job): Job =>
                 inEveryPart(withFold(to, cloth.cloth.id, folded), (part) => ({
@@ -64,7 +63,7 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
                     ...part.cloth,
                     direction: varied.direction ? direction : part.cloth.direction,
                     match: match.kind === 'none' && varied.match ? match : part.cloth.match,
-                    stripJoins: varied.joins ? stripJoins : part.cloth.stripJoins,
+                    strips: varied.joins ? strips : part.cloth.strips,
                   },
                 }))
               const plan = planJob(ofWidth(take(job), cloth.cloth.id, widthMm))
@@ -73,7 +72,7 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
                 direction,
                 isMatched: match.kind === 'matched',
                 isPiped: piped,
-                stripJoins,
+                strips,
                 isFolded: folded,
                 take,
                 problem: plan.kind === 'worked' ? (plan.cloth.lays[0]?.problem ?? null) : null,
@@ -85,6 +84,11 @@ export function layChoices(job: Job, varied: Varied): readonly LayChoice[] {
     ),
   )
 }
+
+const EVEN_SPLITS = [0, 1, 2].map((moreJoins): PipingSplit => ({ kind: 'even', moreJoins }))
+
+const ownSplit = (strips: PipingSplit): readonly PipingSplit[] =>
+  strips.kind === 'even' && strips.moreJoins < EVEN_SPLITS.length ? [] : [strips]
 
 /** What the cloth of a lay costs: longer by what washing takes, bought by the step, at the price of a metre. */
 export function clothCost(

@@ -1,4 +1,4 @@
-import type { Cloth, ClothChoice, ClothRole, Job, PanelJoins, PartJob } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, ClothRole, Job, PanelJoins, PartJob, PipingSplit } from '../../contract/index.ts'
 import {
   cutOutline,
   isBottomPlate,
@@ -81,7 +81,7 @@ function applied(job: Job, way: Rescue, cloth: Cloth, hidden: Cloth): Job | null
       return job.parts.some((p) => p.makeUp.piping.kind === 'corded' || p.makeUp.piping.kind === 'flat')
         ? inEveryPart(job, (part) => ({
             ...part,
-            cloth: { ...part.cloth, stripJoins: Math.min(4, part.cloth.stripJoins + MORE_JOINS) },
+            cloth: { ...part.cloth, strips: { kind: 'even', moreJoins: moreJoins(part.cloth.strips) } },
           }))
         : null
     case 'narrow-allowance':
@@ -112,6 +112,10 @@ function applied(job: Job, way: Rescue, cloth: Cloth, hidden: Cloth): Job | null
       return way satisfies never
   }
 }
+
+/** Strips that were split to another lay are split evenly, and once more often than that. */
+const moreJoins = (strips: PipingSplit): number =>
+  Math.min(4, (strips.kind === 'even' ? strips.moreJoins : 0) + MORE_JOINS)
 
 const OTHER = { railroaded: 'up-the-roll', 'up-the-roll': 'railroaded' } as const
 

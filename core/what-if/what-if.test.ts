@@ -226,7 +226,7 @@ describe('ways of cutting beside each other', () => {
       joins: true,
       fold: false,
     })
-    expect(all.map((c) => c.stripJoins)).toEqual([0, 1, 2])
+    expect(all.map((c) => c.strips)).toEqual([0, 1, 2].map((moreJoins) => ({ kind: 'even', moreJoins })))
     const strips = all.map((c) =>
       c
         .problem!.pieces.filter((p) => p.id.startsWith('piping'))

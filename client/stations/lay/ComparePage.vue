@@ -63,13 +63,15 @@ const rows = computed(() => {
         choice.direction === first.value.cloth.direction &&
         choice.isMatched === (first.value.cloth.match.kind === 'matched') &&
         choice.isPiped === (first.value.makeUp.piping.kind !== 'none') &&
-        choice.stripJoins === first.value.cloth.stripJoins &&
+        JSON.stringify(choice.strips) === JSON.stringify(first.value.cloth.strips) &&
         choice.isFolded === jobs.whole!.folded.includes(cloth.id),
     }
   })
   const least = Math.min(...all.flatMap((r) => (r.areaMm2 ? [r.areaMm2] : [])))
   return all.map((r) => ({ ...r, isLeast: r.areaMm2 === least }))
 })
+const stripWords = (strips: LayChoice['strips']) =>
+  strips.kind === 'to-the-lay' ? 'strips to the lay' : phrase`${strips.moreJoins} more joins`
 const words = (c: LayChoice) =>
   [
     formatLength(c.widthMm, unit.value),
@@ -77,7 +79,7 @@ const words = (c: LayChoice) =>
     ...(varied.value.match ? [c.isMatched ? 'matched' : 'unmatched'] : []),
     ...(varied.value.piping ? [c.isPiped ? 'piped' : 'plain'] : []),
     ...(varied.value.fold ? [c.isFolded ? 'folded' : 'flat'] : []),
-    ...(varied.value.joins && c.isPiped ? [phrase`${c.stripJoins} more joins`] : []),
+    ...(varied.value.joins && c.isPiped ? [stripWords(c.strips)] : []),
   ].join(' ')
 /** Takes a way of cutting over into the job; another width is another cloth, and is bought first. */
 const takeOver = (c: LayChoice) => jobs.edit({ says: phrase`Cut ${words(c)}`, applyToJob: c.take })
@@ -146,9 +148,9 @@ const TICKS = [
               {{
                 !r.choice.isPiped
                   ? 'none'
-                  : r.choice.stripJoins === 0
+                  : r.choice.strips.kind === 'even' && r.choice.strips.moreJoins === 0
                     ? 'piped'
-                    : `piped, ${r.choice.stripJoins} more joins`
+                    : phrase`piped, ${stripWords(r.choice.strips)}`
               }}
             </td>
             <template v-if="r.lengthMm && r.bought">

@@ -19,7 +19,7 @@ import { layFailureWords } from './failure-words.ts'
 import { faultWords } from './fault-words.ts'
 import LayDrawing from './LayDrawing.vue'
 import { LAY_PAGES, type Page } from './pages.ts'
-import ShorterStrips from './ShorterStrips.vue'
+import StripsInLay from './StripsInLay.vue'
 import WhoSearches from './WhoSearches.vue'
 
 const SEARCH_SECONDS = 10
@@ -138,7 +138,7 @@ const gapWords = computed(() => {
         }}{{ lays.boundName ? BOUND_WORDS[lays.boundName] : '' }}; this one is {{ gapWords }}. Pieces can be dragged.
       </p>
       <WhoSearches v-if="!table?.isJoint" />
-      <ShorterStrips v-if="!table?.isJoint" />
+      <StripsInLay v-if="!table?.isJoint" />
       <EasierLay v-if="!table?.isJoint" />
       <ul v-if="faults.length > 0" class="faults" role="alert">
         <li v-for="says in faults.slice(0, MOST_FAULTS)" :key="says">{{ says }}</li>

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { limitsOfKind, Piping, type Side } from '../../../contract/index.ts'
+import { stripRuns } from '../../../core/cloth/index.ts'
 import { biasWays, clothFor, usableWidth } from '../../../core/cover/index.ts'
 import { setMakeUp, USUAL_PIPING } from '../../../core/job/index.ts'
 import { SIDES } from '../../../core/seat/index.ts'
@@ -217,8 +218,15 @@ const METHODS = { 'cross-strips': 'Strips across', tube: 'Continuous tube' } as 
           <td><FigureValue :figure="g.length" /></td>
         </tr>
         <tr v-for="s in strips" :key="s.id">
-          <th scope="row">Strips to a {{ s.group.isClosed ? 'loop' : 'run' }}</th>
-          <td><FigureValue :figure="s.split.strips" /> of <FigureValue :figure="s.split.each" /></td>
+          <th scope="row">Strips to {{ stripRuns(s) }}</th>
+          <td v-if="s.cut.length === 1">
+            <FigureValue :figure="s.split.strips" /> of <FigureValue :figure="s.split.lengths[0]!" />
+          </td>
+          <td v-else>
+            <template v-for="(length, i) in s.split.lengths" :key="i"
+              >{{ i > 0 ? ', ' : '' }}<FigureValue :figure="length"
+            /></template>
+          </td>
         </tr>
         <tr v-if="planned.cord">
           <th scope="row">{{ planned.cord.label }}</th>

@@ -119,7 +119,7 @@ describe('ties, piping and cloth', () => {
       { ...rule('band-on-centre'), alongRule: { kind: 'band-from-front', band: 0, fromMm: 33 } },
       { ...rule('band-on-centre'), pairs: 'same' },
       { ...rule('band-on-centre'), direction: 'railroaded' },
-      { ...rule('band-on-centre'), stripJoins: 2 },
+      { ...rule('band-on-centre'), strips: { kind: 'even', moreJoins: 2 } },
     ]
     expect(new Set(ways.map(laid)).size).toBe(ways.length)
   })

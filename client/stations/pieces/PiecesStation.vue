@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { noteWords, seamLength } from '../../../core/cover/index.ts'
+import { noteWords, seamLength, stripLengths } from '../../../core/cover/index.ts'
 import { orderFaults } from '../../../core/making/index.ts'
 import { formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
@@ -24,7 +24,11 @@ const which = ref<'cover' | 'liner'>('cover')
 const cover = computed(() =>
   which.value === 'liner' && chosen.value?.liner ? chosen.value.liner : (chosen.value?.cover ?? null),
 )
-const strips = computed(() => (which.value === 'cover' ? design.strips : []))
+const strips = computed(() =>
+  which.value === 'cover'
+    ? design.strips.flatMap((s) => stripLengths(s.split).map(({ length }, i) => ({ id: s.cut[i]!.id, sewn: length })))
+    : [],
+)
 const seams = computed(() => cover.value?.seams.map((s) => ({ ...s, lengthMm: seamLength(s) })) ?? [])
 const litPanels = computed(
   () =>
@@ -105,7 +109,7 @@ const made = computed(() => (jobs.plan?.kind === 'worked' ? orderFaults(jobs.who
               <th scope="row">Piping strip, {{ cutWay }}</th>
               <td />
               <td>
-                <FigureValue :figure="strip.split.each" bare unitless /> x
+                <FigureValue :figure="strip.sewn" bare unitless /> x
                 <FigureValue v-if="cover.piping?.stripWidth" :figure="cover.piping.stripWidth" bare unitless />
               </td>
             </tr>

@@ -80,12 +80,12 @@ export function useLaySearch(
       }))
   }
 
-  /** Searches on for so many seconds on all cores; each better lay shows at once. */
+  /** Goes on from the best lay for so many seconds on all cores; each better lay shows at once. */
   function searchOn(forSeconds: number, seed: number): void {
-    if (chosen.value) searchFor(chosen.value, forSeconds, seed, searchers.everywhere())
+    if (chosen.value) searchFor(chosen.value, forSeconds, seed, searchers.everywhere(), bestFor(chosen.value))
   }
 
-  function searchFor(own: KeyedLay, forSeconds: number, seed: number, where: Where): void {
+  function searchFor(own: KeyedLay, forSeconds: number, seed: number, where: Where, from: Lay | null = null): void {
     stop()
     running.value = true
     search = searchInLanes(
@@ -95,6 +95,7 @@ export function useLaySearch(
         seconds: forSeconds,
         locked: NOTHING_LOCKED,
         inHand: jobs.whole && inHandOf(jobs.whole, own),
+        ...(from ? { from } : {}),
       },
       where,
       {

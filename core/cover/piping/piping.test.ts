@@ -8,7 +8,7 @@ import { boxSolid, coverOf } from '../../testing/jobs.ts'
 import { sayWorking } from '../../working/index.ts'
 import { leastBend } from './piping.ts'
 import type { PipingPlan } from './piping-plan.ts'
-import { splitRun } from './split.ts'
+import { splitRun, splitToLay } from './split.ts'
 
 function pipingOf(w: number, d: number, choice: Partial<typeof USUAL_PIPING> = {}, seamMm = 12): PipingPlan {
   return coverOf(
@@ -52,16 +52,16 @@ describe('one loop', () => {
 
 describe('splitting a loop into strips', () => {
   it('one strip where it is long enough, joined at the back', () => {
-    const split = splitRun(pipingOf(600, 500).groups[0]!, 3000, 40)
+    const split = splitRun(pipingOf(600, 500).groups[0]!, { longestMm: 3000, lossMm: 40 })
     expect(split.strips.value).toBe(1)
-    expect(split.each.value).toBe(2260)
+    expect(split.lengths[0]!.value).toBe(2260)
     expect(split.joinsMm).toHaveLength(1)
   })
 
   it('by hand: 2260 from strips of 1000 losing 40 at each join: (2260 - 40) / 960 = 2.3, so 3 of 780', () => {
-    const split = splitRun(pipingOf(600, 500).groups[0]!, 1000, 40)
+    const split = splitRun(pipingOf(600, 500).groups[0]!, { longestMm: 1000, lossMm: 40 })
     expect(split.strips.value).toBe(3)
-    expect(split.each.value).toBeCloseTo((2260 + 80) / 3, 9)
+    expect(split.lengths[0]!.value).toBeCloseTo((2260 + 80) / 3, 9)
   })
 
   it('strips suffice, none is too long, and no join falls on the front while two or fewer are enough', () => {
@@ -72,9 +72,11 @@ describe('splitting a loop into strips', () => {
         fc.integer({ min: 900, max: 3000 }),
         (w, d, longest) => {
           const run = pipingOf(w, d).groups[0]!
-          const { strips, each, joinsMm } = splitRun(run, longest, 40)
-          expect(each.value).toBeLessThanOrEqual(longest + 1e-6)
-          expect(strips.value * each.value - (strips.value - 1) * 40).toBeCloseTo(run.length.value, 6)
+          const { strips, lengths, joinsMm } = splitRun(run, { longestMm: longest, lossMm: 40 })
+          const all = lengths.map((l) => l.value)
+          expect(Math.max(...all)).toBeLessThanOrEqual(longest + 1e-6)
+          expect(all).toHaveLength(strips.value)
+          expect(all.reduce((sum, mm) => sum + mm, 0) - (strips.value - 1) * 40).toBeCloseTo(run.length.value, 6)
           const isOnFront = (p: number) => p > w / 2 + d + 1e-6 && p < w / 2 + d + w - 1e-6
           if (strips.value <= 2) expect(joinsMm.some(isOnFront)).toBe(false)
           // Joins lie evenly round the plate.
@@ -83,6 +85,54 @@ describe('splitting a loop into strips', () => {
           sorted.slice(1).forEach((p, i) => expect(p - sorted[i]!).toBeCloseTo(round / joinsMm.length, 6))
         },
       ),
+    )
+  })
+})
+
+describe('a loop split to the lay', () => {
+  const rules = { longestMm: 3000, longestLaidMm: 3000, lossMm: 40 }
+
+  it('keeps the strips it is given; the last makes up what is wanted', () => {
+    const run = pipingOf(600, 500).groups[0]!
+    const split = splitToLay(run, rules, [1000, 1000, 340])!
+    expect(split.lengths.map((l) => l.value)).toEqual([1000, 1000, 340])
+    expect(sayWorking(split.lengths[2]!, 'mm')).toBe('2260 + 2 × 40 − 1000 − 1000 = 340 mm cut')
+    expect(splitToLay(run, rules, [1000, 1000, 341])).toBeNull()
+    expect(splitToLay(run, { ...rules, longestLaidMm: 990 }, [1000, 1000, 340])).toBeNull()
+  })
+
+  it('is turned as far off corners, front and its middle as any turn takes it', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 300, max: 1200 }),
+        fc.integer({ min: 300, max: 900 }),
+        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 2, maxLength: 4 }),
+        (w, d, weights) => {
+          const run = pipingOf(w, d).groups[0]!
+          const [round, sewn] = [2 * (w + d), run.length.value + (weights.length - 1) * 40]
+          const all = weights.reduce((sum, n) => sum + n, 0)
+          const split = splitToLay(
+            run,
+            rules,
+            weights.map((n) => (n / all) * sewn),
+          )
+          if (!split) return
+          // From the middle of the back, against the clock: two corners, the front, two corners.
+          const [from, to] = [w / 2 + d, w / 2 + d + w]
+          const kept = [w / 2, from, from + w / 2, to, to + d]
+          const clearOf = (place: number) =>
+            Math.min(...kept.map((k) => Math.min(Math.abs(k - place), round - Math.abs(k - place))))
+          const onFront = (places: readonly number[]) => places.filter((p) => p >= from && p <= to).length
+          const gaps = split.joinsMm.map((p) => (((p - split.joinsMm[0]!) % round) + round) % round)
+          const turns = Array.from({ length: Math.floor(round) }, (_, mm) => gaps.map((g) => (g + mm) % round))
+          const clear = turns.filter((places) => Math.min(...places.map(clearOf)) >= 63)
+          if (clear.length === 0) return
+          expect(Math.min(...split.joinsMm.map(clearOf))).toBeGreaterThanOrEqual(60 - 1e-6)
+          expect(split.clearMm).toBeCloseTo(Math.min(...split.joinsMm.map(clearOf)), 6)
+          expect(onFront(split.joinsMm)).toBeLessThanOrEqual(Math.min(...clear.map(onFront)))
+        },
+      ),
+      { numRuns: 60 },
     )
   })
 })

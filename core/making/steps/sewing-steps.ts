@@ -6,6 +6,7 @@ import { act, type Act, type Deed } from '../acts/act.ts'
 import { type InWork } from '../acts/garments.ts'
 import { gate, step, type Step } from '../step.ts'
 import { nameOf, prefixOf } from './names.ts'
+import { pipingWords } from './piping-words.ts'
 import { flatTiedPanels, madeTrims, tiesOntoFlat } from './trim-steps.ts'
 import { triedOn, trimmed } from './try-on-steps.ts'
 import { backed, backedPanels, joinsPieces, piecesIn } from './layer-steps.ts'
@@ -105,6 +106,7 @@ function piping({ of, design, cover, prefix, name }: Sewn): readonly Step[] {
           (g) =>
             phrase`${g.count} ${g.isClosed ? 'loops' : 'runs'} of ${say(g.length.value)} on each, on ${g.panel.name.toLowerCase()}; joins away from front and corners.`,
         ),
+        ...pipingWords(of, design),
         'Basted to the right side, raw edges together; clip at corners and curves.',
         ...(plan.groups.some((g) => g.isClosed)
           ? [

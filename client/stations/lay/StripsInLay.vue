@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { storeToRefs } from 'pinia'
+import { computed, shallowRef, watch } from 'vue'
+import type { Job } from '../../../contract/index.ts'
+import { phrase } from '../../../core/language/index.ts'
+import { formatLengthWithUnit } from '../../../core/units/index.ts'
+import { sayMinutes } from '../../../core/working/index.ts'
+import { clothCost, LEAST_MONEY, savedMoney, withSplits, type SplitLay } from '../../../core/what-if/index.ts'
+import { useJob } from '../../stores/job.ts'
+import { useLay } from '../../stores/lay/index.ts'
+import { keptAs } from '../../stores/lay/kept-lay.ts'
+import { staysAsItLies } from '../../stores/lay/working-lays.ts'
+import { useRole } from '../../stores/role.ts'
+import { useShop } from '../../stores/shop.ts'
+import { money } from '../../ui/manner.ts'
+import { useAsLaid } from './as-laid.ts'
+import { useWhatIf } from './what-if.ts'
+
+/**
+ * Once a cloth with piping is laid, its strips are chosen anew with the lay: offered where the cloth that is not bought
+ * is worth more than the joins. A ticket whose piping is split to the lay is split anew by itself when its pieces change.
+ */
+const SECONDS = 6
+const jobs = useJob()
+const lays = useLay()
+const shop = useShop()
+const { mayChange } = storeToRefs(useRole())
+const asLaid = useAsLaid()
+const found = shallowRef<SplitLay | null>(null)
+const { ask, stop } = useWhatIf((answer) => {
+  if (answer.kind !== 'split') return
+  found.value = answer.split
+  if (offer.value && isWanted.value && mayChange.value && !staysAsItLies(jobs.whole!))
+    jobs.keepWorkedOut('strips as the lay has room for them', takenBy(offer.value.split))
+})
+
+const own = computed(() => lays.chosen)
+const now = computed(() => lays.current)
+const isLaid = computed(() => now.value !== null && !lays.running && !lays.byHand && !lays.kept?.joint)
+/** How the piping that is cut from the cloth is split: by parts. */
+const strips = computed(() => {
+  const plan = jobs.plan?.kind === 'worked' ? jobs.plan : null
+  const ids = new Set(own.value?.pieces.flatMap((p) => (p.of === null ? [p.id] : [])))
+  return plan?.cloth.strips.flat().filter((s) => s.cut.some((c) => ids.has(c.id))) ?? []
+})
+const isSplit = computed(() => strips.value.some((s) => s.id !== s.of))
+const isWanted = computed(() => jobs.whole!.parts.some((p) => p.cloth.strips.kind === 'to-the-lay'))
+
+watch(
+  [() => own.value?.key, isLaid],
+  () => {
+    found.value = null
+    stop()
+    if (!isLaid.value || !own.value || strips.value.length === 0 || isSplit.value) return
+    const { laid, prices } = asLaid
+    const asked = { job: jobs.whole!, clothId: own.value.cloth.id, prices: prices(), laid: laid() }
+    ask(
+      [{ kind: 'split', key: 0, ...asked, hourRate: shop.workshop.charges.hourRate, seconds: SECONDS }],
+      /* quietly */ true,
+    )
+  },
+  { immediate: true },
+)
+
+const offer = computed(() => {
+  const split = found.value
+  const worth = split && savedMoney(split.costs, shop.workshop.charges.hourRate)
+  if (!split || worth === null || worth < LEAST_MONEY || !isLaid.value || !own.value) return null
+  const bought = (mm: number) => clothCost(own.value!.cloth, mm).boughtMm
+  return { split, worth, savedMm: bought(now.value!.length) - bought(split.lay.length) }
+})
+const mm = (value: number) => formatLengthWithUnit(value, jobs.job!.units)
+const words = computed(() => {
+  if (!offer.value) return ''
+  const { split, worth, savedMm } = offer.value
+  const more = split.strips.now - split.strips.before
+  const saves = phrase`${mm(savedMm)} less to buy, ${money(worth, jobs.job!.currency)} saved`
+  const joins =
+    more === 0
+      ? 'with as many joins'
+      : more < 0
+        ? phrase`with ${-more} fewer joins`
+        : more === 1
+          ? phrase`with one more join, ${sayMinutes(split.costs.minutes)}`
+          : phrase`with ${more} more joins, ${sayMinutes(split.costs.minutes)}`
+  return phrase`With its strips as long as the lay has room for them it lies on ${mm(split.lay.length)}: ${saves} ${joins}.`
+})
+/** The split, and the lay that it was found with. */
+function takenBy({ splits, key, lay }: SplitLay): (job: Job) => Job {
+  const { cloth } = own.value!
+  return (job) => ({
+    ...withSplits(job, splits),
+    lays: { ...job.lays, [cloth.id]: keptAs({ ...own.value!, cloth, key }, lay, false, []) },
+  })
+}
+const take = () =>
+  offer.value && jobs.edit({ says: 'Strips as the lay has room for them', applyToJob: takenBy(offer.value.split) })
+const cutEvenly = () =>
+  jobs.edit({
+    says: 'Strips of one length',
+    applyToJob: (job) =>
+      withSplits(job, Object.fromEntries(job.parts.map((p) => [p.letter, { kind: 'even' as const, moreJoins: 0 }]))),
+  })
+</script>
+
+<template>
+  <p v-if="offer && !isWanted" class="offer" role="status">
+    <span>{{ words }}</span>
+    <button type="button" class="plain-button no-print" @click="take">Cut them so</button>
+  </p>
+  <p v-else-if="isWanted && strips.length > 0" class="offer">
+    <span>{{
+      isSplit
+        ? 'The piping is cut in strips as long as this lay has room for them.'
+        : 'The piping is cut evenly so far.'
+    }}</span>
+    <button v-if="mayChange" type="button" class="plain-button no-print" @click="cutEvenly">
+      Strips of one length
+    </button>
+  </p>
+</template>

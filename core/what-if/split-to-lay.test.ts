@@ -1,0 +1,177 @@
+import { describe, expect, it } from 'vitest'
+import type { Cloth, Job, PartJob } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS, demoJobs, keepersBenchPart } from '../demo/index.ts'
+import { USUAL_WORKSHOP } from '../defaults/index.ts'
+import { jobOf, newSeat, USUAL_PIPING } from '../job/index.ts'
+import { acceptLay } from '../lay/index.ts'
+import { ratesOf } from '../making/index.ts'
+import { planJob } from '../plan/index.ts'
+import type { WorkedPlan } from '../planned/index.ts'
+import { worked } from '../testing/jobs.ts'
+import { problemKey, savedMoney, splitToLay, withSplits, type SplitLay } from './index.ts'
+
+const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
+/** Plain cloth 1000 wide between its selvedges, bought by the 10 mm at 20 a metre. */
+const plain: Cloth = {
+  ...calico,
+  id: 'plain',
+  widthMm: 1020,
+  selvedgeMm: [10, 10],
+  pricePerMetre: 20,
+  buyingStepMm: 10,
+  nap: 'one-way',
+}
+const bench = keepersBenchPart()
+/** One cushion of 600 by 500 by 80, piped top and bottom with strips of 40 cut across. */
+const part: PartJob = {
+  ...bench,
+  seat: { ...newSeat('singles', 600, 500, 80, 1), clearanceMm: 0 },
+  makeUp: {
+    ...bench.makeUp,
+    construction: { kind: 'boxed', boxing: 'wrap' },
+    piping: { ...USUAL_PIPING, cut: 'across' },
+  },
+  cloth: { ...bench.cloth, cloth: plain, direction: 'up-the-roll', match: { kind: 'none' }, others: {} },
+}
+const job = jobOf(part)
+const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
+const { cut: _, stripMm: _s, ...cord } = { ...USUAL_PIPING, cut: 'across' as const }
+const readyMade = { ...cord, kind: 'ready-made' as const }
+/** The same work at every run: no clock. */
+const counted = (most: number) => {
+  let asked = 0
+  return () => asked++ / most
+}
+const planned = (of: Job): WorkedPlan => {
+  const plan = planJob(of)
+  if (plan.kind !== 'worked') throw new Error('cannot be worked')
+  return plan
+}
+const own = (of: Job, clothId: string) => planned(of).cloth.lays.find((l) => l.cloth.id === clothId)!
+function split(of: Job, clothId: string, laidMm: number, hourRate = 0): SplitLay | null {
+  const laid = new Map([[problemKey(own(of, clothId).problem), laidMm]])
+  return splitToLay({ job: of, clothId, prices, hourRate, laid, spent: counted(60) })
+}
+const pieces = (of: Job, clothId: string) => own(of, clothId).pieces.filter((p) => p.of === null)
+const longest = (outline: readonly { x: number; y: number }[]) => Math.max(...outline.map((p) => p.x))
+
+describe('piping cut to the lay', () => {
+  it('by hand: loops of 2260 on 1000 are even strips of 780 in rows of their own, or 1000, 1000 and 340 beside the plates', () => {
+    expect(pieces(job, 'plain').map((p) => [p.qty, longest(p.cut)])).toEqual([[6, 780]])
+    // The boxing goes round once and twice across: too long is what is laid now, so that anything saves.
+    const found = split(job, 'plain', 3000, 1000)!
+    const after = withSplits(job, found.splits)
+    expect(found.splits['A']).toEqual({
+      kind: 'to-the-lay',
+      runs: [{ of: 'piping', count: 2, lengthsMm: [1000, 1000, 340] }],
+    })
+    expect(pieces(after, 'plain').map((p) => [p.qty, longest(p.cut), p.name])).toEqual([
+      [4, 1000, 'Piping strip, strip 1, 2 of 3 to loops 1 to 2'],
+      [2, 340, 'Piping strip, strip 3 of 3 to loops 1 to 2'],
+    ])
+    expect(found.strips).toEqual({ now: 6, before: 6 })
+  })
+
+  it('the lay is sound for the ticket so split, and its key is that of its pieces', () => {
+    const found = split(job, 'plain', 3000)!
+    const after = own(withSplits(job, found.splits), 'plain')
+    expect(acceptLay(after.problem, found.lay)).toEqual([])
+    expect(found.key).toBe(problemKey(after.problem))
+    // It is sent from a worker.
+    expect(structuredClone(found)).toEqual(found)
+  })
+
+  it('minutes are free: more joins and less cloth than where an hour costs much', () => {
+    const [free, dear] = [split(job, 'plain', 3000)!, split(job, 'plain', 3000, 1000)!]
+    expect(free.strips.now).toBeGreaterThan(dear.strips.now)
+    expect(free.lay.length).toBeLessThan(dear.lay.length)
+    for (const found of [free, dear]) {
+      // Bought by the 10 mm at 20 a metre, beside 3 m as it lies now; a strip more is cut, labelled and joined.
+      const bought = Math.ceil(found.lay.length / 10 - 1e-9) * 10
+      expect(found.costs.money).toBeCloseTo(((bought - 3000) / 1000) * 20, 6)
+    }
+    expect(savedMoney(dear.costs, 1000)).toBeGreaterThanOrEqual(savedMoney(free.costs, 1000)!)
+  })
+
+  it('SL-01, on the bias: every loop is made up, joins less 34 each, and the lay is sound', () => {
+    const ticket = demoJobs().find((j) => j.ticket === 'SL-01')!
+    const cloth = planned(ticket).cloth.lays[0]!.cloth.id
+    const found = split(ticket, cloth, 9000, USUAL_WORKSHOP.charges.hourRate)!
+    const after = withSplits(ticket, found.splits)
+    expect(acceptLay(own(after, cloth).problem, found.lay)).toEqual([])
+    const runs = planned(after).cloth.strips.flat()
+    expect(runs.reduce((sum, r) => sum + r.runs.count, 0)).toBe(10)
+    for (const { split: of, group } of runs) {
+      const sewn = of.lengths.reduce((sum, l) => sum + l.value, 0) - (of.lengths.length - 1) * 2 * Math.SQRT2 * 12
+      expect(sewn).toBeCloseTo(group.length.value, 6)
+      expect(of.joinsMm).toHaveLength(of.lengths.length)
+      expect(of.clearMm).toBeGreaterThan(59)
+    }
+  })
+
+  it('round a flaw of the cloth, and longer than the cloth is wide where strips may lie along it', () => {
+    const flaws = [0, 1, 2, 3].map((i) => ({ xMm: 700, yMm: 100 + 400 * i, widthMm: 60, lengthMm: 20 }))
+    const flawed = jobOf({ ...part, cloth: { ...part.cloth, cloth: { ...plain, flaws } } })
+    const found = split(flawed, 'plain', 3000)!
+    expect(acceptLay(own(withSplits(flawed, found.splits), 'plain').problem, found.lay)).toEqual([])
+    const twoWay = jobOf({ ...part, cloth: { ...part.cloth, cloth: { ...plain, nap: 'two-way' } } })
+    const turned = split(twoWay, 'plain', 3000, 1000)!
+    expect(Math.max(...pieces(withSplits(twoWay, turned.splits), 'plain').map((p) => longest(p.cut)))).toBeGreaterThan(
+      1000,
+    )
+    expect(turned.strips.now).toBeLessThan(6)
+  })
+
+  it('nothing is split where nothing is piped from the cloth, where it is ready-made, a remnant or folded', () => {
+    const none = jobOf({ ...part, makeUp: { ...part.makeUp, piping: { kind: 'none' } } })
+    expect(split(none, 'plain', 3000)).toBeNull()
+    const bought = jobOf({ ...part, makeUp: { ...part.makeUp, piping: readyMade } })
+    expect(split(bought, 'plain', 3000)).toBeNull()
+    const twoWay = jobOf({ ...part, cloth: { ...part.cloth, cloth: { ...plain, nap: 'two-way' } } })
+    expect(split(twoWay, 'plain', 3000)).not.toBeNull()
+    expect(own({ ...twoWay, folded: ['plain'] }, 'plain').isFolded).toBe(true)
+    expect(split({ ...twoWay, folded: ['plain'] }, 'plain', 3000)).toBeNull()
+    const remnant: Cloth = {
+      ...plain,
+      supply: {
+        kind: 'remnant',
+        outline: [
+          [0, 0],
+          [1020, 0],
+          [1020, 4000],
+          [0, 4000],
+        ],
+      },
+    }
+    expect(split(jobOf({ ...part, cloth: { ...part.cloth, cloth: remnant } }), 'plain', 3000)).toBeNull()
+  })
+})
+
+describe('a split that was found for other pieces', () => {
+  const splits = {
+    A: { kind: 'to-the-lay' as const, runs: [{ of: 'piping', count: 2, lengthsMm: [1000, 1000, 340] }] },
+  }
+  const cutOf = (of: PartJob) => pieces(withSplits(jobOf(of), splits), of.cloth.cloth.id).map((p) => p.qty)
+
+  it('gives way to even strips: another size, another number, narrower cloth, another cord', () => {
+    expect(cutOf(part)).toEqual([4, 2])
+    expect(cutOf({ ...part, seat: { ...part.seat, ...newSeat('singles', 610, 500, 80, 1), clearanceMm: 0 } })).toEqual([
+      6,
+    ])
+    expect(cutOf({ ...part, seat: { ...newSeat('singles', 600, 500, 80, 2), clearanceMm: 0 } })).toEqual([12])
+    expect(cutOf({ ...part, cloth: { ...part.cloth, cloth: { ...plain, widthMm: 1010 } } })).toEqual([6])
+    expect(
+      cutOf({ ...part, makeUp: { ...part.makeUp, piping: { ...USUAL_PIPING, cut: 'across', cordMm: 8 } } }),
+    ).toEqual([6])
+  })
+
+  it('in the cut list each strip says to which loops it goes', () => {
+    const list = worked({ ...part, cloth: { ...part.cloth, strips: splits.A } }).cutList.filter((l) =>
+      l.what.startsWith('Piping'),
+    )
+    expect(list.map((l) => [l.count, l.width.value, l.note])).toEqual([
+      [4, 1000, 'strip 1, 2 of 3 to loops 1 to 2'],
+      [2, 340, 'strip 3 of 3 to loops 1 to 2'],
+    ])
+  })
+})
