@@ -94,7 +94,7 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
   },
   { word: /\bbolsters?\b/, line: (sizes, _, count) => joined('bolster', rollSizes(sizes), 2, times(count)) },
   {
-    word: /\b(?:cubes?|pouffes?|poufs?)\b/,
+    word: /(?<!\b(?:round|circular) )\b(?:cubes?|pouffes?|poufs?)\b/,
     line: (sizes, _, count) => {
       const { along, bare } = sizes
       const one = sizes.row.length === 0 && sizes.thick === undefined ? (along ?? bare) : undefined

@@ -51,6 +51,11 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     (m) => `pipe ${m[1]} ${m[2]}`,
   ],
   [
+    /^(?:(bias)(?: cut)? )?(?:pip(?:ed|ing)|welt(?:ed|ing)?|pipe)(?: (both|top|bottom))?(?: cord (\d[\d./ ]*(?:mm|in|")?))?(?: (?:cut )?(?:on |in )?(bias|across|along)(?: roll)?)?$/,
+    (m) => (m[1] || m[3] || m[4] ? `pipe ${m[2] ?? 'both'} ${m[3] ? `cord ${m[3]} ` : ''}${m[1] ?? m[4] ?? ''}` : []),
+  ],
+  [/^(\d[\d./ ]*(?:mm|in|")?) (?:piping )?cord$/, (m, c) => `pipe ${pipedNow(c)} cord ${m[1]}`],
+  [
     /^(?:pip(?:ed|ing)|pipe|cord)(?: cord)? (\d[\d./ ]*(?:mm|in|")?)(?: cord| thick)?$/,
     (m) => `pipe both cord ${m[1]}`,
   ],
@@ -185,6 +190,12 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
   ],
   [/^(\d[\d./ ]*(?:mm|cm|in|")?) foam$/, (m) => `thickness ${m[1]}`],
 ]
+
+/** The rows and sides that are piped already; both rows where none is. */
+function pipedNow({ job }: TypingContext): string {
+  const piping = job?.makeUp.piping
+  return piping?.kind === 'corded' ? [piping.rows, ...piping.sides].join(' ') : 'both'
+}
 
 /** The way the cloth must lie for its stripes to run so over the seat. */
 function stripesRunning(way: 'across' | 'front-to-back', { job }: TypingContext): readonly string[] {

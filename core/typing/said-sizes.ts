@@ -39,7 +39,7 @@ export function namedSizes(line: Remaining): NamedSizes {
       ? [labelled(alongThe('front|near')), labelled(alongThe('back|far'))]
       : []
   const thick = labelled('thick|thickness|high|height|tall')
-  const across = labelled('across|diameter')
+  const across = labelled('across|diameter|dia')
   const square = labelled('square')
   const [long, wide, deep] = [labelled('long|length'), labelled('wide|width'), labelled('deep|depth')]
   return {

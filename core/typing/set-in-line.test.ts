@@ -48,6 +48,14 @@ describe('several kinds of cushion in one line', () => {
       '2 backs 600 x 450 x 140 plus 2 seats 600 x 560 x 120',
       ['Seats: 2 of 600 x 560 x 120', 'Backs: 2 of 600 x 450 x 140'],
     ],
+    [
+      'day bed mattress 1900 x 800 x 150 with two backs 800 x 300 x 120, with ties',
+      ['Mattresses: 1 of 1900 x 800 x 150', 'Backs: 2 of 800 x 300 x 120'],
+    ],
+    [
+      'two window seat cushions 1370 x 450 x 75, one 1000 x 450 x 75',
+      ['Seats: 2 of 1370 x 450 x 75', 'Seats 2: 1 of 1000 x 450 x 75'],
+    ],
     // An inch is 25.4 mm, and said once it is that of all.
     [
       'seats 24 1/2 x 22 x 4 and backs 24 1/2 x 18 x 5 in',

@@ -56,7 +56,7 @@ const SIZES = new RegExp(`${SIZE} ?(?:x|×|by) ?${SIZE} ?(?:x|×|by) ?${SIZE}`, 
 
 /** The line in pieces of one row of sizes each. */
 function cushionsIn(line: string): readonly string[] {
-  const pieces = line.split(/\s*[,;:]\s*|\s+(?:and|plus)\s+|\s+[+&]\s+/i).filter((piece) => piece !== '')
+  const pieces = line.split(/\s*[,;:]\s*|\s+(?:and|plus|with)\s+|\s+[+&]\s+/i).filter((piece) => piece !== '')
   const cushions: string[] = []
   let isWhole = false
   for (const piece of pieces) {

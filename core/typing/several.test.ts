@@ -109,6 +109,10 @@ const SEATS: readonly (readonly [line: string, makes: string])[] = [
   ['tapering seat 520 x 460 x 480 x 75, round 60 near', 'taper 520 x 460 x 480 x 75 times 1'],
   ['600 x 500 x 80 in the storm canvas', '600 x 500 x 80 times 1'],
   ['cushion width 600 depth 500 thickness 80', '600 x 500 x 80 times 1'],
+  ['round pouffe 450 dia 300 high', 'disc 300 times 1'],
+  ['hearth cushion 1200 x 300 x 75', '1200 x 300 x 75 times 1'],
+  ['2 no. 1500 x 500 x 100, no piping', '1500 x 500 x 100 times 2'],
+  ['three 400 x 300 x 60', '400 x 300 x 60 times 3'],
   ['ottoman top 20 in square 4 in thick with buttons 3 x 3', '508 x 508 x 101.6 times 1'],
 ]
 
@@ -310,6 +314,22 @@ describe('places of another cloth', () => {
     if (!read.ok || read.value.kind !== 'ask') throw new Error('does not ask')
     expect(read.value.readings.length).toBe(DEMO_GRADES.filter((g) => g.name.startsWith('Gannet')).length)
   })
+})
+
+it('a cord said by itself leaves the rows and sides that are piped', () => {
+  const said = typed('2 seats 600 x 500 x 80, piped top, 6 mm cord', null)
+  if (said.kind !== 'seat') throw new Error(said.kind)
+  const { piping } = withTypedSeat(keepersBenchPart(), said).makeUp
+  expect(piping).toMatchObject({ kind: 'corded', rows: 'top', cordMm: 6 })
+  const after = (job: PartJob, line: string): PartJob => {
+    const change = typed(line, job)
+    if (change.kind !== 'edit') throw new Error(change.kind)
+    return change.edit.apply(job)
+  }
+  const left = after(after(keepersBenchPart(), 'pipe bottom front left'), '7mm cord')
+  expect(left.makeUp.piping).toMatchObject({ rows: 'bottom', cordMm: 7 })
+  expect(left.makeUp.piping).toHaveProperty('sides', expect.arrayContaining(['front', 'left']))
+  expect(left.makeUp.piping).not.toHaveProperty('sides', expect.arrayContaining(['right']))
 })
 
 describe('a shop without a foam or a cloth', () => {

@@ -18,6 +18,10 @@ const LIKE = [
   'settle',
   'bench',
   'window',
+  'hearth',
+  'fireside',
+  'conservatory',
+  'rocking',
   'boat',
   'berth',
   'bunk',
@@ -77,6 +81,7 @@ export const NOUN = [
   'day ?beds?',
   'chaises?',
   'ottomans?',
+  'pouffes?',
   'tops?',
 ].join('|')
 export const THING = `(?:(?:${LIKE}) )*(?:${NOUN})`
