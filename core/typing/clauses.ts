@@ -4,7 +4,7 @@ import { ok, type Result } from '../result/index.ts'
 import { seatInLine, type SeatInLine } from './any-order.ts'
 import { valueOf } from '../seat/index.ts'
 import { formatLengthWithUnit } from '../units/index.ts'
-import { fail, type Answer, type OpenJob, type TypingContext, type TypingFailure } from './failure.ts'
+import { fail, isOutOfBounds, type Answer, type OpenJob, type TypingContext, type TypingFailure } from './failure.ts'
 import { plainly } from './rephrase.ts'
 import { SEAT_WORDS } from './seat-line.ts'
 import { THING } from './thing-words.ts'
@@ -179,6 +179,8 @@ function longestEdit(
     const read = readOne(said, context)
     if (read.ok && read.value.kind === 'edit') return ok({ edit: [read.value.edit], words: n })
     if (!read.ok && read.error.code === 'which' && read.error.lines?.length) which = read.error
+    // All of it is understood; a shorter reading would leave the number over.
+    if (!read.ok && n > 1 && isOutOfBounds(read.error)) return read
   }
   if (which) return fail(which)
   if (SAYS_NOTHING.has(words[0]!.toLowerCase())) return ok({ edit: [], words: 1 })

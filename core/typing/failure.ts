@@ -130,3 +130,7 @@ export function chain<T, U, E>(result: Result<T, E>, next: (value: T) => Result<
 }
 
 export const listed = (text: string): readonly string[] => text.split(/\s*[,;]\s*/).filter((t) => t !== '')
+
+/** A length that is understood, and cannot be. */
+export const isOutOfBounds = (failure: TypingFailure): boolean =>
+  failure.code === 'length' && ['too-long', 'negative', 'not-positive'].includes(failure.why)

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { JOB_LIMITS, type PartJob } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_GRADES, keepersBenchPart } from '../demo/index.ts'
 import { valueOf } from '../seat/index.ts'
-import { readTyped, withTypedSeat, type Asked } from './index.ts'
+import { readTyped, typingWords, withTypedSeat, type Asked } from './index.ts'
 
 const context = (job: PartJob | null) => ({
   job,
@@ -76,6 +76,14 @@ describe('what is not understood of a line', () => {
     ['two benches 1900 x 600 x 125 and a sparkling back 1900 x 400 x 100', 'two-seats'],
     ['cot mattress 1200 x 600 x 100, sparkling', 'infant'],
   ])('"%s" is not gone on with: it would make another thing', (line, why) => expect(code(line, null)).toBe(why))
+})
+
+it('of a number that cannot be it is told which, not that its word is unknown', () => {
+  const read = readTyped('4 seats 22 x 21 x 4 in, piped cord 5 bias, customer Mr Sedge', {
+    ...context(null),
+    units: 'inch-8',
+  })
+  expect(read.ok ? null : typingWords(read.error)).toMatch(/^The cord "5" is larger than anything/)
 })
 
 describe('a cushion with too few sizes', () => {

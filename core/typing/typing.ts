@@ -10,6 +10,7 @@ import {
   chain,
   edit,
   fail,
+  isOutOfBounds,
   type AllowanceName,
   type Answer,
   type OpenJob,
@@ -88,7 +89,7 @@ function readOne(text: string, context: TypingContext): Answer {
 
 /** What is one of several, or none of the shop's, says more than that a word is not known. */
 const saysMore = (error: TypingFailure): boolean =>
-  error.code === 'no-such-foam' || (error.code === 'which' && (error.lines ?? []).length > 0)
+  error.code === 'no-such-foam' || isOutOfBounds(error) || (error.code === 'which' && (error.lines ?? []).length > 0)
 
 /** Of several things one may be wrong: its failure says more than that of the line as one thing. */
 const severalSaysMore = (text: string, { code }: TypingFailure): boolean =>
