@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { Cloth, Job, PartJob } from '../../contract/index.ts'
+import { readJob, type Cloth, type Job, type PartJob } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_TRIMS, demoJobs, keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
+import { usualMakeUp } from '../cover/index.ts'
 import { jobOf, newSeat, USUAL_PIPING } from '../job/index.ts'
 import { acceptLay } from '../lay/index.ts'
 import { ratesOf } from '../making/index.ts'
@@ -120,6 +121,20 @@ describe('piping cut to the lay', () => {
       1000,
     )
     expect(turned.strips.now).toBeLessThan(6)
+  })
+
+  it('no run in more strips than a ticket holds, however little a join costs', () => {
+    const long = jobOf({
+      ...part,
+      seat: { ...newSeat('singles', 5200, 230, 80, 2), clearanceMm: 0 },
+      makeUp: { ...usualMakeUp('knife-edge'), piping: { ...USUAL_PIPING, cut: 'across' } },
+      cloth: { ...part.cloth, direction: 'railroaded' },
+    })
+    const found = split(long, 'plain', 20_000)!
+    const kept = readJob(withSplits(long, found.splits))
+    expect(kept.ok ? [] : kept.faults).toEqual([])
+    const strips = planned(withSplits(long, found.splits)).cloth.strips.flat()
+    expect(Math.max(...strips.map((s) => s.split.lengths.length))).toBeGreaterThan(10)
   })
 
   it('nothing is split where nothing is piped from the cloth, where it is ready-made, a remnant or folded', () => {

@@ -1,16 +1,15 @@
 import type { Cloth, Job, Lay, LayPiece, LayProblem, PipingSplit, Placement } from '../../contract/index.ts'
 import type { ClothLay, PipingStrips } from '../cloth/index.ts'
-import { clothFor, splitRun } from '../cover/index.ts'
+import { clothFor } from '../cover/index.ts'
 import { inEveryPart } from '../job/index.ts'
-import { coveredBy, solveLay, usedLength } from '../lay/index.ts'
-import type { Point } from '../outline/index.ts'
+import { solveLay, usedLength } from '../lay/index.ts'
 import { planJob } from '../plan/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
-import { stripsBeside, type LaidStrip, type WantedStrips } from '../strips/index.ts'
 import { isInch, MM_PER_INCH } from '../units/index.ts'
 import { clothCost } from './lay-choices.ts'
 import { problemKey } from './joint-lay.ts'
-import { costsOver, LEAST_MONEY, savedMoney, type Costs, type Prices } from './priced.ts'
+import { costsOver, savedMoney, type Costs, type Prices } from './priced.ts'
+import { besideOf, placementsOf, splitsOf, type Bare, type Beside } from './strips-beside-panels.ts'
 
 /** Piping cut from strips as the lay has room for them. */
 export interface SplitLay {
@@ -34,8 +33,9 @@ export interface SplitAsked {
   readonly spent: () => number
 }
 
-/** The panels by themselves have so much of the time. */
+/** The panels by themselves have so much of the time; after so much no more joins are tried. */
 const PANELS_SHARE = 0.35
+const WAYS_SHARE = 0.7
 
 /** So many joins in a run beyond the fewest are tried. */
 const MOST_MORE = 3
@@ -55,9 +55,10 @@ export function splitToLay(asked: SplitAsked): SplitLay | null {
   const panels = withoutStrips(own, piping)
   const bare = panels.pieces.length === 0 ? NOTHING : laidIn(panels, () => spent() > PANELS_SHARE)
   if (!bare || piping.length === 0) return null
-  const ways = Array.from({ length: MOST_MORE + 1 }, (_, moreJoins) =>
-    besideOf(panels, bare, piping, { moreJoins, stepMm: isInch(job.units) ? MM_PER_INCH / 2 : 10 }),
-  ).flat()
+  const stepMm = isInch(job.units) ? MM_PER_INCH / 2 : 10
+  const ways: Beside[] = []
+  for (let moreJoins = 0; moreJoins <= MOST_MORE && spent() < WAYS_SHARE; moreJoins++)
+    ways.push(...besideOf(panels, bare, piping, { moreJoins, stepMm }))
   const best = dearestSaved(worthPricing(ways, own.cloth).flatMap((strips) => wayOf(asked, before, bare, strips) ?? []))
   if (!best) return null
   const { splits, key, strips, problem } = best
@@ -106,7 +107,7 @@ function wayOf(asked: SplitAsked, before: WorkedPlan, bare: Bare, beside: Beside
   const costs = costsOf(asked, before, way, lay.length)
   const worth = savedMoney(costs, hourRate)
   const counted = { now: countOf(piping), before: countOf(pipingOf(before, clothId)) }
-  return worth === null ? null : { ...way, splits, problem, lay, strips: counted, costs, worth }
+  return worth === null ? null : { ...way, splits, problem, lay, strips: counted, costs, worth: inCents(worth) }
 }
 
 const costsOf = (
@@ -118,12 +119,9 @@ const costsOf = (
 
 /** Cloth is bought by the step: of ways that save as much, the one on the shortest cloth leaves most. */
 const dearestSaved = (ways: readonly Way[]): Way | null =>
-  ways.toSorted(
-    (a, b) =>
-      (Math.abs(a.worth - b.worth) < LEAST_MONEY ? 0 : b.worth - a.worth) ||
-      a.lay.length - b.lay.length ||
-      a.strips.now - b.strips.now,
-  )[0] ?? null
+  ways.toSorted((a, b) => b.worth - a.worth || a.lay.length - b.lay.length || a.strips.now - b.strips.now)[0] ?? null
+
+const inCents = (money: number): number => Math.round(money * 100) / 100
 
 /** The ticket with its piping split so. */
 export const withSplits = (job: Job, splits: SplitLay['splits']): Job =>
@@ -132,7 +130,6 @@ export const withSplits = (job: Job, splits: SplitLay['splits']): Job =>
     return own ? { ...part, cloth: { ...part.cloth, strips: own } } : part
   })
 
-type Bare = Pick<Lay, 'placements' | 'length' | 'offsets'>
 const NOTHING: Bare = { placements: [], length: 0, offsets: {} }
 
 const countOf = (piping: readonly PipingStrips[]): number =>
@@ -150,117 +147,6 @@ function laidIn(problem: LayProblem, isStopped: () => boolean, from?: Bare): Lay
   const solved = solveLay(problem, { seed: 1, budget: { steps: Infinity, isStopped }, ...(from ? { from } : {}) })
   return solved.ok ? { ...solved.value.lay, seconds: 0 } : null
 }
-
-/** Strips beside the panels, by which piping they are for, run by run. */
-interface Beside {
-  readonly lengthMm: number
-  readonly strips: ReadonlyMap<string, readonly (readonly LaidStrip[])[]>
-}
-
-function besideOf(
-  panels: LayProblem,
-  bare: Bare,
-  piping: readonly PipingStrips[],
-  { moreJoins, stepMm }: { readonly moreJoins: number; readonly stepMm: number },
-): readonly Beside[] {
-  const kinds = [...new Set(piping.map((p) => p.of))].map((of) => piping.filter((p) => p.of === of))
-  const wanted = kinds.map(([first, ...others]): WantedStrips => {
-    const { group, rules, shape, turns } = first!
-    const run = {
-      lengthMm: group.length.value * shape.reach,
-      lossMm: rules.lossMm * shape.reach,
-      longestMm: rules.longestLaidMm * shape.reach,
-      mostStrips: splitRun(group, rules).strips.value + moreJoins,
-    }
-    return {
-      ways: turns.map((turn) => ({ turn: turn === 90 ? 90 : 0, slope: shape.climb / shape.reach, riseMm: shape.rise })),
-      runs: Array.from({ length: [first!, ...others].reduce((sum, p) => sum + p.runs.count, 0) }, () => run),
-      leastMm: LEAST_STRIP_MM * shape.reach,
-      stepMm: stepMm * shape.reach,
-    }
-  })
-  const { cloth } = panels
-  const bed = { leftMm: cloth.selvedge[0], rightMm: cloth.width - cloth.selvedge[1] }
-  const covered = [...bare.placements.flatMap((p) => coveredBy(panels, p).map(asPoints)), ...cloth.flaws.map(asRing)]
-  const found = stripsBeside(covered, bed, wanted, [
-    bare.length,
-    cloth.length ?? bare.length + enoughFor(wanted, bed.rightMm - bed.leftMm),
-  ])
-  return found.map(({ lengthMm, strips }) => ({
-    lengthMm,
-    strips: new Map(kinds.map(([first], i) => [first!.of, strips[i]!])),
-  }))
-}
-
-/** Shorter strips are not worth their joins. */
-const LEAST_STRIP_MM = 200
-
-/** Twice what the strips take, and a strip along the roll, or the corner that a slant leaves: ample behind all panels. */
-const enoughFor = (wanted: readonly WantedStrips[], widthMm: number): number =>
-  wanted.reduce((sum, { ways, runs }) => {
-    const rise = Math.max(...ways.map((w) => w.riseMm))
-    const longest = Math.max(...runs.map((r) => r.lengthMm))
-    return sum + longest + (2 * rise * runs.reduce((all, r) => all + r.lengthMm, 0)) / widthMm + rise
-  }, 0)
-
-const asPoints = (ring: ArrayLike<number>): readonly Point[] =>
-  Array.from({ length: ring.length / 2 }, (_, i) => ({ x: ring[2 * i]!, y: ring[2 * i + 1]! }))
-
-const asRing = ([x, y, w, h]: LayProblem['cloth']['flaws'][number]): readonly Point[] =>
-  asPoints([x, y, x + w, y, x + w, y + h, x, y + h])
-
-/** What is kept with the ticket: alike runs together. */
-function splitsOf({ sewn, cloth }: WorkedPlan, { strips }: Beside, clothId: string): SplitLay['splits'] {
-  const letters = [...new Set(sewn.map((d) => d.part.letter))]
-  const ownOf = (letter: string) =>
-    sewn.flatMap(({ part }, i) =>
-      part.letter === letter && clothFor(part.cloth, 'piping').id === clothId ? cloth.strips[i]! : [],
-    )
-  return Object.fromEntries(
-    letters.flatMap((letter) => {
-      const kinds = [...new Map(ownOf(letter).map((p) => [p.of, p])).values()]
-      const runs = kinds.flatMap((p) =>
-        alikeTogether(
-          strips.get(p.of)!.map((run) => lengthsOf(p, run)),
-          p.of,
-        ),
-      )
-      return kinds.length > 0 ? [[letter, { kind: 'to-the-lay' as const, runs }]] : []
-    }),
-  )
-}
-
-const lengthsOf = ({ shape }: PipingStrips, run: readonly LaidStrip[]): number[] =>
-  run.map((s) => hundredth(s.lengthMm / shape.reach))
-
-const hundredth = (mm: number): number => Math.round(mm * 100) / 100
-
-function alikeTogether(runs: readonly number[][], of: string) {
-  const keys = [...new Set(runs.map((lengths) => lengths.join()))]
-  return keys.map((key) => {
-    const alike = runs.filter((lengths) => lengths.join() === key)
-    return { of, count: alike.length, lengthsMm: alike[0]! }
-  })
-}
-
-/** Each strip that the plan cuts takes one of the places that were found for its length. */
-function placementsOf(piping: readonly PipingStrips[], { strips }: Beside): readonly Placement[] {
-  const free = new Map([...strips].map(([of, runs]) => [of, runs.flat()]))
-  return piping.flatMap((own) =>
-    own.cut.flatMap(({ id, qty, sewnMm }) =>
-      Array.from({ length: qty }, (_, i): Placement => {
-        const places = free.get(own.of)!
-        const reachMm = sewnMm * own.shape.reach
-        const at = places.findIndex((s) => Math.abs(s.lengthMm - reachMm) < SAME_STRIP_MM)
-        const [place] = places.splice(at, 1)
-        return { id, copy: i + 1, x: place!.at.x, y: place!.at.y, turn: place!.way.turn, flip: false }
-      }),
-    ),
-  )
-}
-
-/** Lengths are kept to a hundredth. */
-const SAME_STRIP_MM = 0.06
 
 function layWith(problem: LayProblem, bare: Bare, strips: readonly Placement[]): Bare {
   const placements = [...bare.placements, ...strips]

@@ -1,0 +1,129 @@
+import type { Lay, LayProblem, PipingSplit, Placement } from '../../contract/index.ts'
+import type { PipingStrips } from '../cloth/index.ts'
+import { clothFor, splitRun } from '../cover/index.ts'
+import { coveredBy } from '../lay/index.ts'
+import type { Point } from '../outline/index.ts'
+import type { WorkedPlan } from '../planned/index.ts'
+import { stripsBeside, type LaidStrip, type WantedStrips } from '../strips/index.ts'
+
+/** A lay of the panels alone. */
+export type Bare = Pick<Lay, 'placements' | 'length' | 'offsets'>
+
+/** Strips beside the panels, by which piping they are for, run by run. */
+export interface Beside {
+  readonly lengthMm: number
+  readonly strips: ReadonlyMap<string, readonly (readonly LaidStrip[])[]>
+}
+
+/** Ways of cutting the strips of piping beside panels that lie already, so many joins in a run beyond the fewest. */
+export function besideOf(
+  panels: LayProblem,
+  bare: Bare,
+  piping: readonly PipingStrips[],
+  { moreJoins, stepMm }: { readonly moreJoins: number; readonly stepMm: number },
+): readonly Beside[] {
+  const kinds = [...new Set(piping.map((p) => p.of))].map((of) => piping.filter((p) => p.of === of))
+  const wanted = kinds.map(([first, ...others]): WantedStrips => {
+    const { group, rules, shape, turns } = first!
+    const run = {
+      lengthMm: group.length.value * shape.reach,
+      lossMm: rules.lossMm * shape.reach,
+      longestMm: rules.longestLaidMm * shape.reach,
+      mostStrips: Math.min(MOST_STRIPS, splitRun(group, rules).strips.value + moreJoins),
+    }
+    return {
+      ways: turns.map((turn) => ({ turn: turn === 90 ? 90 : 0, slope: shape.climb / shape.reach, riseMm: shape.rise })),
+      runs: Array.from({ length: [first!, ...others].reduce((sum, p) => sum + p.runs.count, 0) }, () => run),
+      leastMm: LEAST_STRIP_MM * shape.reach,
+      stepMm: stepMm * shape.reach,
+    }
+  })
+  const { cloth } = panels
+  const bed = { leftMm: cloth.selvedge[0], rightMm: cloth.width - cloth.selvedge[1] }
+  const covered = [...bare.placements.flatMap((p) => coveredBy(panels, p).map(asPoints)), ...cloth.flaws.map(asRing)]
+  const found = stripsBeside(covered, bed, wanted, [
+    bare.length,
+    cloth.length ?? bare.length + enoughFor(wanted, bed.rightMm - bed.leftMm),
+  ])
+  return found.map(({ lengthMm, strips }) => ({
+    lengthMm,
+    strips: new Map(kinds.map(([first], i) => [first!.of, strips[i]!])),
+  }))
+}
+
+/** A run of more is patchwork, which no ticket holds. */
+const MOST_STRIPS = 12
+
+/** Shorter strips are not worth their joins. */
+const LEAST_STRIP_MM = 200
+
+/** Twice what the strips take, and a strip along the roll, or the corner that a slant leaves: ample behind all panels. */
+const enoughFor = (wanted: readonly WantedStrips[], widthMm: number): number =>
+  wanted.reduce((sum, { ways, runs }) => {
+    const rise = Math.max(...ways.map((w) => w.riseMm))
+    const longest = Math.max(...runs.map((r) => r.lengthMm))
+    return sum + longest + (2 * rise * runs.reduce((all, r) => all + r.lengthMm, 0)) / widthMm + rise
+  }, 0)
+
+const asPoints = (ring: ArrayLike<number>): readonly Point[] =>
+  Array.from({ length: ring.length / 2 }, (_, i) => ({ x: ring[2 * i]!, y: ring[2 * i + 1]! }))
+
+const asRing = ([x, y, w, h]: LayProblem['cloth']['flaws'][number]): readonly Point[] =>
+  asPoints([x, y, x + w, y, x + w, y + h, x, y + h])
+
+/** What is kept with the ticket: alike runs together. */
+export function splitsOf(
+  { sewn, cloth }: WorkedPlan,
+  { strips }: Beside,
+  clothId: string,
+): Readonly<Record<string, PipingSplit>> {
+  const letters = [...new Set(sewn.map((d) => d.part.letter))]
+  const ownOf = (letter: string) =>
+    sewn.flatMap(({ part }, i) =>
+      part.letter === letter && clothFor(part.cloth, 'piping').id === clothId ? cloth.strips[i]! : [],
+    )
+  return Object.fromEntries(
+    letters.flatMap((letter) => {
+      const kinds = [...new Map(ownOf(letter).map((p) => [p.of, p])).values()]
+      const runs = kinds.flatMap((p) =>
+        alikeTogether(
+          strips.get(p.of)!.map((run) => lengthsOf(p, run)),
+          p.of,
+        ),
+      )
+      return kinds.length > 0 ? [[letter, { kind: 'to-the-lay' as const, runs }]] : []
+    }),
+  )
+}
+
+const lengthsOf = ({ shape }: PipingStrips, run: readonly LaidStrip[]): number[] =>
+  run.map((s) => hundredth(s.lengthMm / shape.reach))
+
+const hundredth = (mm: number): number => Math.round(mm * 100) / 100
+
+function alikeTogether(runs: readonly number[][], of: string) {
+  const keys = [...new Set(runs.map((lengths) => lengths.join()))]
+  return keys.map((key) => {
+    const alike = runs.filter((lengths) => lengths.join() === key)
+    return { of, count: alike.length, lengthsMm: alike[0]! }
+  })
+}
+
+/** Each strip that the plan cuts takes one of the places that were found for its length. */
+export function placementsOf(piping: readonly PipingStrips[], { strips }: Beside): readonly Placement[] {
+  const free = new Map([...strips].map(([of, runs]) => [of, runs.flat()]))
+  return piping.flatMap((own) =>
+    own.cut.flatMap(({ id, qty, sewnMm }) =>
+      Array.from({ length: qty }, (_, i): Placement => {
+        const places = free.get(own.of)!
+        const reachMm = sewnMm * own.shape.reach
+        const at = places.findIndex((s) => Math.abs(s.lengthMm - reachMm) < SAME_STRIP_MM)
+        const [place] = places.splice(at, 1)
+        return { id, copy: i + 1, x: place!.at.x, y: place!.at.y, turn: place!.way.turn, flip: false }
+      }),
+    ),
+  )
+}
+
+/** Lengths are kept to a hundredth. */
+const SAME_STRIP_MM = 0.06
