@@ -31,7 +31,7 @@ const saysOf = (part: PartJob) =>
     .says.filter((line) => line.startsWith('For '))
 /** Distances round the plate, as they are read out of a line. */
 const placesIn = (line: string) =>
-  [.../joins (.*) from the middle/.exec(line)![1]!.matchAll(/(\d+) mm/g)].map((m) => Number(m[1]))
+  [.../joins at (.*)\.$/.exec(line)![1]!.matchAll(/(\d+) mm/g)].map((m) => Number(m[1]))
 /** From the middle of the back of 600 by 500: corners at 300, 800, 1400 and 1900, the middle of the front at 1100. */
 const KEPT_CLEAR = [300, 800, 1100, 1400, 1900]
 const clear = (place: number) => Math.min(...KEPT_CLEAR.map((k) => Math.abs(k - place)))
@@ -40,7 +40,7 @@ describe('how a loop of piping is joined', () => {
   it('even strips: (2260 + 2 x 40) / 3 = 780, joins a third of the way round apart, clear of corners and front', () => {
     const [line, ...others] = saysOf(partOf({ kind: 'even', moreJoins: 0 }))
     expect(others).toEqual([])
-    expect(line).toMatch(/^For a loop: strips of 780 mm, 780 mm, 780 mm, in this order; joins /)
+    expect(line).toMatch(/^For a loop: strips of 780 mm, 780 mm, 780 mm, in this order; joins at /)
     const places = placesIn(line!)
     expect(places).toHaveLength(3)
     expect(Math.abs(places[1]! - places[0]! - 2200 / 3)).toBeLessThan(1.1)
@@ -70,7 +70,7 @@ describe('how a loop of piping is joined', () => {
 
   it('one strip has no order, only where its ends meet; an open run of one says nothing', () => {
     expect(saysOf(partOf({ kind: 'even', moreJoins: 0 }, { cut: 'along' }))[0]).toMatch(
-      /^For a loop: one strip of 2260 mm; its ends meet \d+ mm from the middle of the back/,
+      /^For a loop: one strip of 2260 mm; its ends meet at \d+ mm\.$/,
     )
     expect(saysOf(partOf({ kind: 'even', moreJoins: 0 }, { rows: 'top', sides: ['front'] }))).toEqual([])
   })

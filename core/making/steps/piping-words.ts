@@ -5,8 +5,15 @@ import { toCut } from '../../units/index.ts'
 import type { OrderOf } from './order-of.ts'
 
 /** The strips of each run in the order in which they are joined, and where round the plate their joins come to lie. */
-export const pipingWords = (of: OrderOf, design: DesignPlan): readonly string[] =>
-  (of.plan.cloth.strips[of.plan.sewn.indexOf(design)] ?? []).flatMap((own) => wordsOf(of, own))
+export function pipingWords(of: OrderOf, design: DesignPlan): readonly string[] {
+  const strips = of.plan.cloth.strips[of.plan.sewn.indexOf(design)] ?? []
+  return [
+    ...strips.flatMap((own) => wordsOf(of, own)),
+    ...(strips.some((own) => own.split.joinsMm.length > 0)
+      ? ['Joins are measured from the middle of the back, against the clock as seen from above.']
+      : []),
+  ]
+}
 
 function wordsOf({ job, say }: OrderOf, own: PipingStrips): readonly string[] {
   const { lengths, joinsMm } = own.split
@@ -17,7 +24,7 @@ function wordsOf({ job, say }: OrderOf, own: PipingStrips): readonly string[] {
     return lengths.length === 1 ? [] : [phrase`For ${runs}: strips of ${strips}, in this order.`]
   return [
     lengths.length === 1
-      ? phrase`For ${runs}: one strip of ${strips}; its ends meet ${places} from the middle of the back, against the clock as seen from above.`
-      : phrase`For ${runs}: strips of ${strips}, in this order; joins ${places} from the middle of the back, against the clock as seen from above.`,
+      ? phrase`For ${runs}: one strip of ${strips}; its ends meet at ${places}.`
+      : phrase`For ${runs}: strips of ${strips}, in this order; joins at ${places}.`,
   ]
 }
