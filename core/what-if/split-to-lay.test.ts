@@ -137,6 +137,42 @@ describe('piping cut to the lay', () => {
     expect(Math.max(...strips.map((s) => s.split.lengths.length))).toBeGreaterThan(10)
   })
 
+  it('of a set the parts that are piped from the cloth, each its own runs; what is piped from another stays even', () => {
+    const [first] = job.parts
+    const seat = (w: number, n: number) => ({ ...newSeat('singles', w, 420, 80, n), clearanceMm: 0 })
+    const set: Job = {
+      ...job,
+      parts: [
+        first!,
+        { ...first!, letter: 'B', name: 'Backs', seat: seat(500, 2) },
+        {
+          ...first!,
+          letter: 'C',
+          name: 'Ends',
+          seat: seat(400, 1),
+          cloth: { ...first!.cloth, own: { piping: calico } },
+        },
+      ],
+    }
+    const found = split(set, 'plain', 5000)!
+    expect(Object.keys(found.splits)).toEqual(['A', 'B'])
+    const after = withSplits(set, found.splits)
+    expect(acceptLay(own(after, 'plain').problem, found.lay)).toEqual([])
+    expect(after.parts.map((p) => p.cloth.strips.kind)).toEqual(['to-the-lay', 'to-the-lay', 'even'])
+    // Two loops of 2200 + 60; four of 1840 + 60; of each, strips less 40 for a join.
+    const sewn = Object.entries(found.splits).map(([letter, own]) =>
+      own.kind === 'even'
+        ? []
+        : own.runs.flatMap((r) =>
+            Array.from({ length: r.count }, () => [
+              letter,
+              Math.round(r.lengthsMm.reduce((sum, mm) => sum + mm, 0) - (r.lengthsMm.length - 1) * 40),
+            ]),
+          ),
+    )
+    expect(sewn).toEqual([Array.from({ length: 2 }, () => ['A', 2260]), Array.from({ length: 4 }, () => ['B', 1900])])
+  })
+
   it('nothing is split where nothing is piped from the cloth, where it is ready-made, a remnant or folded', () => {
     const none = jobOf({ ...part, makeUp: { ...part.makeUp, piping: { kind: 'none' } } })
     expect(split(none, 'plain', 3000)).toBeNull()

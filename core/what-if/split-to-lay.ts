@@ -1,6 +1,5 @@
 import type { Cloth, Job, Lay, LayPiece, LayProblem, PipingSplit, Placement } from '../../contract/index.ts'
 import type { ClothLay, PipingStrips } from '../cloth/index.ts'
-import { clothFor } from '../cover/index.ts'
 import { inEveryPart } from '../job/index.ts'
 import { solveLay, usedLength } from '../lay/index.ts'
 import { planJob } from '../plan/index.ts'
@@ -9,7 +8,7 @@ import { isInch, MM_PER_INCH } from '../units/index.ts'
 import { clothCost } from './lay-choices.ts'
 import { problemKey } from './joint-lay.ts'
 import { costsOver, savedMoney, type Costs, type Prices } from './priced.ts'
-import { besideOf, placementsOf, splitsOf, type Bare, type Beside } from './strips-beside-panels.ts'
+import { besideOf, pipedFrom, placementsOf, splitsOf, type Bare, type Beside } from './strips-beside-panels.ts'
 
 /** Piping cut from strips as the lay has room for them. */
 export interface SplitLay {
@@ -51,7 +50,7 @@ export function splitToLay(asked: SplitAsked): SplitLay | null {
   const before = planJob(job)
   const own = before.kind === 'worked' ? before.cloth.lays.find((l) => l.cloth.id === clothId) : undefined
   if (before.kind !== 'worked' || !own || own.isFolded || own.problem.cloth.outline) return null
-  const piping = pipingOf(before, clothId)
+  const piping = pipedFrom(before, clothId).flatMap((p) => p.strips)
   const panels = withoutStrips(own, piping)
   const bare = panels.pieces.length === 0 ? NOTHING : laidIn(panels, () => spent() > PANELS_SHARE)
   if (!bare || piping.length === 0) return null
@@ -95,18 +94,19 @@ interface Way extends Omit<SplitLay, 'lay'> {
 
 function wayOf(asked: SplitAsked, before: WorkedPlan, bare: Bare, beside: Beside): Way | null {
   const { job, clothId, hourRate } = asked
-  const splits = splitsOf(before, beside, clothId)
+  const piped = pipedFrom(before, clothId)
+  const splits = splitsOf(piped, beside)
   const changed = withSplits(job, splits)
   const plan = planJob(changed)
   const now = plan.kind === 'worked' ? plan.cloth.lays.find((l) => l.cloth.id === clothId) : undefined
   if (plan.kind !== 'worked' || !now) return null
   const { problem } = now
-  const piping = pipingOf(plan, clothId)
+  const piping = pipedFrom(plan, clothId).flatMap((p) => p.strips)
   const lay = layWith(problem, bare, placementsOf(piping, beside))
   const way = { job: changed, plan, key: problemKey(problem) }
   const costs = costsOf(asked, before, way, lay.length)
   const worth = savedMoney(costs, hourRate)
-  const counted = { now: countOf(piping), before: countOf(pipingOf(before, clothId)) }
+  const counted = { now: countOf(piping), before: countOf(piped.flatMap((p) => p.strips)) }
   return worth === null ? null : { ...way, splits, problem, lay, strips: counted, costs, worth: inCents(worth) }
 }
 
@@ -134,9 +134,6 @@ const NOTHING: Bare = { placements: [], length: 0, offsets: {} }
 
 const countOf = (piping: readonly PipingStrips[]): number =>
   piping.reduce((sum, p) => sum + p.cut.reduce((n, c) => n + c.qty, 0), 0)
-
-const pipingOf = ({ sewn, cloth }: WorkedPlan, clothId: string): readonly PipingStrips[] =>
-  sewn.flatMap(({ part }, i) => (clothFor(part.cloth, 'piping').id === clothId ? cloth.strips[i]! : []))
 
 function withoutStrips({ problem }: ClothLay, piping: readonly PipingStrips[]): LayProblem {
   const strips = new Set(piping.flatMap((p) => p.cut.map((c) => c.id)))

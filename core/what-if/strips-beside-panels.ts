@@ -1,4 +1,4 @@
-import type { Lay, LayProblem, PipingSplit, Placement } from '../../contract/index.ts'
+import type { Lay, LayProblem, PipingSplit, Placement, PlannedPart } from '../../contract/index.ts'
 import type { PipingStrips } from '../cloth/index.ts'
 import { clothFor, splitRun } from '../cover/index.ts'
 import { coveredBy } from '../lay/index.ts'
@@ -71,30 +71,32 @@ const asPoints = (ring: ArrayLike<number>): readonly Point[] =>
 const asRing = ([x, y, w, h]: LayProblem['cloth']['flaws'][number]): readonly Point[] =>
   asPoints([x, y, x + w, y, x + w, y + h, x, y + h])
 
-/** What is kept with the ticket: alike runs together. */
-export function splitsOf(
-  { sewn, cloth }: WorkedPlan,
-  { strips }: Beside,
-  clothId: string,
-): Readonly<Record<string, PipingSplit>> {
-  const letters = [...new Set(sewn.map((d) => d.part.letter))]
-  const ownOf = (letter: string) =>
-    sewn.flatMap(({ part }, i) =>
-      part.letter === letter && clothFor(part.cloth, 'piping').id === clothId ? cloth.strips[i]! : [],
-    )
-  return Object.fromEntries(
-    letters.flatMap((letter) => {
-      const kinds = [...new Map(ownOf(letter).map((p) => [p.of, p])).values()]
-      const runs = kinds.flatMap((p) =>
-        alikeTogether(
-          strips.get(p.of)!.map((run) => lengthsOf(p, run)),
-          p.of,
-        ),
-      )
-      return kinds.length > 0 ? [[letter, { kind: 'to-the-lay' as const, runs }]] : []
+/** A part whose piping is cut from a cloth, and its strips. */
+export interface PipedPart {
+  readonly part: PlannedPart
+  readonly strips: readonly PipingStrips[]
+}
+
+/** The parts whose piping is cut from a cloth. */
+export function pipedFrom({ sewn, cloth }: WorkedPlan, clothId: string): readonly PipedPart[] {
+  const own = sewn.flatMap(({ part }, i) =>
+    clothFor(part.cloth, 'piping').id === clothId ? [{ part, strips: cloth.strips[i]! }] : [],
+  )
+  return [...new Set(own.map((o) => o.part.letter))].map((letter) => {
+    const designs = own.filter((o) => o.part.letter === letter)
+    return { part: designs[0]!.part, strips: designs.flatMap((d) => d.strips) }
+  })
+}
+
+/** What is kept with the ticket, by the letters of its parts: alike runs together. */
+export const splitsOf = (piped: readonly PipedPart[], { strips }: Beside): Readonly<Record<string, PipingSplit>> =>
+  Object.fromEntries(
+    piped.map((own) => {
+      const kinds = [...new Map(own.strips.map((p) => [p.of, p])).values()]
+      const runsOf = (p: PipingStrips) => strips.get(p.of)!.map((run) => lengthsOf(p, run))
+      return [own.part.letter, { kind: 'to-the-lay', runs: kinds.flatMap((p) => alikeTogether(runsOf(p), p.of)) }]
     }),
   )
-}
 
 const lengthsOf = ({ shape }: PipingStrips, run: readonly LaidStrip[]): number[] =>
   run.map((s) => hundredth(s.lengthMm / shape.reach))

@@ -5,7 +5,14 @@ import type { Job } from '../../../contract/index.ts'
 import { phrase } from '../../../core/language/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { sayMinutes } from '../../../core/working/index.ts'
-import { clothCost, LEAST_MONEY, savedMoney, withSplits, type SplitLay } from '../../../core/what-if/index.ts'
+import {
+  clothCost,
+  LEAST_MONEY,
+  pipedFrom,
+  savedMoney,
+  withSplits,
+  type SplitLay,
+} from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { keptAs } from '../../stores/lay/kept-lay.ts'
@@ -37,21 +44,21 @@ const { ask, stop } = useWhatIf((answer) => {
 const own = computed(() => lays.chosen)
 const now = computed(() => lays.current)
 const isLaid = computed(() => now.value !== null && !lays.running && !lays.byHand && !lays.kept?.joint)
-/** How the piping that is cut from the cloth is split: by parts. */
-const strips = computed(() => {
-  const plan = jobs.plan?.kind === 'worked' ? jobs.plan : null
-  const ids = new Set(own.value?.pieces.flatMap((p) => (p.of === null ? [p.id] : [])))
-  return plan?.cloth.strips.flat().filter((s) => s.cut.some((c) => ids.has(c.id))) ?? []
-})
-const isSplit = computed(() => strips.value.some((s) => s.id !== s.of))
-const isWanted = computed(() => jobs.whole!.parts.some((p) => p.cloth.strips.kind === 'to-the-lay'))
+/** The parts whose piping is cut from the cloth in view. */
+const piped = computed(() =>
+  jobs.plan?.kind === 'worked' && own.value
+    ? pipedFrom(jobs.plan, own.value.cloth.id).filter((p) => p.strips.length > 0)
+    : [],
+)
+const isSplit = computed(() => piped.value.some(({ strips }) => strips.some((s) => s.id !== s.of)))
+const isWanted = computed(() => piped.value.some(({ part }) => part.cloth.strips.kind === 'to-the-lay'))
 
 watch(
   [() => own.value?.key, isLaid],
   () => {
     found.value = null
     stop()
-    if (!isLaid.value || !own.value || strips.value.length === 0 || isSplit.value) return
+    if (!isLaid.value || !own.value || piped.value.length === 0 || isSplit.value) return
     const { laid, prices } = asLaid
     const asked = { job: jobs.whole!, clothId: own.value.cloth.id, prices: prices(), laid: laid() }
     ask(
@@ -99,7 +106,10 @@ const cutEvenly = () =>
   jobs.edit({
     says: 'Strips of one length',
     applyToJob: (job) =>
-      withSplits(job, Object.fromEntries(job.parts.map((p) => [p.letter, { kind: 'even' as const, moreJoins: 0 }]))),
+      withSplits(
+        job,
+        Object.fromEntries(piped.value.map(({ part }) => [part.letter, { kind: 'even' as const, moreJoins: 0 }])),
+      ),
   })
 </script>
 
@@ -108,7 +118,7 @@ const cutEvenly = () =>
     <span>{{ words }}</span>
     <button type="button" class="plain-button no-print" @click="take">Cut them so</button>
   </p>
-  <p v-else-if="isWanted && strips.length > 0" class="offer">
+  <p v-else-if="isWanted" class="offer">
     <span>{{
       isSplit
         ? 'The piping is cut in strips as long as this lay has room for them.'
