@@ -51,14 +51,23 @@ export function readSizes(
   return ok(values)
 }
 
-/** A unit after the last number alone is that of all of them: `200 x 60 x 6 cm`. */
+/**
+ * A unit after the last number alone is that of all of them: `200 x 60 x 6 cm`; where that makes a cushion as long as a
+ * house the others are millimetres: `1400 x 500, 10 cm thick`.
+ */
 export function allInLastUnit(texts: readonly string[]): readonly string[] {
   const unit = LAST_UNIT.exec(texts.at(-1) ?? '')?.[1]
   const isBare = (text: string) => !/[a-z"']/i.test(text)
-  return unit && texts.slice(0, -1).every(isBare)
-    ? texts.map((text, i) => (i === texts.length - 1 ? text : `${text} ${unit}`))
-    : texts
+  const others = texts.slice(0, -1)
+  if (!unit || !others.every(isBare)) return texts
+  const isHouse = others.some((text) => {
+    const length = parseLength(`${text} ${unit}`, 'mm')
+    return length.ok && length.value.mm > LONGEST_SAID_MM
+  })
+  return [...others.map((text) => `${text} ${isHouse ? 'mm' : unit}`), texts.at(-1)!]
 }
+
+const LONGEST_SAID_MM = 7000
 
 const LAST_UNIT = new RegExp(String.raw`\d\s*(${LENGTH_UNITS})\s*$`, 'i')
 

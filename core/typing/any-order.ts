@@ -34,7 +34,7 @@ export function seatInLine(text: string, mostCushions: number): SeatInLine | nul
 const FROM_TO = new RegExp(`(${SIZE}) to (?=\\d)`)
 const SIDES = '(?:(?:front|back|near|far|left|right|all) )*'
 const COUNTED = new RegExp(
-  String.raw`(?<!x ?)\b(\d+) (?=${TAPERING}|${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular)|(?:\btimes |(?<!\d ?)\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
+  String.raw`(?<!x ?)\b(\d+) (?=${TAPERING}|${THING}|${BENCH}|bolster|cube|pouffe|round|half|circular|(?:new )?(?:cover|foam|filling|insert)s? only)|(?:\btimes |(?<!\d ?)\bx ?)(\d+)\b(?! ?[x.\d])|\b(\d+) (?:of )?(?:them|off|pieces|pcs)\b|\b(?:quantity|qty):? (\d+)|^(\d+) ?@|\((\d+)\)`,
 )
 const BARE = new RegExp(`${SIZE}(?=$| [^\\dx]|[,;])`)
 const COUNT_ALONE = /^(\d+)$|^(\d+) (?=[a-z])/
@@ -82,7 +82,9 @@ const roundSizes = ({ row, along, thick, across, bare }: Sizes): readonly (strin
 
 const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
   {
-    word: new RegExp(`(?<!(?:left|right|front|back|near|far|off) )\\b(?:${CORNER_BENCH})\\b(?! (?:cut|rounded|off))`),
+    word: new RegExp(
+      `(?<!(?:left|right|front|back|near|far|off) )\\b(?:${CORNER_BENCH})\\b(?! (?:(?:front|back|near|far|left|right) )*(?:cut|round(?:ed)?|radius|off)\\b)`,
+    ),
     line: ({ row, deep, along, thick }, divided, count) => {
       const sizes = row.length === 2 ? [...row, deep ?? along, thick] : row
       return joined('corner', sizes, 4, inTwoLegs(sizes, Number(divided ?? count ?? 0)))

@@ -56,6 +56,10 @@ describe('several kinds of cushion in one line', () => {
       'two window seat cushions 1370 x 450 x 75, one 1000 x 450 x 75',
       ['Seats: 2 of 1370 x 450 x 75', 'Seats 2: 1 of 1000 x 450 x 75'],
     ],
+    [
+      'settee: 2 seats 55 x 58 x 14 cm, 2 arms 50 x 25 x 8 cm',
+      ['Seats: 2 of 550 x 580 x 140', 'Arms: 2 of 500 x 250 x 80'],
+    ],
     // An inch is 25.4 mm, and said once it is that of all.
     [
       'seats 24 1/2 x 22 x 4 and backs 24 1/2 x 18 x 5 in',

@@ -79,6 +79,7 @@ function unitsSaid(line: string): LengthUnit | null {
 const KINDS: readonly (readonly [RegExp, Kind['as'], string])[] = [
   [/\bbolsters?\b/i, 'bolsters', 'Bolsters'],
   [/\bbacks?\b(?! ?(?:edge|corner|side|\d))/i, 'backs', 'Backs'],
+  [/\barms?\b/i, 'seats', 'Arms'],
   [/\bbench(?:es)?\b/i, 'seats', 'Benches'],
   [/\bmattress(?:es)?\b/i, 'seats', 'Mattresses'],
   [/\b(?:foot)?stools?\b/i, 'seats', 'Stools'],

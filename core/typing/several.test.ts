@@ -109,6 +109,11 @@ const SEATS: readonly (readonly [line: string, makes: string])[] = [
   ['tapering seat 520 x 460 x 480 x 75, round 60 near', 'taper 520 x 460 x 480 x 75 times 1'],
   ['600 x 500 x 80 in the storm canvas', '600 x 500 x 80 times 1'],
   ['cushion width 600 depth 500 thickness 80', '600 x 500 x 80 times 1'],
+  ['swing seat cushion 1400 by 500, 10cm thick', '1400 x 500 x 100 times 1'],
+  ['1400 x 500 x 10 cm', '1400 x 500 x 100 times 1'],
+  ['bench 500 x 60 x 6 cm in 4', '5000 x 600 x 60 in 4'],
+  ['bolster 800 x 20 cm', 'bolster 800 x 200 x 200 times 1'],
+  ['3 covers only 600 x 600 x 120', '600 x 600 x 120 times 3'],
   ['round pouffe 450 dia 300 high', 'disc 300 times 1'],
   ['hearth cushion 1200 x 300 x 75', '1200 x 300 x 75 times 1'],
   ['2 no. 1500 x 500 x 100, no piping', '1500 x 500 x 100 times 2'],
@@ -265,6 +270,8 @@ describe('corners', () => {
   const cut = (mm: number) => ({ kind: 'cut', arrivingMm: mm, leavingMm: mm })
   it.each([
     ['600 x 500 x 80, back left corner cut 100 x 100', { 'far left': cut(100) }],
+    ['2 seats 600 x 500 x 80, corner back left cut off 90 x 90', { 'far left': cut(90) }],
+    ['600 x 500 x 80, corner near right rounded 60', { 'near right': { kind: 'round', radiusMm: 60 } }],
     ['600 x 500 x 80, corner cut off 300 x 300 back left', { 'far left': cut(300) }],
     ['600 x 500 x 80, cut off the near right corner 50 x 50', { 'near right': cut(50) }],
     [

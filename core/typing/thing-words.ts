@@ -82,6 +82,7 @@ export const NOUN = [
   'chaises?',
   'ottomans?',
   'pouffes?',
+  'arms?',
   'tops?',
 ].join('|')
 export const THING = `(?:(?:${LIKE}) )*(?:${NOUN})`

@@ -98,7 +98,7 @@ const severalSaysMore = (text: string, { code }: TypingFailure): boolean =>
   ((code === 'length' || code === 'sizes') && SIZES_LATER.test(text))
 
 /** `bench pad 48 x 16 x 2`: what it is called stands before its sizes. */
-const SIZES_LATER = new RegExp(`^\\s*(?:bench|seat)\\s+(?:${NOUN})\\b`, 'i')
+const SIZES_LATER = new RegExp(`^\\s*(?:bench|seat|corner)\\s+(?:${NOUN})\\b`, 'i')
 
 function readGrammar(line: string, context: TypingContext): Answer {
   const text = plainText(line).trim()
