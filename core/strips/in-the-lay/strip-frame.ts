@@ -1,8 +1,8 @@
 import type { Point } from '../../outline/index.ts'
 
 /**
- * How a strip lies. Its ends stand upright in its own frame: u along the ends' distance, v across; on the bias its long
- * sides rise by `slope` for each mm of u. Turned by 90° it lies so on the cloth seen from its side.
+ * How a strip lies. In its own frame its ends stand upright: u runs from one to the other, v upwards, and on the bias its
+ * long sides rise by `slope` for each mm of u. Turned by 90° it lies so on the cloth seen from its side.
  */
 export interface StripWay {
   readonly turn: 0 | 90
@@ -42,7 +42,7 @@ export function bedFrame({ turn, slope, riseMm }: StripWay, { leftMm, rightMm, l
   const [fromU, toU] = turn === 0 ? [leftMm, rightMm] : [0, lengthMm]
   const [fromW, toW] = turn === 0 ? [0, lengthMm] : [-rightMm, -leftMm]
   return {
-    lowestV: fromW - Math.max(0, slope) * toU + Math.min(0, slope) * fromU,
+    lowestV: fromW - slope * (slope > 0 ? toU : fromU),
     highestV: toW - riseMm - slope * (slope > 0 ? fromU : toU),
     stretchAt: (v: number): readonly [number, number] => {
       if (slope === 0) return v < fromW - HAIR_MM || v + riseMm > toW + HAIR_MM ? [0, 0] : [fromU, toU]
