@@ -117,7 +117,10 @@ describe('the lay of the open job', () => {
   it('is looked for by one lane at first, by one on each core when asked to go on', async () => {
     const lays = await firstLay()
     expect([workers.length, lays.running, lays.current!.placements.length > 20]).toEqual([1, false, true])
+    const there = lays.current
     lays.search(10, 3)
+    // From nothing at first; then from the lay that is there.
+    expect(workers.map((w) => w.asked!.from ?? null)).toEqual([null, there, there])
     expect(workers.slice(1).map((w) => [w.asked!.lane, w.asked!.seed, w.asked!.seconds])).toEqual([
       [0, 3, 10],
       [1, 3, 10],

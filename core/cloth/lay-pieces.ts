@@ -166,8 +166,8 @@ function stripsOf({ isAlone, laid: choice, cushions, strips }: CutPart, cloth: C
     groups.flatMap((own) => {
       const alone = isAlone ? 'Piping strip' : phrase`Piping strip ${cushions.designs[design]!.id}`
       const name = own.group.isClosed ? alone : phrase`${alone}, open run`
-      return own.cut.map(({ id, qty, sewnMm }, i): Cut => {
-        const outline = stripOutline(own.shape, sewnMm)
+      return own.cut.map(({ id, qty, sewn }, i): Cut => {
+        const outline = stripOutline(own.shape, sewn.value)
         return {
           laid: {
             id,

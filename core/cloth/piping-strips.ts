@@ -6,7 +6,6 @@ import {
   looksAlikeEveryWay,
   splitRun,
   splitToLay,
-  stripLengths,
   usableWidth,
   type PipingGroup,
   type PipingPlan,
@@ -49,9 +48,12 @@ export interface StripShape {
 export interface CutStrips {
   readonly id: string
   readonly qty: number
+  /** As it is cut. */
   readonly length: Figure
-  /** Along the strip before it is washed, mm. */
-  readonly sewnMm: number
+  /** As it is sewn, once washing has taken its share. */
+  readonly sewn: Figure
+  /** Which strips of a run these are, counted from 1. */
+  readonly places: readonly number[]
 }
 
 /** Strips along the roll are cut no longer than can be handled on a table. */
@@ -139,15 +141,27 @@ function asCut(cloth: Cloth, piping: PipingPlan, { id, split, runs }: Split): Pi
   const grown = grownBy(cloth, cut)
   const onBias = cut === 'bias' ? biasFactor(grown) : null
   return {
-    cut: stripLengths(split).map(({ length, count }, i) => ({
+    cut: byLength(split).map(({ sewn, places }, i) => ({
       id: i === 0 ? id : `${id}-${i + 1}`,
-      qty: count * runs.count,
-      length: washedOut(length, grown.x, onBias),
-      sewnMm: length.value,
+      qty: places.length * runs.count,
+      length: washedOut(sewn, grown.x, onBias),
+      sewn,
+      places,
     })),
     width: washedOut(piping.stripWidth!, grown.y, onBias),
   }
 }
+
+/** The strips of a run, those of one length together. */
+const byLength = ({ lengths }: StripSplit): readonly Pick<CutStrips, 'sewn' | 'places'>[] =>
+  lengths
+    .filter((sewn, i) => lengths.findIndex((l) => isAsLong(l, sewn)) === i)
+    .map((sewn) => ({ sewn, places: lengths.flatMap((l, i) => (isAsLong(l, sewn) ? [i + 1] : [])) }))
+
+const isAsLong = (a: Figure, b: Figure): boolean => Math.abs(a.value - b.value) < SAME_LENGTH_MM
+
+/** What no shears tell apart. */
+const SAME_LENGTH_MM = 0.05
 
 /** A strip in its own plane: x along it, on the bias at 45° to the roll. */
 export function stripOutline({ reach, climb, rise }: StripShape, lengthMm: number): Polygon {

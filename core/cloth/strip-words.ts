@@ -13,9 +13,5 @@ export function stripRuns({ id, of, group, runs: { first, count } }: PipingStrip
 
 /** Which strip of which runs: what is chalked on it, so that it finds its place again. */
 export function stripPlace(own: PipingStrips, index: number): string {
-  const { sewnMm } = own.cut[index]!
-  const places = own.split.lengths.flatMap((l, i) => (Math.abs(l.value - sewnMm) < SAME_MM ? [i + 1] : []))
-  return phrase`strip ${places.join(', ')} of ${own.split.lengths.length} to ${stripRuns(own)}`
+  return phrase`strip ${own.cut[index]!.places.join(', ')} of ${own.split.lengths.length} to ${stripRuns(own)}`
 }
-
-const SAME_MM = 0.05

@@ -16,6 +16,7 @@ export {
 export { solveStrips, type MipAnswer, type SolveMip } from './solve.ts'
 export { stripGroups, type StripGroup } from './strip-groups.ts'
 export {
+  rowsBeside,
   stripsBeside,
   type LaidStrip,
   type StripsLaid,

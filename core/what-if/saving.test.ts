@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import type { Cloth, LayProblem, PartJob } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_TRIMS, keepersBenchPart } from '../demo/index.ts'
+import type { Cloth, LayProblem } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
-import { jobOf, newSeat } from '../job/index.ts'
+import { jobOf } from '../job/index.ts'
 import { neverAbreast } from '../lay/index.ts'
 import { ratesOf } from '../making/index.ts'
 import { worked } from '../testing/jobs.ts'
+import { onAMetre } from '../testing/on-a-metre.ts'
 import { problemKey, savedMoney, SAVINGS, trySaving, withSaving, type Saving } from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
@@ -15,24 +16,9 @@ const after = (n: number) => {
   return () => asked++ > n
 }
 
-/** Plain cloth 1000 wide between its selvedges, bought by the 100 mm at 20 a metre. */
-const plain: Cloth = {
-  ...calico,
-  id: 'plain',
-  widthMm: 1020,
-  selvedgeMm: [10, 10],
-  pricePerMetre: 20,
-  buyingStepMm: 100,
-  nap: 'one-way',
-}
-const bench = keepersBenchPart()
-/** Two unpiped cushions of 600 by 500 by 80. */
-const part: PartJob = {
-  ...bench,
-  seat: { ...newSeat('singles', 600, 500, 80, 2), clearanceMm: 0 },
-  makeUp: { ...bench.makeUp, piping: { kind: 'none' } },
-  cloth: { ...bench.cloth, cloth: plain, direction: 'up-the-roll', match: { kind: 'none' }, others: {} },
-}
+/** Two unpiped cushions, their cloth bought by the 100 mm. */
+const part = onAMetre(2, { piping: { kind: 'none' } }, { buyingStepMm: 100 })
+const plain = part.cloth.cloth
 const job = jobOf(part)
 const own = worked(part).cloth.lays[0]!
 /** What the table holds now, by a tape on it. */

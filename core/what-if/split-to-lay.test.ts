@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { readJob, type Cloth, type Job, type PartJob } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_TRIMS, demoJobs, keepersBenchPart } from '../demo/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS, demoJobs } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { usualMakeUp } from '../cover/index.ts'
 import { jobOf, newSeat, USUAL_PIPING } from '../job/index.ts'
@@ -9,31 +9,17 @@ import { ratesOf } from '../making/index.ts'
 import { planJob } from '../plan/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 import { worked } from '../testing/jobs.ts'
+import { onAMetre } from '../testing/on-a-metre.ts'
 import { problemKey, savedMoney, splitToLay, withSplits, type SplitLay } from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
-/** Plain cloth 1000 wide between its selvedges, bought by the 10 mm at 20 a metre. */
-const plain: Cloth = {
-  ...calico,
-  id: 'plain',
-  widthMm: 1020,
-  selvedgeMm: [10, 10],
-  pricePerMetre: 20,
-  buyingStepMm: 10,
-  nap: 'one-way',
-}
-const bench = keepersBenchPart()
-/** One cushion of 600 by 500 by 80, piped top and bottom with strips of 40 cut across. */
-const part: PartJob = {
-  ...bench,
-  seat: { ...newSeat('singles', 600, 500, 80, 1), clearanceMm: 0 },
-  makeUp: {
-    ...bench.makeUp,
-    construction: { kind: 'boxed', boxing: 'wrap' },
-    piping: { ...USUAL_PIPING, cut: 'across' },
-  },
-  cloth: { ...bench.cloth, cloth: plain, direction: 'up-the-roll', match: { kind: 'none' }, others: {} },
-}
+/** One cushion, piped top and bottom with strips of 40 cut across, its cloth bought by the 10 mm. */
+const part = onAMetre(
+  1,
+  { construction: { kind: 'boxed', boxing: 'wrap' }, piping: { ...USUAL_PIPING, cut: 'across' } },
+  { buyingStepMm: 10 },
+)
+const plain = part.cloth.cloth
 const job = jobOf(part)
 const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
 const { cut: _, stripMm: _s, ...cord } = { ...USUAL_PIPING, cut: 'across' as const }
@@ -55,6 +41,9 @@ function split(of: Job, clothId: string, laidMm: number, hourRate = 0): SplitLay
 }
 const pieces = (of: Job, clothId: string) => own(of, clothId).pieces.filter((p) => p.of === null)
 const longest = (outline: readonly { x: number; y: number }[]) => Math.max(...outline.map((p) => p.x))
+
+/** Both loops as the first test finds them. */
+const splits = { A: { kind: 'to-the-lay' as const, runs: [{ of: 'piping', count: 2, lengthsMm: [1000, 1000, 340] }] } }
 
 describe('piping cut to the lay', () => {
   it('by hand: loops of 2260 on 1000 are even strips of 780 in rows of their own, or 1000, 1000 and 340 beside the plates', () => {
@@ -171,6 +160,27 @@ describe('piping cut to the lay', () => {
           ),
     )
     expect(sewn).toEqual([Array.from({ length: 2 }, () => ['A', 2260]), Array.from({ length: 4 }, () => ['B', 1900])])
+  })
+
+  it('a set of which one part is split and another is even is split anew as a whole', () => {
+    const set: Job = {
+      ...job,
+      parts: [
+        job.parts[0]!,
+        {
+          ...job.parts[0]!,
+          letter: 'B',
+          name: 'Backs',
+          seat: { ...newSeat('singles', 500, 420, 80, 2), clearanceMm: 0 },
+        },
+      ],
+    }
+    const of = planned(set).cloth.strips[0]![0]!.of
+    const half = withSplits(set, { A: { kind: 'to-the-lay', runs: [{ ...splits.A.runs[0]!, of }] } })
+    expect(planned(half).cloth.strips.map(([s]) => s!.id === s!.of)).toEqual([false, true])
+    const found = split(half, 'plain', 5000)!
+    expect(Object.keys(found.splits)).toEqual(['A', 'B'])
+    expect(acceptLay(own(withSplits(half, found.splits), 'plain').problem, found.lay)).toEqual([])
   })
 
   it('nothing is split where nothing is piped from the cloth, where it is ready-made, a remnant or folded', () => {

@@ -8,7 +8,7 @@ import { isInch, MM_PER_INCH } from '../units/index.ts'
 import { clothCost } from './lay-choices.ts'
 import { problemKey } from './joint-lay.ts'
 import { costsOver, savedMoney, type Costs, type Prices } from './priced.ts'
-import { besideOf, pipedFrom, placementsOf, splitsOf, type Bare, type Beside } from './strips-beside-panels.ts'
+import { besidePanels, pipedFrom, placementsOf, splitsOf, type Bare, type Beside } from './strips-beside-panels.ts'
 
 /** Piping cut from strips as the lay has room for them. */
 export interface SplitLay {
@@ -54,10 +54,9 @@ export function splitToLay(asked: SplitAsked): SplitLay | null {
   const panels = withoutStrips(own, piping)
   const bare = panels.pieces.length === 0 ? NOTHING : laidIn(panels, () => spent() > PANELS_SHARE)
   if (!bare || piping.length === 0) return null
-  const stepMm = isInch(job.units) ? MM_PER_INCH / 2 : 10
+  const beside = besidePanels(panels, bare, piping, isInch(job.units) ? MM_PER_INCH / 2 : 10)
   const ways: Beside[] = []
-  for (let moreJoins = 0; moreJoins <= MOST_MORE && spent() < WAYS_SHARE; moreJoins++)
-    ways.push(...besideOf(panels, bare, piping, { moreJoins, stepMm }))
+  for (let moreJoins = 0; moreJoins <= MOST_MORE && spent() < WAYS_SHARE; moreJoins++) ways.push(...beside(moreJoins))
   const best = dearestSaved(worthPricing(ways, own.cloth).flatMap((strips) => wayOf(asked, before, bare, strips) ?? []))
   if (!best) return null
   const { splits, key, strips, problem } = best

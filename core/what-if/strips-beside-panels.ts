@@ -4,7 +4,7 @@ import { clothFor, splitRun } from '../cover/index.ts'
 import { coveredBy } from '../lay/index.ts'
 import type { Point } from '../outline/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
-import { stripsBeside, type LaidStrip, type WantedStrips } from '../strips/index.ts'
+import { rowsBeside, stripsBeside, type LaidStrip, type StripWay, type WantedStrips } from '../strips/index.ts'
 
 /** A lay of the panels alone. */
 export type Bare = Pick<Lay, 'placements' | 'length' | 'offsets'>
@@ -15,54 +15,63 @@ export interface Beside {
   readonly strips: ReadonlyMap<string, readonly (readonly LaidStrip[])[]>
 }
 
-/** Ways of cutting the strips of piping beside panels that lie already, so many joins in a run beyond the fewest. */
-export function besideOf(
+/**
+ * Ways of cutting the strips of piping beside panels that lie already, so many joins in a run beyond the fewest. The rows
+ * that panels leave free are read once.
+ */
+export function besidePanels(
   panels: LayProblem,
   bare: Bare,
   piping: readonly PipingStrips[],
-  { moreJoins, stepMm }: { readonly moreJoins: number; readonly stepMm: number },
-): readonly Beside[] {
-  const kinds = [...new Set(piping.map((p) => p.of))].map((of) => piping.filter((p) => p.of === of))
-  const wanted = kinds.map(([first, ...others]): WantedStrips => {
-    const { group, rules, shape, turns } = first!
-    const run = {
-      lengthMm: group.length.value * shape.reach,
-      lossMm: rules.lossMm * shape.reach,
-      longestMm: rules.longestLaidMm * shape.reach,
-      mostStrips: Math.min(MOST_STRIPS, splitRun(group, rules).strips.value + moreJoins),
-    }
-    return {
-      ways: turns.map((turn) => ({ turn: turn === 90 ? 90 : 0, slope: shape.climb / shape.reach, riseMm: shape.rise })),
-      runs: Array.from({ length: [first!, ...others].reduce((sum, p) => sum + p.runs.count, 0) }, () => run),
-      leastMm: LEAST_STRIP_MM * shape.reach,
-      stepMm: stepMm * shape.reach,
-    }
+  stepMm: number,
+): (moreJoins: number) => readonly Beside[] {
+  const kinds = [...new Set(piping.map((p) => p.of))].map((of) => {
+    const own = piping.filter((p) => p.of === of)
+    return { ...own[0]!, count: own.reduce((sum, p) => sum + p.runs.count, 0) }
   })
   const { cloth } = panels
-  const bed = { leftMm: cloth.selvedge[0], rightMm: cloth.width - cloth.selvedge[1] }
+  const [leftMm, rightMm] = [cloth.selvedge[0], cloth.width - cloth.selvedge[1]]
+  const lengthMm = cloth.length ?? bare.length + enoughFor(kinds, rightMm - leftMm)
   const covered = [...bare.placements.flatMap((p) => coveredBy(panels, p).map(asPoints)), ...cloth.flaws.map(asRing)]
-  const found = stripsBeside(covered, bed, wanted, [
-    bare.length,
-    cloth.length ?? bare.length + enoughFor(wanted, bed.rightMm - bed.leftMm),
-  ])
-  return found.map(({ lengthMm, strips }) => ({
-    lengthMm,
-    strips: new Map(kinds.map(([first], i) => [first!.of, strips[i]!])),
-  }))
+  const rows = rowsBeside(covered, { leftMm, rightMm, lengthMm }, kinds.map(waysOf))
+  return (moreJoins) =>
+    stripsBeside(
+      rows,
+      kinds.map((kind) => wantedOf(kind, moreJoins, stepMm)),
+      [bare.length, lengthMm],
+    ).map((found) => ({ lengthMm: found.lengthMm, strips: new Map(kinds.map(({ of }, i) => [of, found.strips[i]!])) }))
 }
 
-/** A run of more is patchwork, which no ticket holds. */
+type Kind = PipingStrips & { readonly count: number }
+
+const waysOf = ({ shape, turns }: Kind): readonly StripWay[] =>
+  turns.map((turn) => ({ turn: turn === 90 ? 90 : 0, slope: shape.climb / shape.reach, riseMm: shape.rise }))
+
+function wantedOf({ group, rules, shape, count }: Kind, moreJoins: number, stepMm: number): WantedStrips {
+  const run = {
+    lengthMm: group.length.value * shape.reach,
+    lossMm: rules.lossMm * shape.reach,
+    longestMm: rules.longestLaidMm * shape.reach,
+    mostStrips: Math.min(MOST_STRIPS, splitRun(group, rules).strips.value + moreJoins),
+  }
+  return {
+    runs: Array.from({ length: count }, () => run),
+    leastMm: LEAST_STRIP_MM * shape.reach,
+    stepMm: stepMm * shape.reach,
+  }
+}
+
+/** A run of more is patchwork. The contract's door has the same number; a test holds both together. */
 const MOST_STRIPS = 12
 
 /** Shorter strips are not worth their joins. */
 const LEAST_STRIP_MM = 200
 
 /** Twice what the strips take, and a strip along the roll, or the corner that a slant leaves: ample behind all panels. */
-const enoughFor = (wanted: readonly WantedStrips[], widthMm: number): number =>
-  wanted.reduce((sum, { ways, runs }) => {
-    const rise = Math.max(...ways.map((w) => w.riseMm))
-    const longest = Math.max(...runs.map((r) => r.lengthMm))
-    return sum + longest + (2 * rise * runs.reduce((all, r) => all + r.lengthMm, 0)) / widthMm + rise
+const enoughFor = (kinds: readonly Kind[], widthMm: number): number =>
+  kinds.reduce((sum, { group, shape, count }) => {
+    const reachMm = group.length.value * shape.reach
+    return sum + reachMm + (2 * shape.rise * count * reachMm) / widthMm + shape.rise
   }, 0)
 
 const asPoints = (ring: ArrayLike<number>): readonly Point[] =>
@@ -115,10 +124,10 @@ function alikeTogether(runs: readonly number[][], of: string) {
 export function placementsOf(piping: readonly PipingStrips[], { strips }: Beside): readonly Placement[] {
   const free = new Map([...strips].map(([of, runs]) => [of, runs.flat()]))
   return piping.flatMap((own) =>
-    own.cut.flatMap(({ id, qty, sewnMm }) =>
+    own.cut.flatMap(({ id, qty, sewn }) =>
       Array.from({ length: qty }, (_, i): Placement => {
         const places = free.get(own.of)!
-        const reachMm = sewnMm * own.shape.reach
+        const reachMm = sewn.value * own.shape.reach
         const at = places.findIndex((s) => Math.abs(s.lengthMm - reachMm) < SAME_STRIP_MM)
         const [place] = places.splice(at, 1)
         return { id, copy: i + 1, x: place!.at.x, y: place!.at.y, turn: place!.way.turn, flip: false }

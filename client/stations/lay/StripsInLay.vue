@@ -50,7 +50,8 @@ const piped = computed(() =>
     ? pipedFrom(jobs.plan, own.value.cloth.id).filter((p) => p.strips.length > 0)
     : [],
 )
-const isSplit = computed(() => piped.value.some(({ strips }) => strips.some((s) => s.id !== s.of)))
+/** All of it as the lay has room: a part that is added or changed leaves its own piping even. */
+const isSplit = computed(() => piped.value.every(({ strips }) => strips.every((s) => s.id !== s.of)))
 const isWanted = computed(() => piped.value.some(({ part }) => part.cloth.strips.kind === 'to-the-lay'))
 
 watch(
@@ -94,11 +95,8 @@ const words = computed(() => {
 })
 /** The split, and the lay that it was found with. */
 function takenBy({ splits, key, lay }: SplitLay): (job: Job) => Job {
-  const { cloth } = own.value!
-  return (job) => ({
-    ...withSplits(job, splits),
-    lays: { ...job.lays, [cloth.id]: keptAs({ ...own.value!, cloth, key }, lay, false, []) },
-  })
+  const laid = { ...own.value!, key }
+  return (job) => ({ ...withSplits(job, splits), lays: { ...job.lays, [laid.cloth.id]: keptAs(laid, lay, false, []) } })
 }
 const take = () =>
   offer.value && jobs.edit({ says: 'Strips as the lay has room for them', applyToJob: takenBy(offer.value.split) })

@@ -4,12 +4,11 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import { keepersBench } from '../../../core/demo/index.ts'
 import { speak } from '../../../core/language/index.ts'
-import { solveLay, type KnifeWork } from '../../../core/lay/index.ts'
-import { planJob } from '../../../core/plan/index.ts'
-import { problemKey } from '../../../core/what-if/index.ts'
+import type { KnifeWork } from '../../../core/lay/index.ts'
 import { madeUpLanguage, unmarked } from '../../../scripts/made-up-language.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useRole } from '../../stores/role.ts'
+import { laidJob } from '../../testing/laid-job.ts'
 import { showJob } from '../../testing/show-job.ts'
 import type { WhatIfAnswer } from '../../workers/what-if.worker.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -30,24 +29,14 @@ vi.mock('../../workers/what-if.worker.ts?worker', () => ({
 vi.mock('../../api/jobs.ts', () => ({ openJob: () => new Promise(() => {}), saveJob: () => new Promise(() => {}) }))
 vi.mock('../../api/records.ts', () => ({ accessState: () => Promise.resolve({ role: 'maker' }) }))
 
-const plan = planJob(keepersBench())
-if (plan.kind !== 'worked') throw new Error('not worked')
-const own = plan.cloth.lays[0]!
-const solved = solveLay(own.problem, { seed: 1, budget: { steps: 3, isStopped: () => false } })
-if (!solved.ok) throw new Error(solved.error.code)
-const lay = { ...solved.value.lay, seconds: 1 }
 /** The bench, laid. */
-const laid = () => {
-  const job = keepersBench()
-  const kept = { problemKey: problemKey(own.problem), lay, byHand: false, locked: [], joint: null }
-  return { ...job, lays: { [own.cloth.id]: kept } }
-}
+const { job: laid, lay } = laidJob(keepersBench())
 
 beforeEach(() => {
   page.workers.length = 0
   setActivePinia(createPinia())
   vi.stubGlobal('Worker', class {})
-  showJob(laid())
+  showJob(laid)
 })
 afterEach(() => speak(null))
 
@@ -99,8 +88,7 @@ it('one cut fewer is not worth reading; taken, it stands as the lay of the job',
 
 /** The bench asked for, in a shop that takes such a lay by itself. */
 async function inSuchAShop(orderedOn: string | null) {
-  const job = laid()
-  showJob({ ...job, terms: { ...job.terms, given: null, orderedOn } })
+  showJob({ ...laid, terms: { ...laid.terms, given: null, orderedOn } })
   useShop().lists = { ...DEMO_SHOP, settings: { ...SETTINGS, lays: 'easiest' } }
   useRole()
   await vi.waitFor(() => expect(useRole().mayChange).toBe(true))

@@ -5,15 +5,15 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest'
 import type { Job, PipingSplit } from '../../../contract/index.ts'
 import { keepersBench } from '../../../core/demo/index.ts'
 import { speak } from '../../../core/language/index.ts'
-import { solveLay } from '../../../core/lay/index.ts'
 import { planJob } from '../../../core/plan/index.ts'
-import { problemKey, withSplits, type Costs, type SplitLay } from '../../../core/what-if/index.ts'
+import { withSplits, type Costs, type SplitLay } from '../../../core/what-if/index.ts'
 import { madeUpLanguage, unmarked } from '../../../scripts/made-up-language.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useRole } from '../../stores/role.ts'
 import { useShop } from '../../stores/shop.ts'
 import { DEMO_SHOP, SETTINGS } from '../../testing/demo-shop.ts'
+import { laidJob } from '../../testing/laid-job.ts'
 import { showJob } from '../../testing/show-job.ts'
 import type { WhatIfAnswer } from '../../workers/what-if.worker.ts'
 import StripsInLay from './StripsInLay.vue'
@@ -32,23 +32,10 @@ vi.mock('../../workers/what-if.worker.ts?worker', () => ({
 vi.mock('../../api/jobs.ts', () => ({ openJob: () => new Promise(() => {}), saveJob: () => new Promise(() => {}) }))
 vi.mock('../../api/records.ts', () => ({ accessState: () => Promise.resolve({ role: 'maker' }) }))
 
-/** A ticket's first cloth, laid at once. */
-function laidOf(job: Job) {
-  const plan = planJob(job)
-  if (plan.kind !== 'worked') throw new Error('not worked')
-  const own = plan.cloth.lays[0]!
-  const solved = solveLay(own.problem, { seed: 1, budget: { steps: 3, isStopped: () => false } })
-  if (!solved.ok) throw new Error(solved.error.code)
-  const lay = { ...solved.value.lay, seconds: 1 }
-  const key = problemKey(own.problem)
-  const kept = { problemKey: key, lay, byHand: false, locked: [], joint: null }
-  return { job: { ...job, lays: { [own.cloth.id]: kept } }, lay, key }
-}
-
 /** The bench has six loops of 2489.33, cut along in one strip each; a join of two takes 40. */
 const SPLIT: PipingSplit = { kind: 'to-the-lay', runs: [{ of: 'piping', count: 6, lengthsMm: [1500, 1029.33] }] }
-const even = laidOf(keepersBench())
-const cut = laidOf(withSplits(keepersBench(), { A: SPLIT }))
+const even = laidJob(keepersBench())
+const cut = laidJob(withSplits(keepersBench(), { A: SPLIT }))
 
 beforeEach(() => {
   page.workers.length = 0
@@ -155,4 +142,26 @@ it('other pieces are split anew by themselves, and not where the ticket is order
   expect(useLay().current!.length).toBe(3000)
   await view.vm.$nextTick()
   expect(view.text()).toContain('The piping is cut in strips as long as this lay has room for them.')
+})
+
+it('a part that is even yet is split with the others, though these are as they were', async () => {
+  await asMaker()
+  const [first] = keepersBench().parts
+  const set: Job = {
+    ...keepersBench(),
+    parts: [first!, { ...first!, letter: 'B', name: 'Backs' }],
+    terms: { ...keepersBench().terms, given: null, orderedOn: null },
+  }
+  const plan = planJob(set)
+  if (plan.kind !== 'worked') throw new Error('not worked')
+  const of = plan.cloth.strips[0]![0]!.of
+  const half = withSplits(set, { A: { kind: 'to-the-lay', runs: [{ of, count: 6, lengthsMm: [1500, 1029.33] }] } })
+  const after = planJob(half)
+  // Of the first part every loop is split, of the other none.
+  expect(after.kind === 'worked' && after.cloth.strips.flat().map((s) => s.split.lengths.length)).toEqual([2, 1])
+  showJob(laidJob(half).job)
+  const before = page.workers.length
+  const view = mount(StripsInLay)
+  expect(page.workers.length).toBe(before + 1)
+  expect(view.text()).toContain('The piping is cut evenly so far.')
 })

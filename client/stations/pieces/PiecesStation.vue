@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { noteWords, seamLength, stripLengths } from '../../../core/cover/index.ts'
+import { noteWords, seamLength } from '../../../core/cover/index.ts'
 import { orderFaults } from '../../../core/making/index.ts'
 import { formatLengthWithUnit, unitName } from '../../../core/units/index.ts'
 import { useDesign } from '../../stores/design.ts'
@@ -24,11 +24,7 @@ const which = ref<'cover' | 'liner'>('cover')
 const cover = computed(() =>
   which.value === 'liner' && chosen.value?.liner ? chosen.value.liner : (chosen.value?.cover ?? null),
 )
-const strips = computed(() =>
-  which.value === 'cover'
-    ? design.strips.flatMap((s) => stripLengths(s.split).map(({ length }, i) => ({ id: s.cut[i]!.id, sewn: length })))
-    : [],
-)
+const strips = computed(() => (which.value === 'cover' ? design.strips.flatMap((s) => s.cut) : []))
 const seams = computed(() => cover.value?.seams.map((s) => ({ ...s, lengthMm: seamLength(s) })) ?? [])
 const litPanels = computed(
   () =>

@@ -1,30 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import type { PartJob, PipingSplit } from '../../../contract/index.ts'
-import { DEMO_CLOTHS, keepersBenchPart } from '../../demo/index.ts'
-import { jobOf, newSeat, USUAL_PIPING } from '../../job/index.ts'
+import { jobOf, USUAL_PIPING } from '../../job/index.ts'
 import { worked } from '../../testing/jobs.ts'
+import { onAMetre } from '../../testing/on-a-metre.ts'
 import { workOrder } from '../work-order.ts'
 
-const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
-const bench = keepersBenchPart()
 /** One cushion of 600 by 500, piped top and bottom from cloth 1000 wide: loops of 2200 and 60. */
-const partOf = (strips: PipingSplit, piping: Partial<typeof USUAL_PIPING> = {}): PartJob => ({
-  ...bench,
-  seat: { ...newSeat('singles', 600, 500, 80, 1), clearanceMm: 0 },
-  makeUp: {
-    ...bench.makeUp,
+function partOf(strips: PipingSplit, piping: Partial<typeof USUAL_PIPING> = {}): PartJob {
+  const part = onAMetre(1, {
     construction: { kind: 'boxed', boxing: 'wrap' },
     piping: { ...USUAL_PIPING, cut: 'across', ...piping },
-  },
-  cloth: {
-    ...bench.cloth,
-    cloth: { ...calico, id: 'plain', widthMm: 1020, selvedgeMm: [10, 10], nap: 'one-way' },
-    direction: 'up-the-roll',
-    match: { kind: 'none' },
-    others: {},
-    strips,
-  },
-})
+  })
+  return { ...part, cloth: { ...part.cloth, strips } }
+}
 const saysOf = (part: PartJob) =>
   workOrder(jobOf(part), worked(part))
     .find((s) => s.title.includes('Make the piping'))!

@@ -6,6 +6,7 @@ type Stretch = readonly [number, number]
 
 /** Rows that strips of one way could be cut from, beside what lies on the cloth already. */
 export interface FreeRows {
+  readonly way: StripWay
   /** Takes the rows that are at least so long, the lowest first; each is covered from then on. */
   readonly take: (leastMm: number) => readonly FreeRow[]
   /** Covers a ring on the cloth. */
@@ -50,6 +51,7 @@ function rowsOn(grid: Grid, free: (readonly Stretch[])[]): FreeRows {
     if (!free[i]!.every(isBeside)) free[i] = free[i]!.flatMap((own) => (isBeside(own) ? [own] : without(own, from, to)))
   }
   return {
+    way,
     cover: (ring) => {
       const sheared = ring.map((p) => inFrame(way, p))
       const heights = sheared.map((p) => p.y)

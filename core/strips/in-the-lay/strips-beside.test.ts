@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { LayProblem, Placement } from '../../../contract/index.ts'
 import { acceptLay } from '../../lay/index.ts'
-import { stripsBeside, type StripsLaid, type StripWay, type WantedStrips } from './index.ts'
+import { rowsBeside, stripsBeside, type StripsLaid, type StripWay, type WantedStrips } from './index.ts'
 
 const BED = { leftMm: 0, rightMm: 1000 }
 const straight = (riseMm = 40, turn: 0 | 90 = 0): StripWay => ({ turn, slope: 0, riseMm })
@@ -15,12 +15,25 @@ const box = (x: number, y: number, w: number, h: number) => [
 ]
 const runs = (count: number, lengthMm: number, mostStrips: number, lossMm = 40) =>
   Array.from({ length: count }, () => ({ lengthMm, lossMm, mostStrips, longestMm: Infinity }))
-const wanted = (ways: readonly StripWay[], own: WantedStrips['runs']): WantedStrips => ({
+type Kind = WantedStrips & { readonly ways: readonly StripWay[] }
+const wanted = (ways: readonly StripWay[], own: WantedStrips['runs']): Kind => ({
   ways,
   runs: own,
   leastMm: 200,
   stepMm: 1,
 })
+const cutBeside = (
+  laid: Parameters<typeof rowsBeside>[0],
+  kinds: readonly Kind[],
+  [shortestMm, longestMm]: readonly [number, number],
+) => {
+  const rows = rowsBeside(
+    laid,
+    { ...BED, lengthMm: longestMm },
+    kinds.map((k) => k.ways),
+  )
+  return stripsBeside(rows, kinds, [shortestMm, longestMm])
+}
 const shortest = (found: readonly StripsLaid[]) => found.at(-1)!
 const lengthsOf = ({ strips }: StripsLaid) => strips[0]!.map((run) => run.map((s) => s.lengthMm))
 
@@ -29,7 +42,7 @@ describe('strips beside what is laid, by hand', () => {
   const plates = [box(0, 0, 624, 524), box(0, 524, 624, 524)]
 
   it('two loops of 2260 in three strips each: two rows across for each, and what is left beside the plates', () => {
-    const found = shortest(stripsBeside(plates, BED, [wanted([straight()], runs(2, 2260, 3))], [1048, 3000]))
+    const found = shortest(cutBeside(plates, [wanted([straight()], runs(2, 2260, 3))], [1048, 3000]))
     // 1000 + 1000 + 340 - 2 x 40 = 2260; four rows of 40 above the plates.
     expect(lengthsOf(found)).toEqual([
       [1000, 1000, 340],
@@ -45,7 +58,7 @@ describe('strips beside what is laid, by hand', () => {
   })
 
   it('where more joins are allowed all strips lie beside the plates: seven of at most 376 to a loop', () => {
-    const found = shortest(stripsBeside(plates, BED, [wanted([straight()], runs(2, 2260, 8))], [1048, 3000]))
+    const found = shortest(cutBeside(plates, [wanted([straight()], runs(2, 2260, 8))], [1048, 3000]))
     expect(found.lengthMm).toBeLessThan(1048 + 5)
     for (const run of lengthsOf(found)) {
       // Six of 376 less five joins are 2056: one more is wanted.
@@ -56,16 +69,13 @@ describe('strips beside what is laid, by hand', () => {
   })
 
   it('each way is on a shorter cloth than the one before', () => {
-    const lengths = stripsBeside(plates, BED, [wanted([straight()], runs(2, 2260, 5))], [1048, 3000]).map(
-      (f) => f.lengthMm,
-    )
+    const lengths = cutBeside(plates, [wanted([straight()], runs(2, 2260, 5))], [1048, 3000]).map((f) => f.lengthMm)
     expect(lengths).toEqual(lengths.toSorted((a, b) => b - a))
     expect(lengths[0]).toBe(3000)
   })
 
   it('on the bias a strip climbs as far as it reaches, and is cut 1.41 times its width high, or as wide when it is turned', () => {
-    const on = (ways: StripWay[]) =>
-      shortest(stripsBeside([], BED, [wanted(ways, runs(1, 500, 1))], [0, 3000])).lengthMm
+    const on = (ways: StripWay[]) => shortest(cutBeside([], [wanted(ways, runs(1, 500, 1))], [0, 3000])).lengthMm
     expect(on([bias(0)])).toBeGreaterThanOrEqual(500 + 40 * Math.SQRT2 - 1e-6)
     expect(on([bias(0)])).toBeLessThan(500 + 40 * Math.SQRT2 + 5)
     expect(on([bias(0), bias(90)])).toBeGreaterThanOrEqual(500 - 1e-6)
@@ -73,21 +83,21 @@ describe('strips beside what is laid, by hand', () => {
   })
 
   it('along the roll a strip is as long as the cloth has to be', () => {
-    const found = shortest(stripsBeside([], BED, [wanted([straight(40, 90)], runs(25, 1500, 1))], [0, 4000]))
+    const found = shortest(cutBeside([], [wanted([straight(40, 90)], runs(25, 1500, 1))], [0, 4000]))
     expect(found.lengthMm).toBeGreaterThanOrEqual(1500)
     expect(found.lengthMm).toBeLessThan(1505)
-    expect(stripsBeside([], BED, [wanted([straight(40, 90)], runs(26, 1500, 1))], [0, 1510])).toEqual([])
+    expect(cutBeside([], [wanted([straight(40, 90)], runs(26, 1500, 1))], [0, 1510])).toEqual([])
   })
 
   it('no strip is longer than it may be, however long the rows', () => {
     const [run] = runs(1, 1500, 3)
-    const found = shortest(stripsBeside([], BED, [wanted([straight()], [{ ...run!, longestMm: 700 }])], [0, 400]))
+    const found = shortest(cutBeside([], [wanted([straight()], [{ ...run!, longestMm: 700 }])], [0, 400]))
     // 700 + 700 + 180 - 2 x 40 would leave too little for the last.
     expect(lengthsOf(found)).toEqual([[700, 680, 200]])
   })
 
   it('a run that is a little longer than a row gives some of it up: no strip is shorter than can be handled', () => {
-    const found = shortest(stripsBeside([], BED, [wanted([straight()], runs(1, 1060, 2))], [0, 400]))
+    const found = shortest(cutBeside([], [wanted([straight()], runs(1, 1060, 2))], [0, 400]))
     // 1000 would leave 100 with the join: 900 and 200.
     expect(lengthsOf(found)).toEqual([[900, 200]])
   })
@@ -169,7 +179,7 @@ describe('any strips beside any plates', () => {
             wanted(own, runs(count, lengthMm, mostStrips, 30)),
             wanted([straight(25)], runs(1, 600, 3, 25)),
           ]
-          for (const found of stripsBeside(laid, BED, strips, [top, top + 4000]).slice(-2)) {
+          for (const found of cutBeside(laid, strips, [top, top + 4000]).slice(-2)) {
             met++
             expect(faultsOf(laid, found)).toEqual([])
             for (const run of lengthsOf(found)) {

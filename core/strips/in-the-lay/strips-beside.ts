@@ -3,9 +3,8 @@ import { freeRows, type FreeRows } from './free-rows.ts'
 import { shareOut, type WantedRun } from './share-out.ts'
 import { onTheCloth, type Bed, type FreeRow, type StripWay } from './strip-frame.ts'
 
-/** Runs of strips of one height, and the ways in which these may lie. */
+/** Runs of strips of one height. */
 export interface WantedStrips {
-  readonly ways: readonly StripWay[]
   readonly runs: readonly WantedRun[]
   /** Strips are no shorter, and as long as a whole number of steps where they are not the last of a run. */
   readonly leastMm: number
@@ -26,17 +25,25 @@ export interface StripsLaid {
   readonly strips: readonly (readonly (readonly LaidStrip[])[])[]
 }
 
+/** Rows for strips of several kinds, each in the ways in which it may lie. */
+export type RowsBeside = readonly (readonly FreeRows[])[]
+
+/** Every row beside what is laid, convex rings, on cloth as long as it may be. */
+export const rowsBeside = (
+  laid: readonly (readonly Point[])[],
+  bed: Bed,
+  ways: readonly (readonly StripWay[])[],
+): RowsBeside => ways.map((own) => own.map((way) => freeRows(way, bed, laid)))
+
 /**
- * Ways of cutting strips beside what is laid (convex rings, none of which reaches beyond the shorter length), each on a
- * shorter cloth than the one before; none where even the longer length is not enough. Longer cloth may want fewer strips.
+ * Ways of cutting strips from rows, each on a shorter cloth than the one before: between the length that is laid already
+ * and that of the rows, none where even this is not enough. Longer cloth may want fewer strips.
  */
 export function stripsBeside(
-  laid: readonly (readonly Point[])[],
-  bed: Omit<Bed, 'lengthMm'>,
+  free: RowsBeside,
   wanted: readonly WantedStrips[],
   [shortestMm, longestMm]: readonly [number, number],
 ): readonly StripsLaid[] {
-  const free = wanted.map(({ ways }) => ways.map((way) => freeRows(way, { ...bed, lengthMm: longestMm }, laid)))
   const found: StripsLaid[] = []
   let [low, lengthMm] = [shortestMm, longestMm]
   for (;;) {
@@ -51,13 +58,9 @@ export function stripsBeside(
 
 const PRECISE_MM = 4
 
-/** The highest strips first; `free`: by what is wanted, by way. */
-function onLength(
-  lengthMm: number,
-  wanted: readonly WantedStrips[],
-  free: readonly (readonly FreeRows[])[],
-): StripsLaid | null {
-  const order = wanted.map((_, i) => i).toSorted((a, b) => heightOf(wanted[b]!) - heightOf(wanted[a]!))
+/** The highest strips first. */
+function onLength(lengthMm: number, wanted: readonly WantedStrips[], free: RowsBeside): StripsLaid | null {
+  const order = wanted.map((_, i) => i).toSorted((a, b) => heightOf(free[b]!) - heightOf(free[a]!))
   const strips = new Map<number, readonly (readonly LaidStrip[])[]>()
   const covered: (readonly Point[])[] = []
   for (const i of order) {
@@ -71,18 +74,18 @@ function onLength(
   return { lengthMm, strips: wanted.map((_, i) => strips.get(i)!) }
 }
 
-const heightOf = ({ ways }: WantedStrips): number => Math.max(...ways.map((w) => w.riseMm))
+const heightOf = (rows: readonly FreeRows[]): number => Math.max(...rows.map((r) => r.way.riseMm))
 
 /** Takes ever shorter rows until they are enough for all runs. */
 function cutFrom(
   free: readonly FreeRows[],
-  { ways, runs, leastMm, stepMm }: WantedStrips,
+  { runs, leastMm, stepMm }: WantedStrips,
 ): readonly (readonly LaidStrip[])[] | null {
   const rows: (FreeRow & { readonly way: StripWay })[] = []
   const longestMm = Math.max(...runs.map((r) => r.lengthMm))
   for (let mm = longestMm; mm > leastMm * SHORTER; mm *= SHORTER) {
-    free.forEach((own, i) => {
-      const taken = own.take(Math.max(leastMm, mm)).map((row) => ({ ...row, way: ways[i]! }))
+    free.forEach((own) => {
+      const taken = own.take(Math.max(leastMm, mm)).map((row) => ({ ...row, way: own.way }))
       rows.push(...taken)
       const rings = taken.map((row) => ringOf(asLaid(row, 0, row.u1 - row.u0)))
       free.forEach((other) => other !== own && rings.forEach(other.cover))
