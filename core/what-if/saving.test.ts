@@ -89,6 +89,22 @@ describe('pieces that never lie beside each other', () => {
       [0, h],
     ] as [number, number][],
   })
+  const slanted = (reach: number, width: number): [number, number][] => [
+    [0, 0],
+    [width, 0],
+    [reach + width, reach],
+    [reach, reach],
+  ]
+  const cornersCut = (w: number, h: number, by: number): [number, number][] => [
+    [by, 0],
+    [w - by, 0],
+    [w, by],
+    [w, h - by],
+    [w - by, h],
+    [by, h],
+    [0, h - by],
+    [0, by],
+  ]
   const problem: LayProblem = {
     ...own.problem,
     gap: 10,
@@ -100,6 +116,12 @@ describe('pieces that never lie beside each other', () => {
       // Two of 495 and a gap of 10 are 1000.
       box('half', 4, 495, 100),
       box('past-half', 1, 496, 120),
+      // Its box is 740 wide; a line across it meets 40 at most, so that many lie beside each other.
+      { ...box('bias', 5, 1, 1), outline: slanted(700, 40) },
+      // Wider than 495 but for 8 at either end, where its corners are cut off: 84 of 100.
+      { ...box('pointed', 1, 1, 1), outline: cornersCut(511, 100, 16) },
+      // And but for 4: 92 of 100.
+      { ...box('cut', 1, 1, 1), outline: cornersCut(511, 100, 12) },
     ],
   }
   it('are wider than half of the cloth and the gap in every turn; their lengths add up', () => {
@@ -107,9 +129,9 @@ describe('pieces that never lie beside each other', () => {
       pieces: [
         { id: 'wide', qty: 2 },
         { id: 'past-half', qty: 1 },
+        { id: 'cut', qty: 1 },
       ],
-      // 300 + 300 + 120 and two gaps of 10.
-      lengthMm: 740,
+      lengthMm: expect.closeTo(300 + 300 + 120 + 92 + 3 * 10, 0),
     })
   })
 })
