@@ -16,9 +16,11 @@ export function seatInLine(text: string, mostCushions: number): SeatInLine | nul
   const spelt = letteredSizes(text)
   const line = new Remaining(A_TAPER.test(spelt) ? spelt.replace(FROM_TO, '$1 x ') : spelt)
   const named = namedSizes(line)
-  const divided = line.take(
-    /\b(?:in|divided into|split in(?:to)?) (\d+)\b(?!\s*(?:mm|cm|in\b|"))(?: (?:pieces|parts|sections|lengths|cushions)\b)?/,
-  )?.[1]
+  const divided =
+    line.take(IN_TWO_LEGS)?.[1] ??
+    line.take(
+      /\b(?:in|divided into|split in(?:to)?) (\d+)\b(?!\s*(?:mm|cm|in\b|"))(?: (?:pieces|parts|sections|lengths|cushions)\b)?/,
+    )?.[1]
   const count = line.take(COUNTED)?.slice(1).find(Boolean)
   const isUnsaid = [...named.row, ...named.ends, named.along, named.across].every((size) => size === undefined)
   const sizes = { ...named, bare: isUnsaid ? line.take(BARE)?.[0].trim() : undefined }
@@ -29,6 +31,10 @@ export function seatInLine(text: string, mostCushions: number): SeatInLine | nul
   const seat = (shape?.line ?? plain)(own, divided, number)
   return seat === null ? null : { seat, rest: line.left() }
 }
+
+const LEGS = /^\d+ and \d+$/
+/** `corner seat 2400 x 1800 x 600 x 100 in 3 and 2`. */
+const IN_TWO_LEGS = new RegExp(`(?<=\\b${CORNER_BENCH}\\b.*)\\bin (\\d+ and \\d+)(?=$| ?[,;])`)
 
 /** `2400 to 1500`. */
 const FROM_TO = new RegExp(`(${SIZE}) to (?=\\d)`)
@@ -87,12 +93,24 @@ const SHAPES: readonly { readonly word: RegExp; readonly line: SeatLine }[] = [
     ),
     line: ({ row, deep, along, thick }, divided, count) => {
       const sizes = row.length === 2 ? [...row, deep ?? along, thick] : row
-      return joined('corner', sizes, 4, inTwoLegs(sizes, Number(divided ?? count ?? 0)))
+      return joined(
+        'corner',
+        sizes,
+        4,
+        divided && LEGS.test(divided) ? ` in ${divided}` : inTwoLegs(sizes, Number(divided ?? count ?? 0)),
+      )
     },
   },
   {
     word: /\b(?:half circles?|half rounds?|half moons?|semicircles?|semicircular)\b/,
     line: (sizes, _, count) => joined('halfdisc', roundSizes(sizes), 2, times(count)),
+  },
+  {
+    word: new RegExp(`\\bsquare\\b(?= ${THING})`),
+    line: (sizes, divided, count) =>
+      sizes.bare === undefined
+        ? plain(sizes, divided, count)
+        : joined('seat', [sizes.bare, sizes.bare, sizes.thick], 3, times(count)),
   },
   { word: /\bbolsters?\b/, line: (sizes, _, count) => joined('bolster', rollSizes(sizes), 2, times(count)) },
   {

@@ -6,7 +6,7 @@ import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit 
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { begunWith } from './typed-seat.ts'
 import { inOneOrder } from './one-order.ts'
-import { setInLine } from './set-in-line.ts'
+import { setInLine, unitsSaid } from './set-in-line.ts'
 import { withLeftOver } from './left-over.ts'
 import { plainly } from './rephrase.ts'
 import { BENCH } from './thing-words.ts'
@@ -21,7 +21,7 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
   const literal = readLine(text, context)
   if (COMMA.test(text)) return commaRead(text, literal, context)
   if (!literal.ok && literal.error.code !== 'infant' && hasTwoSeats(text))
-    return inOneOrder(setInLine(text, context, readTyped) ?? literal, context)
+    return inOrder(setInLine(text, context, readTyped) ?? literal, context)
   if (!literal.ok && literal.error.code === 'which' && literal.error.lines?.length) {
     const each = literal.error.lines.map((one) => ({ answer: readLine(one, context) }))
     return each.some(({ answer }) => answer.ok) ? ok(asked(`There are several`, each)) : literal
@@ -37,7 +37,21 @@ export function readTyped(line: string, context: TypingContext): Result<Typed | 
     ({ answer }) => answer.ok && doubtOf('', answer.value, context) === null,
   )
   if (!literal.ok && others.length === 0) return literal
+  const said = unitsSaid(text)
+  const meant = others.find(({ answer }) => answer.ok && answer.value.kind === 'seat' && answer.value.units === said)
+  if (meant) return meant.answer
   return ok(asked(doubt, [{ answer: literal }, ...others, ...(others.length === 0 ? tenthOf(text, context) : [])]))
+}
+
+/** Of a question each answer makes as many cushions as the first. */
+function inOrder(
+  read: Result<Typed | Asked, TypingFailure>,
+  context: TypingContext,
+): Result<Typed | Asked, TypingFailure> {
+  if (!read.ok) return read
+  if (read.value.kind !== 'ask') return inOneOrder(ok(read.value), context)
+  const first = inOneOrder(ok(read.value.readings[0]!.typed), context)
+  return first.ok ? read : first
 }
 
 /** The line without what is not understood; of a size that is none the maker is told, unless words after it spoil it. */
@@ -58,10 +72,11 @@ const LEAVES_THE_REST: ReadonlySet<TypingFailure['code']> = new Set([
 /** `window seat 1800 x 450 x 80, 2 cushions`: two of that size, or one seat in two; null where it is plain. */
 function benchOf(text: string, typed: Typed, context: TypingContext): Result<Asked, never> | null {
   const line = plainly(text)
-  const isSingle = typed.kind === 'seat' && typed.seat.division.kind === 'singles'
+  const division = typed.kind === 'seat' ? typed.seat.division : null
+  const isWhole = division?.kind === 'run' && division.count === 1
   const [said, count] = /\b(\d+) (?:cushions?|pads?)\b/.exec(line) ?? []
   if (
-    !isSingle ||
+    !(isWhole || division?.kind === 'singles') ||
     said === undefined ||
     count === '1' ||
     !A_BENCH.test(line.replace(said, '')) ||
@@ -74,7 +89,7 @@ function benchOf(text: string, typed: Typed, context: TypingContext): Result<Ask
     ? ok(
         asked(phrase`It may be one seat in ${count}, or ${count} of that size`, [
           { answer: divided },
-          { answer: ok(typed) },
+          { answer: isWhole ? readLine(line.replace(A_BENCH, ''), context) : ok(typed) },
         ]),
       )
     : null

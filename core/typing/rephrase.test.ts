@@ -55,6 +55,7 @@ const SEATS: readonly (readonly [string, string])[] = [
   ['mattress 1905 x 735 x 120', 'seat 1905 x 735 x 120'],
   ['window seat 60 1/2 x 19 x 4', 'bench 60 1/2 x 19 x 4 in 1'],
   ['window seat 1500 x 480 x 100', 'bench 1500 x 480 x 100 in 1'],
+  ['corner seat 2400 x 1800 x 600 x 100 in 3 and 2', 'corner 2400 x 1800 x 600 x 100 in 3 and 2'],
   ['bench 1500 x 480 x 100', 'bench 1500 x 480 x 100 in 1'],
   ['bench seat 2236 x 468 x 75 in three', 'bench 2236 x 468 x 75 in 3'],
   ['bench 2236 by 468 by 75 divided into 3', 'bench 2236 x 468 x 75 in 3'],

@@ -30,6 +30,7 @@ export function plainly(line: string): string {
       /^(?:please )?(?:change|set|put|give it|move|add(?! (?:a |\d+ |two |one )?(?:back|bolster|seat))|use(?= .*(?:foam|cloth|fabric)))(?: the| a| an| its)? /,
       '',
     )
+    .replace(/^(?:replace|renew|redo) (?:the )?(?:foams?|fillings?|inserts?) (?:in|of|for|on) /, 'foam only, ')
     .replace(/^(?:remove|drop|take off)(?: the| its)? /, 'no ')
     .replace(/^([a-z]+)(?: ?[:=] ?| to (?!be\b)(?=\d|[a-z]))/, '$1 ')
     .replace(

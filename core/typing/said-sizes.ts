@@ -40,7 +40,8 @@ export function namedSizes(line: Remaining): NamedSizes {
       : []
   const thick = labelled('thick|thickness|high|height|tall')
   const across = labelled('across|diameter|dia')
-  const square = labelled('square')
+  // Of `6 square seat pads` the six is how many.
+  const square = labelled(`square(?! ${THING})`)
   const [long, wide, deep] = [labelled('long|length'), labelled('wide|width'), labelled('deep|depth')]
   return {
     row,

@@ -41,7 +41,7 @@ const partsOf = ({ parts }: Job) =>
 describe('several kinds of cushion in one line', () => {
   it.each([
     [
-      '3 seats 600 x 560 x 120 and 3 backs 600 x 450 x 140, piped',
+      '3 seats 600 x 560 x 120 and 3 backs 600 x 450 x 140, all piped',
       ['Seats: 3 of 600 x 560 x 120', 'Backs: 3 of 600 x 450 x 140'],
     ],
     [
@@ -49,7 +49,7 @@ describe('several kinds of cushion in one line', () => {
       ['Seats: 2 of 600 x 560 x 120', 'Backs: 2 of 600 x 450 x 140'],
     ],
     [
-      'day bed mattress 1900 x 800 x 150 with two backs 800 x 300 x 120, with ties',
+      'day bed mattress 1900 x 800 x 150 with two backs 800 x 300 x 120 with ties',
       ['Mattresses: 1 of 1900 x 800 x 150', 'Backs: 2 of 800 x 300 x 120'],
     ],
     [
@@ -98,6 +98,52 @@ describe('several kinds of cushion in one line', () => {
     expect(job.parts.map((p) => p.makeUp.closure.kind === 'sewn-shut')).toEqual([true, false])
     expect(job.parts.map((p) => p.makeUp.piping.kind)[1]).toBe('none')
     expect(job.customer).toBe('Mrs Tern')
+  })
+
+  const sewn = ({ parts }: Job) => parts.map((part) => part.makeUp.closure.kind === 'sewn-shut')
+  it.each([
+    ['bench 1420 x 470 x 80 and 3 chair pads 430 x 410 x 50, all sewn shut', [true, true]],
+    ['bench 1420 x 470 x 80, no piping, 3 chair pads 430 x 410 x 50, both sewn shut', [true, true]],
+    ['bench 1420 x 470 x 80 and 3 chair pads 430 x 410 x 50 sewn shut', [false, true]],
+    ['bench 1420 x 470 x 80, sewn shut, 3 chair pads 430 x 410 x 50, zip in seam', [true, false]],
+  ])('"%s": what is said of all is that of each', (line, expected) => expect(sewn(ticket(line))).toEqual(expected))
+
+  const asked = (line: string, whole: Job | null = null) => {
+    const read = readTyped(line, context(whole))
+    if (!read.ok || read.value.kind !== 'ask') throw new Error(`${line}: not asked`)
+    return read.value.readings
+  }
+  it('what follows the last alone may be said of all, which is asked; each answer makes its own ticket', () => {
+    const line = 'bench 1420 x 470 x 80 and 3 chair pads 430 x 410 x 50, sewn shut, customer Tern and Sons'
+    const readings = asked(line, plain())
+    expect(readings.map(({ says }) => says)).toEqual(['Of all: Benches, Chairs', 'Of Chairs alone'])
+    const tickets = readings.map(({ typed }) => afterTyped(typed, plain(), 'A'))
+    expect(tickets.map(sewn)).toEqual([
+      [true, true],
+      [false, true],
+    ])
+    expect(tickets.map((job) => job.customer)).toEqual(['Tern and Sons', 'Tern and Sons'])
+  })
+  it('is not asked where it is the ticket’s, or where only the last can have it', () => {
+    expect(ticket('2 seats 600 x 560 x 120 and 2 backs 600 x 450 x 140, due 2026-12-20').parts).toHaveLength(2)
+    expect(ticket('2 seats 600 x 560 x 120 sewn shut and 2 backs 600 x 450 x 140, no piping').parts).toHaveLength(2)
+  })
+  it('too many are told before anything is asked', () => {
+    const read = readTyped(
+      '20 seats 600 x 560 x 120 and 20 backs 600 x 450 x 140, sewn shut',
+      context(ticket('seat 600 x 500 x 80 and 90 backs 600 x 450 x 140')),
+    )
+    expect(!read.ok && read.error.code).toBe('too-many')
+  })
+
+  it('what stands before a colon is what the ticket is called, unless it is a cushion', () => {
+    expect(ticket('patio set: 4 chairs 450 x 450 x 50, bench 1200 x 450 x 50').title).toBe('Patio set')
+    const named = ticket('seat: 600 x 560 x 120 and back: 600 x 450 x 140')
+    expect([named.title, ...partsOf(named)]).toEqual([
+      plain().title,
+      'Seats: 1 of 600 x 560 x 120',
+      'Backs: 1 of 600 x 450 x 140',
+    ])
   })
 
   it('on an open ticket take the place of the seat in view, and come beside it', () => {

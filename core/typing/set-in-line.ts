@@ -3,6 +3,7 @@ import type { Job } from '../../contract/index.ts'
 import {
   addPart,
   freeLetter,
+  jobOf,
   MOST_PARTS,
   partBeside,
   partJob,
@@ -14,35 +15,86 @@ import {
 import { ok, type Result } from '../result/index.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { fail, type Asked, type Typed, type TypedSeat, type TypingContext, type TypingFailure } from './failure.ts'
-import { withTypedSeat } from './typed-seat.ts'
+import { BENCH, THING } from './thing-words.ts'
+import { begunWith, withTypedSeat } from './typed-seat.ts'
 
 type Read = (line: string, context: TypingContext) => Result<Typed | Asked, TypingFailure>
 
 /**
  * Several kinds of cushion in one line, each a part of the ticket: `3 seats 600 x 560 x 120 and 3 backs 600 x 450 x 140`.
- * What else is said belongs to the cushions before it. Fails as the first of them does; null where one is to be asked about.
+ * What else is said belongs to the cushions before it, and what is said of all to all; what stands after the last alone
+ * may be either, and is asked. Fails as the first of them does; null where one is to be asked about.
  */
-export function setInLine(line: string, context: TypingContext, read: Read): Result<Typed, TypingFailure> | null {
-  const units = unitsSaid(line) ?? context.job?.units ?? context.units
-  const cushions = cushionsIn(line)
+export function setInLine(
+  line: string,
+  context: TypingContext,
+  read: Read,
+): Result<Typed | Asked, TypingFailure> | null {
+  const cushions = cushionsIn(titled(line).replace(LABELLED, '$1 '))
+  const last = cushions.at(-1)!
   if (cushions.length < 2) return null
+  const units = unitsSaid(line) ?? context.job?.units ?? context.units
+  const setOf = (said: readonly Said[]) =>
+    readSet(said, context, (one) => read(one, { ...context, units, job: null, whole: null }))
+  const own = setOf(cushions)
+  if (!own?.ok || last.also.length === 0 || !cushions.slice(0, -1).every(isBare)) return own && madeOf(own, context)
+  const ofAll = setOf(cushions.map((one) => ({ ...one, also: last.also })))
+  if (!ofAll?.ok || sameParts(own.value, ofAll.value, context)) return madeOf(own, context)
+  return ok({
+    kind: 'ask',
+    why: 'slip',
+    says: phrase`What is said last may be said of all, or of the last alone. Which is meant?`,
+    readings: [
+      { says: phrase`Of all: ${namesOf(ofAll.value)}`, typed: typedOf(ofAll.value, context) },
+      { says: phrase`Of ${own.value.at(-1)!.name} alone`, typed: typedOf(own.value, context) },
+    ],
+  })
+}
+
+type Kinds = readonly Kind[]
+
+/** Each kind as it is read by itself, in the order in which they were said. */
+function readSet(
+  cushions: readonly Said[],
+  context: TypingContext,
+  read: (said: string) => Result<Typed | Asked, TypingFailure>,
+): Result<Kinds, TypingFailure> | null {
   const kinds: Kind[] = []
-  for (const said of cushions) {
-    const one = read(said, { ...context, units, job: null, whole: null })
+  for (const { cushion, also } of cushions) {
+    const one = read([cushion, ...also].join(', '))
     if (!one.ok) return one
     if (one.value.kind !== 'seat') return null
-    kinds.push({ typed: one.value, as: kindOf(said), name: nameOf(said) })
+    kinds.push({ typed: one.value, as: kindOf(cushion), name: nameOf(cushion) })
   }
   const count = kinds.reduce((sum, { typed }) => sum + context.limits.cushionsIn(typed.seat.division), 0)
   if (count > context.limits.mostCushionsOfAll)
     return fail({ code: 'too-many', count, most: context.limits.mostCushionsOfAll })
   if ((context.whole?.parts.length ?? 1) + kinds.length - 1 > MOST_PARTS)
     return fail({ code: 'full', most: MOST_PARTS })
+  return ok(kinds)
+}
+
+/** The ticket begins with what is sat on. */
+function typedOf(kinds: Kinds, { job }: TypingContext): Typed {
   const first = kinds.find(({ as }) => as === 'seats') ?? kinds[0]!
   const others = kinds.filter((kind) => kind !== first)
   const says = [first, ...others].map(({ name, typed }) => phrase`${name}: ${typed.says}`).join('; ')
   const more: JobEdit = { says, applyToJob: (job) => others.reduce(withKind, firstNamed(job, first.name)) }
-  return context.job ? inTicket(context.job.letter, first.typed, more) : ok({ ...first.typed, more, says })
+  return job ? inTicket(job.letter, first.typed, more) : { ...first.typed, more, says }
+}
+
+const madeOf = (kinds: Result<Kinds, TypingFailure>, context: TypingContext): Result<Typed, TypingFailure> =>
+  kinds.ok ? ok(typedOf(kinds.value, context)) : kinds
+
+const namesOf = (kinds: Kinds): string => kinds.map(({ name }) => name).join(', ')
+
+/** Whether two readings make the same cushions, as where only the customer is named. */
+const sameParts = (one: Kinds, other: Kinds, context: TypingContext): boolean =>
+  one.every(({ typed }, i) => partsOf(typed, context) === partsOf(other[i]!.typed, context))
+
+function partsOf(typed: TypedSeat, context: TypingContext): string {
+  const job = begunWith(typed, { ...context, job: null })
+  return job === null ? '' : JSON.stringify(jobOf(job).parts)
 }
 
 interface Kind {
@@ -53,25 +105,60 @@ interface Kind {
 
 const SIZE = String.raw`\d[\d./]*(?: \d+\/\d+)? ?(?:mm|cm|in|")?`
 const SIZES = new RegExp(`${SIZE} ?(?:x|×|by) ?${SIZE} ?(?:x|×|by) ?${SIZE}`, 'i')
+const ENDS_IN_SIZES = new RegExp(`(?:x|×|by) ?${SIZE}(?: ?inch(?:es)?)?$`, 'i')
+/** `all piped`, `both in canvas`: but `both ends` are those of one cushion. */
+const OF_ALL =
+  /^(?:all(?: of them)?|both|everything|each)(?: are)? (?!ends?|sides?|edges?|rows?|plates?|round|around|over)/i
 
-/** The line in pieces of one row of sizes each. */
-function cushionsIn(line: string): readonly string[] {
-  const pieces = line.split(/\s*[,;:]\s*|\s+(?:and|plus|with)\s+|\s+[+&]\s+/i).filter((piece) => piece !== '')
-  const cushions: string[] = []
-  let isWhole = false
-  for (const piece of pieces) {
-    const hasSizes = SIZES.test(piece) || TWO_SIZES.test(piece)
-    if (cushions.length === 0 || (isWhole && hasSizes)) cushions.push(piece)
-    else cushions.push(`${cushions.pop()!}, ${piece}`)
-    isWhole ||= hasSizes
-  }
-  return cushions
+/** One kind of cushion as it is said: up to its sizes and what hangs on them, and what follows after commas. */
+interface Said {
+  readonly cushion: string
+  readonly also: readonly string[]
 }
 
+/** Nothing is said of it but its sizes. */
+const isBare = ({ cushion, also }: Said): boolean => also.length === 0 && ENDS_IN_SIZES.test(cushion)
+
+/** The line in pieces of one row of sizes each; what is said of all stands with each. */
+function cushionsIn(line: string): readonly Said[] {
+  const [first = '', ...rest] = line.split(/(\s*[,;:]\s*|\s+(?:and|plus|with)\s+|\s+[+&]\s+)/i)
+  const cushions: Said[] = [{ cushion: first, also: [] }]
+  const ofAll: string[] = []
+  let isWhole = hasSizes(first)
+  for (let i = 0; i < rest.length; i += 2) {
+    const [between, piece] = [rest[i]!, rest[i + 1]!]
+    const { cushion, also } = cushions.at(-1)!
+    const isSized = hasSizes(piece)
+    if (piece === '') continue
+    if (isWhole && isSized) cushions.push({ cushion: piece, also: [] })
+    else if (isWhole && OF_ALL.test(piece)) ofAll.push(piece.replace(OF_ALL, ''))
+    else if (isWhole && /[,;:]/.test(between)) cushions[cushions.length - 1] = { cushion, also: [...also, piece] }
+    else if (also.length > 0)
+      cushions[cushions.length - 1] = { cushion, also: [...also.slice(0, -1), `${also.at(-1)!}${between}${piece}`] }
+    else cushions[cushions.length - 1] = { cushion: cushion === '' ? piece : `${cushion}, ${piece}`, also }
+    isWhole ||= isSized
+  }
+  return cushions.map(({ cushion, also }) => ({ cushion, also: [...also, ...ofAll] }))
+}
+
+/** `patio set: 4 chairs …`: what is no cushion before a colon is what the ticket is called. */
+const titled = (line: string): string =>
+  line.replace(/^\s*([a-z][a-z' -]*):\s*([^]*)$/i, (whole, label: string, rest: string) =>
+    A_CUSHION.test(label) ? whole : `${rest}, title ${label[0]!.toUpperCase()}${label.slice(1)}`,
+  )
+/** `back: 600 x 450 x 140`. */
+const LABELLED =
+  /\b(cushions?|seats?|backs?|arms?|bench(?:es)?|bolsters?|chairs?|stools?|mattress(?:es)?)\s*:\s*(?=\d)/gi
+const A_CUSHION = new RegExp(`\\b(?:${THING}|${BENCH}|bolsters?|customer|title|note|due)\\b`, 'i')
+
+const hasSizes = (piece: string): boolean => SIZES.test(piece) || TWO_SIZES.test(piece)
+
 /** A unit that is said once is that of all. */
-function unitsSaid(line: string): LengthUnit | null {
-  const inches = /\d ?(?:in(?! ?\d)|inch|inches|")(?![a-z])/i.test(line)
-  const metric = /\d ?(mm|cm)\b/i.exec(line)?.[1]?.toLowerCase()
+export function unitsSaid(line: string): LengthUnit | null {
+  const inches = /\d ?(?:in(?! ?\d)|inch|inches|")(?![a-z])|(?:thick|deep|high|wide|long|across) inch(?:es)?\b/i.test(
+    line,
+  )
+  const metric = /(?:\d|thick|deep|high|wide|long|across) ?(mm|cm)\b/i.exec(line)?.[1]?.toLowerCase()
   if (inches) return metric === undefined ? 'inch-8' : null
   return metric === 'mm' || metric === 'cm' ? metric : null
 }
@@ -113,12 +200,11 @@ function freeName({ parts }: Job, name: string): string {
 }
 
 /** In an open ticket the first takes the place of the seat in view, and the others come beside it. */
-const inTicket = (letter: string, first: TypedSeat, more: JobEdit): Result<Typed, TypingFailure> =>
-  ok({
-    kind: 'parts',
-    edit: {
-      says: more.says,
-      applyToJob: (job) => more.applyToJob(withPart(job, letter, withTypedSeat(partJob(job, letter), first))),
-    },
-    look: letter,
-  })
+const inTicket = (letter: string, first: TypedSeat, more: JobEdit): Typed => ({
+  kind: 'parts',
+  edit: {
+    says: more.says,
+    applyToJob: (job) => more.applyToJob(withPart(job, letter, withTypedSeat(partJob(job, letter), first))),
+  },
+  look: letter,
+})

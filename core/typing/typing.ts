@@ -216,10 +216,17 @@ function allowance(name: AllowanceName, label: string, rest: string, { job, limi
   })
 }
 
+const UNIT_WORDS = {
+  mm: 'millimetres',
+  cm: 'centimetres',
+  'inch-8': 'inches',
+  'inch-16': 'sixteenths of an inch',
+} as const
+
 function readUnits(rest: string): Answer {
   const units = ({ mm: 'mm', cm: 'cm', in: 'inch-8', in8: 'inch-8', in16: 'inch-16' } as const)[
     rest.toLowerCase().trim()
   ]
   if (!units) return fail({ code: 'choice', word: 'units', text: rest, choices: ['mm', 'cm', 'in', 'in16'] })
-  return edit({ says: phrase`Lengths in ${rest}`, apply: (job) => ({ ...job, units }) })
+  return edit({ says: phrase`Lengths in ${UNIT_WORDS[units]}`, apply: (job) => ({ ...job, units }) })
 }
