@@ -1,6 +1,13 @@
 import type { MessagePort } from 'node:worker_threads'
 import { MakeLay, MOST_PIECES, readWith, type Fault, type LayProblem } from '../../contract/index.ts'
-import { placementKey, problemFaults, solveAround, type Found, type LayFailure } from '../../core/lay/index.ts'
+import {
+  acceptLay,
+  placementKey,
+  problemFaults,
+  solveAround,
+  type Found,
+  type LayFailure,
+} from '../../core/lay/index.ts'
 import { standBack } from '../workers/stand-back.ts'
 
 standBack()
@@ -12,6 +19,8 @@ export interface LayTask {
   readonly lane: number
   /** Where better lays are told as they come; null where only the last one is wanted. */
   readonly better: MessagePort | null
+  /** What another machine found: it is the answer where it passes the check, else the lay is planned here. */
+  readonly elsewhere: Laid | null
 }
 
 /** A lay on the way, and the seconds it took. */
@@ -20,14 +29,15 @@ export interface Better {
   readonly seconds: number
 }
 
+export type Laid = { readonly kind: 'lay' } & Better
 export type LayAnswer =
-  | ({ readonly kind: 'lay' } & Better)
+  | Laid
   | { readonly kind: 'none'; readonly failure: LayFailure }
   | { readonly kind: 'bad-document'; readonly faults: readonly Fault[] }
   | { readonly kind: 'not-json' }
 
 /** Reads the text of a request and plans its lay, in a worker thread: long texts and hard pieces hold up nobody. */
-export default function planLay({ text, lane, better }: LayTask): LayAnswer {
+export default function planLay({ text, lane, better, elsewhere }: LayTask): LayAnswer {
   const started = performance.now()
   const elapsed = () => Number(((performance.now() - started) / 1000).toFixed(2))
   let document: unknown
@@ -43,6 +53,8 @@ export default function planLay({ text, lane, better }: LayTask): LayAnswer {
   if (faults.length > 0) return { kind: 'bad-document', faults: faults.slice(0, 20) }
   const strange = locked && strangeLocks(problem, locked.lay.placements)
   if (strange) return { kind: 'bad-document', faults: [strange] }
+  if (elsewhere && acceptLay(problem, { ...elsewhere.found.lay, seconds: elsewhere.seconds }).length === 0)
+    return elsewhere
   const solved = solveAround(problem, locked?.lay ?? { placements: [], offsets: {} }, new Set(locked?.keys), {
     seed,
     lane,

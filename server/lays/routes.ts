@@ -47,7 +47,8 @@ export function layPool(queue: LayQueue): LayPool {
       const wanted = { deadlineMs: deadlineOf(text), signal }
       try {
         const elsewhere = await queue.plan(text, 0, wanted)
-        answerWith(elsewhere ?? (await pool.run({ text, lane: 0, better: null }, wanted)), res)
+        if (elsewhere !== null && elsewhere.kind !== 'lay') return answerWith(elsewhere, res)
+        answerWith(await pool.run({ text, lane: 0, better: null, elsewhere }, wanted), res)
       } catch (error) {
         if (hasGone()) return
         if (!(error instanceof OverDeadline)) throw error

@@ -1,9 +1,10 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
+import { Worker as Searcher } from 'bullmq'
 import { Redis } from 'ioredis'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { Lay, LayProblem, Searchers, SearchMessage } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../../core/lay/index.ts'
-import { names, readAnswer } from './lay-tasks.ts'
+import { names, PREFIX, readAnswer } from './lay-tasks.ts'
 import { plannerMark } from './planner-mark.ts'
 import { startRedis, type TestRedis } from '../testing/redis.ts'
 import { openTestShop, ROOT, type TestShop } from '../testing/running-app.ts'
@@ -121,6 +122,42 @@ describe('whoever else writes to the Redis server', () => {
     const { lay } = { lay: laidHere(3) }
     const found = { lay, bound: { name: 'area', length: 1 }, steps: 3, free: { x: 0, y: 0, width: 1, height: 1 } }
     expect(readAnswer({ kind: 'lay', found, seconds: 1, by: 'kiln' })).toMatchObject({ found })
+  })
+})
+
+describe('a machine that answers by rules of its own', () => {
+  const mark = plannerMark()
+  const answerOf = (lay: Omit<Lay, 'seconds'>) => ({
+    kind: 'lay',
+    found: { lay, bound: { name: 'area', length: 1 }, steps: 3, free: { x: 0, y: 0, width: 1, height: 1 } },
+    seconds: 1,
+    by: 'attic',
+  })
+  /** What the shop says is the lay, where the machine says that it is another. */
+  async function told(lay: Omit<Lay, 'seconds'>): Promise<Lay> {
+    const own = new Redis(redis.address, { maxRetriesPerRequest: null })
+    let asked = 0
+    const answers = () => Promise.resolve(answerOf(lay)).finally(() => (asked += 1))
+    const machine = new Searcher(names(mark).queue, answers, { connection: own, prefix: PREFIX })
+    await own.set('loft-seam:searcher:attic', JSON.stringify({ name: 'attic', lanes: 1, mark }))
+    const answer = Lay.parse(await (await post('', { problem, seed: 5, steps: 30, seconds: 60 })).json())
+    expect(asked).toBe(1)
+    await own.del('loft-seam:searcher:attic')
+    await machine.close()
+    own.disconnect()
+    return answer
+  }
+  it('is not believed what cannot be cut: the shop plans the lay itself', async () => {
+    const lay = laidHere(30)
+    const { x, y } = lay.placements[0]!
+    const onOne = { ...lay, placements: lay.placements.map((p) => ({ ...p, x, y })), length: 1 }
+    expect((await told(onOne)).placements).toEqual(lay.placements)
+  })
+  it('is believed what can be cut, however poor', async () => {
+    const [first, ...others] = laidHere(30).placements
+    const apart = { ...laidHere(30), placements: [first!, ...others.map((p) => ({ ...p, y: p.y + 5000 }))] }
+    const poor = { ...apart, length: laidHere(30).length + 5000 }
+    expect((await told(poor)).placements).toEqual(poor.placements)
   })
 })
 

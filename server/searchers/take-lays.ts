@@ -95,7 +95,7 @@ async function planned(
   say(`lane ${lane} of a search begins`)
   try {
     const options = { deadlineMs, signal: stop.signal, transferList: [port2] }
-    return { ...(await pool.run({ text, lane, better: port2 }, options)), by: name }
+    return { ...(await pool.run({ text, lane, better: port2, elsewhere: null }, options)), by: name }
   } finally {
     say(`lane ${lane} of a search ${stop.signal.aborted ? 'was stopped' : 'ended'}`)
     stops.delete(id!)
