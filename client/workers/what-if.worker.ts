@@ -48,7 +48,6 @@ export type WhatIfRequest =
       readonly job: Job
       readonly clothId: string
       readonly prices: Prices
-      readonly hourRate: number
       readonly laid: readonly (readonly [string, number])[]
       readonly seconds: number
     }
@@ -77,13 +76,13 @@ function answer(asked: WhatIfRequest, spent: () => number): WhatIfAnswer {
     return {
       kind: 'rescue',
       key: asked.key,
-      attempt: tryRescue(asked.job, asked.cloths, asked.rescue, asked.prices, isStopped),
+      attempt: tryRescue(asked.job, asked.cloths, asked.rescue, asked.prices, spent),
     }
   if (asked.kind === 'saving')
     return {
       kind: 'saving',
       key: asked.key,
-      saved: trySaving(asked.job, asked.cloths, asked.saving, asked.prices, new Map(asked.laid), isStopped),
+      saved: trySaving(asked.job, asked.cloths, asked.saving, asked.prices, new Map(asked.laid), spent),
     }
   const solved = solveLay(asked.problem, { seed: 1, budget })
   return {

@@ -9,6 +9,8 @@ import { problemKey } from './joint-lay.ts'
 export interface Prices {
   readonly rates: Rates
   readonly shelf: readonly Trim[]
+  /** Of work, for minutes in money. */
+  readonly hourRate: number
 }
 
 /** A ticket to be priced; `laid`: lengths of lays that are known, mm, by the key of their pieces. */

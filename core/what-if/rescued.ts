@@ -1,4 +1,4 @@
-import type { Cloth, ClothChoice, ClothRole, Job, PanelJoins, PartJob, PipingSplit } from '../../contract/index.ts'
+import type { Cloth, ClothChoice, ClothRole, Job, PanelJoins, PartJob } from '../../contract/index.ts'
 import {
   cutOutline,
   isBottomPlate,
@@ -17,7 +17,7 @@ import type { WorkedPlan } from '../planned/index.ts'
 export type Rescue =
   | 'as-it-is'
   | 'other-direction'
-  | 'shorter-strips'
+  | 'strips-to-the-lay'
   | 'narrow-allowance'
   | 'hidden-in-another'
   | 'boxing-in-another'
@@ -32,7 +32,7 @@ export type Rescue =
 export const RESCUES: readonly (readonly Rescue[])[] = [
   ['as-it-is'],
   ['other-direction'],
-  ['shorter-strips'],
+  ['strips-to-the-lay'],
   ['narrow-allowance'],
   ['hidden-in-another'],
   ['hidden-in-another', 'narrow-allowance'],
@@ -52,9 +52,6 @@ export const RESCUES: readonly (readonly Rescue[])[] = [
 
 /** The narrowest allowance that a zigzagged seam holds in. */
 export const NARROW_MM = 8
-
-/** So many joins more in each run of piping. */
-const MORE_JOINS = 2
 
 /** The cloth a job is to be cut from, and the one for what is hidden. */
 export interface RescueCloths {
@@ -77,13 +74,9 @@ function applied(job: Job, way: Rescue, cloth: Cloth, hidden: Cloth): Job | null
       return job
     case 'other-direction':
       return inEveryPart(job, (part) => ({ ...part, cloth: { ...part.cloth, direction: OTHER[part.cloth.direction] } }))
-    case 'shorter-strips':
-      return job.parts.some((p) => p.makeUp.piping.kind === 'corded' || p.makeUp.piping.kind === 'flat')
-        ? inEveryPart(job, (part) => ({
-            ...part,
-            cloth: { ...part.cloth, strips: { kind: 'even', moreJoins: moreJoins(part.cloth.strips) } },
-          }))
-        : null
+    // How they are cut is chosen with the lay itself.
+    case 'strips-to-the-lay':
+      return job.parts.some((p) => p.makeUp.piping.kind === 'corded' || p.makeUp.piping.kind === 'flat') ? job : null
     case 'narrow-allowance':
       return job.parts.every((p) => seamOf(job, p) <= NARROW_MM) ? null : inEveryPart(job, narrowed)
     case 'hidden-in-another':
@@ -112,10 +105,6 @@ function applied(job: Job, way: Rescue, cloth: Cloth, hidden: Cloth): Job | null
       return way satisfies never
   }
 }
-
-/** Strips that were split to another lay are split evenly, and once more often than that. */
-const moreJoins = (strips: PipingSplit): number =>
-  Math.min(4, (strips.kind === 'even' ? strips.moreJoins : 0) + MORE_JOINS)
 
 const OTHER = { railroaded: 'up-the-roll', 'up-the-roll': 'railroaded' } as const
 

@@ -2,18 +2,18 @@ import { describe, expect, it } from 'vitest'
 import type { Cloth, LayProblem } from '../../contract/index.ts'
 import { DEMO_CLOTHS, DEMO_TRIMS } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
-import { jobOf } from '../job/index.ts'
-import { neverAbreast } from '../lay/index.ts'
+import { jobOf, partJob, USUAL_PIPING } from '../job/index.ts'
+import { acceptLay, neverAbreast } from '../lay/index.ts'
 import { ratesOf } from '../making/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { onAMetre } from '../testing/on-a-metre.ts'
-import { problemKey, savedMoney, SAVINGS, trySaving, withSaving, type Saving } from './index.ts'
+import { problemKey, savedMoney, SAVINGS, trySaving, withSaved, withSaving, type Saving } from './index.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
-const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
+const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS, hourRate: USUAL_WORKSHOP.charges.hourRate }
 const after = (n: number) => {
   let asked = 0
-  return () => asked++ > n
+  return () => asked++ / n
 }
 
 /** Two unpiped cushions, their cloth bought by the 100 mm. */
@@ -48,7 +48,7 @@ describe('what would make a lay shorter', () => {
 
   it('what does not apply is left out, and what changes no piece too', () => {
     expect(tried('unmatched')).toBeNull()
-    expect(tried('shorter-strips')).toBeNull()
+    expect(tried('strips-to-the-lay')).toBeNull()
     expect(tried('joined-wrap')).toBeNull()
   })
 
@@ -66,6 +66,20 @@ describe('what would make a lay shorter', () => {
     const wide = jobOf({ ...part, cloth: { ...part.cloth, cloth: narrow, direction: 'railroaded' } })
     const saved = trySaving(wide, { cloth: narrow, hidden: calico }, 'other-direction', prices, new Map(), after(5))
     expect(saved).toMatchObject({ laidMm: null, costs: null })
+  })
+
+  it('strips as the lay has room for them come with their lay, by hand two of 1000 and one of 340 to a loop', () => {
+    const piping = { ...USUAL_PIPING, cut: 'across' as const }
+    const piped = onAMetre(1, { construction: { kind: 'boxed', boxing: 'wrap' }, piping }, { buyingStepMm: 100 })
+    const ticket = jobOf(piped)
+    const cloths = { cloth: piped.cloth.cloth, hidden: calico }
+    const saved = trySaving(ticket, cloths, 'strips-to-the-lay', { ...prices, hourRate: 1000 }, new Map(), after(60))!
+    const taken = withSaved(ticket, cloths, saved)
+    expect(taken.parts[0]!.cloth.strips).toMatchObject({ runs: [{ count: 2, lengthsMm: [1000, 1000, 340] }] })
+    expect(taken.lays['plain']!.lay.length).toBe(saved.laidMm)
+    const now = worked(partJob(taken, 'A')).cloth.lays[0]!.problem
+    expect(acceptLay(now, taken.lays['plain']!.lay)).toEqual([])
+    expect(trySaving(taken, cloths, 'strips-to-the-lay', prices, new Map(), after(60))).toBeNull()
   })
 
   it('the job itself is never changed by trying', () => {

@@ -7,6 +7,7 @@ import { problemKey } from './joint-lay.ts'
 import { SOLD_WIDTHS_MM } from './lay-choices.ts'
 import { ofWidth, withFold } from './other-cloth.ts'
 import { costsOver, type Costs, type Prices } from './priced.ts'
+import { isSplitToLay, splitToLay, withSplitLay, type SplitLay } from './split-to-lay.ts'
 import { rescued, type Rescue, type RescueCloths } from './rescued.ts'
 
 /** One change by itself that may make a lay shorter. */
@@ -16,7 +17,7 @@ export type Saving = 'unmatched' | 'wider-cloth' | 'folded' | Exclude<Rescue, 'a
 export const SAVINGS: readonly Saving[] = [
   'other-direction',
   'folded',
-  'shorter-strips',
+  'strips-to-the-lay',
   'unmatched',
   'hidden-in-another',
   'boxing-in-another',
@@ -35,6 +36,8 @@ export interface Saved {
   /** How long the lay of the cloth is now, mm; null where it does not go on it. */
   readonly laidMm: number | null
   readonly costs: Costs | null
+  /** How the piping is cut for that lay, where it is chosen with it. */
+  readonly split: SplitLay | null
   /** The width that was tried, mm. */
   readonly widthMm: number
 }
@@ -65,7 +68,7 @@ const widerThan = (widthMm: number): number | null => SOLD_WIDTHS_MM.find((w) =>
 
 /**
  * Lays the ticket with one change and prices it beside the ticket as it is: `laid` are the lengths it lies on now, by the
- * keys of their pieces. Null where nothing changes.
+ * keys of their pieces, `spent` how much of its time is over, from 0 to 1. Null where nothing changes.
  */
 export function trySaving(
   job: Job,
@@ -73,22 +76,49 @@ export function trySaving(
   saving: Saving,
   prices: Prices,
   laid: ReadonlyMap<string, number>,
-  isStopped: () => boolean,
+  spent: () => number,
 ): Saved | null {
+  if (saving === 'strips-to-the-lay') return trySplit(job, cloths, prices, laid, spent)
   const changed = withSaving(job, cloths, saving)
   const [plan, before] = [changed && planJob(changed), planJob(job)]
   if (!changed || plan?.kind !== 'worked' || before.kind !== 'worked') return null
   const lay = plan.cloth.lays.find((l) => l.cloth.id === cloths.cloth.id)
   if (!lay || laid.has(problemKey(lay.problem))) return null
   const widthMm = lay.cloth.widthMm
-  const solved = solveLay(lay.problem, { seed: 1, budget: { steps: Infinity, isStopped } })
-  if (!solved.ok) return { saving, laidMm: null, costs: null, widthMm }
+  const solved = solveLay(lay.problem, { seed: 1, budget: { steps: Infinity, isStopped: () => spent() >= 1 } })
+  if (!solved.ok) return { saving, laidMm: null, costs: null, split: null, widthMm }
   const laidMm = solved.value.lay.length
   const now = new Map([...laid, [problemKey(lay.problem), laidMm]])
   return {
     saving,
     laidMm,
+    split: null,
     costs: costsOver({ job: changed, plan, laid: now }, { job, plan: before, laid }, prices),
     widthMm,
   }
 }
+
+function trySplit(
+  job: Job,
+  { cloth }: RescueCloths,
+  prices: Prices,
+  laid: ReadonlyMap<string, number>,
+  spent: () => number,
+): Saved | null {
+  const plan = planJob(job)
+  if (plan.kind !== 'worked' || isSplitToLay(plan, cloth.id)) return null
+  const split = splitToLay({ job, clothId: cloth.id, prices, laid, spent })
+  return (
+    split && {
+      saving: 'strips-to-the-lay',
+      laidMm: split.lay.length,
+      costs: split.costs,
+      split,
+      widthMm: cloth.widthMm,
+    }
+  )
+}
+
+/** The ticket with a change that was tried, with the strips and the lay that were found for each other. */
+export const withSaved = (job: Job, cloths: RescueCloths, { saving, split }: Pick<Saved, 'saving' | 'split'>): Job =>
+  split ? withSplitLay(job, cloths.cloth.id, split) : (withSaving(job, cloths, saving) ?? job)

@@ -21,7 +21,7 @@ const part = onAMetre(
 )
 const plain = part.cloth.cloth
 const job = jobOf(part)
-const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
+const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS, hourRate: USUAL_WORKSHOP.charges.hourRate }
 const { cut: _, stripMm: _s, ...cord } = { ...USUAL_PIPING, cut: 'across' as const }
 const readyMade = { ...cord, kind: 'ready-made' as const }
 /** The same work at every run: no clock. */
@@ -37,7 +37,7 @@ const planned = (of: Job): WorkedPlan => {
 const own = (of: Job, clothId: string) => planned(of).cloth.lays.find((l) => l.cloth.id === clothId)!
 function split(of: Job, clothId: string, laidMm: number, hourRate = 0): SplitLay | null {
   const laid = new Map([[problemKey(own(of, clothId).problem), laidMm]])
-  return splitToLay({ job: of, clothId, prices, hourRate, laid, spent: counted(60) })
+  return splitToLay({ job: of, clothId, prices: { ...prices, hourRate }, laid, spent: counted(60) })
 }
 const pieces = (of: Job, clothId: string) => own(of, clothId).pieces.filter((p) => p.of === null)
 const longest = (outline: readonly { x: number; y: number }[]) => Math.max(...outline.map((p) => p.x))
@@ -183,7 +183,7 @@ describe('piping cut to the lay', () => {
     expect(acceptLay(own(withSplits(half, found.splits), 'plain').problem, found.lay)).toEqual([])
   })
 
-  it('nothing is split where nothing is piped from the cloth, where it is ready-made, a remnant or folded', () => {
+  it('nothing is split where nothing is piped from the cloth, where it is ready-made or folded', () => {
     const none = jobOf({ ...part, makeUp: { ...part.makeUp, piping: { kind: 'none' } } })
     expect(split(none, 'plain', 3000)).toBeNull()
     const bought = jobOf({ ...part, makeUp: { ...part.makeUp, piping: readyMade } })
@@ -192,19 +192,40 @@ describe('piping cut to the lay', () => {
     expect(split(twoWay, 'plain', 3000)).not.toBeNull()
     expect(own({ ...twoWay, folded: ['plain'] }, 'plain').isFolded).toBe(true)
     expect(split({ ...twoWay, folded: ['plain'] }, 'plain', 3000)).toBeNull()
-    const remnant: Cloth = {
-      ...plain,
-      supply: {
-        kind: 'remnant',
-        outline: [
-          [0, 0],
-          [1020, 0],
-          [1020, 4000],
-          [0, 4000],
-        ],
-      },
+  })
+
+  it('on a remnant with a notch, and beside a slit: strips keep to the cloth that is there', () => {
+    const outline: [number, number][] = [
+      [0, 0],
+      [1020, 0],
+      [1020, 700],
+      [700, 700],
+      [700, 1200],
+      [1020, 1200],
+      [1020, 1900],
+      [0, 1900],
+    ]
+    const remnant: Cloth = { ...plain, supply: { kind: 'remnant', outline } }
+    // The 376 beside the plates are 186 and 190 then: no strip of 340 lies there.
+    const slit: Cloth = { ...plain, flaws: [{ xMm: 820, yMm: 40, widthMm: 0, lengthMm: 1300 }] }
+    for (const cloth of [remnant, slit]) {
+      const of = jobOf({ ...part, cloth: { ...part.cloth, cloth } })
+      const found = split(of, 'plain', 3000, 1000)!
+      expect(acceptLay(own(withSplits(of, found.splits), 'plain').problem, found.lay)).toEqual([])
+      // On whole cloth both loops are 1000, 1000 and 340; here there is no room for the second 340.
+      expect(found.splits['A']).toMatchObject({ runs: [{ count: 1, lengthsMm: [1000, 1000, 340] }, { count: 1 }] })
     }
-    expect(split(jobOf({ ...part, cloth: { ...part.cloth, cloth: remnant } }), 'plain', 3000)).toBeNull()
+  })
+
+  it('on a length in hand it takes joins that the length asks for, and says where not even the plates go on it', () => {
+    const inHand = (lengthMm: number) => {
+      const two = onAMetre(2, part.makeUp, { supply: { kind: 'length', lengthMm } })
+      return split(jobOf(two), 'plain', 3000, USUAL_WORKSHOP.charges.hourRate)
+    }
+    // Beside twelve strips the lay is 2920 at its shortest: two strips more find room in what the plates leave.
+    expect(inHand(2900)!.strips).toEqual({ now: 14, before: 12 })
+    expect(inHand(2900)!.lay.length).toBeLessThanOrEqual(2900)
+    expect(inHand(900)).toBeNull()
   })
 })
 

@@ -25,7 +25,6 @@ export interface SplitAsked {
   readonly job: Job
   readonly clothId: string
   readonly prices: Prices
-  readonly hourRate: number
   /** Lengths of the lays as they are, mm, by the keys of their pieces. */
   readonly laid: ReadonlyMap<string, number>
   /** How much of its time is over, from 0 to 1. */
@@ -42,14 +41,14 @@ const MOST_MORE = 3
 /**
  * Chooses the strips of all piping that is cut from a cloth together with its lay: the panels are laid without them, runs
  * are shared out among the rows that these leave free, of all ways the one is taken that saves most in cloth and minutes
- * together, and the search goes on from there. Null where nothing of the cloth is piping, and where it is folded or a
- * remnant.
+ * together, and the search goes on from there. Null where nothing of the cloth is piping, where it is folded, and where
+ * panels and strips do not all go on it.
  */
 export function splitToLay(asked: SplitAsked): SplitLay | null {
   const { job, clothId, spent } = asked
   const before = planJob(job)
   const own = before.kind === 'worked' ? before.cloth.lays.find((l) => l.cloth.id === clothId) : undefined
-  if (before.kind !== 'worked' || !own || own.isFolded || own.problem.cloth.outline) return null
+  if (before.kind !== 'worked' || !own || own.isFolded) return null
   const piping = pipedFrom(before, clothId).flatMap((p) => p.strips)
   const panels = withoutStrips(own, piping)
   const bare = panels.pieces.length === 0 ? NOTHING : laidIn(panels, () => spent() > PANELS_SHARE)
@@ -92,7 +91,7 @@ interface Way extends Omit<SplitLay, 'lay'> {
 }
 
 function wayOf(asked: SplitAsked, before: WorkedPlan, bare: Bare, beside: Beside): Way | null {
-  const { job, clothId, hourRate } = asked
+  const { job, clothId, prices } = asked
   const piped = pipedFrom(before, clothId)
   const splits = splitsOf(piped, beside)
   const changed = withSplits(job, splits)
@@ -104,7 +103,7 @@ function wayOf(asked: SplitAsked, before: WorkedPlan, bare: Bare, beside: Beside
   const lay = layWith(problem, bare, placementsOf(piping, beside))
   const way = { job: changed, plan, key: problemKey(problem) }
   const costs = costsOf(asked, before, way, lay.length)
-  const worth = savedMoney(costs, hourRate)
+  const worth = savedMoney(costs, prices.hourRate)
   const counted = { now: countOf(piping), before: countOf(piped.flatMap((p) => p.strips)) }
   return worth === null ? null : { ...way, splits, problem, lay, strips: counted, costs, worth: inCents(worth) }
 }
@@ -128,6 +127,16 @@ export const withSplits = (job: Job, splits: SplitLay['splits']): Job =>
     const own = splits[part.letter]
     return own ? { ...part, cloth: { ...part.cloth, strips: own } } : part
   })
+
+/** The ticket with its piping split so, and the lay that it was found with. */
+export const withSplitLay = (job: Job, clothId: string, { splits, key, lay }: SplitLay): Job => ({
+  ...withSplits(job, splits),
+  lays: { ...job.lays, [clothId]: { problemKey: key, lay, byHand: false, locked: [], joint: null } },
+})
+
+/** Whether all piping that is cut from a cloth is split to the lay: a part that is changed leaves its own even. */
+export const isSplitToLay = (plan: WorkedPlan, clothId: string): boolean =>
+  pipedFrom(plan, clothId).every(({ strips }) => strips.every((s) => s.id !== s.of))
 
 const NOTHING: Bare = { placements: [], length: 0, offsets: {} }
 

@@ -1,7 +1,7 @@
 import type { Lay, LayProblem, PipingSplit, Placement, PlannedPart } from '../../contract/index.ts'
 import type { PipingStrips } from '../cloth/index.ts'
 import { clothFor, splitRun } from '../cover/index.ts'
-import { coveredBy } from '../lay/index.ts'
+import { coveredBy, instanceOf } from '../lay/index.ts'
 import type { Point } from '../outline/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 import { rowsBeside, stripsBeside, type LaidStrip, type StripWay, type WantedStrips } from '../strips/index.ts'
@@ -29,10 +29,9 @@ export function besidePanels(
     const own = piping.filter((p) => p.of === of)
     return { ...own[0]!, count: own.reduce((sum, p) => sum + p.runs.count, 0) }
   })
-  const { cloth } = panels
-  const [leftMm, rightMm] = [cloth.selvedge[0], cloth.width - cloth.selvedge[1]]
-  const lengthMm = cloth.length ?? bare.length + enoughFor(kinds, rightMm - leftMm)
-  const covered = [...bare.placements.flatMap((p) => coveredBy(panels, p).map(asPoints)), ...cloth.flaws.map(asRing)]
+  const { minX: leftMm, maxX: rightMm, maxY, obstacles } = instanceOf(panels)
+  const lengthMm = Number.isFinite(maxY) ? maxY : bare.length + enoughFor(kinds, rightMm - leftMm)
+  const covered = [...bare.placements.flatMap((p) => coveredBy(panels, p)), ...obstacles].map(asPoints)
   const rows = rowsBeside(covered, { leftMm, rightMm, lengthMm }, kinds.map(waysOf))
   return (moreJoins) =>
     stripsBeside(
@@ -76,9 +75,6 @@ const enoughFor = (kinds: readonly Kind[], widthMm: number): number =>
 
 const asPoints = (ring: ArrayLike<number>): readonly Point[] =>
   Array.from({ length: ring.length / 2 }, (_, i) => ({ x: ring[2 * i]!, y: ring[2 * i + 1]! }))
-
-const asRing = ([x, y, w, h]: LayProblem['cloth']['flaws'][number]): readonly Point[] =>
-  asPoints([x, y, x + w, y, x + w, y + h, x, y + h])
 
 /** A part whose piping is cut from a cloth, and its strips. */
 export interface PipedPart {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { LayProblem } from '../../contract/index.ts'
-import { Job, type Cloth, type PartJob } from '../../contract/index.ts'
+import { Job, readJob, type Cloth, type PartJob } from '../../contract/index.ts'
 import { acceptLay, solveLay } from '../lay/index.ts'
 import { jobOf, newSeat, USUAL_PIPING, partJob, startPart, withPart } from '../job/index.ts'
 import { DEMO_CLOTHS, DEMO_TRIMS, demoParts, keepersBenchPart } from '../demo/index.ts'
@@ -11,7 +11,19 @@ import { planJob } from '../plan/index.ts'
 import { ratesOf } from '../making/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { buyingList } from '../lists/index.ts'
-import { clothCost, inHandOf, layChoices, rescued, RESCUES, shortfallOf, tryRescue, type Rescue } from './index.ts'
+import {
+  clothCost,
+  inHandOf,
+  layChoices,
+  problemKey,
+  rescued,
+  RESCUES,
+  shortfallOf,
+  tryRescue,
+  withRescue,
+  type Rescue,
+} from './index.ts'
+import { onAMetre } from '../testing/on-a-metre.ts'
 
 const calico = DEMO_CLOTHS.find((c) => c.id === 'house-calico')!
 const once = () => false
@@ -34,9 +46,9 @@ describe('will it fit this remnant?', () => {
   })
   const steps = (n: number) => {
     let asked = 0
-    return () => asked++ > n
+    return () => asked++ / n
   }
-  const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS }
+  const prices = { rates: ratesOf(USUAL_WORKSHOP), shelf: DEMO_TRIMS, hourRate: USUAL_WORKSHOP.charges.hourRate }
   const tryOn = (part: PartJob, cloth: Cloth, rescue: readonly Rescue[], n: number) =>
     tryRescue(jobOf(part), { cloth, hidden: calico }, rescue, prices, steps(n))
 
@@ -75,6 +87,37 @@ describe('will it fit this remnant?', () => {
         5,
       ),
     ).toBeNull())
+
+  it('what does not fit with even strips may fit with strips as the lay has room for them; taken, it is that lay', () => {
+    const piped = onAMetre(1, {
+      construction: { kind: 'boxed', boxing: 'wrap' },
+      piping: { ...USUAL_PIPING, cut: 'across' },
+    })
+    const { cloth } = piped.cloth
+    // The panels take 1300; six even strips of 780 six rows of 40, strips of 1000 and 340 beside the plates four.
+    const inHand: Cloth = { ...cloth, supply: { kind: 'length', lengthMm: 1300 + 5 * 40 } }
+    const cloths = { cloth: inHand, hidden: calico }
+    const job = jobOf({ ...piped, cloth: { ...piped.cloth, cloth: inHand } })
+    const tried = (rescue: Rescue) => tryRescue(job, cloths, [rescue], prices, steps(60))
+    expect(tried('as-it-is')!.found).toBeNull()
+    const attempt = tried('strips-to-the-lay')!
+    const taken = withRescue(job, cloths, attempt)
+    expect(readJob(taken).ok).toBe(true)
+    const plan = planJob(taken)
+    if (plan.kind !== 'worked') throw new Error('unworkable')
+    const [own] = plan.cloth.lays
+    expect(taken.lays['plain']!.problemKey).toBe(problemKey(own!.problem))
+    expect(acceptLay(own!.problem, taken.lays['plain']!.lay)).toEqual([])
+    expect(attempt.costs!.money).toBeCloseTo(0, 6)
+  })
+  it('no strips are cut to the lay where nothing is piped, and folded cloth that is enough needs no way', () => {
+    const piped = onAMetre(1, { piping: { ...USUAL_PIPING, cut: 'across' } }, { nap: 'two-way' })
+    const cloths = { cloth: piped.cloth.cloth, hidden: calico }
+    const plain = { ...piped, makeUp: { ...piped.makeUp, piping: { kind: 'none' as const } } }
+    expect(tryRescue(jobOf(plain), cloths, ['strips-to-the-lay'], prices, steps(9))).toBeNull()
+    const folded = { ...jobOf(piped), folded: ['plain'] }
+    expect(tryRescue(folded, cloths, ['strips-to-the-lay'], prices, steps(9))).toBeNull()
+  })
 
   it('what fits is a ticket that can be kept: planned again it has the lay that was found, and is priced', () => {
     const part = keepersBenchPart()

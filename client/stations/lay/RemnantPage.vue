@@ -5,7 +5,7 @@ import type { Cloth } from '../../../contract/index.ts'
 import { shortfallWords } from '../../../core/cloth/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { sayAmountWithUnit, sayMinutes } from '../../../core/working/index.ts'
-import { RESCUES, rescued, type Attempt, type Rescue } from '../../../core/what-if/index.ts'
+import { RESCUES, withRescue, type Attempt } from '../../../core/what-if/index.ts'
 import ClothSwatch from '../../cloth/ClothSwatch.vue'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
@@ -92,12 +92,12 @@ function costWords({ costs }: Attempt): string {
     .filter((s) => s !== '')
     .join(', ')
 }
-function take(rescue: readonly Rescue[], says: string): void {
+function take(attempt: Attempt, says: string): void {
   if (!hidden.value) return
   const with_ = { cloth: cloth.value, hidden: hidden.value }
   jobs.edit({
     says: phrase`Cut from ${cloth.value.name}: ${says}`,
-    applyToJob: (job) => rescued(job, with_, rescue) ?? job,
+    applyToJob: (job) => withRescue(job, with_, attempt),
   })
 }
 const supplyWords = (c: Cloth) =>
@@ -127,7 +127,7 @@ const supplyWords = (c: Cloth) =>
             v-if="asItIs?.found && open === 0 && cloth.id !== own.id"
             type="button"
             class="plain-button"
-            @click="take(['as-it-is'], 'as it is')"
+            @click="take(asItIs, 'as it is')"
           >
             Cut this job from it
           </button>
@@ -165,7 +165,7 @@ const supplyWords = (c: Cloth) =>
               type="button"
               class="plain-button"
               :aria-label="`Cut it so: ${r.says}`"
-              @click="take(r.rescue, r.says.toLowerCase())"
+              @click="take(r.attempt, r.says.toLowerCase())"
             >
               Cut it so
             </button>

@@ -8,14 +8,15 @@ import { sayMinutes } from '../../../core/working/index.ts'
 import {
   clothCost,
   LEAST_MONEY,
+  isSplitToLay,
   pipedFrom,
   savedMoney,
+  withSplitLay,
   withSplits,
   type SplitLay,
 } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
-import { keptAs } from '../../stores/lay/kept-lay.ts'
 import { staysAsItLies } from '../../stores/lay/working-lays.ts'
 import { useRole } from '../../stores/role.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -51,7 +52,9 @@ const piped = computed(() =>
     : [],
 )
 /** All of it as the lay has room: a part that is added or changed leaves its own piping even. */
-const isSplit = computed(() => piped.value.every(({ strips }) => strips.every((s) => s.id !== s.of)))
+const isSplit = computed(
+  () => jobs.plan?.kind === 'worked' && own.value !== null && isSplitToLay(jobs.plan, own.value.cloth.id),
+)
 const isWanted = computed(() => piped.value.some(({ part }) => part.cloth.strips.kind === 'to-the-lay'))
 
 watch(
@@ -62,10 +65,7 @@ watch(
     if (!isLaid.value || !own.value || piped.value.length === 0 || isSplit.value) return
     const { laid, prices } = asLaid
     const asked = { job: jobs.whole!, clothId: own.value.cloth.id, prices: prices(), laid: laid() }
-    ask(
-      [{ kind: 'split', key: 0, ...asked, hourRate: shop.workshop.charges.hourRate, seconds: SECONDS }],
-      /* quietly */ true,
-    )
+    ask([{ kind: 'split', key: 0, ...asked, seconds: SECONDS }], /* quietly */ true)
   },
   { immediate: true },
 )
@@ -94,9 +94,9 @@ const words = computed(() => {
   return phrase`With its strips as long as the lay has room for them it lies on ${mm(split.lay.length)}: ${saves} ${joins}.`
 })
 /** The split, and the lay that it was found with. */
-function takenBy({ splits, key, lay }: SplitLay): (job: Job) => Job {
-  const laid = { ...own.value!, key }
-  return (job) => ({ ...withSplits(job, splits), lays: { ...job.lays, [laid.cloth.id]: keptAs(laid, lay, false, []) } })
+function takenBy(split: SplitLay): (job: Job) => Job {
+  const { cloth } = own.value!
+  return (job) => withSplitLay(job, cloth.id, split)
 }
 const take = () =>
   offer.value && jobs.edit({ says: 'Strips as the lay has room for them', applyToJob: takenBy(offer.value.split) })

@@ -4,7 +4,7 @@ import { phrase } from '../../../core/language/index.ts'
 import { neverAbreast } from '../../../core/lay/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { sayMinutes } from '../../../core/working/index.ts'
-import { LEAST_MONEY, SAVINGS, savedMoney, withSaving, type Saved } from '../../../core/what-if/index.ts'
+import { LEAST_MONEY, SAVINGS, savedMoney, withSaved, type Saved } from '../../../core/what-if/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -82,7 +82,7 @@ const mm = (v: number) => formatLengthWithUnit(v, unit.value)
 const says = (saved: Saved) => savingWords(saved, hidden.value?.name ?? '', unit.value)
 const shorter = ({ laidMm }: Saved) => (laidMm === null || !lay.value ? null : lay.value.length - laidMm)
 const take = (saved: Saved) =>
-  jobs.edit({ says: says(saved), applyToJob: (job) => withSaving(job, cloths.value!, saved.saving) ?? job })
+  jobs.edit({ says: says(saved), applyToJob: (job) => withSaved(job, cloths.value!, saved) })
 
 /** What the length is owed to, as far as it is known. */
 const owed = computed(() => {

@@ -10,6 +10,10 @@ export function useAsLaid() {
     /** By the keys of their pieces, as far as they are laid. */
     laid: (): (readonly [key: string, lengthMm: number])[] =>
       lays.cloths.flatMap(({ key }, i) => (lays.all[i] ? [[key, lays.all[i]!.length] as const] : [])),
-    prices: (): Prices => ({ rates: ratesOf(shop.workshop), shelf: shop.lists?.trims ?? [] }),
+    prices: (): Prices => ({
+      rates: ratesOf(shop.workshop),
+      shelf: shop.lists?.trims ?? [],
+      hourRate: shop.workshop.charges.hourRate,
+    }),
   }
 }

@@ -10,8 +10,8 @@ export function rescueWords(rescue: readonly Rescue[], hiddenCloth: string, unit
         return 'as it is'
       case 'other-direction':
         return 'the cloth turned the other way'
-      case 'shorter-strips':
-        return 'piping in shorter strips'
+      case 'strips-to-the-lay':
+        return 'piping in strips as the lay has room for them'
       case 'narrow-allowance':
         return phrase`seam allowance ${formatLengthWithUnit(NARROW_MM, unit)}, zigzagged`
       case 'hidden-in-another':
