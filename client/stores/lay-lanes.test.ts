@@ -5,6 +5,8 @@ import { solveLay, type Found } from '../../core/lay/index.ts'
 import type { LayMessage } from '../workers/lay.worker.ts'
 import { searchInLanes } from './lay-lanes.ts'
 
+vi.mock('../workers/idle-workers.ts', () => import('../testing/fresh-workers.ts'))
+
 interface Stand {
   onmessage: ((event: { data: LayMessage }) => void) | null
 }

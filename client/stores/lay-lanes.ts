@@ -43,6 +43,7 @@ export function searchInLanes(
     startTask<LayRequest, LayMessage>({
       worker: LayWorker,
       ask: { ...request, lane },
+      isReusable: true,
       isLast: (message) => message.kind !== 'better',
       onMessage: (message) => {
         if (message.kind !== 'failed') onBetter(message.found, message.seconds)

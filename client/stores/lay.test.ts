@@ -8,6 +8,8 @@ import { useJob } from './job.ts'
 import { useLay } from './lay/index.ts'
 import { showJob } from '../testing/show-job.ts'
 
+vi.mock('../workers/idle-workers.ts', () => import('../testing/fresh-workers.ts'))
+
 /** Stands for the worker: keeps what it was asked, and answers when the test says so. */
 interface Stand {
   onmessage: ((event: { data: LayMessage }) => void) | null

@@ -2,12 +2,12 @@ import { isProven, solveAround, type Found, type LayFailure } from '../../core/l
 import type { Shortfall } from '../../core/cloth/index.ts'
 import { shortfallOf, type InHand } from '../../core/what-if/index.ts'
 import type { Lay, LayProblem } from '../../contract/index.ts'
+import { searchTime, type SearchTime } from './search-time.ts'
 
-export interface LayRequest {
+export interface LayRequest extends SearchTime {
   readonly problem: LayProblem
   readonly seed: number
   readonly lane: number
-  readonly seconds: number
   /** What is missing of a cloth in hand is worked out where there is no lay; null where it is bought. */
   readonly inHand: InHand | null
   /** A lay to go on from. */
@@ -22,16 +22,20 @@ export type LayMessage =
   | { readonly kind: 'failed'; readonly failure: LayFailure; readonly shortfall: Shortfall | null }
 
 self.onmessage = (event: MessageEvent<LayRequest>) => {
-  const { problem, seed, lane, seconds, locked, inHand, from } = event.data
+  const { problem, seed, lane, locked, inHand, from } = event.data
   const started = performance.now()
   const elapsed = () => (performance.now() - started) / 1000
+  const time = searchTime(event.data, elapsed)
   const tell = (message: LayMessage) => self.postMessage(message)
   const solved = solveAround(problem, locked.lay, new Set(locked.keys), {
     seed,
     lane,
     ...(from ? { from } : {}),
-    budget: { steps: Infinity, isStopped: () => elapsed() > seconds },
-    onBetter: (found) => tell({ kind: 'better', found, seconds: elapsed() }),
+    budget: { steps: Infinity, isStopped: time.isOver },
+    onBetter: (found) => {
+      time.found()
+      tell({ kind: 'better', found, seconds: elapsed() })
+    },
   })
   tell(
     solved.ok

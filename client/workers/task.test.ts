@@ -47,6 +47,22 @@ describe('a task in a worker', () => {
     expect([heard, worker.isEnded]).toEqual([['one', 'last', '(done)'], true])
   })
 
+  it('that may be used again works for the next one; stopped, failed or late it ends', () => {
+    const first = started({ isReusable: true })
+    first.say('last')
+    expect([first.worker.isEnded, first.heard]).toEqual([false, ['last', '(done)']])
+    const before = Stand.all.length
+    const second = started({ isReusable: true, ask: 'more' })
+    expect([Stand.all.length, first.worker.asked]).toEqual([before, 'more'])
+    first.say('two')
+    expect([first.heard, second.heard]).toEqual([['last', '(done)'], ['two']])
+    second.task.stop()
+    expect(first.worker.isEnded).toBe(true)
+    const third = started({ isReusable: true })
+    third.worker.onerror!({ message: 'out of memory' })
+    expect(third.worker.isEnded).toBe(true)
+  })
+
   it('that fails has ended, once', () => {
     const { worker, heard } = started()
     worker.onerror!({ message: 'out of memory' })

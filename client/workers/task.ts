@@ -1,3 +1,4 @@
+import { putAside, takeWorker } from './idle-workers.ts'
 import { tellMissingPart } from '../stores/trouble.ts'
 
 /** One piece of work in a worker of its own. Nothing is heard of it after it was stopped. */
@@ -17,20 +18,27 @@ export interface TaskSpec<Ask, Message> {
   /** Once, and never after `stop`. */
   readonly onEnd?: (ending: Ending) => void
   readonly deadlineMs?: number
+  /** Its worker answers once for each message and holds nothing from one to the next: it is kept for another task. */
+  readonly isReusable?: boolean
 }
 
-/** Starts a task; it ends by its last message, a fault, its deadline or `stop`, and its worker with it. */
+/**
+ * Starts a task; it ends by its last message, a fault, its deadline or `stop`, and its worker with it, unless that has
+ * done its work and may be used again.
+ */
 export function startTask<Ask, Message>(spec: TaskSpec<Ask, Message>): Task {
-  const worker = new spec.worker()
+  const worker = spec.isReusable ? takeWorker(spec.worker) : new spec.worker()
   let isOver = false
-  const stop = (): void => {
+  const close = (release: () => void): void => {
     isOver = true
     clearTimeout(timer)
-    worker.terminate()
+    release()
   }
+  const stop = (): void => close(() => worker.terminate())
   const end = (ending: Ending): void => {
     if (isOver) return
-    stop()
+    if (spec.isReusable && ending === 'done') close(() => putAside(spec.worker, worker))
+    else stop()
     spec.onEnd?.(ending)
   }
   const timer = spec.deadlineMs === undefined ? undefined : setTimeout(() => end('too-long'), spec.deadlineMs)

@@ -38,6 +38,7 @@ export type WhatIfRequest =
       readonly cloths: RescueCloths
       readonly prices: Prices
       readonly saving: Saving
+      readonly lay: Lay | null
       /** Lengths of the lays as they are, mm, by the keys of their pieces. */
       readonly laid: readonly (readonly [string, number])[]
       readonly seconds: number
@@ -79,11 +80,7 @@ function answer(asked: WhatIfRequest, spent: () => number): WhatIfAnswer {
       attempt: tryRescue(asked.job, asked.cloths, asked.rescue, asked.prices, spent),
     }
   if (asked.kind === 'saving')
-    return {
-      kind: 'saving',
-      key: asked.key,
-      saved: trySaving(asked.job, asked.cloths, asked.saving, asked.prices, new Map(asked.laid), spent),
-    }
+    return { kind: 'saving', key: asked.key, saved: trySaving({ ...asked, laid: new Map(asked.laid), spent }) }
   const solved = solveLay(asked.problem, { seed: 1, budget })
   return {
     kind: 'lay',

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import type { LayProblem } from '../../contract/index.ts'
-import { acceptLay, solveLay } from './index.ts'
+import { acceptLay, freeIn, solveLay } from './index.ts'
 
 const box = (id: string, w: number, h: number): LayProblem['pieces'][number] => ({
   id,
@@ -67,3 +67,31 @@ it('what is said to be a lay and is none is not gone on from', () => {
     expect(solved({ ...after(4000), from }).length).toBeLessThan(first.length - 1)
   }
 })
+
+it('a lay may say a turn that comes to the same: what is free beside it is told where it is', () => {
+  const plates: LayProblem = {
+    ...problem,
+    cloth: { ...problem.cloth, width: 1000 },
+    pieces: [{ ...box('plate', 600, 400), qty: 2, turns: [0, 180] }],
+  }
+  // Turned half round a plate lies left of and below its own origin.
+  const lay = {
+    ...NOTHING_SAID,
+    placements: [
+      { id: 'plate', copy: 1, x: 600, y: 400, turn: 180, flip: false },
+      { id: 'plate', copy: 2, x: 0, y: 420, turn: 0, flip: false },
+    ],
+    length: 820,
+  }
+  expect(acceptLay(plates, lay)).toEqual([])
+  expect(freeIn(plates, lay)).toMatchObject({ x: 600, y: 0, width: 400, height: 820 })
+})
+
+const NOTHING_SAID = {
+  format: 'loft-seam/lay' as const,
+  version: 1 as const,
+  bound: 0,
+  seed: 0,
+  seconds: 0,
+  offsets: {},
+}

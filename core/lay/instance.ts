@@ -128,7 +128,7 @@ function itemOf(
   }
 }
 
-/** Every allowed turn once; turns that come to the same outline and anchor are dropped. */
+/** Every allowed turn once; turns that come to the same outline and anchor are one posture. */
 function posturesOf(piece: LayPiece, table: ShapeTable, problem: LayProblem): readonly Posture[] {
   const postures: Posture[] = []
   const { match } = piece
@@ -145,6 +145,7 @@ function posturesOf(piece: LayPiece, table: ShapeTable, problem: LayProblem): re
         flip,
         originX,
         originY,
+        alike: [],
         anchorX: originX + dx,
         anchorY: originY + dy,
       }
@@ -153,13 +154,15 @@ function posturesOf(piece: LayPiece, table: ShapeTable, problem: LayProblem): re
         postures.push(...stands)
         continue
       }
-      const isKnown = postures.some(
+      const known = postures.findIndex(
         (p) =>
           p.shape === posture.shape &&
           (!bindsAcross || Math.abs(p.anchorX - posture.anchorX) < ROUNDING_MM) &&
           (!bindsAlong || Math.abs(p.anchorY - posture.anchorY) < ROUNDING_MM),
       )
-      if (!isKnown) postures.push(posture)
+      if (known < 0) postures.push(posture)
+      else
+        postures[known] = { ...postures[known]!, alike: [...postures[known]!.alike, { turn, flip, originX, originY }] }
     }
   }
   return postures

@@ -39,11 +39,16 @@ export function spotsOf(instance: Instance, lay: Pick<Lay, 'placements'>): reado
   return lay.placements.flatMap((place) => {
     const item = byKey.get(`${place.id}#${place.copy}`)
     if (item === undefined) return []
-    const { postures } = instance.items[item]!
-    const posture = postures.find((p) => p.turn === place.turn && p.flip === place.flip) ?? postures[0]
-    return posture
-      ? [{ item, posture, x: place.x - posture.originX, y: place.y - posture.originY, sheet: (place.sheet ?? 1) - 1 }]
-      : []
+    const turnings = instance.items[item]!.postures.flatMap((posture) =>
+      [posture, ...posture.alike].map((turning) => ({ posture, turning })),
+    )
+    const said =
+      turnings.find(({ turning }) => turning.turn === place.turn && turning.flip === place.flip) ?? turnings[0]
+    if (!said) return []
+    const { posture, turning } = said
+    return [
+      { item, posture, x: place.x - turning.originX, y: place.y - turning.originY, sheet: (place.sheet ?? 1) - 1 },
+    ]
   })
 }
 

@@ -14,13 +14,19 @@ export interface Shape {
   readonly isBox: boolean
 }
 
-/** One way to put a piece down: its shape, and where its own origin and anchor lie in the shape's box. */
-export interface Posture {
-  readonly shape: Shape
+/** How a piece is turned, and where its own origin then lies in the shape's box. */
+export interface Turning {
   readonly turn: number
   readonly flip: boolean
   readonly originX: number
   readonly originY: number
+}
+
+/** One way to put a piece down: its shape, and where its own origin and anchor lie in the shape's box. */
+export interface Posture extends Turning {
+  readonly shape: Shape
+  /** Other turns that come to the same outline and anchor: a lay may say any of them. */
+  readonly alike: readonly Turning[]
   readonly anchorX: number
   readonly anchorY: number
   /** Where the left of its box stands for an edge to lie on a side of the cloth; null where it may stand anywhere. */

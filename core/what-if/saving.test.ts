@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import type { Cloth, LayProblem } from '../../contract/index.ts'
-import { DEMO_CLOTHS, DEMO_TRIMS } from '../demo/index.ts'
+import type { Cloth, Lay, LayProblem } from '../../contract/index.ts'
+import { DEMO_CLOTHS, DEMO_TRIMS, keepersBenchPart } from '../demo/index.ts'
 import { USUAL_WORKSHOP } from '../defaults/index.ts'
 import { jobOf, partJob, USUAL_PIPING } from '../job/index.ts'
-import { acceptLay, neverAbreast } from '../lay/index.ts'
+import { acceptLay, neverAbreast, solveLay } from '../lay/index.ts'
 import { ratesOf } from '../making/index.ts'
 import { worked } from '../testing/jobs.ts'
 import { onAMetre } from '../testing/on-a-metre.ts'
@@ -24,7 +24,8 @@ const own = worked(part).cloth.lays[0]!
 /** What the table holds now, by a tape on it. */
 const LAID_MM = 4000
 const laid = new Map([[problemKey(own.problem), LAID_MM]])
-const tried = (saving: Saving) => trySaving(job, { cloth: plain, hidden: calico }, saving, prices, laid, after(30))
+const tried = (saving: Saving) =>
+  trySaving({ job, cloths: { cloth: plain, hidden: calico }, saving, prices, laid, lay: null, spent: after(30) })
 /** Bought by the step, in money. */
 const bought = (mm: number, perMetre = 20) => (Math.ceil(mm / 100 - 1e-9) / 10) * perMetre
 
@@ -61,10 +62,42 @@ describe('what would make a lay shorter', () => {
     expect(saved.costs!.minutes).toBeGreaterThan(0)
   })
 
+  it('unmatched is never longer than what lies on the table, which may lie so still; wider cloth neither', () => {
+    const striped = keepersBenchPart()
+    const ticket = jobOf(striped)
+    const { problem, cloth } = worked(striped).cloth.lays[0]!
+    const best = solveLay(problem, { seed: 1, budget: { steps: 4000, isStopped: () => false } })
+    if (!best.ok) throw new Error(best.error.code)
+    const lay = { ...best.value.lay, seconds: 1 }
+    const found = (saving: Saving, from: Lay | null) =>
+      trySaving({
+        job: ticket,
+        cloths: { cloth, hidden: calico },
+        saving,
+        prices,
+        laid: new Map([[problemKey(problem), lay.length]]),
+        lay: from,
+        // No time but for a first lay.
+        spent: () => 1,
+      })!.laidMm!
+    for (const saving of ['unmatched', 'wider-cloth'] as const) {
+      expect(found(saving, null)).toBeGreaterThan(lay.length)
+      expect(found(saving, lay)).toBeLessThanOrEqual(lay.length)
+    }
+  })
+
   it('a change that does not go on the cloth says so', () => {
     const narrow: Cloth = { ...plain, widthMm: 700 }
     const wide = jobOf({ ...part, cloth: { ...part.cloth, cloth: narrow, direction: 'railroaded' } })
-    const saved = trySaving(wide, { cloth: narrow, hidden: calico }, 'other-direction', prices, new Map(), after(5))
+    const saved = trySaving({
+      job: wide,
+      cloths: { cloth: narrow, hidden: calico },
+      saving: 'other-direction',
+      prices,
+      laid: new Map(),
+      lay: null,
+      spent: after(5),
+    })
     expect(saved).toMatchObject({ laidMm: null, costs: null })
   })
 
@@ -73,13 +106,20 @@ describe('what would make a lay shorter', () => {
     const piped = onAMetre(1, { construction: { kind: 'boxed', boxing: 'wrap' }, piping }, { buyingStepMm: 100 })
     const ticket = jobOf(piped)
     const cloths = { cloth: piped.cloth.cloth, hidden: calico }
-    const saved = trySaving(ticket, cloths, 'strips-to-the-lay', { ...prices, hourRate: 1000 }, new Map(), after(60))!
+    const asked = {
+      cloths,
+      saving: 'strips-to-the-lay' as const,
+      prices: { ...prices, hourRate: 1000 },
+      laid: new Map(),
+      lay: null,
+    }
+    const saved = trySaving({ ...asked, job: ticket, spent: after(60) })!
     const taken = withSaved(ticket, cloths, saved)
     expect(taken.parts[0]!.cloth.strips).toMatchObject({ runs: [{ count: 2, lengthsMm: [1000, 1000, 340] }] })
     expect(taken.lays['plain']!.lay.length).toBe(saved.laidMm)
     const now = worked(partJob(taken, 'A')).cloth.lays[0]!.problem
     expect(acceptLay(now, taken.lays['plain']!.lay)).toEqual([])
-    expect(trySaving(taken, cloths, 'strips-to-the-lay', prices, new Map(), after(60))).toBeNull()
+    expect(trySaving({ ...asked, job: taken, spent: after(60) })).toBeNull()
   })
 
   it('the job itself is never changed by trying', () => {

@@ -1,4 +1,4 @@
-import type { Job } from '../../contract/index.ts'
+import type { Job, Lay } from '../../contract/index.ts'
 import { foldFault } from '../cloth/index.ts'
 import { solveLay } from '../lay/index.ts'
 import { inEveryPart, partJob } from '../job/index.ts'
@@ -66,29 +66,38 @@ export function withSaving(job: Job, cloths: RescueCloths, saving: Saving): Job 
 
 const widerThan = (widthMm: number): number | null => SOLD_WIDTHS_MM.find((w) => w > widthMm) ?? null
 
+/** A change to be tried on a ticket. */
+export interface SavingAsked {
+  readonly job: Job
+  readonly cloths: RescueCloths
+  readonly saving: Saving
+  readonly prices: Prices
+  /** Lengths of the lays as they are, mm, by the keys of their pieces. */
+  readonly laid: ReadonlyMap<string, number>
+  /** The lay of the cloth as it is: what lies on the table needs no finding. */
+  readonly lay: Lay | null
+  /** How much of its time is over, from 0 to 1. */
+  readonly spent: () => number
+}
+
 /**
- * Lays the ticket with one change and prices it beside the ticket as it is: `laid` are the lengths it lies on now, by the
- * keys of their pieces, `spent` how much of its time is over, from 0 to 1. Null where nothing changes.
+ * Lays the ticket with one change and prices it beside the ticket as it is. Where the pieces may lie as they do now, the
+ * search goes on from there. Null where nothing changes.
  */
-export function trySaving(
-  job: Job,
-  cloths: RescueCloths,
-  saving: Saving,
-  prices: Prices,
-  laid: ReadonlyMap<string, number>,
-  spent: () => number,
-): Saved | null {
-  if (saving === 'strips-to-the-lay') return trySplit(job, cloths, prices, laid, spent)
+export function trySaving(asked: SavingAsked): Saved | null {
+  const { job, cloths, saving, prices, laid, spent } = asked
+  if (saving === 'strips-to-the-lay') return trySplit(asked)
   const changed = withSaving(job, cloths, saving)
   const [plan, before] = [changed && planJob(changed), planJob(job)]
   if (!changed || plan?.kind !== 'worked' || before.kind !== 'worked') return null
-  const lay = plan.cloth.lays.find((l) => l.cloth.id === cloths.cloth.id)
-  if (!lay || laid.has(problemKey(lay.problem))) return null
-  const widthMm = lay.cloth.widthMm
-  const solved = solveLay(lay.problem, { seed: 1, budget: { steps: Infinity, isStopped: () => spent() >= 1 } })
+  const own = plan.cloth.lays.find((l) => l.cloth.id === cloths.cloth.id)
+  if (!own || laid.has(problemKey(own.problem))) return null
+  const widthMm = own.cloth.widthMm
+  const budget = { steps: Infinity, isStopped: () => spent() >= 1 }
+  const solved = solveLay(own.problem, { seed: 1, budget, ...(asked.lay ? { from: asked.lay } : {}) })
   if (!solved.ok) return { saving, laidMm: null, costs: null, split: null, widthMm }
   const laidMm = solved.value.lay.length
-  const now = new Map([...laid, [problemKey(lay.problem), laidMm]])
+  const now = new Map([...laid, [problemKey(own.problem), laidMm]])
   return {
     saving,
     laidMm,
@@ -98,13 +107,7 @@ export function trySaving(
   }
 }
 
-function trySplit(
-  job: Job,
-  { cloth }: RescueCloths,
-  prices: Prices,
-  laid: ReadonlyMap<string, number>,
-  spent: () => number,
-): Saved | null {
+function trySplit({ job, cloths: { cloth }, prices, laid, spent }: SavingAsked): Saved | null {
   const plan = planJob(job)
   if (plan.kind !== 'worked' || isSplitToLay(plan, cloth.id)) return null
   const split = splitToLay({ job, clothId: cloth.id, prices, laid, spent })

@@ -21,6 +21,8 @@ import { useWhatIf } from './what-if.ts'
  * same, tried, priced, and taken with one press.
  */
 const SECONDS = 2
+/** Strips are chosen with the lay of the panels beside them. */
+const STRIPS_SECONDS = 4
 const jobs = useJob()
 const lays = useLay()
 const shop = useShop()
@@ -54,7 +56,7 @@ function tryAll(): void {
       cloths: { cloth: cloth.value, hidden: hidden.value! },
       prices: asLaid.prices(),
       rescue,
-      seconds: SECONDS,
+      seconds: rescue.includes('strips-to-the-lay') ? STRIPS_SECONDS : SECONDS,
     })),
   )
 }
@@ -134,8 +136,8 @@ const supplyWords = (c: Cloth) =>
         </div>
       </div>
       <p class="quiet">
-        In the order of what shows least. Each way is laid for {{ SECONDS }} s on the true outline with its flaws; a
-        “no” says what the best lay left over. Taken, it can be undone.
+        In the order of what shows least. Each way is laid for {{ SECONDS }} s, strips for {{ STRIPS_SECONDS }} s, on
+        the true outline with its flaws; a “no” says what the best lay left over. Taken, it can be undone.
       </p>
     </div>
     <table v-if="attempts.size > 0" class="ruled-table close-table">

@@ -15,6 +15,8 @@ import { useShop } from '../../stores/shop.ts'
 import { DEMO_SHOP, SETTINGS } from '../../testing/demo-shop.ts'
 import EasierLay from './EasierLay.vue'
 
+vi.mock('../../workers/idle-workers.ts', () => import('../../testing/fresh-workers.ts'))
+
 const page = vi.hoisted(() => ({ workers: [] as { onmessage: ((e: { data: unknown }) => void) | null }[] }))
 vi.mock('../../workers/what-if.worker.ts?worker', () => ({
   default: class {

@@ -18,6 +18,8 @@ import { showJob } from '../../testing/show-job.ts'
 import type { WhatIfAnswer } from '../../workers/what-if.worker.ts'
 import StripsInLay from './StripsInLay.vue'
 
+vi.mock('../../workers/idle-workers.ts', () => import('../../testing/fresh-workers.ts'))
+
 const page = vi.hoisted(() => ({ workers: [] as { onmessage: ((e: { data: unknown }) => void) | null }[] }))
 vi.mock('../../workers/what-if.worker.ts?worker', () => ({
   default: class {

@@ -35,6 +35,7 @@ export function useWhatIf(onAnswer: (answer: WhatIfAnswer) => void) {
     const task = startTask<WhatIfRequest, WhatIfAnswer>({
       worker: WhatIfWorker,
       ask: question,
+      isReusable: true,
       onMessage: onAnswer,
       onEnd: () => {
         ended(task)

@@ -4,6 +4,7 @@ import type { Lay } from '../../../contract/index.ts'
 import { withMatesTogether, type Shortfall } from '../../../core/cloth/index.ts'
 import { isShorter, type LayFailure } from '../../../core/lay/index.ts'
 import { inHandOf } from '../../../core/what-if/index.ts'
+import type { SearchTime } from '../../workers/search-time.ts'
 import type { Task } from '../../workers/task.ts'
 import type { useJob } from '../job.ts'
 import { searchInLanes, type Where } from '../lay-lanes.ts'
@@ -14,7 +15,8 @@ import { layRoundLocked } from './round-locked.ts'
 import type { ShownLay } from './shown-lay.ts'
 import { workingLays } from './working-lays.ts'
 
-const FIRST_LAY_SECONDS = 1.5
+/** A first lay shows at once and gets better while it is looked at: longest where much is to be found. A new worker is slow at first. */
+const FIRST_LAY = { seconds: 6, settlesAfter: 3 }
 const AFTER_TYPING_MS = 250
 /** Lays of pieces as they were before, for undo. */
 const MOST_REMEMBERED = 20
@@ -63,7 +65,7 @@ export function useLaySearch(
   function searchNext(): void {
     const waiting = cloths.value.filter((own) => !bestFor(own) && !failures.value.has(own.key))
     const next = waiting.find((own) => own.key === chosen.value?.key) ?? waiting[0]
-    if (next) searchFor(next, FIRST_LAY_SECONDS, 1, { lanes: 1, onOthers: false })
+    if (next) searchFor(next, FIRST_LAY, 1, { lanes: 1, onOthers: false })
   }
 
   /**
@@ -82,17 +84,18 @@ export function useLaySearch(
 
   /** Goes on from the best lay for so many seconds on all cores; each better lay shows at once. */
   function searchOn(forSeconds: number, seed: number): void {
-    if (chosen.value) searchFor(chosen.value, forSeconds, seed, searchers.everywhere(), bestFor(chosen.value))
+    if (chosen.value)
+      searchFor(chosen.value, { seconds: forSeconds }, seed, searchers.everywhere(), bestFor(chosen.value))
   }
 
-  function searchFor(own: KeyedLay, forSeconds: number, seed: number, where: Where, from: Lay | null = null): void {
+  function searchFor(own: KeyedLay, time: SearchTime, seed: number, where: Where, from: Lay | null = null): void {
     stop()
     running.value = true
     search = searchInLanes(
       {
         problem: own.problem,
         seed,
-        seconds: forSeconds,
+        ...time,
         locked: NOTHING_LOCKED,
         inHand: jobs.whole && inHandOf(jobs.whole, own),
         ...(from ? { from } : {}),

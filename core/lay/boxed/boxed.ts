@@ -64,6 +64,7 @@ const boxPosture = (table: ShapeTable, { width, height }: Bundle): Posture => ({
   anchorX: 0,
   anchorY: 0,
   standsAt: null,
+  alike: [],
 })
 
 const boxItem = (bundles: readonly Bundle[], postures: readonly Posture[]): Item => ({
