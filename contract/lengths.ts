@@ -30,7 +30,6 @@ export const Words = (most: number) =>
 const UNSTORABLE = /\0|\p{Surrogate}/u
 
 /** Control characters but for tab and line ends, and those that set the direction of what follows (Unicode, UAX 9). */
-
 const OBEYED = /[\u0001-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u061c\u200e\u200f\u2028-\u202e\u2066-\u2069]/g
 
 /** The picture Unicode has of a control character, or its sign for what cannot be shown. */

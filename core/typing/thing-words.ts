@@ -1,5 +1,3 @@
-/** What people call a cushion, and what they say it is like. */
-
 /** What says of a cushion whose it is or what it is like, before the word for it. */
 const LIKE = [
   'loose',

@@ -11,7 +11,6 @@ import { PROOF_ROUNDING_MM, ROUNDING_MM } from '../tolerances.ts'
 /** With more boxes than this the ways are too many to be tried. */
 const MOST_BOXES = 14
 const UNITS = 1000
-/** What rounding may make of a stack of boxes. */
 
 export const isProofInstance = (instance: Instance): boolean =>
   isSkylineInstance(instance) && instance.items.length <= MOST_BOXES

@@ -7,8 +7,6 @@ export interface Ledge {
   readonly width: number
 }
 
-/** Ledges that differ by less are one. */
-
 /** The upper edge after a box of (w, h) was set flush left on ledge i. */
 export function raised(ledges: readonly Ledge[], i: number, w: number, h: number): readonly Ledge[] {
   const { x, y, width } = ledges[i]!

@@ -8,8 +8,6 @@ import type { Strategy } from '../strategy.ts'
 import { openCorner, type Placed } from './open-corner.ts'
 import { FLUSH_MM, TILED_OVERLAP_MM, TILED_PHASE_MM } from '../tolerances.ts'
 
-/** What rounded coordinates may overlap by, well within what a lay may have. */
-
 const MOST_PIECES = 250
 
 /** Corners filled after which it is given up: true cuttings are found in few more than they have pieces. */

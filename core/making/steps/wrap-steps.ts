@@ -16,98 +16,110 @@ export const wrapActs = (of: OrderOf): readonly Act[] =>
 function parcel(of: OrderOf, design: DesignPlan, isFirst: boolean): readonly Act[] {
   const { construction } = design.part.makeUp
   if (construction.kind !== 'no-sew-wrap') return []
-  const { say } = of
   const key = recordKey(design)
-  const { count } = design.design
   const [garment] = garmentsOf(design)
-  const name = nameOf(of, garment!)
-  const id = (what: string) => (isFirst ? `wrap.${what}` : `wrap.${key}.${what}`)
-  const { width, depth, thickness } = design.cover.solid
-  const film = design.cover.fittings.find((f) => f.use === 'film')
-  const lapsMm = width.value + 2 * thickness.value
-  const base = { part: 'closing', resource: 'bench' } as const
-  const { thing } = garment!
-  const needs = design.liner ? [{ thing: `${key}, liner`, stage: 'shut' } as const] : []
+  const own: Parcel = {
+    design,
+    key,
+    name: nameOf(of, garment!),
+    thing: garment!.thing,
+    lap: of.say(construction.lapMm),
+    needs: design.liner ? [{ thing: `${key}, liner`, stage: 'shut' }] : [],
+    id: (what) => (isFirst ? `wrap.${what}` : `wrap.${key}.${what}`),
+  }
   const isBonded = construction.fastening === 'bonded'
-  return [
-    ...(film
-      ? [
-          act(
-            step({
-              ...base,
-              id: id('film'),
-              title: phrase`${name}Film round the block`,
-              says: ['Close round it, the seam of the film underneath, its ends folded in.'],
-              work: areaOfWork('wrap', id('film'), film.amount.value * count, 'the film'),
-              safety: ['film'],
-            }),
-            `film ${key}`,
-            { kind: 'prepare' },
-            { after: ['foam.cut', 'foam.checked', 'foam.glue', 'foam.wrap', 'foam.wrapped'], needs },
-          ),
-        ]
-      : []),
-    act(
-      step({
-        ...base,
-        id: id('long'),
-        title: phrase`${name}Wrap the long sides`,
-        says: [
-          phrase`The block face down on the cloth; once round it, the lap of ${say(construction.lapMm)} underneath.`,
-          'Pulled tight and pinned from the middle outwards.',
-        ],
-        work: lengthOfWork('close', id('long'), [{ count, mm: width.value }], 'along the lap'),
-      }),
-      thing,
-      { kind: 'cover-over', body: film ? `film ${key}` : 'foam' },
-      { leaves: 'shut', needs, after: [id('film')] },
-    ),
-    act(
-      step({
-        ...base,
-        id: id('ends'),
-        title: phrase`${name}Fold the ends like a parcel`,
-        says: ['Sides in, then top and bottom, each fold on the edge of the block; pinned tight.'],
-        checks: ['Both ends folded the same way.'],
-        work: lengthOfWork('close', id('ends'), [{ count: 2 * count, mm: depth.value }], 'both ends'),
-      }),
-      thing,
-      { kind: 'look' },
-      { at: 'shut', after: [id('long')] },
-    ),
-    ...(isBonded
-      ? [
-          act(
-            step({
-              ...base,
-              id: id('bond'),
-              title: phrase`${name}Bond the laps`,
-              says: ['Thinly under each lap, pin by pin; pressed until it holds. Let it cure before it is handled.'],
-              work: lengthOfWork('close', id('bond'), [{ count, mm: lapsMm }], 'every lap'),
-              safety: ['glue'],
-              cures: true,
-            }),
-            thing,
-            { kind: 'look' },
-            { at: 'shut', after: [id('ends')] },
-          ),
-        ]
-      : []),
-    act(
-      gate(
-        {
-          ...base,
-          id: id('firm'),
-          title: phrase`${name}It holds`,
-          asks: isBonded
-            ? 'Has the bond cured, and does every fold lie flat and hold?'
-            : 'Is every pin in from underneath, and none to be felt?',
-        },
-        checking(id('firm')),
-      ),
-      thing,
-      { kind: 'look' },
-      { at: 'shut', after: [id('bond'), id('ends')] },
-    ),
-  ]
+  return [...filmed(own), wrapped(own), endsFolded(own), ...(isBonded ? [bonded(own)] : []), held(own, isBonded)]
+}
+
+/** A parcel that is made up, by what its acts need. */
+interface Parcel {
+  readonly design: DesignPlan
+  readonly key: string
+  readonly name: string
+  readonly thing: string
+  /** How far it laps, in words. */
+  readonly lap: string
+  readonly needs: Act['needs']
+  readonly id: (what: string) => string
+}
+
+const BASE = { part: 'closing', resource: 'bench' } as const
+
+const filmOf = ({ design }: Parcel) => design.cover.fittings.find((f) => f.use === 'film')
+
+function filmed(own: Parcel): readonly Act[] {
+  const { name, key, needs, design } = own
+  const film = filmOf(own)
+  if (!film) return []
+  const id = own.id('film')
+  const filming = step({
+    ...BASE,
+    id,
+    title: phrase`${name}Film round the block`,
+    says: ['Close round it, the seam of the film underneath, its ends folded in.'],
+    work: areaOfWork('wrap', id, film.amount.value * design.design.count, 'the film'),
+    safety: ['film'],
+  })
+  const foamIsReady = ['foam.cut', 'foam.checked', 'foam.glue', 'foam.wrap', 'foam.wrapped']
+  return [act(filming, `film ${key}`, { kind: 'prepare' }, { after: foamIsReady, needs })]
+}
+
+function wrapped(own: Parcel): Act {
+  const { name, key, thing, needs, design, lap } = own
+  const id = own.id('long')
+  const mm = design.cover.solid.width.value
+  const wrapping = step({
+    ...BASE,
+    id,
+    title: phrase`${name}Wrap the long sides`,
+    says: [
+      phrase`The block face down on the cloth; once round it, the lap of ${lap} underneath.`,
+      'Pulled tight and pinned from the middle outwards.',
+    ],
+    work: lengthOfWork('close', id, [{ count: design.design.count, mm }], 'along the lap'),
+  })
+  const body = filmOf(own) ? `film ${key}` : 'foam'
+  return act(wrapping, thing, { kind: 'cover-over', body }, { leaves: 'shut', needs, after: [own.id('film')] })
+}
+
+function endsFolded(own: Parcel): Act {
+  const { name, thing, design } = own
+  const id = own.id('ends')
+  const mm = design.cover.solid.depth.value
+  const folding = step({
+    ...BASE,
+    id,
+    title: phrase`${name}Fold the ends like a parcel`,
+    says: ['Sides in, then top and bottom, each fold on the edge of the block; pinned tight.'],
+    checks: ['Both ends folded the same way.'],
+    work: lengthOfWork('close', id, [{ count: 2 * design.design.count, mm }], 'both ends'),
+  })
+  return act(folding, thing, { kind: 'look' }, { at: 'shut', after: [own.id('long')] })
+}
+
+function bonded(own: Parcel): Act {
+  const { name, thing, design } = own
+  const id = own.id('bond')
+  const { width, thickness } = design.cover.solid
+  const mm = width.value + 2 * thickness.value
+  const bonding = step({
+    ...BASE,
+    id,
+    title: phrase`${name}Bond the laps`,
+    says: ['Thinly under each lap, pin by pin; pressed until it holds. Let it cure before it is handled.'],
+    work: lengthOfWork('close', id, [{ count: design.design.count, mm }], 'every lap'),
+    safety: ['glue'],
+    cures: true,
+  })
+  return act(bonding, thing, { kind: 'look' }, { at: 'shut', after: [own.id('ends')] })
+}
+
+function held(own: Parcel, isBonded: boolean): Act {
+  const { name, thing } = own
+  const id = own.id('firm')
+  const asks = isBonded
+    ? 'Has the bond cured, and does every fold lie flat and hold?'
+    : 'Is every pin in from underneath, and none to be felt?'
+  const holding = gate({ ...BASE, id, title: phrase`${name}It holds`, asks }, checking(id))
+  return act(holding, thing, { kind: 'look' }, { at: 'shut', after: [own.id('bond'), own.id('ends')] })
 }

@@ -4,7 +4,7 @@ import { isRow } from '../../../../core/seat/index.ts'
 import { lambert } from './scene-parts.ts'
 import type { Standing } from './standing.ts'
 
-/** What the cushions stand on and are seen by: a board under each that lies, its base, and the light. */
+/* What the cushions stand on and are seen by: a board under each that lies, its base, and the light. */
 
 const BOARD = { thickMm: 28, outMm: 14, colour: '#b98f5f' }
 const BASE = { highMm: 300, inMm: 30, colour: '#8d7453' }
