@@ -8,18 +8,20 @@ import { storeToRefs } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { withMatesTogether } from '../../../core/cloth/index.ts'
-import type { Easier } from '../../../core/lay/index.ts'
+import { isShorter, type Easier } from '../../../core/lay/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
+import { keptAs, type KeyedLay } from '../../stores/lay/kept-lay.ts'
 import { staysAsItLies } from '../../stores/lay/working-lays.ts'
 import { useRole } from '../../stores/role.ts'
 import { useShop } from '../../stores/shop.ts'
 import { useWhatIf } from './what-if.ts'
 
 /**
- * Once a cloth is laid, a lay that is easier to cut is looked for in the background, and offered with what it costs; a
- * shop whose settings say so takes it by itself, once for the same pieces: the planner's can be had back.
+ * Once a cloth is laid, a lay that is easier to cut is looked for in the background, and offered with what it costs. One
+ * that is shorter besides takes the place of the working lay; a shop whose settings say so takes any by itself. Either
+ * once for the same pieces: the planner's can be had back.
  */
 const SECONDS = 2.5
 /** Fewer saved are not worth the reading. */
@@ -33,14 +35,14 @@ const easier = shallowRef<Easier | null>(null)
 const { ask, stop } = useWhatIf((answer) => {
   if (answer.kind !== 'easier') return
   easier.value = answer.easier
-  const key = lays.chosen?.key
-  if (!offer.value || !isTakenByItself.value || key === undefined || takenFor.has(key)) return
-  takenFor.add(key)
-  take()
+  const [own, found] = [lays.chosen, offer.value]
+  if (!own || !found || !mayMove.value || takenFor.has(own.key)) return
+  if (isShorter(layOf(own, found), lays.current!)) keep()
+  else if (shop.lists?.settings.lays === 'easiest') take()
+  else return
+  takenFor.add(own.key)
 })
-const isTakenByItself = computed(
-  () => shop.lists?.settings.lays === 'easiest' && mayChange.value && jobs.whole !== null && !staysAsItLies(jobs.whole),
-)
+const mayMove = computed(() => mayChange.value && jobs.whole !== null && !staysAsItLies(jobs.whole))
 const isLaid = computed(() => lays.current !== null && !lays.running && !lays.byHand && !lays.kept?.joint)
 
 watch(
@@ -76,9 +78,16 @@ const words = computed(() => {
 })
 function take(): void {
   const [own, found] = [lays.chosen, offer.value]
-  if (own && found)
-    lays.takeInstead('A lay that is easier to cut', withMatesTogether(own, { ...found.lay, seconds: SECONDS }))
+  if (own && found) lays.takeInstead('A lay that is easier to cut', layOf(own, found))
 }
+/** As the planner's own: nothing to undo, and a shorter one that is found later takes its place in turn. */
+function keep(): void {
+  const [own, found] = [lays.chosen, offer.value]
+  if (!own || !found) return
+  const kept = keptAs(own, layOf(own, found), false, [])
+  jobs.keepWorkedOut('the working lay', (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: kept } }))
+}
+const layOf = (own: KeyedLay, { lay }: Easier) => withMatesTogether(own, { ...lay, seconds: SECONDS })
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, it, vi } from 'vitest'
-import { keepersBench } from '../../../core/demo/index.ts'
+import { demoJobs, keepersBench } from '../../../core/demo/index.ts'
 import { speak } from '../../../core/language/index.ts'
 import type { KnifeWork } from '../../../core/lay/index.ts'
 import { madeUpLanguage, unmarked } from '../../../scripts/made-up-language.ts'
@@ -34,11 +34,14 @@ vi.mock('../../api/records.ts', () => ({ accessState: () => Promise.resolve({ ro
 /** The bench, laid. */
 const { job: laid, lay } = laidJob(keepersBench())
 
+/** As it is ordered its lays move by nobody's hand but the maker's. */
+const ordered = { ...laid, terms: { ...laid.terms, orderedOn: '2026-11-30' } }
+
 beforeEach(() => {
   page.workers.length = 0
   setActivePinia(createPinia())
   vi.stubGlobal('Worker', class {})
-  showJob(laid)
+  showJob(ordered)
 })
 afterEach(() => speak(null))
 
@@ -109,4 +112,32 @@ it("is taken by itself where the shop says so; the planner's, had back, then sta
   const view = await inSuchAShop(null)
   expect(useLay().byHand).toBe(false)
   expect(view.find('button').exists()).toBe(true)
+})
+
+/** What an easier and shorter lay comes to on a ticket that may change. */
+async function shorter(orderedOn: string | null) {
+  // Other pieces than before: once for the same pieces it takes its place.
+  const { job, lay: own } = laidJob({ ...keepersBench(), parts: demoJobs().find((j) => j.ticket === 'SL-06')!.parts })
+  showJob({ ...job, terms: { ...job.terms, given: null, orderedOn } })
+  useShop().lists = DEMO_SHOP
+  useRole()
+  await vi.waitFor(() => expect(useRole().mayChange).toBe(true))
+  const view = mount(EasierLay)
+  const found = { ...own, length: own.length - 12 }
+  const answer: WhatIfAnswer = {
+    kind: 'easier',
+    key: 0,
+    easier: { lay: found, before: { strokes: 48, bands: 0 }, now: { strokes: 36, bands: 0 } },
+  }
+  page.workers.at(-1)!.onmessage!({ data: answer })
+  await view.vm.$nextTick()
+  return { view, shorterBy: own.length - useLay().current!.length }
+}
+
+it('one that is shorter besides becomes the working lay, as if the planner had found it; never once it is ordered', async () => {
+  const frozen = await shorter('2026-11-30')
+  expect([frozen.shorterBy, frozen.view.text()]).toEqual([0, expect.stringContaining('12 mm shorter')])
+  const free = await shorter(null)
+  expect(free.shorterBy).toBeCloseTo(12, 6)
+  expect([useLay().byHand, useLay().isKept]).toEqual([false, true])
 })
