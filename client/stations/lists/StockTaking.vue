@@ -90,8 +90,8 @@ const noted = (stockTakenOn: string | null): Edit => ({
         It is cut: take it off the shelves
       </button>
       <span class="quiet"
-        >{{ taking.trims.length }} trims, {{ taking.cloths.length }} cloths in hand, {{ taking.foam.length }} pieces of
-        foam</span
+        >trims: {{ taking.trims.length }}, cloths in hand: {{ taking.cloths.length }}, pieces of foam:
+        {{ taking.foam.length }}</span
       >
     </div>
     <p v-if="failed" class="failed" role="alert">{{ failed }}</p>
