@@ -38,13 +38,15 @@ const shownMm = computed(() => {
   return Math.max(props.lay.length, inHand, heldMm.value)
 })
 const heldMm = ref(0)
+const MARGINS = { left: 54, right: 24, top: 40, bottom: 44 }
+const CAPTION_AND_TOOLS_PX = 730
 /** Drawing coordinates: x along the roll, y down across it from the left selvedge, so y is turned round for the scale. */
 const zoom = useZoom(
   place,
   useScale(
     place,
     computed(() => ({ minX: 0, minY: -cloth.value.widthMm, maxX: shownMm.value, maxY: 0 })),
-    { left: 54, right: 24, top: 40, bottom: 44 },
+    MARGINS,
   ),
   { wheel: 'plain' },
 )
@@ -57,6 +59,10 @@ const faulty = computed(
 )
 const isFaulty = (p: { id: string; copy: number }) => faulty.value.has(p.id) || faulty.value.has(`${p.id} (${p.copy})`)
 const onCloth = (across: number, along: number): Point => at(scale.value.x(along), scale.value.y(-across))
+/** Over the left end of the cloth; of a short lay further left, clear of the tools at the right. */
+const captionX = computed(() =>
+  Math.min(onCloth(0, 0).x, Math.max(MARGINS.left, scale.value.width - CAPTION_AND_TOOLS_PX)),
+)
 const lit = computed(() => onCloth(props.point?.fromSelvedge ?? 0, props.point?.fromStart ?? 0))
 watch(
   () => props.point,
@@ -233,7 +239,7 @@ const DRAWN_MM = 0.5
           :y2="onCloth(0, 0).y"
           :text="formatLengthWithUnit(cloth.widthMm, jobs.job!.units)"
         />
-        <text :x="onCloth(0, 0).x" :y="onCloth(0, 0).y - 9" class="caption">
+        <text :x="captionX" :y="onCloth(0, 0).y - 9" class="caption">
           {{ plan.isFolded ? 'both selvedges here, the fold below' : 'left selvedge' }} · starting end at the left ·
           arrows: back of plates, top of boxing
         </text>

@@ -165,7 +165,7 @@ const supplyWords = (c: Cloth) =>
             <button
               v-if="r.attempt?.found && r.key > 0"
               type="button"
-              class="plain-button"
+              class="plain-button take"
               :aria-label="`Cut it so: ${r.says}`"
               @click="take(r.attempt, r.says.toLowerCase())"
             >
@@ -201,7 +201,8 @@ p {
   margin: 4px 0 0;
 }
 
-.costs {
+.costs,
+.take {
   white-space: nowrap;
 }
 
