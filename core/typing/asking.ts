@@ -6,7 +6,7 @@ import { formatLengthWithUnit, isInch, LENGTH_UNITS, plainText, type LengthUnit 
 import type { Answer, Asked, Typed, TypingContext, TypingFailure } from './failure.ts'
 import { begunWith } from './typed-seat.ts'
 import { inOneOrder } from './one-order.ts'
-import { setInLine, unitsSaid } from './set-in-line.ts'
+import { addedInLine, setInLine, unitsSaid } from './set-in-line.ts'
 import { withLeftOver } from './left-over.ts'
 import { plainly } from './rephrase.ts'
 import { BENCH } from './thing-words.ts'
@@ -18,6 +18,8 @@ import { hasTwoSeats, readLine as readAlone } from './typing.ts'
  */
 export function readTyped(line: string, context: TypingContext): Result<Typed | Asked, TypingFailure> {
   const text = plainText(line).trim()
+  const added = addedInLine(text, context, readTyped)
+  if (added) return inOneOrder(added, context)
   const literal = readLine(text, context)
   if (COMMA.test(text)) return commaRead(text, literal, context)
   if (!literal.ok && literal.error.code !== 'infant' && hasTwoSeats(text))

@@ -33,6 +33,7 @@ export const PHRASES: readonly (readonly [pattern: RegExp, says: Says])[] = [
     /^(?:new |replacement )?(?:foams?|fillings?|inserts?) only$|^only (?:new )?(?:foams?|fillings?|inserts?)$|^(?:keeps?|reuse) (?:old |own )?covers?$/,
     'order filling',
   ],
+  [/^(?:not|un)[ -]?matched$|^(?:no|without) match(?:ing)?$/, 'match none'],
   [/^zip(?:s|ped|pers?)?$/, ['close zip gusset', 'close zip seam']],
   [/^zip(?:per)? (?:in|along) ?(?:back )?seam$/, 'close zip seam'],
   [/^(?:zip(?:per)? in )?gusset(?: zip)?$/, 'close zip gusset'],

@@ -89,6 +89,8 @@ const SEATS: readonly (readonly [string, string])[] = [
 
 const CHANGES: readonly (readonly [string, string])[] = [
   ['cover only', 'order cover'],
+  ['not matched', 'match none'],
+  ['unmatched', 'match none'],
   ['new covers only', 'order cover'],
   ['recover', 'order cover'],
   ['keep the old foam', 'order cover'],

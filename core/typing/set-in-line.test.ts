@@ -146,6 +146,27 @@ describe('several kinds of cushion in one line', () => {
     ])
   })
 
+  it.each<[string, string[]]>([
+    ['add 2 backs 600 x 450 x 140', ['Backs: 2 of 600 x 450 x 140']],
+    ['add a bolster 500 x 180', ['Bolsters: 1 of 500 x 180 x 180']],
+    [
+      'add 2 backs 60 x 45 x 14 cm and 2 arms 50 x 25 x 8',
+      ['Backs: 2 of 600 x 450 x 140', 'Arms: 2 of 500 x 250 x 80'],
+    ],
+  ])('"%s" puts parts beside those an open ticket has, and looks at the first', (line, added) => {
+    const whole = plain()
+    const read = readTyped(line, context(whole))
+    if (!read.ok || read.value.kind !== 'parts') throw new Error(JSON.stringify(read))
+    // With a second part the first has a name.
+    expect(partsOf(afterTyped(read.value, whole, 'A'))).toEqual(['Seats: 3 of 2236 x 468 x 75', ...added])
+    expect(read.value.look).toBe('B')
+  })
+  it('no more parts are added than a ticket holds', () => {
+    const full = ticket(Array.from({ length: 16 }, (_, i) => `seat ${600 + i} x 500 x 80`).join(' and '))
+    const read = readTyped('add 2 backs 600 x 450 x 140', context(full))
+    expect(!read.ok && read.error.code).toBe('full')
+  })
+
   it('on an open ticket take the place of the seat in view, and come beside it', () => {
     const whole = plain()
     const read = readTyped('2 seats 600 x 560 x 120 and 2 backs 600 x 450 x 140', context(whole))

@@ -51,6 +51,26 @@ export function setInLine(
   })
 }
 
+/**
+ * Cushions that are added to an open ticket with their sizes, each kind a part beside those it has: `add 2 backs 700 x
+ * 400 x 100`. Null where the line adds none; fails as the first of them does.
+ */
+export function addedInLine(line: string, context: TypingContext, read: Read): Result<Typed, TypingFailure> | null {
+  const [, said] = ADDED.exec(line) ?? []
+  if (!context.job || said === undefined || !hasSizes(said)) return null
+  const units = unitsSaid(line) ?? context.job.units
+  const ticket = context.whole ?? jobOf(context.job)
+  const kinds = readSet(cushionsIn(said), context, (one) => read(one, { ...context, units, job: null, whole: null }))
+  if (!kinds?.ok) return kinds
+  if (ticket.parts.length + kinds.value.length > MOST_PARTS) return fail({ code: 'full', most: MOST_PARTS })
+  const says = kinds.value.map(({ name, typed }) => phrase`${name}: ${typed.says}`).join('; ')
+  const edit: JobEdit = { says, applyToJob: (job) => kinds.value.reduce(withKind, job) }
+  return ok({ kind: 'parts', edit, look: freeLetter(ticket)! })
+}
+
+/** Round corners have two sizes as well. */
+const ADDED = /^\s*(?:also |and )?(?:add|plus) +(?:an? )?(?!.*\bcorners?\b)(.*\d.*)$/i
+
 type Kinds = readonly Kind[]
 
 /** Each kind as it is read by itself, in the order in which they were said. */
