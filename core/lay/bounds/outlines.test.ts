@@ -193,7 +193,7 @@ describe('how near outlines come', () => {
       turns: fc.constantFrom([0], [0, 180], [0, 90, 180, 270]),
     })
     fc.assert(
-      fc.property(fc.array(piece, { minLength: 1, maxLength: 4 }), fc.constantFrom(0, 5), (kinds, gap) => {
+      fc.property(fc.array(piece, { minLength: 1, maxLength: 3 }), fc.constantFrom(0, 5), (kinds, gap) => {
         const problem = problemOf(
           1000,
           kinds.map(({ shape, a, b, c, ...more }) => ({ outline: shapes[shape]!(a, b, c), ...more })),
@@ -203,9 +203,9 @@ describe('how near outlines come', () => {
         if (!solved.ok) throw new Error(solved.error.code)
         expect(Math.max(bound(problem), pair(problem))).toBeLessThanOrEqual(solved.value.lay.length + 1e-3)
       }),
-      { numRuns: 25 },
+      { numRuns: 16 },
     )
-  }, 120_000)
+  }, 400_000)
 
   it('says no more than is true of two pieces: wherever it says they meet, they do', () => {
     const outlines = [tPlate(600, 500, 200, 300), halfRing(300, 200), curvedMix(6, 3).problem.pieces[0]!.outline]
