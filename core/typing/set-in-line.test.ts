@@ -124,6 +124,16 @@ describe('several kinds of cushion in one line', () => {
     ])
     expect(tickets.map((job) => job.customer)).toEqual(['Tern and Sons', 'Tern and Sons'])
   })
+  it('is asked beside what is said of all', () => {
+    const readings = asked('bench 1420 x 470 x 80 and 3 chair pads 430 x 410 x 50, sewn shut, all foam 36/180', plain())
+    const tickets = readings.map(({ typed }) => afterTyped(typed, plain(), 'A'))
+    expect(tickets.map(sewn)).toEqual([
+      [true, true],
+      [false, true],
+    ])
+    for (const { parts } of tickets)
+      for (const { filling } of parts) expect(JSON.stringify(filling)).toContain('Gannet 36/180')
+  })
   it('is not asked where it is the ticket’s, or where only the last can have it', () => {
     expect(ticket('2 seats 600 x 560 x 120 and 2 backs 600 x 450 x 140, due 2026-12-20').parts).toHaveLength(2)
     expect(ticket('2 seats 600 x 560 x 120 sewn shut and 2 backs 600 x 450 x 140, no piping').parts).toHaveLength(2)

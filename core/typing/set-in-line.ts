@@ -13,9 +13,8 @@ import {
   type Starter,
 } from '../job/index.ts'
 import { ok, type Result } from '../result/index.ts'
-import type { LengthUnit } from '../units/index.ts'
 import { fail, type Asked, type Typed, type TypedSeat, type TypingContext, type TypingFailure } from './failure.ts'
-import { BENCH, THING } from './thing-words.ts'
+import { cushionsIn, hasSizes, isBare, SIZES, unitsSaid, type Said } from './said-cushions.ts'
 import { begunWith, withTypedSeat } from './typed-seat.ts'
 
 type Read = (line: string, context: TypingContext) => Result<Typed | Asked, TypingFailure>
@@ -30,7 +29,7 @@ export function setInLine(
   context: TypingContext,
   read: Read,
 ): Result<Typed | Asked, TypingFailure> | null {
-  const cushions = cushionsIn(titled(line).replace(LABELLED, '$1 '))
+  const cushions = cushionsIn(line)
   const last = cushions.at(-1)!
   if (cushions.length < 2) return null
   const units = unitsSaid(line) ?? context.job?.units ?? context.units
@@ -80,8 +79,8 @@ function readSet(
   read: (said: string) => Result<Typed | Asked, TypingFailure>,
 ): Result<Kinds, TypingFailure> | null {
   const kinds: Kind[] = []
-  for (const { cushion, also } of cushions) {
-    const one = read([cushion, ...also].join(', '))
+  for (const { cushion, also, ofAll } of cushions) {
+    const one = read([cushion, ...also, ...ofAll].join(', '))
     if (!one.ok) return one
     if (one.value.kind !== 'seat') return null
     kinds.push({ typed: one.value, as: kindOf(cushion), name: nameOf(cushion) })
@@ -123,66 +122,6 @@ interface Kind {
   readonly name: string
 }
 
-const SIZE = String.raw`\d[\d./]*(?: \d+\/\d+)? ?(?:mm|cm|in|")?`
-const SIZES = new RegExp(`${SIZE} ?(?:x|×|by) ?${SIZE} ?(?:x|×|by) ?${SIZE}`, 'i')
-const ENDS_IN_SIZES = new RegExp(`(?:x|×|by) ?${SIZE}(?: ?inch(?:es)?)?$`, 'i')
-/** `all piped`, `both in canvas`: but `both ends` are those of one cushion. */
-const OF_ALL =
-  /^(?:all(?: of them)?|both|everything|each)(?: are)? (?!ends?|sides?|edges?|rows?|plates?|round|around|over)/i
-
-/** One kind of cushion as it is said: up to its sizes and what hangs on them, and what follows after commas. */
-interface Said {
-  readonly cushion: string
-  readonly also: readonly string[]
-}
-
-/** Nothing is said of it but its sizes. */
-const isBare = ({ cushion, also }: Said): boolean => also.length === 0 && ENDS_IN_SIZES.test(cushion)
-
-/** The line in pieces of one row of sizes each; what is said of all stands with each. */
-function cushionsIn(line: string): readonly Said[] {
-  const [first = '', ...rest] = line.split(/(\s*[,;:]\s*|\s+(?:and|plus|with)\s+|\s+[+&]\s+)/i)
-  const cushions: Said[] = [{ cushion: first, also: [] }]
-  const ofAll: string[] = []
-  let isWhole = hasSizes(first)
-  for (let i = 0; i < rest.length; i += 2) {
-    const [between, piece] = [rest[i]!, rest[i + 1]!]
-    const { cushion, also } = cushions.at(-1)!
-    const isSized = hasSizes(piece)
-    if (piece === '') continue
-    if (isWhole && isSized) cushions.push({ cushion: piece, also: [] })
-    else if (isWhole && OF_ALL.test(piece)) ofAll.push(piece.replace(OF_ALL, ''))
-    else if (isWhole && /[,;:]/.test(between)) cushions[cushions.length - 1] = { cushion, also: [...also, piece] }
-    else if (also.length > 0)
-      cushions[cushions.length - 1] = { cushion, also: [...also.slice(0, -1), `${also.at(-1)!}${between}${piece}`] }
-    else cushions[cushions.length - 1] = { cushion: cushion === '' ? piece : `${cushion}, ${piece}`, also }
-    isWhole ||= isSized
-  }
-  return cushions.map(({ cushion, also }) => ({ cushion, also: [...also, ...ofAll] }))
-}
-
-/** `patio set: 4 chairs …`: what is no cushion before a colon is what the ticket is called. */
-const titled = (line: string): string =>
-  line.replace(/^\s*([a-z][a-z' -]*):\s*([^]*)$/i, (whole, label: string, rest: string) =>
-    A_CUSHION.test(label) ? whole : `${rest}, title ${label[0]!.toUpperCase()}${label.slice(1)}`,
-  )
-/** `back: 600 x 450 x 140`. */
-const LABELLED =
-  /\b(cushions?|seats?|backs?|arms?|bench(?:es)?|bolsters?|chairs?|stools?|mattress(?:es)?)\s*:\s*(?=\d)/gi
-const A_CUSHION = new RegExp(`\\b(?:${THING}|${BENCH}|bolsters?|customer|title|note|due)\\b`, 'i')
-
-const hasSizes = (piece: string): boolean => SIZES.test(piece) || TWO_SIZES.test(piece)
-
-/** A unit that is said once is that of all. */
-export function unitsSaid(line: string): LengthUnit | null {
-  const inches = /\d ?(?:in(?! ?\d)|inch|inches|")(?![a-z])|(?:thick|deep|high|wide|long|across) inch(?:es)?\b/i.test(
-    line,
-  )
-  const metric = /(?:\d|thick|deep|high|wide|long|across) ?(mm|cm)\b/i.exec(line)?.[1]?.toLowerCase()
-  if (inches) return metric === undefined ? 'inch-8' : null
-  return metric === 'mm' || metric === 'cm' ? metric : null
-}
-
 const KINDS: readonly (readonly [RegExp, Kind['as'], string])[] = [
   [/\bbolsters?\b/i, 'bolsters', 'Bolsters'],
   [/\bbacks?\b(?! ?(?:edge|corner|side|\d))/i, 'backs', 'Backs'],
@@ -192,8 +131,6 @@ const KINDS: readonly (readonly [RegExp, Kind['as'], string])[] = [
   [/\b(?:foot)?stools?\b/i, 'seats', 'Stools'],
   [/\bchairs?\b/i, 'seats', 'Chairs'],
 ]
-/** A roll or a round has two sizes. */
-const TWO_SIZES = new RegExp(`\\b(?:bolsters?|round|circular|discs?)\\b.*${SIZE} ?(?:x|×|by) ?${SIZE}`, 'i')
 /** What the cushions are called: before their sizes, or right after them. */
 const called = (said: string): string => said.replace(new RegExp(`${SIZES.source}(\\s*[a-z]*).*`, 'i'), '$1')
 const found = (said: string) => KINDS.find(([word]) => word.test(called(said)))
