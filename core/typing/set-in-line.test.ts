@@ -136,6 +136,11 @@ describe('several kinds of cushion in one line', () => {
   })
   it('is not asked where it is the ticket’s, or where only the last can have it', () => {
     expect(ticket('2 seats 600 x 560 x 120 and 2 backs 600 x 450 x 140, due 2026-12-20').parts).toHaveLength(2)
+    const onCanvas = ticket('2 seats 600 x 560 x 120, 2 backs 600 x 450 x 140, storm canvas')
+    expect(['A', 'B'].map((letter) => partJob(onCanvas, letter).cloth.cloth.name)).toEqual([
+      'Storm canvas',
+      'Storm canvas',
+    ])
     expect(ticket('2 seats 600 x 560 x 120 sewn shut and 2 backs 600 x 450 x 140, no piping').parts).toHaveLength(2)
   })
   it('too many are told before anything is asked', () => {

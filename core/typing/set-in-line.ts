@@ -38,7 +38,7 @@ export function setInLine(
   const own = setOf(cushions)
   if (!own?.ok || last.also.length === 0 || !cushions.slice(0, -1).every(isBare)) return own && madeOf(own, context)
   const ofAll = setOf(cushions.map((one) => ({ ...one, also: last.also })))
-  if (!ofAll?.ok || sameParts(own.value, ofAll.value, context)) return madeOf(own, context)
+  if (!ofAll?.ok || ticketOf(own.value, context) === ticketOf(ofAll.value, context)) return madeOf(own, context)
   return ok({
     kind: 'ask',
     why: 'slip',
@@ -107,13 +107,12 @@ const madeOf = (kinds: Result<Kinds, TypingFailure>, context: TypingContext): Re
 
 const namesOf = (kinds: Kinds): string => kinds.map(({ name }) => name).join(', ')
 
-/** Whether two readings make the same cushions, as where only the customer is named. */
-const sameParts = (one: Kinds, other: Kinds, context: TypingContext): boolean =>
-  one.every(({ typed }, i) => partsOf(typed, context) === partsOf(other[i]!.typed, context))
-
-function partsOf(typed: TypedSeat, context: TypingContext): string {
-  const job = begunWith(typed, { ...context, job: null })
-  return job === null ? '' : JSON.stringify(jobOf(job).parts)
+/** The ticket that a reading makes, to tell readings apart: the customer and the cloths are of all, whoever they are said of. */
+function ticketOf(kinds: Kinds, context: TypingContext): string {
+  const onShelf = { ...context, job: null }
+  const typed = typedOf(kinds, onShelf)
+  const first = typed.kind === 'seat' ? begunWith(typed, onShelf) : null
+  return first && typed.kind === 'seat' ? JSON.stringify(typed.more!.applyToJob(jobOf(first))) : ''
 }
 
 interface Kind {
