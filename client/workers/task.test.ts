@@ -52,6 +52,9 @@ describe('a task in a worker', () => {
     first.say('last')
     expect([first.worker.isEnded, first.heard]).toEqual([false, ['last', '(done)']])
     const before = Stand.all.length
+    // Whoever started it may stop it all the same: the worker is not its own any more.
+    first.task.stop()
+    expect(first.worker.isEnded).toBe(false)
     const second = started({ isReusable: true, ask: 'more' })
     expect([Stand.all.length, first.worker.asked]).toEqual([before, 'more'])
     first.say('two')

@@ -29,7 +29,9 @@ export interface TaskSpec<Ask, Message> {
 export function startTask<Ask, Message>(spec: TaskSpec<Ask, Message>): Task {
   const worker = spec.isReusable ? takeWorker(spec.worker) : new spec.worker()
   let isOver = false
+  // A worker that was put aside is another task's: what is over is not stopped again.
   const close = (release: () => void): void => {
+    if (isOver) return
     isOver = true
     clearTimeout(timer)
     release()
