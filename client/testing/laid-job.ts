@@ -1,7 +1,7 @@
 import type { Job } from '../../contract/index.ts'
 import { solveLay } from '../../core/lay/index.ts'
 import { planJob } from '../../core/plan/index.ts'
-import { problemKey } from '../../core/what-if/index.ts'
+import { keptLay, problemKey } from '../../core/what-if/index.ts'
 
 /** A ticket whose first cloth lies as the planner has it after a few steps, that lay, and the key of its pieces. */
 export function laidJob(job: Job) {
@@ -12,6 +12,5 @@ export function laidJob(job: Job) {
   if (!solved.ok) throw new Error(solved.error.code)
   const lay = { ...solved.value.lay, seconds: 1 }
   const key = problemKey(own.problem)
-  const kept = { problemKey: key, lay, byHand: false, locked: [], joint: null }
-  return { job: { ...job, lays: { [own.cloth.id]: kept } }, lay, key }
+  return { job: { ...job, lays: { [own.cloth.id]: keptLay(key, lay) } }, lay, key }
 }

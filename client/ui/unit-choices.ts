@@ -1,8 +1,6 @@
-import type { LengthUnit } from '../../core/units/index.ts'
+import { UNIT_WORDS, type LengthUnit } from '../../core/units/index.ts'
 
-export const UNIT_CHOICES: readonly { readonly value: LengthUnit; readonly label: string }[] = [
-  { value: 'mm', label: 'millimetres' },
-  { value: 'cm', label: 'centimetres' },
-  { value: 'inch-8', label: 'inches, eighths' },
-  { value: 'inch-16', label: 'inches, sixteenths' },
-]
+export const UNIT_CHOICES = (Object.keys(UNIT_WORDS) as LengthUnit[]).map((value) => ({
+  value,
+  label: UNIT_WORDS[value],
+}))

@@ -44,10 +44,10 @@ const titled = (line: string): string =>
     A_CUSHION.test(label) ? whole : `${rest}, title ${label[0]!.toUpperCase()}${label.slice(1)}`,
   )
 /** `back: 600 x 450 x 140`. */
-const LABELLED =
-  /\b(cushions?|seats?|backs?|arms?|bench(?:es)?|bolsters?|chairs?|stools?|mattress(?:es)?)\s*:\s*(?=\d)/gi
+const LABELLED = new RegExp(`\\b(${THING}|${BENCH}|bolsters?)\\s*:\\s*(?=\\d)`, 'gi')
 const A_CUSHION = new RegExp(`\\b(?:${THING}|${BENCH}|bolsters?|customer|title|note|due)\\b`, 'i')
 
+/** Whether all sizes of a cushion are said. */
 export const hasSizes = (piece: string): boolean => SIZES.test(piece) || TWO_SIZES.test(piece)
 
 /** A unit that is said once is that of all. */

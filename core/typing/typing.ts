@@ -4,7 +4,7 @@ import { setAllowance, setGrade, setSeat } from '../job/index.ts'
 import { usualMatch } from '../pattern/index.ts'
 import { isRow } from '../seat/index.ts'
 import { ok } from '../result/index.ts'
-import { formatLengthWithUnit, plainText } from '../units/index.ts'
+import { formatLengthWithUnit, plainText, UNIT_WORDS } from '../units/index.ts'
 import { readCount, readLength } from './amounts.ts'
 import {
   chain,
@@ -215,13 +215,6 @@ function allowance(name: AllowanceName, label: string, rest: string, { job, limi
     return edit(setAllowance(name, mm, phrase`${label} ${formatLengthWithUnit(mm, job.units)}`))
   })
 }
-
-const UNIT_WORDS = {
-  mm: 'millimetres',
-  cm: 'centimetres',
-  'inch-8': 'inches',
-  'inch-16': 'sixteenths of an inch',
-} as const
 
 function readUnits(rest: string): Answer {
   const units = ({ mm: 'mm', cm: 'cm', in: 'inch-8', in8: 'inch-8', in16: 'inch-16' } as const)[

@@ -17,6 +17,6 @@ export {
   type ReadAmount,
 } from './parse-amount.ts'
 export { formatLength, formatLengthWithUnit, trimmed, unitName } from './format-length.ts'
-export { cutStepMm, inchParts, isInch, MM_PER_INCH, mmPerUnit, toCut, type LengthUnit } from './unit.ts'
+export { cutStepMm, inchParts, isInch, MM_PER_INCH, mmPerUnit, toCut, UNIT_WORDS, type LengthUnit } from './unit.ts'
 export { plainText } from './plain-text.ts'
 export { LENGTH_UNITS, parseLength, type LengthFailure, type ReadLength } from './parse-length.ts'

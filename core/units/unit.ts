@@ -22,3 +22,11 @@ export const inchParts = (unit: LengthUnit): 8 | 16 => (unit === 'inch-8' ? 8 : 
 
 /** Millimetres in one of a unit, for scales of charts. */
 export const mmPerUnit = (unit: LengthUnit): number => (isInch(unit) ? MM_PER_INCH : unit === 'cm' ? 10 : 1)
+
+/** What a unit is called where one is chosen. */
+export const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = {
+  mm: 'millimetres',
+  cm: 'centimetres',
+  'inch-8': 'inches, eighths',
+  'inch-16': 'inches, sixteenths',
+}

@@ -3,7 +3,7 @@ export { costsOver, LEAST_MONEY, savedMoney, type Costs, type Prices } from './p
 export { tryRescue, withRescue, type Attempt } from './rescue.ts'
 export { NARROW_MM, rescued, RESCUES, type Rescue, type RescueCloths } from './rescued.ts'
 export { inHandOf, shortfallOf, type InHand } from './shortfall.ts'
-export { cutTogether, jointShares, problemKey, takenBy, wholeLay, type JointTicket } from './joint-lay.ts'
+export { cutTogether, jointShares, keptLay, problemKey, takenBy, wholeLay, type JointTicket } from './joint-lay.ts'
 export { pipedFrom } from './strips-beside-panels.ts'
 export { isSplitToLay, splitToLay, withSplitLay, withSplits, type SplitLay } from './split-to-lay.ts'
 export { SAVINGS, trySaving, withSaved, withSaving, type Saved, type Saving, type SavingAsked } from './saving.ts'

@@ -13,6 +13,14 @@ export interface JointTicket {
 /** Says which pieces a lay was made for: another key, another lay. */
 export const problemKey = (problem: LayProblem): string => textKey(JSON.stringify(problem))
 
+/** A lay as a ticket keeps it by itself, for the pieces with that key. */
+export const keptLay = (
+  key: string,
+  lay: Lay,
+  byHand = false,
+  locked: readonly string[] = [],
+): Job['lays'][string] => ({ problemKey: key, lay, byHand, locked: [...locked], joint: null })
+
 /** How long the cloth of a kept lay is, mm, and which share of it the ticket pays for: all, of a lay of its own. */
 export const takenBy = ({ lay, joint }: Job['lays'][string]): { readonly laidMm: number; readonly share: number } =>
   joint ? { laidMm: joint.lengthMm, share: joint.shareMm / joint.lengthMm } : { laidMm: lay.length, share: 1 }

@@ -1,10 +1,11 @@
 import type { Job, LayProblem } from '../../contract/index.ts'
-import type { Shortfall } from '../cloth/index.ts'
+import type { ClothLay, Shortfall } from '../cloth/index.ts'
 import { layWhatFits, solveLay, type Found } from '../lay/index.ts'
 import { areaOf, at } from '../outline/index.ts'
 import { planJob } from '../plan/index.ts'
+import type { WorkedPlan } from '../planned/index.ts'
 import { problemKey } from './joint-lay.ts'
-import { costsOver, type Costs, type Priced, type Prices } from './priced.ts'
+import { costsOver, type Costs, type Prices } from './priced.ts'
 import { splitToLay, withSplitLay, type SplitLay } from './split-to-lay.ts'
 import { rescued, type Rescue, type RescueCloths } from './rescued.ts'
 import { inHandOf, shortfallOf } from './shortfall.ts'
@@ -38,56 +39,50 @@ export function tryRescue(
   spent: () => number,
 ): Attempt | null {
   const changed = rescued(job, cloths, rescue)
-  if (!changed) return null
-  const asked = { job, cloths, rescue, prices }
-  const clothId = cloths.cloth.id
-  if (rescue.includes('strips-to-the-lay')) {
-    const split = splitToLay({ job: changed, clothId, prices, laid: new Map(), spent })
-    return split ? fits(asked, withSplitLay(changed, clothId, split), split.lay, split) : fitsNot(asked, changed)
-  }
-  const own = laysOf(changed, clothId)
-  const solved =
-    own && solveLay(own.lay.problem, { seed: 1, budget: { steps: Infinity, isStopped: () => spent() >= 1 } })
-  return solved?.ok ? fits(asked, changed, solved.value.lay, null) : fitsNot(asked, changed)
-}
-
-interface Asked {
-  readonly job: Job
-  readonly cloths: RescueCloths
-  readonly rescue: readonly Rescue[]
-  readonly prices: Prices
-}
-
-function laysOf(job: Job, clothId: string) {
-  const plan = planJob(job)
-  const lay = plan.kind === 'worked' ? plan.cloth.lays.find((l) => l.cloth.id === clothId) : undefined
-  return plan.kind === 'worked' && lay ? { plan, lay } : null
-}
-
-function fits(asked: Asked, changed: Job, lay: Found['lay'], split: SplitLay | null): Attempt | null {
-  const { job, cloths, rescue, prices } = asked
-  const own = laysOf(changed, cloths.cloth.id)
+  const own = changed && workedOn(changed, cloths)
   if (!own) return null
-  const { problem } = own.lay
-  const way = { job: changed, plan: own.plan, laid: new Map([[problemKey(problem), lay.length]]) }
-  const costs = costsOfAll(job, cloths, way, prices)
-  return { rescue, problem, found: { lay }, split, missing: [], missingMm2: 0, costs, shortfall: null }
+  const fits = (way: Way, lay: Found['lay'], split: SplitLay | null): Attempt => {
+    const costs = costsOfAll(job, cloths, way, lay.length, prices)
+    return { ...NOTHING_MISSING, rescue, problem: way.lay.problem, found: { lay }, split, costs }
+  }
+  if (rescue.includes('strips-to-the-lay')) {
+    const clothId = cloths.cloth.id
+    const split = splitToLay({ job: own.job, clothId, prices, laid: new Map(), spent })
+    const way = split && workedOn(withSplitLay(own.job, clothId, split), cloths)
+    return split && way ? fits(way, split.lay, split) : fitsNot(rescue, own)
+  }
+  const budget = { steps: Infinity, isStopped: () => spent() >= 1 }
+  const solved = solveLay(own.lay.problem, { seed: 1, budget })
+  return solved.ok ? fits(own, solved.value.lay, null) : fitsNot(rescue, own)
 }
+
+/** A ticket as it is planned, and what is cut from the cloth in question. */
+interface Way {
+  readonly job: Job
+  readonly plan: WorkedPlan
+  readonly lay: ClothLay
+}
+
+function workedOn(job: Job, { cloth }: RescueCloths): Way | null {
+  const plan = planJob(job)
+  if (plan.kind !== 'worked') return null
+  const lay = plan.cloth.lays.find((l) => l.cloth.id === cloth.id)
+  return lay ? { job, plan, lay } : null
+}
+
+const NOTHING_MISSING = { missing: [], missingMm2: 0, shortfall: null } as const
 
 /** Null where nothing of it is missing: then the way changes nothing. */
-function fitsNot({ cloths, rescue }: Asked, changed: Job): Attempt | null {
-  const own = laysOf(changed, cloths.cloth.id)
-  if (!own) return null
-  const { problem, pieces } = own.lay
+function fitsNot(rescue: readonly Rescue[], { job, lay }: Way): Attempt | null {
   const left = notLaid(
-    problem,
-    pieces.map((p) => p.of?.panel.name ?? p.name),
+    lay.problem,
+    lay.pieces.map((p) => p.of?.panel.name ?? p.name),
   )
   if (left.length === 0) return null
-  const inHand = rescue[0] === 'as-it-is' ? inHandOf(changed, own.lay) : null
+  const inHand = rescue[0] === 'as-it-is' ? inHandOf(job, lay) : null
   return {
     rescue,
-    problem,
+    problem: lay.problem,
     found: null,
     split: null,
     missing: left.map((p) => p.name),
@@ -116,8 +111,16 @@ function notLaid(problem: LayProblem, names: readonly string[]) {
 }
 
 /** Beside the job as it is, both with the shortest first lays of what is bought. */
-function costsOfAll(job: Job, cloths: RescueCloths, way: Priced, prices: Prices): Costs | null {
+function costsOfAll(
+  job: Job,
+  cloths: RescueCloths,
+  { lay, ...way }: Way,
+  laidMm: number,
+  prices: Prices,
+): Costs | null {
   const plain = rescued(job, cloths, ['as-it-is'])
   const plan = plain && planJob(plain)
-  return plain && plan?.kind === 'worked' ? costsOver(way, { job: plain, plan, laid: new Map() }, prices) : null
+  if (plan?.kind !== 'worked') return null
+  const laid = new Map([[problemKey(lay.problem), laidMm]])
+  return costsOver({ ...way, laid }, { job: plain!, plan, laid: new Map() }, prices)
 }

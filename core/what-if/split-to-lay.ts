@@ -6,7 +6,7 @@ import { planJob } from '../plan/index.ts'
 import type { WorkedPlan } from '../planned/index.ts'
 import { isInch, MM_PER_INCH } from '../units/index.ts'
 import { clothCost } from './lay-choices.ts'
-import { problemKey } from './joint-lay.ts'
+import { keptLay, problemKey } from './joint-lay.ts'
 import { costsOver, savedMoney, type Costs, type Prices } from './priced.ts'
 import { besidePanels, pipedFrom, placementsOf, splitsOf, type Bare, type Beside } from './strips-beside-panels.ts'
 
@@ -131,7 +131,7 @@ export const withSplits = (job: Job, splits: SplitLay['splits']): Job =>
 /** The ticket with its piping split so, and the lay that it was found with. */
 export const withSplitLay = (job: Job, clothId: string, { splits, key, lay }: SplitLay): Job => ({
   ...withSplits(job, splits),
-  lays: { ...job.lays, [clothId]: { problemKey: key, lay, byHand: false, locked: [], joint: null } },
+  lays: { ...job.lays, [clothId]: keptLay(key, lay) },
 })
 
 /** Whether all piping that is cut from a cloth is split to the lay: a part that is changed leaves its own even. */

@@ -9,10 +9,11 @@ import { computed, shallowRef, watch } from 'vue'
 import { phrase } from '../../../core/language/index.ts'
 import { withMatesTogether } from '../../../core/cloth/index.ts'
 import { isShorter, type Easier } from '../../../core/lay/index.ts'
+import { keptLay } from '../../../core/what-if/index.ts'
 import { formatLengthWithUnit } from '../../../core/units/index.ts'
 import { useJob } from '../../stores/job.ts'
 import { useLay } from '../../stores/lay/index.ts'
-import { keptAs, type KeyedLay } from '../../stores/lay/kept-lay.ts'
+import type { KeyedLay } from '../../stores/lay/kept-lay.ts'
 import { staysAsItLies } from '../../stores/lay/working-lays.ts'
 import { useRole } from '../../stores/role.ts'
 import { useShop } from '../../stores/shop.ts'
@@ -37,7 +38,7 @@ const { ask, stop } = useWhatIf((answer) => {
   easier.value = answer.easier
   const [own, found] = [lays.chosen, offer.value]
   if (!own || !found || !mayMove.value || takenFor.has(own.key)) return
-  if (isShorter(layOf(own, found), lays.current!)) keep()
+  if (isShorter(layOf(own, found), lays.current!)) keep(own, found)
   else if (shop.lists?.settings.lays === 'easiest') take()
   else return
   takenFor.add(own.key)
@@ -81,12 +82,11 @@ function take(): void {
   if (own && found) lays.takeInstead('A lay that is easier to cut', layOf(own, found))
 }
 /** As the planner's own: nothing to undo, and a shorter one that is found later takes its place in turn. */
-function keep(): void {
-  const [own, found] = [lays.chosen, offer.value]
-  if (!own || !found) return
-  const kept = keptAs(own, layOf(own, found), false, [])
-  jobs.keepWorkedOut('the working lay', (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: kept } }))
-}
+const keep = (own: KeyedLay, found: Easier) =>
+  jobs.keepWorkedOut('the working lay', (job) => ({
+    ...job,
+    lays: { ...job.lays, [own.cloth.id]: keptLay(own.key, layOf(own, found)) },
+  }))
 const layOf = (own: KeyedLay, { lay }: Easier) => withMatesTogether(own, { ...lay, seconds: SECONDS })
 </script>
 

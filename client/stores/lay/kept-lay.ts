@@ -15,15 +15,6 @@ export interface FoundLay {
   readonly boundName: Bound['name']
 }
 
-/** A lay as it is kept with the job. */
-export const keptAs = (own: KeyedLay, lay: Lay, byHand: boolean, locked: readonly string[]): KeptLay => ({
-  problemKey: own.key,
-  lay,
-  byHand,
-  locked: [...locked],
-  joint: null,
-})
-
 /** What is kept for these very pieces; null where they were others. */
 export function keptFor(job: Job | null, own: KeyedLay): KeptLay | null {
   const kept = job && held(job.lays, own.cloth.id)

@@ -1,7 +1,8 @@
 import type { Lay, Placement } from '../../../contract/index.ts'
 import { placementKey, withPlacement } from '../../../core/lay/index.ts'
 import type { useJob } from '../job.ts'
-import { keptAs, type KeyedLay } from './kept-lay.ts'
+import { keptLay } from '../../../core/what-if/index.ts'
+import type { KeyedLay } from './kept-lay.ts'
 import type { ShownLay } from './shown-lay.ts'
 
 /** What a hand does to the lay that is shown: keep it, move, lock, go back to the planner's. */
@@ -15,7 +16,10 @@ export function useLayByHand(jobs: ReturnType<typeof useJob>, { chosen, current,
     key: string | null = null,
   ) =>
     jobs.edit(
-      { says, apply: (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: keptAs(own, lay, isByHand, keys) } }) },
+      {
+        says,
+        apply: (job) => ({ ...job, lays: { ...job.lays, [own.cloth.id]: keptLay(own.key, lay, isByHand, keys) } }),
+      },
       key,
     )
 

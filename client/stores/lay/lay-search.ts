@@ -15,7 +15,10 @@ import { layRoundLocked } from './round-locked.ts'
 import type { ShownLay } from './shown-lay.ts'
 import { workingLays } from './working-lays.ts'
 
-/** A first lay shows at once and gets better while it is looked at: longest where much is to be found. A new worker is slow at first. */
+/**
+ * A first lay shows at once and gets better while it is looked at, longest where much is to be found; a new worker finds
+ * little in its first second.
+ */
 const FIRST_LAY = { seconds: 6, settlesAfter: 3 }
 const AFTER_TYPING_MS = 250
 /** Lays of pieces as they were before, for undo. */

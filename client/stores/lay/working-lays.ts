@@ -1,6 +1,7 @@
 import type { Job } from '../../../contract/index.ts'
 import { isShorter } from '../../../core/lay/index.ts'
-import { keptAs, keptFor, type FoundLay, type KeptLay, type KeyedLay } from './kept-lay.ts'
+import { keptLay } from '../../../core/what-if/index.ts'
+import { keptFor, type FoundLay, type KeptLay, type KeyedLay } from './kept-lay.ts'
 
 /** Quoted or ordered as it lies: nothing changes its lays by itself. */
 export const staysAsItLies = ({ terms }: Job): boolean => terms.given !== null || terms.orderedOn !== null
@@ -18,6 +19,6 @@ export function workingLays(
   return cloths.flatMap((own) => {
     const [kept, fresh] = [keptFor(job, own), found.get(own.key)?.lay]
     const isBetter = !kept || (!kept.byHand && !kept.joint && !isFrozen && fresh && isShorter(fresh, kept.lay))
-    return fresh && isBetter ? [[own.cloth.id, keptAs(own, fresh, false, [])] as const] : []
+    return fresh && isBetter ? [[own.cloth.id, keptLay(own.key, fresh)] as const] : []
   })
 }
